@@ -1,0 +1,1 @@
+"""Libella: measuring, judging and keeping what a putting coach sees."""

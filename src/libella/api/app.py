@@ -1,0 +1,86 @@
+"""The application: routers under /api, the front end beside them."""
+
+from pathlib import Path
+
+from fastapi import APIRouter, FastAPI
+from fastapi.responses import FileResponse, Response
+from fastapi.routing import APIRoute
+from sqlalchemy import Engine
+from starlette.middleware.gzip import GZipMiddleware
+from starlette.middleware.trustedhost import TrustedHostMiddleware
+
+from ..lessons.desk import Desk, open_desk
+from . import blocks, golfers, instruments, lessons, problems, stations
+from .guard import BodyLimit
+
+FRONT_END = Path(__file__).parents[3] / "ui" / "build"
+_PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
+
+
+def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
+    """The application on a migrated database.
+
+    Parameters
+    ----------
+    engine : see `store.database.connect`
+    front_end : folder of the built front end; without it only the API is served
+    """
+    app = FastAPI(
+        title="Libella",
+        version="0.1.0",
+        docs_url=None,
+        redoc_url=None,
+        openapi_url="/api/openapi.json",
+        generate_unique_id_function=_operation_name,
+    )
+    app.state.desk = _Once(engine)
+    problems.install(app)
+    app.add_middleware(GZipMiddleware, minimum_size=2000)
+    app.add_middleware(BodyLimit)
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]", "testserver"])
+
+    api = APIRouter(prefix="/api", responses=dict.fromkeys((404, 409, 413, 422, 503), _PROBLEM))
+
+    @api.get("/health", tags=["health"])
+    def health() -> dict[str, str]:
+        """Answers when the database does."""
+        with app.state.desk().transaction() as session:
+            session.connection()
+        return {"status": "ready"}
+
+    for module in (instruments, golfers, lessons, stations, blocks):
+        api.include_router(module.router)
+    app.include_router(api)
+
+    @app.get("/{path:path}", include_in_schema=False)
+    def front(path: str) -> Response:
+        """A file of the front end, or its page, which finds its own way."""
+        if path.startswith("api/"):
+            return problems.problem(404, "not-found", "Not found", "There is no such address.")
+        file = (front_end / path).resolve()
+        if path and file.is_file() and file.is_relative_to(front_end.resolve()):
+            lasting = "public, max-age=31536000, immutable" if "/immutable/" in path else "no-cache"
+            return FileResponse(file, headers={"Cache-Control": lasting})
+        page = front_end / "index.html"
+        if not page.is_file():
+            return problems.problem(404, "no-front-end", "Not built", "The front end is not built; run ./demo.")
+        return FileResponse(page, headers={"Cache-Control": "no-cache"})
+
+    return app
+
+
+class _Once:
+    """The desk, opened at the first use and kept: the database may be away when the server starts."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+        self._desk: Desk | None = None
+
+    def __call__(self) -> Desk:
+        if self._desk is None:
+            self._desk = open_desk(self._engine)
+        return self._desk
+
+
+def _operation_name(route: APIRoute) -> str:
+    return f"{route.tags[0] if route.tags else 'api'}_{route.name}"

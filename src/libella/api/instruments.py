@@ -1,0 +1,70 @@
+"""Instruments: what each is, its dimensions with units and limits, its cautions."""
+
+from fastapi import APIRouter
+from pydantic import BaseModel
+
+from ..core.drawing.scene import Scene
+from ..core.instruments import About, Dimension, Rig, Zone, instruments
+from ..core.wording import Units
+
+router = APIRouter(prefix="/instruments", tags=["instruments"])
+
+
+class InstrumentOut(BaseModel):
+    """An instrument of the registry."""
+
+    about: About
+    dimensions: list[Dimension]
+
+
+class ZoneOut(BaseModel):
+    """One reading a tap can record, with the start error it stands for (degrees, None where open)."""
+
+    name: str
+    raw: dict[str, float | str]
+    key: str | None
+    low_deg: float | None
+    high_deg: float | None
+    at_deg: float
+    left_mm: float
+    right_mm: float
+
+
+class EntryPicture(BaseModel):
+    """The picture readings are taken on, and its zones from left to right."""
+
+    kind: str
+    entry: str
+    picture: Scene
+    zones: list[ZoneOut]
+
+
+@router.get("")
+def all_instruments() -> list[InstrumentOut]:
+    """Every instrument, by name."""
+    return [InstrumentOut(about=it.about, dimensions=list(it.dimensions())) for it in instruments().values()]
+
+
+def entry_picture(rig: Rig, units: Units) -> EntryPicture:
+    """The entry picture of a rig."""
+    return EntryPicture(
+        kind=rig.about.kind,
+        entry=rig.about.entry,
+        picture=rig.picture(units),
+        zones=[_zone(it) for it in rig.zones(units)],
+    )
+
+
+def _zone(zone: Zone) -> ZoneOut:
+    it = zone.interval
+    left, right = zone.span_mm
+    return ZoneOut(
+        name=zone.name,
+        raw=dict(zone.raw),
+        key=zone.key,
+        low_deg=it.low_or_none,
+        high_deg=it.high_or_none,
+        at_deg=it.anchor,
+        left_mm=left,
+        right_mm=right,
+    )

@@ -1,0 +1,146 @@
+"""Lessons, and the day's first page."""
+
+from datetime import UTC, datetime
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ..lessons import lessons
+from ..lessons.desk import studio
+from ..lessons.lessons import Surface
+from .blocks import BlockLine, BlockOut, block_line, block_out
+from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, LongWords, ShortWords
+from .stations import StationOut
+
+router = APIRouter(tags=["lessons"])
+
+
+class StudioOut(Kept):
+    name: str
+    place: str
+    coach: str
+    invented: bool = Field(description="true when this is the invented demo")
+
+
+class LessonIn(Entry):
+    golfer_id: UUID
+    place: ShortWords = Field(examples=["The Ropewalk"])
+    surface: Surface = "indoor mat"
+    stimp_ft: float = Field(description="green speed, ft on the ramp, 4 to 16", examples=[10.0])
+    started_at: AwareDatetime
+    conditions: LongWords = Field(default="", examples=["lights dimmed"])
+
+
+class LessonOut(Kept):
+    id: UUID
+    golfer_id: UUID
+    place: str
+    surface: Surface
+    stimp_ft: float
+    started_at: datetime
+    ended_at: datetime | None
+    voided_at: datetime | None
+    void_reason: str | None
+    conditions: str
+    invented: bool
+
+
+class GolferBrief(Kept):
+    id: UUID
+    name: str
+    hand: str
+    level: str
+    invented: bool
+
+
+class LessonSheetOut(BaseModel):
+    """A lesson with everything that stands in it, oldest first."""
+
+    lesson: LessonOut
+    golfer: GolferBrief
+    stations: list[StationOut]
+    blocks: list[BlockOut]
+
+
+class OpenLesson(BaseModel):
+    lesson: LessonOut
+    golfer: GolferBrief
+    blocks: list[BlockLine]
+
+
+class Today(BaseModel):
+    """Lessons in progress, newest first."""
+
+    studio: StudioOut
+    lessons: list[OpenLesson]
+
+
+class EndIn(Entry):
+    ended_at: AwareDatetime
+
+
+class ReasonIn(Entry):
+    reason: ShortWords = Field(examples=["talked through"])
+
+
+@router.get("/studio")
+def this_studio(desk: AtDesk) -> StudioOut:
+    return StudioOut.model_validate(studio(desk))
+
+
+@router.get("/today")
+def today(desk: AtDesk, units: InUnits = "metric") -> Today:
+    """What stands open."""
+    rows = lessons.open_lessons(desk)
+    sheets = lessons.blocks_of(desk, [lesson.id for lesson, _ in rows])
+    items = [
+        OpenLesson(
+            lesson=LessonOut.model_validate(lesson),
+            golfer=GolferBrief.model_validate(golfer),
+            blocks=[block_line(it, golfer, units) for it in sheets if it.block.lesson_id == lesson.id],
+        )
+        for lesson, golfer in rows
+    ]
+    return Today(studio=StudioOut.model_validate(studio(desk)), lessons=items)
+
+
+@router.put("/lessons/{id}")
+def keep(desk: AtDesk, id: UUID7, entry: LessonIn) -> LessonOut:
+    """Start a lesson, or take over its edited entry."""
+    return LessonOut.model_validate(lessons.keep_lesson(desk, id, lessons.LessonEntry(**entry.model_dump())))
+
+
+@router.get("/lessons/{id}")
+def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
+    """One lesson whole."""
+    sheet = lessons.lesson_sheet(desk, id)
+    return LessonSheetOut(
+        lesson=LessonOut.model_validate(sheet.lesson),
+        golfer=GolferBrief.model_validate(sheet.golfer),
+        stations=[StationOut.of(it, units) for it in sheet.stations],
+        blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
+    )
+
+
+@router.put("/lessons/{id}/end")
+def end(desk: AtDesk, id: UUID, entry: EndIn) -> LessonOut:
+    """End a lesson. Putts taken before the end are still taken in when they arrive after it."""
+    return LessonOut.model_validate(lessons.end_lesson(desk, id, entry.ended_at))
+
+
+@router.delete("/lessons/{id}/end")
+def reopen(desk: AtDesk, id: UUID) -> LessonOut:
+    """Open a lesson again."""
+    return LessonOut.model_validate(lessons.end_lesson(desk, id, None))
+
+
+@router.put("/lessons/{id}/void")
+def void(desk: AtDesk, id: UUID, entry: ReasonIn) -> LessonOut:
+    """Void a lesson; nothing in it is deleted."""
+    return LessonOut.model_validate(lessons.void_lesson(desk, id, entry.reason, datetime.now(UTC)))
+
+
+@router.delete("/lessons/{id}/void")
+def restore(desk: AtDesk, id: UUID) -> LessonOut:
+    """Restore a voided lesson."""
+    return LessonOut.model_validate(lessons.void_lesson(desk, id, None, datetime.now(UTC)))

@@ -1,0 +1,1 @@
+"""Drawings: the same primitives for the screen, the report and the template."""

@@ -1,0 +1,60 @@
+"""The vial: the one way a result is shown. Numbers only; whoever draws decides the ink."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..estimate.summary import Summary
+from ..green.capture import Window
+from ..interval import Interval
+
+_REACH_IN_WINDOWS = 2.5
+
+
+@dataclass(frozen=True, slots=True)
+class Tick:
+    """One putt under the tube: its limits (None where open) and where its tick stands."""
+
+    low: float | None
+    high: float | None
+    at: float
+
+
+@dataclass(frozen=True, slots=True)
+class Vial:
+    """A tube from −reach to +reach in `unit`, right positive.
+
+    The fixed marks stand at the window and always at the same share of the tube, so that one glance compares any two
+    vials. The bubble sits at the bias, as wide as its 90 % interval; the film spans one spread either side of it.
+    """
+
+    unit: str
+    reach: float
+    mark_left: float
+    mark_right: float
+    bubble_at: float | None
+    bubble_low: float | None
+    bubble_high: float | None
+    film_low: float | None
+    film_high: float | None
+    ticks: tuple[Tick, ...]
+    settled: bool
+
+
+def vial(readings: Sequence[Interval], summary: Summary | None, window: Window, *, settled: bool) -> Vial:
+    """The vial of a block of start errors, oldest reading first; `settled` when its verdict is given."""
+    ticks = tuple(Tick(it.low_or_none, it.high_or_none, it.anchor) for it in readings)
+    bias = summary.bias if summary else None
+    film = summary.spread.value if summary else 0.0
+    return Vial(
+        unit="deg",
+        reach=_REACH_IN_WINDOWS * max(window.left_deg, window.right_deg),
+        mark_left=-window.left_deg,
+        mark_right=window.right_deg,
+        bubble_at=bias.value if bias else None,
+        bubble_low=bias.low if bias else None,
+        bubble_high=bias.high if bias else None,
+        film_low=bias.value - film if bias else None,
+        film_high=bias.value + film if bias else None,
+        ticks=ticks,
+        settled=settled,
+    )

@@ -1,0 +1,64 @@
+"""How many more putts it would take, by playing the block on from what is known."""
+
+from collections.abc import Callable, Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..green.capture import Window
+from ..interval import Interval
+from .posterior import LAPSE_REACH, LAPSE_SHARE, Floats, Posterior
+
+MOST_FURTHER = 40
+_STEPS = (1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 21, 25, 30, 35, MOST_FURTHER)
+_PLAYED = 200
+_SETTLED_SHARE = 0.8
+
+Settled = Callable[[Floats, Floats], NDArray[np.bool_]]
+
+
+def further_putts(
+    post: Posterior, zones: Sequence[Interval], window: Window, settled: Settled, *, seed: int = 0
+) -> int | None:
+    """Further putts on this rig after which a block should be settled in 4 of 5 simulated continuations.
+
+    Parameters
+    ----------
+    post : what is known now
+    zones : the rig's readings, left to right, covering all angles; degrees
+    window : what the hole allows
+    settled : given P(μ > w_R/4) and P(μ < −w_L/4) of each continuation, (N,) each, says which are settled, (N,)
+    seed : of the simulation; the same block always gives the same number
+
+    Returns
+    -------
+    int or None
+        Number of putts (1 to 40), or None for more than 40.
+    """
+    rng = np.random.default_rng(seed)
+    picks = rng.choice(post.weight.size, size=_PLAYED, p=post.weight.ravel())
+    rows, columns = np.unravel_index(picks, post.weight.shape)
+    starts = rng.normal(post.bias[rows, None], post.spread[columns, None], (_PLAYED, MOST_FURTHER))
+    mishit = rng.random(starts.shape) < LAPSE_SHARE
+    starts[mishit] = rng.uniform(-LAPSE_REACH, LAPSE_REACH, int(mishit.sum()))
+    read = np.searchsorted([it.high for it in zones[:-1]], starts)
+
+    seen = np.unique(read)
+    table = post.log_likelihood([zones[int(n)] for n in seen]).reshape(seen.size, -1)
+    one_hot = np.searchsorted(seen, read)[:, :, None] == np.arange(seen.size)
+    counts = np.cumsum(one_hot, axis=1, dtype=np.float64)
+    now = np.log(np.maximum(post.weight.ravel(), 1e-300))
+    right = _share_above(post.bias, window.right_deg / 4)
+    left = 1 - _share_above(post.bias, -window.left_deg / 4)
+    for step in _STEPS:
+        value = now + counts[:, step - 1] @ table
+        weight = np.exp(value - value.max(axis=1, keepdims=True)).reshape(_PLAYED, *post.weight.shape).sum(axis=2)
+        weight /= weight.sum(axis=1, keepdims=True)
+        if settled(weight @ right, weight @ left).mean() >= _SETTLED_SHARE:
+            return step
+    return None
+
+
+def _share_above(grid: Floats, value: float) -> Floats:
+    """(M,) share of each grid cell that lies above a value."""
+    return np.clip((grid - value) / (grid[1] - grid[0]) + 0.5, 0.0, 1.0)

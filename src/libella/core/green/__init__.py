@@ -1,0 +1,1 @@
+"""The green: how a ball slows and what the hole takes."""

@@ -1,0 +1,105 @@
+"""What the hole allows: the largest start error that still holes a level putt (handbook 4)."""
+
+import math
+from dataclasses import dataclass
+from typing import Literal
+
+from ..constants import BALL_M, FOOT_M, GRAVITY_M_S2, HOLE_M, RAMP_SPEED_M_S
+from ..limits import Bounds, OutOfLimits
+
+Capture = Literal["rim_assisted", "free_fall"]
+CAPTURE_WORDS: dict[Capture, str] = {"rim_assisted": "rim-assisted", "free_fall": "free fall"}
+
+DISTANCE = Bounds(0.3, 15.0, "m")
+PAST = Bounds(0.0, 3.0, "m")
+STIMP = Bounds(4.0, 16.0, "ft")
+
+_HOLE_R = HOLE_M / 2
+_BALL_R = BALL_M / 2
+_RIM_LIMIT_M_S = 1.63
+
+
+def deceleration(stimp_ft: float) -> float:
+    """Deceleration of a rolling ball on a level green of that speed, m/s² (already holds the 5/7 of rolling)."""
+    return RAMP_SPEED_M_S**2 / (2 * stimp_ft * FOOT_M)
+
+
+def speed_past(past_m: float, stimp_ft: float) -> float:
+    """Speed at the hole's centre of a putt that would stop `past_m` beyond it on the level, m/s."""
+    return math.sqrt(2 * deceleration(stimp_ft) * past_m)
+
+
+def capture_offset(speed_m_s: float, capture: Capture) -> float:
+    """Largest distance of the ball's path from the hole's centre at which it still drops, m; 0 when it is too fast.
+
+    rim_assisted: v ≤ 1.63·(1 − (δ/R)²). free_fall: the ball must fall its radius before the far rim,
+    δ = √(R² − ((v·√(2r/g) + r)/2)²).
+    """
+    if capture == "rim_assisted":
+        return _HOLE_R * math.sqrt(max(0.0, 1 - speed_m_s / _RIM_LIMIT_M_S))
+    half_chord = (speed_m_s * math.sqrt(2 * _BALL_R / GRAVITY_M_S2) + _BALL_R) / 2
+    return math.sqrt(max(0.0, _HOLE_R**2 - half_chord**2))
+
+
+def longest_past(stimp_ft: float, capture: Capture) -> float:
+    """How far past the hole a dead-centre putt may be struck and still drop, m."""
+    speed = _RIM_LIMIT_M_S
+    if capture == "free_fall":
+        speed = (2 * _HOLE_R - _BALL_R) / math.sqrt(2 * _BALL_R / GRAVITY_M_S2)
+    return speed**2 / (2 * deceleration(stimp_ft))
+
+
+@dataclass(frozen=True, slots=True)
+class Window:
+    """Largest start errors that still hole the putt, both positive, degrees left and right of the line."""
+
+    left_deg: float
+    right_deg: float
+
+    @property
+    def narrow_deg(self) -> float:
+        """The smaller side: what a rig has to resolve."""
+        return min(self.left_deg, self.right_deg)
+
+
+@dataclass(frozen=True, slots=True)
+class Putt:
+    """A level straight putt: its length, the pace meant and the green.
+
+    Parameters
+    ----------
+    distance_m : ball to the hole's centre, 0.3 to 15 m
+    past_m : how far past the hole's centre it would run, 0 to 3 m and not beyond what the hole can take
+    stimp_ft : green speed, feet on the ramp, 4 to 16
+    capture : which approximation of capture is in use
+    """
+
+    distance_m: float
+    past_m: float
+    stimp_ft: float
+    capture: Capture = "rim_assisted"
+
+    def __post_init__(self) -> None:
+        DISTANCE.check("distance_m", "Putt length", self.distance_m)
+        PAST.check("past_m", "Pace past the hole", self.past_m)
+        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
+        longest = longest_past(self.stimp_ft, self.capture)
+        if self.past_m >= longest:
+            raise OutOfLimits(
+                "past_m",
+                f"At {self.past_m:g} m past on this green the hole takes nothing ({CAPTURE_WORDS[self.capture]} limit);"
+                f" keep the pace under {longest:.2f} m past.",
+                limit=f"under {longest:.2f} m",
+                unit="m",
+            )
+
+    @property
+    def capture_m(self) -> float:
+        """Largest miss of the hole's centre that still drops, m either side."""
+        return capture_offset(speed_past(self.past_m, self.stimp_ft), self.capture)
+
+    @property
+    def window(self) -> Window:
+        """Window on the level: asin(δmax / d) either side."""
+        half = math.degrees(math.asin(min(1.0, self.capture_m / self.distance_m)))
+        return Window(half, half)

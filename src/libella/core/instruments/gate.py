@@ -1,0 +1,223 @@
+"""Gates: two posts the ball must pass between, of pegs or of balls."""
+
+import math
+from abc import abstractmethod
+from dataclasses import dataclass
+from typing import ClassVar
+
+from ..angle import angle_deg
+from ..constants import BALL_M
+from ..drawing.scene import Circle, Line, Scene, Shape, Tape, box
+from ..green.capture import Putt
+from ..interval import Interval
+from ..wording import Units, fine_degrees, percent, tape
+from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension
+
+_CROSSINGS = {
+    "outside_left": "outside the left post",
+    "touched_left": "touched the left post",
+    "clean": "clean",
+    "touched_right": "touched the right post",
+    "outside_right": "outside the right post",
+}
+_STRICT, _LOOSE = 0.5, 1.5
+_NARROWEST_M, _WIDEST_M = 0.0437, 0.3
+_NEAREST_M, _FARTHEST_M = 0.1, 3.0
+
+
+def clearance_limit_deg(inside_width_m: float, distance_m: float) -> float:
+    """Largest start error that passes a gate clean: θc = atan(c/L), c = (W − ball)/2 (handbook 3)."""
+    return angle_deg((inside_width_m - BALL_M) / 2, distance_m)
+
+
+def width_for_limit(limit_deg: float, distance_m: float) -> float:
+    """Inside width, m, of a gate that lets ± `limit_deg` through clean: W = ball + 2·L·tan θc."""
+    return BALL_M + 2 * distance_m * math.tan(math.radians(limit_deg))
+
+
+@dataclass(frozen=True)
+class Gate(Rig):
+    """First post touched decides, even when the ball then goes outside."""
+
+    distance_m: float = dimension(
+        "Ball to gate", low=_NEAREST_M, high=_FARTHEST_M, default=0.5, step=0.05,
+        hint="From the ball's centre to the line through the posts' centres.",
+    )  # fmt: skip
+    inside_width_m: float = dimension(
+        "Inside width", low=_NARROWEST_M, high=_WIDEST_M, default=0.06, step=0.001,
+        hint="Between the inner faces; a ball is 42.7 mm.",
+    )  # fmt: skip
+
+    @property
+    @abstractmethod
+    def post_width_m(self) -> float:
+        """Diameter of one post, m."""
+
+    @property
+    def station_m(self) -> float:
+        return self.distance_m
+
+    @property
+    def limit_deg(self) -> float:
+        return clearance_limit_deg(self.inside_width_m, self.distance_m)
+
+    @property
+    def _outside_deg(self) -> float:
+        """Start error from which the ball passes outside the post untouched."""
+        clearance = (self.inside_width_m - BALL_M) / 2
+        return angle_deg(clearance + BALL_M + self.post_width_m, self.distance_m)
+
+    def interval(self, raw: Raw) -> Interval:
+        inner, outer = self.limit_deg, self._outside_deg
+        return {
+            "outside_left": Interval(-math.inf, -outer),
+            "touched_left": Interval(-outer, -inner),
+            "clean": Interval(-inner, inner),
+            "touched_right": Interval(inner, outer),
+            "outside_right": Interval(outer, math.inf),
+        }[choice(raw, "crossing", tuple(_CROSSINGS))]
+
+    def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
+        edges = self._zone_edges_mm()
+        return tuple(
+            Zone(said, {"crossing": name}, self.interval({"crossing": name}), str(n + 1), (edges[n], edges[n + 1]))
+            for n, (name, said) in enumerate(_CROSSINGS.items())
+        )
+
+    def _zone_edges_mm(self) -> tuple[float, ...]:
+        # A finger needs room on a thin peg: its zone takes a fifth of the gap and as much again outside.
+        half = self.inside_width_m * 500
+        post = self.post_width_m * 1000
+        inner = half * 0.66
+        outer = half + max(post, half * 0.4) + half * 0.1
+        return (-outer - half * 0.9, -outer, -inner, inner, outer, outer + half * 0.9)
+
+    def words(self, raw: Raw, units: Units = "metric") -> str:
+        return _CROSSINGS[str(raw["crossing"])]
+
+    def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
+        limit = self.limit_deg
+        window = putt.window.narrow_deg
+        clean = math.erf(limit / spread_deg / math.sqrt(2))
+        said = (
+            f"Lets ± {fine_degrees(limit)} through clean; the window is ± {fine_degrees(window)}. "
+            f"A golfer of this level, with no bias, passes about {percent(clean)} clean."
+        )
+        ratio = limit / spread_deg
+        if _STRICT <= ratio <= _LOOSE:
+            return Sight(limit, limit / window, "good", f"{said} That tells most per putt.")
+        remedies = self._remedies(spread_deg, putt, units)
+        if ratio > _LOOSE:
+            words = f"{said} Too coarse: nearly every putt passes and a bias stays hidden."
+            return Sight(limit, limit / window, "loose", words, remedies)
+        words = f"{said} Too strict: nearly every putt touches, and the size of the error stays hidden."
+        return Sight(limit, limit / window, "strict", words, remedies)
+
+    def _remedies(self, spread_deg: float, putt: Putt, units: Units) -> tuple[Remedy, ...]:
+        remedies: list[Remedy] = []
+        width = round(width_for_limit(spread_deg, self.distance_m), 3)
+        if _NARROWEST_M <= width <= _WIDEST_M:
+            remedies.append(Remedy("inside_width_m", width, f"Gate {tape(width, units)} wide"))
+        away = (self.inside_width_m - BALL_M) / 2 / math.tan(math.radians(spread_deg))
+        away = round(away, 2)
+        if _NEAREST_M <= away <= min(_FARTHEST_M, putt.distance_m - 0.1):
+            remedies.append(Remedy("distance_m", away, f"Gate at {tape(away, units)}"))
+        return tuple(remedies)
+
+    def picture(self, units: Units = "metric") -> Scene:
+        edges = self._zone_edges_mm()
+        half = self.inside_width_m * 500
+        post = self.post_width_m * 1000
+        ball = BALL_M * 1000
+        tall = max(ball * 1.5, half)
+        shapes: list[Shape] = [Line(edges[0], 0, edges[-1], 0, "ground"), Line(0, -tall, 0, 0, "line")]
+        shapes += [self._post_shape(side * (half + post / 2), tall) for side in (-1, 1)]
+        shapes.append(Circle(0, -ball / 2, ball / 2, "ghost"))
+        width = tape(self.inside_width_m, units)
+        shapes.append(Tape(-half, 0, half, 0, width, 1))
+        return Scene(
+            edges[0],
+            -tall * 1.12,
+            edges[-1],
+            tall * 0.3,
+            f"{self.about.name} seen from behind the ball, {width} inside.",
+            tuple(shapes),
+        )
+
+    @abstractmethod
+    def _post_shape(self, x: float, tall: float) -> Shape:
+        """One post as seen from behind the ball, mm."""
+
+    def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
+        x = self.distance_m * 1000
+        half = self.inside_width_m * 500
+        post = self.post_width_m * 1000
+        return (
+            *(Circle(x, side * (half + post / 2), post / 2, "post") for side in (-1, 1)),
+            Tape(0, 0, x, 0, tape(self.distance_m, units), 1),
+            Tape(x, -half, x, half, tape(self.inside_width_m, units), 1),
+        )
+
+
+_TELLS = "Which side the ball starts, and whether it starts within the gate's angle."
+_CANNOT = "How far off a putt was beyond the post, and why. A gate in view also guides: it measures the guided golfer."
+_MISTAKES = (
+    "One post moved shifts the gate's centre by half as much and one limit by all of it.",
+    "Posts lower than the ball's centre are touched later than the sum says.",
+    "Set on the line by eye from above the ball instead of from behind.",
+)
+
+
+@dataclass(frozen=True)
+class PegGate(Gate):
+    """A gate of two pegs."""
+
+    post_m: float = dimension(
+        "Peg thickness", low=0.001, high=0.03, default=0.005, step=0.001, hint="Pegs taller than half a ball."
+    )
+
+    about: ClassVar[About] = About(
+        kind="peg_gate",
+        name="Gate of pegs",
+        measures="start",
+        entry="tap",
+        guides=True,
+        tells=_TELLS,
+        cannot=_CANNOT,
+        read="Watch which peg the ball touches first; none is clean.",
+        mistakes=_MISTAKES,
+        cautions=("Pegs trip people: flag them, and pull them when you leave. Mend the holes.",),
+    )
+
+    @property
+    def post_width_m(self) -> float:
+        return self.post_m
+
+    def _post_shape(self, x: float, tall: float) -> Shape:
+        half = self.post_m * 500
+        return box(x - half, -tall, x + half, 0, "post")
+
+
+@dataclass(frozen=True)
+class BallGate(Gate):
+    """A gate of two balls; the width is the gap between them."""
+
+    about: ClassVar[About] = About(
+        kind="ball_gate",
+        name="Gate of two balls",
+        measures="start",
+        entry="tap",
+        guides=True,
+        tells=_TELLS,
+        cannot=_CANNOT,
+        read="Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
+        mistakes=_MISTAKES,
+        cautions=("Mark both spots: a knocked ball put back by eye changes the gate.",),
+    )
+
+    @property
+    def post_width_m(self) -> float:
+        return BALL_M
+
+    def _post_shape(self, x: float, tall: float) -> Shape:
+        return Circle(x, -BALL_M * 500, BALL_M * 500, "post")

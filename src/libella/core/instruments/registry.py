@@ -1,0 +1,37 @@
+"""Every instrument the product knows, found by looking through this package."""
+
+import importlib
+import pkgutil
+from collections.abc import Mapping
+from functools import cache
+
+from ..limits import OutOfLimits
+from .rig import Rig
+
+
+@cache
+def instruments() -> dict[str, type[Rig]]:
+    """Instrument classes by kind, in the order of their names."""
+    package = importlib.import_module(__package__ or "")
+    for module in pkgutil.iter_modules(package.__path__):
+        importlib.import_module(f"{package.__name__}.{module.name}")
+    known = {it.about.kind: it for it in _leaves(Rig)}
+    return dict(sorted(known.items(), key=lambda item: item[1].about.name))
+
+
+def _leaves(cls: type[Rig]) -> list[type[Rig]]:
+    children = cls.__subclasses__()
+    return [leaf for child in children for leaf in _leaves(child)] if children else [cls]
+
+
+def instrument(kind: str) -> type[Rig]:
+    """The instrument of that kind, or `OutOfLimits`."""
+    known = instruments()
+    if kind not in known:
+        raise OutOfLimits("kind", f"There is no instrument {kind!r}.", limit=f"one of {', '.join(known)}", unit="")
+    return known[kind]
+
+
+def lay(kind: str, sizes: Mapping[str, float]) -> Rig:
+    """Lay out an instrument with the given dimensions (m)."""
+    return instrument(kind).laid(sizes)

@@ -1,0 +1,41 @@
+"""What a reading says: the quantity lies between two limits."""
+
+import math
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class Interval:
+    """Limits of one reading, in the unit of what is measured; an end is ±inf when the instrument only says "beyond".
+
+    `low == high` is a density: a value whose instrument states no resolution.
+    """
+
+    low: float
+    high: float
+
+    def __post_init__(self) -> None:
+        if math.isnan(self.low) or math.isnan(self.high) or self.low > self.high:
+            raise ValueError(f"not an interval: {self.low} to {self.high}")
+
+    @classmethod
+    def of(cls, low: float | None, high: float | None) -> "Interval":
+        """From stored ends, where None is an open end."""
+        return cls(-math.inf if low is None else low, math.inf if high is None else high)
+
+    @property
+    def low_or_none(self) -> float | None:
+        return self.low if math.isfinite(self.low) else None
+
+    @property
+    def high_or_none(self) -> float | None:
+        return self.high if math.isfinite(self.high) else None
+
+    @property
+    def anchor(self) -> float:
+        """Where to draw the reading: the middle, or the closed end of an open interval (0 when both are open)."""
+        ends = [end for end in (self.low, self.high) if math.isfinite(end)]
+        return sum(ends) / len(ends) if ends else 0.0
+
+    def __contains__(self, value: float) -> bool:
+        return self.low <= value <= self.high

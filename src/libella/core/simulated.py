@@ -1,0 +1,33 @@
+"""A simulated golfer whose truth is known: for the demo, the stand-ins and the tests."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+
+@dataclass(frozen=True, slots=True)
+class SimulatedGolfer:
+    """Starts putts at Normal(bias + growth · distance, spread) degrees, with a share of mishits.
+
+    Parameters
+    ----------
+    bias_deg : start bias at no distance, right positive
+    spread_deg : standard deviation of the start error
+    growth_deg_per_m : how the bias grows with the length of the putt
+    mishit_share : putts that go anywhere within ± 10°
+    """
+
+    bias_deg: float
+    spread_deg: float
+    growth_deg_per_m: float = 0.0
+    mishit_share: float = 0.0
+
+    def true_bias(self, distance_m: float) -> float:
+        """The bias a long block at this distance would show, degrees."""
+        return self.bias_deg + self.growth_deg_per_m * distance_m
+
+    def start(self, rng: np.random.Generator, distance_m: float) -> float:
+        """Start error of one putt, degrees."""
+        if rng.random() < self.mishit_share:
+            return float(rng.uniform(-10, 10))
+        return float(rng.normal(self.true_bias(distance_m), self.spread_deg))

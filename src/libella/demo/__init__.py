@@ -1,0 +1,1 @@
+"""The start command and the invented demo scenario."""

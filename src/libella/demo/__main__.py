@@ -1,0 +1,136 @@
+"""`./demo`: start the database, bring it up to date, load the demo if it is empty, serve on loopback."""
+
+import argparse
+import contextlib
+import logging
+import signal
+import socket
+import sys
+from datetime import UTC, datetime
+from pathlib import Path
+
+import uvicorn
+from pydantic import ValidationError
+from sqlalchemy import Engine
+from sqlalchemy.exc import OperationalError
+
+from ..api.app import create_app
+from ..api.settings import Settings
+from ..lessons.desk import open_desk
+from ..lessons.lessons import own_lessons
+from ..store.cluster import Cluster, ClusterError
+from ..store.database import clear, connect, migrate
+from .scenario import is_empty, load
+
+_DATA = Path(__file__).parents[3] / ".data"
+
+
+def main() -> int:
+    words = argparse.ArgumentParser(prog="./demo", description="Start Libella on this machine.")
+    words.add_argument("--fresh", action="store_true", help="start the demo data over (asks first)")
+    words.add_argument("--yes", action="store_true", help="with --fresh: do not ask")
+    options = words.parse_args()
+    try:
+        settings = Settings()
+    except ValidationError as problem:
+        fault = problem.errors()[0]
+        return _refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
+    for name in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(name, lambda *_: sys.exit(0))
+    if not _is_free(settings.port):
+        return _refuse(
+            f"Port {settings.port} is taken. Stop what uses it, or choose another: "
+            f"LIBELLA_PORT={settings.port + 1} ./demo"
+        )
+    logging.basicConfig(level=logging.WARNING, format="%(message)s")
+    try:
+        with contextlib.ExitStack() as stack:
+            url = settings.database_url
+            if not url:
+                cluster = Cluster(_DATA)
+                _say(f"PostgreSQL: starting, data in {cluster.folder}")
+                url = stack.enter_context(cluster.running())
+            engine = connect(url)
+            stack.callback(engine.dispose)
+            if options.fresh and not _start_over(engine, sure=options.yes):
+                return 1
+            migrate(engine)
+            desk = open_desk(engine)
+            if is_empty(desk):
+                _say("Demo: an invented floor, invented golfers")
+                load(desk, datetime.now(UTC), lambda who: _say(f"Demo: {who}"))
+            _serve(engine, settings.port)
+    except (KeyboardInterrupt, SystemExit):
+        pass
+    except ClusterError as problem:
+        return _refuse(str(problem))
+    except OperationalError as problem:
+        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
+    _say("Stopped.")
+    return 0
+
+
+def _start_over(engine: Engine, *, sure: bool) -> bool:
+    migrate(engine)
+    own = own_lessons(open_desk(engine))
+    if own and not sure:
+        said = f"{own} lesson{'s' if own > 1 else ''} of your own would be lost"
+        if not sys.stdin.isatty():
+            _refuse(f"{said}. Say ./demo --fresh --yes to start over all the same.")
+            return False
+        if input(f"libella: {said}. Type yes to start over: ").strip().lower() != "yes":
+            _say("Nothing was changed.")
+            return False
+    clear(engine)
+    engine.dispose()
+    return True
+
+
+def _serve(engine: Engine, port: int) -> None:
+    config = uvicorn.Config(
+        create_app(engine),
+        host="127.0.0.1",
+        port=port,
+        log_level="warning",
+        access_log=False,
+        timeout_graceful_shutdown=3,
+        lifespan="off",
+    )
+    server = _Announced(config, f"Ready: http://127.0.0.1:{port}  (Ctrl-C stops it)")
+    server.run()
+
+
+class _Announced(uvicorn.Server):
+    """Says when it listens."""
+
+    def __init__(self, config: uvicorn.Config, words: str) -> None:
+        super().__init__(config)
+        self._words = words
+
+    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
+        await super().startup(sockets)
+        if self.started:
+            _say(self._words)
+
+
+def _is_free(port: int) -> bool:
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", port))
+        except OSError:
+            return False
+        return True
+
+
+def _say(words: str) -> None:
+    print(f"libella: {words}", flush=True)
+
+
+def _refuse(words: str) -> int:
+    print(f"libella: {words}", file=sys.stderr, flush=True)
+    return 1
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,176 @@
+"""The Ropewalk: five invented golfers over three months, drawn from simulated golfers whose truth is known.
+
+Everything goes through the same use cases as a coach's own entry.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+import numpy as np
+import uuid6
+
+from ..core.golfer import Hand, Level
+from ..core.simulated import SimulatedGolfer
+from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
+from ..lessons.desk import Desk
+from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
+from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson
+from ..lessons.stations import StationEntry, keep_station
+from ..store.tables import Studio
+
+_SEED = 20_260
+_STIMP_FT = 9.5
+_PUTT_EVERY = timedelta(seconds=17)
+_BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
+_PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
+_BALLS = ("ball_gate", {"distance_m": 0.6, "inside_width_m": 0.072})
+
+
+@dataclass(frozen=True, slots=True)
+class Run:
+    """One block of a demo lesson."""
+
+    truth: SimulatedGolfer
+    distance_m: float = 2.5
+    rig: tuple[str, dict[str, float]] = _BOARD
+    condition: str = "as usual"
+    putts: int = 10
+    planned: int = 10
+
+
+@dataclass(frozen=True, slots=True)
+class Person:
+    """A demo golfer and the lessons, by days before today."""
+
+    name: str
+    hand: Hand
+    level: Level
+    notes: str
+    lessons: dict[int, tuple[Run, ...]]
+
+
+def _wim() -> dict[int, tuple[Run, ...]]:
+    truth = SimulatedGolfer(bias_deg=-0.35, spread_deg=0.8, growth_deg_per_m=0.42)
+    near, far = Run(truth, 1.5), Run(truth, 4.0, putts=12, planned=12)
+    return {
+        86: (near,),
+        65: (Run(truth), far),
+        44: (near, far),
+        23: (Run(truth, rig=_PEGS),),
+        4: (near, Run(truth), far),
+    }
+
+
+def _junia() -> dict[int, tuple[Run, ...]]:
+    def truth(bias: float) -> SimulatedGolfer:
+        return SimulatedGolfer(bias_deg=bias, spread_deg=0.75)
+
+    return {
+        80: (Run(truth(1.3)),),
+        59: (Run(truth(1.2)), Run(truth(0.7), condition="mirror first")),
+        37: (Run(truth(1.1), rig=_PEGS, putts=12, planned=12),),
+        16: (Run(truth(0.8)), Run(truth(0.5), condition="mirror first")),
+        0: (Run(truth(0.7), putts=4),),
+    }
+
+
+def _pell() -> dict[int, tuple[Run, ...]]:
+    truth = SimulatedGolfer(bias_deg=0.1, spread_deg=1.2, mishit_share=0.03)
+    blind = Run(truth, condition="no line on the ball")
+    return {74: (Run(truth),), 52: (Run(truth), blind), 30: (Run(truth, rig=_BALLS),), 9: (Run(truth), blind)}
+
+
+def _greta() -> dict[int, tuple[Run, ...]]:
+    loose, steadier = SimulatedGolfer(-0.1, 2.1), SimulatedGolfer(0.1, 1.5)
+    return {
+        83: (Run(loose),),
+        62: (Run(loose, 1.5, _BALLS),),
+        34: (Run(loose), Run(steadier, condition="wide base")),
+        13: (Run(steadier, condition="wide base"), Run(loose)),
+    }
+
+
+def _idris() -> dict[int, tuple[Run, ...]]:
+    truth = SimulatedGolfer(bias_deg=0.05, spread_deg=0.45)
+    return {
+        77: (Run(truth, 3.0, putts=15, planned=15),),
+        48: (Run(truth, rig=_PEGS),),
+        20: (Run(truth, 4.0), Run(truth, 2.0)),
+        6: (Run(truth, 3.0, putts=20, planned=20),),
+    }
+
+
+PEOPLE = (
+    Person("Wim Adeyari", "left", "club", "Ferry engineer. Good from close in, loses it with length.", _wim()),
+    Person(
+        "Junia Thale",
+        "right",
+        "skilled",
+        "15; guardian's consent on file. Eyes far outside.",
+        _junia(),
+    ),
+    Person("Pell Marchetti-Oduya", "right", "club", "Aims one way and swings the other; it nearly cancels.", _pell()),
+    Person("Greta Solvang", "right", "starting", "Moves: head and legs. Wide base helps.", _greta()),
+    Person("Idris Vantongeren", "right", "elite", "Starts on line; misses by read and pace.", _idris()),
+)
+
+
+def is_empty(desk: Desk) -> bool:
+    """True when nobody has been noted yet."""
+    return not find_golfers(desk)
+
+
+def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None) -> None:
+    """Put the scenario into an empty studio, its last day being `now`; `say` is told who is done."""
+    with desk.transaction() as session:
+        studio = session.get_one(Studio, desk.studio_id)
+        studio.name, studio.place, studio.coach = "The Ropewalk", "Skerrow", "Ottoline Brask"
+        studio.invented = True
+    rng = np.random.default_rng(_SEED)
+    for person in PEOPLE:
+        golfer_id = uuid6.uuid7()
+        keep_golfer(desk, golfer_id, GolferEntry(person.name, person.hand, person.level, person.notes, invented=True))
+        for days, runs in person.lessons.items():
+            _teach(desk, golfer_id, runs, now - timedelta(days=days, minutes=2 if days == 0 else 95), days == 0, rng)
+        say(f"{person.name}, {len(person.lessons)} lessons")
+
+
+def _teach(
+    desk: Desk,
+    golfer_id: uuid6.UUID,
+    runs: tuple[Run, ...],
+    start: datetime,
+    stays_open: bool,
+    rng: np.random.Generator,
+) -> None:
+    lesson_id = uuid6.uuid7()
+    keep_lesson(
+        desk,
+        lesson_id,
+        LessonEntry(
+            golfer_id, "The Ropewalk", "indoor mat", _STIMP_FT, start, "14 m floor, level, lamps on", invented=True
+        ),
+    )
+    at = start
+    for run in runs:
+        kind, sizes = run.rig
+        station_id, block_id = uuid6.uuid7(), uuid6.uuid7()
+        entry = StationEntry(run.distance_m, 0.3, _STIMP_FT, "rim_assisted", kind, sizes)
+        keep_station(desk, station_id, lesson_id, entry, at)
+        guided = entry.station().rig.about.guides
+        block = start_block(desk, block_id, BlockEntry(station_id, run.condition, guided, run.planned, at))
+        rig = station_of(block).rig
+        for n in range(run.putts):
+            at += _PUTT_EVERY * float(rng.uniform(0.7, 1.4))
+            reading_id = uuid6.uuid7()
+            record(desk, reading_id, block_id, rig.observe(run.truth.start(rng, run.distance_m)).raw, at)
+            # Now and then a putt does not count, as in any lesson; it is taken again.
+            if n == 3 and run.putts > 10:
+                void_reading(desk, reading_id, "talked through")
+                at += _PUTT_EVERY
+                again = rig.observe(run.truth.start(rng, run.distance_m)).raw
+                record(desk, uuid6.uuid7(), block_id, again, at)
+        at += timedelta(minutes=6)
+    if not stays_open:
+        end_lesson(desk, lesson_id, at)

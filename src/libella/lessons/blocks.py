@@ -1,0 +1,220 @@
+"""Blocks and readings: a run of putts under one condition, recorded, voided, restored, judged."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import func, select
+from sqlalchemy.orm import Session
+
+from ..core.drawing.scene import Scene
+from ..core.golfer import Hand
+from ..core.interval import Interval
+from ..core.judge import Judgement, judge
+from ..core.judge.judgement import further
+from ..core.limits import Bounds
+from ..core.station import Station as CoreStation
+from ..core.wording import Units
+from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
+from .desk import Desk
+from .lessons import BlockSheet, with_readings
+from .problem import Conflict
+from .stations import entry_of
+
+PLANNED = Bounds(3, 200, "putts")
+
+
+@dataclass(frozen=True, slots=True)
+class BlockEntry:
+    """What a coach sets before a block: where, under which condition, how many putts."""
+
+    station_id: UUID
+    condition: str
+    guided: bool
+    planned: int
+    started_at: datetime
+
+    def __post_init__(self) -> None:
+        PLANNED.check("planned", "Planned putts", self.planned)
+
+
+def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
+    """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
+    with desk.transaction() as session:
+        station = desk.get(session, Station, entry.station_id, "station")
+        _open_lesson(desk, session, station.lesson_id, entry.started_at)
+        laid = entry_of(station)
+        row, new = desk.add(
+            session,
+            Block,
+            id,
+            lesson_id=station.lesson_id,
+            station_id=station.id,
+            condition=entry.condition,
+            guided=entry.guided,
+            planned=entry.planned,
+            first_planned=entry.planned,
+            started_at=entry.started_at,
+            distance_m=laid.distance_m,
+            past_m=laid.past_m,
+            stimp_ft=laid.stimp_ft,
+            capture=laid.capture,
+            rig_kind=laid.rig_kind,
+            rig_sizes_m=dict(laid.rig_sizes_m),
+        )
+        same = (row.station_id, row.condition, row.guided, row.first_planned) == (
+            entry.station_id,
+            entry.condition,
+            entry.guided,
+            entry.planned,
+        )
+        if not new and not same:
+            raise Conflict("A block with this id was started otherwise.", "Start a new block.")
+        return row
+
+
+def extend_block(desk: Desk, id: UUID, planned: int) -> Block:
+    """Move a block's planned end further out; the verdict waits for the new end."""
+    PLANNED.check("planned", "Planned putts", planned)
+    with desk.transaction() as session:
+        row = desk.get(session, Block, id, "block", lock=True)
+        if planned < row.planned:
+            raise Conflict(
+                f"This block is planned for {row.planned} putts; a plan is not cut short after looking.",
+                "Leave the block open, or start a new one.",
+            )
+        row.planned = planned
+        return row
+
+
+@dataclass(frozen=True, slots=True)
+class Recorded:
+    """A reading as kept, and whether this call added it."""
+
+    reading: Reading
+    new: bool
+
+
+def record(desk: Desk, id: UUID, block_id: UUID, raw: Mapping[str, float | str], taken_at: datetime) -> Recorded:
+    """Record one putt. The same reading said again changes nothing; the same id with another body is a conflict.
+
+    Raises
+    ------
+    OutOfLimits
+        when the block's rig cannot give that reading.
+    NotFound, Conflict
+        when there is no such block here, or its lesson is voided or had ended, or the plan is full.
+    """
+    with desk.transaction() as session:
+        block = desk.get(session, Block, block_id, "block", lock=True)
+        interval = entry_of(block).station().rig.interval(raw)
+        kept = session.get(Reading, (desk.studio_id, id))
+        if kept is None:
+            _open_lesson(desk, session, block.lesson_id, taken_at)
+            valid = session.scalar(
+                select(func.count()).where(
+                    Reading.studio_id == desk.studio_id, Reading.block_id == block_id, Reading.voided.is_(False)
+                )
+            )
+            if (valid or 0) >= block.planned:
+                raise Conflict(
+                    f"This block has reached its planned end of {block.planned} putts.",
+                    "Extend it, or start a new block; then record the putt again.",
+                )
+            kept, new = desk.add(
+                session,
+                Reading,
+                id,
+                block_id=block_id,
+                raw=dict(raw),
+                low_deg=interval.low_or_none,
+                high_deg=interval.high_or_none,
+                taken_at=taken_at,
+            )
+            if new:
+                return Recorded(kept, True)
+        if kept.block_id != block_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
+            raise Conflict(
+                "A reading with this id is kept already and says something else.",
+                "Void that one and record a new reading.",
+            )
+        return Recorded(kept, False)
+
+
+def void_reading(desk: Desk, id: UUID, reason: str | None) -> Reading:
+    """Void a reading for a reason, or restore it (None). Every change is kept in its history."""
+    with desk.transaction() as session:
+        row = desk.get(session, Reading, id, "reading", lock=True)
+        if (row.voided, row.void_reason) != (reason is not None, reason):
+            row.voided, row.void_reason = reason is not None, reason
+            mark = {"reading_id": id, "voided": row.voided, "reason": reason}
+            desk.add(session, ReadingMark, uuid6.uuid7(), **mark)
+        return row
+
+
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """A block with its judgement and the picture of its putts."""
+
+    sheet: BlockSheet
+    judgement: Judgement
+    rays: Scene
+
+
+def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
+    """Judge one block as it stands."""
+    sheet, hand = _sheet(desk, id)
+    valid = valid_intervals(sheet)
+    station = station_of(sheet.block)
+    return Judged(sheet, judge_sheet(sheet, hand, units), station.rays(tuple(valid), units))
+
+
+def judge_sheet(sheet: BlockSheet, hand: Hand, units: Units) -> Judgement:
+    """The judgement of a block already read from the store."""
+    station = station_of(sheet.block)
+    return judge(valid_intervals(sheet), station, planned=sheet.block.planned, hand=hand, units=units)
+
+
+def further_putts_words(desk: Desk, id: UUID) -> str:
+    """How many more putts would settle a block (takes a moment: it plays the block on)."""
+    sheet, _ = _sheet(desk, id)
+    return further(valid_intervals(sheet), station_of(sheet.block), planned=sheet.block.planned)
+
+
+def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
+    """One block with its readings."""
+    return _sheet(desk, id)[0]
+
+
+def station_of(block: Block) -> CoreStation:
+    """The putt and rig of a block, as they stood."""
+    return entry_of(block).station()
+
+
+def valid_intervals(sheet: BlockSheet) -> list[Interval]:
+    """The readings that count, oldest first."""
+    return [Interval.of(it.low_deg, it.high_deg) for it in sheet.readings if not it.voided]
+
+
+def hand_of(golfer: Golfer) -> Hand:
+    return "left" if golfer.hand == "left" else "right"
+
+
+def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, Hand]:
+    with desk.transaction() as session:
+        block = desk.get(session, Block, id, "block")
+        lesson = desk.get(session, Lesson, block.lesson_id, "lesson")
+        golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
+        [sheet] = with_readings(desk, session, [block])
+        return sheet, hand_of(golfer)
+
+
+def _open_lesson(desk: Desk, session: Session, id: UUID, at: datetime) -> None:
+    lesson = desk.get(session, Lesson, id, "lesson")
+    if lesson.voided_at is not None:
+        raise Conflict("This lesson is voided.", "Restore the lesson, then record again.")
+    # A putt taken before the end may arrive after it: it was waiting for the network.
+    if lesson.ended_at is not None and at > lesson.ended_at:
+        raise Conflict("This lesson has ended.", "Open the lesson again, then record.")

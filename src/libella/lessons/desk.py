@@ -1,0 +1,61 @@
+"""The desk: one studio's door to the store, through which every use case goes."""
+
+from collections.abc import Generator
+from contextlib import contextmanager
+from typing import TypeVar
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import Engine, select
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session, sessionmaker
+
+from ..store.tables import Studio, Table
+from .problem import NotFound
+
+Row = TypeVar("Row", bound=Table)
+
+
+class Desk:
+    """Opens transactions on one studio's rows."""
+
+    def __init__(self, engine: Engine, studio_id: UUID) -> None:
+        self.studio_id = studio_id
+        self._sessions = sessionmaker(engine, expire_on_commit=False)
+
+    @contextmanager
+    def transaction(self) -> Generator[Session]:
+        """A session committed at the end of the block, rolled back on an error."""
+        with self._sessions.begin() as session:
+            yield session
+
+    def get(self, session: Session, table: type[Row], id: UUID, what: str, *, lock: bool = False) -> Row:
+        """The row of this studio with that id, or `NotFound`; locked until the transaction ends where asked."""
+        row = session.get(table, (self.studio_id, id), with_for_update=lock or None)
+        if row is None:
+            raise NotFound(what)
+        return row
+
+    def add(self, session: Session, table: type[Row], id: UUID, **values: object) -> tuple[Row, bool]:
+        """Insert a row, or find the one that is there already; the second item tells whether it is new."""
+        key = {"studio_id": self.studio_id, "id": id}
+        new = session.scalar(insert(table).values(**key, **values).on_conflict_do_nothing().returning(table))
+        if new is not None:
+            return new, True
+        return session.get_one(table, (self.studio_id, id)), False
+
+
+def open_desk(engine: Engine) -> Desk:
+    """The desk of the only studio there is; makes an empty one in a new database."""
+    with Session(engine) as session, session.begin():
+        studio = session.scalar(select(Studio).order_by(Studio.id).limit(1).with_for_update())
+        if studio is None:
+            studio = Studio(id=uuid6.uuid7(), name="My studio", place="", coach="", invented=False)
+            session.add(studio)
+        return Desk(engine, studio.id)
+
+
+def studio(desk: Desk) -> Studio:
+    """The studio itself."""
+    with desk.transaction() as session:
+        return session.get_one(Studio, desk.studio_id)

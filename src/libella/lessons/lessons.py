@@ -1,0 +1,179 @@
+"""Lessons: when, where and with whom; and what stands in one."""
+
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass
+from datetime import datetime
+from typing import Literal
+from uuid import UUID
+
+from sqlalchemy import select, tuple_
+from sqlalchemy.orm import Session
+
+from ..core.green.capture import STIMP
+from ..store.tables import Block, Golfer, Lesson, Reading, Station
+from .desk import Desk
+from .problem import Conflict
+
+PAGE = 12
+Surface = Literal["indoor mat", "carpet", "green"]
+
+
+@dataclass(frozen=True, slots=True)
+class LessonEntry:
+    """What a coach notes when a lesson starts."""
+
+    golfer_id: UUID
+    place: str
+    surface: Surface
+    stimp_ft: float
+    started_at: datetime
+    conditions: str = ""
+    invented: bool = False
+
+    def __post_init__(self) -> None:
+        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
+
+
+@dataclass(frozen=True, slots=True)
+class LessonSheet:
+    """A lesson with everything that stands in it, oldest first."""
+
+    lesson: Lesson
+    golfer: Golfer
+    stations: Sequence[Station]
+    blocks: Sequence["BlockSheet"]
+
+
+@dataclass(frozen=True, slots=True)
+class BlockSheet:
+    """A block with its readings, voided ones included, oldest first."""
+
+    block: Block
+    readings: Sequence[Reading]
+
+
+def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> Lesson:
+    """Start a lesson, or take over its edited entry; its golfer stays."""
+    with desk.transaction() as session:
+        desk.get(session, Golfer, entry.golfer_id, "golfer")
+        row, new = desk.add(session, Lesson, id, **asdict(entry))
+        if not new:
+            if row.golfer_id != entry.golfer_id:
+                raise Conflict("This lesson belongs to another golfer.", "Start a new lesson for this golfer.")
+            for name in ("place", "surface", "stimp_ft", "started_at", "conditions"):
+                setattr(row, name, getattr(entry, name))
+        return row
+
+
+def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> Lesson:
+    """End a lesson, or open it again (None)."""
+    with desk.transaction() as session:
+        row = desk.get(session, Lesson, id, "lesson", lock=True)
+        if ended_at and ended_at < row.started_at:
+            raise Conflict("A lesson can't end before it started.", "Check the clock of this device.")
+        row.ended_at = ended_at
+        return row
+
+
+def void_lesson(desk: Desk, id: UUID, reason: str | None, at: datetime) -> Lesson:
+    """Void a lesson, or restore it (reason None). Its readings stay as they are."""
+    with desk.transaction() as session:
+        row = desk.get(session, Lesson, id, "lesson", lock=True)
+        row.voided_at, row.void_reason = (at, reason) if reason else (None, None)
+        return row
+
+
+def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
+    """One lesson whole."""
+    with desk.transaction() as session:
+        lesson = desk.get(session, Lesson, id, "lesson")
+        golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
+        stations = session.scalars(
+            select(Station)
+            .where(Station.studio_id == desk.studio_id, Station.lesson_id == id)
+            .order_by(Station.laid_at, Station.id)
+        ).all()
+    return LessonSheet(lesson, golfer, stations, blocks_of(desk, [id]))
+
+
+def blocks_of(desk: Desk, lesson_ids: Sequence[UUID]) -> list[BlockSheet]:
+    """The blocks of some lessons with their readings, oldest first."""
+    with desk.transaction() as session:
+        blocks = session.scalars(
+            select(Block)
+            .where(Block.studio_id == desk.studio_id, Block.lesson_id.in_(lesson_ids))
+            .order_by(Block.started_at, Block.id)
+        ).all()
+        return with_readings(desk, session, blocks)
+
+
+def with_readings(desk: Desk, session: Session, blocks: Sequence[Block]) -> list[BlockSheet]:
+    """Blocks with their readings, oldest first."""
+    readings = session.scalars(
+        select(Reading)
+        .where(Reading.studio_id == desk.studio_id, Reading.block_id.in_([it.id for it in blocks]))
+        .order_by(Reading.taken_at, Reading.id)
+    ).all()
+    by_block: dict[UUID, list[Reading]] = {it.id: [] for it in blocks}
+    for reading in readings:
+        by_block[reading.block_id].append(reading)
+    return [BlockSheet(it, by_block[it.id]) for it in blocks]
+
+
+def lessons_of(
+    desk: Desk, golfer_id: UUID, before: tuple[datetime, UUID] | None = None
+) -> Sequence[tuple[Lesson, list[BlockSheet]]]:
+    """A page of a golfer's lessons with their blocks, newest first; voided ones are left out."""
+    query = select(Lesson).where(
+        Lesson.studio_id == desk.studio_id, Lesson.golfer_id == golfer_id, Lesson.voided_at.is_(None)
+    )
+    if before:
+        query = query.where(tuple_(Lesson.started_at, Lesson.id) < before)
+    with desk.transaction() as session:
+        desk.get(session, Golfer, golfer_id, "golfer")
+        rows = session.scalars(query.order_by(Lesson.started_at.desc(), Lesson.id.desc()).limit(PAGE)).all()
+    return _with_blocks(desk, rows)
+
+
+def open_lessons(desk: Desk) -> Sequence[tuple[Lesson, Golfer]]:
+    """Lessons in progress, newest first."""
+    query = (
+        select(Lesson, Golfer)
+        .join(Golfer, (Golfer.studio_id == Lesson.studio_id) & (Golfer.id == Lesson.golfer_id))
+        .where(Lesson.studio_id == desk.studio_id, Lesson.ended_at.is_(None), Lesson.voided_at.is_(None))
+        .order_by(Lesson.started_at.desc())
+        .limit(PAGE)
+    )
+    with desk.transaction() as session:
+        return [(lesson, golfer) for lesson, golfer in session.execute(query)]
+
+
+def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[Lesson, list[BlockSheet]]]:
+    """Each golfer's newest lesson that holds a block, by golfer."""
+    held = select(Block.lesson_id).where(Block.studio_id == desk.studio_id)
+    query = (
+        select(Lesson)
+        .distinct(Lesson.golfer_id)
+        .where(Lesson.studio_id == desk.studio_id, Lesson.golfer_id.in_(golfer_ids))
+        .where(Lesson.voided_at.is_(None), Lesson.id.in_(held))
+        .order_by(Lesson.golfer_id, Lesson.started_at.desc())
+    )
+    with desk.transaction() as session:
+        rows = session.scalars(query).all()
+    return {lesson.golfer_id: (lesson, blocks) for lesson, blocks in _with_blocks(desk, rows)}
+
+
+def own_lessons(desk: Desk) -> int:
+    """How many lessons are not of the invented demo."""
+    with desk.transaction() as session:
+        rows = session.scalars(
+            select(Lesson.id).where(Lesson.studio_id == desk.studio_id, Lesson.invented.is_(False))
+        ).all()
+    return len(rows)
+
+
+def _with_blocks(desk: Desk, rows: Sequence[Lesson]) -> list[tuple[Lesson, list[BlockSheet]]]:
+    by_lesson: dict[UUID, list[BlockSheet]] = {it.id: [] for it in rows}
+    for sheet in blocks_of(desk, list(by_lesson)):
+        by_lesson[sheet.block.lesson_id].append(sheet)
+    return [(it, by_lesson[it.id]) for it in rows]

@@ -1,0 +1,70 @@
+"""Stations: a putt with its rig, laid for a lesson."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import exists, select
+
+from ..core.green.capture import Capture, Putt
+from ..core.instruments import lay
+from ..core.station import Station as CoreStation
+from ..store.tables import Block, Laid, Lesson, Station
+from .desk import Desk
+from .problem import Conflict
+
+
+@dataclass(frozen=True, slots=True)
+class StationEntry:
+    """A putt and the dimensions of the rig that watches it (m)."""
+
+    distance_m: float
+    past_m: float
+    stimp_ft: float
+    capture: Capture
+    rig_kind: str
+    rig_sizes_m: Mapping[str, float]
+
+    def station(self) -> CoreStation:
+        """The station in terms of core; raises `OutOfLimits` where it can't be laid."""
+        putt = Putt(self.distance_m, self.past_m, self.stimp_ft, self.capture)
+        return CoreStation(putt, lay(self.rig_kind, self.rig_sizes_m))
+
+
+def entry_of(laid: Laid) -> StationEntry:
+    """The entry a kept station or block stands for."""
+    return StationEntry(
+        laid.distance_m,
+        laid.past_m,
+        laid.stimp_ft,
+        "free_fall" if laid.capture == "free_fall" else "rim_assisted",
+        laid.rig_kind,
+        laid.rig_sizes_m,
+    )
+
+
+def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> Station:
+    """Lay a station, or change one that no block has used yet; after that it stands as it was read with."""
+    core = entry.station()
+    values = {
+        "distance_m": entry.distance_m,
+        "past_m": entry.past_m,
+        "stimp_ft": entry.stimp_ft,
+        "capture": entry.capture,
+        "rig_kind": entry.rig_kind,
+        # With every dimension, so that a default changed later does not change what was laid.
+        "rig_sizes_m": core.rig.sizes(),
+    }
+    with desk.transaction() as session:
+        desk.get(session, Lesson, lesson_id, "lesson")
+        row, new = desk.add(session, Station, id, lesson_id=lesson_id, laid_at=laid_at, **values)
+        changed = {name: value for name, value in values.items() if getattr(row, name) != value}
+        if new or (not changed and row.lesson_id == lesson_id):
+            return row
+        used = session.scalar(select(exists().where(Block.studio_id == desk.studio_id, Block.station_id == id)))
+        if used or row.lesson_id != lesson_id:
+            raise Conflict("Putts were read on this station, so it stays as it was laid.", "Keep it as a new station.")
+        for name, value in changed.items():
+            setattr(row, name, value)
+        return row

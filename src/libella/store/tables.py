@@ -1,0 +1,162 @@
+"""Tables. Angles are degrees, lengths metres, times UTC with zone; ids are made by the client (UUIDv7)."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import CheckConstraint, DateTime, ForeignKeyConstraint, Index, MetaData, func, text
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+
+
+class Table(DeclarativeBase):
+    metadata = MetaData(
+        naming_convention={
+            "ix": "ix_%(table_name)s_%(column_0_N_name)s",
+            "uq": "uq_%(table_name)s_%(column_0_N_name)s",
+            "ck": "ck_%(table_name)s_%(constraint_name)s",
+            "fk": "fk_%(table_name)s_%(column_0_N_name)s",
+            "pk": "pk_%(table_name)s",
+        }
+    )
+    type_annotation_map = {datetime: DateTime(timezone=True), dict[str, Any]: JSONB}  # noqa: RUF012
+
+
+class Studio(Table):
+    __tablename__ = "studio"
+
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    place: Mapped[str]
+    coach: Mapped[str]
+    invented: Mapped[bool] = mapped_column(server_default=text("false"))
+    """True when the studio holds the demo scenario; shown wherever its name is."""
+
+
+class Golfer(Table):
+    __tablename__ = "golfer"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    hand: Mapped[str]
+    level: Mapped[str]
+    notes: Mapped[str]
+    invented: Mapped[bool] = mapped_column(server_default=text("false"))
+    updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        CheckConstraint("hand in ('right', 'left')", name="hand"),
+        Index(None, "studio_id", "name", "id"),
+    )
+
+
+class Lesson(Table):
+    __tablename__ = "lesson"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    place: Mapped[str]
+    surface: Mapped[str]
+    stimp_ft: Mapped[float]
+    conditions: Mapped[str]
+    started_at: Mapped[datetime]
+    ended_at: Mapped[datetime | None]
+    voided_at: Mapped[datetime | None]
+    void_reason: Mapped[str | None]
+    invented: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id", "started_at"),
+        Index(None, "studio_id", "started_at"),
+    )
+
+
+class Laid:
+    """A putt and a rig as they stood; shared by the station that plans them and the block that was read with them."""
+
+    distance_m: Mapped[float]
+    past_m: Mapped[float]
+    stimp_ft: Mapped[float]
+    capture: Mapped[str]
+    rig_kind: Mapped[str]
+    rig_sizes_m: Mapped[dict[str, Any]]
+
+
+class Station(Laid, Table):
+    __tablename__ = "station"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    laid_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "laid_at"),
+    )
+
+
+class Block(Laid, Table):
+    __tablename__ = "block"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    station_id: Mapped[UUID]
+    condition: Mapped[str]
+    guided: Mapped[bool]
+    planned: Mapped[int]
+    first_planned: Mapped[int]
+    """The plan the block began with; `planned` is larger when it was extended."""
+    started_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
+        Index(None, "studio_id", "lesson_id", "started_at"),
+    )
+
+
+class Reading(Table):
+    """One observation. The raw reading never changes: a correction voids it and adds another."""
+
+    __tablename__ = "reading"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    block_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    low_deg: Mapped[float | None]
+    """Limits of the start error; None where open."""
+    high_deg: Mapped[float | None]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+    void_reason: Mapped[str | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "block_id"], ["block.studio_id", "block.id"]),
+        Index(None, "studio_id", "block_id", "taken_at", "id"),
+    )
+
+
+class ReadingMark(Table):
+    """The history of a reading: each voiding and each restoring, never overwritten."""
+
+    __tablename__ = "reading_mark"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    reading_id: Mapped[UUID]
+    voided: Mapped[bool]
+    reason: Mapped[str | None]
+    marked_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "reading_id"], ["reading.studio_id", "reading.id"]),
+        Index(None, "studio_id", "reading_id", "marked_at"),
+    )

@@ -1,0 +1,9 @@
+import { sveltekit } from '@sveltejs/kit/vite'
+import tailwindcss from '@tailwindcss/vite'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  plugins: [tailwindcss(), sveltekit()],
+  // During development the pages come from Vite, the API from ./demo.
+  server: { proxy: { '/api': 'http://127.0.0.1:8090' } },
+})
