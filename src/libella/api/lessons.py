@@ -5,6 +5,7 @@ from datetime import UTC, datetime
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ..core.golfer import Hand, Level
 from ..lessons import lessons
 from ..lessons.desk import studio
 from ..lessons.lessons import Surface
@@ -48,8 +49,8 @@ class LessonOut(Kept):
 class GolferBrief(Kept):
     id: UUID
     name: str
-    hand: str
-    level: str
+    hand: Hand
+    level: Level
     invented: bool
 
 

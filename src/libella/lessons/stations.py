@@ -9,6 +9,7 @@ from sqlalchemy import exists, select
 
 from ..core.green.capture import Capture, Putt
 from ..core.instruments import lay
+from ..core.limits import OutOfLimits
 from ..core.station import Station as CoreStation
 from ..store.tables import Block, Laid, Lesson, Station
 from .desk import Desk
@@ -29,7 +30,13 @@ class StationEntry:
     def station(self) -> CoreStation:
         """The station in terms of core; raises `OutOfLimits` where it can't be laid."""
         putt = Putt(self.distance_m, self.past_m, self.stimp_ft, self.capture)
-        return CoreStation(putt, lay(self.rig_kind, self.rig_sizes_m))
+        try:
+            rig = lay(self.rig_kind, self.rig_sizes_m)
+        except OutOfLimits as fault:
+            # A rig and a putt both have a distance: say whose it is.
+            field = "rig_kind" if fault.field == "kind" else f"rig_sizes_m.{fault.field}"
+            raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
+        return CoreStation(putt, rig)
 
 
 def entry_of(laid: Laid) -> StationEntry:

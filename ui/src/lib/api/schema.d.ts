@@ -767,10 +767,16 @@ export interface components {
             id: string;
             /** Name */
             name: string;
-            /** Hand */
-            hand: string;
-            /** Level */
-            level: string;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "starting" | "club" | "skilled" | "elite";
             /** Invented */
             invented: boolean;
         };

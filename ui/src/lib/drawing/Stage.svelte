@@ -1,0 +1,161 @@
+<!-- The stage: a scene drawn to scale. What is exaggerated says so. -->
+<script lang="ts">
+  import { layOut, type Scene } from './page'
+  import TapeMark from './TapeMark.svelte'
+
+  interface Props {
+    scene: Scene
+    /** Offer to exaggerate across the line. */
+    stretch?: boolean
+    across?: number
+    label?: string
+  }
+  let { scene, stretch = false, across = $bindable(1), label = '' }: Props = $props()
+
+  let width = $state(0)
+  let height = $state(0)
+  const page = $derived(layOut(scene, width, height, across))
+  const points = (it: [number, number][]) => it.map(([x, y]) => `${page.x(x)},${page.y(y)}`).join(' ')
+  // The newest putt is drawn strong, the ones before it fainter.
+  const fade = (age: number) => (age === 0 ? 1 : Math.max(0.18, 0.62 - age * 0.05))
+</script>
+
+<div class="relative h-full min-h-0 w-full overflow-hidden" bind:clientWidth={width} bind:clientHeight={height}>
+  {#if width && height}
+    <svg {width} {height} role="img" aria-label={label || scene.words} class="absolute inset-0 block">
+      {#each scene.shapes as it, n (n)}
+        {#if it.shape === 'area'}
+          <polygon class={it.role} points={points(it.points as [number, number][])} />
+        {:else if it.shape === 'circle'}
+          <ellipse
+            class={it.role}
+            cx={page.x(it.x)}
+            cy={page.y(it.y)}
+            rx={Math.max(it.r * page.along, 1.2)}
+            ry={Math.max(it.r * page.over, 1.2)}
+          />
+        {:else if it.shape === 'line'}
+          <line class={it.role} x1={page.x(it.x1)} y1={page.y(it.y1)} x2={page.x(it.x2)} y2={page.y(it.y2)} />
+        {:else if it.shape === 'label'}
+          <text class="label-text" x={page.x(it.x)} y={page.y(it.y)} text-anchor={it.anchor}>{it.text}</text>
+        {:else if it.shape === 'ray'}
+          <g class="ray {it.side}" opacity={fade(it.age)}>
+            {#if it.age === 0 && it.y_low !== null && it.y_high !== null}
+              <polygon
+                class="wedge"
+                points={points([
+                  [it.x, it.y],
+                  [it.x_end, it.y_low],
+                  [it.x_end, it.y_high],
+                ])}
+              />
+            {/if}
+            <line
+              x1={page.x(it.x)}
+              y1={page.y(it.y)}
+              x2={page.x(it.x_end)}
+              y2={page.y(it.y_at)}
+              stroke-width={it.age === 0 ? 3 : 1.5}
+              stroke-dasharray={it.y_low === null || it.y_high === null ? '7 5' : undefined}
+            />
+          </g>
+        {:else}
+          <TapeMark tape={it} {page} />
+        {/if}
+      {/each}
+    </svg>
+    {#if stretch}
+      <div class="absolute right-0 bottom-0 flex items-center gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
+        <span class="text-sm text-faded" aria-live="polite">
+          {across === 1 ? 'True to scale' : `Across the line ×${across}, along it ×1`}
+        </span>
+        {#each [1, 5, 20] as times (times)}
+          <button
+            type="button"
+            class="button min-w-12 px-2"
+            class:bg-ink={across === times}
+            class:text-paper!={across === times}
+            aria-pressed={across === times}
+            onclick={() => (across = times)}>×{times}</button
+          >
+        {/each}
+      </div>
+    {/if}
+  {/if}
+</div>
+
+<style>
+  .ball {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 1.5;
+  }
+  .ghost {
+    fill: none;
+    stroke: var(--engraved);
+    stroke-width: 1;
+    stroke-dasharray: 4 4;
+  }
+  .hole {
+    fill: var(--ink);
+    fill-opacity: 0.88;
+  }
+  .line {
+    stroke: var(--ink);
+    stroke-width: 1;
+    stroke-dasharray: 9 4 2 4;
+  }
+  .ground {
+    stroke: var(--ink);
+    stroke-width: 1.5;
+  }
+  .post {
+    fill: var(--ink);
+    stroke: var(--ink);
+    stroke-width: 1;
+  }
+  .board {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 1.25;
+  }
+  .mark {
+    stroke: var(--ink);
+    stroke-width: 1;
+  }
+  .window {
+    fill: var(--window);
+    stroke: var(--hairline);
+    stroke-width: 1;
+  }
+  .stance {
+    fill: none;
+    stroke: var(--hairline);
+    stroke-width: 1.5;
+  }
+  .label-text {
+    fill: var(--ink);
+    font-size: 13px;
+    font-weight: 600;
+  }
+  .ray line {
+    stroke: var(--ink);
+    stroke-linecap: round;
+  }
+  .ray.left line {
+    stroke: var(--left);
+  }
+  .ray.right line {
+    stroke: var(--right);
+  }
+  .wedge {
+    fill: var(--ink);
+    opacity: 0.13;
+  }
+  .ray.left .wedge {
+    fill: var(--left);
+  }
+  .ray.right .wedge {
+    fill: var(--right);
+  }
+</style>

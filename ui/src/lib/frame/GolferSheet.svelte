@@ -1,0 +1,68 @@
+<!-- Add a golfer, or change what is noted of one. -->
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { v7 } from 'uuid'
+  import { api, ask, type Shapes } from '$lib/api/client'
+  import { levelsQuery } from '$lib/api/queries'
+  import Choice from './Choice.svelte'
+  import Sheet from './Sheet.svelte'
+  import Trouble from './Trouble.svelte'
+
+  interface Props {
+    open: boolean
+    golfer?: Shapes['GolferOut']
+    kept?: (golfer: Shapes['GolferOut']) => void
+  }
+  let { open = $bindable(), golfer, kept }: Props = $props()
+
+  const client = useQueryClient()
+  const levels = levelsQuery()
+  const HANDS = [
+    { value: 'right' as const, words: 'Right-handed' },
+    { value: 'left' as const, words: 'Left-handed' },
+  ]
+  let draft = $state<Required<Shapes['GolferIn']>>({ name: '', hand: 'right', level: 'club', notes: '' })
+  let error = $state<unknown>(null)
+
+  $effect(() => {
+    if (!open) return
+    error = null
+    draft = golfer
+      ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes }
+      : { name: '', hand: 'right', level: 'club', notes: '' }
+  })
+
+  async function keep(event: SubmitEvent): Promise<void> {
+    event.preventDefault()
+    try {
+      const id = golfer?.id ?? v7()
+      const row = await ask(api.PUT('/api/golfers/{id}', { params: { path: { id } }, body: { ...draft } }))
+      open = false
+      kept?.(row)
+      await client.invalidateQueries()
+    } catch (problem) {
+      error = problem
+    }
+  }
+</script>
+
+<Sheet bind:open title={golfer ? 'What is noted' : 'New golfer'}>
+  <form onsubmit={keep} class="grid gap-4">
+    <label class="block">
+      <span class="label">Name</span>
+      <input class="entry" bind:value={draft.name} maxlength="80" required autocomplete="off" />
+    </label>
+    <Choice label="Hand" options={HANDS} bind:value={draft.hand} />
+    <Choice
+      label="Level (sizes a rig before anything is measured)"
+      options={(levels.data ?? []).map((it) => ({ value: it.level, words: it.name }))}
+      bind:value={draft.level}
+    />
+    <label class="block">
+      <span class="label">Notes</span>
+      <textarea class="entry" rows="3" maxlength="4000" bind:value={draft.notes}></textarea>
+    </label>
+    {#if error}<Trouble {error} />{/if}
+    <button class="button primary min-h-14 text-lg">{golfer ? 'Keep changes' : 'Add golfer'}</button>
+  </form>
+</Sheet>

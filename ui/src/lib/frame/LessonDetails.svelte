@@ -1,0 +1,88 @@
+<!-- A lesson's own entries; end it, open it again, void it. -->
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { renewLesson } from '$lib/api/queries'
+  import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
+  import Sheet from './Sheet.svelte'
+  import Trouble from './Trouble.svelte'
+
+  let { open = $bindable(), lesson }: { open: boolean; lesson: Shapes['LessonOut'] } = $props()
+
+  const client = useQueryClient()
+  let draft = $state<LessonDraft>({ place: '', surface: 'indoor mat', stimp_ft: 10, conditions: '' })
+  let error = $state<unknown>(null)
+  let voiding = $state(false)
+  let reason = $state('')
+  const path = $derived({ path: { id: lesson.id } })
+
+  $effect(() => {
+    if (!open) return
+    draft = { place: lesson.place, surface: lesson.surface, stimp_ft: lesson.stimp_ft, conditions: lesson.conditions }
+    error = null
+    voiding = false
+  })
+
+  async function say(asked: () => Promise<unknown>): Promise<void> {
+    try {
+      await asked()
+      open = false
+    } catch (problem) {
+      error = problem
+    }
+    await renewLesson(client, lesson.id)
+  }
+  const keep = () =>
+    say(() =>
+      ask(
+        api.PUT('/api/lessons/{id}', {
+          params: path,
+          body: { ...draft, golfer_id: lesson.golfer_id, started_at: lesson.started_at },
+        }),
+      ),
+    )
+  const end = () =>
+    say(() => ask(api.PUT('/api/lessons/{id}/end', { params: path, body: { ended_at: new Date().toISOString() } })))
+  const reopen = () => say(() => ask(api.DELETE('/api/lessons/{id}/end', { params: path })))
+  const discard = () => say(() => ask(api.PUT('/api/lessons/{id}/void', { params: path, body: { reason } })))
+  const restore = () => say(() => ask(api.DELETE('/api/lessons/{id}/void', { params: path })))
+</script>
+
+<Sheet bind:open title="This lesson">
+  <form
+    class="grid gap-4"
+    onsubmit={(event) => {
+      event.preventDefault()
+      void keep()
+    }}
+  >
+    <LessonEntries bind:draft error={error ? refusal(error) : null} />
+    {#if error}<Trouble {error} />{/if}
+    <button class="button primary">Keep changes</button>
+  </form>
+  <div class="mt-5 flex flex-wrap gap-2 border-t border-hairline pt-4">
+    {#if lesson.ended_at}
+      <button class="button" onclick={reopen}>Open it again</button>
+    {:else}
+      <button class="button" onclick={end}>End lesson</button>
+    {/if}
+    {#if lesson.voided_at}
+      <button class="button" onclick={restore}>Restore (voided: {lesson.void_reason})</button>
+    {:else if !voiding}
+      <button class="button danger" onclick={() => (voiding = true)}>Void lesson…</button>
+    {/if}
+  </div>
+  {#if voiding}
+    <form
+      class="mt-3 grid gap-2"
+      onsubmit={(event) => {
+        event.preventDefault()
+        void discard()
+      }}
+    >
+      <label><span class="label">Why it doesn't count</span><input class="entry" bind:value={reason} required maxlength="80" /></label>
+      <p class="text-sm text-faded">Nothing is deleted: it leaves the logbook and can be restored here.</p>
+      <button class="button danger">Void this lesson</button>
+    </form>
+  {/if}
+</Sheet>

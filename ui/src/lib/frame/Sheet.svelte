@@ -1,0 +1,27 @@
+<!-- A sheet laid over the page: a question or a few entries. -->
+<script lang="ts">
+  import { Dialog } from 'bits-ui'
+  import type { Snippet } from 'svelte'
+
+  interface Props {
+    open: boolean
+    title: string
+    children: Snippet
+  }
+  let { open = $bindable(), title, children }: Props = $props()
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-20 bg-black/45" />
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-30 max-h-[92dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
+    >
+      <div class="mb-3 flex items-start justify-between gap-3">
+        <Dialog.Title class="wide text-xl">{title}</Dialog.Title>
+        <Dialog.Close class="button plain -mt-2 -mr-2" aria-label="Close">✕</Dialog.Close>
+      </div>
+      {@render children()}
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

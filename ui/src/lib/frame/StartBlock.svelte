@@ -1,0 +1,85 @@
+<!-- Start a block on a station: under which condition, and how many putts. -->
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { goto } from '$app/navigation'
+  import { v7 } from 'uuid'
+  import { api, ask, refusal } from '$lib/api/client'
+  import { renewLesson } from '$lib/api/queries'
+  import Choice from './Choice.svelte'
+  import Stepper from './Stepper.svelte'
+  import Trouble from './Trouble.svelte'
+
+  interface Props {
+    lessonId: string
+    /** Gives the station to read on; lays it first where it does not stand yet. */
+    station: () => Promise<string>
+    /** Conditions used in this lesson. */
+    conditions: string[]
+    /** Whether the rig stands in the golfer's view. */
+    guides: boolean
+    closed?: boolean
+    started?: () => void
+  }
+  let { lessonId, station, conditions, guides, closed = false, started }: Props = $props()
+
+  const client = useQueryClient()
+  const SEEN = [
+    { value: 'blind', words: 'Out of view' },
+    { value: 'guided', words: 'In view' },
+  ]
+  const usual = ['as usual', 'no line on the ball', 'wide base']
+  const offered = $derived([...new Set([...conditions, ...usual])].slice(0, 5))
+  let condition = $state('as usual')
+  let seen = $state<'guided' | 'blind' | null>(null)
+  let planned = $state(10)
+  let error = $state<unknown>(null)
+  let busy = $state(false)
+  const id = $props.id()
+
+  async function start(event: SubmitEvent): Promise<void> {
+    event.preventDefault()
+    busy = true
+    error = null
+    try {
+      const station_id = await station()
+      const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
+      const body = { station_id, condition, guided, planned, started_at: new Date().toISOString() }
+      const block = await ask(api.PUT('/api/blocks/{id}', { params: { path: { id: v7() } }, body }))
+      await renewLesson(client, lessonId)
+      started?.()
+      await goto(`/lessons/${lessonId}/start?block=${block.id}`)
+    } catch (problem) {
+      error = problem
+    } finally {
+      busy = false
+    }
+  }
+</script>
+
+<form onsubmit={start} class="grid gap-3">
+  <label class="block">
+    <span class="label">Condition: what stays the same</span>
+    <input class="entry" list="{id}-conditions" bind:value={condition} maxlength="80" required />
+    <datalist id="{id}-conditions">
+      {#each offered as it (it)}<option value={it}></option>{/each}
+    </datalist>
+  </label>
+  <div class="grid grid-cols-2 items-start gap-3">
+    <Choice
+      label="The rig is"
+      options={SEEN}
+      bind:value={() => seen ?? (guides ? 'guided' : 'blind'), (value) => (seen = value as 'guided' | 'blind')}
+    />
+    <Stepper
+      label="Putts to the verdict"
+      unit=""
+      text={String(planned)}
+      read={(text) => Math.round(Number(text))}
+      step={(direction) => (planned = Math.max(3, planned + direction))}
+      onvalue={(value) => (planned = value)}
+      error={error ? refusal(error).about('planned') : undefined}
+    />
+  </div>
+  {#if error}<Trouble {error} />{/if}
+  <button class="button primary min-h-14 text-lg" disabled={busy || closed}>Start block</button>
+</form>

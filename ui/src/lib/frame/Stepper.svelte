@@ -1,0 +1,53 @@
+<!-- A number with its unit: type it, or step it with a thumb. Shows its limits when the entry can't be used. -->
+<script lang="ts">
+  interface Props {
+    label: string
+    unit: string
+    hint?: string
+    /** What the entry says now, and how typed text becomes a value (NaN: not readable). */
+    text: string
+    read: (text: string) => number
+    step: (direction: 1 | -1) => void
+    onvalue: (value: number) => void
+    error?: string | undefined
+  }
+  let { label, unit, hint = '', text, read, step, onvalue, error }: Props = $props()
+
+  const id = $props.id()
+  let draft = $state<string | null>(null)
+  let unread = $state(false)
+  const wrong = $derived(unread ? `${label}: write a number in ${unit}, or with its unit.` : error)
+
+  function take(): void {
+    if (draft === null) return
+    const value = read(draft)
+    unread = !Number.isFinite(value)
+    if (unread) return
+    onvalue(value)
+    draft = null
+  }
+</script>
+
+<div class="min-w-0">
+  <label class="label block truncate" for={id}>{label}</label>
+  <div class="mt-0.5 flex items-stretch">
+    <button class="button rounded-r-none px-3" type="button" aria-label="{label}: less" onclick={() => step(-1)}>−</button>
+    <div class="relative min-w-0 flex-1">
+      <input
+        {id}
+        class="entry h-full rounded-none border-x-0 pr-9 text-lg font-semibold"
+        inputmode="decimal"
+        autocomplete="off"
+        value={draft ?? text}
+        aria-invalid={wrong ? 'true' : undefined}
+        aria-describedby="{id}-hint"
+        oninput={(event) => (draft = event.currentTarget.value)}
+        onchange={take}
+        onkeydown={(event) => event.key === 'Enter' && take()}
+      />
+      <span class="pointer-events-none absolute inset-y-0 right-2 flex items-center text-faded">{unit}</span>
+    </div>
+    <button class="button rounded-l-none px-3" type="button" aria-label="{label}: more" onclick={() => step(1)}>+</button>
+  </div>
+  <p id="{id}-hint" class="mt-0.5 text-[13px] leading-snug {wrong ? 'font-semibold text-danger' : 'text-faded'}">{wrong ?? hint}</p>
+</div>

@@ -1,0 +1,74 @@
+<!-- The top line: where I am, the light, the units, and whether everything is saved. -->
+<script lang="ts">
+  import { outbox } from '$lib/api/outbox.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+  import { keys } from './keys.svelte'
+  import { place } from './place.svelte'
+
+  interface Props {
+    help: () => void
+  }
+  let { help }: Props = $props()
+
+  $effect(() =>
+    keys.add('Everywhere', () => [
+      { key: '?', words: 'Show the keys', run: help },
+      { key: 'l', words: 'Daylight or dim', run: turn },
+    ]),
+  )
+  const turn = () => (settings.light = settings.light === 'dim' ? 'daylight' : 'dim')
+  const link = $derived(
+    outbox.refused.length
+      ? `${outbox.refused.length} refused`
+      : outbox.waiting.length
+        ? `${outbox.waiting.length} waiting`
+        : 'saved',
+  )
+</script>
+
+<header class="flex h-12 shrink-0 items-center gap-3 border-b border-hairline px-3 text-[15px]">
+  <a href="/" class="flex h-11 shrink-0 items-center gap-2 pr-1 font-bold" aria-label="Libella: today">
+    <svg width="34" height="18" viewBox="0 0 34 18" aria-hidden="true">
+      <rect x="1" y="1" width="32" height="16" rx="8" fill="var(--fluid)" stroke="var(--ink)" stroke-width="1.5" />
+      <path d="M11.5 1v16M22.5 1v16" stroke="var(--ink)" stroke-width="1.5" />
+      <ellipse cx="17.6" cy="8.4" rx="3.9" ry="3.7" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.4" />
+    </svg>
+    <span class="wide hidden sm:inline">Libella</span>
+  </a>
+  <nav class="flex min-w-0 flex-1 items-center gap-2" aria-label="Where I am">
+    {#each place.trail as step, n (n)}
+      {#if n}<span class="text-engraved" aria-hidden="true">·</span>{/if}
+      {#if step.href}
+        <a class="flex h-11 min-w-0 items-center hover:underline" href={step.href}><span class="truncate">{step.words}</span></a>
+      {:else}
+        <span class="min-w-0 truncate">{step.words}</span>
+      {/if}
+    {/each}
+    {#if place.invented}
+      <span class="hidden shrink-0 border border-engraved px-1.5 text-[13px] text-faded sm:inline">invented demo</span>
+    {/if}
+  </nav>
+  <span
+    class="shrink-0"
+    role="status"
+    data-link={link}
+    title={outbox.reached ? 'Everything tapped is kept on the server.' : 'No answer from the server; trying again.'}
+  >
+    {#if outbox.refused.length}
+      <span class="font-semibold text-danger">! {link}</span>
+    {:else}
+      <span class:font-semibold={outbox.waiting.length}>{outbox.waiting.length ? '◌' : '●'} {link}</span>
+    {/if}
+  </span>
+  <button
+    class="button plain hidden shrink-0 sm:inline-flex"
+    onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}
+    aria-label="Units: {settings.units}. Change."
+  >
+    {settings.units === 'metric' ? 'm' : 'ft'}
+  </button>
+  <button class="button plain shrink-0" onclick={turn} aria-pressed={settings.light === 'dim'} aria-label="Dim light">
+    {settings.light === 'dim' ? '☾' : '☀'}<span class="hidden desk:inline">{settings.light === 'dim' ? 'Dim' : 'Daylight'}</span>
+  </button>
+  <button class="button plain hidden shrink-0 sm:inline-flex" onclick={help} aria-label="Show the keys">?</button>
+</header>

@@ -1,0 +1,44 @@
+/** Keys that work now. A view adds its keys while it stands; `?` shows them all. */
+export interface Key {
+  /** As `KeyboardEvent.key`; letters in lower case. */
+  key: string
+  words: string
+  run: () => void
+}
+
+class Keys {
+  #groups = $state<{ title: string; keys: () => Key[] }[]>([])
+
+  get groups(): { title: string; keys: Key[] }[] {
+    return this.#groups.map((it) => ({ title: it.title, keys: it.keys() })).filter((it) => it.keys.length)
+  }
+
+  /** Add keys; call what it returns to take them away again. Give it to `$effect`. */
+  add(title: string, keys: () => Key[]): () => void {
+    const group = { title, keys }
+    this.#groups = [...this.#groups, group]
+    return () => (this.#groups = this.#groups.filter((it) => it.keys !== keys))
+  }
+
+  press(event: KeyboardEvent): void {
+    if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
+    const at = event.target as HTMLElement
+    if (at.closest('input, textarea, select, [role="dialog"]')) return
+    // Enter and space belong to the button that has the focus, arrows to a slider.
+    if ((event.key === 'Enter' || event.key === ' ') && at.closest('button, a, [role="slider"]')) return
+    const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
+    const hit = this.groups.toReversed().flatMap((it) => it.keys).find((it) => it.key === name)
+    if (!hit || event.repeat) return
+    event.preventDefault()
+    hit.run()
+  }
+}
+
+export const keys = new Keys()
+
+const NAMES: Record<string, string> = { ArrowLeft: '◂', ArrowRight: '▸', Enter: 'Enter', ' ': 'Space', Escape: 'Esc' }
+
+/** A key as printed on its cap. */
+export function cap(key: string): string {
+  return NAMES[key] ?? key.toUpperCase()
+}

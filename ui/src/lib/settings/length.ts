@@ -1,0 +1,42 @@
+/** Lengths as a coach types and reads them. Inside, everything is metres. */
+import type { Units } from './settings.svelte'
+
+interface Ruler {
+  unit: string
+  metres: number
+  decimals: number
+}
+
+const MM: Ruler = { unit: 'mm', metres: 0.001, decimals: 1 }
+const M: Ruler = { unit: 'm', metres: 1, decimals: 2 }
+const IN: Ruler = { unit: 'in', metres: 0.0254, decimals: 2 }
+const FT: Ruler = { unit: 'ft', metres: 0.3048, decimals: 2 }
+const TYPED: Record<string, number> = {
+  mm: 0.001,
+  cm: 0.01,
+  m: 1,
+  in: 0.0254,
+  '"': 0.0254,
+  ft: 0.3048,
+  "'": 0.3048,
+}
+
+/** The unit in which an entry that may be as long as `high` metres is shown. */
+export function rulerFor(high: number, units: Units): Ruler {
+  if (units === 'metric') return high <= 0.6 ? MM : M
+  return high <= 0.6 ? IN : FT
+}
+
+/** A length in a ruler's unit, without needless zeros. */
+export function shown(metres: number, ruler: Ruler): string {
+  return String(Number((metres / ruler.metres).toFixed(ruler.decimals)))
+}
+
+/** Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"). */
+export function typed(text: string, ruler: Ruler): number {
+  const said = text.trim().toLowerCase().replaceAll(',', '.')
+  if (/^-?\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
+  const parts = [...said.matchAll(/(-?\d*\.?\d+)\s*(mm|cm|m|in|ft|"|')/g)]
+  if (!parts.length || parts.map((it) => it[0]).join('').replaceAll(' ', '') !== said.replaceAll(' ', '')) return NaN
+  return parts.reduce((sum, [, number, unit]) => sum + Number(number) * (TYPED[unit as string] as number), 0)
+}

@@ -1,0 +1,110 @@
+<!-- Today: what stands open, and who could be next. -->
+<script lang="ts">
+  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
+  import { goto } from '$app/navigation'
+  import { api, ask, type Shapes } from '$lib/api/client'
+  import { place } from '$lib/frame/place.svelte'
+  import GolferSheet from '$lib/frame/GolferSheet.svelte'
+  import StartLesson from '$lib/frame/StartLesson.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import VialLine from '$lib/frame/VialLine.svelte'
+  import { clock, day } from '$lib/settings/dates'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  let search = $state('')
+  let adding = $state(false)
+  let starting = $state(false)
+  let chosen = $state<Shapes['GolferOut'] | null>(null)
+
+  const today = createQuery(() => ({
+    queryKey: ['today', settings.units],
+    queryFn: () => ask(api.GET('/api/today', { params: { query: { units: settings.units } } })),
+  }))
+  const golfers = createInfiniteQuery(() => ({
+    queryKey: ['golfers', search, settings.units],
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/golfers', { params: { query: { q: search, after: pageParam, units: settings.units } } })),
+    initialPageParam: null as string | null,
+    getNextPageParam: (page) => page.next,
+    placeholderData: (before) => before,
+  }))
+  const rows = $derived(golfers.data?.pages.flatMap((it) => it.items) ?? [])
+  const studio = $derived(today.data?.studio)
+
+  $effect(() => {
+    if (studio) place.set([{ words: studio.place ? `${studio.name}, ${studio.place}` : studio.name }], studio.invented)
+  })
+  function start(golfer: Shapes['GolferOut']): void {
+    chosen = golfer
+    starting = true
+  }
+</script>
+
+<svelte:head><title>Today · Libella</title></svelte:head>
+
+<div class="mx-auto grid max-w-[1240px] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+  <section aria-labelledby="open-lessons">
+    <h1 id="open-lessons" class="wide border-b-2 border-ink pb-1 text-2xl">Lessons in progress</h1>
+    {#if today.error}
+      <div class="mt-4"><Trouble error={today.error} again={() => today.refetch()} /></div>
+    {:else if today.data && !today.data.lessons.length}
+      <p class="mt-4 text-lg">No lesson stands open. Choose a golfer and start one.</p>
+    {/if}
+    {#each today.data?.lessons ?? [] as { lesson, golfer, blocks } (lesson.id)}
+      <article class="border-b border-hairline py-4" data-lesson={lesson.id}>
+        <div class="flex items-baseline justify-between gap-3">
+          <h2 class="wide min-w-0 truncate text-xl"><a class="hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
+          <span class="shrink-0 text-faded">{day(lesson.started_at)}, {clock(lesson.started_at)}</span>
+        </div>
+        <p class="text-faded">{lesson.place} · {lesson.surface} · {lesson.stimp_ft} ft</p>
+        {#each blocks.slice(-2) as block (block.id)}
+          <div class="mt-3"><VialLine {block} /></div>
+        {/each}
+        <a
+          class="button primary mt-4 min-h-14 w-full text-lg"
+          href={blocks.length ? `/lessons/${lesson.id}/start` : `/lessons/${lesson.id}/set`}
+        >
+          {blocks.length ? 'Go on recording' : 'Set the line'}
+        </a>
+      </article>
+    {/each}
+  </section>
+
+  <section aria-labelledby="golfers" class="min-w-0">
+    <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-1">
+      <h1 id="golfers" class="wide text-2xl">Golfers</h1>
+      <div class="flex gap-2 pb-1">
+        <input class="entry w-52!" type="search" placeholder="Find by name" aria-label="Find a golfer by name" bind:value={search} />
+        <button class="button" onclick={() => (adding = true)}>Add golfer</button>
+      </div>
+    </div>
+    {#if golfers.error}
+      <div class="mt-4"><Trouble error={golfers.error} again={() => golfers.refetch()} /></div>
+    {:else if golfers.data && !rows.length}
+      <p class="mt-4 text-lg">
+        {search ? `Nobody here is called “${search}”.` : 'Nobody is noted yet.'}
+        <button class="button ml-2" onclick={() => (adding = true)}>Add the golfer</button>
+      </p>
+    {/if}
+    <ul>
+      {#each rows as { golfer, last } (golfer.id)}
+        <li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-hairline py-3">
+          <div class="min-w-0">
+            <p class="flex items-baseline gap-2">
+              <a class="truncate text-lg font-bold hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a>
+              <span class="shrink-0 text-faded">{golfer.hand === 'left' ? 'left-handed' : ''} {last ? day(last.started_at) : ''}</span>
+            </p>
+            {#if last}<VialLine block={last.block} where={false} />{:else}<p class="text-faded">No putts yet.</p>{/if}
+          </div>
+          <button class="button" onclick={() => start(golfer)} aria-label="Start a lesson with {golfer.name}">Start lesson</button>
+        </li>
+      {/each}
+    </ul>
+    {#if golfers.hasNextPage}
+      <button class="button mt-3 w-full" onclick={() => golfers.fetchNextPage()} disabled={golfers.isFetchingNextPage}>More golfers</button>
+    {/if}
+  </section>
+</div>
+
+<GolferSheet bind:open={adding} kept={(golfer) => goto(`/golfers/${golfer.id}`)} />
+{#if chosen}<StartLesson bind:open={starting} golfer={chosen} />{/if}

@@ -1,0 +1,93 @@
+<!-- A golfer: who, and each lesson's vials in time order, newest first. -->
+<script lang="ts">
+  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
+  import { page } from '$app/state'
+  import { api, ask } from '$lib/api/client'
+  import { levelsQuery } from '$lib/api/queries'
+  import GolferSheet from '$lib/frame/GolferSheet.svelte'
+  import { place } from '$lib/frame/place.svelte'
+  import StartLesson from '$lib/frame/StartLesson.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import VialLine from '$lib/frame/VialLine.svelte'
+  import { day } from '$lib/settings/dates'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  const id = $derived(page.params.id ?? '')
+  let noting = $state(false)
+  let starting = $state(false)
+
+  const golfer = createQuery(() => ({
+    queryKey: ['golfer', id],
+    queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id } } })),
+  }))
+  const lessons = createInfiniteQuery(() => ({
+    queryKey: ['golfer-lessons', id, settings.units],
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.GET('/api/golfers/{id}/lessons', {
+          params: { path: { id }, query: { after: pageParam, units: settings.units } },
+        }),
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (it) => it.next,
+  }))
+  const levels = levelsQuery()
+  const who = $derived(golfer.data)
+  const rows = $derived(lessons.data?.pages.flatMap((it) => it.items) ?? [])
+
+  $effect(() => {
+    if (who) place.set([{ words: 'Today', href: '/' }, { words: who.name }], who.invented)
+  })
+</script>
+
+<svelte:head><title>{who?.name ?? 'Golfer'} · Libella</title></svelte:head>
+
+<div class="mx-auto max-w-[1040px] px-5 py-6">
+  {#if golfer.error}
+    <Trouble error={golfer.error} again={() => golfer.refetch()} />
+  {:else if who}
+    <div class="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
+      <div class="min-w-0 flex-1">
+        <h1 class="wide text-3xl wrap-break-word">{who.name}</h1>
+        <p class="text-lg">
+          {who.hand === 'left' ? 'Left-handed' : 'Right-handed'} · {levels.data?.find((it) => it.level === who.level)?.name ?? ''}
+        </p>
+        {#if who.notes}<p class="mt-1 max-w-prose text-faded">{who.notes}</p>{/if}
+      </div>
+      <div class="flex gap-2">
+        <button class="button" onclick={() => (noting = true)}>Change</button>
+        <button class="button primary min-h-14 px-6 text-lg" onclick={() => (starting = true)}>Start lesson</button>
+      </div>
+    </div>
+    {#if lessons.error}
+      <div class="mt-4"><Trouble error={lessons.error} again={() => lessons.refetch()} /></div>
+    {:else if lessons.data && !rows.length}
+      <p class="mt-5 text-lg">No lesson yet. Start one: set a straight putt, then record ten.</p>
+    {/if}
+    <ol aria-label="Lessons, newest first">
+      {#each rows as { lesson, blocks } (lesson.id)}
+        <li class="grid gap-x-6 gap-y-1 border-b border-hairline py-4 sm:grid-cols-[8.5rem_1fr]">
+          <p>
+            <a class="inline-flex min-h-11 flex-col justify-center font-bold hover:underline" href="/lessons/{lesson.id}/judge">
+              {day(lesson.started_at)}
+            </a>
+            <span class="block text-[15px] text-faded">{lesson.place}</span>
+            {#if !lesson.ended_at}<span class="block text-[15px] font-semibold">in progress</span>{/if}
+          </p>
+          <div class="grid min-w-0 gap-3">
+            {#each blocks as block (block.id)}
+              <VialLine {block} />
+            {:else}
+              <p class="self-center text-faded">Nothing was recorded.</p>
+            {/each}
+          </div>
+        </li>
+      {/each}
+    </ol>
+    {#if lessons.hasNextPage}
+      <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}>Older lessons</button>
+    {/if}
+    <GolferSheet bind:open={noting} golfer={who} />
+    <StartLesson bind:open={starting} golfer={who} />
+  {/if}
+</div>

@@ -1,0 +1,92 @@
+<!-- Judge: tendency or chance, how big against what the hole allows, what to work on. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { page } from '$app/state'
+  import { api, ask } from '$lib/api/client'
+  import { judgedQuery, lessonQuery } from '$lib/api/queries'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Vial from '$lib/drawing/Vial.svelte'
+  import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+
+  const id = $derived(page.params.id ?? '')
+  const lesson = lessonQuery(() => id)
+  const sheet = $derived(lesson.data)
+  const blockId = $derived(
+    (sheet?.blocks.find((it) => it.id === page.url.searchParams.get('block')) ?? sheet?.blocks.at(-1))?.id,
+  )
+  const judged = judgedQuery(() => blockId)
+  const further = createQuery(() => ({
+    queryKey: ['further', blockId, judged.data?.judgement.putts, judged.data?.judgement.planned],
+    queryFn: () => ask(api.GET('/api/blocks/{id}/further', { params: { path: { id: blockId ?? '' } } })),
+    enabled: Boolean(judged.data?.judgement.final),
+  }))
+  const it = $derived(judged.data?.judgement)
+  let across = $state(5)
+</script>
+
+{#if sheet && !sheet.blocks.length}
+  <div class="p-6">
+    <h1 class="wide text-2xl">Nothing to judge yet</h1>
+    <p class="mt-2 text-lg">Set the line and record a block of putts; the verdict comes at its planned end.</p>
+    <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
+  </div>
+{:else if judged.error && !it}
+  <div class="p-6"><Trouble error={judged.error} again={() => judged.refetch()} /></div>
+{:else if sheet && judged.data && it}
+  {@const block = judged.data.block}
+  <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
+    <div class="flex min-h-0 flex-col overflow-y-auto px-6 py-4">
+      <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''} · {it.putts} of {it.planned} putts</p>
+      <Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />
+      <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
+      <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
+      {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
+      <div class="mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
+        <Stage scene={judged.data.rays} stretch bind:across />
+      </div>
+    </div>
+    <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to work on">
+      {#if it.final}
+        <section>
+          <h2 class="wide text-lg">Work on</h2>
+          <p class="mt-1 text-lg leading-snug" data-work>{it.work}</p>
+          <table class="mt-2 w-full text-left">
+            <caption class="label text-left">Putts in a hundred that would newly start inside the window</caption>
+            <tbody>
+              {#each it.gains as gain (gain.change)}
+                <tr class="border-t border-hairline">
+                  <th scope="row" class="py-1.5 pr-2 font-normal">{gain.name}</th>
+                  <td class="py-1.5 font-semibold">{gain.words}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </section>
+        <section class="border-t border-hairline pt-3">
+          <h2 class="wide text-lg">More putts?</h2>
+          <p class="mt-1" aria-live="polite">{further.data?.words ?? (further.error ? 'Not worked out just now.' : 'Playing the block on…')}</p>
+        </section>
+      {:else}
+        <section>
+          <h2 class="wide text-lg">Not yet</h2>
+          <p class="mt-1">{it.planned - it.putts} more putts to the planned end. What to work on is said then: whoever looks after every putt finds something in a third of innocent blocks.</p>
+          <a class="button primary mt-3 min-h-14 w-full text-lg" href="/lessons/{id}/start?block={block.id}">Go on recording</a>
+        </section>
+      {/if}
+      <section class="border-t border-hairline pt-3">
+        <h2 class="wide text-lg">What the hole allows</h2>
+        <p class="mt-1">{it.allows}</p>
+        {#if it.chance}<p class="mt-1">{it.chance}</p>{/if}
+      </section>
+      <details class="border-t border-hairline pt-1">
+        <summary class="min-h-11 cursor-pointer py-2 font-semibold">What was assumed</summary>
+        <p class="text-[15px]">{it.prior}</p>
+      </details>
+      <section class="mt-auto border-t border-hairline pt-3">
+        <h2 class="wide text-lg">Blocks</h2>
+        <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/judge" />
+      </section>
+    </aside>
+  </div>
+{/if}

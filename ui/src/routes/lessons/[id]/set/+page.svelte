@@ -1,0 +1,170 @@
+<!-- Set: choose the putt and the rig; the stage draws it to scale and says what it can see. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { untrack } from 'svelte'
+  import { v7 } from 'uuid'
+  import { page } from '$app/state'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { instrumentsQuery, lessonQuery } from '$lib/api/queries'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Choice from '$lib/frame/Choice.svelte'
+  import LengthEntry from '$lib/frame/LengthEntry.svelte'
+  import StartBlock from '$lib/frame/StartBlock.svelte'
+  import Stepper from '$lib/frame/Stepper.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  type Plan = Pick<Shapes['StationOut'], 'distance_m' | 'past_m' | 'stimp_ft' | 'capture' | 'rig_kind' | 'rig_sizes_m'>
+
+  const id = $derived(page.params.id ?? '')
+  const lesson = lessonQuery(() => id)
+  const instruments = instrumentsQuery()
+  const sheet = $derived(lesson.data)
+
+  // The last station of this lesson, or a first putt that suits most floors.
+  let plan = $state<Plan | null>(null)
+  $effect(() => {
+    if (!sheet || untrack(() => plan)) return
+    const last = sheet.stations.at(-1)
+    plan = last
+      ? { distance_m: last.distance_m, past_m: last.past_m, stimp_ft: last.stimp_ft, capture: last.capture, rig_kind: last.rig_kind, rig_sizes_m: { ...last.rig_sizes_m } }
+      : { distance_m: 2.5, past_m: 0.3, stimp_ft: sheet.lesson.stimp_ft, capture: 'rim_assisted', rig_kind: 'board', rig_sizes_m: {} }
+  })
+
+  const preview = createQuery(() => ({
+    queryKey: ['preview', $state.snapshot(plan), sheet?.golfer.hand, sheet?.golfer.level, settings.units],
+    queryFn: ({ signal }) =>
+      ask(
+        api.POST('/api/stations/preview', {
+          params: { query: { units: settings.units } },
+          body: { ...(plan as Plan), hand: sheet!.golfer.hand, level: sheet!.golfer.level },
+          signal,
+        }),
+      ),
+    enabled: Boolean(plan && sheet),
+    // While an entry can't be used, the last drawing that could stays.
+    placeholderData: (before) => before,
+    retry: false,
+  }))
+  const seen = $derived(preview.data)
+  const fault = $derived(preview.error ? refusal(preview.error) : null)
+  const rig = $derived(instruments.data?.find((it) => it.about.kind === plan?.rig_kind))
+  const good = $derived(seen?.sight.fit === 'good')
+  const FIT = { good: 'This rig will do', coarse: 'Too coarse', short: 'Too short', strict: 'Too strict', loose: 'Too wide' }
+  let across = $state(1)
+
+  const sizeOf = (it: Shapes['Dimension']) => plan?.rig_sizes_m[it.name] ?? it.default
+  function size(name: string, metres: number): void {
+    if (plan) plan.rig_sizes_m = { ...plan.rig_sizes_m, [name]: metres }
+  }
+
+  async function lay(): Promise<string> {
+    const same = sheet?.stations.find((it) => JSON.stringify(laidOf(it)) === JSON.stringify(laidOf({ ...(plan as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {} })))
+    if (same) return same.id
+    const body = { ...(plan as Plan), lesson_id: id, laid_at: new Date().toISOString() }
+    return (await ask(api.PUT('/api/stations/{id}', { params: { path: { id: v7() } }, body }))).id
+  }
+  const laidOf = (it: Plan) => [it.distance_m, it.past_m, it.stimp_ft, it.capture, it.rig_kind, Object.entries(it.rig_sizes_m).sort()]
+</script>
+
+{#if plan && sheet}
+  <div class="grid h-full min-h-0 grid-cols-1 desk:grid-cols-[minmax(0,1fr)_320px]">
+    <div class="flex min-h-0 flex-col">
+      <div class="h-[290px] shrink-0 border-b border-hairline px-3 py-2" data-stage>
+        {#if seen}<Stage scene={seen.stage} stretch bind:across />{/if}
+      </div>
+      <div class="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+        <h2 class="wide mb-2 text-lg">The putt</h2>
+        <div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
+          <LengthEntry
+            label="Ball to hole" value={plan.distance_m} low={0.3} high={15} step={0.1}
+            hint="To the hole's centre." error={fault?.about('distance_m')} onvalue={(it) => plan && (plan.distance_m = it)}
+          />
+          <LengthEntry
+            label="Pace past the hole" value={plan.past_m} low={0} high={3} step={0.05}
+            hint="Where it would stop if it missed." error={fault?.about('past_m')} onvalue={(it) => plan && (plan.past_m = it)}
+          />
+          <Stepper
+            label="Green speed" unit="ft" text={String(plan.stimp_ft)} hint="Feet on the ramp."
+            read={(text) => Number(text.replace(',', '.'))}
+            step={(by) => plan && (plan.stimp_ft = Math.min(16, Math.max(4, plan.stimp_ft + by * 0.5)))}
+            onvalue={(it) => plan && (plan.stimp_ft = it)} error={fault?.about('stimp_ft')}
+          />
+        </div>
+        <h2 class="wide mt-5 mb-2 text-lg">The rig</h2>
+        <Choice
+          label="What watches the start"
+          options={(instruments.data ?? []).map((it) => ({ value: it.about.kind, words: it.about.name }))}
+          bind:value={plan.rig_kind}
+          onchange={() => plan && (plan.rig_sizes_m = {})}
+        />
+        {#if rig}
+          <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
+            {#each rig.dimensions as it (rig.about.kind + it.name)}
+              <LengthEntry
+                label={it.label} hint={it.hint} low={it.low} high={it.high} step={it.step} value={sizeOf(it)}
+                error={fault?.about(`rig_sizes_m.${it.name}`)} onvalue={(metres) => size(it.name, metres)}
+              />
+            {/each}
+          </div>
+          <details class="mt-4 border-t border-hairline pt-2">
+            <summary class="min-h-11 cursor-pointer py-2 font-semibold">What it tells, and how it misleads</summary>
+            <p><strong>Tells:</strong> {rig.about.tells}</p>
+            <p class="mt-1"><strong>Can't tell:</strong> {rig.about.cannot}</p>
+            <p class="mt-1"><strong>Reading it:</strong> {rig.about.read}</p>
+            <ul class="mt-1 list-disc pl-5">
+              {#each rig.about.mistakes as it (it)}<li>{it}</li>{/each}
+            </ul>
+          </details>
+        {/if}
+        <div class="mt-4 max-w-md border-t border-hairline pt-3">
+          <Choice
+            label="What the hole is taken to allow"
+            options={[
+              { value: 'rim_assisted', words: 'Rim helps' },
+              { value: 'free_fall', words: 'Free fall only' },
+            ]}
+            bind:value={plan.capture}
+          />
+        </div>
+      </div>
+    </div>
+
+    <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What this rig can see">
+      {#if fault && !fault.problem.errors.length}
+        <Trouble error={preview.error} again={() => preview.refetch()} />
+      {:else if fault}
+        <div class="border-l-4 border-danger pl-3" role="alert">
+          <p class="font-semibold">This can't be laid. The drawing shows the last that could.</p>
+          <p>{fault.message}</p>
+        </div>
+      {/if}
+      {#if seen}
+        <section class:opacity-50={Boolean(fault)} data-fit={seen.sight.fit}>
+          <h2 class="wide text-xl">{good ? '✓' : '✕'} {FIT[seen.sight.fit]}</h2>
+          <p class="mt-1">{seen.sight.words}</p>
+          {#if seen.sight.remedies.length}
+            <div class="mt-2 flex flex-col gap-2" role="group" aria-label="What would do">
+              {#each seen.sight.remedies as it (it.name)}
+                <button class="button justify-start" onclick={() => size(it.name, it.value)}>Use: {it.words}</button>
+              {/each}
+            </div>
+          {/if}
+        </section>
+        <p class="border-t border-hairline pt-3" class:opacity-50={Boolean(fault)}>{seen.allows}</p>
+      {/if}
+      {#each rig?.about.cautions ?? [] as it (it)}
+        <p class="border-t border-hairline pt-3 text-[15px]"><strong>Caution.</strong> {it}</p>
+      {/each}
+      <div class="mt-auto border-t-2 border-ink pt-3">
+        <StartBlock
+          lessonId={id}
+          station={lay}
+          conditions={sheet.blocks.map((it) => it.condition)}
+          guides={rig?.about.guides ?? false}
+          closed={Boolean(fault) || !seen || preview.isPlaceholderData}
+        />
+      </div>
+    </aside>
+  </div>
+{/if}

@@ -1,0 +1,200 @@
+<!-- Start: one tap or key a putt; the vial follows. -->
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { v7 } from 'uuid'
+  import { goto } from '$app/navigation'
+  import { page } from '$app/state'
+  import { api, ask } from '$lib/api/client'
+  import { outbox } from '$lib/api/outbox.svelte'
+  import { entryQuery, judgedQuery, lessonQuery, renewLesson } from '$lib/api/queries'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Vial from '$lib/drawing/Vial.svelte'
+  import type { Zone } from '$lib/drawing/zones'
+  import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
+  import { keys } from '$lib/frame/keys.svelte'
+  import PuttList, { type Putt } from '$lib/frame/PuttList.svelte'
+  import Sheet from '$lib/frame/Sheet.svelte'
+  import StartBlock from '$lib/frame/StartBlock.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import VoidSheet from '$lib/frame/VoidSheet.svelte'
+  import { ENTRIES } from '$lib/instruments'
+
+  const id = $derived(page.params.id ?? '')
+  const client = useQueryClient()
+  const lesson = lessonQuery(() => id)
+  const sheet = $derived(lesson.data)
+  const blockId = $derived(
+    (sheet?.blocks.find((it) => it.id === page.url.searchParams.get('block')) ?? sheet?.blocks.at(-1))?.id,
+  )
+  const judged = judgedQuery(() => blockId)
+  const picture = entryQuery(() => blockId)
+  const block = $derived(judged.data?.block)
+  const judgement = $derived(judged.data?.judgement)
+  const Entry = $derived(ENTRIES[picture.data?.entry ?? ''])
+
+  let across = $state(5)
+  let striking = $state<Putt | null>(null)
+  let asking = $state(false)
+  let switching = $state(false)
+  let error = $state<unknown>(null)
+
+  // What the server has, with what is still on its way laid over it in the order it was tapped.
+  const putts = $derived.by(() => {
+    const known: Putt[] = (block?.readings ?? []).map((it) => ({ ...it, waiting: false }))
+    for (const letter of outbox.waiting.filter((it) => it.blockId === blockId)) {
+      const at = known.find((it) => it.id === letter.about)
+      if (letter.shown && !at) known.push({ ...letter.shown, waiting: true })
+      else if (!letter.shown && at) {
+        at.voided = letter.method === 'PUT'
+        at.void_reason = at.voided ? (letter.body as { reason: string }).reason : null
+      }
+    }
+    return known
+  })
+  const valid = $derived(putts.filter((it) => !it.voided))
+  const full = $derived(Boolean(block && valid.length >= block.planned))
+  const ended = $derived(Boolean(sheet?.lesson.ended_at || sheet?.lesson.voided_at))
+  // Ticks stand at once; the bubble moves when the server has judged.
+  const vial = $derived(
+    judgement && { ...judgement.vial, ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) })) },
+  )
+  function atOf(it: Putt): number {
+    const same = picture.data?.zones.find((zone) => zone.low_deg === it.low_deg && zone.high_deg === it.high_deg)
+    return same?.at_deg ?? ((it.low_deg ?? it.high_deg ?? 0) + (it.high_deg ?? it.low_deg ?? 0)) / 2
+  }
+
+  // Ask for the judgement again whenever a write of this block was confirmed.
+  let seen = 0
+  $effect(() => {
+    const count = blockId ? (outbox.confirmed[blockId] ?? 0) : 0
+    if (count === seen) return
+    seen = count
+    void client.invalidateQueries({ queryKey: ['judged', blockId] })
+    if (!outbox.waiting.length) void client.invalidateQueries({ queryKey: ['lesson', id] })
+  })
+
+  function record(zone: Zone): void {
+    if (!blockId || full || ended) return
+    const reading = { id: v7(), block_id: blockId, raw: zone.raw, taken_at: new Date().toISOString() }
+    const side = zone.low_deg !== null && zone.low_deg > 0 ? 'right' : zone.high_deg !== null && zone.high_deg < 0 ? 'left' : zone.low_deg === null ? 'left' : zone.high_deg === null ? 'right' : zone.at_deg === 0 || (zone.low_deg <= 0 && zone.high_deg >= 0) ? 'neither' : 'neither'
+    const { id: about, ...body } = reading
+    outbox.post({
+      method: 'PUT',
+      path: `/api/readings/${about}`,
+      body,
+      blockId,
+      about,
+      shown: { ...reading, low_deg: zone.low_deg, high_deg: zone.high_deg, recorded_at: reading.taken_at, voided: false, void_reason: null, words: zone.name, side },
+    })
+  }
+  function mark(putt: Putt | undefined, reason: string | null): void {
+    if (!putt || !blockId) return
+    outbox.post({
+      method: reason === null ? 'DELETE' : 'PUT',
+      path: `/api/readings/${putt.id}/void`,
+      body: reason === null ? null : { reason },
+      blockId,
+      about: putt.id,
+      shown: null,
+    })
+  }
+  const undo = () => mark(valid.at(-1), 'undone')
+  function ask_why(putt: Putt | undefined): void {
+    if (!putt) return
+    striking = putt
+    asking = true
+  }
+  async function extend(by: number): Promise<void> {
+    if (!block) return
+    try {
+      const body = { planned: block.planned + by }
+      await ask(api.PUT('/api/blocks/{id}/plan', { params: { path: { id: block.id } }, body }))
+      error = null
+      await renewLesson(client, id)
+    } catch (problem) {
+      error = problem
+    }
+  }
+
+  $effect(() =>
+    keys.add('Recording', () => [
+      { key: 'u', words: 'Undo the last putt', run: undo },
+      { key: 'v', words: 'Void the last putt, with a reason', run: () => ask_why(valid.at(-1)) },
+      { key: 'n', words: 'Start a block under another condition', run: () => (switching = true) },
+      { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) },
+    ]),
+  )
+</script>
+
+{#if sheet && !sheet.blocks.length}
+  <div class="p-6">
+    <h1 class="wide text-2xl">No block yet</h1>
+    <p class="mt-2 text-lg">Set the putt and the rig first; then every putt is one tap here.</p>
+    <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
+  </div>
+{:else if judged.error && !block}
+  <div class="p-6"><Trouble error={judged.error} again={() => judged.refetch()} /></div>
+{:else if sheet && block && judgement && vial}
+  <div class="flex min-h-full flex-col desk:grid desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
+    <div class="flex min-h-0 flex-col max-desk:order-2 max-desk:flex-1">
+      <div class="min-h-[150px] flex-[5] border-b border-hairline px-3 py-1 max-sm:hidden" data-stage>
+        <Stage scene={judged.data!.rays} stretch bind:across />
+      </div>
+      <div class="flex min-h-[300px] flex-[6] flex-col px-3 py-2">
+        {#if ended}
+          <p class="py-2 text-center text-lg font-semibold">This lesson has ended. Open it again under “Lesson” to record.</p>
+        {:else if full}
+          <div class="flex flex-wrap items-center justify-center gap-2 py-1">
+            <p class="text-lg font-bold">Planned end: {block.planned} putts.</p>
+            <a class="button primary" href="/lessons/{id}/judge?block={blockId}">Judge <kbd class="key">J</kbd></a>
+            <button class="button" onclick={() => (switching = true)}>Next block <kbd class="key">N</kbd></button>
+            <button class="button" onclick={() => extend(5)}>5 more putts</button>
+          </div>
+        {:else}
+          <p class="flex items-baseline justify-center gap-3 text-center">
+            <span class="wide text-2xl" data-count>Putt {valid.length + 1} <span class="text-faded">of {block.planned}</span></span>
+            <span class="text-faded max-sm:hidden">{block.condition}{block.guided ? ', rig in view' : ''}</span>
+          </p>
+        {/if}
+        {#if error}<Trouble {error} />{/if}
+        <div class="min-h-0 flex-1">
+          {#if picture.data && Entry}
+            <Entry entry={picture.data} closed={full || ended} {record} />
+          {:else if picture.error}
+            <Trouble error={picture.error} again={() => picture.refetch()} />
+          {/if}
+        </div>
+      </div>
+    </div>
+
+    <aside class="flex min-h-0 flex-col gap-3 border-hairline px-4 py-3 max-desk:order-1 max-desk:border-b desk:overflow-y-auto desk:border-l" aria-label="So far">
+      <div>
+        <Vial {vial} words="{judgement.headline} {judgement.size}" />
+        <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
+        <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
+      </div>
+      <div class="border-t border-hairline pt-2">
+        <PuttList {putts} most={5} {undo} strike={ask_why} restore={(putt) => mark(putt, null)} />
+      </div>
+      <div class="mt-auto border-t border-hairline pt-2 max-sm:hidden">
+        <div class="flex items-center justify-between">
+          <h2 class="wide text-lg">Blocks</h2>
+          <button class="button" onclick={() => (switching = true)}>Other condition <kbd class="key">N</kbd></button>
+        </div>
+        <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/start" />
+      </div>
+    </aside>
+  </div>
+
+  <VoidSheet bind:open={asking} putt={striking} strike={(reason) => mark(striking ?? undefined, reason)} />
+  <Sheet bind:open={switching} title="Another condition, same station">
+    <StartBlock
+      lessonId={id}
+      station={() => Promise.resolve(block.station_id)}
+      conditions={sheet.blocks.map((it) => it.condition)}
+      guides={block.guided}
+      closed={ended}
+      started={() => (switching = false)}
+    />
+  </Sheet>
+{/if}
