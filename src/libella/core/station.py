@@ -1,6 +1,6 @@
 """A station: a putt with its rig."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from .angle import offset_m
 from .constants import BALL_M, HOLE_M
@@ -12,7 +12,11 @@ from .interval import Interval
 from .limits import OutOfLimits
 from .wording import Units, about, fine_degrees, side_of, tape
 
-_SHOE_MM = ((-45.0, -140.0), (45.0, -140.0), (52.0, -40.0), (38.0, 100.0), (0.0, 145.0), (-38.0, 100.0), (-52.0, -40.0))
+# Half a shoe's outline from heel to toe: (half width, along), mm.
+_HALF_SHOE_MM = (
+    (0, -145), (22, -140), (34, -122), (38, -90), (36, -40), (42, 15),
+    (49, 62), (48, 95), (38, 122), (22, 139), (0, 145),
+)  # fmt: skip
 _OPEN_END_DEG = 12.0
 
 
@@ -51,8 +55,11 @@ class Station:
     def from_above(self, hand: Hand, units: Units) -> Scene:
         """The station to scale, with its taped dimensions."""
         length = self.putt.distance_m * 1000
-        shapes: list[Shape] = [*_shoes(hand), *self._ground(), *self.rig.from_above(units)]
-        shapes.append(Tape(0, 0, length, 0, tape(self.putt.distance_m, units), 2))
+        tapes: list[Shape] = [*self.rig.from_above(units), Tape(0, 0, length, 0, tape(self.putt.distance_m, units), 2)]
+        if hand == "left":
+            # The feet are to the right of the line then: tapes along it run on the free side.
+            tapes = [replace(it, lane=-it.lane) if isinstance(it, Tape) and it.y1 == it.y2 else it for it in tapes]
+        shapes: list[Shape] = [*_shoes(hand), *self._ground(), *tapes]
         words = (
             f"From above: ball at left, hole {tape(self.putt.distance_m, units)} away at right, "
             f"{self.rig.about.name.lower()} at {tape(self.rig.station_m, units)}."
@@ -98,4 +105,5 @@ def _page_y(angle_deg: float, length_mm: float) -> float:
 def _shoes(hand: Hand) -> list[Shape]:
     """Where the golfer stands: a right-handed golfer on the left of the line (up the page), toes to the line."""
     towards = 1 if hand == "right" else -1
-    return [Area(tuple((x + dx, towards * (dy - 260)) for dx, dy in _SHOE_MM), "stance") for x in (-190.0, 130.0)]
+    outline = [*_HALF_SHOE_MM, *((-wide, along) for wide, along in reversed(_HALF_SHOE_MM[1:-1]))]
+    return [Area(tuple((x + dx, towards * (dy - 260)) for dx, dy in outline), "stance") for x in (-190.0, 130.0)]

@@ -29,8 +29,8 @@ def tape(length_m: float, units: Units) -> str:
             return f"{length_m * 100:.1f}".removesuffix(".0") + " cm"
         return f"{length_m:.2f} m"
     inches = length_m / INCH_M
-    if round(inches, 1) < 12:
-        return (f"{inches:.2f}" if inches < 4 else f"{inches:.1f}").removesuffix(".0") + " in"
+    if round(inches, 2) < 12:
+        return f"{inches:.2f}".rstrip("0").rstrip(".") + " in"
     feet = int(length_m / FOOT_M + 1e-9)
     rest = round(inches - 12 * feet, 1)
     if rest >= 12:

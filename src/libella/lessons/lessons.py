@@ -7,6 +7,7 @@ from typing import Literal
 from uuid import UUID
 
 from sqlalchemy import select, tuple_
+from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import Session
 
 from ..core.green.capture import STIMP
@@ -153,7 +154,7 @@ def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[L
     held = select(Block.lesson_id).where(Block.studio_id == desk.studio_id)
     query = (
         select(Lesson)
-        .distinct(Lesson.golfer_id)
+        .ext(distinct_on(Lesson.golfer_id))
         .where(Lesson.studio_id == desk.studio_id, Lesson.golfer_id.in_(golfer_ids))
         .where(Lesson.voided_at.is_(None), Lesson.id.in_(held))
         .order_by(Lesson.golfer_id, Lesson.started_at.desc())

@@ -88,6 +88,7 @@ class Cluster:
         return (self._data / "postmaster.pid").exists() and self._control("status", check=False) == 0
 
     def _start(self) -> None:
+        self._programs()  # says what is missing, before a failed start would
         fresh = not (self._data / "PG_VERSION").exists()
         if fresh:
             self._create()

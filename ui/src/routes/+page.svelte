@@ -44,7 +44,7 @@
 
 <div class="mx-auto grid max-w-[1240px] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
   <section aria-labelledby="open-lessons">
-    <h1 id="open-lessons" class="wide border-b-2 border-ink pb-1 text-2xl">Lessons in progress</h1>
+    <h1 id="open-lessons" class="wide flex min-h-[54px] items-end border-b-2 border-ink pb-1 text-2xl">Lessons in progress</h1>
     {#if today.error}
       <div class="mt-4"><Trouble error={today.error} again={() => today.refetch()} /></div>
     {:else if today.data && !today.data.lessons.length}
@@ -92,7 +92,7 @@
           <div class="min-w-0">
             <p class="flex items-baseline gap-2">
               <a class="truncate text-lg font-bold hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a>
-              <span class="shrink-0 text-faded">{golfer.hand === 'left' ? 'left-handed' : ''} {last ? day(last.started_at) : ''}</span>
+              <span class="shrink-0 text-faded">{[golfer.hand === 'left' ? 'left-handed' : '', last ? day(last.started_at) : ''].filter(Boolean).join(' · ')}</span>
             </p>
             {#if last}<VialLine block={last.block} where={false} />{:else}<p class="text-faded">No putts yet.</p>{/if}
           </div>

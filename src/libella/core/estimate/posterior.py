@@ -21,8 +21,8 @@ LAPSE_SHARE = 0.02
 """Share of readings taken for mishits, uniform over ± LAPSE_REACH; keeps one mishit from driving the answer."""
 LAPSE_REACH = 10.0
 
-_COARSE = (21, 15)
-_FINE = (51, 31)
+_COARSE = (17, 11)
+_FINE = (41, 25)
 _DEPTH = 11.0  # log density below the peak at which the grid ends: e^-11, about 4.7 standard deviations
 _PASSES = 6
 _TINY = 1e-300
@@ -192,23 +192,47 @@ def _between(low: float, high: float, bias: Floats, spread: Floats) -> Floats:
 
 
 def _log_likelihood(seen: Sequence[Interval], bias: Floats, spread: Floats, lapse: float) -> Floats:
+    low = np.array([it.low for it in seen])
+    high = np.array([it.high for it in seen])
     # Neighbouring marks share their edges, so the normal integral is taken once an edge.
-    edges = sorted({end for it in seen if it.low < it.high for end in (it.low, it.high)})
-    place = {edge: n for n, edge in enumerate(edges)}
-    below = ndtr((np.array(edges)[:, None, None] - bias[None, :, None]) / spread[None, None, :])
-    chance = np.empty((len(seen), bias.size, spread.size))
-    for n, it in enumerate(seen):
-        if it.low < it.high:
-            chance[n] = below[place[it.high]] - below[place[it.low]]
-            slip = max(0.0, min(it.high, LAPSE_REACH) - max(it.low, -LAPSE_REACH)) / (2 * LAPSE_REACH)
-        else:
-            z = (it.low - bias[:, None]) / spread[None, :]
-            chance[n] = np.exp(-0.5 * z * z) / (spread[None, :] * math.sqrt(2 * math.pi))
-            slip = 1 / (2 * LAPSE_REACH) if abs(it.low) <= LAPSE_REACH else 0.0
-        if lapse:
-            chance[n] *= 1 - lapse
-            chance[n] += lapse * slip
+    edges, place = np.unique(np.concatenate((low, high)), return_inverse=True)
+    scale = 1 / spread
+    below = _below((edges[:, None, None] - bias[None, :, None]) * scale)
+    chance: Floats = below[place[len(seen) :]] - below[place[: len(seen)]]
+    exact = np.flatnonzero(low == high)
+    if exact.size:
+        z = (low[exact, None, None] - bias[None, :, None]) * scale
+        chance[exact] = np.exp(-0.5 * z * z) * (scale / math.sqrt(2 * math.pi))
+    if lapse:
+        share = (np.clip(high, -LAPSE_REACH, LAPSE_REACH) - np.clip(low, -LAPSE_REACH, LAPSE_REACH)) / (2 * LAPSE_REACH)
+        share[exact] = (np.abs(low[exact]) <= LAPSE_REACH) / (2 * LAPSE_REACH)
+        chance *= 1 - lapse
+        chance += lapse * share[:, None, None]
     return np.log(np.maximum(chance, _TINY, out=chance), out=chance)
+
+
+_TABLE_END, _TABLE_STEPS, _BLOCK = 9, 256, 5000
+_TABLE_AT = np.arange(-_TABLE_END * _TABLE_STEPS, _TABLE_END * _TABLE_STEPS + 1) / _TABLE_STEPS
+_TABLE_BELOW = ndtr(_TABLE_AT)
+_TABLE_DENSITY = np.exp(-0.5 * _TABLE_AT**2) / math.sqrt(2 * math.pi)
+
+
+def _below(z: Floats) -> Floats:
+    """Φ(z) to 1e-12, for the one place where it takes most of the time.
+
+    Third-order expansion about the nearest of a table's points: several times as fast as `ndtr` on large arrays. In
+    blocks, so that what it needs on the way stays in the processor's cache.
+    """
+    flat, out = z.reshape(-1), np.empty(z.size)
+    for first in range(0, z.size, _BLOCK):
+        here = np.clip(flat[first : first + _BLOCK], -_TABLE_END, _TABLE_END)
+        steps = np.rint(here * _TABLE_STEPS)
+        at = steps.astype(np.intp) + _TABLE_END * _TABLE_STEPS
+        near = steps / _TABLE_STEPS
+        d = here - near
+        step = d * (1 + d * (d * (near * near - 1) / 6 - near / 2))
+        out[first : first + _BLOCK] = _TABLE_BELOW[at] + _TABLE_DENSITY[at] * step
+    return out.reshape(z.shape)
 
 
 def _cdf(at: Floats, mass: Floats) -> tuple[Floats, Floats]:

@@ -95,7 +95,7 @@ class Board(Rig):
                 "raw.offset_m", "A board reads the offset of the ball's centre.", limit="a number", unit="m"
             )
         end = self._marks * self.mark_m
-        if abs(offset) > end + 1e-9:
+        if abs(offset) > end + 1e-8:
             raise OutOfLimits(
                 "raw.offset_m",
                 f"{offset * 1000:g} mm is beyond the board, which ends at {end * 1000:g} mm; record it as off the end.",
@@ -111,7 +111,7 @@ class Board(Rig):
         pad = end * 0.16
 
         def at(n: int) -> Zone:
-            raw: Raw = {"offset_m": round(n * self.mark_m, 6)}
+            raw: Raw = {"offset_m": round(n * self.mark_m, 9)}
             return Zone(
                 self.words(raw, units),
                 raw,
@@ -168,16 +168,16 @@ class Board(Rig):
         end = self._reach_m * 1000
         mark = self.mark_m * 1000
         pad = end * 0.16
-        tall = (end + pad) * 0.2
+        tall = (end + pad) * 0.3
         shapes: list[Shape] = [box(-end, -tall, end, 0, "board")]
         every = next(n for n in (1, 2, 5, 10, 20, 50) if n * 9 >= self._marks)
-        per_label = 1 if units == "metric" else 25.4
+        per_label, unit = (1, "mm") if units == "metric" else (25.4, "in")
         for n in range(-self._marks, self._marks + 1):
             long = n % every == 0
             shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
             if long:
-                shapes.append(Label(n * mark, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}"))
-        shapes.append(Line(0, -tall * 1.25, 0, 0, "line"))
+                shapes.append(Label(n * mark, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else f"0 {unit}"))
+        shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
         return Scene(
             -end - pad,
             -tall * 1.3,

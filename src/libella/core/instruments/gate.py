@@ -137,7 +137,8 @@ class Gate(Rig):
         shapes.append(Tape(-half, 0, half, 0, width, 1))
         return Scene(
             edges[0],
-            -tall * 1.12,
+            # Room above the posts for what each zone says.
+            -tall * 1.36,
             edges[-1],
             tall * 0.3,
             f"{self.about.name} seen from behind the ball, {width} inside.",

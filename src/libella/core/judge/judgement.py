@@ -123,8 +123,14 @@ def _headline(summary: Summary | None, call: Verdict | None) -> str:
 
 
 def _where(bias: Estimate) -> str:
-    said = degrees(bias.value, bias.doubt)
-    return "on the line" if float(said.removesuffix("°")) == 0 else f"{said} {side_of(bias.value)}"
+    if _nameless(bias):
+        return f"within {degrees(bias.doubt, bias.doubt)} of the line"
+    return f"{degrees(bias.value, bias.doubt)} {side_of(bias.value)}"
+
+
+def _nameless(bias: Estimate) -> bool:
+    """True when, rounded to what is known of it, nothing is left of a bias to name."""
+    return float(degrees(bias.value, bias.doubt).removesuffix("°")) == 0
 
 
 def _size(summary: Summary | None, station: Station, units: Units) -> str:
@@ -134,7 +140,7 @@ def _size(summary: Summary | None, station: Station, units: Units) -> str:
     bias = summary.bias
     doubt_m = offset_m(bias.doubt, length)
     here = about(offset_m(bias.value, length), doubt_m, units)
-    if here.startswith("under") or _where(bias) == "on the line":
+    if here.startswith("under") or _nameless(bias):
         return f"At the hole: {here if here.startswith('under') else 'within ' + about(doubt_m, doubt_m, units)}."
     holes = abs(hole_widths(bias.value, length))
     widths = f", {holes:.1f} hole widths" if holes >= 0.45 else ""

@@ -1,26 +1,27 @@
-<!-- The stage: a scene drawn to scale. What is exaggerated says so. -->
+<!-- The stage: a scene drawn to scale. What is exaggerated says so. Fills the positioned box it stands in. -->
 <script lang="ts">
-  import { layOut, type Scene } from './page'
+  import { fittingStretch, layOut, STRETCHES, type Scene } from './page'
   import TapeMark from './TapeMark.svelte'
 
   interface Props {
     scene: Scene
-    /** Offer to exaggerate across the line. */
-    stretch?: boolean
-    across?: number
+    /** Offer to exaggerate across the line; begin true to scale, or as far as shows every putt. */
+    stretch?: 'true' | 'fitting' | undefined
     label?: string
   }
-  let { scene, stretch = false, across = $bindable(1), label = '' }: Props = $props()
+  let { scene, stretch, label = '' }: Props = $props()
 
   let width = $state(0)
   let height = $state(0)
+  let chosen = $state<number | null>(null)
+  const across = $derived(chosen ?? (stretch === 'fitting' ? fittingStretch(scene, width, height) : 1))
   const page = $derived(layOut(scene, width, height, across))
   const points = (it: [number, number][]) => it.map(([x, y]) => `${page.x(x)},${page.y(y)}`).join(' ')
   // The newest putt is drawn strong, the ones before it fainter.
   const fade = (age: number) => (age === 0 ? 1 : Math.max(0.18, 0.62 - age * 0.05))
 </script>
 
-<div class="relative h-full min-h-0 w-full overflow-hidden" bind:clientWidth={width} bind:clientHeight={height}>
+<div class="absolute inset-0 overflow-hidden" bind:clientWidth={width} bind:clientHeight={height}>
   {#if width && height}
     <svg {width} {height} role="img" aria-label={label || scene.words} class="absolute inset-0 block">
       {#each scene.shapes as it, n (n)}
@@ -65,18 +66,18 @@
       {/each}
     </svg>
     {#if stretch}
-      <div class="absolute right-0 bottom-0 flex items-center gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
+      <div class="absolute right-2 bottom-2 flex items-center gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
         <span class="text-sm text-faded" aria-live="polite">
           {across === 1 ? 'True to scale' : `Across the line ×${across}, along it ×1`}
         </span>
-        {#each [1, 5, 20] as times (times)}
+        {#each STRETCHES as times (times)}
           <button
             type="button"
             class="button min-w-12 px-2"
             class:bg-ink={across === times}
             class:text-paper!={across === times}
             aria-pressed={across === times}
-            onclick={() => (across = times)}>×{times}</button
+            onclick={() => (chosen = times)}>×{times}</button
           >
         {/each}
       </div>

@@ -34,10 +34,10 @@
         <rect x={-cap + 2} y="1.5" width={width + 2 * cap - 4} height={tube - 3} rx={tube / 2.5} />
       </clipPath>
       <g clip-path="url(#tube-{size}-{outer})">
-        {#if it.film}
+        {#if it.film && !it.off}
           <rect class="film settle" x={it.film.x} y="1.5" width={it.film.width} height={tube - 3} rx={tube / 3} />
         {/if}
-        {#if it.bubble}
+        {#if it.bubble && !it.off}
           <rect
             class="bubble settle"
             class:open={!vial.settled}
@@ -65,6 +65,9 @@
           class="off"
           d={it.off === 'left' ? `M2 ${tube / 2}l12 -8v16z` : `M${width - 2} ${tube / 2}l-12 -8v16z`}
         />
+        {#if size !== 'row'}
+          <text class="off" x={it.off === 'left' ? 22 : width - 22} y={tube / 2 + 5} text-anchor={it.off === 'left' ? 'start' : 'end'}>off this scale</text>
+        {/if}
       {/if}
       {#if size !== 'row'}
         <text x={it.marks[0]} y="-7" text-anchor="middle">{Math.abs(vial.mark_left).toFixed(1)}{unit}</text>
@@ -133,13 +136,13 @@
     stroke: var(--ink);
     stroke-width: 2.5;
   }
-  .off {
-    fill: var(--danger);
-  }
   text {
     fill: var(--faded);
     font-size: 13px;
     font-weight: 600;
+  }
+  .off {
+    fill: var(--ink);
   }
   .tick line,
   .tick path {

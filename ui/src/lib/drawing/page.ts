@@ -4,6 +4,9 @@ import type { Shapes } from '$lib/api/client'
 export type Scene = Shapes['Scene']
 export type Shape = Scene['shapes'][number]
 
+/** How many times the drawing may be wider than true. */
+export const STRETCHES = [1, 5, 20]
+
 export interface Page {
   width: number
   height: number
@@ -32,7 +35,9 @@ export function layOut(scene: Scene, width: number, height: number, across: numb
   return { width, height, across, along, over, x: (mm) => x0 + mm * along, y: (mm) => y0 + mm * over }
 }
 
-/** A direction on the screen, radians: how a label follows a slanted tape. */
-export function slant(x1: number, y1: number, x2: number, y2: number): number {
-  return Math.atan2(y2 - y1, x2 - x1)
+/** Where every putt but the odd mishit stays on a page exaggerated so many times: the most that still shows them. */
+export function fittingStretch(scene: Scene, width: number, height: number): number {
+  const reach = scene.shapes.flatMap((it) => (it.shape === 'ray' ? [Math.abs(it.y_at)] : [])).sort((a, b) => a - b)
+  const widest = reach[Math.ceil(reach.length * 0.9) - 1] ?? 0
+  return STRETCHES.findLast((it) => layOut(scene, width, height, it).over * widest < height / 2 - 24) ?? 1
 }

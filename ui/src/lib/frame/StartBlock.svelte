@@ -64,7 +64,7 @@
       {#each offered as it (it)}<option value={it}></option>{/each}
     </datalist>
   </label>
-  <div class="grid grid-cols-2 items-start gap-3">
+  <div class="grid items-start gap-3">
     <Choice
       label="The rig is"
       options={SEEN}

@@ -16,7 +16,7 @@
   const id = $props.id()
   let draft = $state<string | null>(null)
   let unread = $state(false)
-  const wrong = $derived(unread ? `${label}: write a number in ${unit}, or with its unit.` : error)
+  const wrong = $derived(unread ? `${label}: write a number${unit && ` in ${unit}, or with its unit`}.` : error)
 
   function take(): void {
     if (draft === null) return
@@ -35,7 +35,7 @@
     <div class="relative min-w-0 flex-1">
       <input
         {id}
-        class="entry h-full rounded-none border-x-0 pr-9 text-lg font-semibold"
+        class="entry h-full rounded-none border-x-0 text-lg font-semibold {unit ? 'pr-9' : ''}"
         inputmode="decimal"
         autocomplete="off"
         value={draft ?? text}

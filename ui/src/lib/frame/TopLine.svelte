@@ -37,11 +37,11 @@
   </a>
   <nav class="flex min-w-0 flex-1 items-center gap-2" aria-label="Where I am">
     {#each place.trail as step, n (n)}
-      {#if n}<span class="text-engraved" aria-hidden="true">·</span>{/if}
+      {#if n}<span class="text-engraved {n === 1 ? 'max-sm:hidden' : ''}" aria-hidden="true">·</span>{/if}
       {#if step.href}
-        <a class="flex h-11 min-w-0 items-center hover:underline" href={step.href}><span class="truncate">{step.words}</span></a>
+        <a class="flex h-11 min-w-0 items-center hover:underline {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}" href={step.href}><span class="truncate">{step.words}</span></a>
       {:else}
-        <span class="min-w-0 truncate">{step.words}</span>
+        <span class="min-w-0 truncate {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}">{step.words}</span>
       {/if}
     {/each}
     {#if place.invented}

@@ -1,3 +1,5 @@
+import { untrack } from 'svelte'
+
 /** Keys that work now. A view adds its keys while it stands; `?` shows them all. */
 export interface Key {
   /** As `KeyboardEvent.key`; letters in lower case. */
@@ -15,8 +17,8 @@ class Keys {
 
   /** Add keys; call what it returns to take them away again. Give it to `$effect`. */
   add(title: string, keys: () => Key[]): () => void {
-    const group = { title, keys }
-    this.#groups = [...this.#groups, group]
+    // Whoever adds keys must not run again because of them.
+    untrack(() => (this.#groups = [...this.#groups, { title, keys }]))
     return () => (this.#groups = this.#groups.filter((it) => it.keys !== keys))
   }
 

@@ -70,7 +70,7 @@
         {#each [zones[0], zones.at(-1)] as end, n (n)}
           {#if end}
             <span
-              class="pointer-events-none absolute bottom-1 bg-paper/85 px-1 text-sm font-semibold"
+              class="pointer-events-none absolute top-0 bg-paper/85 px-1 text-sm font-semibold"
               style:left={n ? undefined : '0'}
               style:right={n ? '0' : undefined}>{end.zone.name} <kbd class="key hidden sm:inline">{end.zone.key}</kbd></span
             >

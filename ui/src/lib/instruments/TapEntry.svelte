@@ -20,7 +20,7 @@
     {#each zones as { zone, left, right } (zone.name)}
       <button
         type="button"
-        class="absolute inset-y-0 flex flex-col justify-end border-x border-dashed border-hairline px-0.5 pb-1 text-center text-sm leading-tight font-semibold"
+        class="absolute inset-y-0 flex flex-col border-x border-dashed border-hairline px-0.5 pt-1 text-center text-sm leading-tight font-semibold"
         style:left="{left}px"
         style:width="{right - left}px"
         disabled={closed}

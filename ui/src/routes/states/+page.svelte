@@ -26,7 +26,7 @@
   {#each STAGES as { name, scene } (name)}
     <section data-state={name}>
       <h2 class="label">{name}</h2>
-      <div class="h-64 border border-hairline"><Stage {scene} stretch /></div>
+      <div class="relative h-64 border border-hairline"><Stage {scene} stretch="true" /></div>
     </section>
   {/each}
 </div>

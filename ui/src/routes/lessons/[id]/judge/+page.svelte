@@ -22,7 +22,6 @@
     enabled: Boolean(judged.data?.judgement.final),
   }))
   const it = $derived(judged.data?.judgement)
-  let across = $state(5)
 </script>
 
 {#if sheet && !sheet.blocks.length}
@@ -42,8 +41,8 @@
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
       <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
       {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
-      <div class="mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
-        <Stage scene={judged.data.rays} stretch bind:across />
+      <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
+        <Stage scene={judged.data.rays} stretch="fitting" />
       </div>
     </div>
     <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to work on">

@@ -42,16 +42,18 @@
         }),
       ),
     enabled: Boolean(plan && sheet),
-    // While an entry can't be used, the last drawing that could stays.
-    placeholderData: (before) => before,
     retry: false,
   }))
-  const seen = $derived(preview.data)
+  // While an entry can't be used, the last drawing that could stays.
+  let lastGood = $state.raw<Shapes['Preview']>()
+  $effect(() => {
+    if (preview.data) lastGood = preview.data
+  })
+  const seen = $derived(preview.data ?? lastGood)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
   const rig = $derived(instruments.data?.find((it) => it.about.kind === plan?.rig_kind))
   const good = $derived(seen?.sight.fit === 'good')
   const FIT = { good: 'This rig will do', coarse: 'Too coarse', short: 'Too short', strict: 'Too strict', loose: 'Too wide' }
-  let across = $state(1)
 
   const sizeOf = (it: Shapes['Dimension']) => plan?.rig_sizes_m[it.name] ?? it.default
   function size(name: string, metres: number): void {
@@ -70,8 +72,8 @@
 {#if plan && sheet}
   <div class="grid h-full min-h-0 grid-cols-1 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex min-h-0 flex-col">
-      <div class="h-[290px] shrink-0 border-b border-hairline px-3 py-2" data-stage>
-        {#if seen}<Stage scene={seen.stage} stretch bind:across />{/if}
+      <div class="relative h-[290px] shrink-0 border-b border-hairline" data-stage>
+        {#if seen}<Stage scene={seen.stage} stretch="true" />{/if}
       </div>
       <div class="min-h-0 flex-1 overflow-y-auto px-5 py-4">
         <h2 class="wide mb-2 text-lg">The putt</h2>
@@ -162,7 +164,7 @@
           station={lay}
           conditions={sheet.blocks.map((it) => it.condition)}
           guides={rig?.about.guides ?? false}
-          closed={Boolean(fault) || !seen || preview.isPlaceholderData}
+          closed={!preview.data}
         />
       </div>
     </aside>

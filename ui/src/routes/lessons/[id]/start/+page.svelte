@@ -32,7 +32,6 @@
   const judgement = $derived(judged.data?.judgement)
   const Entry = $derived(ENTRIES[picture.data?.entry ?? ''])
 
-  let across = $state(5)
   let striking = $state<Putt | null>(null)
   let asking = $state(false)
   let switching = $state(false)
@@ -136,11 +135,11 @@
   <div class="p-6"><Trouble error={judged.error} again={() => judged.refetch()} /></div>
 {:else if sheet && block && judgement && vial}
   <div class="flex min-h-full flex-col desk:grid desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
-    <div class="flex min-h-0 flex-col max-desk:order-2 max-desk:flex-1">
-      <div class="min-h-[150px] flex-[5] border-b border-hairline px-3 py-1 max-sm:hidden" data-stage>
-        <Stage scene={judged.data!.rays} stretch bind:across />
+    <div class="flex min-h-0 flex-col max-desk:contents">
+      <div class="relative min-h-[190px] flex-[5] border-b border-hairline max-desk:order-2 max-sm:hidden" data-stage>
+        <Stage scene={judged.data!.rays} stretch="fitting" />
       </div>
-      <div class="flex min-h-[300px] flex-[6] flex-col px-3 py-2">
+      <div class="flex min-h-[340px] flex-[6] flex-col px-3 py-2 max-desk:order-3">
         {#if ended}
           <p class="py-2 text-center text-lg font-semibold">This lesson has ended. Open it again under “Lesson” to record.</p>
         {:else if full}
@@ -157,9 +156,9 @@
           </p>
         {/if}
         {#if error}<Trouble {error} />{/if}
-        <div class="min-h-0 flex-1">
+        <div class="relative min-h-0 flex-1">
           {#if picture.data && Entry}
-            <Entry entry={picture.data} closed={full || ended} {record} />
+            <div class="absolute inset-0"><Entry entry={picture.data} closed={full || ended} {record} /></div>
           {:else if picture.error}
             <Trouble error={picture.error} again={() => picture.refetch()} />
           {/if}
@@ -167,16 +166,16 @@
       </div>
     </div>
 
-    <aside class="flex min-h-0 flex-col gap-3 border-hairline px-4 py-3 max-desk:order-1 max-desk:border-b desk:overflow-y-auto desk:border-l" aria-label="So far">
-      <div>
+    <aside class="flex min-h-0 flex-col gap-3 border-hairline max-desk:contents desk:overflow-y-auto desk:border-l desk:px-4 desk:py-3" aria-label="So far">
+      <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
         <Vial {vial} words="{judgement.headline} {judgement.size}" />
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
-      <div class="border-t border-hairline pt-2">
+      <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
         <PuttList {putts} most={5} {undo} strike={ask_why} restore={(putt) => mark(putt, null)} />
       </div>
-      <div class="mt-auto border-t border-hairline pt-2 max-sm:hidden">
+      <div class="mt-auto border-t border-hairline pt-2 max-desk:order-5 max-desk:px-4 max-desk:pb-2">
         <div class="flex items-center justify-between">
           <h2 class="wide text-lg">Blocks</h2>
           <button class="button" onclick={() => (switching = true)}>Other condition <kbd class="key">N</kbd></button>

@@ -1,0 +1,137 @@
+"""A throw-away PostgreSQL for the tests: one server for the run, a fresh database where a test asks for one."""
+
+import tempfile
+from collections.abc import Generator
+from contextlib import contextmanager
+from datetime import UTC, datetime
+from pathlib import Path
+
+import psycopg
+import pytest
+import uuid6
+from fastapi.testclient import TestClient
+
+from libella.api.app import create_app
+from libella.lessons.desk import Desk, open_desk
+from libella.store.cluster import Cluster
+from libella.store.database import connect, migrate
+
+ROOT = Path(__file__).parents[1]
+
+
+@contextmanager
+def open_folder() -> Generator[Path]:
+    """A folder that the server's user, who is another when we are root, can enter; gone afterwards."""
+    with tempfile.TemporaryDirectory(prefix="libella-tests-") as folder:
+        Path(folder).chmod(0o755)
+        yield Path(folder)
+
+
+@pytest.fixture(scope="session")
+def cluster() -> Generator[Cluster]:
+    """A server of the tests' own."""
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data")
+        with cluster.running():
+            yield cluster
+
+
+def new_database(cluster: Cluster, template: str = "template1") -> str:
+    """The URL of a new database."""
+    name = f"t{uuid6.uuid7().hex}"
+    with psycopg.connect(cluster.url, autocommit=True) as connection:
+        connection.execute(f"create database {name} template {template}")
+    return cluster.url.rsplit("/", 1)[0] + f"/{name}"
+
+
+@pytest.fixture
+def fresh_url(cluster: Cluster) -> str:
+    """The URL of a new database without any table."""
+    return new_database(cluster)
+
+
+@pytest.fixture(scope="session")
+def template(cluster: Cluster) -> str:
+    """The name of a migrated, empty database, to be copied."""
+    name = "migrated"
+    with psycopg.connect(cluster.url, autocommit=True) as connection:
+        connection.execute(f"create database {name}")
+    engine = connect(cluster.url.rsplit("/", 1)[0] + f"/{name}")
+    migrate(engine)
+    engine.dispose()
+    return name
+
+
+@pytest.fixture
+def engine(cluster: Cluster, template: str):
+    """A migrated, empty database of the test's own."""
+    engine = connect(new_database(cluster, template))
+    yield engine
+    engine.dispose()
+
+
+@pytest.fixture
+def desk(engine) -> Desk:
+    return open_desk(engine)
+
+
+@pytest.fixture
+def client(engine) -> Generator[TestClient]:
+    with TestClient(create_app(engine), raise_server_exceptions=False) as client:
+        yield client
+
+
+def now() -> str:
+    return datetime.now(UTC).isoformat()
+
+
+class Coach:
+    """Says what a coach says, through the API; each word answers with the body it got."""
+
+    def __init__(self, client: TestClient) -> None:
+        self.client = client
+
+    def put(self, path: str, status: int | tuple[int, ...] = (200, 201), **body):
+        answer = self.client.put(f"/api{path}", json=body)
+        assert answer.status_code in ((status,) if isinstance(status, int) else status), answer.text
+        return answer.json()
+
+    def get(self, path: str, status: int = 200, **query):
+        answer = self.client.get(f"/api{path}", params=query)
+        assert answer.status_code == status, answer.text
+        return answer.json()
+
+    def drop(self, path: str):
+        answer = self.client.delete(f"/api{path}")
+        assert answer.status_code == 200, answer.text
+        return answer.json()
+
+    def golfer(self, name: str = "Test Golfer", **more):
+        return self.put(f"/golfers/{uuid6.uuid7()}", **{"name": name, "hand": "right", "level": "club"} | more)
+
+    def lesson(self, golfer_id: str | None = None, **more):
+        golfer_id = golfer_id or self.golfer()["id"]
+        body = {"golfer_id": golfer_id, "place": "Test floor", "stimp_ft": 10, "started_at": now()}
+        return self.put(f"/lessons/{uuid6.uuid7()}", **body | more)
+
+    def station(self, lesson_id: str, kind: str = "board", sizes: dict | None = None, **more):
+        body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": kind, "rig_sizes_m": sizes or {}}
+        return self.put(f"/stations/{uuid6.uuid7()}", lesson_id=lesson_id, laid_at=now(), **body | more)
+
+    def block(self, kind: str = "board", planned: int = 10, lesson: dict | None = None, **more):
+        lesson = lesson or self.lesson()
+        station = self.station(lesson["id"], kind)
+        body = {"station_id": station["id"], "condition": "as usual", "guided": False, "planned": planned}
+        return self.put(f"/blocks/{uuid6.uuid7()}", **body | {"started_at": now()} | more)
+
+    def putt(self, block_id: str, raw: dict, id: str | None = None, status=(200, 201), **more):
+        body = {"block_id": block_id, "raw": raw, "taken_at": now()} | more
+        return self.put(f"/readings/{id or uuid6.uuid7()}", status, **body)
+
+    def judged(self, block_id: str, **query):
+        return self.get(f"/blocks/{block_id}/judgement", **query)
+
+
+@pytest.fixture
+def coach(client) -> Coach:
+    return Coach(client)

@@ -1,0 +1,167 @@
+"""Board and gate: what a reading says, what a rig can see, what it refuses."""
+
+import math
+from itertools import pairwise
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from libella.core.constants import BALL_M
+from libella.core.drawing.scene import Tape
+from libella.core.green.capture import Putt
+from libella.core.instruments import Rig, instrument, instruments, lay
+from libella.core.instruments.board import Board
+from libella.core.instruments.gate import BallGate, PegGate
+from libella.core.interval import Interval
+from libella.core.limits import OutOfLimits
+
+PUTT = Putt(2.5, 0.3, 9.5)
+
+
+@st.composite
+def rigs(draw) -> Rig:
+    """Any rig that can be laid."""
+    cls = draw(st.sampled_from(list(instruments().values())))
+    sizes = {it.name: draw(st.floats(it.low, it.high)) for it in cls.dimensions()}
+    try:
+        return cls.laid(sizes)
+    except OutOfLimits:
+        return cls.laid({})
+
+
+@given(rigs())
+def test_zones_cover_every_angle_once(rig):
+    zones = rig.zones()
+    assert zones[0].interval.low == -math.inf
+    assert zones[-1].interval.high == math.inf
+    for before, after in pairwise(zones):
+        assert before.interval.high == pytest.approx(after.interval.low, abs=1e-6)
+        assert before.span_mm[1] == pytest.approx(after.span_mm[0])
+
+
+@given(rigs(), st.floats(-30, 30))
+def test_what_is_observed_holds_the_truth(rig, start_deg):
+    zone = rig.observe(start_deg)
+    assert zone.interval.low - 1e-6 <= start_deg <= zone.interval.high + 1e-6
+    assert rig.interval(zone.raw) == zone.interval
+    assert rig.words(zone.raw) == zone.name
+
+
+@given(rigs())
+def test_left_and_right_mirror_each_other(rig):
+    zones = rig.zones()
+    for zone, other in zip(zones, reversed(zones), strict=True):
+        assert zone.interval.low == pytest.approx(-other.interval.high)
+
+
+@given(rigs())
+def test_every_zone_has_its_own_key_and_name(rig):
+    zones = rig.zones()
+    keyed = [it.key for it in zones if it.key]
+    assert len(set(keyed)) == len(keyed)
+    assert len({it.name for it in zones}) == len(zones)
+
+
+@given(rigs())
+def test_a_rig_laid_again_from_its_sizes_is_the_same(rig):
+    assert lay(rig.about.kind, rig.sizes()) == rig
+
+
+@given(rigs(), st.sampled_from(["metric", "feet"]))
+def test_drawings_stay_inside_their_frame(rig, units):
+    picture = rig.picture(units)
+    assert picture.left < picture.right and picture.top < picture.bottom
+    assert all(picture.left <= it.span_mm[0] and it.span_mm[1] <= picture.right + 1e-6 for it in rig.zones(units))
+    assert any(isinstance(it, Tape) for it in rig.from_above(units))
+
+
+def test_a_touch_counts_by_the_first_post_and_a_ball_gate_uses_a_ball():
+    peg = PegGate(distance_m=0.5, inside_width_m=0.06, post_m=0.005)
+    ball = BallGate(distance_m=0.5, inside_width_m=0.06)
+    assert peg.interval({"crossing": "clean"}) == ball.interval({"crossing": "clean"})
+    widest = math.degrees(math.atan(((0.06 - BALL_M) / 2 + 2 * BALL_M) / 0.5))
+    assert ball.interval({"crossing": "touched_right"}).high == pytest.approx(widest)
+    assert peg.interval({"crossing": "touched_right"}).high < widest
+
+
+@pytest.mark.parametrize(
+    ("kind", "sizes", "field"),
+    [
+        ("peg_gate", {"inside_width_m": 0.04}, "inside_width_m"),
+        ("peg_gate", {"distance_m": -0.5}, "distance_m"),
+        ("peg_gate", {"distance_m": math.nan}, "distance_m"),
+        ("peg_gate", {"post_m": math.inf}, "post_m"),
+        ("peg_gate", {"colour": 1.0}, "colour"),
+        ("board", {"half_width_m": 0.02, "mark_m": 0.03}, "half_width_m"),
+        ("board", {"half_width_m": 0.6, "mark_m": 0.001}, "half_width_m"),
+        ("sundial", {}, "kind"),
+    ],
+)
+def test_what_cannot_be_laid_names_field_and_limit(kind, sizes, field):
+    with pytest.raises(OutOfLimits) as refused:
+        lay(kind, sizes)
+    assert refused.value.field == field
+    assert refused.value.limit
+
+
+@pytest.mark.parametrize(
+    ("rig", "raw"),
+    [
+        (Board(), {"offset_m": 0.2}),
+        (Board(), {"offset_m": math.nan}),
+        (Board(), {"offset_m": "0.01"}),
+        (Board(), {"beyond": "over there"}),
+        (Board(), {"offset_m": 0.01, "beyond": "left"}),
+        (Board(), {}),
+        (PegGate(), {"crossing": "through"}),
+        (PegGate(), {"crossing": "clean", "more": 1}),
+        (PegGate(), {"offset_m": 0.0}),
+    ],
+)
+def test_a_reading_the_rig_cannot_give_is_refused(rig, raw):
+    with pytest.raises(OutOfLimits) as refused:
+        rig.interval(raw)
+    assert refused.value.field.startswith("raw.")
+
+
+def test_a_board_coarser_than_a_third_of_the_window_objects_and_says_what_would_do():
+    coarse = Board(distance_m=0.5, half_width_m=0.2, mark_m=0.02)
+    sight = coarse.sight(PUTT, spread_deg=1.0)
+    assert sight.fit == "coarse" and sight.share > 1 / 3
+    assert sight.remedies
+    for remedy in sight.remedies:
+        mended = lay("board", coarse.sizes() | {remedy.name: remedy.value})
+        assert mended.sight(PUTT, spread_deg=1.0).fit != "coarse", remedy.words
+
+
+def test_a_short_board_is_widened_until_it_reaches():
+    short = Board(distance_m=1.0, half_width_m=0.02, mark_m=0.005)
+    sight = short.sight(PUTT, spread_deg=1.4)
+    assert sight.fit == "short"
+    [remedy] = sight.remedies
+    assert lay("board", short.sizes() | {remedy.name: remedy.value}).sight(PUTT, spread_deg=1.4).fit == "good"
+
+
+@pytest.mark.parametrize(("width", "fit"), [(0.045, "strict"), (0.06, "good"), (0.15, "loose")])
+def test_a_gate_is_fit_when_its_limit_is_near_the_spread(width, fit):
+    gate = PegGate(distance_m=0.5, inside_width_m=width)
+    sight = gate.sight(PUTT, spread_deg=1.0)
+    assert sight.fit == fit
+    for remedy in sight.remedies:
+        assert lay("peg_gate", gate.sizes() | {remedy.name: remedy.value}).sight(PUTT, 1.0).fit == "good", remedy.words
+
+
+def test_every_instrument_tells_what_it_cannot_see():
+    for kind, cls in instruments().items():
+        about = cls.about
+        assert instrument(kind) is cls
+        assert about.tells and about.cannot and about.read and about.mistakes and about.cautions, kind
+
+
+def test_an_interval_is_low_to_high():
+    assert Interval.of(None, 1.0).anchor == 1.0
+    assert Interval.of(None, None).anchor == 0.0
+    for low, high in ((1.0, 0.0), (math.nan, 1.0)):
+        with pytest.raises(ValueError, match="not an interval"):
+            Interval(low, high)

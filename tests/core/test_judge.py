@@ -1,0 +1,168 @@
+"""Verdict words and sentences."""
+
+import math
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from libella.core.green.capture import Putt
+from libella.core.instruments.board import Board
+from libella.core.instruments.gate import PegGate
+from libella.core.interval import Interval
+from libella.core.judge import judge
+from libella.core.judge.judgement import further
+from libella.core.station import Station
+from libella.core.wording import about, count, degrees, percent, side_of, tape
+
+STATION = Station(Putt(2.5, 0.3, 9.5), Board())
+
+
+def block(*starts: float) -> list[Interval]:
+    return [STATION.rig.observe(it).interval for it in starts]
+
+
+RIGHT = block(1.2, 0.9, 1.4, 1.1, 0.8, 1.3, 1.0, 1.2)
+LEFT = block(*(-it for it in (1.2, 0.9, 1.4, 1.1, 0.8, 1.3, 1.0, 1.2)))
+STRAIGHT = block(0.1, -0.1, 0.0, 0.15, -0.05, 0.05, -0.1, 0.1, 0.0, 0.05)
+LOOSE = block(2.5, -2.8, 1.9, -0.4, 3.1, -2.2, 0.2, -1.5)
+
+
+def judged(readings, planned=8, hand="right", units="metric"):
+    return judge(readings, STATION, planned=planned, hand=hand, units=units)
+
+
+def test_a_clear_push_is_called_by_the_golfers_hand():
+    assert judged(RIGHT).headline.endswith("right, clear.")
+    assert "push" in judged(RIGHT).meaning
+    assert "pull" in judged(RIGHT, hand="left").meaning
+    assert judged(LEFT).headline.endswith("left, clear.")
+    assert "pull" in judged(LEFT).meaning
+
+
+def test_until_the_planned_end_it_is_only_so_far():
+    it = judged(RIGHT, planned=20)
+    assert not it.final and it.verdict is None
+    assert it.headline.startswith("So far")
+    assert it.gains == () and it.work == ""
+    assert further(RIGHT, STATION, planned=20) == ""
+
+
+def test_a_steady_straight_golfer_has_no_tendency():
+    it = judged(STRAIGHT, planned=10)
+    assert it.headline == "No tendency."
+    assert "next to nothing" in it.work
+
+
+def test_a_loose_golfer_works_on_spread_and_the_bias_is_not_named():
+    it = judged(LOOSE)
+    assert it.verdict.word == "open"
+    assert it.work.startswith("Work on the spread")
+    assert "not named" in it.work
+
+
+def test_a_bias_too_small_for_its_doubt_has_no_side():
+    it = judged(block(0.0, -2.6, 2.6, 0.1, -0.1), planned=10)
+    assert it.headline.startswith("So far within 1") and it.headline.endswith("of the line.")
+
+
+def test_the_gains_are_what_the_sentence_says():
+    it = judged(RIGHT)
+    bias = next(gain for gain in it.gains if gain.change == "bias")
+    assert it.work.startswith("Work on the bias")
+    assert f"{round(bias.putts.value)} putts" in it.work
+
+
+def test_no_putts_ask_for_putts():
+    it = judged([])
+    assert it.headline == "No putts yet." and it.vial.bubble_at is None
+    assert "after 8 putts" in it.meaning
+
+
+def test_the_vial_keeps_its_marks_at_the_same_share_of_the_tube():
+    far = Station(Putt(6, 0.3, 9.5), Board())
+    for station in (STATION, far):
+        vial = judge(RIGHT, station, planned=8, hand="right").vial
+        assert vial.mark_right / vial.reach == pytest.approx(0.4)
+        assert vial.mark_left == -vial.mark_right
+        assert len(vial.ticks) == len(RIGHT)
+        assert vial.bubble_low < vial.bubble_at < vial.bubble_high
+
+
+def test_further_putts_are_asked_only_where_they_help():
+    assert further(RIGHT, STATION, planned=8).startswith("Settled")
+    assert "further putt" in further(LOOSE, STATION, planned=8)
+
+
+def test_the_judgement_is_the_same_every_time():
+    assert judged(LOOSE) == judged(LOOSE)
+    assert further(LOOSE, STATION, planned=8) == further(LOOSE, STATION, planned=8)
+
+
+def test_gate_readings_alone_are_judged_too():
+    station = Station(Putt(2.5, 0.3, 9.5), PegGate())
+    readings = [station.rig.interval({"crossing": "touched_right"})] * 8
+    it = judge(readings, station, planned=8, hand="right")
+    assert it.verdict.word == "clear" and it.verdict.side == "right"
+
+
+@pytest.mark.parametrize(
+    ("length", "units", "said"),
+    [
+        (0.0627, "metric", "62.7 mm"),
+        (0.5, "metric", "50 cm"),
+        (2.5, "metric", "2.50 m"),
+        (0.0254, "feet", "1 in"),
+        (2.5, "feet", "8 ft 2.4 in"),
+        (0.3047, "feet", "1 ft"),
+        (1.8287, "feet", "6 ft"),
+    ],
+)
+def test_a_tape_is_read_in_the_coachs_units(length, units, said):
+    assert tape(length, units) == said
+
+
+@given(st.floats(0, 2), st.floats(0.0001, 1))
+def test_a_measured_length_is_never_finer_than_its_doubt(length, doubt):
+    said = about(length, doubt, "metric")
+    step = max((s for s in (1, 5, 10, 50, 100) if s <= doubt * 500), default=1)
+    value, unit = said.removeprefix("under ").split()
+    assert unit == "mm"
+    assert float(value) % step == pytest.approx(0, abs=1e-9) or said.startswith("under")
+    if not said.startswith("under"):
+        assert abs(float(value) - length * 1000) <= step / 2 + 1e-6
+
+
+def test_small_words():
+    assert degrees(0.64, 0.3) == "0.6°" and degrees(2.4, 1.8) == "2°"
+    assert percent(0.999) == "over 99 %" and percent(0.001) == "under 1 %" and percent(0.5) == "50 %"
+    assert count(1, "putt") == "1 putt" and count(0, "putt") == "0 putts"
+    assert (side_of(0.1), side_of(-0.1), side_of(0.1, 0.2)) == ("right", "left", "neither")
+
+
+def test_the_stage_is_to_scale_and_mirrors_for_a_left_handed_golfer():
+    scene = STATION.from_above("right", "metric")
+    [hole] = [it for it in scene.shapes if it.shape == "circle" and it.role == "hole"]
+    assert (hole.x, hole.r) == (2500, 54)
+    feet = {hand: _feet(hand) for hand in ("right", "left")}
+    assert max(y for _, y in feet["right"]) < 0 < min(y for _, y in feet["left"])
+    lanes = {hand: {it.lane for it in _taped(hand)} for hand in ("right", "left")}
+    assert lanes == {"right": {1, 2}, "left": {-1, -2}}
+
+
+def _feet(hand):
+    areas = [it for it in STATION.from_above(hand, "metric").shapes if it.shape == "area" and it.role == "stance"]
+    return [point for it in areas for point in it.points]
+
+
+def _taped(hand):
+    return [it for it in STATION.from_above(hand, "metric").shapes if it.shape == "tape" and it.y1 == it.y2]
+
+
+def test_rays_are_drawn_where_the_ball_would_be():
+    rays = [
+        it for it in STATION.rays((Interval(0.9, 1.1), Interval.of(2.0, None)), "metric").shapes if it.shape == "ray"
+    ]
+    assert [it.age for it in rays] == [1, 0]
+    assert rays[0].y_at == pytest.approx(2500 * math.tan(math.radians(1)))
+    assert rays[0].side == "right" and rays[1].y_high is None

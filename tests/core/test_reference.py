@@ -1,0 +1,82 @@
+"""Everything computed so far against the reference numbers."""
+
+import math
+
+import pytest
+
+from libella.core.angle import angle_deg
+from libella.core.estimate import posterior, summarise
+from libella.core.green.capture import Putt, Window, capture_offset, speed_past
+from libella.core.instruments.board import Board
+from libella.core.instruments.gate import PegGate, clearance_limit_deg, width_for_limit
+
+from .reference import cases, intervals
+
+CLOSE = 1e-4
+
+
+@pytest.mark.parametrize("case", cases("board"))
+def test_board(case):
+    said = angle_deg(case["offset_m"], case["distance_m"])
+    assert said == pytest.approx(case["start_deg"], rel=CLOSE)
+    board = Board(distance_m=case["distance_m"], half_width_m=0.1, mark_m=0.0001 * 10)
+    reading = board.interval({"offset_m": case["offset_m"]})
+    assert reading.low < case["start_deg"] < reading.high
+
+
+@pytest.mark.parametrize("case", cases("gate_limit"))
+def test_gate_limit(case):
+    said = clearance_limit_deg(case["inside_width_m"], case["distance_m"])
+    assert said == pytest.approx(case["limit_deg"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("gate_width_for_limit"))
+def test_gate_width(case):
+    said = width_for_limit(case["limit_deg"], case["distance_m"])
+    assert said == pytest.approx(case["inside_width_m"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("gate_intervals"))
+@pytest.mark.parametrize("crossing", ["clean", "touched_left", "touched_right", "outside_left", "outside_right"])
+def test_gate_intervals(case, crossing):
+    gate = PegGate(distance_m=case["distance_m"], inside_width_m=case["inside_width_m"], post_m=case["post_m"])
+    said = gate.interval({"crossing": crossing})
+    low, high = case[crossing]
+    assert said.low == pytest.approx(-math.inf if low is None else low, rel=CLOSE)
+    assert said.high == pytest.approx(math.inf if high is None else high, rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("window"))
+def test_window_by_free_fall(case):
+    speed = speed_past(case["past_m"], case["stimp_ft"])
+    assert speed == pytest.approx(case["speed_at_hole_m_s"], rel=CLOSE)
+    assert capture_offset(speed, "free_fall") == pytest.approx(case["capture_offset_m"], rel=CLOSE)
+    putt = Putt(case["distance_m"], case["past_m"], case["stimp_ft"], "free_fall")
+    assert putt.window.left_deg == putt.window.right_deg == pytest.approx(case["window_deg"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("window_rim_assisted"))
+def test_window_rim_assisted(case):
+    putt = Putt(case["distance_m"], case["past_m"], case["stimp_ft"], "rim_assisted")
+    assert putt.window.narrow_deg == pytest.approx(case["window_deg"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("estimate"))
+def test_estimate(case):
+    post = posterior(intervals(case["intervals_deg"]), lapse=0.0)
+    w = case["tolerance_deg"]
+    said = summarise(post, Window(w, w))
+    assert said.bias.value == pytest.approx(case["bias_median"], abs=0.02)
+    assert (said.bias.low, said.bias.high) == pytest.approx(case["bias_90"], abs=0.03)
+    assert said.spread.value == pytest.approx(case["spread_median"], rel=0.01)
+    assert (said.spread.low, said.spread.high) == pytest.approx(case["spread_90"], rel=0.012)
+    chances = {
+        "prob_right": said.prob_right,
+        "on_line_rate": said.inside.value,
+        "on_line_rate_spread_down_quarter": said.inside.value + said.gain_steadier.value,
+        "gain_from_mending_bias": said.gain_unbiased.value,
+        "gain_from_quarter_less_spread": said.gain_steadier.value,
+        "prob_bias_right_of_quarter_window": said.prob_right_of_quarter,
+        "prob_bias_left_of_quarter_window": said.prob_left_of_quarter,
+    }
+    assert chances == pytest.approx({name: case[name] for name in chances}, abs=0.01)

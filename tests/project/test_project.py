@@ -1,0 +1,161 @@
+"""The project's own rules: layers, types, style, fresh generated types, what may be committed, and the start command."""
+
+import json
+import os
+import re
+import signal
+import socket
+import subprocess
+import sys
+import time
+
+import pytest
+
+from ..conftest import ROOT, new_database
+
+ENVIRONMENT = os.environ | {"PYTHONPATH": str(ROOT / "src")}
+
+
+def run(*command: str, cwd=ROOT, **environment: str) -> subprocess.CompletedProcess[str]:
+    return subprocess.run(
+        command, cwd=cwd, env=ENVIRONMENT | environment, capture_output=True, text=True, timeout=300, check=False
+    )
+
+
+def passes(*command: str, cwd=ROOT) -> None:
+    done = run(*command, cwd=cwd)
+    assert done.returncode == 0, (done.stdout + done.stderr)[-3000:]
+
+
+def test_imports_point_one_way():
+    passes(sys.executable, "-c", "from importlinter.cli import lint_imports_command; lint_imports_command()")
+
+
+def test_core_and_lessons_are_strictly_typed():
+    passes(str(ROOT / "ui" / "node_modules" / ".bin" / "pyright"), "--pythonpath", sys.executable)
+
+
+def test_style():
+    passes(sys.executable, "-m", "ruff", "check", ".")
+    passes(sys.executable, "-m", "ruff", "format", "--check", ".")
+
+
+def test_the_front_end_is_typed():
+    passes("npm", "run", "-s", "check", cwd=ROOT / "ui")
+
+
+def test_the_generated_types_are_fresh(tmp_path):
+    described = run(sys.executable, "-m", "libella.api")
+    (tmp_path / "openapi.json").write_text(described.stdout)
+    json.loads(described.stdout)
+    made = run(
+        "npx",
+        "openapi-typescript",
+        str(tmp_path / "openapi.json"),
+        "-o",
+        str(tmp_path / "schema.d.ts"),
+        cwd=ROOT / "ui",
+    )
+    assert made.returncode == 0, made.stderr
+    kept = (ROOT / "ui" / "src" / "lib" / "api" / "schema.d.ts").read_text()
+    assert (tmp_path / "schema.d.ts").read_text() == kept, "run what docs/developing.md says under Types"
+
+
+def tracked(*patterns: str) -> list[str]:
+    done = run("git", "ls-files", "-co", "--exclude-standard", "--", *patterns)
+    return done.stdout.split()
+
+
+def test_the_front_end_computes_nothing_of_the_job():
+    maths = re.compile(r"Math\.(atan2?|asin|acos|tan|sin|cos|sqrt|log|exp)")
+    guilty = [
+        path
+        for path in tracked("ui/src/*.ts", "ui/src/*.svelte")
+        if "/lib/drawing/" not in path and maths.search((ROOT / path).read_text())
+    ]
+    assert guilty == []
+
+
+def test_no_machine_path_and_no_registry_host_is_committed():
+    words = re.compile("|".join(["/wo" + "rk/", "pypi" + r"\.org", r"registry\.npm" + "js", r"deb\.deb" + "ian"]))
+    guilty = [
+        path
+        for path in tracked()
+        if not path.endswith((".png", ".woff2")) and words.search((ROOT / path).read_text(errors="ignore"))
+    ]
+    assert guilty == []
+
+
+def test_nothing_is_loaded_from_elsewhere():
+    """The built front end names no other host to fetch from."""
+    page = (ROOT / "ui" / "build" / "index.html").read_text()
+    assert not re.search(r"""(src|href)=["'](https?:)?//""", page)
+    sheets = "".join(it.read_text() for it in (ROOT / "ui" / "build").rglob("*.css"))
+    assert not re.search(r"url\((['\"]?)(https?:)?//", sheets)
+
+
+def free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return probe.getsockname()[1]
+
+
+def test_a_taken_port_is_said_with_a_way_out():
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        port = taken.getsockname()[1]
+        done = run(sys.executable, "-m", "libella.demo", LIBELLA_PORT=str(port))
+    assert done.returncode == 1
+    assert f"Port {port} is taken" in done.stderr and "LIBELLA_PORT" in done.stderr
+
+
+@pytest.mark.parametrize("port", ["80", "many"])
+def test_a_senseless_port_is_refused(port):
+    done = run(sys.executable, "-m", "libella.demo", LIBELLA_PORT=port)
+    assert done.returncode == 1 and "LIBELLA_PORT" in done.stderr
+
+
+def test_a_database_that_does_not_answer_is_said():
+    done = run(sys.executable, "-m", "libella.demo", LIBELLA_PORT=str(free_port()),
+               LIBELLA_DATABASE_URL=f"postgresql://nobody@127.0.0.1:{free_port()}/none")  # fmt: skip
+    assert done.returncode == 1 and "LIBELLA_DATABASE_URL" in done.stderr
+
+
+def test_start_serves_on_loopback_stops_on_ctrl_c_and_keeps_the_data(cluster):
+    url, port = new_database(cluster), free_port()
+    environment = ENVIRONMENT | {"LIBELLA_DATABASE_URL": url, "LIBELLA_PORT": str(port)}
+
+    def start() -> tuple[subprocess.Popen[str], list[str]]:
+        process = subprocess.Popen(
+            [sys.executable, "-m", "libella.demo"], env=environment, stdout=subprocess.PIPE, text=True
+        )
+        lines = []
+        for line in process.stdout:
+            lines.append(line.strip())
+            if "Ready" in line:
+                return process, lines
+        raise AssertionError(lines)
+
+    def stop(process: subprocess.Popen[str]) -> None:
+        process.send_signal(signal.SIGINT)
+        assert process.wait(10) == 0
+
+    process, lines = start()
+    assert sum("lessons" in it for it in lines) == 5
+    listening = [it for it in open("/proc/net/tcp").read().splitlines() if f":{port:04X}" in it.split()[1]]
+    assert listening and all(it.split()[1].startswith("0100007F") for it in listening)
+    stop(process)
+    began = time.monotonic()
+    process, lines = start()
+    assert not any("lessons" in it for it in lines) and time.monotonic() - began < 30
+    stop(process)
+
+
+def test_fresh_asks_before_it_drops_lessons_of_ones_own(cluster, client, coach):
+    url = client.app.state.desk._engine.url.render_as_string(hide_password=False).replace("+psycopg", "")
+    golfer = coach.golfer("Own Golfer")
+    coach.lesson(golfer["id"])
+    done = run(sys.executable, "-m", "libella.demo", "--fresh", LIBELLA_PORT=str(free_port()), LIBELLA_DATABASE_URL=url)
+    assert done.returncode == 1 and "1 lesson of your own would be lost" in done.stderr
+    assert coach.get(f"/golfers/{golfer['id']}")["name"] == "Own Golfer"

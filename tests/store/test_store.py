@@ -1,0 +1,103 @@
+"""The cluster and the schema."""
+
+import os
+import subprocess
+import threading
+
+import psycopg
+import pytest
+from alembic.autogenerate import compare_metadata
+from alembic.migration import MigrationContext
+from sqlalchemy import text
+
+from libella.store.cluster import Cluster, ClusterError
+from libella.store.database import clear, connect, migrate
+from libella.store.tables import Table
+
+from ..conftest import open_folder
+
+
+def test_the_migrations_make_exactly_the_tables(engine):
+    with engine.connect() as connection:
+        context = MigrationContext.configure(connection, opts={"compare_type": True})
+        assert compare_metadata(context, Table.metadata) == []
+
+
+def test_two_that_migrate_at_once_wait_for_each_other(fresh_url):
+    problems = []
+
+    def run():
+        try:
+            migrate(connect(fresh_url))
+        except Exception as problem:
+            problems.append(problem)
+
+    threads = [threading.Thread(target=run) for _ in range(3)]
+    for it in threads:
+        it.start()
+    for it in threads:
+        it.join()
+    assert problems == []
+
+
+def test_migrating_again_changes_nothing_and_clearing_starts_over(engine):
+    with engine.begin() as connection:
+        connection.execute(text("insert into studio values (gen_random_uuid(), 'a', '', '')"))
+    migrate(engine)
+    with engine.connect() as connection:
+        assert connection.scalar(text("select count(*) from studio")) == 1
+    clear(engine)
+    migrate(engine)
+    with engine.connect() as connection:
+        assert connection.scalar(text("select count(*) from studio")) == 0
+
+
+def test_every_row_leads_with_its_studio(engine):
+    for table in Table.metadata.sorted_tables:
+        key = [it.name for it in table.primary_key.columns]
+        assert key[0] == ("id" if table.name == "studio" else "studio_id"), table.name
+        for index in table.indexes:
+            assert next(iter(index.columns)).name == "studio_id", index.name
+
+
+def test_the_server_listens_on_loopback_only_and_not_as_root(cluster):
+    with psycopg.connect(cluster.url) as connection:
+        assert connection.execute("show listen_addresses").fetchone() == ("127.0.0.1",)
+        assert connection.execute("show unix_socket_directories").fetchone() == ("",)
+    pid = int((cluster.folder / "postgres" / "postmaster.pid").read_text().splitlines()[0])
+    assert os.stat(f"/proc/{pid}").st_uid != 0
+
+
+def test_a_second_user_shares_the_server_and_leaving_does_not_stop_it(cluster):
+    with Cluster(cluster.folder).running() as url:
+        assert url == cluster.url
+    with psycopg.connect(cluster.url) as connection:
+        assert connection.execute("select 1").fetchone() == (1,)
+
+
+def test_a_wrong_password_is_refused(cluster):
+    secret = cluster.url.split(":")[2].split("@")[0]
+    with pytest.raises(psycopg.OperationalError, match="password"):
+        psycopg.connect(cluster.url.replace(secret, "guess"))
+
+
+def test_a_server_that_cannot_start_says_its_last_words(monkeypatch):
+    monkeypatch.setattr(Cluster, "_options", lambda self: "-c no_such_setting=1")
+    refused = pytest.raises(ClusterError, match="no_such_setting")
+    with open_folder() as folder, refused, Cluster(folder / "data").running():
+        pass
+
+
+def test_data_of_another_version_is_refused_with_a_remedy():
+    with open_folder() as folder:
+        (folder / "data" / "postgres").mkdir(parents=True)
+        (folder / "data" / "postgres" / "PG_VERSION").write_text("7\n")
+        with pytest.raises(ClusterError, match="postgresql-7"), Cluster(folder / "data").running():
+            pass
+
+
+def test_the_last_user_stops_the_server():
+    with open_folder() as folder:
+        with Cluster(folder / "data").running() as url:
+            psycopg.connect(url).close()
+        assert subprocess.run(["pgrep", "-f", str(folder)], stdout=subprocess.DEVNULL, check=False).returncode == 1

@@ -1,0 +1,108 @@
+"""A served Libella with the demo data, and a real Chromium to drive it."""
+
+import os
+import signal
+import socket
+import subprocess
+import sys
+import time
+import urllib.request
+from collections.abc import Generator
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Browser, Page, expect, sync_playwright
+
+from ..conftest import ROOT, new_database
+
+CHROMIUM = [
+    "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+    "--no-first-run",
+]  # fmt: skip
+AXE = (ROOT / "ui" / "node_modules" / "axe-core" / "axe.min.js").read_text
+expect.set_options(timeout=8000)
+
+
+class Served:
+    """Libella as a process of its own, as ./demo starts it."""
+
+    def __init__(self, url: str) -> None:
+        with socket.socket() as probe:
+            probe.bind(("127.0.0.1", 0))
+            self.port = probe.getsockname()[1]
+        self.address = f"http://127.0.0.1:{self.port}"
+        self._environment = os.environ | {
+            "LIBELLA_DATABASE_URL": url,
+            "LIBELLA_PORT": str(self.port),
+            "PYTHONPATH": str(ROOT / "src"),
+        }
+
+    def start(self) -> None:
+        self._process = subprocess.Popen(
+            [sys.executable, "-m", "libella.demo"], env=self._environment, stdout=subprocess.DEVNULL
+        )
+        for _ in range(300):
+            try:
+                urllib.request.urlopen(f"{self.address}/api/health", timeout=1)
+                return
+            except OSError:
+                assert self._process.poll() is None, "the server ended"
+                time.sleep(0.1)
+        raise AssertionError("the server does not answer")
+
+    def kill(self) -> None:
+        """As if the plug were pulled."""
+        self._process.send_signal(signal.SIGKILL)
+        self._process.wait()
+
+
+@pytest.fixture(scope="session")
+def served(cluster) -> Generator[Served]:
+    served = Served(new_database(cluster))
+    served.start()
+    yield served
+    served.kill()
+
+
+@pytest.fixture(scope="session")
+def browser() -> Generator[Browser]:
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        yield browser
+        browser.close()
+
+
+@pytest.fixture
+def page(browser: Browser, served: Served) -> Generator[Page]:
+    """A new visitor's page at 1280×800; an error on it fails the test."""
+    context = browser.new_context(base_url=served.address, viewport={"width": 1280, "height": 800}, has_touch=True)
+    page = context.new_page()
+    errors: list[str] = []
+    page.on("pageerror", lambda error: errors.append(str(error)))
+    yield page
+    context.close()
+    assert errors == []
+
+
+def dim(page: Page) -> None:
+    """Dim light from the first paint on."""
+    page.add_init_script("localStorage.setItem('libella.light', 'dim')")
+
+
+def no_serious_finding(page: Page) -> None:
+    """Run axe; anything serious or critical fails with what it is and where."""
+    page.evaluate(AXE() if not page.evaluate("'axe' in window") else "0")
+    found = page.evaluate("axe.run(document, { resultTypes: ['violations'] })")["violations"]
+    bad = [
+        f"{it['id']}: {it['nodes'][0]['html'][:160]} {it['nodes'][0]['failureSummary'][:300]}"
+        for it in found
+        if it["impact"] in ("serious", "critical")
+    ]
+    assert bad == [], "\n".join(bad)
+
+
+def shot(page: Page, name: str) -> None:
+    """Keep a picture when LIBELLA_SHOTS names a folder; for looking at, not for comparing."""
+    if folder := os.environ.get("LIBELLA_SHOTS"):
+        page.wait_for_timeout(300)
+        page.screenshot(path=Path(folder) / f"{name}.png")

@@ -1,0 +1,128 @@
+"""Every view in both lights and at three sizes: no serious accessibility finding, nothing cut off, nothing tiny."""
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from .conftest import dim, no_serious_finding, shot
+
+SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
+VIEWS = ["today", "golfer", "set", "start", "judge", "states"]
+
+
+def visit(page: Page, view: str) -> None:
+    """Go to a view of the demo data and wait until it stands."""
+    page.goto("/")
+    recording = page.get_by_role("link", name="Go on recording").last
+    expect(recording).to_be_visible()
+    if view == "golfer":
+        page.get_by_role("link", name="Junia Thale").first.click()
+        expect(page.get_by_role("list", name="Lessons, newest first")).to_be_visible()
+    elif view in ("set", "start", "judge"):
+        recording.click()
+        if view != "start":
+            page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=view.title()).click()
+        expect(page.locator("main svg").first).to_be_visible()
+    elif view == "states":
+        page.goto("/states")
+        expect(page.locator("[data-state='long text']")).to_be_visible()
+    page.wait_for_load_state("networkidle")
+
+
+@pytest.mark.parametrize("light", ["daylight", "dim"])
+@pytest.mark.parametrize("view", VIEWS)
+def test_axe_finds_nothing_serious(page: Page, view: str, light: str):
+    if light == "dim":
+        dim(page)
+    visit(page, view)
+    shot(page, f"{view}-{light}")
+    no_serious_finding(page)
+
+
+@pytest.mark.parametrize("size", SIZES)
+@pytest.mark.parametrize("view", VIEWS)
+def test_nothing_is_cut_off_sideways(page: Page, view: str, size: str):
+    width, height = SIZES[size]
+    page.set_viewport_size({"width": width, "height": height})
+    visit(page, view)
+    shot(page, f"{view}-{size}")
+    assert page.evaluate("document.documentElement.scrollWidth") <= width
+    for box in page.locator("main button:visible, main input:visible").all():
+        at = box.bounding_box()
+        assert at is None or (at["x"] >= -1 and at["x"] + at["width"] <= width + 1), box.evaluate("it => it.outerHTML")[
+            :200
+        ]
+
+
+@pytest.mark.parametrize("size", ["desk", "tablet"])
+def test_nothing_scrolls_during_a_run(page: Page, size: str):
+    width, height = SIZES[size]
+    page.set_viewport_size({"width": width, "height": height})
+    visit(page, "start")
+    overflow = page.evaluate(
+        "[...document.querySelectorAll('main, main *')].filter(it => it.clientHeight > 40 &&"
+        " ['auto', 'scroll'].includes(getComputedStyle(it).overflowY) && it.scrollHeight > it.clientHeight + 2)"
+        ".map(it => it.className)"
+    )
+    assert overflow == []
+
+
+@pytest.mark.parametrize("size", SIZES)
+def test_every_zone_of_a_gate_is_wide_enough_for_a_thumb(page: Page, size: str):
+    width, height = SIZES[size]
+    page.set_viewport_size({"width": width, "height": height})
+    visit(page, "set")
+    page.get_by_role("radio", name="Gate of pegs").click()
+    page.get_by_label("Inside width", exact=True).fill("44")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("button", name="Start block")).to_be_enabled()
+    page.get_by_role("button", name="Start block").click()
+    zones = page.locator("[data-zone]")
+    expect(zones).to_have_count(5)
+    boxes = [it.bounding_box() for it in zones.all()]
+    assert min(it["width"] for it in boxes) >= 56 and min(it["height"] for it in boxes) >= 56
+    edges = sorted((it["x"], it["x"] + it["width"]) for it in boxes)
+    assert all(abs(before[1] - after[0]) < 1.5 for before, after in zip(edges, edges[1:], strict=False))
+
+
+def test_text_is_at_contrast_seven_in_daylight(page: Page):
+    visit(page, "start")
+    page.evaluate((no_serious_finding.__globals__["AXE"])())
+    found = page.evaluate(
+        "axe.run(document, { runOnly: ['color-contrast-enhanced'], rules: { 'color-contrast-enhanced': { enabled: true } } })"
+    )["violations"]
+    assert [it["nodes"][0]["html"] for it in found] == []
+
+
+def test_the_drawing_says_when_it_is_exaggerated_and_is_true_otherwise(page: Page):
+    visit(page, "set")
+    stage = page.locator("[data-stage]")
+    hole = stage.locator("ellipse.hole")
+    box = hole.bounding_box()
+    assert abs(box["width"] - box["height"]) < 1
+    stage.get_by_role("button", name="×5").click()
+    expect(stage.get_by_text("Across the line ×5, along it ×1")).to_be_visible()
+    box = hole.bounding_box()
+    assert box["height"] / box["width"] == pytest.approx(5, rel=0.12)
+
+
+def test_the_vial_puts_left_on_the_left_and_says_when_it_is_off_the_scale(page: Page):
+    visit(page, "states")
+    settled = page.locator("[data-state='settled'] svg").first
+    tube = settled.locator(".glass").bounding_box()
+    bubble = settled.locator(".bubble").bounding_box()
+    assert bubble["x"] > tube["x"] + tube["width"] / 2
+    off = page.locator("[data-state='far off scale']")
+    expect(off.get_by_text("off this scale").first).to_be_visible()
+    expect(off.locator(".bubble")).to_have_count(0)
+    expect(page.locator("[data-state='empty'] .bubble")).to_have_count(0)
+    expect(page.locator("[data-state='open intervals only'] svg").first.locator(".tick path")).to_have_count(5)
+
+
+def test_motion_stops_when_the_system_asks(browser, served):
+    context = browser.new_context(base_url=served.address, reduced_motion="reduce")
+    page = context.new_page()
+    page.goto("/states")
+    bubble = page.locator(".bubble").first
+    expect(bubble).to_be_visible()
+    assert bubble.evaluate("it => getComputedStyle(it).transitionDuration") == "0s"
+    context.close()
