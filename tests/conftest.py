@@ -10,6 +10,7 @@ import psycopg
 import pytest
 import uuid6
 from fastapi.testclient import TestClient
+from sqlalchemy import Engine, text
 
 from libella.api.app import create_app
 from libella.lessons.desk import Desk, open_desk
@@ -36,11 +37,11 @@ def cluster() -> Generator[Cluster]:
             yield cluster
 
 
-def new_database(cluster: Cluster, template: str = "template1") -> str:
+def new_database(cluster: Cluster) -> str:
     """The URL of a new database."""
     name = f"t{uuid6.uuid7().hex}"
     with psycopg.connect(cluster.url, autocommit=True) as connection:
-        connection.execute(f"create database {name} template {template}")
+        connection.execute(f"create database {name}")
     return cluster.url.rsplit("/", 1)[0] + f"/{name}"
 
 
@@ -51,23 +52,20 @@ def fresh_url(cluster: Cluster) -> str:
 
 
 @pytest.fixture(scope="session")
-def template(cluster: Cluster) -> str:
-    """The name of a migrated, empty database, to be copied."""
-    name = "migrated"
-    with psycopg.connect(cluster.url, autocommit=True) as connection:
-        connection.execute(f"create database {name}")
-    engine = connect(cluster.url.rsplit("/", 1)[0] + f"/{name}")
+def migrated(cluster: Cluster) -> Generator[Engine]:
+    """A migrated database that tests share, one after another."""
+    engine = connect(new_database(cluster))
     migrate(engine)
+    yield engine
     engine.dispose()
-    return name
 
 
 @pytest.fixture
-def engine(cluster: Cluster, template: str):
-    """A migrated, empty database of the test's own."""
-    engine = connect(new_database(cluster, template))
-    yield engine
-    engine.dispose()
+def engine(migrated: Engine) -> Engine:
+    """A migrated database, empty again."""
+    with migrated.begin() as connection:
+        connection.execute(text("truncate studio cascade"))
+    return migrated
 
 
 @pytest.fixture

@@ -1,4 +1,4 @@
-"""The project's own rules: layers, types, style, fresh generated types, what may be committed, and the start command."""
+"""The project's own rules: layers, types, style, fresh types, what may be committed, and the start command."""
 
 import json
 import os
@@ -8,6 +8,7 @@ import socket
 import subprocess
 import sys
 import time
+from pathlib import Path
 
 import pytest
 
@@ -143,7 +144,7 @@ def test_start_serves_on_loopback_stops_on_ctrl_c_and_keeps_the_data(cluster):
 
     process, lines = start()
     assert sum("lessons" in it for it in lines) == 5
-    listening = [it for it in open("/proc/net/tcp").read().splitlines() if f":{port:04X}" in it.split()[1]]
+    listening = [it for it in Path("/proc/net/tcp").read_text().splitlines() if f":{port:04X}" in it.split()[1]]
     assert listening and all(it.split()[1].startswith("0100007F") for it in listening)
     stop(process)
     began = time.monotonic()

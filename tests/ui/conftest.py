@@ -30,12 +30,17 @@ class Served:
         with socket.socket() as probe:
             probe.bind(("127.0.0.1", 0))
             self.port = probe.getsockname()[1]
+        self._process: subprocess.Popen[bytes] | None = None
         self.address = f"http://127.0.0.1:{self.port}"
         self._environment = os.environ | {
             "LIBELLA_DATABASE_URL": url,
             "LIBELLA_PORT": str(self.port),
             "PYTHONPATH": str(ROOT / "src"),
         }
+
+    @property
+    def runs(self) -> bool:
+        return self._process is not None and self._process.poll() is None
 
     def start(self) -> None:
         self._process = subprocess.Popen(
@@ -52,16 +57,24 @@ class Served:
 
     def kill(self) -> None:
         """As if the plug were pulled."""
+        assert self._process is not None
         self._process.send_signal(signal.SIGKILL)
         self._process.wait()
 
 
 @pytest.fixture(scope="session")
-def served(cluster) -> Generator[Served]:
+def one_server(cluster) -> Generator[Served]:
     served = Served(new_database(cluster))
-    served.start()
     yield served
     served.kill()
+
+
+@pytest.fixture
+def served(one_server: Served) -> Served:
+    """The one server of this run, started where it does not run: a test may have killed it."""
+    if not one_server.runs:
+        one_server.start()
+    return one_server
 
 
 @pytest.fixture(scope="session")
@@ -86,7 +99,7 @@ def page(browser: Browser, served: Served) -> Generator[Page]:
 
 def dim(page: Page) -> None:
     """Dim light from the first paint on."""
-    page.add_init_script("localStorage.setItem('libella.light', 'dim')")
+    page.add_init_script("try { localStorage.setItem('libella.light', 'dim') } catch {}")
 
 
 def no_serious_finding(page: Page) -> None:

@@ -96,7 +96,7 @@
             </p>
             {#if last}<VialLine block={last.block} where={false} />{:else}<p class="text-faded">No putts yet.</p>{/if}
           </div>
-          <button class="button" onclick={() => start(golfer)} aria-label="Start a lesson with {golfer.name}">Start lesson</button>
+          <button class="button" onclick={() => start(golfer)} aria-label="Start lesson with {golfer.name}">Start lesson</button>
         </li>
       {/each}
     </ul>

@@ -31,8 +31,8 @@ class Outbox {
   letters = $state<Letter[]>([])
   /** Whether the last try got through. */
   reached = $state(true)
-  /** Confirmed writes by block, so that a view knows when to ask again. */
-  confirmed = $state<Record<string, number>>({})
+  /** Confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */
+  confirmed = $state<Letter[]>([])
 
   #book: Book
   #busy = false
@@ -67,6 +67,17 @@ class Outbox {
   async dismiss(id: string): Promise<void> {
     this.letters = this.letters.filter((it) => it.id !== id)
     await this.#book.letters.delete(id).catch(() => undefined)
+  }
+
+  /** What a block's view has to show beyond what the server last told it, in the order it was tapped. */
+  over(blockId: string | undefined): Letter[] {
+    return [...this.confirmed, ...this.waiting].filter((it) => it.blockId === blockId)
+  }
+
+  /** The view has asked again since these were confirmed. */
+  forget(seen: Letter[]): void {
+    const ids = new Set(seen.map((it) => it.id))
+    this.confirmed = this.confirmed.filter((it) => !ids.has(it.id))
   }
 
   async #open(): Promise<void> {
@@ -109,8 +120,8 @@ class Outbox {
     this.reached = answer !== null && answer.status < 500 && answer.status !== 429
     if (!answer || !this.reached) return false
     if (answer.ok) {
+      this.confirmed.push(letter)
       await this.dismiss(letter.id)
-      this.confirmed[letter.blockId] = (this.confirmed[letter.blockId] ?? 0) + 1
     } else {
       const refused = problemOf(await answer.json().catch(() => null), answer.status)
       this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))

@@ -66,7 +66,7 @@
       {/each}
     </svg>
     {#if stretch}
-      <div class="absolute right-2 bottom-2 flex items-center gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
+      <div class="absolute right-2 bottom-2 flex max-w-full flex-wrap items-center justify-end gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
         <span class="text-sm text-faded" aria-live="polite">
           {across === 1 ? 'True to scale' : `Across the line ×${across}, along it ×1`}
         </span>

@@ -3,7 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/api/client'
-  import { levelsQuery } from '$lib/api/queries'
+  import { levelsQuery } from '$lib/api/queries.svelte'
   import Choice from './Choice.svelte'
   import Sheet from './Sheet.svelte'
   import Trouble from './Trouble.svelte'

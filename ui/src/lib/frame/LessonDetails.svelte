@@ -2,7 +2,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { renewLesson } from '$lib/api/queries'
+  import { renewLesson } from '$lib/api/queries.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from './Sheet.svelte'
   import Trouble from './Trouble.svelte'

@@ -4,7 +4,7 @@
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
   import { api, ask, refusal } from '$lib/api/client'
-  import { renewLesson } from '$lib/api/queries'
+  import { renewLesson } from '$lib/api/queries.svelte'
   import Choice from './Choice.svelte'
   import Stepper from './Stepper.svelte'
   import Trouble from './Trouble.svelte'

@@ -21,11 +21,12 @@
   $effect(() => {
     if (!open) return
     error = null
+    draft.place = ''
     void (async () => {
       const { items } = await ask(api.GET('/api/golfers/{id}/lessons', { params: { path: { id: golfer.id } } }))
       const last = items[0]?.lesson
       const place = last?.place ?? (await ask(api.GET('/api/studio'))).name
-      draft = { place, surface: last?.surface ?? 'indoor mat', stimp_ft: last?.stimp_ft ?? 10, conditions: '' }
+      if (!draft.place) draft = { place, surface: last?.surface ?? 'indoor mat', stimp_ft: last?.stimp_ft ?? 10, conditions: '' }
     })().catch((problem) => (error = problem))
   })
 

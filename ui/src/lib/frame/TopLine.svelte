@@ -17,6 +17,7 @@
     ]),
   )
   const turn = () => (settings.light = settings.light === 'dim' ? 'daylight' : 'dim')
+  const light = $derived(settings.light === 'dim' ? 'Dim' : 'Daylight')
   const link = $derived(
     outbox.refused.length
       ? `${outbox.refused.length} refused`
@@ -63,12 +64,12 @@
   <button
     class="button plain hidden shrink-0 sm:inline-flex"
     onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}
-    aria-label="Units: {settings.units}. Change."
+    aria-label="{settings.units === 'metric' ? 'm' : 'ft'}: change the units"
   >
     {settings.units === 'metric' ? 'm' : 'ft'}
   </button>
-  <button class="button plain shrink-0" onclick={turn} aria-pressed={settings.light === 'dim'} aria-label="Dim light">
-    {settings.light === 'dim' ? '☾' : '☀'}<span class="hidden desk:inline">{settings.light === 'dim' ? 'Dim' : 'Daylight'}</span>
+  <button class="button plain shrink-0" onclick={turn} aria-label="{light}: change the light">
+    <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span>
   </button>
   <button class="button plain hidden shrink-0 sm:inline-flex" onclick={help} aria-label="Show the keys">?</button>
 </header>

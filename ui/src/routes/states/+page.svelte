@@ -16,7 +16,7 @@
         <Vial {vial} {words} size="large" />
         <p class="min-w-0 text-lg font-semibold wrap-break-word">{words}</p>
       </div>
-      <div class="mt-2 flex items-start gap-6">
+      <div class="mt-2 flex flex-wrap items-start gap-6">
         <div class="w-72"><Vial {vial} {words} /></div>
         <div class="w-40"><Vial {vial} {words} size="row" /></div>
       </div>

@@ -3,7 +3,7 @@
   import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
-  import { levelsQuery } from '$lib/api/queries'
+  import { levelsQuery } from '$lib/api/queries.svelte'
   import GolferSheet from '$lib/frame/GolferSheet.svelte'
   import { place } from '$lib/frame/place.svelte'
   import StartLesson from '$lib/frame/StartLesson.svelte'

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte'
   import { page } from '$app/state'
-  import { lessonQuery } from '$lib/api/queries'
+  import { lessonQuery } from '$lib/api/queries.svelte'
   import LessonDetails from '$lib/frame/LessonDetails.svelte'
   import { place } from '$lib/frame/place.svelte'
   import RunSheet from '$lib/frame/RunSheet.svelte'

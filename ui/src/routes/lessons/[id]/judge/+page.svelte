@@ -3,7 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
-  import { judgedQuery, lessonQuery } from '$lib/api/queries'
+  import { judgedQuery, lessonQuery } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'

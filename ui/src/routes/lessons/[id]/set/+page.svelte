@@ -5,7 +5,7 @@
   import { v7 } from 'uuid'
   import { page } from '$app/state'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { instrumentsQuery, lessonQuery } from '$lib/api/queries'
+  import { instrumentsQuery, lessonQuery } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'

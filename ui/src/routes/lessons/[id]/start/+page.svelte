@@ -6,7 +6,7 @@
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
   import { outbox } from '$lib/api/outbox.svelte'
-  import { entryQuery, judgedQuery, lessonQuery, renewLesson } from '$lib/api/queries'
+  import { entryQuery, judgedQuery, lessonQuery, renewLesson } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
@@ -40,9 +40,10 @@
   // What the server has, with what is still on its way laid over it in the order it was tapped.
   const putts = $derived.by(() => {
     const known: Putt[] = (block?.readings ?? []).map((it) => ({ ...it, waiting: false }))
-    for (const letter of outbox.waiting.filter((it) => it.blockId === blockId)) {
+    const confirmed = new Set(outbox.confirmed.map((it) => it.id))
+    for (const letter of outbox.over(blockId)) {
       const at = known.find((it) => it.id === letter.about)
-      if (letter.shown && !at) known.push({ ...letter.shown, waiting: true })
+      if (letter.shown && !at) known.push({ ...letter.shown, waiting: !confirmed.has(letter.id) })
       else if (!letter.shown && at) {
         at.voided = letter.method === 'PUT'
         at.void_reason = at.voided ? (letter.body as { reason: string }).reason : null
@@ -62,20 +63,15 @@
     return same?.at_deg ?? ((it.low_deg ?? it.high_deg ?? 0) + (it.high_deg ?? it.low_deg ?? 0)) / 2
   }
 
-  // Ask for the judgement again whenever a write of this block was confirmed.
-  let seen = 0
-  $effect(() => {
-    const count = blockId ? (outbox.confirmed[blockId] ?? 0) : 0
-    if (count === seen) return
-    seen = count
-    void client.invalidateQueries({ queryKey: ['judged', blockId] })
-    if (!outbox.waiting.length) void client.invalidateQueries({ queryKey: ['lesson', id] })
-  })
-
+  /** As the server will say it: a reading that may lie on the line has no side. */
+  function sideOf(zone: Zone): 'left' | 'right' | 'neither' {
+    if ((zone.low_deg ?? -Infinity) <= 0 && (zone.high_deg ?? Infinity) >= 0) return 'neither'
+    return zone.at_deg < 0 ? 'left' : 'right'
+  }
   function record(zone: Zone): void {
     if (!blockId || full || ended) return
     const reading = { id: v7(), block_id: blockId, raw: zone.raw, taken_at: new Date().toISOString() }
-    const side = zone.low_deg !== null && zone.low_deg > 0 ? 'right' : zone.high_deg !== null && zone.high_deg < 0 ? 'left' : zone.low_deg === null ? 'left' : zone.high_deg === null ? 'right' : zone.at_deg === 0 || (zone.low_deg <= 0 && zone.high_deg >= 0) ? 'neither' : 'neither'
+    const side = sideOf(zone)
     const { id: about, ...body } = reading
     outbox.post({
       method: 'PUT',
@@ -98,7 +94,7 @@
     })
   }
   const undo = () => mark(valid.at(-1), 'undone')
-  function ask_why(putt: Putt | undefined): void {
+  function askWhy(putt: Putt | undefined): void {
     if (!putt) return
     striking = putt
     asking = true
@@ -118,7 +114,7 @@
   $effect(() =>
     keys.add('Recording', () => [
       { key: 'u', words: 'Undo the last putt', run: undo },
-      { key: 'v', words: 'Void the last putt, with a reason', run: () => ask_why(valid.at(-1)) },
+      { key: 'v', words: 'Void the last putt, with a reason', run: () => askWhy(valid.at(-1)) },
       { key: 'n', words: 'Start a block under another condition', run: () => (switching = true) },
       { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) },
     ]),
@@ -173,7 +169,7 @@
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
-        <PuttList {putts} most={5} {undo} strike={ask_why} restore={(putt) => mark(putt, null)} />
+        <PuttList {putts} most={5} {undo} strike={askWhy} restore={(putt) => mark(putt, null)} />
       </div>
       <div class="mt-auto border-t border-hairline pt-2 max-desk:order-5 max-desk:px-4 max-desk:pb-2">
         <div class="flex items-center justify-between">

@@ -1,7 +1,8 @@
 /** What views ask the server, each under one name. */
-import { createQuery, type QueryClient } from '@tanstack/svelte-query'
+import { createQuery, useQueryClient, type QueryClient } from '@tanstack/svelte-query'
 import { settings } from '$lib/settings/settings.svelte'
 import { api, ask } from './client'
+import { outbox } from './outbox.svelte'
 
 const units = () => ({ query: { units: settings.units } })
 
@@ -13,15 +14,30 @@ export function lessonQuery(id: () => string) {
   }))
 }
 
-/** One block judged; asked again after every confirmed putt. */
+/** One block judged. Asked again when writes of it were confirmed; until that has come they stay laid over it. */
 export function judgedQuery(id: () => string | undefined) {
-  return createQuery(() => ({
+  const client = useQueryClient()
+  let renewing = $state(false)
+  $effect(() => {
+    const news = outbox.confirmed.filter((it) => it.blockId === id())
+    if (!news.length || renewing) return
+    renewing = true
+    void judged.refetch().then(async ({ isSuccess }) => {
+      if (isSuccess) outbox.forget(news)
+      else await new Promise((resolve) => setTimeout(resolve, 2000))
+      renewing = false
+      if (!outbox.waiting.length) void client.invalidateQueries({ queryKey: ['lesson'] })
+    })
+  })
+  const judged = createQuery(() => ({
     queryKey: ['judged', id(), settings.units],
     queryFn: () => ask(api.GET('/api/blocks/{id}/judgement', { params: { path: { id: id() ?? '' }, ...units() } })),
     enabled: Boolean(id()),
     // Another block's numbers must not stand under this block's name.
     placeholderData: (before) => (before?.block.id === id() ? before : undefined),
+    staleTime: 0,
   }))
+  return judged
 }
 
 /** The picture a block's readings are taken on. */
