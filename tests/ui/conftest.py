@@ -97,11 +97,6 @@ def page(browser: Browser, served: Served) -> Generator[Page]:
     assert errors == []
 
 
-def dim(page: Page) -> None:
-    """Dim light from the first paint on."""
-    page.add_init_script("try { localStorage.setItem('libella.light', 'dim') } catch {}")
-
-
 def no_serious_finding(page: Page) -> None:
     """Run axe; anything serious or critical fails with what it is and where."""
     page.evaluate(AXE() if not page.evaluate("'axe' in window") else "0")

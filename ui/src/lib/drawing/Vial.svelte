@@ -25,7 +25,8 @@
   const unit = $derived(vial.unit === 'deg' ? '°' : ` ${vial.unit}`)
 </script>
 
-<div class="w-full" bind:clientWidth={outer} data-vial={size}>
+<!-- Its drawing must not hold its column open when that gets narrower. -->
+<div class="w-full [contain:inline-size]" bind:clientWidth={outer} data-vial={size}>
   <svg width={outer} {height} role="img" aria-label={words} class="block">
     <g transform="translate({cap} {top})">
       <!-- The glass and its brass caps. -->

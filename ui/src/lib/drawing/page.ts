@@ -39,5 +39,5 @@ export function layOut(scene: Scene, width: number, height: number, across: numb
 export function fittingStretch(scene: Scene, width: number, height: number): number {
   const reach = scene.shapes.flatMap((it) => (it.shape === 'ray' ? [Math.abs(it.y_at)] : [])).sort((a, b) => a - b)
   const widest = reach[Math.ceil(reach.length * 0.9) - 1] ?? 0
-  return STRETCHES.findLast((it) => layOut(scene, width, height, it).over * widest < height / 2 - 24) ?? 1
+  return STRETCHES.findLast((it) => layOut(scene, width, height, it).over * widest < height / 2 - 56) ?? 1
 }

@@ -1,6 +1,7 @@
 <!-- Start a lesson: four entries, all filled in already. -->
 <script lang="ts">
   import { goto } from '$app/navigation'
+  import { untrack } from 'svelte'
   import { v7 } from 'uuid'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
@@ -21,7 +22,7 @@
   $effect(() => {
     if (!open) return
     error = null
-    draft.place = ''
+    untrack(() => (draft.place = ''))
     void (async () => {
       const { items } = await ask(api.GET('/api/golfers/{id}/lessons', { params: { path: { id: golfer.id } } }))
       const last = items[0]?.lesson
