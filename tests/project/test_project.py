@@ -8,9 +8,15 @@ import socket
 import subprocess
 import sys
 import time
+from datetime import UTC, datetime
 from pathlib import Path
 
 import pytest
+from sqlalchemy import text
+
+from libella.demo.scenario import is_empty, is_half_loaded, load
+from libella.lessons.desk import open_desk
+from libella.lessons.golfers import find_golfers
 
 from ..conftest import ROOT, new_database
 
@@ -151,6 +157,22 @@ def test_start_serves_on_loopback_stops_on_ctrl_c_and_keeps_the_data(cluster):
     process, lines = start()
     assert not any("lessons" in it for it in lines) and time.monotonic() - began < 30
     stop(process)
+
+
+def test_a_demo_interrupted_while_loading_is_loaded_whole_at_the_next_start(desk):
+    def interrupt(words: str) -> None:
+        if words.startswith("Junia"):
+            raise KeyboardInterrupt
+
+    with pytest.raises(KeyboardInterrupt):
+        load(desk, datetime.now(UTC), interrupt)
+    assert is_half_loaded(desk) and not is_empty(desk)
+    with desk.transaction() as session:
+        session.execute(text("truncate studio cascade"))
+    whole = open_desk(desk._sessions.kw["bind"])
+    load(whole, datetime.now(UTC))
+    assert not is_half_loaded(whole)
+    assert len(find_golfers(whole)) == 5
 
 
 def test_fresh_asks_before_it_drops_lessons_of_ones_own(cluster, client, coach):

@@ -20,7 +20,7 @@ from ..lessons.desk import open_desk
 from ..lessons.lessons import own_lessons
 from ..store.cluster import Cluster, ClusterError
 from ..store.database import clear, connect, migrate
-from .scenario import is_empty, load
+from .scenario import is_empty, is_half_loaded, load
 
 _DATA = Path(__file__).parents[3] / ".data"
 
@@ -56,6 +56,11 @@ def main() -> int:
                 return 1
             migrate(engine)
             desk = open_desk(engine)
+            if is_half_loaded(desk):
+                _say("Demo: its loading was interrupted; starting it over")
+                clear(engine)
+                migrate(engine)
+                desk = open_desk(engine)
             if is_empty(desk):
                 _say("Demo: an invented floor, invented golfers")
                 load(desk, datetime.now(UTC), lambda who: _say(f"Demo: {who}"))

@@ -13,7 +13,7 @@ import uuid6
 from ..core.golfer import Hand, Level
 from ..core.simulated import SimulatedGolfer
 from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
-from ..lessons.desk import Desk
+from ..lessons.desk import Desk, studio
 from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson
 from ..lessons.stations import StationEntry, keep_station
@@ -121,12 +121,13 @@ def is_empty(desk: Desk) -> bool:
     return not find_golfers(desk)
 
 
+def is_half_loaded(desk: Desk) -> bool:
+    """True when loading was interrupted: there are only invented golfers, and the studio is not marked as theirs yet."""
+    return not studio(desk).invented and not is_empty(desk) and all(it.invented for it in find_golfers(desk))
+
+
 def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None) -> None:
     """Put the scenario into an empty studio, its last day being `now`; `say` is told who is done."""
-    with desk.transaction() as session:
-        studio = session.get_one(Studio, desk.studio_id)
-        studio.name, studio.place, studio.coach = "The Ropewalk", "Skerrow", "Ottoline Brask"
-        studio.invented = True
     rng = np.random.default_rng(_SEED)
     for person in PEOPLE:
         golfer_id = uuid6.uuid7()
@@ -134,6 +135,10 @@ def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None)
         for days, runs in person.lessons.items():
             _teach(desk, golfer_id, runs, now - timedelta(days=days, minutes=2 if days == 0 else 95), days == 0, rng)
         say(f"{person.name}, {len(person.lessons)} lessons")
+    # Last, so that an interrupted loading is known as one.
+    with desk.transaction() as session:
+        row = session.get_one(Studio, desk.studio_id)
+        row.name, row.place, row.coach, row.invented = "The Ropewalk", "Skerrow", "Ottoline Brask", True
 
 
 def _teach(
