@@ -122,7 +122,7 @@ def is_empty(desk: Desk) -> bool:
 
 
 def is_half_loaded(desk: Desk) -> bool:
-    """True when loading was interrupted: there are only invented golfers, and the studio is not marked as theirs yet."""
+    """True when loading was interrupted: only invented golfers, and the studio is not marked as theirs yet."""
     return not studio(desk).invented and not is_empty(desk) and all(it.invented for it in find_golfers(desk))
 
 
