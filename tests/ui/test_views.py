@@ -64,6 +64,11 @@ def test_nothing_scrolls_during_a_run(page: Page, size: str):
     width, height = SIZES[size]
     page.set_viewport_size({"width": width, "height": height})
     visit(page, "start")
+    putts = page.get_by_role("list", name="Putts, newest first")
+    for _ in range(2):
+        page.keyboard.press("0")
+        expect(putts.get_by_role("listitem").first).to_contain_text("on the line")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
     overflow = page.evaluate(
         "[...document.querySelectorAll('main, main *')].filter(it => it.clientHeight > 40 &&"
         " ['auto', 'scroll'].includes(getComputedStyle(it).overflowY) && it.scrollHeight > it.clientHeight + 2)"

@@ -1,4 +1,4 @@
-<!-- The last putts, newest first: undo one, or say why one doesn't count. -->
+<!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
 <script lang="ts">
   import type { Shapes } from '$lib/api/client'
 
@@ -26,7 +26,7 @@
 </div>
 <ol class="mt-1" aria-label="Putts, newest first">
   {#each numbered.slice(0, most) as { putt, n } (putt.id)}
-    <li class="flex items-center gap-2 border-b border-hairline" class:text-faded={putt.voided}>
+    <li class="flex items-center gap-2 border-b border-hairline max-desk:nth-[n+4]:hidden" class:text-faded={putt.voided}>
       <span class="w-6 shrink-0 text-right text-faded">{n ?? '–'}</span>
       <span class="shrink-0" style:color={putt.side === 'left' ? 'var(--left)' : putt.side === 'right' ? 'var(--right)' : undefined} aria-hidden="true"
         >{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
