@@ -65,6 +65,7 @@ def test_nothing_scrolls_during_a_run(page: Page, size: str):
     page.set_viewport_size({"width": width, "height": height})
     visit(page, "start")
     putts = page.get_by_role("list", name="Putts, newest first")
+    expect(page.get_by_role("slider")).to_be_visible()
     for _ in range(2):
         page.keyboard.press("0")
         expect(putts.get_by_role("listitem").first).to_contain_text("on the line")
