@@ -8,7 +8,8 @@ from hypothesis import strategies as st
 
 from libella.core.angle import angle_deg, hole_widths, offset_m
 from libella.core.constants import HOLE_M
-from libella.core.green.capture import Putt, capture_offset, longest_past, speed_past
+from libella.core.green.capture import capture_offset, longest_past, speed_past
+from libella.core.green.putt import Putt
 from libella.core.limits import OutOfLimits
 
 captures = st.sampled_from(["rim_assisted", "free_fall"])

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from libella.core.constants import BALL_M
 from libella.core.drawing.scene import Tape
-from libella.core.green.capture import Putt
+from libella.core.green.putt import Putt
 from libella.core.instruments import Rig, instrument, instruments, lay
 from libella.core.instruments.board import Board
 from libella.core.instruments.gate import BallGate, PegGate

@@ -6,7 +6,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from libella.core.green.capture import Putt
+from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
 from libella.core.instruments.gate import PegGate
 from libella.core.interval import Interval

@@ -6,7 +6,8 @@ import pytest
 
 from libella.core.angle import angle_deg
 from libella.core.estimate import posterior, summarise
-from libella.core.green.capture import Putt, Window, capture_offset, speed_past
+from libella.core.green.capture import Window, capture_offset, speed_past
+from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
 from libella.core.instruments.gate import PegGate, clearance_limit_deg, width_for_limit
 

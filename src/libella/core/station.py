@@ -6,7 +6,8 @@ from .angle import offset_m
 from .constants import BALL_M, HOLE_M
 from .drawing.scene import Area, Circle, Line, Ray, Scene, Shape, Tape
 from .golfer import Hand
-from .green.capture import CAPTURE_WORDS, Putt
+from .green.capture import CAPTURE_WORDS
+from .green.putt import Putt
 from .instruments.rig import Rig
 from .interval import Interval
 from .limits import OutOfLimits

@@ -7,7 +7,8 @@ from uuid import UUID
 
 from sqlalchemy import exists, select
 
-from ..core.green.capture import Capture, Putt
+from ..core.green.capture import Capture
+from ..core.green.putt import Putt
 from ..core.instruments import lay
 from ..core.limits import OutOfLimits
 from ..core.station import Station as CoreStation

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..constants import BALL_M, FOOT_M, GRAVITY_M_S2, HOLE_M, RAMP_SPEED_M_S
-from ..limits import Bounds, OutOfLimits
+from ..limits import Bounds
 
 Capture = Literal["rim_assisted", "free_fall"]
 CAPTURE_WORDS: dict[Capture, str] = {"rim_assisted": "rim-assisted", "free_fall": "free fall"}
@@ -60,46 +60,3 @@ class Window:
     def narrow_deg(self) -> float:
         """The smaller side: what a rig has to resolve."""
         return min(self.left_deg, self.right_deg)
-
-
-@dataclass(frozen=True, slots=True)
-class Putt:
-    """A level straight putt: its length, the pace meant and the green.
-
-    Parameters
-    ----------
-    distance_m : ball to the hole's centre, 0.3 to 15 m
-    past_m : how far past the hole's centre it would run, 0 to 3 m and not beyond what the hole can take
-    stimp_ft : green speed, feet on the ramp, 4 to 16
-    capture : which approximation of capture is in use
-    """
-
-    distance_m: float
-    past_m: float
-    stimp_ft: float
-    capture: Capture = "rim_assisted"
-
-    def __post_init__(self) -> None:
-        DISTANCE.check("distance_m", "Putt length", self.distance_m)
-        PAST.check("past_m", "Pace past the hole", self.past_m)
-        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
-        longest = longest_past(self.stimp_ft, self.capture)
-        if self.past_m >= longest:
-            raise OutOfLimits(
-                "past_m",
-                f"At {self.past_m:g} m past on this green the hole takes nothing ({CAPTURE_WORDS[self.capture]} limit);"
-                f" keep the pace under {longest:.2f} m past.",
-                limit=f"under {longest:.2f} m",
-                unit="m",
-            )
-
-    @property
-    def capture_m(self) -> float:
-        """Largest miss of the hole's centre that still drops, m either side."""
-        return capture_offset(speed_past(self.past_m, self.stimp_ft), self.capture)
-
-    @property
-    def window(self) -> Window:
-        """Window on the level: asin(δmax / d) either side."""
-        half = math.degrees(math.asin(min(1.0, self.capture_m / self.distance_m)))
-        return Window(half, half)

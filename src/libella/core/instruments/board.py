@@ -6,7 +6,7 @@ from typing import ClassVar
 
 from ..angle import angle_deg
 from ..drawing.scene import Label, Line, Scene, Shape, Tape, box
-from ..green.capture import Putt
+from ..green.putt import Putt
 from ..interval import Interval
 from ..limits import OutOfLimits
 from ..wording import Units, count, fine_degrees, tape

@@ -8,7 +8,7 @@ from typing import ClassVar
 from ..angle import angle_deg
 from ..constants import BALL_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape, box
-from ..green.capture import Putt
+from ..green.putt import Putt
 from ..interval import Interval
 from ..wording import Units, fine_degrees, percent, tape
 from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension

@@ -10,7 +10,7 @@ from dataclasses import Field, dataclass, field, fields
 from typing import Any, ClassVar, Literal, Self
 
 from ..drawing.scene import Scene, Shape
-from ..green.capture import Putt
+from ..green.putt import Putt
 from ..interval import Interval
 from ..limits import Bounds, OutOfLimits
 from ..wording import Units

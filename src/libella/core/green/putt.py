@@ -1,0 +1,79 @@
+"""A putt to be played: what the coach chooses, and what follows from it."""
+
+import math
+from dataclasses import dataclass
+from typing import Final
+
+from ..limits import OutOfLimits
+from .aim import Aim, aim
+from .capture import CAPTURE_WORDS, DISTANCE, PAST, STIMP, Capture, Window, capture_offset, longest_past, speed_past
+from .roll import Ground
+from .slope import FALLS
+
+STRAIGHT_M: Final = 0.010
+"""A putt whose drift at the hole is under this counts as straight, m."""
+
+
+@dataclass(frozen=True, slots=True)
+class Putt:
+    """A putt: its length, the pace meant and the green under it.
+
+    Parameters
+    ----------
+    distance_m : ball to the hole's centre, 0.3 to 15 m
+    past_m : how far past the hole's centre it would run, 0 to 3 m and not beyond what the hole can take
+    stimp_ft : green speed, feet on the ramp, 4 to 16
+    capture : which approximation of capture is in use
+    falls_forward_percent, falls_right_percent : slope along the line to the hole (downhill positive) and across it
+    """
+
+    distance_m: float
+    past_m: float
+    stimp_ft: float
+    capture: Capture = "rim_assisted"
+    falls_forward_percent: float = 0.0
+    falls_right_percent: float = 0.0
+
+    def __post_init__(self) -> None:
+        DISTANCE.check("distance_m", "Putt length", self.distance_m)
+        PAST.check("past_m", "Pace past the hole", self.past_m)
+        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
+        FALLS.check("falls_forward_percent", "Fall towards the hole", self.falls_forward_percent)
+        FALLS.check("falls_right_percent", "Fall to the right", self.falls_right_percent)
+        longest = longest_past(self.stimp_ft, self.capture)
+        if self.past_m >= longest:
+            raise OutOfLimits(
+                "past_m",
+                f"At {self.past_m:g} m past on this green the hole takes nothing ({CAPTURE_WORDS[self.capture]} limit);"
+                f" keep the pace under {longest:.2f} m past.",
+                limit=f"under {longest:.2f} m",
+                unit="m",
+            )
+
+    @property
+    def capture_m(self) -> float:
+        """Largest miss of the hole's centre that still drops, m either side."""
+        return capture_offset(speed_past(self.past_m, self.stimp_ft), self.capture)
+
+    @property
+    def is_level(self) -> bool:
+        return self.falls_forward_percent == 0 and self.falls_right_percent == 0
+
+    @property
+    def aim(self) -> Aim:
+        """How to start it; raises `OutOfLimits` when no putt arrives at that pace."""
+        ground = Ground(self.stimp_ft, self.falls_forward_percent, self.falls_right_percent)
+        return aim(ground, self.distance_m, self.past_m, self.capture)
+
+    @property
+    def window(self) -> Window:
+        """Window about the start line: asin(δmax / d) either side on the level, from the path on a slope."""
+        if not self.is_level:
+            return self.aim.window
+        half = math.degrees(math.asin(min(1.0, self.capture_m / self.distance_m)))
+        return Window(half, half)
+
+    @property
+    def is_straight(self) -> bool:
+        """True when the ball has left its start line by under 10 mm at the hole."""
+        return self.is_level or abs(self.aim.drift_m(self.distance_m)) < STRAIGHT_M

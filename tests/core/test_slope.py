@@ -1,0 +1,188 @@
+"""Rolls, aims and windows on a slope; the fall line from level readings."""
+
+import math
+
+import numpy as np
+import pytest
+from hypothesis import assume, given, settings
+from hypothesis import strategies as st
+from scipy.integrate import solve_ivp
+
+from libella.core.green.aim import aim, drop_map
+from libella.core.green.putt import Putt
+from libella.core.green.roll import Ground, roll, roll_many
+from libella.core.green.slope import LevelReading, fall_line
+from libella.core.limits import OutOfLimits
+
+from .reference import cases
+
+
+def ground(case) -> Ground:
+    return Ground(case["stimp_ft"], case["falls_forward_percent"], case["falls_right_percent"])
+
+
+@pytest.mark.parametrize("case", cases("aim"))
+def test_aim(case):
+    said = aim(ground(case), case["distance_m"], case["past_m"], "rim_assisted")
+    assert said.start_deg == pytest.approx(case["start_deg"], abs=0.005)
+    assert said.speed_m_s == pytest.approx(case["start_speed_m_s"], rel=0.002)
+    assert said.plays_like_m == pytest.approx(case["plays_like_level_m"], rel=0.002)
+    assert said.drift_m(0.3) * 1000 == pytest.approx(case["drift_from_tangent_at_0_3_m_mm"], abs=0.01)
+
+
+@pytest.mark.parametrize("capture", ["free_fall", "rim_assisted"])
+@pytest.mark.parametrize("case", cases("window_on_slope"))
+def test_window_on_slope(case, capture):
+    said = aim(ground(case), case["distance_m"], case["past_m"], capture).window
+    assert said.right_deg == pytest.approx(case[f"{capture}_right_deg"], abs=0.003)
+    assert said.left_deg == pytest.approx(case[f"{capture}_left_deg"], abs=0.003)
+
+
+@pytest.mark.parametrize("case", cases("no_pace"))
+def test_a_slope_on_which_no_pace_holds_is_said(case):
+    with pytest.raises(OutOfLimits, match="No putt arrives") as refused:
+        aim(ground(case), case["distance_m"], case["past_m"], "rim_assisted")
+    assert refused.value.unit == "%"
+
+
+@pytest.mark.parametrize("case", cases("fall_line"))
+def test_fall_line(case):
+    said = fall_line([LevelReading(it["azimuth_deg_right_of_line"], it["falls_percent"]) for it in case["readings"]])
+    assert said.fall_percent == pytest.approx(case["fall_percent"], rel=1e-4)
+    assert said.azimuth_deg == pytest.approx(case["fall_azimuth_deg"], abs=0.01)
+    assert said.azimuth_doubt_deg is not None
+
+
+slopes = st.floats(-2.5, 2.5)
+
+
+@settings(max_examples=25, deadline=None)
+@given(st.floats(7, 13), slopes, slopes, st.floats(-6, 6), st.floats(2.4, 3.4))
+def test_a_roll_agrees_with_an_integrator_in_time(stimp, forward, right, start_deg, speed):
+    """Same physics, another variable, another method: within a millimetre at the hole."""
+    green = Ground(stimp, forward, right)
+    path = roll(green, 3.0, start_deg, speed)
+    assume(path.x[-1] == 3.0 and path.speed2[-1] > 0.01)
+    pull, friction = green.pull, green.friction
+
+    def change(_, state):
+        vx, vy = state[2:]
+        v = math.hypot(vx, vy)
+        return [vx, vy, pull[0] - friction * vx / v, pull[1] - friction * vy / v]
+
+    def level_with_hole(_, state):
+        return state[0] - 3.0
+
+    level_with_hole.terminal = True
+    turn = math.radians(start_deg)
+    start = [0, 0, speed * math.cos(turn), speed * math.sin(turn)]
+    done = solve_ivp(change, (0, 30), start, events=level_with_hole, rtol=1e-9, atol=1e-10)
+    assert path.y[-1] == pytest.approx(done.y_events[0][0][1], abs=1e-3)
+
+
+@settings(max_examples=20, deadline=None)
+@given(st.floats(7, 13), slopes, slopes)
+def test_a_bundle_rolls_as_its_balls_do_alone(stimp, forward, right):
+    green = Ground(stimp, forward, right)
+    starts, speeds = np.array([-3.0, 0.0, 2.0, 0.5]), np.array([3.2, 3.0, 2.8, 0.4])
+    bundle = roll_many(green, 3.0, starts, speeds)
+    for n in range(4):
+        alone = roll(green, 3.0, starts[n], speeds[n])
+        if alone.x[-1] == 3.0:
+            assert bundle.y[-1][n] == pytest.approx(alone.y[-1], abs=1e-9)
+        else:
+            assert math.isnan(bundle.speed2[-1][n])
+
+
+@settings(max_examples=25, deadline=None)
+@given(st.floats(1, 6), st.floats(7, 13), st.floats(0.05, 0.6), st.floats(-1.5, 1.5), st.floats(0.1, 2))
+def test_the_mirrored_green_is_aimed_on_the_other_side(distance, stimp, past, forward, right):
+    try:
+        one = aim(Ground(stimp, forward, right), distance, past, "rim_assisted")
+    except OutOfLimits:
+        with pytest.raises(OutOfLimits):
+            aim(Ground(stimp, forward, -right), distance, past, "rim_assisted")
+        return
+    other = aim(Ground(stimp, forward, -right), distance, past, "rim_assisted")
+    assert one.start_deg < 0 < other.start_deg
+    assert one.start_deg == pytest.approx(-other.start_deg, abs=1e-4)
+    assert one.window.left_deg == pytest.approx(other.window.right_deg, abs=1e-3)
+    # The ball falls off its line, never back over it.
+    assert 0 <= one.drift_m(0.3) <= one.drift_m(min(1.0, distance))
+
+
+@settings(max_examples=25, deadline=None)
+@given(st.floats(1, 5), st.floats(0.1, 0.6), st.floats(7, 11), st.floats(0.2, 1.2))
+def test_steeper_or_faster_never_breaks_less(distance, past, stimp, right):
+    here = aim(Ground(stimp, 0, right), distance, past, "rim_assisted")
+    steeper = aim(Ground(stimp, 0, right * 1.3), distance, past, "rim_assisted")
+    faster = aim(Ground(stimp * 1.2, 0, right), distance, past, "rim_assisted")
+    assert abs(steeper.start_deg) >= abs(here.start_deg)
+    assert abs(faster.start_deg) >= abs(here.start_deg)
+
+
+@given(st.floats(0.5, 6), st.floats(6, 14), st.floats(0.05, 0.9), st.sampled_from(["rim_assisted", "free_fall"]))
+@settings(max_examples=25, deadline=None)
+def test_no_slope_gives_no_break_and_the_window_of_the_level(distance, stimp, past, capture):
+    said = aim(Ground(stimp), distance, past, capture)
+    assert said.start_deg == 0 and said.drift_m(distance / 2) == 0
+    level = Putt(distance, past, stimp, capture).window
+    assert said.window.right_deg == pytest.approx(level.right_deg, rel=0.02)
+    assert said.plays_like_m == pytest.approx(distance, rel=1e-6)
+
+
+def test_uphill_narrows_the_window_and_downhill_widens_it():
+    level = aim(Ground(10), 3, 0.3, "rim_assisted").window.right_deg
+    assert aim(Ground(10, -3), 3, 0.3, "rim_assisted").window.right_deg / level == pytest.approx(0.89, abs=0.015)
+    assert aim(Ground(10, 3), 3, 0.3, "rim_assisted").window.right_deg / level == pytest.approx(1.22, abs=0.02)
+
+
+def test_the_drop_map_holds_the_aim_and_agrees_with_the_window():
+    green = Ground(10, -1, 1)
+    said = aim(green, 3, 0.3, "rim_assisted")
+    drops = drop_map(green, 3, "rim_assisted", about=said)
+    column = int(np.abs(drops.past_m - 0.3).argmin())
+    holed = drops.start_deg[drops.drops[:, column]]
+    step = drops.start_deg[1] - drops.start_deg[0]
+    assert holed[0] == pytest.approx(said.start_deg - said.window.left_deg, abs=3 * step)
+    assert holed[-1] == pytest.approx(said.start_deg + said.window.right_deg, abs=3 * step)
+    assert not drops.drops[0].any() and not drops.drops[-1].any()
+
+
+def test_where_the_ball_has_left_its_line():
+    said = aim(Ground(10, 0, 1), 4, 0.3, "rim_assisted")
+    places = [said.leaves_at_m(it) for it in (0.001, 0.002, 0.005)]
+    assert places == sorted(places)
+    for offset, at in zip((0.001, 0.002, 0.005), places, strict=True):
+        assert abs(said.drift_m(at)) == pytest.approx(offset, rel=0.05)
+    assert aim(Ground(10), 4, 0.3, "rim_assisted").leaves_at_m(0.001) is None
+
+
+@settings(max_examples=30)
+@given(st.floats(-3, 3), st.floats(-3, 3), st.floats(0, 0.2))
+def test_level_readings_give_back_the_slope(forward, right, noise):
+    rng = np.random.default_rng(4)
+    azimuths = [0, 40, 95, 140, 200, 260, 310]
+    exact = [forward * math.cos(math.radians(a)) + right * math.sin(math.radians(a)) for a in azimuths]
+    read = [LevelReading(a, f + noise * rng.normal()) for a, f in zip(azimuths, exact, strict=True)]
+    said = fall_line(read)
+    assert said.forward_percent == pytest.approx(forward, abs=1e-9 + 2 * noise)
+    assert said.right_percent == pytest.approx(right, abs=1e-9 + 2 * noise)
+
+
+@pytest.mark.parametrize("azimuths", [[], [10], [0, 180], [30, 31, 210]])
+def test_one_direction_is_not_enough(azimuths):
+    with pytest.raises(OutOfLimits, match="at least two directions"):
+        fall_line([LevelReading(it, 1.0) for it in azimuths])
+
+
+def test_two_readings_say_nothing_of_their_doubt():
+    said = fall_line([LevelReading(0, -0.5), LevelReading(90, 0.8)])
+    assert (said.forward_percent, said.right_percent) == pytest.approx((-0.5, 0.8))
+    assert said.forward_doubt is None and said.azimuth_doubt_deg is None
+
+
+@pytest.mark.parametrize("falls", [15, math.nan])
+def test_a_level_steeper_than_a_green_is_refused(falls):
+    with pytest.raises(OutOfLimits):
+        LevelReading(0, falls)
