@@ -113,7 +113,9 @@ class Coach:
         return self.put(f"/lessons/{uuid6.uuid7()}", **body | more)
 
     def station(self, lesson_id: str, kind: str = "board", sizes: dict | None = None, **more):
-        body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": kind, "rig_sizes_m": sizes or {}}
+        proof = {"way": "tape", "doubt_m": 0.0015}
+        putt = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "proof": proof}
+        body = putt | {"rig_kind": kind, "rig_sizes_m": sizes or {}}
         return self.put(f"/stations/{uuid6.uuid7()}", lesson_id=lesson_id, laid_at=now(), **body | more)
 
     def block(self, kind: str = "board", planned: int = 10, lesson: dict | None = None, **more):

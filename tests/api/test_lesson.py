@@ -236,3 +236,51 @@ def test_instruments_publish_their_form(coach):
     assert {"board", "peg_gate", "ball_gate"} <= set(kinds)
     for it in known:
         assert all(d["low"] < d["high"] and d["unit"] and d["label"] for d in it["dimensions"])
+
+
+LEVELS = [{"azimuth_deg": a, "falls_percent": f} for a, f in ((0, -1.0), (90, 1.2), (45, 0.2))]
+
+
+def test_a_breaking_putt_is_judged_against_its_start_target(coach, client):
+    found = client.post("/api/green/slope", json={"readings": LEVELS}).json()
+    assert "right of the line" in found["words"]
+    slope = found["slope"]
+    lesson = coach.lesson()
+    falls = {"falls_forward_percent": slope["forward_percent"], "falls_right_percent": slope["right_percent"]}
+    station = coach.station(lesson["id"], "board", **falls)
+    assert station["falls_right_percent"] == slope["right_percent"]
+    block = {"station_id": station["id"], "condition": "x", "guided": False, "planned": 3, "started_at": now()}
+    id = coach.put(f"/blocks/{uuid6.uuid7()}", **block)["id"]
+    kept = coach.putt(id, {"offset_m": 0.0})
+    # On the zero mark, the ball had started left of its line: the fall to the right had brought it back.
+    assert kept["high_deg"] < 0
+    zone = next(it for it in coach.get(f"/blocks/{id}/entry")["zones"] if it["raw"] == {"offset_m": 0.0})
+    assert (zone["low_deg"], zone["high_deg"]) == (kept["low_deg"], kept["high_deg"])
+
+
+def test_an_unproved_line_is_marked_and_its_verdict_is_not_clear(coach):
+    lesson = coach.lesson()
+    station = coach.station(lesson["id"], proof={"way": "none"})
+    block = {"station_id": station["id"], "condition": "x", "guided": False, "planned": 8, "started_at": now()}
+    id = coach.put(f"/blocks/{uuid6.uuid7()}", **block)["id"]
+    for _ in range(8):
+        coach.putt(id, {"offset_m": 0.05})
+    judged = coach.judged(id)
+    assert judged["judgement"]["verdict"]["word"] == "likely"
+    assert not judged["block"]["proved"]
+
+
+def test_a_rig_check_is_worked_out_from_raw_readings(client):
+    body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "board", "rig_sizes_m": {}}
+    raws = [{"offset_m": it} for it in (0.005, 0.0, 0.01, 0.005)]
+    said = client.post("/api/stations/check", json=body | {"raws": raws}).json()
+    assert said["checks"] == 4 and said["zero_deg"] == pytest.approx(0.2865, abs=1e-3)
+    few = client.post("/api/stations/check", json=body | {"raws": raws[:2]})
+    assert few.status_code == 422 and "at least 3" in few.json()["detail"]
+    assert {it["way"] for it in client.get("/api/stations/ways").json()} >= {"none", "tape", "second_laser"}
+
+
+def test_the_drop_map_is_a_picture(client):
+    body = {"distance_m": 3, "past_m": 0.3, "stimp_ft": 10, "falls_right_percent": 1}
+    scene = client.post("/api/green/drops", json=body).json()
+    assert any(it["shape"] == "area" and len(it["points"]) > 20 for it in scene["shapes"])

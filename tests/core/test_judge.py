@@ -12,10 +12,12 @@ from libella.core.instruments.gate import PegGate
 from libella.core.interval import Interval
 from libella.core.judge import judge
 from libella.core.judge.judgement import further
+from libella.core.proof import Proof
 from libella.core.station import Station
 from libella.core.wording import about, count, degrees, percent, side_of, tape
 
-STATION = Station(Putt(2.5, 0.3, 9.5), Board())
+PROOF = Proof("tape", doubt_m=0.001)
+STATION = Station(Putt(2.5, 0.3, 9.5), Board(), PROOF)
 
 
 def block(*starts: float) -> list[Interval]:
@@ -80,7 +82,7 @@ def test_no_putts_ask_for_putts():
 
 
 def test_the_vial_keeps_its_marks_at_the_same_share_of_the_tube():
-    far = Station(Putt(6, 0.3, 9.5), Board())
+    far = Station(Putt(6, 0.3, 9.5), Board(), PROOF)
     for station in (STATION, far):
         vial = judge(RIGHT, station, planned=8, hand="right").vial
         assert vial.mark_right / vial.reach == pytest.approx(0.4)
@@ -100,7 +102,7 @@ def test_the_judgement_is_the_same_every_time():
 
 
 def test_gate_readings_alone_are_judged_too():
-    station = Station(Putt(2.5, 0.3, 9.5), PegGate())
+    station = Station(Putt(2.5, 0.3, 9.5), PegGate(), PROOF)
     readings = [station.rig.interval({"crossing": "touched_right"})] * 8
     it = judge(readings, station, planned=8, hand="right")
     assert it.verdict.word == "clear" and it.verdict.side == "right"

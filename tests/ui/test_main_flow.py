@@ -54,7 +54,7 @@ def test_by_mouse_from_a_new_golfer_to_a_verdict(page: Page):
     expect(page.locator("[data-work]")).to_contain_text("Work on")
     # A left-handed golfer who starts left pushes.
     expect(page.get_by_text("that is a push")).to_be_visible()
-    expect(page.get_by_text(re.compile("Settled|further putt"))).to_be_visible()
+    expect(page.get_by_text(re.compile("Settled|further putt|Prove the line first"))).to_be_visible()
     expect(page.get_by_role("row", name=re.compile("Bias mended.*putts? in a hundred"))).to_be_visible()
 
 
@@ -288,6 +288,35 @@ def test_a_tap_is_on_screen_at_once_even_when_the_server_is_slow(page: Page):
     expect(putts).to_have_count(1, timeout=1000)
     expect(page.locator("[data-link='1 waiting']")).to_be_visible(timeout=1000)
     expect(page.locator("[data-link='saved']")).to_be_visible()
+
+
+def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
+    own_lesson(page, "Slope Golfer")
+    expect(page.locator("[data-trust]")).to_contain_text("The line is not proved")
+    page.get_by_role("button", name="Read with a level…").click()
+    page.get_by_label("Across, to the right", exact=True).fill("1.5")
+    page.keyboard.press("Enter")
+    expect(page.locator("[data-slope]")).to_contain_text("Falls 1.5 %, 90° right of the line")
+    page.get_by_role("button", name="Use this slope").click()
+    expect(page.locator("[data-breaks]")).to_contain_text("left of the hole's centre")
+    expect(page.locator("[data-stage] polyline.path")).to_be_visible()
+    page.get_by_role("radio", name="Tape to both edges").click()
+    expect(page.locator("[data-trust]")).to_contain_text("Proved: tape to both edges")
+    page.get_by_role("button", name="Read the rig again and again…").click()
+    dialog = page.get_by_role("dialog")
+    for _ in range(3):
+        dialog.get_by_role("button", name=re.compile("^Record")).click()
+    dialog.get_by_role("button", name="Use these 3 readings").click()
+    expect(page.get_by_role("button", name="Drop the check of 3 readings")).to_be_visible()
+    page.get_by_label("Falls to the hole", exact=True).fill("9")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text(re.compile("No putt arrives at that pace")).first).to_be_visible()
+    page.get_by_label("Falls to the hole", exact=True).fill("-1")
+    page.keyboard.press("Enter")
+    start_block(page, "Ruler board")
+    page.keyboard.press("0")
+    putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")
+    expect(putts.first).to_contain_text("◂")
 
 
 @pytest.mark.parametrize("search", ["Solv", "zzz"])

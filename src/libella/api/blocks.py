@@ -78,6 +78,7 @@ class BlockLine(BlockKept):
     station: str
     putts: int
     final: bool
+    proved: bool = Field(description="false when the line was not proved: marked so wherever its numbers appear")
     headline: str
     size: str
     vial: Vial
@@ -116,7 +117,7 @@ def extend(desk: AtDesk, id: UUID, entry: PlanIn) -> BlockKept:
 @router.get("/blocks/{id}/entry")
 def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
     """The picture readings are taken on."""
-    return entry_picture(blocks.station_of(blocks.block_sheet(desk, id).block).rig, units)
+    return entry_picture(blocks.station_of(blocks.block_sheet(desk, id).block), units)
 
 
 @router.get("/blocks/{id}/judgement")
@@ -163,19 +164,23 @@ def block_out(sheet: BlockSheet, golfer: Golfer, units: InUnits) -> BlockOut:
 
 
 def _out(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> BlockOut:
-    rig = blocks.station_of(sheet.block).rig
+    station = blocks.station_of(sheet.block)
 
     def line(it: Reading) -> ReadingLine:
-        interval = rig.interval(it.raw)
+        interval = station.interval(it.raw)
         side = "neither" if 0 in interval else side_of(interval.anchor)
-        return ReadingLine(**ReadingOut.model_validate(it).model_dump(), words=rig.words(it.raw, units), side=side)
+        return ReadingLine(
+            **ReadingOut.model_validate(it).model_dump(), words=station.rig.words(it.raw, units), side=side
+        )
 
     return BlockOut(**_line(sheet, judgement, units), readings=[line(it) for it in sheet.readings])
 
 
 def _line(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> dict[str, object]:
+    station = blocks.station_of(sheet.block)
     return BlockKept.model_validate(sheet.block).model_dump() | {
-        "station": blocks.station_of(sheet.block).words(units),
+        "station": station.words(units),
+        "proved": station.proof.is_proved,
         "putts": judgement.putts,
         "final": judgement.final,
         "headline": judgement.headline,

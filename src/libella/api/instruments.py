@@ -4,7 +4,8 @@ from fastapi import APIRouter
 from pydantic import BaseModel
 
 from ..core.drawing.scene import Scene
-from ..core.instruments import About, Dimension, Rig, Zone, instruments
+from ..core.instruments import About, Dimension, Zone, instruments
+from ..core.station import Station
 from ..core.wording import Units
 
 router = APIRouter(prefix="/instruments", tags=["instruments"])
@@ -45,13 +46,14 @@ def all_instruments() -> list[InstrumentOut]:
     return [InstrumentOut(about=it.about, dimensions=list(it.dimensions())) for it in instruments().values()]
 
 
-def entry_picture(rig: Rig, units: Units) -> EntryPicture:
-    """The entry picture of a rig."""
+def entry_picture(station: Station, units: Units) -> EntryPicture:
+    """The entry picture of a station's rig, with what each zone says there."""
+    rig = station.rig
     return EntryPicture(
         kind=rig.about.kind,
         entry=rig.about.entry,
         picture=rig.picture(units),
-        zones=[_zone(it) for it in rig.zones(units)],
+        zones=[_zone(it) for it in station.zones(units)],
     )
 
 

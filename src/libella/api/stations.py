@@ -1,5 +1,6 @@
 """Stations: a putt with its rig; and what it would be, before it is laid."""
 
+from dataclasses import fields
 from typing import Self
 
 from fastapi import APIRouter
@@ -9,6 +10,8 @@ from ..core.drawing.scene import Scene
 from ..core.golfer import LEVELS, Hand, Level
 from ..core.green.capture import Capture
 from ..core.instruments import Sight
+from ..core.limits import OutOfLimits
+from ..core.proof import NOT_PROVED, WAYS, Proof, Repeatability, Way, repeatability
 from ..lessons import stations
 from ..lessons.stations import StationEntry, entry_of
 from ..store.tables import Station
@@ -16,6 +19,25 @@ from .instruments import EntryPicture, entry_picture
 from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, words
 
 router = APIRouter(prefix="/stations", tags=["stations"])
+
+
+class ProofIn(Entry):
+    """How the line was proved, and what is known of the rig's own aim."""
+
+    way: Way = "none"
+    offset_m: float = Field(default=0, description="where the rig's zero was found, right of the line positive")
+    doubt_m: float = Field(
+        default=NOT_PROVED.doubt_m, description="standard uncertainty of the rig's zero across the line"
+    )
+    zero_deg: float = Field(default=0, description="mean of a repeatability check")
+    noise_deg: float = Field(default=0, description="standard deviation of that check")
+    checks: int = Field(default=0, ge=0, le=500, description="readings in that check")
+
+    def proof(self) -> Proof:
+        try:
+            return Proof(**self.model_dump())
+        except OutOfLimits as fault:
+            raise OutOfLimits(f"proof.{fault.field}", fault.message, limit=fault.limit, unit=fault.unit) from None
 
 
 class LaidIn(Entry):
@@ -30,15 +52,32 @@ class LaidIn(Entry):
         default_factory=dict, max_length=20, examples=[{"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005}]
     )
 
+    falls_forward_percent: float = Field(default=0, description="slope along the line, downhill to the hole positive")
+    falls_right_percent: float = Field(default=0, description="slope across the line, falling to the right positive")
+    proof: ProofIn = Field(default_factory=lambda: ProofIn())
+
     def entry(self) -> StationEntry:
-        return StationEntry(
-            self.distance_m, self.past_m, self.stimp_ft, self.capture, self.rig_kind, dict(self.rig_sizes_m)
-        )
+        names = {it.name for it in fields(StationEntry)}
+        values = {name: getattr(self, name) for name in names - {"proof", "rig_sizes_m"}}
+        return StationEntry(**values, rig_sizes_m=dict(self.rig_sizes_m), proof=self.proof.proof())
 
 
 class PreviewIn(LaidIn):
     hand: Hand = "right"
     level: Level = "club"
+
+
+class CheckIn(LaidIn):
+    """A rig read again and again with nothing changing, or against a known angle."""
+
+    raws: list[dict[words(40), float | words(40)]] = Field(max_length=100, examples=[[{"offset_m": 0.005}] * 3])
+    known_deg: float = Field(default=0, description="the angle it was read against, right positive")
+
+
+class WayOut(BaseModel):
+    way: Way
+    name: str
+    doubt_m: float = Field(description="how well it usually places the rig's zero: an opinion")
 
 
 class StationIn(LaidIn):
@@ -55,22 +94,16 @@ class StationOut(BaseModel):
     capture: Capture
     rig_kind: str
     rig_sizes_m: dict[str, float]
+    falls_forward_percent: float
+    falls_right_percent: float
+    proof: Proof
     words: str
 
     @classmethod
     def of(cls, row: Station, units: InUnits) -> Self:
         it = entry_of(row)
-        return cls(
-            id=row.id,
-            lesson_id=row.lesson_id,
-            distance_m=it.distance_m,
-            past_m=it.past_m,
-            stimp_ft=it.stimp_ft,
-            capture=it.capture,
-            rig_kind=it.rig_kind,
-            rig_sizes_m=dict(it.rig_sizes_m),
-            words=it.station().words(units),
-        )
+        laid = {name.name: getattr(it, name.name) for name in fields(it)}
+        return cls(id=row.id, lesson_id=row.lesson_id, words=it.station().words(units), **laid)
 
 
 class Preview(BaseModel):
@@ -78,6 +111,8 @@ class Preview(BaseModel):
 
     words: str
     allows: str
+    breaks: tuple[str, ...]
+    trust: tuple[str, ...]
     window_left_deg: float
     window_right_deg: float
     sight: Sight
@@ -94,13 +129,28 @@ def preview(plan: PreviewIn, units: InUnits = "metric") -> Preview:
     return Preview(
         words=station.words(units),
         allows=station.allows(units),
+        breaks=station.breaks(units),
+        trust=station.trust(units),
         window_left_deg=window.left_deg,
         window_right_deg=window.right_deg,
         sight=station.rig.sight(station.putt, LEVELS[plan.level].spread_deg, units),
         stage=station.from_above(plan.hand, units),
-        entry=entry_picture(station.rig, units),
+        entry=entry_picture(station, units),
         rig_sizes_m=station.rig.sizes(),
     )
+
+
+@router.get("/ways")
+def ways() -> list[WayOut]:
+    """The ways of proving a line."""
+    return [WayOut(way=way, name=it.name, doubt_m=it.doubt_m) for way, it in WAYS.items()]
+
+
+@router.post("/check")
+def check(entry: CheckIn) -> Repeatability:
+    """Zero offset and reading noise of a rig from repeated readings; keeps nothing."""
+    rig = entry.entry().station().rig
+    return repeatability([rig.interval(raw).anchor for raw in entry.raws], entry.known_deg)
 
 
 @router.put("/{id}")

@@ -37,5 +37,9 @@ class Interval:
         ends = [end for end in (self.low, self.high) if math.isfinite(end)]
         return sum(ends) / len(ends) if ends else 0.0
 
+    def shifted(self, by: float) -> "Interval":
+        """The same reading with something added to its quantity."""
+        return Interval(self.low + by, self.high + by)
+
     def __contains__(self, value: float) -> bool:
         return self.low <= value <= self.high

@@ -7,7 +7,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import mean, stdev
-from typing import Literal
+from typing import Final, Literal
 
 from .angle import angle_deg
 from .limits import Bounds, OutOfLimits
@@ -77,6 +77,9 @@ class Proof:
         """Standard uncertainty that all readings of a block share, degrees."""
         placed = angle_deg(self.doubt_m, rig_m)
         return math.hypot(placed, self.noise_deg / math.sqrt(self.checks) if self.checks else 0.0)
+
+
+NOT_PROVED: Final = Proof()
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,6 +11,7 @@ import numpy as np
 import uuid6
 
 from ..core.golfer import Hand, Level
+from ..core.proof import WAYS, Proof
 from ..core.simulated import SimulatedGolfer
 from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
 from ..lessons.desk import Desk, studio
@@ -22,6 +23,7 @@ from ..store.tables import Studio
 _SEED = 20_260
 _STIMP_FT = 9.5
 _PUTT_EVERY = timedelta(seconds=17)
+_PROOF = Proof("tape", doubt_m=WAYS["tape"].doubt_m)
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
 _PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
 _BALLS = ("ball_gate", {"distance_m": 0.6, "inside_width_m": 0.072})
@@ -161,20 +163,20 @@ def _teach(
     for run in runs:
         kind, sizes = run.rig
         station_id, block_id = uuid6.uuid7(), uuid6.uuid7()
-        entry = StationEntry(run.distance_m, 0.3, _STIMP_FT, "rim_assisted", kind, sizes)
+        entry = StationEntry(run.distance_m, 0.3, _STIMP_FT, "rim_assisted", kind, sizes, proof=_PROOF)
         keep_station(desk, station_id, lesson_id, entry, at)
         guided = entry.station().rig.about.guides
         block = start_block(desk, block_id, BlockEntry(station_id, run.condition, guided, run.planned, at))
-        rig = station_of(block).rig
+        station = station_of(block)
         for n in range(run.putts):
             at += _PUTT_EVERY * float(rng.uniform(0.7, 1.4))
             reading_id = uuid6.uuid7()
-            record(desk, reading_id, block_id, rig.observe(run.truth.start(rng, run.distance_m)).raw, at)
+            record(desk, reading_id, block_id, station.observe(run.truth.start(rng, run.distance_m)).raw, at)
             # Now and then a putt does not count, as in any lesson; it is taken again.
             if n == 3 and run.putts > 10:
                 void_reading(desk, reading_id, "talked through")
                 at += _PUTT_EVERY
-                again = rig.observe(run.truth.start(rng, run.distance_m)).raw
+                again = station.observe(run.truth.start(rng, run.distance_m)).raw
                 record(desk, uuid6.uuid7(), block_id, again, at)
         at += timedelta(minutes=6)
     if not stays_open:

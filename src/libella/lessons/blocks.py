@@ -21,7 +21,7 @@ from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
 from .desk import Desk
 from .lessons import BlockSheet, with_readings
 from .problem import Conflict
-from .stations import entry_of
+from .stations import entry_of, laid_values
 
 PLANNED = Bounds(3, 200, "putts")
 
@@ -45,7 +45,6 @@ def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
     with desk.transaction() as session:
         station = desk.get(session, Station, entry.station_id, "station")
         _open_lesson(desk, session, station.lesson_id, entry.started_at)
-        laid = entry_of(station)
         row, new = desk.add(
             session,
             Block,
@@ -57,12 +56,7 @@ def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
             planned=entry.planned,
             first_planned=entry.planned,
             started_at=entry.started_at,
-            distance_m=laid.distance_m,
-            past_m=laid.past_m,
-            stimp_ft=laid.stimp_ft,
-            capture=laid.capture,
-            rig_kind=laid.rig_kind,
-            rig_sizes_m=dict(laid.rig_sizes_m),
+            **laid_values(entry_of(station)),
         )
         same = (row.station_id, row.condition, row.guided, row.first_planned) == (
             entry.station_id,
@@ -109,7 +103,7 @@ def record(desk: Desk, id: UUID, block_id: UUID, raw: Mapping[str, float | str],
     """
     with desk.transaction() as session:
         block = desk.get(session, Block, block_id, "block", lock=True)
-        interval = entry_of(block).station().rig.interval(raw)
+        interval = station_of(block).interval(raw)
         kept = session.get(Reading, (desk.studio_id, id))
         if kept is None:
             _open_lesson(desk, session, block.lesson_id, taken_at)

@@ -1,8 +1,9 @@
 """Stations: a putt with its rig, laid for a lesson."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass, fields
 from datetime import datetime
+from typing import Any
 from uuid import UUID
 
 from sqlalchemy import exists, select
@@ -11,6 +12,7 @@ from ..core.green.capture import Capture
 from ..core.green.putt import Putt
 from ..core.instruments import lay
 from ..core.limits import OutOfLimits
+from ..core.proof import NOT_PROVED, Proof
 from ..core.station import Station as CoreStation
 from ..store.tables import Block, Laid, Lesson, Station
 from .desk import Desk
@@ -27,17 +29,27 @@ class StationEntry:
     capture: Capture
     rig_kind: str
     rig_sizes_m: Mapping[str, float]
+    falls_forward_percent: float = 0.0
+    falls_right_percent: float = 0.0
+    proof: Proof = NOT_PROVED
 
     def station(self) -> CoreStation:
         """The station in terms of core; raises `OutOfLimits` where it can't be laid."""
-        putt = Putt(self.distance_m, self.past_m, self.stimp_ft, self.capture)
+        putt = Putt(
+            self.distance_m,
+            self.past_m,
+            self.stimp_ft,
+            self.capture,
+            self.falls_forward_percent,
+            self.falls_right_percent,
+        )
         try:
             rig = lay(self.rig_kind, self.rig_sizes_m)
         except OutOfLimits as fault:
             # A rig and a putt both have a distance: say whose it is.
             field = "rig_kind" if fault.field == "kind" else f"rig_sizes_m.{fault.field}"
             raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
-        return CoreStation(putt, rig)
+        return CoreStation(putt, rig, self.proof)
 
 
 def entry_of(laid: Laid) -> StationEntry:
@@ -49,21 +61,22 @@ def entry_of(laid: Laid) -> StationEntry:
         "free_fall" if laid.capture == "free_fall" else "rim_assisted",
         laid.rig_kind,
         laid.rig_sizes_m,
+        laid.falls_forward_percent,
+        laid.falls_right_percent,
+        Proof(**laid.proof),
     )
+
+
+def laid_values(entry: StationEntry) -> dict[str, Any]:
+    """The entry as the columns of a station and a block keep it."""
+    values = {it.name: getattr(entry, it.name) for it in fields(entry)}
+    # With every dimension, so that a default changed later does not change what was laid.
+    return values | {"rig_sizes_m": entry.station().rig.sizes(), "proof": asdict(entry.proof)}
 
 
 def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> Station:
     """Lay a station, or change one that no block has used yet; after that it stands as it was read with."""
-    core = entry.station()
-    values = {
-        "distance_m": entry.distance_m,
-        "past_m": entry.past_m,
-        "stimp_ft": entry.stimp_ft,
-        "capture": entry.capture,
-        "rig_kind": entry.rig_kind,
-        # With every dimension, so that a default changed later does not change what was laid.
-        "rig_sizes_m": core.rig.sizes(),
-    }
+    values = laid_values(entry)
     with desk.transaction() as session:
         desk.get(session, Lesson, lesson_id, "lesson")
         row, new = desk.add(session, Station, id, lesson_id=lesson_id, laid_at=laid_at, **values)

@@ -84,6 +84,10 @@ class Laid:
     capture: Mapped[str]
     rig_kind: Mapped[str]
     rig_sizes_m: Mapped[dict[str, Any]]
+    falls_forward_percent: Mapped[float] = mapped_column(server_default=text("0"))
+    falls_right_percent: Mapped[float] = mapped_column(server_default=text("0"))
+    proof: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """See `core.proof.Proof`; what is missing there has its default: not proved."""
 
 
 class Station(Laid, Table):

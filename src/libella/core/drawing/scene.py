@@ -19,6 +19,7 @@ Role = Literal[
     "mark",
     "window",
     "stance",
+    "path",
     "limit",
     "left",
     "right",
@@ -53,6 +54,15 @@ class Area:
     points: tuple[tuple[float, float], ...]
     role: Role
     shape: Literal["area"] = "area"
+
+
+@dataclass(frozen=True, slots=True)
+class Curve:
+    """An open line through `points`, in order."""
+
+    points: tuple[tuple[float, float], ...]
+    role: Role
+    shape: Literal["curve"] = "curve"
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,7 +112,7 @@ class Ray:
     shape: Literal["ray"] = "ray"
 
 
-Shape = Line | Circle | Area | Label | Tape | Ray
+Shape = Line | Circle | Area | Curve | Label | Tape | Ray
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,6 +4,7 @@ from collections.abc import Callable, Sequence
 
 import numpy as np
 from numpy.typing import NDArray
+from scipy.special import ndtr
 
 from ..green.capture import Window
 from ..interval import Interval
@@ -18,7 +19,7 @@ Settled = Callable[[Floats, Floats], NDArray[np.bool_]]
 
 
 def further_putts(
-    post: Posterior, zones: Sequence[Interval], window: Window, settled: Settled, *, seed: int = 0
+    post: Posterior, zones: Sequence[Interval], window: Window, settled: Settled, *, doubt: float = 0.0, seed: int = 0
 ) -> int | None:
     """Further putts on this rig after which a block should be settled in 4 of 5 simulated continuations.
 
@@ -28,6 +29,7 @@ def further_putts(
     zones : the rig's readings, left to right, covering all angles; degrees
     window : what the hole allows
     settled : given P(μ > w_R/4) and P(μ < −w_L/4) of each continuation, (N,) each, says which are settled, (N,)
+    doubt : what stays unknown of the rig's own aim, degrees; no number of putts takes it away
     seed : of the simulation; the same block always gives the same number
 
     Returns
@@ -38,7 +40,9 @@ def further_putts(
     rng = np.random.default_rng(seed)
     picks = rng.choice(post.weight.size, size=_PLAYED, p=post.weight.ravel())
     rows, columns = np.unravel_index(picks, post.weight.shape)
-    starts = rng.normal(post.bias[rows, None], post.spread[columns, None], (_PLAYED, MOST_FURTHER))
+    starts = rng.normal(
+        post.bias[rows, None], np.hypot(post.spread[columns, None], post.noise), (_PLAYED, MOST_FURTHER)
+    )
     mishit = rng.random(starts.shape) < LAPSE_SHARE
     starts[mishit] = rng.uniform(-LAPSE_REACH, LAPSE_REACH, int(mishit.sum()))
     read = np.searchsorted([it.high for it in zones[:-1]], starts)
@@ -48,8 +52,8 @@ def further_putts(
     one_hot = np.searchsorted(seen, read)[:, :, None] == np.arange(seen.size)
     counts = np.cumsum(one_hot, axis=1, dtype=np.float64)
     now = np.log(np.maximum(post.weight.ravel(), 1e-300))
-    right = _share_above(post.bias, window.right_deg / 4)
-    left = 1 - _share_above(post.bias, -window.left_deg / 4)
+    right = _share_above(post.bias, window.right_deg / 4, doubt)
+    left = 1 - _share_above(post.bias, -window.left_deg / 4, doubt)
     for step in _STEPS:
         value = now + counts[:, step - 1] @ table
         weight = np.exp(value - value.max(axis=1, keepdims=True)).reshape(_PLAYED, *post.weight.shape).sum(axis=2)
@@ -59,6 +63,8 @@ def further_putts(
     return None
 
 
-def _share_above(grid: Floats, value: float) -> Floats:
-    """(M,) share of each grid cell that lies above a value."""
+def _share_above(grid: Floats, value: float, doubt: float) -> Floats:
+    """(M,) share of each grid cell that lies above a value, or chance that it does with a shared doubt."""
+    if doubt > 0:
+        return ndtr((grid - value) / doubt)
     return np.clip((grid - value) / (grid[1] - grid[0]) + 0.5, 0.0, 1.0)

@@ -25,6 +25,7 @@ _COARSE = (17, 11)
 _FINE = (41, 25)
 _DEPTH = 11.0  # log density below the peak at which the grid ends: e^-11, about 4.7 standard deviations
 _PASSES = 6
+_MOST_BLURRED = 121
 _TINY = 1e-300
 
 
@@ -61,11 +62,13 @@ class Posterior:
     bias : (M,) grid of μ, in the prior's unit, evenly spaced
     log_spread : (S,) grid of ln σ, evenly spaced
     weight : (M, S) probability of each grid point, sums to 1
+    noise : standard deviation of the reading noise, already taken out of the spread
     """
 
     bias: Floats
     log_spread: Floats
     weight: Floats
+    noise: float = 0.0
 
     @cached_property
     def spread(self) -> Floats:
@@ -112,10 +115,26 @@ class Posterior:
 
     def log_likelihood(self, intervals: Sequence[Interval], lapse: float = LAPSE_SHARE) -> Floats:
         """(K, M, S) log likelihood of each interval at each grid point."""
-        return _log_likelihood(intervals, self.bias, self.spread, lapse)
+        return _log_likelihood(intervals, self.bias, np.hypot(self.spread, self.noise), lapse)
+
+    def blurred(self, doubt: float) -> "Posterior":
+        """The same with a shared uncertainty (a standard deviation, in the prior's unit) added to the bias."""
+        if doubt <= 0:
+            return self
+        reach = 4 * doubt
+        low, high = float(self.bias[0]) - reach, float(self.bias[-1]) + reach
+        step = min(float(self.bias[1] - self.bias[0]), doubt / 3)
+        bias: Floats = np.linspace(low, high, min(math.ceil((high - low) / step) + 1, _MOST_BLURRED))
+        half = (bias[1] - bias[0]) / (2 * doubt)
+        away: Floats = (bias[:, None] - self.bias[None, :]) / doubt
+        kernel: Floats = _below(away + half) - _below(away - half)
+        weight: Floats = kernel @ self.weight
+        return Posterior(bias, self.log_spread, weight / float(weight.sum()), self.noise)
 
 
-def posterior(intervals: Sequence[Interval], prior: Prior = START, *, lapse: float = LAPSE_SHARE) -> Posterior:
+def posterior(
+    intervals: Sequence[Interval], prior: Prior = START, *, lapse: float = LAPSE_SHARE, noise: float = 0.0
+) -> Posterior:
     """Posterior of bias and spread given readings.
 
     Parameters
@@ -123,6 +142,7 @@ def posterior(intervals: Sequence[Interval], prior: Prior = START, *, lapse: flo
     intervals : readings in the prior's unit; an interval of no width is a density; may be empty
     prior : see `Prior`
     lapse : share of readings taken for mishits, 0 ≤ lapse < 1
+    noise : standard deviation s of the reading noise: adds s² to σ² in the likelihood; spread is without it
 
     Returns
     -------
@@ -143,7 +163,7 @@ def posterior(intervals: Sequence[Interval], prior: Prior = START, *, lapse: flo
         y = (log_spread - math.log(prior.spread_median)) / prior.spread_log_sd
         value = -0.5 * (z[:, None] ** 2 + y[None, :] ** 2)
         if seen:
-            table = _log_likelihood(seen, bias, np.exp(log_spread), lapse)
+            table = _log_likelihood(seen, bias, np.hypot(np.exp(log_spread), noise), lapse)
             value = value + np.tensordot(times, table, axes=1)
         return value
 
@@ -156,7 +176,7 @@ def posterior(intervals: Sequence[Interval], prior: Prior = START, *, lapse: flo
     bias, log_spread = _axes(low, high, _FINE)
     value = log_density(bias, log_spread)
     weight = np.exp(value - value.max())
-    return Posterior(bias, log_spread, weight / weight.sum())
+    return Posterior(bias, log_spread, weight / weight.sum(), noise)
 
 
 def _start_box(seen: Sequence[Interval], prior: Prior) -> tuple[tuple[float, float], tuple[float, float]]:

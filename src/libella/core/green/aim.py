@@ -184,7 +184,7 @@ class DropMap:
 
 
 def drop_map(
-    ground: Ground, distance_m: float, capture: Capture, *, about: Aim, rows: int = 61, columns: int = 31
+    ground: Ground, distance_m: float, capture: Capture, *, about: Aim, rows: int = 121, columns: int = 31
 ) -> DropMap:
     """Roll every start near the aim at every pace up to about 1.5 m past."""
     reach = 3 * max(about.window.left_deg, about.window.right_deg, 0.3)

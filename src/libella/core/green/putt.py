@@ -4,8 +4,10 @@ import math
 from dataclasses import dataclass
 from typing import Final
 
+from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape
 from ..limits import OutOfLimits
-from .aim import Aim, aim
+from ..wording import Units, tape
+from .aim import Aim, aim, drop_map
 from .capture import CAPTURE_WORDS, DISTANCE, PAST, STIMP, Capture, Window, capture_offset, longest_past, speed_past
 from .roll import Ground
 from .slope import FALLS
@@ -60,10 +62,13 @@ class Putt:
         return self.falls_forward_percent == 0 and self.falls_right_percent == 0
 
     @property
+    def _ground(self) -> Ground:
+        return Ground(self.stimp_ft, self.falls_forward_percent, self.falls_right_percent)
+
+    @property
     def aim(self) -> Aim:
         """How to start it; raises `OutOfLimits` when no putt arrives at that pace."""
-        ground = Ground(self.stimp_ft, self.falls_forward_percent, self.falls_right_percent)
-        return aim(ground, self.distance_m, self.past_m, self.capture)
+        return aim(self._ground, self.distance_m, self.past_m, self.capture)
 
     @property
     def window(self) -> Window:
@@ -72,6 +77,34 @@ class Putt:
             return self.aim.window
         half = math.degrees(math.asin(min(1.0, self.capture_m / self.distance_m)))
         return Window(half, half)
+
+    def drops(self, units: Units) -> Scene:
+        """Which starts drop: start angle to the right, pace past the hole upwards; a picture, not to scale."""
+        found = drop_map(self._ground, self.distance_m, self.capture, about=self.aim)
+        wide = 300 / float(found.start_deg[-1] - found.start_deg[0])
+        middle = self.aim.start_deg
+        low: list[tuple[float, float]] = []
+        high: list[tuple[float, float]] = []
+        for column, past in enumerate(found.past_m):
+            holed = found.start_deg[found.drops[:, column]]
+            if holed.size:
+                up = -100 * float(past)
+                low.append((wide * (float(holed[0]) - middle), up))
+                high.append((wide * (float(holed[-1]) - middle), up))
+        shapes: list[Shape] = [Line(-150, 0, 150, 0, "ground"), Line(0, 0, 0, -150, "line")]
+        if low:
+            shapes.insert(0, Area((*low, *reversed(high)), "window"))
+        shapes.append(Circle(0, -100 * self.past_m, 3, "hole"))
+        for past in (0.5, 1.0, 1.5):
+            shapes.append(Line(-150, -100 * past, -145, -100 * past, "mark"))
+            shapes.append(Label(-142, -100 * past + 4, f"{tape(past, units)} past", "start"))
+        for turn in (-100, 100):
+            said = turn / wide
+            side = "left" if turn < 0 else "right"
+            shapes.append(Line(turn, 0, turn, 5, "mark"))
+            shapes.append(Label(turn, 18, f"{abs(said):.1f}° {side}"))
+        words = "Starts that drop: turned from the start line, left to right, by pace past the hole, upwards."
+        return Scene(-160, -165, 160, 28, words, tuple(shapes))
 
     @property
     def is_straight(self) -> bool:

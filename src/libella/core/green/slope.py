@@ -44,6 +44,19 @@ class Slope:
     right_doubt: float | None
     azimuth_doubt_deg: float | None
 
+    @property
+    def words(self) -> str:
+        """Where it falls, with its doubt, and how sure that is."""
+        doubt = max(self.forward_doubt or 0.0, self.right_doubt or 0.0)
+        if self.fall_percent < max(2 * doubt, 0.05):
+            return f"Level, as far as these readings tell (± {2 * doubt:.1f} %)." if doubt else "Level."
+        turn = (self.azimuth_deg + 180) % 360 - 180
+        side = "" if abs(turn) < 0.5 else (" right" if turn > 0 else " left")
+        where = f"Falls {self.fall_percent:.1f} %, {abs(turn):.0f}°{side} of the line"
+        if self.azimuth_doubt_deg is None:
+            return f"{where}. Read one more direction to know how sure that is."
+        return f"{where} (± {2 * self.azimuth_doubt_deg:.0f}°)."
+
 
 def fall_line(readings: Sequence[LevelReading]) -> Slope:
     """Least squares of falls = f·cos(azimuth) + r·sin(azimuth): two terms, no constant.

@@ -55,8 +55,8 @@ class Judgement:
 
 
 @lru_cache(maxsize=512)
-def _posterior(readings: tuple[Interval, ...]) -> Posterior:
-    return posterior(readings, START)
+def _posterior(readings: tuple[Interval, ...], noise: float) -> Posterior:
+    return posterior(readings, START, noise=noise)
 
 
 def judge(
@@ -75,8 +75,9 @@ def judge(
     n = len(readings)
     final = n >= planned
     window = station.putt.window
-    summary = summarise(_posterior(tuple(readings)), window) if n else None
-    call = verdict(summary) if summary and final else None
+    summary = _summary(readings, station) if n else None
+    proved = station.proof.is_proved
+    call = verdict(summary, proved=proved) if summary and final else None
     return Judgement(
         putts=n,
         planned=planned,
@@ -85,7 +86,7 @@ def judge(
         verdict=call,
         headline=_headline(summary, call),
         size=_size(summary, station, units),
-        meaning=_meaning(summary, call, n, planned, hand),
+        meaning=_meaning(summary, call, n, planned, hand) + ("" if proved or not n else " The line is not proved."),
         allows=station.allows(units),
         chance=_chance(summary),
         doubt=_doubt(summary),
@@ -100,15 +101,23 @@ def further(readings: Sequence[Interval], station: Station, *, planned: int) -> 
     """How many more putts would settle the block, in words; empty before the planned end (see `putts_to_settle`)."""
     if not readings or len(readings) < planned:
         return ""
-    post = _posterior(tuple(readings))
-    word = verdict(summarise(post, station.putt.window)).word
-    more = putts_to_settle(post, [it.interval for it in station.rig.zones()], station.putt.window, word)
+    word = verdict(_summary(readings, station), proved=station.proof.is_proved).word
+    if word == "likely" and not station.proof.is_proved:
+        return "Prove the line first: until then no number of putts makes it clear."
+    post = _posterior(tuple(readings), station.proof.noise_deg)
+    zones = [it.interval for it in station.zones()]
+    more = putts_to_settle(post, zones, station.putt.window, word, doubt=station.shared_deg)
     if more == 0:
         return "Settled: more putts would only sharpen the number."
     aim = "make it clear, or clear it away" if word == "likely" else "settle it"
     if more is None:
         return f"More than {MOST_FURTHER} further putts on this rig to {aim}: change the rig or the question."
     return f"About {count(more, 'further putt')} on this rig should {aim}, four times in five."
+
+
+def _summary(readings: Sequence[Interval], station: Station) -> Summary:
+    post = _posterior(tuple(readings), station.proof.noise_deg)
+    return summarise(post.blurred(station.shared_deg), station.putt.window)
 
 
 def _headline(summary: Summary | None, call: Verdict | None) -> str:

@@ -39,12 +39,15 @@ class Verdict:
         return self.word in ("clear", "likely")
 
 
-def verdict(summary: Summary) -> Verdict:
-    """Clear: P(|μ| beyond w/4 on that side) ≥ 95 %; likely ≥ 80 %; no tendency: P(|μ| < w/4) ≥ 80 %; else open."""
+def verdict(summary: Summary, *, proved: bool = True) -> Verdict:
+    """Clear: P(|μ| beyond w/4 on that side) ≥ 95 %; likely ≥ 80 %; no tendency: P(|μ| < w/4) ≥ 80 %; else open.
+
+    On a line that is not proved nothing is clear: the line itself may be what is off.
+    """
     right, left = summary.prob_right_of_quarter, summary.prob_left_of_quarter
     side: Side = "right" if right >= left else "left"
     strongest = max(right, left)
-    if strongest >= CLEAR:
+    if strongest >= CLEAR and proved:
         return Verdict("clear", side, strongest)
     if strongest >= LIKELY:
         return Verdict("likely", side, strongest)
@@ -53,11 +56,13 @@ def verdict(summary: Summary) -> Verdict:
     return Verdict("open", "right" if summary.bias.value >= 0 else "left", strongest)
 
 
-def putts_to_settle(post: Posterior, zones: Sequence[Interval], window: Window, word: Word) -> int | None:
+def putts_to_settle(
+    post: Posterior, zones: Sequence[Interval], window: Window, word: Word, *, doubt: float = 0.0
+) -> int | None:
     """Further putts that should settle a block: from "can't tell yet" to any other word, from "likely" to clear
     or none.
 
-    None for more than 40. A block already settled needs 0.
+    None for more than 40. A block already settled needs 0. `doubt`: of the rig's own aim, degrees.
     """
     if word in ("clear", "none"):
         return 0
@@ -66,4 +71,4 @@ def putts_to_settle(post: Posterior, zones: Sequence[Interval], window: Window, 
     def settled(right: Floats, left: Floats) -> NDArray[np.bool_]:
         return (np.maximum(right, left) >= direction) | (1 - right - left >= NONE)
 
-    return further_putts(post, zones, window, settled)
+    return further_putts(post, zones, window, settled, doubt=doubt)

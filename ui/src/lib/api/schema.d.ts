@@ -125,6 +125,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/green/slope": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Slope
+         * @description The slope that level readings tell.
+         */
+        post: operations["green_slope"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/green/drops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Drops
+         * @description A map of start angle by pace: which starts drop.
+         */
+        post: operations["green_drops"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studio": {
         parameters: {
             query?: never;
@@ -248,6 +288,46 @@ export interface paths {
          * @description What this station would show and see; keeps nothing.
          */
         post: operations["stations_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ways
+         * @description The ways of proving a line.
+         */
+        get: operations["stations_ways"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description Zero offset and reading noise of a rig from repeated readings; keeps nothing.
+         */
+        post: operations["stations_check"];
         delete?: never;
         options?: never;
         head?: never;
@@ -471,7 +551,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default area
@@ -580,6 +660,11 @@ export interface components {
             putts: number;
             /** Final */
             final: boolean;
+            /**
+             * Proved
+             * @description false when the line was not proved: marked so wherever its numbers appear
+             */
+            proved: boolean;
             /** Headline */
             headline: string;
             /** Size */
@@ -625,6 +710,11 @@ export interface components {
             putts: number;
             /** Final */
             final: boolean;
+            /**
+             * Proved
+             * @description false when the line was not proved: marked so wherever its numbers appear
+             */
+            proved: boolean;
             /** Headline */
             headline: string;
             /** Size */
@@ -632,6 +722,88 @@ export interface components {
             vial: components["schemas"]["Vial"];
             /** Readings */
             readings: components["schemas"]["ReadingLine"][];
+        };
+        /**
+         * CheckIn
+         * @description A rig read again and again with nothing changing, or against a known angle.
+         */
+        CheckIn: {
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Rig Kind
+             * @example peg_gate
+             */
+            rig_kind: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "distance_m": 0.5,
+             *       "inside_width_m": 0.06,
+             *       "post_m": 0.005
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            proof?: components["schemas"]["ProofIn"];
+            /**
+             * Raws
+             * @example [
+             *       {
+             *         "offset_m": 0.005
+             *       },
+             *       {
+             *         "offset_m": 0.005
+             *       },
+             *       {
+             *         "offset_m": 0.005
+             *       }
+             *     ]
+             */
+            raws: {
+                [key: string]: number | string;
+            }[];
+            /**
+             * Known Deg
+             * @description the angle it was read against, right positive
+             * @default 0
+             */
+            known_deg: number;
         };
         /** Circle */
         Circle: {
@@ -645,13 +817,35 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default circle
              * @constant
              */
             shape: "circle";
+        };
+        /**
+         * Curve
+         * @description An open line through `points`, in order.
+         */
+        Curve: {
+            /** Points */
+            points: [
+                number,
+                number
+            ][];
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            /**
+             * Shape
+             * @default curve
+             * @constant
+             */
+            shape: "curve";
         };
         /**
          * Dimension
@@ -936,7 +1130,7 @@ export interface components {
              * @default label
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default label
@@ -1056,6 +1250,26 @@ export interface components {
              */
             spread_deg: number;
         };
+        /** LevelReadingIn */
+        LevelReadingIn: {
+            /**
+             * Azimuth Deg
+             * @description where the level points, clockwise from the line
+             * @example 90
+             */
+            azimuth_deg: number;
+            /**
+             * Falls Percent
+             * @description how much it falls that way, percent
+             * @example 0.8
+             */
+            falls_percent: number;
+        };
+        /** LevelsIn */
+        LevelsIn: {
+            /** Readings */
+            readings: components["schemas"]["LevelReadingIn"][];
+        };
         /** Line */
         Line: {
             /** X1 */
@@ -1070,7 +1284,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default line
@@ -1103,6 +1317,10 @@ export interface components {
             words: string;
             /** Allows */
             allows: string;
+            /** Breaks */
+            breaks: string[];
+            /** Trust */
+            trust: string[];
             /** Window Left Deg */
             window_left_deg: number;
             /** Window Right Deg */
@@ -1158,6 +1376,19 @@ export interface components {
                 [key: string]: number;
             };
             /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            proof?: components["schemas"]["ProofIn"];
+            /**
              * Hand
              * @default right
              * @enum {string}
@@ -1193,6 +1424,119 @@ export interface components {
             remedy: string;
             /** Errors */
             errors?: components["schemas"]["FieldProblem"][];
+        };
+        /**
+         * Proof
+         * @description What is known of a rig's own aim.
+         *
+         *     Parameters
+         *     ----------
+         *     way : how the line was verified; "none" is not proved
+         *     offset_m : where the rig's zero was found against the true line, right positive, at the rig; taken off every reading
+         *     doubt_m : standard uncertainty of the rig's zero across the line, m
+         *     zero_deg : mean of a repeatability check, taken off every reading
+         *     noise_deg : standard deviation of that check: the reading noise
+         *     checks : readings in that check; 0 when none was made
+         */
+        Proof: {
+            /**
+             * Way
+             * @default none
+             * @enum {string}
+             */
+            way: "none" | "second_laser" | "tape" | "rolled" | "string";
+            /**
+             * Offset M
+             * @default 0
+             */
+            offset_m: number;
+            /**
+             * Doubt M
+             * @default 0.004
+             */
+            doubt_m: number;
+            /**
+             * Zero Deg
+             * @default 0
+             */
+            zero_deg: number;
+            /**
+             * Noise Deg
+             * @default 0
+             */
+            noise_deg: number;
+            /**
+             * Checks
+             * @default 0
+             */
+            checks: number;
+        };
+        /**
+         * ProofIn
+         * @description How the line was proved, and what is known of the rig's own aim.
+         */
+        ProofIn: {
+            /**
+             * Way
+             * @default none
+             * @enum {string}
+             */
+            way: "none" | "second_laser" | "tape" | "rolled" | "string";
+            /**
+             * Offset M
+             * @description where the rig's zero was found, right of the line positive
+             * @default 0
+             */
+            offset_m: number;
+            /**
+             * Doubt M
+             * @description standard uncertainty of the rig's zero across the line
+             * @default 0.004
+             */
+            doubt_m: number;
+            /**
+             * Zero Deg
+             * @description mean of a repeatability check
+             * @default 0
+             */
+            zero_deg: number;
+            /**
+             * Noise Deg
+             * @description standard deviation of that check
+             * @default 0
+             */
+            noise_deg: number;
+            /**
+             * Checks
+             * @description readings in that check
+             * @default 0
+             */
+            checks: number;
+        };
+        /** PuttIn */
+        PuttIn: {
+            /** Distance M */
+            distance_m: number;
+            /** Past M */
+            past_m: number;
+            /** Stimp Ft */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Falls Forward Percent
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @default 0
+             */
+            falls_right_percent: number;
         };
         /**
          * Ray
@@ -1354,6 +1698,18 @@ export interface components {
             words: string;
         };
         /**
+         * Repeatability
+         * @description A rig read n times with nothing changing, or against a known angle: its zero offset and its noise, degrees.
+         */
+        Repeatability: {
+            /** Zero Deg */
+            zero_deg: number;
+            /** Noise Deg */
+            noise_deg: number;
+            /** Checks */
+            checks: number;
+        };
+        /**
          * Scene
          * @description Shapes with the extent they should be shown in (mm) and the words that stand for them.
          */
@@ -1372,7 +1728,7 @@ export interface components {
              * Shapes
              * @default []
              */
-            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
          * Sight
@@ -1397,6 +1753,39 @@ export interface components {
              * @default []
              */
             remedies: components["schemas"]["Remedy"][];
+        };
+        /**
+         * Slope
+         * @description How the ground falls.
+         *
+         *     Attributes
+         *     ----------
+         *     forward_percent, right_percent : fall along the line towards the hole, and to the right of it
+         *     fall_percent, azimuth_deg : the steepest fall and where it points, clockwise from the line
+         *     forward_doubt, right_doubt : standard errors, percent; None with two readings, which leave nothing to check by
+         *     azimuth_doubt_deg : standard error of the direction; None as above, or where the ground may well be level
+         */
+        Slope: {
+            /** Forward Percent */
+            forward_percent: number;
+            /** Right Percent */
+            right_percent: number;
+            /** Fall Percent */
+            fall_percent: number;
+            /** Azimuth Deg */
+            azimuth_deg: number;
+            /** Forward Doubt */
+            forward_doubt: number | null;
+            /** Right Doubt */
+            right_doubt: number | null;
+            /** Azimuth Doubt Deg */
+            azimuth_doubt_deg: number | null;
+        };
+        /** SlopeOut */
+        SlopeOut: {
+            slope: components["schemas"]["Slope"];
+            /** Words */
+            words: string;
         };
         /** StationIn */
         StationIn: {
@@ -1441,6 +1830,19 @@ export interface components {
                 [key: string]: number;
             };
             /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            proof?: components["schemas"]["ProofIn"];
+            /**
              * Lesson Id
              * Format: uuid
              */
@@ -1480,6 +1882,11 @@ export interface components {
             rig_sizes_m: {
                 [key: string]: number;
             };
+            /** Falls Forward Percent */
+            falls_forward_percent: number;
+            /** Falls Right Percent */
+            falls_right_percent: number;
+            proof: components["schemas"]["Proof"];
             /** Words */
             words: string;
         };
@@ -1629,6 +2036,21 @@ export interface components {
              * @example talked through
              */
             reason: string;
+        };
+        /** WayOut */
+        WayOut: {
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "none" | "second_laser" | "tape" | "rolled" | "string";
+            /** Name */
+            name: string;
+            /**
+             * Doubt M
+             * @description how well it usually places the rig's zero: an opinion
+             */
+            doubt_m: number;
         };
         /**
          * ZoneOut
@@ -2123,6 +2545,157 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GolferLessonPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    green_slope: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlopeOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    green_drops: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PuttIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Scene"];
                 };
             };
             /** @description Not Found */
@@ -2790,6 +3363,150 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stations_ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stations_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Repeatability"];
                 };
             };
             /** @description Not Found */

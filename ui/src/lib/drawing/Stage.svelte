@@ -27,6 +27,8 @@
       {#each scene.shapes as it, n (n)}
         {#if it.shape === 'area'}
           <polygon class={it.role} points={points(it.points as [number, number][])} />
+        {:else if it.shape === 'curve'}
+          <polyline class={it.role} points={points(it.points as [number, number][])} />
         {:else if it.shape === 'circle'}
           <ellipse
             class={it.role}
@@ -128,6 +130,11 @@
     fill: var(--window);
     stroke: var(--hairline);
     stroke-width: 1;
+  }
+  .path {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
   }
   .stance {
     fill: none;

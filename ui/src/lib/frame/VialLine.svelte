@@ -16,6 +16,7 @@
   <p class="min-w-0 leading-snug">
     <span class="font-semibold">{block.headline}</span>
     {block.size}
+    {#if !block.proved}<span class="border border-engraved px-1 text-[13px]">line not proved</span>{/if}
     {#if where}<span class="block text-[15px] text-faded">{block.condition} · {block.station} · {block.putts} of {block.planned} putts</span>{/if}
   </p>
 </div></div>

@@ -36,7 +36,7 @@
   {@const block = judged.data.block}
   <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex min-h-0 flex-col overflow-y-auto px-6 py-4">
-      <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''} · {it.putts} of {it.planned} putts</p>
+      <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''}{block.proved ? '' : ' · line not proved'} · {it.putts} of {it.planned} putts</p>
       <Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
       <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>

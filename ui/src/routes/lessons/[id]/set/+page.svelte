@@ -8,13 +8,26 @@
   import { instrumentsQuery, lessonQuery } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/frame/Choice.svelte'
+  import GreenEntries from '$lib/frame/GreenEntries.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
+  import ProofEntries from '$lib/frame/ProofEntries.svelte'
   import StartBlock from '$lib/frame/StartBlock.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
-  type Plan = Pick<Shapes['StationOut'], 'distance_m' | 'past_m' | 'stimp_ft' | 'capture' | 'rig_kind' | 'rig_sizes_m'>
+  const FIRST = {
+    distance_m: 2.5,
+    past_m: 0.3,
+    stimp_ft: 10,
+    capture: 'rim_assisted' as const,
+    rig_kind: 'board',
+    rig_sizes_m: {},
+    falls_forward_percent: 0,
+    falls_right_percent: 0,
+    proof: { way: 'none' as const, offset_m: 0, doubt_m: 0.004, zero_deg: 0, noise_deg: 0, checks: 0 },
+  }
+  type Plan = Pick<Shapes['StationOut'], keyof typeof FIRST>
 
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
@@ -26,9 +39,7 @@
   $effect(() => {
     if (!sheet || untrack(() => plan)) return
     const last = sheet.stations.at(-1)
-    plan = last
-      ? { distance_m: last.distance_m, past_m: last.past_m, stimp_ft: last.stimp_ft, capture: last.capture, rig_kind: last.rig_kind, rig_sizes_m: { ...last.rig_sizes_m } }
-      : { distance_m: 2.5, past_m: 0.3, stimp_ft: sheet.lesson.stimp_ft, capture: 'rim_assisted', rig_kind: 'board', rig_sizes_m: {} }
+    plan = last ? planOf(last) : { ...FIRST, stimp_ft: sheet.lesson.stimp_ft }
   })
 
   const preview = createQuery(() => ({
@@ -52,6 +63,16 @@
   const seen = $derived(preview.data ?? lastGood)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
   const rig = $derived(instruments.data?.find((it) => it.about.kind === plan?.rig_kind))
+  const drops = createQuery(() => ({
+    queryKey: ['drops', plan?.distance_m, plan?.past_m, plan?.stimp_ft, plan?.capture, plan?.falls_forward_percent, plan?.falls_right_percent, settings.units],
+    queryFn: () => {
+      const { distance_m, past_m, stimp_ft, capture, falls_forward_percent, falls_right_percent } = plan as Plan
+      const body = { distance_m, past_m, stimp_ft, capture, falls_forward_percent, falls_right_percent }
+      return ask(api.POST('/api/green/drops', { params: { query: { units: settings.units } }, body }))
+    },
+    enabled: Boolean(seen?.breaks.length && !fault),
+    retry: false,
+  }))
   const good = $derived(seen?.sight.fit === 'good')
   const FIT = { good: 'This rig will do', coarse: 'Too coarse', short: 'Too short', strict: 'Too strict', loose: 'Too wide' }
 
@@ -61,12 +82,18 @@
   }
 
   async function lay(): Promise<string> {
-    const same = sheet?.stations.find((it) => JSON.stringify(laidOf(it)) === JSON.stringify(laidOf({ ...(plan as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {} })))
+    const wanted = laidOf({ ...(plan as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {} })
+    const same = sheet?.stations.find((it) => laidOf(it) === wanted)
     if (same) return same.id
     const body = { ...(plan as Plan), lesson_id: id, laid_at: new Date().toISOString() }
     return (await ask(api.PUT('/api/stations/{id}', { params: { path: { id: v7() } }, body }))).id
   }
-  const laidOf = (it: Plan) => [it.distance_m, it.past_m, it.stimp_ft, it.capture, it.rig_kind, Object.entries(it.rig_sizes_m).sort()]
+  function planOf(it: Plan): Plan {
+    return Object.fromEntries(Object.keys(FIRST).map((name) => [name, $state.snapshot(it[name as keyof Plan])])) as unknown as Plan
+  }
+  const sorted = (_: string, value: unknown) =>
+    value && typeof value === 'object' ? Object.fromEntries(Object.entries(value).sort()) : value
+  const laidOf = (it: Plan) => JSON.stringify(planOf(it), sorted)
 </script>
 
 {#if plan && sheet}
@@ -93,6 +120,7 @@
             onvalue={(it) => plan && (plan.stimp_ft = it)} error={fault?.about('stimp_ft')}
           />
         </div>
+        <GreenEntries bind:plan {fault} />
         <h2 class="wide mt-5 mb-2 text-lg">The rig</h2>
         <Choice
           label="What watches the start"
@@ -119,6 +147,7 @@
             </ul>
           </details>
         {/if}
+        {#if seen}<ProofEntries bind:plan {fault} entry={seen.entry} />{/if}
         <div class="mt-4 max-w-md border-t border-hairline pt-3">
           <Choice
             label="What the hole is taken to allow"
@@ -132,7 +161,9 @@
       </div>
     </div>
 
-    <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What this rig can see">
+    <aside class="flex min-h-0 flex-col border-hairline max-desk:border-t desk:border-l" aria-label="What this rig can see">
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
+      <div class="flex min-h-0 flex-1 flex-col gap-4 px-4 py-4 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
       {#if fault && !fault.problem.errors.length}
         <Trouble error={preview.error} again={() => preview.refetch()} />
       {:else if fault}
@@ -153,12 +184,25 @@
             </div>
           {/if}
         </section>
-        <p class="border-t border-hairline pt-3" class:opacity-50={Boolean(fault)}>{seen.allows}</p>
+        <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-breaks>
+          {#each seen.breaks as it (it)}<p>{it}</p>{/each}
+          <p>{seen.allows}</p>
+        </section>
+        {#if seen.breaks.length}
+          <details class="border-t border-hairline">
+            <summary class="min-h-11 cursor-pointer py-2 font-semibold">Which starts drop</summary>
+            <div class="relative h-52">{#if drops.data}<Stage scene={drops.data} />{/if}</div>
+          </details>
+        {/if}
+        <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-trust>
+          {#each seen.trust as it, n (it)}<p class={n ? '' : 'font-semibold'}>{it}</p>{/each}
+        </section>
       {/if}
       {#each rig?.about.cautions ?? [] as it (it)}
         <p class="border-t border-hairline pt-3 text-[15px]"><strong>Caution.</strong> {it}</p>
       {/each}
-      <div class="mt-auto border-t-2 border-ink pt-3">
+      </div>
+      <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         <StartBlock
           lessonId={id}
           station={lay}

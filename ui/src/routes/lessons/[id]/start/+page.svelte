@@ -148,7 +148,7 @@
         {:else}
           <p class="flex items-baseline justify-center gap-3 text-center">
             <span class="wide text-2xl" data-count>Putt {valid.length + 1} <span class="text-faded">of {block.planned}</span></span>
-            <span class="text-faded max-sm:hidden">{block.condition}{block.guided ? ', rig in view' : ''}</span>
+            <span class="text-faded max-sm:hidden">{block.condition}{block.guided ? ', rig in view' : ''}{block.proved ? '' : ', line not proved'}</span>
           </p>
         {/if}
         {#if error}<Trouble {error} />{/if}

@@ -1,0 +1,24 @@
+<!-- A slope in percent. -->
+<script lang="ts">
+  import Stepper from './Stepper.svelte'
+
+  interface Props {
+    label: string
+    hint?: string
+    value: number
+    error?: string | undefined
+    onvalue: (percent: number) => void
+  }
+  let { label, hint = '', value, error, onvalue }: Props = $props()
+</script>
+
+<Stepper
+  {label}
+  {hint}
+  unit="%"
+  text={String(Number(value.toFixed(2)))}
+  read={(text) => Number(text.trim().replace('−', '-').replace(',', '.'))}
+  step={(direction) => onvalue(Math.round((value + direction * 0.1) * 100) / 100)}
+  {error}
+  {onvalue}
+/>
