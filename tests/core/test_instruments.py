@@ -1,20 +1,26 @@
 """Board and gate: what a reading says, what a rig can see, what it refuses."""
 
+import dataclasses
+import gc
 import math
+from dataclasses import dataclass
 from itertools import pairwise
+from typing import ClassVar
 
 import pytest
-from hypothesis import given
+from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from libella.core.constants import BALL_M
-from libella.core.drawing.scene import Tape
+from libella.core.drawing.scene import Circle, Tape
 from libella.core.green.putt import Putt
 from libella.core.instruments import Rig, instrument, instruments, lay
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import BallGate, PegGate
+from libella.core.instruments.gate import BallGate, Gate, PegGate
+from libella.core.instruments.rig import dimension
 from libella.core.interval import Interval
 from libella.core.limits import OutOfLimits
+from libella.core.station import Station
 
 PUTT = Putt(2.5, 0.3, 9.5)
 
@@ -50,6 +56,7 @@ def test_what_is_observed_holds_the_truth(rig, start_deg):
 
 @given(rigs())
 def test_left_and_right_mirror_each_other(rig):
+    assume(rig.sizes().get("mount_offset_m", 0) == 0)
     zones = rig.zones()
     for zone, other in zip(zones, reversed(zones), strict=True):
         assert zone.interval.low == pytest.approx(-other.interval.high)
@@ -165,3 +172,43 @@ def test_an_interval_is_low_to_high():
     for low, high in ((1.0, 0.0), (math.nan, 1.0)):
         with pytest.raises(ValueError, match="not an interval"):
             Interval(low, high)
+
+
+def test_a_file_of_its_own_is_all_an_instrument_takes(monkeypatch):
+    """A new instrument is found by the registry, laid, drawn and read with no other change."""
+
+    @dataclass(frozen=True)
+    class Hoop(Gate):
+        about: ClassVar = dataclasses.replace(PegGate.about, kind="hoop", name="Hoop")
+        wire_m: float = dimension("Wire", low=0.001, high=0.01, default=0.003, step=0.001, hint="Its thickness.")
+
+        @property
+        def post_width_m(self) -> float:
+            return self.wire_m
+
+        def _post_shape(self, x, tall):
+            return Circle(x, -tall, self.wire_m * 500, "post")
+
+    instruments.cache_clear()
+    try:
+        station = Station(PUTT, lay("hoop", {"wire_m": 0.004}))
+        assert "hoop" in station.words("metric")
+        assert [it.key for it in station.zones()] == ["1", "2", "3", "4", "5"]
+        assert any(isinstance(it, Tape) for it in station.from_above("right", "metric").shapes)
+    finally:
+        del Hoop, station
+        instruments.cache_clear()
+        gc.collect()
+    assert "hoop" not in instruments()
+
+
+def test_a_face_instrument_does_not_watch_the_ball():
+    with pytest.raises(OutOfLimits, match="face at address"):
+        Station(PUTT, lay("face_mirror", {}))
+
+
+def test_a_gap_at_the_right_end_points_the_face_right():
+    rig = lay("square_reference", {"face_length_m": 0.1})
+    assert rig.interval({"offset_m": 0.002}).low > 0
+    assert rig.words({"offset_m": 0.002}) == "2 mm gap at the right end"
+    assert rig.words({"offset_m": 0.0}) == "touches at both ends"

@@ -9,7 +9,10 @@ from libella.core.estimate import posterior, summarise
 from libella.core.green.capture import Window, capture_offset, speed_past
 from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
+from libella.core.instruments.face import FaceMirror, PutterLaser, SquareReference
 from libella.core.instruments.gate import PegGate, clearance_limit_deg, width_for_limit
+from libella.core.instruments.ground_line import GroundLaser
+from libella.core.instruments.narrow_rail import NarrowRail
 
 from .reference import cases, intervals
 
@@ -45,6 +48,50 @@ def test_gate_intervals(case, crossing):
     low, high = case[crossing]
     assert said.low == pytest.approx(-math.inf if low is None else low, rel=CLOSE)
     assert said.high == pytest.approx(math.inf if high is None else high, rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("ground_laser"))
+@pytest.mark.parametrize(
+    ("said", "line_on"),
+    [
+        ("line_in_right_quarter_zone", "right_quarter"),
+        ("line_in_centre_zone", "centre"),
+        ("line_on_left_edge_zone", "left_edge"),
+        ("line_off_the_right", "off_right"),
+    ],
+)
+def test_ground_line(case, said, line_on):
+    reading = GroundLaser(distance_m=case["seen_at_m"]).interval({"line_on": line_on})
+    low, high = case[said]
+    assert reading.low == pytest.approx(-math.inf if low is None else low, rel=CLOSE)
+    assert reading.high == pytest.approx(math.inf if high is None else high, rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("narrow_rail_limit"))
+def test_narrow_rail(case):
+    stayed = NarrowRail(width_m=case["width_m"], length_m=case["length_m"]).interval({"rail": "stayed"})
+    assert stayed.high == -stayed.low == pytest.approx(case["limit_deg"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("face_mirror"))
+def test_face_mirror(case):
+    said = FaceMirror(distance_m=case["distance_m"])._angle(case["spot_m"])
+    assert said == pytest.approx(case["face_deg"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("putter_laser"))
+def test_putter_laser(case):
+    rig = PutterLaser(distance_m=case["distance_m"], mount_offset_m=case["mount_offset_m"])
+    assert rig._angle(case["spot_m"]) == pytest.approx(case["face_deg"], rel=CLOSE)
+
+
+@pytest.mark.parametrize("case", cases("square_gap"))
+def test_square_reference(case):
+    # The toe is right of the line for a right-handed golfer, left of it for a left-handed one.
+    toe = 1 if case["handed"] == "right" else -1
+    gap = case["gap_m"] * (toe if case["end"] == "toe" else -toe)
+    said = SquareReference(face_length_m=case["face_length_m"])._angle(gap)
+    assert said == pytest.approx(case["face_deg"], rel=CLOSE)
 
 
 @pytest.mark.parametrize("case", cases("window"))

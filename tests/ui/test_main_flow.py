@@ -152,6 +152,35 @@ def test_by_touch_a_tap_is_a_putt(page: Page):
     expect(putts.first).to_contain_text("outside the right post")
 
 
+@pytest.mark.parametrize(
+    ("rig", "key", "said"),
+    [
+        ("Laser on the ground", "6", "right, by an edge"),
+        ("Narrow rail", "2", "fell left in the second third"),
+        ("Bridge opening", "4", "touched the right post"),
+    ],
+)
+def test_other_rigs_are_read_the_same_way(page: Page, rig: str, key: str, said: str):
+    own_lesson(page, f"{rig} Golfer")
+    start_block(page, rig)
+    page.keyboard.press(key)
+    zone(page, said).click()
+    putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")
+    expect(putts).to_have_count(2)
+    expect(putts.filter(has_text=said)).to_have_count(2)
+
+
+def test_aids_are_found_by_what_they_tell(page: Page):
+    page.goto("/aids")
+    expect(page.locator("[data-aid]").first).to_be_visible()
+    page.get_by_label("Find an aid").fill("address")
+    expect(page.locator("[data-aid=putter_laser]")).to_be_visible()
+    expect(page.locator("[data-aid=board]")).to_have_count(0)
+    page.get_by_label("Find an aid").fill("sundial")
+    page.get_by_role("button", name="Show all").click()
+    expect(page.locator("[data-aid=board]")).to_be_visible()
+
+
 def test_another_condition_on_the_same_station(page: Page):
     own_lesson(page, "Condition Golfer")
     start_block(page, putts=5)

@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 from .conftest import AXE, no_serious_finding, shot
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
-VIEWS = ["today", "golfer", "set", "start", "judge", "states"]
+VIEWS = ["today", "golfer", "set", "start", "judge", "aids", "states"]
 
 
 def visit(page: Page, view: str) -> None:
@@ -24,6 +24,9 @@ def visit(page: Page, view: str) -> None:
         if view != "start":
             page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=view.title()).click()
         expect(page.locator("main svg").first).to_be_visible()
+    elif view == "aids":
+        page.get_by_role("link", name="Aids").click()
+        expect(page.locator("[data-aid=face_mirror] svg")).to_be_visible()
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()

@@ -1,12 +1,13 @@
 """Instruments: what each is, its dimensions with units and limits, its cautions."""
 
 from fastapi import APIRouter
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
 from ..core.drawing.scene import Scene
-from ..core.instruments import About, Dimension, Zone, instruments
+from ..core.instruments import MEASURES_WORDS, About, Dimension, Zone, instruments
 from ..core.station import Station
 from ..core.wording import Units
+from .shapes import InUnits
 
 router = APIRouter(prefix="/instruments", tags=["instruments"])
 
@@ -15,7 +16,9 @@ class InstrumentOut(BaseModel):
     """An instrument of the registry."""
 
     about: About
+    measures: str = Field(description="what it measures, in words")
     dimensions: list[Dimension]
+    picture: Scene = Field(description="as usually laid out")
 
 
 class ZoneOut(BaseModel):
@@ -41,9 +44,17 @@ class EntryPicture(BaseModel):
 
 
 @router.get("")
-def all_instruments() -> list[InstrumentOut]:
+def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
     """Every instrument, by name."""
-    return [InstrumentOut(about=it.about, dimensions=list(it.dimensions())) for it in instruments().values()]
+    return [
+        InstrumentOut(
+            about=it.about,
+            measures=MEASURES_WORDS[it.about.measures],
+            dimensions=list(it.dimensions()),
+            picture=it.laid({}).picture(units),
+        )
+        for it in instruments().values()
+    ]
 
 
 def entry_picture(station: Station, units: Units) -> EntryPicture:

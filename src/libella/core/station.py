@@ -35,6 +35,13 @@ class Station:
     def __post_init__(self) -> None:
         if not self.putt.is_level:
             _ = self.putt.aim  # a putt that can't be made is refused here, not at its first reading
+        if self.rig.about.measures != "start":
+            raise OutOfLimits(
+                "rig_kind",
+                f"{self.rig.about.name} shows the face at address; it can't watch where a ball starts.",
+                limit="an instrument that measures the ball's start",
+                unit="",
+            )
         room = self.putt.distance_m - HOLE_M / 2
         if self.rig.station_m > room:
             raise OutOfLimits(

@@ -76,6 +76,7 @@
       <div class="flex gap-2 pb-1">
         <input class="entry w-52!" type="search" placeholder="Find by name" aria-label="Find a golfer by name" bind:value={search} />
         <button class="button" onclick={() => (adding = true)}>Add golfer</button>
+        <a class="button" href="/aids">Aids</a>
       </div>
     </div>
     {#if golfers.error}

@@ -1,6 +1,19 @@
 """Instruments: one file each, found by the registry."""
 
 from .registry import instrument, instruments, lay
-from .rig import About, Dimension, Raw, Remedy, Rig, Sight, Zone
+from .rig import MEASURES_WORDS, About, Dimension, Measures, Raw, Remedy, Rig, Sight, Zone
 
-__all__ = ["About", "Dimension", "Raw", "Remedy", "Rig", "Sight", "Zone", "instrument", "instruments", "lay"]
+__all__ = [
+    "MEASURES_WORDS",
+    "About",
+    "Dimension",
+    "Measures",
+    "Raw",
+    "Remedy",
+    "Rig",
+    "Sight",
+    "Zone",
+    "instrument",
+    "instruments",
+    "lay",
+]

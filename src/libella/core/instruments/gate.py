@@ -10,8 +10,8 @@ from ..constants import BALL_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape, box
 from ..green.putt import Putt
 from ..interval import Interval
-from ..wording import Units, fine_degrees, percent, tape
-from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension
+from ..wording import Units, tape
+from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension, passing_sight
 
 _CROSSINGS = {
     "outside_left": "outside the left post",
@@ -20,7 +20,6 @@ _CROSSINGS = {
     "touched_right": "touched the right post",
     "outside_right": "outside the right post",
 }
-_STRICT, _LOOSE = 0.5, 1.5
 _NARROWEST_M, _WIDEST_M = 0.0437, 0.3
 _NEAREST_M, _FARTHEST_M = 0.1, 3.0
 
@@ -96,22 +95,7 @@ class Gate(Rig):
         return _CROSSINGS[str(raw["crossing"])]
 
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
-        limit = self.limit_deg
-        window = putt.window.narrow_deg
-        clean = math.erf(limit / spread_deg / math.sqrt(2))
-        said = (
-            f"Lets ± {fine_degrees(limit)} through clean; the window is ± {fine_degrees(window)}. "
-            f"A golfer of this level, with no bias, passes about {percent(clean)} clean."
-        )
-        ratio = limit / spread_deg
-        if _STRICT <= ratio <= _LOOSE:
-            return Sight(limit, limit / window, "good", f"{said} That tells most per putt.")
-        remedies = self._remedies(spread_deg, putt, units)
-        if ratio > _LOOSE:
-            words = f"{said} Too coarse: nearly every putt passes and a bias stays hidden."
-            return Sight(limit, limit / window, "loose", words, remedies)
-        words = f"{said} Too strict: nearly every putt touches, and the size of the error stays hidden."
-        return Sight(limit, limit / window, "strict", words, remedies)
+        return passing_sight(self.limit_deg, spread_deg, putt, lambda: self._remedies(spread_deg, putt, units))
 
     def _remedies(self, spread_deg: float, putt: Putt, units: Units) -> tuple[Remedy, ...]:
         remedies: list[Remedy] = []
@@ -140,7 +124,7 @@ class Gate(Rig):
             # Room above the posts for what each zone says.
             -tall * 1.36,
             edges[-1],
-            tall * 0.3,
+            tall * 0.5,
             f"{self.about.name} seen from behind the ball, {width} inside.",
             tuple(shapes),
         )
@@ -222,3 +206,33 @@ class BallGate(Gate):
 
     def _post_shape(self, x: float, tall: float) -> Shape:
         return Circle(x, -BALL_M * 500, BALL_M * 500, "post")
+
+
+@dataclass(frozen=True)
+class BridgeGate(Gate):
+    """The opening of a bridge; its pillars are the posts."""
+
+    pillar_m: float = dimension(
+        "Pillar thickness", low=0.005, high=0.08, default=0.02, step=0.005, hint="Of one pillar, across the line."
+    )
+
+    about: ClassVar[About] = About(
+        kind="bridge",
+        name="Bridge opening",
+        measures="start",
+        entry="tap",
+        guides=True,
+        tells=_TELLS,
+        cannot=_CANNOT,
+        read="Watch which pillar the ball touches first; through without a touch is clean.",
+        mistakes=(*_MISTAKES[:1], "The bridge turned on the line: its opening is narrower than its tape says."),
+        cautions=("A bridge trips people: lift it when you leave the station.",),
+    )
+
+    @property
+    def post_width_m(self) -> float:
+        return self.pillar_m
+
+    def _post_shape(self, x: float, tall: float) -> Shape:
+        half = self.pillar_m * 500
+        return box(x - half, -tall, x + half, 0, "post")

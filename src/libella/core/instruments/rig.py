@@ -4,8 +4,9 @@ An instrument is a frozen dataclass derived from `Rig`; one laid out on the gree
 dimensions. It lives in a file of its own in this package and is found by the registry.
 """
 
+import math
 from abc import ABC, abstractmethod
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import Field, dataclass, field, fields
 from typing import Any, ClassVar, Literal, Self
 
@@ -13,7 +14,9 @@ from ..drawing.scene import Scene, Shape
 from ..green.putt import Putt
 from ..interval import Interval
 from ..limits import Bounds, OutOfLimits
-from ..wording import Units
+from ..wording import Units, fine_degrees, percent
+
+_STRICT, _LOOSE = 0.5, 1.5
 
 Raw = Mapping[str, float | str]
 """A reading as it was tapped: one key, one value."""
@@ -41,17 +44,22 @@ def dimension(label: str, *, low: float, high: float, default: float, step: floa
     )
 
 
+Measures = Literal["start", "face"]
+MEASURES_WORDS: dict[Measures, str] = {"start": "Ball start line", "face": "Face aim"}
+
+
 @dataclass(frozen=True, slots=True)
 class About:
     """What the coach is told of an instrument, before any dimension is known.
 
+    `measures` is the quantity its intervals are of: start error, or face aim at address.
     `entry` is how a reading is taken on the picture: "tap" one of a few zones, or "slide" along many narrow ones.
     `guides` tells whether it stands in the golfer's view and so measures a guided golfer.
     """
 
     kind: str
     name: str
-    measures: Literal["start"]
+    measures: Measures
     entry: Literal["tap", "slide"]
     guides: bool
     tells: str
@@ -173,6 +181,27 @@ class Rig(ABC):
             if start_deg <= zone.interval.high:
                 return zone
         raise AssertionError("the zones of a rig cover every angle")
+
+
+def passing_sight(limit_deg: float, spread_deg: float, putt: Putt, remedies: Callable[[], tuple[Remedy, ...]]) -> Sight:
+    """What a rig sees that only tells whether a putt passed within ± `limit_deg`.
+
+    Handbook 3: useful when the limit is 0.5 to 1.5 times the spread expected; else `remedies` are offered.
+    """
+    window = putt.window.narrow_deg
+    clean = math.erf(limit_deg / spread_deg / math.sqrt(2))
+    said = (
+        f"Lets ± {fine_degrees(limit_deg)} through clean; the window is ± {fine_degrees(window)}. "
+        f"A golfer of this level, with no bias, passes about {percent(clean)} clean."
+    )
+    ratio = limit_deg / spread_deg
+    if _STRICT <= ratio <= _LOOSE:
+        return Sight(limit_deg, limit_deg / window, "good", f"{said} That tells most per putt.")
+    if ratio > _LOOSE:
+        words = f"{said} Too coarse: nearly every putt passes and a bias stays hidden."
+        return Sight(limit_deg, limit_deg / window, "loose", words, remedies())
+    words = f"{said} Too strict: nearly every putt touches, and the size of the error stays hidden."
+    return Sight(limit_deg, limit_deg / window, "strict", words, remedies())
 
 
 def choice(raw: Raw, key: str, options: tuple[str, ...]) -> str:

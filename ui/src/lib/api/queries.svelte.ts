@@ -4,6 +4,7 @@ import { settings } from '$lib/settings/settings.svelte'
 import { api, ask } from './client'
 import { outbox } from './outbox.svelte'
 
+/** Sentences and drawings in the coach's units. */
 const units = () => ({ query: { units: settings.units } })
 
 /** One lesson with everything that stands in it. */
@@ -52,8 +53,8 @@ export function entryQuery(id: () => string | undefined) {
 
 export function instrumentsQuery() {
   return createQuery(() => ({
-    queryKey: ['instruments'],
-    queryFn: () => ask(api.GET('/api/instruments')),
+    queryKey: ['instruments', settings.units],
+    queryFn: () => ask(api.GET('/api/instruments', { params: units() })),
     staleTime: Infinity,
   }))
 }

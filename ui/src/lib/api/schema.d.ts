@@ -506,6 +506,7 @@ export interface components {
          * About
          * @description What the coach is told of an instrument, before any dimension is known.
          *
+         *     `measures` is the quantity its intervals are of: start error, or face aim at address.
          *     `entry` is how a reading is taken on the picture: "tap" one of a few zones, or "slide" along many narrow ones.
          *     `guides` tells whether it stands in the golfer's view and so measures a guided golfer.
          */
@@ -516,9 +517,9 @@ export interface components {
             name: string;
             /**
              * Measures
-             * @constant
+             * @enum {string}
              */
-            measures: "start";
+            measures: "start" | "face";
             /**
              * Entry
              * @enum {string}
@@ -1059,8 +1060,15 @@ export interface components {
          */
         InstrumentOut: {
             about: components["schemas"]["About"];
+            /**
+             * Measures
+             * @description what it measures, in words
+             */
+            measures: string;
             /** Dimensions */
             dimensions: components["schemas"]["Dimension"][];
+            /** @description as usually laid out */
+            picture: components["schemas"]["Scene"];
         };
         /**
          * JudgedOut
@@ -2159,7 +2167,10 @@ export interface operations {
     };
     instruments_all_instruments: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path?: never;
             cookie?: never;

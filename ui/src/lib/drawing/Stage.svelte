@@ -122,6 +122,10 @@
     stroke: var(--ink);
     stroke-width: 1.25;
   }
+  .limit {
+    stroke: var(--ink);
+    stroke-width: 3;
+  }
   .mark {
     stroke: var(--ink);
     stroke-width: 1;

@@ -38,6 +38,7 @@ export function layOut(scene: Scene, width: number, height: number, across: numb
 /** Where every putt but the odd mishit stays on a page exaggerated so many times: the most that still shows them. */
 export function fittingStretch(scene: Scene, width: number, height: number): number {
   const reach = scene.shapes.flatMap((it) => (it.shape === 'ray' ? [Math.abs(it.y_at)] : [])).sort((a, b) => a - b)
-  const widest = reach[Math.ceil(reach.length * 0.9) - 1] ?? 0
+  const widest = reach[Math.ceil(reach.length * 0.9) - 1]
+  if (widest === undefined) return 1
   return STRETCHES.findLast((it) => layOut(scene, width, height, it).over * widest < height / 2 - 56) ?? 1
 }

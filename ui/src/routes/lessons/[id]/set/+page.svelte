@@ -124,7 +124,7 @@
         <h2 class="wide mt-5 mb-2 text-lg">The rig</h2>
         <Choice
           label="What watches the start"
-          options={(instruments.data ?? []).map((it) => ({ value: it.about.kind, words: it.about.name }))}
+          options={(instruments.data ?? []).filter((it) => it.about.measures === 'start').map((it) => ({ value: it.about.kind, words: it.about.name }))}
           bind:value={plan.rig_kind}
           onchange={() => plan && (plan.rig_sizes_m = {})}
         />

@@ -1,0 +1,163 @@
+"""A line on the ground, by laser, chalk or string, seen against the rolling ball."""
+
+import math
+from dataclasses import dataclass
+from typing import ClassVar
+
+from ..angle import angle_deg
+from ..constants import BALL_M
+from ..drawing.scene import Circle, Line, Scene, Shape, Tape
+from ..green.putt import Putt
+from ..interval import Interval
+from ..wording import Units, fine_degrees, tape
+from .cautions import LASER, MIRROR_AND_LASER
+from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension
+
+# Where the ball's centre is against the line, in ball radii, and what the coach then sees of the line (handbook 3).
+_PLACES: dict[str, tuple[float, float, str]] = {
+    "off_right": (-math.inf, -1.0, "left, the line off the ball"),
+    "right_edge": (-1.0, -0.75, "left, by an edge"),
+    "right_quarter": (-0.75, -0.25, "left, by a quarter"),
+    "centre": (-0.25, 0.25, "line in the middle"),
+    "left_quarter": (0.25, 0.75, "right, by a quarter"),
+    "left_edge": (0.75, 1.0, "right, by an edge"),
+    "off_left": (1.0, math.inf, "right, the line off the ball"),
+}
+_DRAWN = (-2.0, -1.25, -0.75, -0.25, 0.25, 0.75, 1.25, 2.0)
+_READ = "Watch from behind where the line lies on the ball as it passes the mark; tap where the ball was. By a quarter: the line lay on the quarter towards it."
+_TELLS = "Which side the ball started, and by how much of a ball, on any line you can lay."
+_CANNOT = (
+    "Beyond one ball radius, anything but the side. On a breaking putt, what comes after the ball leaves the line."
+)
+_MISTAKES = (
+    "Watched further out than the putt is straight: the break is read as a start error.",
+    "The eye not over the line: the line lies on the ball elsewhere than it seems.",
+    "The ball not put back on its spot.",
+)
+
+
+@dataclass(frozen=True)
+class GroundLine(Rig):
+    """The ball's centre is at y = −u·r, u the line's place on the ball in radii, when it has rolled L."""
+
+    distance_m: float = dimension(
+        "Length watched", low=0.2, high=5.0, default=0.5, step=0.05,
+        hint="From the ball's centre to where you watch it; mark it.",
+    )  # fmt: skip
+
+    @property
+    def station_m(self) -> float:
+        return self.distance_m
+
+    def _angle(self, radii: float) -> float:
+        return radii if math.isinf(radii) else angle_deg(radii * BALL_M / 2, self.distance_m)
+
+    def interval(self, raw: Raw) -> Interval:
+        low, high, _ = _PLACES[choice(raw, "line_on", tuple(_PLACES))]
+        return Interval(self._angle(low), self._angle(high))
+
+    def words(self, raw: Raw, units: Units = "metric") -> str:
+        return _PLACES[str(raw["line_on"])][2]
+
+    def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
+        edges = [it * BALL_M * 500 for it in _DRAWN]
+        return tuple(
+            Zone(said, {"line_on": name}, self.interval({"line_on": name}), str(n + 1), (edges[n], edges[n + 1]))
+            for n, (name, (_, _, said)) in enumerate(_PLACES.items())
+        )
+
+    def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
+        half = self._angle(0.25)
+        window = putt.window.narrow_deg
+        share = half / window
+        said = (
+            f"Tells ± {fine_degrees(half)} in the middle, out to {fine_degrees(self._angle(1.0))} either side. "
+            f"The window is ± {fine_degrees(window)}."
+        )
+        if share > 1 / 3:
+            third = math.tan(math.radians(window / 3))
+            away = math.ceil(0.25 * BALL_M / 2 / third / 0.05 - 1e-9) * 0.05
+            fits = away <= min(5.0, putt.distance_m - 0.1)
+            remedies = (Remedy("distance_m", round(away, 2), f"Watch at {tape(away, units)}"),) if fits else ()
+            return Sight(half, share, "coarse", f"{said} Too coarse: watch it further out.", remedies)
+        if self._angle(1.0) < spread_deg:
+            near = math.floor(BALL_M / 2 / math.tan(math.radians(spread_deg)) / 0.05) * 0.05
+            fits = near >= 0.2
+            remedies = (Remedy("distance_m", round(near, 2), f"Watch at {tape(near, units)}"),) if fits else ()
+            words = f"{said} Too far out: a third of the putts would miss the ball's width; only their side is told."
+            return Sight(half, share, "short", words, remedies)
+        return Sight(half, share, "good", f"{said} That will do.")
+
+    def picture(self, units: Units = "metric") -> Scene:
+        r = BALL_M * 500
+        tall = 3.4 * r
+        shapes: list[Shape] = [Line(_DRAWN[0] * r, 0, _DRAWN[-1] * r, 0, "ground")]
+        shapes += [Circle(middle * r, -r, r, "ghost") for middle in (-1.6, 1.6)]
+        shapes += [Circle(0, -r, r, "ball"), Line(0, -tall * 0.75, 0, 0, "limit")]
+        words = f"{self.about.name} from behind: the line stands still, the ball passes left or right of it."
+        return Scene(_DRAWN[0] * r, -tall, _DRAWN[-1] * r, r * 0.4, words, tuple(shapes))
+
+    def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
+        x = self.distance_m * 1000
+        return (
+            Line(0, 0, x, 0, "limit"),
+            Line(x, -60, x, 60, "mark"),
+            Tape(0, 0, x, 0, tape(self.distance_m, units), 1),
+        )
+
+
+@dataclass(frozen=True)
+class GroundLaser(GroundLine):
+    """A laser line laid on the ground."""
+
+    about: ClassVar[About] = About(
+        kind="ground_laser",
+        name="Laser on the ground",
+        measures="start",
+        entry="tap",
+        guides=True,
+        tells=_TELLS,
+        cannot=_CANNOT,
+        read=_READ,
+        mistakes=("The laser not over the ball's spot and the aim point both.", *_MISTAKES),
+        cautions=(
+            *LASER,
+            MIRROR_AND_LASER,
+        ),
+    )
+
+
+@dataclass(frozen=True)
+class ChalkLine(GroundLine):
+    """A chalk line snapped on the ground."""
+
+    about: ClassVar[About] = About(
+        kind="chalk_line",
+        name="Chalk line",
+        measures="start",
+        entry="tap",
+        guides=True,
+        tells=_TELLS,
+        cannot=_CANNOT,
+        read=_READ,
+        mistakes=("Snapped from a string that was lifted to one side.", *_MISTAKES),
+        cautions=("The greenkeeper's rules come first: ask before you chalk a green.",),
+    )
+
+
+@dataclass(frozen=True)
+class GroundString(GroundLine):
+    """A string stretched low along the line."""
+
+    about: ClassVar[About] = About(
+        kind="ground_string",
+        name="String on the ground",
+        measures="start",
+        entry="tap",
+        guides=True,
+        tells=_TELLS,
+        cannot=_CANNOT,
+        read=_READ,
+        mistakes=("Slack: wind and feet move it.", *_MISTAKES),
+        cautions=("A string trips people: flag it, and take it up when you leave.",),
+    )
