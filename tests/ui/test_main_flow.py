@@ -348,6 +348,34 @@ def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
     expect(putts.first).to_contain_text("◂")
 
 
+def test_a_station_is_kept_shared_and_used_again(page: Page, tmp_path):
+    own_lesson(page, "Kept Golfer")
+    page.get_by_role("radio", name="Gate of pegs").click()
+    expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("gate of pegs"))
+    page.get_by_role("button", name="Kept stations…").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("Name for the station as it stands").fill("Gate for Fridays")
+    dialog.get_by_role("button", name="Keep it").click()
+    expect(dialog.get_by_role("button", name="Use Gate for Fridays")).to_be_visible()
+    with page.expect_download() as download:
+        dialog.get_by_role("link", name="File of Gate for Fridays").click()
+    shared = tmp_path / "shared.json"
+    download.value.save_as(shared)
+    dialog.get_by_role("button", name="Put away Gate for Fridays").click()
+    expect(dialog.get_by_text("was put away")).to_be_visible()
+    broken = tmp_path / "broken.json"
+    broken.write_text(shared.read_text().replace('"version":1', '"version":9'))
+    dialog.get_by_label("Read one from a file").set_input_files(broken)
+    expect(dialog.get_by_role("alert")).to_contain_text("version 9")
+    dialog.get_by_label("Read one from a file").set_input_files(shared)
+    expect(dialog.get_by_role("button", name="Use Gate for Fridays")).to_be_visible()
+    page.keyboard.press("Escape")
+    page.get_by_role("radio", name="Ruler board").click()
+    page.get_by_role("button", name="Kept stations…").click()
+    dialog.get_by_role("button", name="Use Gate for Fridays").click()
+    expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("gate of pegs"))
+
+
 @pytest.mark.parametrize("search", ["Solv", "zzz"])
 def test_golfers_are_found_by_name(page: Page, search: str):
     page.goto("/")

@@ -11,7 +11,7 @@ from ..lessons.desk import studio
 from ..lessons.lessons import Surface
 from .blocks import BlockLine, BlockOut, block_line, block_out
 from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, LongWords, ShortWords
-from .stations import StationOut
+from .stations import StationOut, station_out
 
 router = APIRouter(tags=["lessons"])
 
@@ -118,7 +118,7 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
     return LessonSheetOut(
         lesson=LessonOut.model_validate(sheet.lesson),
         golfer=GolferBrief.model_validate(sheet.golfer),
-        stations=[StationOut.of(it, units) for it in sheet.stations],
+        stations=[station_out(it, units) for it in sheet.stations],
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
     )
 

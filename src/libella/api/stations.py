@@ -1,7 +1,7 @@
 """Stations: a putt with its rig; and what it would be, before it is laid."""
 
 from dataclasses import fields
-from typing import Self
+from typing import Any
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
@@ -85,9 +85,9 @@ class StationIn(LaidIn):
     laid_at: AwareDatetime
 
 
-class StationOut(BaseModel):
-    id: UUID
-    lesson_id: UUID
+class LaidOut(BaseModel):
+    """A putt and a rig as they stand."""
+
     distance_m: float
     past_m: float
     stimp_ft: float
@@ -99,11 +99,19 @@ class StationOut(BaseModel):
     proof: Proof
     words: str
 
-    @classmethod
-    def of(cls, row: Station, units: InUnits) -> Self:
-        it = entry_of(row)
-        laid = {name.name: getattr(it, name.name) for name in fields(it)}
-        return cls(id=row.id, lesson_id=row.lesson_id, words=it.station().words(units), **laid)
+    @staticmethod
+    def of(entry: StationEntry, units: InUnits) -> dict[str, Any]:
+        """The fields, from an entry."""
+        return {it.name: getattr(entry, it.name) for it in fields(entry)} | {"words": entry.station().words(units)}
+
+
+class StationOut(LaidOut):
+    id: UUID
+    lesson_id: UUID
+
+
+def station_out(row: Station, units: InUnits) -> StationOut:
+    return StationOut(id=row.id, lesson_id=row.lesson_id, **LaidOut.of(entry_of(row), units))
 
 
 class Preview(BaseModel):
@@ -157,4 +165,4 @@ def check(entry: CheckIn) -> Repeatability:
 def keep(desk: AtDesk, id: UUID7, entry: StationIn, units: InUnits = "metric") -> StationOut:
     """Lay a station, or change one on which no putt was read."""
     row = stations.keep_station(desk, id, entry.lesson_id, entry.entry(), entry.laid_at)
-    return StationOut.of(row, units)
+    return station_out(row, units)

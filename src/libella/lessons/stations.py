@@ -1,12 +1,12 @@
 """Stations: a putt with its rig, laid for a lesson."""
 
-from collections.abc import Mapping
-from dataclasses import asdict, dataclass, fields
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, fields, replace
 from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import exists, select
+from sqlalchemy import exists, select, tuple_
 
 from ..core.green.capture import Capture
 from ..core.green.putt import Putt
@@ -14,9 +14,11 @@ from ..core.instruments import lay
 from ..core.limits import OutOfLimits
 from ..core.proof import NOT_PROVED, Proof
 from ..core.station import Station as CoreStation
-from ..store.tables import Block, Laid, Lesson, Station
+from ..store.tables import Block, Laid, Lesson, SavedStation, Station
 from .desk import Desk
 from .problem import Conflict
+
+PAGE = 20
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,6 +74,46 @@ def laid_values(entry: StationEntry) -> dict[str, Any]:
     values = {it.name: getattr(entry, it.name) for it in fields(entry)}
     # With every dimension, so that a default changed later does not change what was laid.
     return values | {"rig_sizes_m": entry.station().rig.sizes(), "proof": asdict(entry.proof)}
+
+
+def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> SavedStation:
+    """Keep a station under a name, or take over the changed one.
+
+    A proof belongs to the line it was made on: the saved station is to be proved again where it is laid.
+    """
+    values = laid_values(replace(entry, proof=NOT_PROVED)) | {"name": name}
+    with desk.transaction() as session:
+        row, new = desk.add(session, SavedStation, id, **values)
+        if not new:
+            for key, value in values.items():
+                setattr(row, key, value)
+        session.flush()
+        session.refresh(row)
+        return row
+
+
+def saved_station(desk: Desk, id: UUID) -> SavedStation:
+    with desk.transaction() as session:
+        return desk.get(session, SavedStation, id, "saved station")
+
+
+def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[SavedStation]:
+    """A page of saved stations by name, those whose name holds `search`, behind `after` (name, id)."""
+    query = select(SavedStation).where(SavedStation.studio_id == desk.studio_id, SavedStation.put_away_at.is_(None))
+    if search.strip():
+        query = query.where(SavedStation.name.icontains(search.strip(), autoescape=True))
+    if after:
+        query = query.where(tuple_(SavedStation.name, SavedStation.id) > after)
+    with desk.transaction() as session:
+        return session.scalars(query.order_by(SavedStation.name, SavedStation.id).limit(PAGE)).all()
+
+
+def put_away(desk: Desk, id: UUID, at: datetime | None) -> SavedStation:
+    """Take a saved station out of the list, or bring it back (None)."""
+    with desk.transaction() as session:
+        row = desk.get(session, SavedStation, id, "saved station", lock=True)
+        row.put_away_at = at
+        return row
 
 
 def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> Station:

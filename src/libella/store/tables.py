@@ -104,6 +104,24 @@ class Station(Laid, Table):
     )
 
 
+class SavedStation(Laid, Table):
+    """A station kept under a name, to be laid again."""
+
+    __tablename__ = "saved_station"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    kept_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    put_away_at: Mapped[datetime | None]
+    """When it was taken out of the list; it can be brought back."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        Index(None, "studio_id", "name", "id"),
+    )
+
+
 class Block(Laid, Table):
     __tablename__ = "block"
 

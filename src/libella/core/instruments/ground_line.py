@@ -24,7 +24,10 @@ _PLACES: dict[str, tuple[float, float, str]] = {
     "off_left": (1.0, math.inf, "right, the line off the ball"),
 }
 _DRAWN = (-2.0, -1.25, -0.75, -0.25, 0.25, 0.75, 1.25, 2.0)
-_READ = "Watch from behind where the line lies on the ball as it passes the mark; tap where the ball was. By a quarter: the line lay on the quarter towards it."
+_READ = (
+    "Watch from behind where the line lies on the ball as it passes the mark; tap which way the ball was, and by how "
+    "much: by a quarter means the line lay on the quarter of the ball nearest the true line."
+)
 _TELLS = "Which side the ball started, and by how much of a ball, on any line you can lay."
 _CANNOT = (
     "Beyond one ball radius, anything but the side. On a breaking putt, what comes after the ball leaves the line."

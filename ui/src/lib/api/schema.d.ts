@@ -354,6 +354,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/saved-stations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find
+         * @description Saved stations by name, a page at a time.
+         */
+        get: operations["saved_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved-stations/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read
+         * @description Check a station file and say what it holds; keeps nothing.
+         */
+        post: operations["saved_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved-stations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Save
+         * @description Keep a station under a name, or take over the changed one.
+         */
+        put: operations["saved_save"];
+        post?: never;
+        /**
+         * Put Away
+         * @description Take it out of the list; it can be brought back.
+         */
+        delete: operations["saved_put_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved-stations/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * File
+         * @description The station as a file; its format is described in docs/formats/station.md.
+         */
+        get: operations["saved_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved-stations/{id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Bring Back
+         * @description Bring it back into the list.
+         */
+        put: operations["saved_bring_back"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blocks/{id}": {
         parameters: {
             query?: never;
@@ -931,6 +1035,16 @@ export interface components {
              * @example m
              */
             unit: string;
+        };
+        /**
+         * FileIn
+         * @description The content of a station file.
+         */
+        FileIn: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
         };
         /** FurtherOut */
         FurtherOut: {
@@ -1580,6 +1694,38 @@ export interface components {
             shape: "ray";
         };
         /**
+         * ReadOut
+         * @description What a station file holds; nothing is kept yet.
+         */
+        ReadOut: {
+            /** Distance M */
+            distance_m: number;
+            /** Past M */
+            past_m: number;
+            /** Stimp Ft */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /** Rig Kind */
+            rig_kind: string;
+            /** Rig Sizes M */
+            rig_sizes_m: {
+                [key: string]: number;
+            };
+            /** Falls Forward Percent */
+            falls_forward_percent: number;
+            /** Falls Right Percent */
+            falls_right_percent: number;
+            proof: components["schemas"]["Proof"];
+            /** Words */
+            words: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * ReadingIn
          * @description One putt, raw: what was tapped.
          */
@@ -1716,6 +1862,108 @@ export interface components {
             noise_deg: number;
             /** Checks */
             checks: number;
+        };
+        /** SaveIn */
+        SaveIn: {
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Rig Kind
+             * @example peg_gate
+             */
+            rig_kind: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "distance_m": 0.5,
+             *       "inside_width_m": 0.06,
+             *       "post_m": 0.005
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            proof?: components["schemas"]["ProofIn"];
+            /**
+             * Name
+             * @example Straight three, narrow gate
+             */
+            name: string;
+        };
+        /** SavedOut */
+        SavedOut: {
+            /** Distance M */
+            distance_m: number;
+            /** Past M */
+            past_m: number;
+            /** Stimp Ft */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /** Rig Kind */
+            rig_kind: string;
+            /** Rig Sizes M */
+            rig_sizes_m: {
+                [key: string]: number;
+            };
+            /** Falls Forward Percent */
+            falls_forward_percent: number;
+            /** Falls Right Percent */
+            falls_right_percent: number;
+            proof: components["schemas"]["Proof"];
+            /** Words */
+            words: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /** SavedPage */
+        SavedPage: {
+            /** Next */
+            next: string | null;
+            /** Items */
+            items: components["schemas"]["SavedOut"][];
         };
         /**
          * Scene
@@ -1863,16 +2111,6 @@ export interface components {
         };
         /** StationOut */
         StationOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Lesson Id
-             * Format: uuid
-             */
-            lesson_id: string;
             /** Distance M */
             distance_m: number;
             /** Past M */
@@ -1897,6 +2135,16 @@ export interface components {
             proof: components["schemas"]["Proof"];
             /** Words */
             words: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
         };
         /** StudioOut */
         StudioOut: {
@@ -3597,6 +3845,461 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StationOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saved_find: {
+        parameters: {
+            query?: {
+                /** @description part of the name */
+                q?: string;
+                /** @description page mark */
+                after?: string | null;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saved_read: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saved_save: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saved_put_away: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saved_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saved_bring_back: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedOut"];
                 };
             };
             /** @description Not Found */

@@ -11,6 +11,7 @@
   import GreenEntries from '$lib/frame/GreenEntries.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import ProofEntries from '$lib/frame/ProofEntries.svelte'
+  import SavedStations from '$lib/frame/SavedStations.svelte'
   import StartBlock from '$lib/frame/StartBlock.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -103,7 +104,10 @@
         {#if seen}<Stage scene={seen.stage} stretch="true" />{/if}
       </div>
       <div class="min-h-0 flex-1 overflow-y-auto px-5 py-4">
-        <h2 class="wide mb-2 text-lg">The putt</h2>
+        <div class="mb-2 flex items-center justify-between">
+          <h2 class="wide text-lg">The putt</h2>
+          <SavedStations plan={preview.data ? { ...plan, rig_sizes_m: preview.data.rig_sizes_m } : null} use={(it) => (plan = planOf({ ...it, proof: FIRST.proof }))} />
+        </div>
         <div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
           <LengthEntry
             label="Ball to hole" value={plan.distance_m} low={0.3} high={15} step={0.1}
