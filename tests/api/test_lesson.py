@@ -284,3 +284,12 @@ def test_the_drop_map_is_a_picture(client):
     body = {"distance_m": 3, "past_m": 0.3, "stimp_ft": 10, "falls_right_percent": 1}
     scene = client.post("/api/green/drops", json=body).json()
     assert any(it["shape"] == "area" and len(it["points"]) > 20 for it in scene["shapes"])
+
+
+def test_a_string_is_worked_out_for_the_golfers_eyes(client):
+    body = {"eyes_inside_m": 0.04, "eye_height_m": 1.5, "string_height_m": 0.2}
+    said = client.post("/api/instruments/string?units=feet", json=body).json()
+    assert said["shift_inside_m"] == pytest.approx(0.004833, rel=1e-3)
+    assert "in" in said["words"][0] and said["scene"]["shapes"]
+    bad = client.post("/api/instruments/string", json=body | {"string_height_m": 3})
+    assert bad.status_code == 422 and bad.json()["errors"][0]["field"] == "string_height_m"

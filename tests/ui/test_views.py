@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 from .conftest import AXE, no_serious_finding, shot
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
-VIEWS = ["today", "golfer", "set", "start", "judge", "aids", "states"]
+VIEWS = ["today", "golfer", "set", "start", "judge", "aids", "string", "states"]
 
 
 def visit(page: Page, view: str) -> None:
@@ -27,6 +27,9 @@ def visit(page: Page, view: str) -> None:
     elif view == "aids":
         page.get_by_role("link", name="Aids").click()
         expect(page.locator("[data-aid=face_mirror] svg")).to_be_visible()
+    elif view == "string":
+        page.goto("/aids/string")
+        expect(page.locator("[data-string]")).to_contain_text("splits the ball")
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()

@@ -4,10 +4,12 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ..core.drawing.scene import Scene
+from ..core.golfer import Hand
 from ..core.instruments import MEASURES_WORDS, About, Dimension, Zone, instruments
 from ..core.station import Station
+from ..core.string_sight import StringSight
 from ..core.wording import Units
-from .shapes import InUnits
+from .shapes import Entry, InUnits
 
 router = APIRouter(prefix="/instruments", tags=["instruments"])
 
@@ -55,6 +57,36 @@ def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
         )
         for it in instruments().values()
     ]
+
+
+class StringIn(Entry):
+    """A string over the line, and the sighting eye. Lengths in m."""
+
+    eyes_inside_m: float = Field(description="towards the golfer positive", examples=[0.03])
+    eye_height_m: float = Field(examples=[1.5])
+    string_height_m: float = Field(examples=[0.2])
+    hand: Hand = "right"
+
+
+class StringOut(BaseModel):
+    words: tuple[str, ...]
+    shift_inside_m: float
+    lean_about_ball_deg: float
+    lean_planted_deg: float
+    scene: Scene
+
+
+@router.post("/string")
+def string(entry: StringIn, units: InUnits = "metric") -> StringOut:
+    """What an upright string covers for these eyes, and what makes it true."""
+    sight = StringSight(entry.eyes_inside_m, entry.eye_height_m, entry.string_height_m)
+    return StringOut(
+        words=sight.words(units),
+        shift_inside_m=sight.shift_inside_m,
+        lean_about_ball_deg=sight.lean_about_ball_deg,
+        lean_planted_deg=sight.lean_planted_deg,
+        scene=sight.from_behind(entry.hand, units),
+    )
 
 
 def entry_picture(station: Station, units: Units) -> EntryPicture:

@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/string": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * String
+         * @description What an upright string covers for these eyes, and what makes it true.
+         */
+        post: operations["instruments_string"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/levels": {
         parameters: {
             query?: never;
@@ -2146,6 +2166,46 @@ export interface components {
              */
             lesson_id: string;
         };
+        /**
+         * StringIn
+         * @description A string over the line, and the sighting eye. Lengths in m.
+         */
+        StringIn: {
+            /**
+             * Eyes Inside M
+             * @description towards the golfer positive
+             * @example 0.03
+             */
+            eyes_inside_m: number;
+            /**
+             * Eye Height M
+             * @example 1.5
+             */
+            eye_height_m: number;
+            /**
+             * String Height M
+             * @example 0.2
+             */
+            string_height_m: number;
+            /**
+             * Hand
+             * @default right
+             * @enum {string}
+             */
+            hand: "right" | "left";
+        };
+        /** StringOut */
+        StringOut: {
+            /** Words */
+            words: string[];
+            /** Shift Inside M */
+            shift_inside_m: number;
+            /** Lean About Ball Deg */
+            lean_about_ball_deg: number;
+            /** Lean Planted Deg */
+            lean_planted_deg: number;
+            scene: components["schemas"]["Scene"];
+        };
         /** StudioOut */
         StudioOut: {
             /** Name */
@@ -2432,6 +2492,83 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InstrumentOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instruments_string: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StringIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StringOut"];
                 };
             };
             /** @description Not Found */

@@ -21,8 +21,9 @@
 <svelte:head><title>Aids · Libella</title></svelte:head>
 
 <div class="mx-auto max-w-[1100px] px-5 py-6">
-  <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-1">
-    <h1 class="wide text-2xl">Aids</h1>
+  <div class="flex flex-wrap items-end gap-3 border-b-2 border-ink pb-1">
+    <h1 class="wide mr-auto text-2xl">Aids</h1>
+    <a class="button" href="/aids/string">String over the line…</a>
     <input class="entry w-64!" type="search" placeholder="Find an aid" aria-label="Find an aid" bind:value={search} />
   </div>
   {#if instruments.error}

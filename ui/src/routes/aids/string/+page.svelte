@@ -1,0 +1,59 @@
+<!-- The string over the line: what it covers for these eyes, and how to make it true. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Choice from '$lib/frame/Choice.svelte'
+  import LengthEntry from '$lib/frame/LengthEntry.svelte'
+  import { place } from '$lib/frame/place.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  let eyes = $state({ eyes_inside_m: 0.03, eye_height_m: 1.5, string_height_m: 0.2, hand: 'right' as 'left' | 'right' })
+  const found = createQuery(() => ({
+    queryKey: ['string', $state.snapshot(eyes), settings.units],
+    queryFn: () =>
+      ask(api.POST('/api/instruments/string', { params: { query: { units: settings.units } }, body: { ...eyes } })),
+    retry: false,
+  }))
+  let lastGood = $state.raw<Shapes['StringOut']>()
+  $effect(() => {
+    if (found.data) lastGood = found.data
+  })
+  const seen = $derived(found.data ?? lastGood)
+  const fault = $derived(found.error ? refusal(found.error) : null)
+  $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'String' }], false))
+  const HANDS = [
+    { value: 'right' as const, words: 'Right-handed' },
+    { value: 'left' as const, words: 'Left-handed' },
+  ]
+</script>
+
+<svelte:head><title>String · Libella</title></svelte:head>
+
+<div class="mx-auto grid max-w-[1100px] gap-x-10 gap-y-6 px-5 py-6 md:grid-cols-[minmax(0,360px)_1fr]">
+  <div class="relative h-[560px] border-r border-hairline max-md:h-80">
+    {#if seen}<Stage scene={seen.scene} />{/if}
+  </div>
+  <div class="min-w-0">
+    <h1 class="wide border-b-2 border-ink pb-1 text-2xl">A string over the line</h1>
+    <div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3">
+      <LengthEntry
+        label="Sighting eye inside" hint="Outside the line is minus." value={eyes.eyes_inside_m} low={-0.3} high={0.3} step={0.005}
+        error={fault?.about('eyes_inside_m')} onvalue={(it) => (eyes.eyes_inside_m = it)}
+      />
+      <LengthEntry
+        label="Eye height" hint="Bent over the ball." value={eyes.eye_height_m} low={0.8} high={2} step={0.01}
+        error={fault?.about('eye_height_m')} onvalue={(it) => (eyes.eye_height_m = it)}
+      />
+      <LengthEntry
+        label="String height" hint="Over the ball." value={eyes.string_height_m} low={0.05} high={0.6} step={0.01}
+        error={fault?.about('string_height_m')} onvalue={(it) => (eyes.string_height_m = it)}
+      />
+      <Choice label="Golfer" options={HANDS} bind:value={eyes.hand} />
+    </div>
+    <div class="mt-5 grid gap-3 text-lg" class:opacity-50={Boolean(fault)} data-string>
+      {#each seen?.words ?? [] as it (it)}<p>{it}</p>{/each}
+    </div>
+    <p class="mt-5 border-t border-hairline pt-3"><strong>Caution.</strong> Strings and stakes trip people: flag them, and take them up when you leave.</p>
+  </div>
+</div>
