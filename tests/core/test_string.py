@@ -54,7 +54,7 @@ def test_eyes_outside_mirror_eyes_inside(e, eye_height, height):
 
 def test_in_words():
     inside = StringSight(0.04, 1.5, 0.2).words("metric")
-    assert "outside the true one" in inside[0] and "inside of the line" in inside[1] and "°" in inside[2]
+    assert "outside the true one" in inside[0] and "inside the line" in inside[1] and "°" in inside[2]
     assert "true for these eyes" in StringSight(0.0, 1.5, 0.2).words("metric")[0]
     assert all(
         "upright plane" in it.words("feet")[-1] for it in (StringSight(0.0, 1.5, 0.2), StringSight(-0.1, 1.5, 0.2))

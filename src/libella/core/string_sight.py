@@ -76,7 +76,7 @@ class StringSight:
         return (
             f"Upright, it covers a line {beyond} the true one: {covers[0]} at the ground, {covers[1]} at the ball's "
             f"centre, {covers[2]} at its top. It would teach a wrong picture.",
-            f"Hang it {tape(abs(self.shift_inside_m), units)} {towards} of the line and it splits the ball.",
+            f"Hang it {tape(abs(self.shift_inside_m), units)} {towards} the line and it splits the ball.",
             f"Or lean the posts {towards}: {fine_degrees(self.lean_planted_deg)} planted on the line, "
             f"{fine_degrees(self.lean_about_ball_deg)} turned about the height of the ball's centre.",
             _LASER_WORDS,

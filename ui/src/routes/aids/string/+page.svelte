@@ -20,6 +20,8 @@
     if (found.data) lastGood = found.data
   })
   const seen = $derived(found.data ?? lastGood)
+  // The same drawing, framed from the ground to a little over the string.
+  const near = $derived(seen && { ...seen.scene, left: -70, right: 70, top: -1300 * eyes.string_height_m, bottom: 15 })
   const fault = $derived(found.error ? refusal(found.error) : null)
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'String' }], false))
   const HANDS = [
@@ -31,8 +33,12 @@
 <svelte:head><title>String · Libella</title></svelte:head>
 
 <div class="mx-auto grid max-w-[1100px] gap-x-10 gap-y-6 px-5 py-6 md:grid-cols-[minmax(0,360px)_1fr]">
-  <div class="relative h-[560px] border-r border-hairline max-md:h-80">
-    {#if seen}<Stage scene={seen.scene} />{/if}
+  <div class="grid grid-cols-2 border-r border-hairline">
+    <div class="relative h-[560px] max-md:h-80">{#if seen}<Stage scene={seen.scene} />{/if}</div>
+    <figure class="flex flex-col">
+      <div class="relative min-h-0 flex-1">{#if near}<Stage scene={near} label="The same, near the ball" />{/if}</div>
+      <figcaption class="text-center text-sm text-faded">The same near the ball, true to scale. Thick: the sight line through the ball’s centre.</figcaption>
+    </figure>
   </div>
   <div class="min-w-0">
     <h1 class="wide border-b-2 border-ink pb-1 text-2xl">A string over the line</h1>

@@ -98,12 +98,12 @@
 </script>
 
 {#if plan && sheet}
-  <div class="grid h-full min-h-0 grid-cols-1 desk:grid-cols-[minmax(0,1fr)_320px]">
-    <div class="flex min-h-0 flex-col">
+  <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
+    <div class="flex flex-col desk:min-h-0">
       <div class="relative h-[290px] shrink-0 border-b border-hairline" data-stage>
         {#if seen}<Stage scene={seen.stage} stretch="true" />{/if}
       </div>
-      <div class="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+      <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
         <div class="mb-2 flex items-center justify-between">
           <h2 class="wide text-lg">The putt</h2>
           <SavedStations plan={preview.data ? { ...plan, rig_sizes_m: preview.data.rig_sizes_m } : null} use={(it) => (plan = planOf({ ...it, proof: FIRST.proof }))} />
@@ -165,9 +165,9 @@
       </div>
     </div>
 
-    <aside class="flex min-h-0 flex-col border-hairline max-desk:border-t desk:border-l" aria-label="What this rig can see">
+    <aside class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l" aria-label="What this rig can see">
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
-      <div class="flex min-h-0 flex-1 flex-col gap-4 px-4 py-4 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
+      <div class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
       {#if fault && !fault.problem.errors.length}
         <Trouble error={preview.error} again={() => preview.refetch()} />
       {:else if fault}
