@@ -293,3 +293,34 @@ def test_a_string_is_worked_out_for_the_golfers_eyes(client):
     assert "in" in said["words"][0] and said["scene"]["shapes"]
     bad = client.post("/api/instruments/string", json=body | {"string_height_m": 3})
     assert bad.status_code == 422 and bad.json()["errors"][0]["field"] == "string_height_m"
+
+
+def test_a_lasers_cautions_are_read_once_a_lesson_before_its_first_block(coach):
+    lesson = coach.lesson()
+    station = coach.station(lesson["id"], "ground_laser")
+    block = {"station_id": station["id"], "condition": "x", "guided": True, "planned": 5, "started_at": now()}
+    assert "Read them" in coach.put(f"/blocks/{uuid6.uuid7()}", 409, **block)["remedy"]
+    read = coach.put(f"/lessons/{lesson['id']}/laser-cautions")["laser_read_at"]
+    assert coach.put(f"/lessons/{lesson['id']}/laser-cautions")["laser_read_at"] == read
+    id = coach.put(f"/blocks/{uuid6.uuid7()}", **block)["id"]
+    # From then on nothing stands in the way of a putt, nor of another block.
+    coach.putt(id, {"line_on": "left_quarter"})
+    coach.put(f"/blocks/{uuid6.uuid7()}", **block)
+    other = coach.lesson()
+    station = coach.station(other["id"], "ground_laser")
+    coach.put(f"/blocks/{uuid6.uuid7()}", 409, **block | {"station_id": station["id"]})
+
+
+@pytest.mark.parametrize("kind", ["ground_laser", "chalk_line", "ground_string", "narrow_rail", "bridge"])
+def test_every_way_of_watching_the_start_is_recorded_and_judged(coach, kind):
+    lesson = coach.lesson()
+    coach.put(f"/lessons/{lesson['id']}/laser-cautions")
+    block = coach.block(kind=kind, planned=30, lesson=lesson)
+    zones = coach.get(f"/blocks/{block['id']}/entry")["zones"]
+    for zone in zones:
+        kept = coach.putt(block["id"], zone["raw"])
+        assert (kept["low_deg"], kept["high_deg"]) == (zone["low_deg"], zone["high_deg"])
+    judged = coach.judged(block["id"])
+    assert [it["words"] for it in judged["block"]["readings"]] == [it["name"] for it in zones]
+    # One putt to each place, left as often as right: no side.
+    assert abs(judged["judgement"]["summary"]["bias"]["value"]) < 0.05

@@ -162,6 +162,10 @@ def test_by_touch_a_tap_is_a_putt(page: Page):
 )
 def test_other_rigs_are_read_the_same_way(page: Page, rig: str, key: str, said: str):
     own_lesson(page, f"{rig} Golfer")
+    page.get_by_role("radio", name=rig).click()
+    if "Laser" in rig:
+        expect(page.get_by_role("button", name="Start block")).to_be_disabled()
+        page.get_by_role("checkbox", name=re.compile("cautions above are read")).check()
     start_block(page, rig)
     page.keyboard.press(key)
     zone(page, said).click()

@@ -42,6 +42,7 @@ class LessonOut(Kept):
     ended_at: datetime | None
     voided_at: datetime | None
     void_reason: str | None
+    laser_read_at: datetime | None = Field(description="when the laser's cautions were read in this lesson")
     conditions: str
     invented: bool
 
@@ -133,6 +134,12 @@ def end(desk: AtDesk, id: UUID, entry: EndIn) -> LessonOut:
 def reopen(desk: AtDesk, id: UUID) -> LessonOut:
     """Open a lesson again."""
     return LessonOut.model_validate(lessons.end_lesson(desk, id, None))
+
+
+@router.put("/lessons/{id}/laser-cautions")
+def read_laser_cautions(desk: AtDesk, id: UUID) -> LessonOut:
+    """Note that the laser's cautions were read; asked for once a lesson, before its first block with a laser."""
+    return LessonOut.model_validate(lessons.read_laser_cautions(desk, id, datetime.now(UTC)))
 
 
 @router.put("/lessons/{id}/void")

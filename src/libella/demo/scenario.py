@@ -16,7 +16,7 @@ from ..core.simulated import SimulatedGolfer
 from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
 from ..lessons.desk import Desk, studio
 from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
-from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson
+from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
 from ..lessons.stations import StationEntry, keep_station
 from ..store.tables import Studio
 
@@ -26,6 +26,7 @@ _PUTT_EVERY = timedelta(seconds=17)
 _PROOF = Proof("tape", doubt_m=WAYS["tape"].doubt_m)
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
 _PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
+_LASER = ("ground_laser", {"distance_m": 0.5})
 _BALLS = ("ball_gate", {"distance_m": 0.6, "inside_width_m": 0.072})
 
 
@@ -39,6 +40,8 @@ class Run:
     condition: str = "as usual"
     putts: int = 10
     planned: int = 10
+    falls_percent: tuple[float, float] = (0.0, 0.0)
+    """Slope of the putt, forward and to the right."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,11 +98,15 @@ def _greta() -> dict[int, tuple[Run, ...]]:
 
 def _idris() -> dict[int, tuple[Run, ...]]:
     truth = SimulatedGolfer(bias_deg=0.05, spread_deg=0.45)
+    ramp = Run(truth, 3.0, _LASER, "ramp, left to right", falls_percent=(-1.0, 1.2))
     return {
         77: (Run(truth, 3.0, putts=15, planned=15),),
         48: (Run(truth, rig=_PEGS),),
         20: (Run(truth, 4.0), Run(truth, 2.0)),
-        6: (Run(truth, 3.0, putts=20, planned=20),),
+        6: (
+            Run(truth, 3.0, putts=20, planned=20),
+            Run(truth, 3.0, _LASER, "ramp, left to right", falls_percent=(-1.0, 1.2)),
+        ),
     }
 
 
@@ -163,7 +170,9 @@ def _teach(
     for run in runs:
         kind, sizes = run.rig
         station_id, block_id = uuid6.uuid7(), uuid6.uuid7()
-        entry = StationEntry(run.distance_m, 0.3, _STIMP_FT, "rim_assisted", kind, sizes, proof=_PROOF)
+        entry = StationEntry(run.distance_m, 0.3, _STIMP_FT, "rim_assisted", kind, sizes, *run.falls_percent, _PROOF)
+        if entry.station().rig.about.laser:
+            read_laser_cautions(desk, lesson_id, at)
         keep_station(desk, station_id, lesson_id, entry, at)
         guided = entry.station().rig.about.guides
         block = start_block(desk, block_id, BlockEntry(station_id, run.condition, guided, run.planned, at))

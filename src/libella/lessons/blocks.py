@@ -44,7 +44,12 @@ def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
     """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
     with desk.transaction() as session:
         station = desk.get(session, Station, entry.station_id, "station")
-        _open_lesson(desk, session, station.lesson_id, entry.started_at)
+        lesson = _open_lesson(desk, session, station.lesson_id, entry.started_at)
+        if entry_of(station).station().rig.about.laser and lesson.laser_read_at is None:
+            raise Conflict(
+                "A laser is on at this station, and its cautions were not read in this lesson yet.",
+                "Read them, tick them, then start the block.",
+            )
         row, new = desk.add(
             session,
             Block,
@@ -205,10 +210,11 @@ def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, Hand]:
         return sheet, hand_of(golfer)
 
 
-def _open_lesson(desk: Desk, session: Session, id: UUID, at: datetime) -> None:
+def _open_lesson(desk: Desk, session: Session, id: UUID, at: datetime) -> Lesson:
     lesson = desk.get(session, Lesson, id, "lesson")
     if lesson.voided_at is not None:
         raise Conflict("This lesson is voided.", "Restore the lesson, then record again.")
     # A putt taken before the end may arrive after it: it was waiting for the network.
     if lesson.ended_at is not None and at > lesson.ended_at:
         raise Conflict("This lesson has ended.", "Open the lesson again, then record.")
+    return lesson

@@ -76,6 +76,14 @@ def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> Lesson:
         return row
 
 
+def read_laser_cautions(desk: Desk, id: UUID, at: datetime) -> Lesson:
+    """Note that the laser's cautions were read; the first time in a lesson counts."""
+    with desk.transaction() as session:
+        row = desk.get(session, Lesson, id, "lesson", lock=True)
+        row.laser_read_at = row.laser_read_at or at
+        return row
+
+
 def void_lesson(desk: Desk, id: UUID, reason: str | None, at: datetime) -> Lesson:
     """Void a lesson, or restore it (reason None). Its readings stay as they are."""
     with desk.transaction() as session:

@@ -66,6 +66,8 @@ class Lesson(Table):
     ended_at: Mapped[datetime | None]
     voided_at: Mapped[datetime | None]
     void_reason: Mapped[str | None]
+    laser_read_at: Mapped[datetime | None]
+    """When the laser's cautions were read in this lesson."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (

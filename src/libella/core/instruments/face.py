@@ -49,6 +49,7 @@ class PutterLaser(_Thrown):
 
     about: ClassVar[About] = About(
         kind="putter_laser",
+        laser=True,
         name="Laser on the putter",
         measures="face",
         entry="slide",
@@ -74,6 +75,7 @@ class FaceMirror(_Thrown):
 
     about: ClassVar[About] = About(
         kind="face_mirror",
+        laser=True,
         name="Mirror on the face",
         measures="face",
         entry="slide",

@@ -115,6 +115,7 @@ class GroundLaser(GroundLine):
 
     about: ClassVar[About] = About(
         kind="ground_laser",
+        laser=True,
         name="Laser on the ground",
         measures="start",
         entry="tap",

@@ -67,6 +67,8 @@ class About:
     read: str
     mistakes: tuple[str, ...]
     cautions: tuple[str, ...]
+    laser: bool = False
+    """A laser is on while it is used: its cautions are to be read once a lesson."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -270,6 +270,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/laser-cautions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Read Laser Cautions
+         * @description Note that the laser's cautions were read; asked for once a lesson, before its first block with a laser.
+         */
+        put: operations["lessons_read_laser_cautions"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/void": {
         parameters: {
             query?: never;
@@ -661,6 +681,11 @@ export interface components {
             mistakes: string[];
             /** Cautions */
             cautions: string[];
+            /**
+             * Laser
+             * @default false
+             */
+            laser: boolean;
         };
         /**
          * Area
@@ -1360,6 +1385,11 @@ export interface components {
             voided_at: string | null;
             /** Void Reason */
             void_reason: string | null;
+            /**
+             * Laser Read At
+             * @description when the laser's cautions were read in this lesson
+             */
+            laser_read_at: string | null;
             /** Conditions */
             conditions: string;
             /** Invented */
@@ -3517,6 +3547,78 @@ export interface operations {
         };
     };
     lessons_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lessons_read_laser_cautions: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,11 +1,11 @@
 <!-- Set: choose the putt and the rig; the stage draws it to scale and says what it can see. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { instrumentsQuery, lessonQuery } from '$lib/api/queries.svelte'
+  import { instrumentsQuery, lessonQuery, renewLesson } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import GreenEntries from '$lib/frame/GreenEntries.svelte'
@@ -31,6 +31,7 @@
   type Plan = Pick<Shapes['StationOut'], keyof typeof FIRST>
 
   const id = $derived(page.params.id ?? '')
+  const client = useQueryClient()
   const lesson = lessonQuery(() => id)
   const instruments = instrumentsQuery()
   const sheet = $derived(lesson.data)
@@ -74,6 +75,12 @@
     enabled: Boolean(seen?.breaks.length && !fault),
     retry: false,
   }))
+  // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
+  const unread = $derived(Boolean(rig?.about.laser && !sheet?.lesson.laser_read_at))
+  async function tick(): Promise<void> {
+    await ask(api.PUT('/api/lessons/{id}/laser-cautions', { params: { path: { id } } }))
+    await renewLesson(client, id)
+  }
   const good = $derived(seen?.sight.fit === 'good')
   const FIT = { good: 'This rig will do', coarse: 'Too coarse', short: 'Too short', strict: 'Too strict', loose: 'Too wide' }
 
@@ -207,12 +214,18 @@
       {/each}
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
+        {#if unread}
+          <label class="mb-3 flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
+            <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} disabled={!rig} onchange={tick} />
+            The laser’s cautions above are read, and everybody here knows them.
+          </label>
+        {/if}
         <StartBlock
           lessonId={id}
           station={lay}
           conditions={sheet.blocks.map((it) => it.condition)}
           guides={rig?.about.guides ?? false}
-          closed={!preview.data}
+          closed={!preview.data || unread}
         />
       </div>
     </aside>

@@ -1,0 +1,17 @@
+"""When the laser's cautions were read in a lesson"""
+
+import sqlalchemy as sa
+from alembic import op
+
+revision = "0004"
+down_revision = "0003"
+branch_labels = None
+depends_on = None
+
+
+def upgrade() -> None:
+    op.add_column("lesson", sa.Column("laser_read_at", sa.DateTime(timezone=True), nullable=True))
+
+
+def downgrade() -> None:
+    op.drop_column("lesson", "laser_read_at")
