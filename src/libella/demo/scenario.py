@@ -103,10 +103,7 @@ def _idris() -> dict[int, tuple[Run, ...]]:
         77: (Run(truth, 3.0, putts=15, planned=15),),
         48: (Run(truth, rig=_PEGS),),
         20: (Run(truth, 4.0), Run(truth, 2.0)),
-        6: (
-            Run(truth, 3.0, putts=20, planned=20),
-            Run(truth, 3.0, _LASER, "ramp, left to right", falls_percent=(-1.0, 1.2)),
-        ),
+        6: (Run(truth, 3.0, putts=20, planned=20), ramp),
     }
 
 

@@ -35,10 +35,12 @@ export function layOut(scene: Scene, width: number, height: number, across: numb
   return { width, height, across, along, over, x: (mm) => x0 + mm * along, y: (mm) => y0 + mm * over }
 }
 
-/** Where every putt but the odd mishit stays on a page exaggerated so many times: the most that still shows them. */
+/** The most a page can be exaggerated and still show where the ball goes, and every putt but the odd mishit. */
 export function fittingStretch(scene: Scene, width: number, height: number): number {
   const reach = scene.shapes.flatMap((it) => (it.shape === 'ray' ? [Math.abs(it.y_at)] : [])).sort((a, b) => a - b)
-  const widest = reach[Math.ceil(reach.length * 0.9) - 1]
-  if (widest === undefined) return 1
+  const most = reach[Math.ceil(reach.length * 0.9) - 1]
+  if (most === undefined) return 1
+  const path = scene.shapes.flatMap((it) => (it.shape === 'curve' ? it.points.map(([, y]) => Math.abs(y ?? 0)) : []))
+  const widest = Math.max(most, ...path)
   return STRETCHES.findLast((it) => layOut(scene, width, height, it).over * widest < height / 2 - 56) ?? 1
 }
