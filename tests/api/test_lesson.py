@@ -324,3 +324,13 @@ def test_every_way_of_watching_the_start_is_recorded_and_judged(coach, kind):
     assert [it["words"] for it in judged["block"]["readings"]] == [it["name"] for it in zones]
     # One putt to each place, left as often as right: no side.
     assert abs(judged["judgement"]["summary"]["bias"]["value"]) < 0.05
+
+
+def test_a_gate_is_made_as_strict_as_wanted(client):
+    body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate"}
+    sizes = client.post("/api/stations/tune", json=body | {"limit_deg": 1.2}).json()
+    seen = client.post("/api/stations/preview", json=body | {"rig_sizes_m": sizes}).json()
+    assert seen["sight"]["narrowest_deg"] == pytest.approx(1.2, abs=0.01)
+    refused = client.post("/api/stations/tune", json=body | {"limit_deg": 0.01})
+    assert refused.status_code == 422 and "can't be had here" in refused.json()["detail"]
+    assert client.post("/api/stations/tune", json=body | {"rig_kind": "board", "limit_deg": 1}).status_code == 422

@@ -212,3 +212,23 @@ def test_a_gap_at_the_right_end_points_the_face_right():
     assert rig.interval({"offset_m": 0.002}).low > 0
     assert rig.words({"offset_m": 0.002}) == "2 mm gap at the right end"
     assert rig.words({"offset_m": 0.0}) == "touches at both ends"
+
+
+@given(st.sampled_from(["peg_gate", "ball_gate", "bridge", "narrow_rail"]), st.floats(0.3, 1.8), st.floats(0.4, 1.2))
+def test_width_and_degrees_follow_each_other(kind, limit, away):
+    """Wanted strictness gives a width, and that width the strictness again, to what a tenth of a millimetre can do."""
+    name = "length_m" if kind == "narrow_rail" else "distance_m"
+    rig = lay(kind, {name: away})
+    assume(BALL_M + 2 * away * math.tan(math.radians(limit)) >= 0.0437)
+    assume(kind != "narrow_rail" or 0.004 <= 2 * away * math.tan(math.radians(limit)) <= 0.04)
+    tuned = rig.tuned(limit)
+    passed = next(it.interval for it in tuned.zones() if 0 in it.interval)
+    assert passed.high == pytest.approx(limit, abs=0.01)
+    assert {key for key, size in tuned.sizes().items() if size != rig.sizes()[key]} <= {"inside_width_m", "width_m"}
+
+
+def test_a_ruler_has_no_strictness_and_a_gate_can_be_too_narrow():
+    with pytest.raises(OutOfLimits, match="read on a scale"):
+        Board().tuned(1.0)
+    with pytest.raises(OutOfLimits, match="Inside width"):
+        PegGate(distance_m=0.3).tuned(0.05)

@@ -275,6 +275,20 @@ def test_an_entry_out_of_limits_keeps_the_last_drawing_and_says_the_limit(page: 
     expect(page.get_by_role("button", name="Start block")).to_be_enabled()
 
 
+def test_width_follows_the_wanted_strictness(page: Page):
+    own_lesson(page, "Strict Golfer")
+    page.get_by_role("radio", name="Gate of pegs").click()
+    strict = page.get_by_label("Lets through ±", exact=True)
+    strict.fill("0.8")
+    strict.press("Enter")
+    expect(page.get_by_label("Inside width", exact=True)).to_have_value("56.6")
+    expect(strict).to_have_value("0.80")
+    strict.fill("0.01")
+    strict.press("Enter")
+    expect(page.get_by_text("can't be had here")).to_be_visible()
+    expect(page.get_by_label("Inside width", exact=True)).to_have_value("56.6")
+
+
 def test_a_coarse_rig_offers_what_would_do(page: Page):
     own_lesson(page, "Coarse Golfer")
     page.get_by_label("Smallest mark", exact=True).fill("50")

@@ -27,12 +27,14 @@ class SlopeOut(BaseModel):
 
 
 class PuttIn(Entry):
-    distance_m: float
-    past_m: float
-    stimp_ft: float
+    """A putt. Lengths in m."""
+
+    distance_m: float = Field(description="ball to the hole's centre, 0.3 to 15 m", examples=[2.5])
+    past_m: float = Field(description="how far past the hole it would run, m", examples=[0.3])
+    stimp_ft: float = Field(description="green speed, ft, 4 to 16", examples=[10.0])
     capture: Capture = "rim_assisted"
-    falls_forward_percent: float = 0
-    falls_right_percent: float = 0
+    falls_forward_percent: float = Field(default=0, description="slope along the line, downhill to the hole positive")
+    falls_right_percent: float = Field(default=0, description="slope across the line, falling to the right positive")
 
 
 @router.post("/slope")

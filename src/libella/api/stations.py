@@ -15,6 +15,7 @@ from ..core.proof import NOT_PROVED, WAYS, Proof, Repeatability, Way, repeatabil
 from ..lessons import stations
 from ..lessons.stations import StationEntry, entry_of
 from ..store.tables import Station
+from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
 from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, words
 
@@ -40,20 +41,14 @@ class ProofIn(Entry):
             raise OutOfLimits(f"proof.{fault.field}", fault.message, limit=fault.limit, unit=fault.unit) from None
 
 
-class LaidIn(Entry):
+class LaidIn(PuttIn):
     """A putt and a rig. Lengths in m."""
 
-    distance_m: float = Field(description="ball to the hole's centre, 0.3 to 15 m", examples=[2.5])
-    past_m: float = Field(description="how far past the hole it would run, m", examples=[0.3])
-    stimp_ft: float = Field(description="green speed, ft, 4 to 16", examples=[10.0])
-    capture: Capture = "rim_assisted"
     rig_kind: words(40) = Field(examples=["peg_gate"])
     rig_sizes_m: dict[words(40), float] = Field(
         default_factory=dict, max_length=20, examples=[{"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005}]
     )
 
-    falls_forward_percent: float = Field(default=0, description="slope along the line, downhill to the hole positive")
-    falls_right_percent: float = Field(default=0, description="slope across the line, falling to the right positive")
     proof: ProofIn = Field(default_factory=lambda: ProofIn())
 
     def entry(self) -> StationEntry:
@@ -72,6 +67,12 @@ class CheckIn(LaidIn):
 
     raws: list[dict[words(40), float | words(40)]] = Field(max_length=100, examples=[[{"offset_m": 0.005}] * 3])
     known_deg: float = Field(default=0, description="the angle it was read against, right positive")
+
+
+class TuneIn(LaidIn):
+    """A rig to be made as strict as wanted, where it stands."""
+
+    limit_deg: float = Field(gt=0, le=10, description="the start error it should just let through", examples=[1.0])
 
 
 class WayOut(BaseModel):
@@ -159,6 +160,17 @@ def check(entry: CheckIn) -> Repeatability:
     """Zero offset and reading noise of a rig from repeated readings; keeps nothing."""
     rig = entry.entry().station().rig
     return repeatability([rig.interval(raw).anchor for raw in entry.raws], entry.known_deg)
+
+
+@router.post("/tune")
+def tune(entry: TuneIn) -> dict[str, float]:
+    """The rig's dimensions, m, for a wanted strictness; keeps nothing."""
+    rig = entry.entry().station().rig
+    try:
+        return rig.tuned(entry.limit_deg).sizes()
+    except OutOfLimits as fault:
+        said = f"± {entry.limit_deg:g}° can't be had here. {fault.message}"
+        raise OutOfLimits("limit_deg", said, limit=fault.limit, unit="deg") from None
 
 
 @router.put("/{id}")

@@ -2,8 +2,8 @@
 
 import math
 from abc import abstractmethod
-from dataclasses import dataclass
-from typing import ClassVar
+from dataclasses import dataclass, replace
+from typing import ClassVar, Self
 
 from ..angle import angle_deg
 from ..constants import BALL_M
@@ -97,6 +97,9 @@ class Gate(Rig):
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         return passing_sight(self.limit_deg, spread_deg, putt, lambda: self._remedies(spread_deg, putt, units))
 
+    def tuned(self, limit_deg: float) -> Self:
+        return replace(self, inside_width_m=round(width_for_limit(limit_deg, self.distance_m), 4))
+
     def _remedies(self, spread_deg: float, putt: Putt, units: Units) -> tuple[Remedy, ...]:
         remedies: list[Remedy] = []
         width = round(width_for_limit(spread_deg, self.distance_m), 3)
@@ -144,13 +147,31 @@ class Gate(Rig):
         )
 
 
-_TELLS = "Which side the ball starts, and whether it starts within the gate's angle."
-_CANNOT = "How far off a putt was beyond the post, and why. A gate in view also guides: it measures the guided golfer."
 _MISTAKES = (
     "One post moved shifts the gate's centre by half as much and one limit by all of it.",
     "Posts lower than the ball's centre are touched later than the sum says.",
     "Set on the line by eye from above the ball instead of from behind.",
 )
+
+
+def _about(kind: str, name: str, read: str, caution: str, mistakes: tuple[str, ...] = _MISTAKES) -> About:
+    """What is told of a gate; only what its posts are differs."""
+    return About(
+        kind=kind,
+        name=name,
+        measures="start",
+        entry="tap",
+        guides=True,
+        strict=True,
+        tells="Which side the ball starts, and whether it starts within the gate's angle.",
+        cannot=(
+            "How far off a putt was beyond the post, and why. "
+            "A gate in view also guides: it measures the guided golfer."
+        ),
+        read=read,
+        mistakes=mistakes,
+        cautions=(caution,),
+    )
 
 
 @dataclass(frozen=True)
@@ -161,17 +182,11 @@ class PegGate(Gate):
         "Peg thickness", low=0.001, high=0.03, default=0.005, step=0.001, hint="Pegs taller than half a ball."
     )
 
-    about: ClassVar[About] = About(
-        kind="peg_gate",
-        name="Gate of pegs",
-        measures="start",
-        entry="tap",
-        guides=True,
-        tells=_TELLS,
-        cannot=_CANNOT,
-        read="Watch which peg the ball touches first; none is clean.",
-        mistakes=_MISTAKES,
-        cautions=("Pegs trip people: flag them, and pull them when you leave. Mend the holes.",),
+    about: ClassVar[About] = _about(
+        "peg_gate",
+        "Gate of pegs",
+        "Watch which peg the ball touches first; none is clean.",
+        "Pegs trip people: flag them, and pull them when you leave. Mend the holes.",
     )
 
     @property
@@ -187,17 +202,11 @@ class PegGate(Gate):
 class BallGate(Gate):
     """A gate of two balls; the width is the gap between them."""
 
-    about: ClassVar[About] = About(
-        kind="ball_gate",
-        name="Gate of two balls",
-        measures="start",
-        entry="tap",
-        guides=True,
-        tells=_TELLS,
-        cannot=_CANNOT,
-        read="Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
-        mistakes=_MISTAKES,
-        cautions=("Mark both spots: a knocked ball put back by eye changes the gate.",),
+    about: ClassVar[About] = _about(
+        "ball_gate",
+        "Gate of two balls",
+        "Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
+        "Mark both spots: a knocked ball put back by eye changes the gate.",
     )
 
     @property
@@ -216,17 +225,12 @@ class BridgeGate(Gate):
         "Pillar thickness", low=0.005, high=0.08, default=0.02, step=0.005, hint="Of one pillar, across the line."
     )
 
-    about: ClassVar[About] = About(
-        kind="bridge",
-        name="Bridge opening",
-        measures="start",
-        entry="tap",
-        guides=True,
-        tells=_TELLS,
-        cannot=_CANNOT,
-        read="Watch which pillar the ball touches first; through without a touch is clean.",
-        mistakes=(*_MISTAKES[:1], "The bridge turned on the line: its opening is narrower than its tape says."),
-        cautions=("A bridge trips people: lift it when you leave the station.",),
+    about: ClassVar[About] = _about(
+        "bridge",
+        "Bridge opening",
+        "Watch which pillar the ball touches first; through without a touch is clean.",
+        "A bridge trips people: lift it when you leave the station.",
+        (*_MISTAKES[:1], "The bridge turned on the line: its opening is narrower than its tape says."),
     )
 
     @property

@@ -109,25 +109,33 @@ class GroundLine(Rig):
         )
 
 
-@dataclass(frozen=True)
-class GroundLaser(GroundLine):
-    """A laser line laid on the ground."""
-
-    about: ClassVar[About] = About(
-        kind="ground_laser",
-        laser=True,
-        name="Laser on the ground",
+def _about(kind: str, name: str, mistake: str, cautions: tuple[str, ...], *, laser: bool = False) -> About:
+    """What is told of a line on the ground; only what it is made of differs."""
+    return About(
+        kind=kind,
+        name=name,
         measures="start",
         entry="tap",
         guides=True,
         tells=_TELLS,
         cannot=_CANNOT,
         read=_READ,
-        mistakes=("The laser not over the ball's spot and the aim point both.", *_MISTAKES),
-        cautions=(
-            *LASER,
-            MIRROR_AND_LASER,
-        ),
+        mistakes=(mistake, *_MISTAKES),
+        cautions=cautions,
+        laser=laser,
+    )
+
+
+@dataclass(frozen=True)
+class GroundLaser(GroundLine):
+    """A laser line laid on the ground."""
+
+    about: ClassVar[About] = _about(
+        "ground_laser",
+        "Laser on the ground",
+        "The laser not over the ball's spot and the aim point both.",
+        (*LASER, MIRROR_AND_LASER),
+        laser=True,
     )
 
 
@@ -135,17 +143,11 @@ class GroundLaser(GroundLine):
 class ChalkLine(GroundLine):
     """A chalk line snapped on the ground."""
 
-    about: ClassVar[About] = About(
-        kind="chalk_line",
-        name="Chalk line",
-        measures="start",
-        entry="tap",
-        guides=True,
-        tells=_TELLS,
-        cannot=_CANNOT,
-        read=_READ,
-        mistakes=("Snapped from a string that was lifted to one side.", *_MISTAKES),
-        cautions=("The greenkeeper's rules come first: ask before you chalk a green.",),
+    about: ClassVar[About] = _about(
+        "chalk_line",
+        "Chalk line",
+        "Snapped from a string that was lifted to one side.",
+        ("The greenkeeper's rules come first: ask before you chalk a green.",),
     )
 
 
@@ -153,15 +155,9 @@ class ChalkLine(GroundLine):
 class GroundString(GroundLine):
     """A string stretched low along the line."""
 
-    about: ClassVar[About] = About(
-        kind="ground_string",
-        name="String on the ground",
-        measures="start",
-        entry="tap",
-        guides=True,
-        tells=_TELLS,
-        cannot=_CANNOT,
-        read=_READ,
-        mistakes=("Slack: wind and feet move it.", *_MISTAKES),
-        cautions=("A string trips people: flag it, and take it up when you leave.",),
+    about: ClassVar[About] = _about(
+        "ground_string",
+        "String on the ground",
+        "Slack: wind and feet move it.",
+        ("A string trips people: flag it, and take it up when you leave.",),
     )

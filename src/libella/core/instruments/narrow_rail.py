@@ -1,8 +1,8 @@
 """Narrow rail: a raised rail on which only a putt on line stays."""
 
 import math
-from dataclasses import dataclass
-from typing import ClassVar
+from dataclasses import dataclass, replace
+from typing import ClassVar, Self
 
 from ..angle import angle_deg
 from ..constants import BALL_M
@@ -41,6 +41,7 @@ class NarrowRail(Rig):
         measures="start",
         entry="tap",
         guides=True,
+        strict=True,
         tells="Whether the putt was on line, and where it fell off: the sooner, the further off line.",
         cannot="How far off a putt was that stayed on. A rail in view also guides: it measures the guided golfer.",
         read="Watch on which side, and in which third of its length, the ball leaves the rail.",
@@ -78,6 +79,9 @@ class NarrowRail(Rig):
 
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         return passing_sight(self._limit(1.0), spread_deg, putt, lambda: self._remedies(spread_deg, putt, units))
+
+    def tuned(self, limit_deg: float) -> Self:
+        return replace(self, width_m=round(2 * self.length_m * math.tan(math.radians(limit_deg)), 4))
 
     def _remedies(self, spread_deg: float, putt: Putt, units: Units) -> tuple[Remedy, ...]:
         long = round(self.width_m / 2 / math.tan(math.radians(spread_deg)), 2)

@@ -67,6 +67,8 @@ class About:
     read: str
     mistakes: tuple[str, ...]
     cautions: tuple[str, ...]
+    strict: bool = False
+    """It lets a band of angles through, which can be set (`Rig.tuned`)."""
     laser: bool = False
     """A laser is on while it is used: its cautions are to be read once a lesson."""
 
@@ -168,6 +170,18 @@ class Rig(ABC):
     @abstractmethod
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         """What this rig can see, against the putt's window and the spread expected of the golfer (degrees)."""
+
+    def tuned(self, limit_deg: float) -> Self:
+        """The same rig laid where it is, as strict as wanted: one that lets ± `limit_deg` through and no more.
+
+        `OutOfLimits` where no width does that, or where the instrument is read on a scale and has no strictness.
+        """
+        raise OutOfLimits(
+            "limit_deg",
+            f"{self.about.name} is read on a scale: it has no strictness to set.",
+            limit="a gate or a rail",
+            unit="deg",
+        )
 
     @abstractmethod
     def picture(self, units: Units = "metric") -> Scene:

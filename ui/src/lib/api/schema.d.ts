@@ -374,6 +374,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stations/tune": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tune
+         * @description The rig's dimensions, m, for a wanted strictness; keeps nothing.
+         */
+        post: operations["stations_tune"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/{id}": {
         parameters: {
             query?: never;
@@ -682,6 +702,11 @@ export interface components {
             /** Cautions */
             cautions: string[];
             /**
+             * Strict
+             * @default false
+             */
+            strict: boolean;
+            /**
              * Laser
              * @default false
              */
@@ -903,6 +928,18 @@ export interface components {
              */
             capture: "rim_assisted" | "free_fall";
             /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -918,18 +955,6 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
-            /**
-             * Falls Forward Percent
-             * @description slope along the line, downhill to the hole positive
-             * @default 0
-             */
-            falls_forward_percent: number;
-            /**
-             * Falls Right Percent
-             * @description slope across the line, falling to the right positive
-             * @default 0
-             */
-            falls_right_percent: number;
             proof?: components["schemas"]["ProofIn"];
             /**
              * Raws
@@ -1532,6 +1557,18 @@ export interface components {
              */
             capture: "rim_assisted" | "free_fall";
             /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -1547,18 +1584,6 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
-            /**
-             * Falls Forward Percent
-             * @description slope along the line, downhill to the hole positive
-             * @default 0
-             */
-            falls_forward_percent: number;
-            /**
-             * Falls Right Percent
-             * @description slope across the line, falling to the right positive
-             * @default 0
-             */
-            falls_right_percent: number;
             proof?: components["schemas"]["ProofIn"];
             /**
              * Hand
@@ -1685,13 +1710,28 @@ export interface components {
              */
             checks: number;
         };
-        /** PuttIn */
+        /**
+         * PuttIn
+         * @description A putt. Lengths in m.
+         */
         PuttIn: {
-            /** Distance M */
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
             distance_m: number;
-            /** Past M */
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
             past_m: number;
-            /** Stimp Ft */
+            /**
+             * Stimp Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
             stimp_ft: number;
             /**
              * Capture
@@ -1701,11 +1741,13 @@ export interface components {
             capture: "rim_assisted" | "free_fall";
             /**
              * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
              * @default 0
              */
             falls_forward_percent: number;
             /**
              * Falls Right Percent
+             * @description slope across the line, falling to the right positive
              * @default 0
              */
             falls_right_percent: number;
@@ -1940,6 +1982,18 @@ export interface components {
              */
             capture: "rim_assisted" | "free_fall";
             /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -1955,18 +2009,6 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
-            /**
-             * Falls Forward Percent
-             * @description slope along the line, downhill to the hole positive
-             * @default 0
-             */
-            falls_forward_percent: number;
-            /**
-             * Falls Right Percent
-             * @description slope across the line, falling to the right positive
-             * @default 0
-             */
-            falls_right_percent: number;
             proof?: components["schemas"]["ProofIn"];
             /**
              * Name
@@ -2120,6 +2162,18 @@ export interface components {
              */
             capture: "rim_assisted" | "free_fall";
             /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -2135,18 +2189,6 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
-            /**
-             * Falls Forward Percent
-             * @description slope along the line, downhill to the hole positive
-             * @default 0
-             */
-            falls_forward_percent: number;
-            /**
-             * Falls Right Percent
-             * @description slope across the line, falling to the right positive
-             * @default 0
-             */
-            falls_right_percent: number;
             proof?: components["schemas"]["ProofIn"];
             /**
              * Lesson Id
@@ -2325,6 +2367,71 @@ export interface components {
             studio: components["schemas"]["StudioOut"];
             /** Lessons */
             lessons: components["schemas"]["OpenLesson"][];
+        };
+        /**
+         * TuneIn
+         * @description A rig to be made as strict as wanted, where it stands.
+         */
+        TuneIn: {
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
+             * Rig Kind
+             * @example peg_gate
+             */
+            rig_kind: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "distance_m": 0.5,
+             *       "inside_width_m": 0.06,
+             *       "post_m": 0.005
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            proof?: components["schemas"]["ProofIn"];
+            /**
+             * Limit Deg
+             * @description the start error it should just let through
+             * @example 1
+             */
+            limit_deg: number;
         };
         /**
          * Verdict
@@ -4005,6 +4112,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Repeatability"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stations_tune: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TuneIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: number;
+                    };
                 };
             };
             /** @description Not Found */

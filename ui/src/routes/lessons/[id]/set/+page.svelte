@@ -89,6 +89,17 @@
     if (plan) plan.rig_sizes_m = { ...plan.rig_sizes_m, [name]: metres }
   }
 
+  let tuneFault = $state<string | undefined>()
+  async function tune(limit_deg: number): Promise<void> {
+    if (!plan) return
+    try {
+      plan.rig_sizes_m = await ask(api.POST('/api/stations/tune', { body: { ...plan, limit_deg } }))
+      tuneFault = undefined
+    } catch (problem) {
+      tuneFault = refusal(problem).message
+    }
+  }
+
   async function lay(): Promise<string> {
     const wanted = laidOf({ ...(plan as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {} })
     const same = sheet?.stations.find((it) => laidOf(it) === wanted)
@@ -148,6 +159,17 @@
               />
             {/each}
           </div>
+          {#if rig.about.strict && seen}
+            <div class="mt-3 grid grid-cols-2 gap-x-5 md:grid-cols-3">
+              <Stepper
+                label="Lets through ±" unit="°" text={seen.sight.narrowest_deg.toFixed(2)}
+                hint="{Math.round(seen.sight.share * 100)} % of the window; its width follows."
+                read={(text) => Number(text.replace(',', '.').replace('°', ''))}
+                step={(by) => tune(Math.round(((seen?.sight.narrowest_deg ?? 1) + by * 0.1) * 10) / 10)}
+                onvalue={tune} error={tuneFault}
+              />
+            </div>
+          {/if}
           <details class="mt-4 border-t border-hairline pt-2">
             <summary class="min-h-11 cursor-pointer py-2 font-semibold">What it tells, and how it misleads</summary>
             <p><strong>Tells:</strong> {rig.about.tells}</p>
