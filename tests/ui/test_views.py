@@ -114,10 +114,12 @@ def test_the_drawing_says_when_it_is_exaggerated_and_is_true_otherwise(page: Pag
     visit(page, "set")
     stage = page.locator("[data-stage]")
     hole = stage.locator("ellipse.hole")
+    expect(hole).to_be_visible()
     box = hole.bounding_box()
     assert abs(box["width"] - box["height"]) < 1
     stage.get_by_role("button", name="×5").click()
     expect(stage.get_by_text("Across the line ×5, along it ×1")).to_be_visible()
+    expect(hole).to_be_visible()
     box = hole.bounding_box()
     assert box["height"] / box["width"] == pytest.approx(5, rel=0.12)
 
