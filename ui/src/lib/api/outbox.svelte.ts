@@ -29,6 +29,8 @@ const PAUSES_MS = [400, 1000, 2000, 4000]
 
 class Outbox {
   letters = $state<Letter[]>([])
+  /** Taps being written to this device's own book: until that is done, closing the page could lose them. */
+  keeping = $state(0)
   /** Whether the last try got through. */
   reached = $state(true)
   /** Confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */
@@ -59,7 +61,11 @@ class Outbox {
     const kept: Letter = { ...letter, id: v7(), refused: null }
     this.letters.push(kept)
     // A device that forbids storage still sends; it only can't remember across a closed page.
-    void this.#book.letters.add(kept).catch(() => undefined)
+    this.keeping += 1
+    void this.#book.letters
+      .add(kept)
+      .catch(() => undefined)
+      .finally(() => (this.keeping -= 1))
     this.#hurry()
   }
 

@@ -21,9 +21,11 @@
   const link = $derived(
     outbox.refused.length
       ? `${outbox.refused.length} refused`
-      : outbox.waiting.length
-        ? `${outbox.waiting.length} waiting`
-        : 'saved',
+      : outbox.keeping
+        ? 'keeping'
+        : outbox.waiting.length
+          ? `${outbox.waiting.length} waiting`
+          : 'saved',
   )
 </script>
 
@@ -58,7 +60,7 @@
     {#if outbox.refused.length}
       <span class="font-semibold text-danger">! {link}</span>
     {:else}
-      <span class:font-semibold={outbox.waiting.length}>{outbox.waiting.length ? '◌' : '●'} {link}</span>
+      <span class:font-semibold={outbox.waiting.length}>{link === 'saved' ? '●' : '◌'} {link}</span>
     {/if}
   </span>
   <button

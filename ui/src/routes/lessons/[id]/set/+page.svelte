@@ -232,7 +232,8 @@
         </section>
       {/if}
       {#each rig?.about.cautions ?? [] as it (it)}
-        <p class="border-t border-hairline pt-3 text-[15px]"><strong>Caution.</strong> {it}</p>
+        <!-- What is still to be ticked stands first. -->
+        <p class="text-[15px] {unread ? 'order-first' : 'border-t border-hairline pt-3'}"><strong>Caution.</strong> {it}</p>
       {/each}
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
