@@ -89,6 +89,7 @@ def test_by_keyboard_alone(page: Page):
     focus_on(page, "debris on the line")
     page.keyboard.press("Enter")
     expect(page.locator("[data-count]")).to_contain_text("Putt 9 ")
+    expect(page.get_by_role("dialog")).to_be_hidden()
     for _ in range(2):
         page.keyboard.press("3")
     expect(page.get_by_text("Planned end: 10 putts.")).to_be_visible()

@@ -25,7 +25,8 @@ class Keys {
   press(event: KeyboardEvent): void {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
     const at = event.target as HTMLElement
-    if (at.closest('input, textarea, select, [role="dialog"]')) return
+    // A sheet that is closing still holds the focus for a moment: a key pressed then is meant for the view.
+    if (at.closest('input, textarea, select, [role="dialog"]:not([data-state="closed"])')) return
     // Enter and space belong to the button that has the focus, arrows to a slider.
     if ((event.key === 'Enter' || event.key === ' ') && at.closest('button, a, [role="slider"]')) return
     const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
