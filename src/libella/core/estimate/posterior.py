@@ -22,7 +22,7 @@ LAPSE_SHARE = 0.02
 LAPSE_REACH = 10.0
 
 _COARSE = (17, 11)
-_FINE = (41, 25)
+_FINE = (51, 31)
 _DEPTH = 11.0  # log density below the peak at which the grid ends: e^-11, about 4.7 standard deviations
 _PASSES = 6
 _MOST_BLURRED = 121
