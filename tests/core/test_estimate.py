@@ -36,12 +36,12 @@ def mirrored(it: Interval) -> Interval:
 @settings(max_examples=40, deadline=None)
 @given(st.lists(readings(), max_size=15))
 def test_mirrored_putts_give_the_mirrored_answer(block):
-    """To half of what the reference numbers allow the grid: 0.02°, 1 % of spread, 0.01 of a probability."""
+    """To what the reference numbers allow the grid: 0.02°, 1 % of spread, 0.01 of a probability."""
     said = summarise(posterior(block), WINDOW)
     other = summarise(posterior([mirrored(it) for it in block]), WINDOW)
-    assert said.bias.value == pytest.approx(-other.bias.value, abs=0.01)
-    assert said.spread.value == pytest.approx(other.spread.value, rel=0.005)
-    assert said.prob_right_of_quarter == pytest.approx(other.prob_left_of_quarter, abs=0.005)
+    assert said.bias.value == pytest.approx(-other.bias.value, abs=0.02)
+    assert said.spread.value == pytest.approx(other.spread.value, rel=0.01)
+    assert said.prob_right_of_quarter == pytest.approx(other.prob_left_of_quarter, abs=0.01)
 
 
 @settings(max_examples=40, deadline=None)
