@@ -3,7 +3,7 @@
 import math
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -38,13 +38,17 @@ class Aim:
     window: Window
     path: Path
 
+    @cached_property
+    def _drift(self) -> CubicHermiteSpline:
+        return _drift(self.path)
+
     def drift_m(self, along_m: float) -> float:
         """How far the ball has left its start line, at right angles to it, `along_m` along it; right positive, m."""
-        return float(_drift(self.path)(along_m))
+        return float(self._drift(along_m))
 
     def leaves_at_m(self, offset_m: float) -> float | None:
         """Distance along the start line at which the ball has left it by `offset_m`; None where it does not."""
-        drift = _drift(self.path)
+        drift = self._drift
         at = np.linspace(0, float(drift.x[-1]), 400)
         off = np.flatnonzero(np.abs(drift(at)) >= offset_m)
         return float(at[off[0]]) if off.size else None
@@ -93,16 +97,18 @@ def _back(ground: Ground, distance_m: float, past_m: float) -> Path:
     """The path over the hole's centre at the pace meant, hole first."""
     speed_at_hole = max(speed_past(past_m, ground.stimp_ft), _SLOWEST_M_S)
 
-    def miss(slope_at_hole: float) -> float:
+    def arriving(slope_at_hole: float) -> Path:
         back = roll_back(ground, distance_m, slope_at_hole, speed_at_hole)
         if back.x[-1] > 0:
             raise _no_putt(ground)
-        return back.y[-1]
+        return back
+
+    def miss(slope_at_hole: float) -> float:
+        return arriving(slope_at_hole).y[-1]
 
     straight = ground.falls_right_percent == 0
     slope_at_hole = 0.0 if straight else brentq(miss, *_bracket(miss, ground), xtol=1e-9)
-    miss(slope_at_hole)
-    return roll_back(ground, distance_m, slope_at_hole, speed_at_hole)
+    return arriving(slope_at_hole)
 
 
 def _speed_for(ground: Ground, distance_m: float, past_m: float) -> float:

@@ -3,6 +3,7 @@
   import type { Snippet } from 'svelte'
   import { page } from '$app/state'
   import { lessonQuery } from '$lib/api/queries.svelte'
+  import { currentBlock } from '$lib/frame/current'
   import LessonDetails from '$lib/frame/LessonDetails.svelte'
   import { place } from '$lib/frame/place.svelte'
   import RunSheet from '$lib/frame/RunSheet.svelte'
@@ -13,7 +14,7 @@
 
   const lesson = lessonQuery(() => page.params.id ?? '')
   const sheet = $derived(lesson.data)
-  const block = $derived(sheet?.blocks.find((it) => it.id === page.url.searchParams.get('block')) ?? sheet?.blocks.at(-1))
+  const block = $derived(currentBlock(sheet, page.url))
   let details = $state(false)
 
   $effect(() => {

@@ -7,14 +7,13 @@
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
+  import { currentBlock } from '$lib/frame/current'
   import Trouble from '$lib/frame/Trouble.svelte'
 
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
   const sheet = $derived(lesson.data)
-  const blockId = $derived(
-    (sheet?.blocks.find((it) => it.id === page.url.searchParams.get('block')) ?? sheet?.blocks.at(-1))?.id,
-  )
+  const blockId = $derived(currentBlock(sheet, page.url)?.id)
   const judged = judgedQuery(() => blockId)
   const further = createQuery(() => ({
     queryKey: ['further', blockId, judged.data?.judgement.putts, judged.data?.judgement.planned],

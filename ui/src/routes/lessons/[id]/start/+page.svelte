@@ -11,6 +11,7 @@
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
+  import { currentBlock } from '$lib/frame/current'
   import { keys } from '$lib/frame/keys.svelte'
   import PuttList, { type Putt } from '$lib/frame/PuttList.svelte'
   import Sheet from '$lib/frame/Sheet.svelte'
@@ -23,9 +24,7 @@
   const client = useQueryClient()
   const lesson = lessonQuery(() => id)
   const sheet = $derived(lesson.data)
-  const blockId = $derived(
-    (sheet?.blocks.find((it) => it.id === page.url.searchParams.get('block')) ?? sheet?.blocks.at(-1))?.id,
-  )
+  const blockId = $derived(currentBlock(sheet, page.url)?.id)
   const judged = judgedQuery(() => blockId)
   const picture = entryQuery(() => blockId)
   const block = $derived(judged.data?.block)
