@@ -255,7 +255,7 @@ def test_a_breaking_putt_is_judged_against_its_start_target(coach, client):
     # On the zero mark, the ball had started left of its line: the fall to the right had brought it back.
     assert kept["high_deg"] < 0
     zone = next(it for it in coach.get(f"/blocks/{id}/entry")["zones"] if it["raw"] == {"offset_m": 0.0})
-    assert (zone["low_deg"], zone["high_deg"]) == (kept["low_deg"], kept["high_deg"])
+    assert (zone["low"], zone["high"]) == (kept["low_deg"], kept["high_deg"])
 
 
 def test_an_unproved_line_is_marked_and_its_verdict_is_not_clear(coach):
@@ -319,7 +319,7 @@ def test_every_way_of_watching_the_start_is_recorded_and_judged(coach, kind):
     zones = coach.get(f"/blocks/{block['id']}/entry")["zones"]
     for zone in zones:
         kept = coach.putt(block["id"], zone["raw"])
-        assert (kept["low_deg"], kept["high_deg"]) == (zone["low_deg"], zone["high_deg"])
+        assert (kept["low_deg"], kept["high_deg"]) == (zone["low"], zone["high"])
     judged = coach.judged(block["id"])
     assert [it["words"] for it in judged["block"]["readings"]] == [it["name"] for it in zones]
     # One putt to each place, left as often as right: no side.

@@ -10,7 +10,7 @@ from libella.core.estimate import posterior, summarise
 from libella.core.green.capture import Window
 from libella.core.instruments import Rig
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import PegGate
+from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
 
 WINDOW = Window(1.0, 1.0)

@@ -13,7 +13,7 @@ from libella.core.estimate.continuation import further_putts
 from libella.core.estimate.posterior import _below
 from libella.core.green.capture import Window
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import PegGate
+from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
 from libella.core.judge import verdict
 from libella.core.judge.verdict import putts_to_settle

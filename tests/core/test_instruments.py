@@ -1,4 +1,4 @@
-"""Board and gate: what a reading says, what a rig can see, what it refuses."""
+"""Every instrument: what a reading says, what it can see, what it refuses."""
 
 import dataclasses
 import gc
@@ -14,11 +14,14 @@ from hypothesis import strategies as st
 from libella.core.constants import BALL_M
 from libella.core.drawing.scene import Circle, Tape
 from libella.core.green.putt import Putt
-from libella.core.instruments import Rig, instrument, instruments, lay
+from libella.core.instruments import Aid, Rig, instrument, instruments, lay
+from libella.core.instruments.aid import dimension
+from libella.core.instruments.ball_gate import BallGate
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import BallGate, Gate, PegGate
-from libella.core.instruments.rig import dimension
+from libella.core.instruments.gate import Gate
+from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
+from libella.core.layout import from_above
 from libella.core.limits import OutOfLimits
 from libella.core.station import Station
 
@@ -26,9 +29,9 @@ PUTT = Putt(2.5, 0.3, 9.5)
 
 
 @st.composite
-def rigs(draw) -> Rig:
-    """Any rig that can be laid."""
-    cls = draw(st.sampled_from(list(instruments().values())))
+def aids(draw, of=Aid) -> Aid:
+    """Any instrument that can be laid."""
+    cls = draw(st.sampled_from([it for it in instruments().values() if issubclass(it, of)]))
     sizes = {it.name: draw(st.floats(it.low, it.high)) for it in cls.dimensions()}
     try:
         return cls.laid(sizes)
@@ -36,51 +39,98 @@ def rigs(draw) -> Rig:
         return cls.laid({})
 
 
-@given(rigs())
-def test_zones_cover_every_angle_once(rig):
-    zones = rig.zones()
-    assert zones[0].interval.low == -math.inf
-    assert zones[-1].interval.high == math.inf
+def rulers(zones):
+    """The zones that speak of one part of the stroke, in the order of their values: one list for each part."""
+    parts = {it.where for it in zones} - {""} or {""}
+    return [sorted((it for it in zones if it.where in ("", part)), key=lambda it: it.interval.low) for part in parts]
+
+
+@given(aids())
+def test_zones_cover_every_value_once(aid):
+    for zones in rulers(aid.zones()):
+        assert zones[0].interval.low == -math.inf
+        assert zones[-1].interval.high == math.inf
+        for before, after in pairwise(zones):
+            assert before.interval.high == pytest.approx(after.interval.low, abs=1e-6)
+
+
+@given(aids())
+def test_zones_lie_side_by_side_on_the_picture_and_rise_to_the_right(aid):
+    zones = aid.zones()
     for before, after in pairwise(zones):
-        assert before.interval.high == pytest.approx(after.interval.low, abs=1e-6)
         assert before.span_mm[1] == pytest.approx(after.span_mm[0])
+    if not any(it.where for it in zones):
+        assert rulers(zones) == [list(zones)]
 
 
-@given(rigs(), st.floats(-30, 30))
+@given(aids())
+def test_a_zone_says_what_its_raw_reading_says(aid):
+    for zone in aid.zones():
+        assert aid.interval(zone.raw) == zone.interval
+        assert aid.words(zone.raw) == zone.name
+
+
+@given(aids(of=Rig), st.floats(-30, 30))
 def test_what_is_observed_holds_the_truth(rig, start_deg):
     zone = rig.observe(start_deg)
     assert zone.interval.low - 1e-6 <= start_deg <= zone.interval.high + 1e-6
-    assert rig.interval(zone.raw) == zone.interval
-    assert rig.words(zone.raw) == zone.name
 
 
-@given(rigs())
-def test_left_and_right_mirror_each_other(rig):
-    assume(rig.sizes().get("mount_offset_m", 0) == 0)
-    zones = rig.zones()
-    for zone, other in zip(zones, reversed(zones), strict=True):
-        assert zone.interval.low == pytest.approx(-other.interval.high)
+@given(aids())
+def test_both_sides_mirror_each_other(aid):
+    """Laid without an offset of its own, an instrument sees as much on the one side as on the other."""
+    own = {it: 0.0 for it in ("mount_offset_m", "lean_deg", "falls_in_percent") if it in aid.sizes()}
+    for zones in rulers(dataclasses.replace(aid, **own).zones()):
+        for zone, other in zip(zones, reversed(zones), strict=True):
+            assert zone.interval.low == pytest.approx(-other.interval.high)
 
 
-@given(rigs())
-def test_every_zone_has_its_own_key_and_name(rig):
-    zones = rig.zones()
+@given(aids())
+def test_every_zone_has_its_own_key_and_name(aid):
+    zones = aid.zones()
     keyed = [it.key for it in zones if it.key]
     assert len(set(keyed)) == len(keyed)
     assert len({it.name for it in zones}) == len(zones)
 
 
-@given(rigs())
-def test_a_rig_laid_again_from_its_sizes_is_the_same(rig):
-    assert lay(rig.about.kind, rig.sizes()) == rig
+@given(aids())
+def test_an_aid_laid_again_from_its_sizes_is_the_same(aid):
+    assert lay(aid.about.kind, aid.sizes()) == aid
 
 
-@given(rigs(), st.sampled_from(["metric", "feet"]))
-def test_drawings_stay_inside_their_frame(rig, units):
-    picture = rig.picture(units)
+@given(aids(), st.sampled_from(["metric", "feet"]))
+def test_drawings_stay_inside_their_frame(aid, units):
+    picture = aid.picture(units)
     assert picture.left < picture.right and picture.top < picture.bottom
-    assert all(picture.left <= it.span_mm[0] and it.span_mm[1] <= picture.right + 1e-6 for it in rig.zones(units))
-    assert any(isinstance(it, Tape) for it in rig.from_above(units))
+    assert all(
+        picture.left - 1e-6 <= it.span_mm[0] and it.span_mm[1] <= picture.right + 1e-6 for it in aid.zones(units)
+    )
+
+
+PULLED = [
+    (kind, tape.of)
+    for kind, cls in instruments().items()
+    for tape in (*cls.laid({}).from_above(), *cls.laid({}).from_side())
+    if isinstance(tape, Tape) and tape.of
+]
+
+
+def test_most_instruments_can_be_pulled_to_size_on_the_stage():
+    assert len({kind for kind, _ in PULLED}) >= 20
+
+
+@pytest.mark.parametrize(("kind", "name"), PULLED)
+def test_a_tape_follows_the_finger_that_pulls_its_far_end(kind, name):
+    """Pulled by a millimetre, the dimension changes so that the end of its tape is where the finger is."""
+
+    def end(aid):
+        tapes = (it for it in (*aid.from_above(), *aid.from_side()) if isinstance(it, Tape))
+        return next(it for it in tapes if it.of == name)
+
+    aid = lay(kind, {})
+    before = end(aid)
+    after = end(dataclasses.replace(aid, **{name: aid.sizes()[name] + 0.001 * before.per}))
+    assert math.hypot(after.x2 - before.x2, after.y2 - before.y2) == pytest.approx(1.0)
 
 
 def test_a_touch_counts_by_the_first_post_and_a_ball_gate_uses_a_ball():
@@ -194,7 +244,7 @@ def test_a_file_of_its_own_is_all_an_instrument_takes(monkeypatch):
         station = Station(PUTT, lay("hoop", {"wire_m": 0.004}))
         assert "hoop" in station.words("metric")
         assert [it.key for it in station.zones()] == ["1", "2", "3", "4", "5"]
-        assert any(isinstance(it, Tape) for it in station.from_above("right", "metric").shapes)
+        assert any(isinstance(it, Tape) for it in from_above(station, "right", "metric").shapes)
     finally:
         del Hoop, station
         instruments.cache_clear()
@@ -203,7 +253,7 @@ def test_a_file_of_its_own_is_all_an_instrument_takes(monkeypatch):
 
 
 def test_a_face_instrument_does_not_watch_the_ball():
-    with pytest.raises(OutOfLimits, match="face at address"):
+    with pytest.raises(OutOfLimits, match="shows face aim"):
         Station(PUTT, lay("face_mirror", {}))
 
 

@@ -8,10 +8,11 @@ from hypothesis import strategies as st
 
 from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import PegGate
+from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
 from libella.core.judge import judge
 from libella.core.judge.judgement import further
+from libella.core.layout import from_above, rays
 from libella.core.proof import Proof
 from libella.core.station import Station
 from libella.core.wording import about, count, degrees, percent, side_of, tape
@@ -143,7 +144,7 @@ def test_small_words():
 
 
 def test_the_stage_is_to_scale_and_mirrors_for_a_left_handed_golfer():
-    scene = STATION.from_above("right", "metric")
+    scene = from_above(STATION, "right", "metric")
     [hole] = [it for it in scene.shapes if it.shape == "circle" and it.role == "hole"]
     assert (hole.x, hole.r) == (2500, 54)
     feet = {hand: _feet(hand) for hand in ("right", "left")}
@@ -153,18 +154,18 @@ def test_the_stage_is_to_scale_and_mirrors_for_a_left_handed_golfer():
 
 
 def _feet(hand):
-    areas = [it for it in STATION.from_above(hand, "metric").shapes if it.shape == "area" and it.role == "stance"]
+    areas = [it for it in from_above(STATION, hand, "metric").shapes if it.shape == "area" and it.role == "stance"]
     return [point for it in areas for point in it.points]
 
 
 def _taped(hand):
-    return [it for it in STATION.from_above(hand, "metric").shapes if it.shape == "tape" and it.y1 == it.y2]
+    return [it for it in from_above(STATION, hand, "metric").shapes if it.shape == "tape" and it.y1 == it.y2]
 
 
 def test_rays_are_drawn_where_the_ball_would_be():
-    rays = [
-        it for it in STATION.rays((Interval(0.9, 1.1), Interval.of(2.0, None)), "metric").shapes if it.shape == "ray"
+    drawn = [
+        it for it in rays(STATION, (Interval(0.9, 1.1), Interval.of(2.0, None)), "metric").shapes if it.shape == "ray"
     ]
-    assert [it.age for it in rays] == [1, 0]
-    assert rays[0].y_at == pytest.approx(2500 * math.tan(math.radians(1)))
-    assert rays[0].side == "right" and rays[1].y_high is None
+    assert [it.age for it in drawn] == [1, 0]
+    assert drawn[0].y_at == pytest.approx(2500 * math.tan(math.radians(1)))
+    assert drawn[0].side == "right" and drawn[1].y_high is None

@@ -8,14 +8,16 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from libella.core.angle import angle_deg
+from libella.core.briefing import breaks
 from libella.core.estimate import posterior, summarise
 from libella.core.green.capture import Window
 from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import PegGate
+from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
 from libella.core.judge import judge
 from libella.core.judge.judgement import further
+from libella.core.layout import from_above
 from libella.core.limits import OutOfLimits
 from libella.core.proof import WAYS, Proof, budget, repeatability
 from libella.core.station import Station
@@ -143,11 +145,11 @@ def test_absurd_proofs_are_refused(change):
 
 
 def test_a_breaking_station_says_how_it_is_started():
-    said = " ".join(Station(BREAKING, PegGate(), Proof("tape")).breaks("metric"))
+    said = " ".join(breaks(Station(BREAKING, PegGate(), Proof("tape")), "metric"))
     assert "left of the hole's centre" in said and "taken off every reading" in said and "Plays like" in said
-    scene = Station(BREAKING, PegGate()).from_above("right", "metric")
+    scene = from_above(Station(BREAKING, PegGate()), "right", "metric")
     [path] = [it for it in scene.shapes if it.shape == "curve"]
     [hole] = [it for it in scene.shapes if it.shape == "circle" and it.role == "hole"]
     assert path.points[-1] == pytest.approx((hole.x, hole.y), abs=0.5)
     assert hole.y > 0, "a ball that starts left finds the hole right of its start line"
-    assert Station(PUTT, PegGate()).breaks("metric") == ()
+    assert breaks(Station(PUTT, PegGate()), "metric") == ()

@@ -9,10 +9,13 @@ from libella.core.estimate import posterior, summarise
 from libella.core.green.capture import Window, capture_offset, speed_past
 from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
-from libella.core.instruments.face import FaceMirror, PutterLaser, SquareReference
-from libella.core.instruments.gate import PegGate, clearance_limit_deg, width_for_limit
-from libella.core.instruments.ground_line import GroundLaser
+from libella.core.instruments.face_mirror import FaceMirror
+from libella.core.instruments.gate import clearance_limit_deg, width_for_limit
+from libella.core.instruments.ground_laser import GroundLaser
 from libella.core.instruments.narrow_rail import NarrowRail
+from libella.core.instruments.peg_gate import PegGate
+from libella.core.instruments.putter_laser import PutterLaser
+from libella.core.instruments.square_reference import SquareReference
 
 from .reference import cases, intervals
 
@@ -75,14 +78,14 @@ def test_narrow_rail(case):
 
 @pytest.mark.parametrize("case", cases("face_mirror"))
 def test_face_mirror(case):
-    said = FaceMirror(distance_m=case["distance_m"])._angle(case["spot_m"])
+    said = FaceMirror(distance_m=case["distance_m"])._value(case["spot_m"])
     assert said == pytest.approx(case["face_deg"], rel=CLOSE)
 
 
 @pytest.mark.parametrize("case", cases("putter_laser"))
 def test_putter_laser(case):
     rig = PutterLaser(distance_m=case["distance_m"], mount_offset_m=case["mount_offset_m"])
-    assert rig._angle(case["spot_m"]) == pytest.approx(case["face_deg"], rel=CLOSE)
+    assert rig._value(case["spot_m"]) == pytest.approx(case["face_deg"], rel=CLOSE)
 
 
 @pytest.mark.parametrize("case", cases("square_gap"))
@@ -90,7 +93,7 @@ def test_square_reference(case):
     # The toe is right of the line for a right-handed golfer, left of it for a left-handed one.
     toe = 1 if case["handed"] == "right" else -1
     gap = case["gap_m"] * (toe if case["end"] == "toe" else -toe)
-    said = SquareReference(face_length_m=case["face_length_m"])._angle(gap)
+    said = SquareReference(face_length_m=case["face_length_m"])._value(gap)
     assert said == pytest.approx(case["face_deg"], rel=CLOSE)
 
 

@@ -117,7 +117,8 @@ def extend(desk: AtDesk, id: UUID, entry: PlanIn) -> BlockKept:
 @router.get("/blocks/{id}/entry")
 def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
     """The picture readings are taken on."""
-    return entry_picture(blocks.station_of(blocks.block_sheet(desk, id).block), units)
+    station = blocks.station_of(blocks.block_sheet(desk, id).block)
+    return entry_picture(station.rig, station.zones(units), units)
 
 
 @router.get("/blocks/{id}/judgement")

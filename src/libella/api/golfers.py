@@ -36,7 +36,6 @@ class GolferOut(Kept):
 class LevelOut(BaseModel):
     level: Level
     name: str
-    spread_deg: float = Field(description="start-line spread expected: an opinion")
 
 
 class LastLesson(BaseModel):
@@ -67,7 +66,7 @@ class GolferLessonPage(Page):
 @router.get("/levels")
 def levels() -> list[LevelOut]:
     """The levels a golfer may be noted at."""
-    return [LevelOut(level=key, name=it.name, spread_deg=it.spread_deg) for key, it in LEVELS.items()]
+    return [LevelOut(level=key, name=it.name) for key, it in LEVELS.items()]
 
 
 @router.get("/golfers")

@@ -43,6 +43,7 @@ class LessonOut(Kept):
     voided_at: datetime | None
     void_reason: str | None
     laser_read_at: datetime | None = Field(description="when the laser's cautions were read in this lesson")
+    kit_checked: list[str] = Field(description="items of the kit check that are ticked")
     conditions: str
     invented: bool
 

@@ -6,14 +6,21 @@ from typing import Any
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ..core.briefing import allows, breaks, trust
 from ..core.drawing.scene import Scene
-from ..core.golfer import LEVELS, Hand, Level
+from ..core.golfer import Hand, Level
 from ..core.green.capture import Capture
-from ..core.instruments import Sight
+from ..core.green.putt import Target
+from ..core.green.read import Read
+from ..core.instruments import Measures, Remedy, Rig, Sight
+from ..core.kit import Needed, kit_check, needed
+from ..core.layout import from_above, from_side
 from ..core.limits import OutOfLimits
+from ..core.objections import Objection
 from ..core.proof import NOT_PROVED, WAYS, Proof, Repeatability, Way, repeatability
-from ..lessons import stations
-from ..lessons.stations import StationEntry, entry_of
+from ..core.proposal import propose
+from ..lessons import bag, stations
+from ..lessons.stations import AidEntry, StationEntry, entry_of
 from ..store.tables import Station
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
@@ -41,20 +48,37 @@ class ProofIn(Entry):
             raise OutOfLimits(f"proof.{fault.field}", fault.message, limit=fault.limit, unit=fault.unit) from None
 
 
+class AidIn(Entry):
+    """An instrument laid beside the rig."""
+
+    kind: words(40) = Field(examples=["elevated_string"])
+    sizes: dict[words(40), float] = Field(
+        default_factory=dict, max_length=20, description="names end in their unit", examples=[{"lean_deg": 2.0}]
+    )
+
+
 class LaidIn(PuttIn):
-    """A putt and a rig. Lengths in m."""
+    """A putt, a rig, and what else is laid. Lengths in m."""
 
     rig_kind: words(40) = Field(examples=["peg_gate"])
     rig_sizes_m: dict[words(40), float] = Field(
         default_factory=dict, max_length=20, examples=[{"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005}]
     )
 
+    across_m: float = Field(default=0, description="the rig's middle right of the start line, on purpose")
+    backstroke_m: float | None = Field(default=None, description="how far the head goes back; null: as usual")
     proof: ProofIn = Field(default_factory=lambda: ProofIn())
+    aids: list[AidIn] = Field(default_factory=list[AidIn], max_length=20)
 
     def entry(self) -> StationEntry:
-        names = {it.name for it in fields(StationEntry)}
-        values = {name: getattr(self, name) for name in names - {"proof", "rig_sizes_m"}}
-        return StationEntry(**values, rig_sizes_m=dict(self.rig_sizes_m), proof=self.proof.proof())
+        taken = {
+            "rig_sizes_m": dict(self.rig_sizes_m),
+            "proof": self.proof.proof(),
+            "read": self.read and self.read.read(),
+            "aids": tuple(AidEntry(it.kind, dict(it.sizes)) for it in self.aids),
+        }
+        plain = {it.name: getattr(self, it.name) for it in fields(StationEntry) if it.name not in taken}
+        return StationEntry(**plain, **taken)
 
 
 class PreviewIn(LaidIn):
@@ -97,7 +121,13 @@ class LaidOut(BaseModel):
     rig_sizes_m: dict[str, float]
     falls_forward_percent: float
     falls_right_percent: float
+    falls_doubt_percent: float
+    read: Read | None
+    target: Target
     proof: Proof
+    across_m: float
+    backstroke_m: float | None
+    aids: tuple[AidEntry, ...]
     words: str
 
     @staticmethod
@@ -125,28 +155,92 @@ class Preview(BaseModel):
     window_left_deg: float
     window_right_deg: float
     sight: Sight
+    remedies: tuple[Remedy, ...] = Field(description="on a break: where the rig punishes no good putt")
+    objections: tuple[Objection, ...]
     stage: Scene
+    side: Scene | None = Field(description="the side elevation, where heights matter")
     entry: EntryPicture
     rig_sizes_m: dict[str, float]
+    aids: tuple[AidEntry, ...] = Field(description="with every size")
+    backstroke_m: float
+    parts: tuple[Needed, ...]
+    kit_check: tuple[str, ...]
+    cautions: tuple[str, ...]
+    laser: bool
 
 
 @router.post("/preview")
-def preview(plan: PreviewIn, units: InUnits = "metric") -> Preview:
+def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview:
     """What this station would show and see; keeps nothing."""
     station = plan.entry().station()
     window = station.putt.window
+    abouts = [it.about for it in (station.rig, *station.aids)]
     return Preview(
         words=station.words(units),
-        allows=station.allows(units),
-        breaks=station.breaks(units),
-        trust=station.trust(units),
+        allows=allows(station, units),
+        breaks=breaks(station, units),
+        trust=trust(station, units),
         window_left_deg=window.left_deg,
         window_right_deg=window.right_deg,
-        sight=station.rig.sight(station.putt, LEVELS[plan.level].spread_deg, units),
-        stage=station.from_above(plan.hand, units),
-        entry=entry_picture(station, units),
+        sight=station.rig.sight(station.putt, bag.spreads(desk)[plan.level], units),
+        remedies=station.remedies(units),
+        objections=station.objections(plan.hand, units),
+        stage=from_above(station, plan.hand, units),
+        side=from_side(station, units),
+        entry=entry_picture(station.rig, station.zones(units), units),
         rig_sizes_m=station.rig.sizes(),
+        aids=tuple(AidEntry(it.about.kind, it.sizes()) for it in station.aids),
+        backstroke_m=station.backstroke_or_usual_m,
+        parts=needed(abouts, bag.bag(desk)),
+        kit_check=kit_check(abouts),
+        cautions=station.cautions,
+        laser=station.has_laser,
     )
+
+
+class WantedIn(PuttIn):
+    """What a coach wants to know, on which putt."""
+
+    measures: Measures = "start"
+    level: Level = "club"
+    wanted_deg: float | None = Field(
+        default=None, ge=0.2, le=6, description="strictness wanted; null: the level's spread"
+    )
+    only_bag: bool = Field(default=False, description="leave out what is not in the bag")
+
+
+class ProposalOut(BaseModel):
+    """An instrument laid to suit, and why."""
+
+    kind: str
+    name: str
+    sizes: dict[str, float]
+    sight: Sight | None
+    words: str
+    guides: bool
+    watches: bool = Field(description="it watches the ball's start, so it can be the rig")
+    missing: tuple[Needed, ...] = Field(description="parts that are not in the bag")
+
+
+@router.post("/propose")
+def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list[ProposalOut]:
+    """Instruments that tell what is wanted, laid to suit putt and level, the best first; keeps nothing."""
+    spread = wanted.wanted_deg or bag.spreads(desk)[wanted.level]
+    found = propose(wanted.measures, wanted.putt(), spread, bag.bag(desk), units)
+    return [
+        ProposalOut(
+            kind=it.aid.about.kind,
+            name=it.aid.about.name,
+            sizes=it.aid.sizes(),
+            sight=it.sight,
+            words=it.words,
+            guides=it.aid.about.guides,
+            watches=isinstance(it.aid, Rig) and it.aid.about.measures == "start",
+            missing=it.missing,
+        )
+        for it in found
+        if not (wanted.only_bag and it.missing)
+    ]
 
 
 @router.get("/ways")

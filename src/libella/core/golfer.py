@@ -1,7 +1,9 @@
 """Who putts: the hand, and what spread a level is expected to show before anything is measured."""
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Final, Literal
+
+from .limits import Bounds
 
 Hand = Literal["right", "left"]
 Level = Literal["starting", "club", "skilled", "elite"]
@@ -21,6 +23,9 @@ LEVELS: dict[Level, LevelWords] = {
     "skilled": LevelWords("Low handicap", 1.0),
     "elite": LevelWords("Plays for a living", 0.7),
 }
+
+
+SPREAD: Final = Bounds(0.2, 6.0, "deg")
 
 
 def push_or_pull(side: Literal["left", "right"], hand: Hand) -> str:

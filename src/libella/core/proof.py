@@ -122,13 +122,16 @@ class Budget:
     total_deg: float
 
 
-def budget(proof: Proof, rig_m: float, *, tape_m: float = 0.002, spot_m: float = 0.0015) -> Budget:
+def budget(
+    proof: Proof, rig_m: float, *, drift_m: float = 0.0, tape_m: float = 0.002, spot_m: float = 0.0015
+) -> Budget:
     """The placement budget of a station.
 
     Parameters
     ----------
     proof : of the line; its doubt is the rig's zero
     rig_m : ball to rig
+    drift_m : standard uncertainty of the ball's drift at the rig, from the slope's
     tape_m : how well one end of the rig is placed by tape or eye: moves its centre half as much
     spot_m : how far off its spot the ball is put back
     """
@@ -136,7 +139,8 @@ def budget(proof: Proof, rig_m: float, *, tape_m: float = 0.002, spot_m: float =
         Hidden("The rig's zero against the line", proof.doubt_m, proof.doubt_m),
         Hidden("One post or end placed by tape", tape_m, tape_m / 2),
         Hidden("The ball beside its spot", spot_m, spot_m),
+        Hidden("The slope's own doubt", drift_m, drift_m),
     ]
-    found = [Hidden(it.name, it.length_m, angle_deg(it.bias_deg, rig_m)) for it in parts]
+    found = [Hidden(it.name, it.length_m, angle_deg(it.bias_deg, rig_m)) for it in parts if it.length_m]
     found.sort(key=lambda it: -it.bias_deg)
     return Budget(tuple(found), math.hypot(*(it.bias_deg for it in found)))

@@ -167,8 +167,20 @@ def _teach(
     for run in runs:
         kind, sizes = run.rig
         station_id, block_id = uuid6.uuid7(), uuid6.uuid7()
-        entry = StationEntry(run.distance_m, 0.3, _STIMP_FT, "rim_assisted", kind, sizes, *run.falls_percent, _PROOF)
-        if entry.station().rig.about.laser:
+        forward, right = run.falls_percent
+        entry = StationEntry(
+            run.distance_m,
+            0.3,
+            _STIMP_FT,
+            "rim_assisted",
+            kind,
+            sizes,
+            falls_forward_percent=forward,
+            falls_right_percent=right,
+            falls_doubt_percent=0.1 if forward or right else 0.0,
+            proof=_PROOF,
+        )
+        if entry.station().has_laser:
             read_laser_cautions(desk, lesson_id, at)
         keep_station(desk, station_id, lesson_id, entry, at)
         guided = entry.station().rig.about.guides

@@ -5,50 +5,106 @@ proof: that belongs to the line it was made on.
 """
 
 from collections.abc import Mapping
-from typing import Any, Final
+from dataclasses import asdict
+from typing import Any, Final, cast
 
+from ..core.green.read import Read
 from ..core.limits import OutOfLimits
-from ..lessons.stations import StationEntry
+from ..lessons.stations import AidEntry, StationEntry
 
 FORMAT: Final = "libella-station"
-VERSION: Final = 1
-_PUTT = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
+VERSION: Final = 2
+_FIRST_PUTT = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
+_PUTT = (*_FIRST_PUTT, "falls_doubt_percent")
+_LATER = {"aids", "backstroke_m"}
 _LONGEST_NAME = 80
 
 
 def to_document(name: str, entry: StationEntry) -> dict[str, Any]:
     """The file's content."""
+    read = entry.read
     return {
         "format": FORMAT,
         "version": VERSION,
         "name": name,
-        "putt": {it: getattr(entry, it) for it in _PUTT} | {"capture": entry.capture},
-        "rig": {"kind": entry.rig_kind, "sizes_m": dict(entry.rig_sizes_m)},
+        "putt": {it: getattr(entry, it) for it in _PUTT}
+        | {"capture": entry.capture, "target": entry.target, "read": None if read is None else asdict(read)},
+        "rig": {"kind": entry.rig_kind, "sizes_m": dict(entry.rig_sizes_m), "across_m": entry.across_m},
+        "aids": [{"kind": it.kind, "sizes": dict(it.sizes)} for it in entry.aids],
+        "backstroke_m": entry.backstroke_m,
     }
 
 
 def from_document(document: object) -> tuple[str, StationEntry]:
-    """Name and station of a file's content; `OutOfLimits` names what doesn't fit, nothing is guessed."""
-    whole = _object(document, "file", {"format", "version", "name", "putt", "rig"})
-    if whole["format"] != FORMAT:
-        raise _unfit("format", f"This is not a station of Libella's: its format is {whole['format']!r}.", FORMAT)
-    if whole["version"] != VERSION:
-        said = f"This file is of version {whole['version']!r}; version {VERSION} can be read."
-        raise _unfit("version", said, str(VERSION))
+    """Name and station of a file's content, of this version or an earlier one; `OutOfLimits` names what doesn't fit,
+    nothing is guessed."""
+    if not isinstance(document, dict) or "format" not in document or "version" not in document:
+        raise _unfit("file", "The file must say its format and its version.", "format, version")
+    if document["format"] != FORMAT:
+        raise _unfit("format", f"This is not a station of Libella's: its format is {document['format']!r}.", FORMAT)
+    if document["version"] not in (1, VERSION) or isinstance(document["version"], bool):
+        said = f"This file is of version {document['version']!r}; versions 1 and {VERSION} can be read."
+        raise _unfit("version", said, f"1 or {VERSION}")
+    first = document["version"] == 1
+    whole = _object(document, "file", {"format", "version", "name", "putt", "rig"} | (set() if first else _LATER))
     name = whole["name"]
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= _LONGEST_NAME or not name.isprintable():
         raise _unfit("name", "The station's name can't be used.", f"1 to {_LONGEST_NAME} printable characters")
-    putt = _object(whole["putt"], "putt", {*_PUTT, "capture"})
-    rig = _object(whole["rig"], "rig", {"kind", "sizes_m"})
-    numbers = {it: _number(putt[it], f"putt.{it}") for it in _PUTT}
-    if putt["capture"] not in ("rim_assisted", "free_fall"):
-        raise _unfit("putt.capture", "The capture limit is not known here.", "rim_assisted or free_fall")
-    if not isinstance(rig["kind"], str) or not isinstance(rig["sizes_m"], dict):
-        raise _unfit("rig", "The rig needs a kind and its sizes.", "kind and sizes_m")
-    sizes = {str(key): _number(value, f"rig.sizes_m.{key}") for key, value in rig["sizes_m"].items()}
-    entry = StationEntry(rig_kind=rig["kind"], rig_sizes_m=sizes, capture=putt["capture"], **numbers)
+    numbers = _FIRST_PUTT if first else _PUTT
+    putt = _object(whole["putt"], "putt", {*numbers, "capture"} | (set() if first else {"target", "read"}))
+    rig = _object(whole["rig"], "rig", {"kind", "sizes_m"} | (set() if first else {"across_m"}))
+    values: dict[str, Any] = {it: _number(putt[it], f"putt.{it}") for it in numbers}
+    values["capture"] = _one_of(putt["capture"], "putt.capture", ("rim_assisted", "free_fall"))
+    if not first:
+        values["target"] = _one_of(putt["target"], "putt.target", ("computed", "read"))
+        values["read"] = None if putt["read"] is None else _read(putt["read"])
+        values["across_m"] = _number(rig["across_m"], "rig.across_m")
+        values["aids"] = _aids(whole["aids"])
+        back = whole["backstroke_m"]
+        values["backstroke_m"] = None if back is None else _number(back, "backstroke_m")
+    entry = StationEntry(
+        rig_kind=_kind(rig["kind"], "rig.kind"), rig_sizes_m=_sizes(rig["sizes_m"], "rig.sizes_m"), **values
+    )
     entry.station()
     return name.strip(), entry
+
+
+def _read(value: object) -> Read:
+    read = _object(value, "putt.read", {"place", "side", "outside_m"})
+    return Read(
+        _one_of(read["place"], "putt.read.place", ("centre", "inside_edge", "edge", "outside")),
+        _one_of(read["side"], "putt.read.side", ("left", "right")),
+        _number(read["outside_m"], "putt.read.outside_m"),
+    )
+
+
+def _aids(value: object) -> tuple[AidEntry, ...]:
+    if not isinstance(value, list):
+        raise _unfit("aids", "The aids must be a list.", "a list")
+    found: list[AidEntry] = []
+    for n, it in enumerate(cast("list[object]", value)):
+        aid = _object(it, f"aids.{n}", {"kind", "sizes"})
+        found.append(AidEntry(_kind(aid["kind"], f"aids.{n}.kind"), _sizes(aid["sizes"], f"aids.{n}.sizes")))
+    return tuple(found)
+
+
+def _kind(value: object, field: str) -> str:
+    if not isinstance(value, str):
+        raise _unfit(field, "An instrument is named by its kind.", "a kind")
+    return value
+
+
+def _sizes(value: object, field: str) -> dict[str, float]:
+    if not isinstance(value, dict):
+        raise _unfit(field, "The sizes must be named numbers.", "names and numbers")
+    named = cast("dict[str, object]", value)
+    return {str(key): _number(size, f"{field}.{key}") for key, size in named.items()}
+
+
+def _one_of(value: object, field: str, options: tuple[str, ...]) -> Any:
+    if value not in options:
+        raise _unfit(field, f"{field} can't be {value!r}.", f"one of {', '.join(options)}")
+    return value
 
 
 def _object(value: object, field: str, keys: set[str]) -> Mapping[str, Any]:

@@ -14,6 +14,7 @@ from ..core.golfer import Hand
 from ..core.interval import Interval
 from ..core.judge import Judgement, judge
 from ..core.judge.judgement import further
+from ..core.layout import rays
 from ..core.limits import Bounds
 from ..core.station import Station as CoreStation
 from ..core.wording import Units
@@ -45,7 +46,7 @@ def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
     with desk.transaction() as session:
         station = desk.get(session, Station, entry.station_id, "station")
         lesson = _open_lesson(desk, session, station.lesson_id, entry.started_at)
-        if entry_of(station).station().rig.about.laser and lesson.laser_read_at is None:
+        if entry_of(station).station().has_laser and lesson.laser_read_at is None:
             raise Conflict(
                 "A laser is on at this station, and its cautions were not read in this lesson yet.",
                 "Read them, tick them, then start the block.",
@@ -167,7 +168,7 @@ def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
     sheet, hand = _sheet(desk, id)
     valid = valid_intervals(sheet)
     station = station_of(sheet.block)
-    return Judged(sheet, judge_sheet(sheet, hand, units), station.rays(tuple(valid), units))
+    return Judged(sheet, judge_sheet(sheet, hand, units), rays(station, tuple(valid), units))
 
 
 def judge_sheet(sheet: BlockSheet, hand: Hand, units: Units) -> Judgement:

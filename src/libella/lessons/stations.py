@@ -9,11 +9,13 @@ from uuid import UUID
 from sqlalchemy import exists, select, tuple_
 
 from ..core.green.capture import Capture
-from ..core.green.putt import Putt
-from ..core.instruments import lay
+from ..core.green.putt import Putt, Target
+from ..core.green.read import Read
+from ..core.instruments import Aid, Rig, lay
 from ..core.limits import OutOfLimits
 from ..core.proof import NOT_PROVED, Proof
 from ..core.station import Station as CoreStation
+from ..core.station import cannot_watch
 from ..store.tables import Block, Laid, Lesson, SavedStation, Station
 from .desk import Desk
 from .problem import Conflict
@@ -22,8 +24,16 @@ PAGE = 20
 
 
 @dataclass(frozen=True, slots=True)
+class AidEntry:
+    """An instrument laid beside the rig; names of sizes end in their unit."""
+
+    kind: str
+    sizes: Mapping[str, float]
+
+
+@dataclass(frozen=True, slots=True)
 class StationEntry:
-    """A putt and the dimensions of the rig that watches it (m)."""
+    """A putt, the dimensions of the rig that watches it (m), and what else is laid."""
 
     distance_m: float
     past_m: float
@@ -33,47 +43,79 @@ class StationEntry:
     rig_sizes_m: Mapping[str, float]
     falls_forward_percent: float = 0.0
     falls_right_percent: float = 0.0
+    falls_doubt_percent: float = 0.0
+    read: Read | None = None
+    target: Target = "computed"
     proof: Proof = NOT_PROVED
+    across_m: float = 0.0
+    backstroke_m: float | None = None
+    aids: tuple[AidEntry, ...] = ()
 
-    def station(self) -> CoreStation:
-        """The station in terms of core; raises `OutOfLimits` where it can't be laid."""
-        putt = Putt(
+    def putt(self) -> Putt:
+        """The putt in terms of core."""
+        return Putt(
             self.distance_m,
             self.past_m,
             self.stimp_ft,
             self.capture,
             self.falls_forward_percent,
             self.falls_right_percent,
+            self.falls_doubt_percent,
+            self.read,
+            self.target,
         )
-        try:
-            rig = lay(self.rig_kind, self.rig_sizes_m)
-        except OutOfLimits as fault:
-            # A rig and a putt both have a distance: say whose it is.
-            field = "rig_kind" if fault.field == "kind" else f"rig_sizes_m.{fault.field}"
-            raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
-        return CoreStation(putt, rig, self.proof)
+
+    def station(self) -> CoreStation:
+        """The station in terms of core; raises `OutOfLimits` where it can't be laid."""
+        putt = self.putt()
+        # A rig, an aid and a putt all have a distance: say whose it is.
+        rig = _lay(self.rig_kind, self.rig_sizes_m, "rig_kind", "rig_sizes_m")
+        if not isinstance(rig, Rig):
+            raise cannot_watch(rig)
+        aids = (_lay(it.kind, it.sizes, f"aids.{n}.kind", f"aids.{n}") for n, it in enumerate(self.aids))
+        return CoreStation(putt, rig, self.proof, tuple(aids), self.across_m, self.backstroke_m)
+
+
+def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: str) -> Aid:
+    try:
+        return lay(kind, sizes)
+    except OutOfLimits as fault:
+        field = kind_field if fault.field == "kind" else f"{sizes_field}.{fault.field}"
+        raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
 
 
 def entry_of(laid: Laid) -> StationEntry:
     """The entry a kept station or block stands for."""
     return StationEntry(
-        laid.distance_m,
-        laid.past_m,
-        laid.stimp_ft,
-        "free_fall" if laid.capture == "free_fall" else "rim_assisted",
-        laid.rig_kind,
-        laid.rig_sizes_m,
-        laid.falls_forward_percent,
-        laid.falls_right_percent,
-        Proof(**laid.proof),
+        distance_m=laid.distance_m,
+        past_m=laid.past_m,
+        stimp_ft=laid.stimp_ft,
+        capture="free_fall" if laid.capture == "free_fall" else "rim_assisted",
+        rig_kind=laid.rig_kind,
+        rig_sizes_m=laid.rig_sizes_m,
+        falls_forward_percent=laid.falls_forward_percent,
+        falls_right_percent=laid.falls_right_percent,
+        falls_doubt_percent=laid.falls_doubt_percent,
+        read=None if laid.read is None else Read(**laid.read),
+        target="read" if laid.target == "read" else "computed",
+        proof=Proof(**laid.proof),
+        across_m=laid.across_m,
+        backstroke_m=laid.backstroke_m,
+        aids=tuple(AidEntry(**it) for it in laid.aids),
     )
 
 
 def laid_values(entry: StationEntry) -> dict[str, Any]:
     """The entry as the columns of a station and a block keep it."""
     values = {it.name: getattr(entry, it.name) for it in fields(entry)}
+    station = entry.station()
     # With every dimension, so that a default changed later does not change what was laid.
-    return values | {"rig_sizes_m": entry.station().rig.sizes(), "proof": asdict(entry.proof)}
+    return values | {
+        "rig_sizes_m": station.rig.sizes(),
+        "proof": asdict(entry.proof),
+        "read": None if entry.read is None else asdict(entry.read),
+        "aids": [{"kind": it.about.kind, "sizes": it.sizes()} for it in station.aids],
+    }
 
 
 def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> SavedStation:

@@ -19,7 +19,12 @@ class Table(DeclarativeBase):
             "pk": "pk_%(table_name)s",
         }
     )
-    type_annotation_map = {datetime: DateTime(timezone=True), dict[str, Any]: JSONB}  # noqa: RUF012
+    type_annotation_map = {  # noqa: RUF012
+        datetime: DateTime(timezone=True),
+        dict[str, Any]: JSONB,
+        list[Any]: JSONB,
+        list[str]: JSONB,
+    }
 
 
 class Studio(Table):
@@ -31,6 +36,10 @@ class Studio(Table):
     coach: Mapped[str]
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     """True when the studio holds the demo scenario; shown wherever its name is."""
+    bag: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """Parts the coach owns and how many of each (see `core.kit`); null until told."""
+    spreads_deg: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """Start-line spread expected by golfer's level, where the coach has an opinion of his own."""
 
 
 class Golfer(Table):
@@ -68,6 +77,8 @@ class Lesson(Table):
     void_reason: Mapped[str | None]
     laser_read_at: Mapped[datetime | None]
     """When the laser's cautions were read in this lesson."""
+    kit_checked: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+    """Items of the kit check that are ticked."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
@@ -90,6 +101,14 @@ class Laid:
     falls_right_percent: Mapped[float] = mapped_column(server_default=text("0"))
     proof: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """See `core.proof.Proof`; what is missing there has its default: not proved."""
+    falls_doubt_percent: Mapped[float] = mapped_column(server_default=text("0"))
+    read: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """The coach's read: see `core.green.read.Read`."""
+    target: Mapped[str] = mapped_column(server_default=text("'computed'"))
+    across_m: Mapped[float] = mapped_column(server_default=text("0"))
+    backstroke_m: Mapped[float | None]
+    aids: Mapped[list[Any]] = mapped_column(server_default=text("'[]'"))
+    """What else is laid: a list of {"kind", "sizes"}; names of sizes end in their unit."""
 
 
 class Station(Laid, Table):

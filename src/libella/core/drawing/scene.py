@@ -5,13 +5,15 @@ the right of the line, so that what is right of the line lies lower on the page.
 page x is right of the line and page y is minus the height. Roles name what a shape is; whoever draws decides its ink.
 """
 
-from dataclasses import dataclass, field
+from collections.abc import Iterable
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 Role = Literal[
     "ball",
     "ghost",
     "hole",
+    "ring",
     "line",
     "ground",
     "post",
@@ -82,7 +84,8 @@ class Tape:
     """A taped dimension between two points on the page, to be drawn between witness lines.
 
     `lane` sets it off from the drawing: lanes 1, 2, … lie below, -1, -2, … above (for a dimension along x), or to the
-    right and left (along y).
+    right and left (along y). `of` names the dimension it shows, which grows by `per` for each mm its second end is
+    pulled away from the first; empty where it can't be pulled. `whose` is 0 for the rig, n for the n-th aid beside it.
     """
 
     x1: float
@@ -91,6 +94,9 @@ class Tape:
     y2: float
     text: str
     lane: int
+    of: str = ""
+    per: float = 1.0
+    whose: int = 0
     shape: Literal["tape"] = "tape"
 
 
@@ -130,3 +136,44 @@ class Scene:
 def box(x1: float, y1: float, x2: float, y2: float, role: Role) -> Area:
     """An upright rectangle between two corners."""
     return Area(((x1, y1), (x2, y1), (x2, y2), (x1, y2)), role)
+
+
+def mirrored(shape: Shape) -> Shape:
+    """The same shape for a left-handed golfer: what lay left of the line lies right of it."""
+    if isinstance(shape, Line):
+        return replace(shape, y1=-shape.y1, y2=-shape.y2)
+    if isinstance(shape, Circle | Label):
+        return replace(shape, y=-shape.y)
+    if isinstance(shape, Area | Curve):
+        return replace(shape, points=tuple((x, -y) for x, y in shape.points))
+    if isinstance(shape, Tape):
+        # Tapes along the line run on the free side, away from the feet.
+        return replace(shape, y1=-shape.y1, y2=-shape.y2, lane=-shape.lane if shape.y1 == shape.y2 else shape.lane)
+    raise TypeError(f"a {shape.shape} is not laid out, it is read")
+
+
+def moved(shape: Shape, x: float, y: float) -> Shape:
+    """The same shape elsewhere on the page."""
+    if isinstance(shape, Line | Tape):
+        return replace(shape, x1=shape.x1 + x, y1=shape.y1 + y, x2=shape.x2 + x, y2=shape.y2 + y)
+    if isinstance(shape, Circle | Label):
+        return replace(shape, x=shape.x + x, y=shape.y + y)
+    if isinstance(shape, Area | Curve):
+        return replace(shape, points=tuple((px + x, py + y) for px, py in shape.points))
+    raise TypeError(f"a {shape.shape} is not laid out, it is read")
+
+
+def reach(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:
+    """The page that shapes cover, mm: left, top, right, bottom; all 0 for none."""
+    corners: list[tuple[float, float]] = []
+    for it in shapes:
+        if isinstance(it, Line | Tape):
+            corners += [(it.x1, it.y1), (it.x2, it.y2)]
+        elif isinstance(it, Circle):
+            corners += [(it.x - it.r, it.y - it.r), (it.x + it.r, it.y + it.r)]
+        elif isinstance(it, Area | Curve):
+            corners += it.points
+    if not corners:
+        return 0.0, 0.0, 0.0, 0.0
+    xs, ys = [x for x, _ in corners], [y for _, y in corners]
+    return min(xs), min(ys), max(xs), max(ys)

@@ -23,8 +23,9 @@ class Tick:
 class Vial:
     """A tube from −reach to +reach in `unit`, right positive.
 
-    The fixed marks stand at the window and always at the same share of the tube, so that one glance compares any two
-    vials. The bubble sits at the bias, as wide as its 90 % interval; the film spans one spread either side of it.
+    The fixed marks stand at the window and at the same share of the tube, so that one glance compares any two vials;
+    only where the start target is not the line that holes the putt do they move aside. The bubble sits at the bias, as
+    wide as its 90 % interval; the film spans one spread either side of it.
     """
 
     unit: str
@@ -47,9 +48,11 @@ def vial(readings: Sequence[Interval], summary: Summary | None, window: Window, 
     film = summary.spread.value if summary else 0.0
     return Vial(
         unit="deg",
-        reach=_REACH_IN_WINDOWS * max(window.left_deg, window.right_deg),
-        mark_left=-window.left_deg,
-        mark_right=window.right_deg,
+        reach=max(
+            _REACH_IN_WINDOWS * max(window.left_deg, window.right_deg), -1.2 * window.low_deg, 1.2 * window.high_deg
+        ),
+        mark_left=window.low_deg,
+        mark_right=window.high_deg,
         bubble_at=bias.value if bias else None,
         bubble_low=bias.low if bias else None,
         bubble_high=bias.high if bias else None,

@@ -55,7 +55,9 @@ def summarise(post: Posterior, window: Window) -> Summary:
     """Read a posterior of start errors against a window (handbook 5, report and gain)."""
     left, right = window.left_deg, window.right_deg
     bias = Estimate(*(post.bias_quantile(q) for q in (0.5, 0.05, 0.95)))
-    chance = post.inside(left, right)
+    # What holes the putt may lie to one side of the start target: the chance counts from there, the size does not.
+    low, high = -window.low_deg, window.high_deg
+    chance = post.inside(low, high)
 
     def share(values: Floats) -> Estimate:
         return Estimate(post.mean(values), post.quantile(values, 0.05), post.quantile(values, 0.95))
@@ -67,6 +69,6 @@ def summarise(post: Posterior, window: Window) -> Summary:
         prob_right_of_quarter=post.bias_above(right / 4),
         prob_left_of_quarter=1 - post.bias_above(-left / 4),
         inside=share(chance),
-        gain_unbiased=share(post.inside(left, right, shift=-bias.value) - chance),
-        gain_steadier=share(post.inside(left, right, spread_factor=0.75) - chance),
+        gain_unbiased=share(post.inside(low, high, shift=-bias.value) - chance),
+        gain_steadier=share(post.inside(low, high, spread_factor=0.75) - chance),
     )

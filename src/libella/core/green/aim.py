@@ -15,10 +15,11 @@ from .capture import Capture, Window, capture_offset, speed_past
 from .roll import Floats, Ground, Path, roll, roll_back, roll_many
 
 _STEEPEST_SLOPE_AT_HOLE = 1.5  # arriving more than 56° across the line is not a putt anybody aims
+_PACES = 281
 _SLOWEST_M_S = 0.05  # a ball that just dies at the hole has no direction there
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Aim:
     """How to start a putt.
 
@@ -35,8 +36,13 @@ class Aim:
     aim_m: float
     speed_m_s: float
     plays_like_m: float
-    window: Window
     path: Path
+    _look: Callable[[], Window]
+
+    @cached_property
+    def window(self) -> Window:
+        # Looked for only when asked: much of what is told of a putt does without.
+        return self._look()
 
     @cached_property
     def _drift(self) -> CubicHermiteSpline:
@@ -44,7 +50,7 @@ class Aim:
 
     def drift_m(self, along_m: float) -> float:
         """How far the ball has left its start line, at right angles to it, `along_m` along it; right positive, m."""
-        return float(self._drift(along_m))
+        return float(self._drift(min(along_m, float(self._drift.x[-1]))))
 
     def leaves_at_m(self, offset_m: float) -> float | None:
         """Distance along the start line at which the ball has left it by `offset_m`; None where it does not."""
@@ -88,9 +94,71 @@ def aim(ground: Ground, distance_m: float, past_m: float, capture: Capture) -> A
         aim_m=distance_m * math.tan(math.radians(start_deg)),
         speed_m_s=speed,
         plays_like_m=(speed**2 - back.speed2[0]) / (2 * ground.friction),
-        window=Window(*(_side(ground, distance_m, start_deg, speed, capture, side) for side in (-1, 1))),
         path=path,
+        _look=lambda: Window(*(_side(ground, distance_m, start_deg, speed, capture, side) for side in (-1, 1))),
     )
+
+
+@dataclass(frozen=True, slots=True)
+class Arrival:
+    """How a putt comes to the hole: how far beside its centre (m, right positive), and whether it drops.
+
+    `beside_m` is None when it stops short of the hole.
+    """
+
+    beside_m: float | None
+    drops: bool
+
+
+@lru_cache(maxsize=256)
+def started_at(ground: Ground, distance_m: float, past_m: float, capture: Capture, start_deg: float) -> Aim:
+    """A putt struck as hard as the true one but started elsewhere, with the same window seen from there."""
+    true = aim(ground, distance_m, past_m, capture)
+    off = true.start_deg - start_deg
+    return Aim(
+        start_deg=start_deg,
+        aim_m=distance_m * math.tan(math.radians(start_deg)),
+        speed_m_s=true.speed_m_s,
+        plays_like_m=true.plays_like_m,
+        path=roll(ground, distance_m, start_deg, true.speed_m_s),
+        _look=lambda: Window(true.window.left_deg, true.window.right_deg, off),
+    )
+
+
+def arrival(ground: Ground, distance_m: float, capture: Capture, path: Path) -> Arrival:
+    """How a rolled path comes to the hole."""
+    if path.x[-1] < distance_m:
+        return Arrival(None, False)
+    off, at_speed = (float(it) for it in _closest(ground, path))
+    return Arrival(off, abs(off) < capture_offset(at_speed, capture))
+
+
+@dataclass(frozen=True, slots=True)
+class PaceWindow:
+    """The paces that hole a putt on its start line, as how far past the hole's centre it would run on the level, m."""
+
+    least_past_m: float
+    most_past_m: float
+
+
+@lru_cache(maxsize=256)
+def pace_window(
+    ground: Ground, distance_m: float, capture: Capture, start_deg: float, speed_m_s: float
+) -> PaceWindow | None:
+    """Which paces drop on a start line, looked for about `speed_m_s`; None where none does."""
+    speeds = np.linspace(0.6 * speed_m_s, 2.0 * speed_m_s, _PACES)
+    path = roll_many(ground, distance_m, np.full_like(speeds, start_deg), speeds)
+    off, at_speed = _closest(ground, path)
+    with np.errstate(invalid="ignore"):
+        allowed = np.array([capture_offset(float(it), capture) if it == it else 0.0 for it in at_speed])
+        drops = np.flatnonzero(np.abs(off) < allowed)
+    if not drops.size:
+        return None
+    past = at_speed**2 / (2 * ground.friction)
+    # A putt slower than the slowest that was rolled and arrived may drop too: it just reaches.
+    arrived = np.flatnonzero(np.isfinite(at_speed))
+    least = 0.0 if drops[0] == arrived[0] else float(past[drops[0]])
+    return PaceWindow(least, float(past[drops[-1]]))
 
 
 def _back(ground: Ground, distance_m: float, past_m: float) -> Path:

@@ -1,19 +1,23 @@
 """A putt to be played: what the coach chooses, and what follows from it."""
 
 import math
-from dataclasses import dataclass
-from typing import Final
+from dataclasses import dataclass, replace
+from typing import Final, Literal
 
 from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape
 from ..limits import OutOfLimits
 from ..wording import Units, tape
-from .aim import Aim, aim, drop_map
+from .aim import Aim, Arrival, PaceWindow, aim, arrival, drop_map, pace_window, started_at
 from .capture import CAPTURE_WORDS, DISTANCE, PAST, STIMP, Capture, Window, capture_offset, longest_past, speed_past
+from .read import Read
 from .roll import Ground
-from .slope import FALLS
+from .slope import FALLS, SLOPE_DOUBT
 
 STRAIGHT_M: Final = 0.010
 """A putt whose drift at the hole is under this counts as straight, m."""
+
+
+Target = Literal["computed", "read"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,6 +31,9 @@ class Putt:
     stimp_ft : green speed, feet on the ramp, 4 to 16
     capture : which approximation of capture is in use
     falls_forward_percent, falls_right_percent : slope along the line to the hole (downhill positive) and across it
+    falls_doubt_percent : standard error of the slope; 0 where it was not found out
+    read : the coach's own read, if any
+    target : what the putt is started at, and start errors are counted from: the computed aim point, or the read
     """
 
     distance_m: float
@@ -35,6 +42,9 @@ class Putt:
     capture: Capture = "rim_assisted"
     falls_forward_percent: float = 0.0
     falls_right_percent: float = 0.0
+    falls_doubt_percent: float = 0.0
+    read: Read | None = None
+    target: Target = "computed"
 
     def __post_init__(self) -> None:
         DISTANCE.check("distance_m", "Putt length", self.distance_m)
@@ -42,6 +52,11 @@ class Putt:
         STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
         FALLS.check("falls_forward_percent", "Fall towards the hole", self.falls_forward_percent)
         FALLS.check("falls_right_percent", "Fall to the right", self.falls_right_percent)
+        SLOPE_DOUBT.check("falls_doubt_percent", "Doubt of the slope", self.falls_doubt_percent)
+        if self.target == "read" and self.read is None:
+            raise OutOfLimits(
+                "read", "Say your read before the putt is started at it.", limit="a place beside the hole", unit=""
+            )
         longest = longest_past(self.stimp_ft, self.capture)
         if self.past_m >= longest:
             raise OutOfLimits(
@@ -71,12 +86,51 @@ class Putt:
         return aim(self._ground, self.distance_m, self.past_m, self.capture)
 
     @property
+    def start_deg(self) -> float:
+        """The start line against the line from the ball to the hole's centre, right positive."""
+        if self.target == "read" and self.read is not None:
+            return math.degrees(math.atan(self.read.offset_m / self.distance_m))
+        return 0.0 if self.is_level else self.aim.start_deg
+
+    @property
+    def started(self) -> Aim:
+        """The putt as started at its target with the true putt's speed."""
+        if self.target == "computed":
+            return self.aim
+        return started_at(self._ground, self.distance_m, self.past_m, self.capture, self.start_deg)
+
+    @property
     def window(self) -> Window:
-        """Window about the start line: asin(δmax / d) either side on the level, from the path on a slope."""
+        """The window: asin(δmax / d) either side on the level, from the path on a slope."""
         if not self.is_level:
-            return self.aim.window
+            return self.started.window
         half = math.degrees(math.asin(min(1.0, self.capture_m / self.distance_m)))
-        return Window(half, half)
+        return Window(half, half, -self.start_deg)
+
+    def drift_m(self, along_m: float) -> float:
+        """How far a putt truly started at its target has left the start line there, right positive, m."""
+        return 0.0 if self.is_level else self.started.drift_m(along_m)
+
+    def drift_doubt_m(self, along_m: float) -> float:
+        """Standard uncertainty of that drift, from the slope's, m."""
+        if not self.falls_doubt_percent:
+            return 0.0
+        tilted = (
+            replace(self, falls_right_percent=self.falls_right_percent + turn * self.falls_doubt_percent)
+            for turn in (-1, 1)
+        )
+        low, high = (it.drift_m(along_m) for it in tilted)
+        return abs(high - low) / 2
+
+    @property
+    def arrives(self) -> Arrival:
+        """How it comes to the hole when truly started at its target, struck as hard as the true putt."""
+        return arrival(self._ground, self.distance_m, self.capture, self.started.path)
+
+    @property
+    def paces(self) -> PaceWindow | None:
+        """The paces that hole it on its start line; None where none does."""
+        return pace_window(self._ground, self.distance_m, self.capture, self.start_deg, self.aim.speed_m_s)
 
     def drops(self, units: Units) -> Scene:
         """Which starts drop: start angle to the right, pace past the hole upwards; a picture, not to scale."""
@@ -107,6 +161,11 @@ class Putt:
         return Scene(-160, -165, 160, 28, words, tuple(shapes))
 
     @property
+    def curve_m(self) -> float:
+        """How far a true putt ends from its start line at the hole, right positive, m."""
+        return 0.0 if self.is_level else self.aim.drift_m(self.distance_m)
+
+    @property
     def is_straight(self) -> bool:
         """True when the ball has left its start line by under 10 mm at the hole."""
-        return self.is_level or abs(self.aim.drift_m(self.distance_m)) < STRAIGHT_M
+        return abs(self.curve_m) < STRAIGHT_M

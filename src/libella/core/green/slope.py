@@ -3,12 +3,17 @@
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from statistics import mean, stdev
+from typing import Literal
 
 import numpy as np
 
+from ..constants import GRAVITY_M_S2
 from ..limits import Bounds, OutOfLimits
+from .capture import deceleration
 
 FALLS = Bounds(-12.0, 12.0, "%")
+SLOPE_DOUBT = Bounds(0.0, 5.0, "%")
 AZIMUTH = Bounds(-360.0, 360.0, "deg")
 
 
@@ -54,7 +59,7 @@ class Slope:
         side = "" if abs(turn) < 0.5 else (" right" if turn > 0 else " left")
         where = f"Falls {self.fall_percent:.1f} %, {abs(turn):.0f}°{side} of the line"
         if self.azimuth_doubt_deg is None:
-            return f"{where}. Read one more direction to know how sure that is."
+            return f"{where}. Read once more to know how sure that is."
         return f"{where} (± {2 * self.azimuth_doubt_deg:.0f}°)."
 
 
@@ -97,3 +102,113 @@ def fall_line(readings: Sequence[LevelReading]) -> Slope:
         right_doubt=doubts[1] if doubts else None,
         azimuth_doubt_deg=turn,
     )
+
+
+ROLLED = Bounds(0.3, 30.0, "m")
+DRIFTED = Bounds(-3.0, 3.0, "m")
+_PULL = 5 / 7 * GRAVITY_M_S2 / 100
+
+
+@dataclass(frozen=True, slots=True)
+class TestRoll:
+    """A ball rolled along the line, out to the hole or back, and let come to rest.
+
+    Parameters
+    ----------
+    way : "out" towards the hole, "back" from it
+    length_m : how far it rolled along the line
+    drift_m : where it stopped beside the line, to the right as seen from where it was rolled
+    """
+
+    way: Literal["out", "back"]
+    length_m: float
+    drift_m: float
+
+    def __post_init__(self) -> None:
+        ROLLED.check("length_m", "Roll", self.length_m)
+        DRIFTED.check("drift_m", "Drift", self.drift_m)
+
+
+def rolled_slope(rolls: Sequence[TestRoll], stimp_ft: float, *, tape_m: float = 0.01) -> Slope:
+    """The slope that test rolls both ways tell, all sent off with the same speed (a ramp, or a practised stroke).
+
+    With friction a and the slope's pull s against the roll, a ball rolls ℓ = v²/(2(a + s)) and drifts c·ℓ/(2a + s)
+    under a pull c across (both for small drifts; out and back s and c change sign). Lengths give s without knowing v;
+    the two drifts give c, and what the roller sends off to one side falls out. Each roll counts with its way's mean.
+
+    Parameters
+    ----------
+    rolls : at least one each way
+    stimp_ft : green speed
+    tape_m : standard uncertainty of a length and a drift read by tape, m
+
+    Raises
+    ------
+    OutOfLimits
+        without a roll each way.
+    """
+    ways = {way: [it for it in rolls if it.way == way] for way in ("out", "back")}
+    if not ways["out"] or not ways["back"]:
+        raise OutOfLimits("rolls", "Roll at least one ball each way.", limit="at least 1 each way", unit="")
+    a = deceleration(stimp_ft)
+    length = {way: mean(it.length_m for it in these) for way, these in ways.items()}
+    turn = {way: mean(it.drift_m / it.length_m for it in these) for way, these in ways.items()}
+    total = length["out"] + length["back"]
+    against = a * (length["back"] - length["out"]) / total
+    share = 1 / (2 * a + against) + 1 / (2 * a - against)
+    across = (turn["out"] - turn["back"]) / share
+    # The tape, or what the rolls themselves scatter where that is more.
+    along_doubt = a * 2 * math.hypot(
+        length["back"] * _doubt([it.length_m for it in ways["out"]], tape_m),
+        length["out"] * _doubt([it.length_m for it in ways["back"]], tape_m),
+    ) / total**2  # fmt: skip
+    across_doubt = (
+        math.hypot(
+            *(_doubt([it.drift_m / it.length_m for it in these], tape_m / length[way]) for way, these in ways.items())
+        )
+        / share
+    )
+    forward, right = -against / _PULL, across / _PULL
+    fall = math.hypot(forward, right)
+    doubts = along_doubt / _PULL, across_doubt / _PULL
+    sure = fall > 2 * max(doubts)
+    return Slope(
+        forward_percent=forward,
+        right_percent=right,
+        fall_percent=fall,
+        azimuth_deg=math.degrees(math.atan2(right, forward)) % 360,
+        forward_doubt=doubts[0],
+        right_doubt=doubts[1],
+        azimuth_doubt_deg=math.degrees(math.hypot(right * doubts[0], forward * doubts[1]) / fall**2) if sure else None,
+    )
+
+
+def _doubt(values: Sequence[float], least: float) -> float:
+    """Standard error of a mean: by the values' own scatter, but not under what one reading of `least` allows."""
+    n = math.sqrt(len(values))
+    return max(stdev(values) / n, least / n) if len(values) > 1 else least
+
+
+@dataclass(frozen=True, slots=True)
+class NearestStraight:
+    """The straight putt to the same hole that is nearest to this one.
+
+    `turn_deg`: the putt turned about the hole, clockwise positive. `ball_back_m`, `ball_right_m`: where its ball lies
+    from this one's, away from the hole and to the right of the line.
+    """
+
+    turn_deg: float
+    uphill: bool
+    ball_back_m: float
+    ball_right_m: float
+
+
+def nearest_straight(forward_percent: float, right_percent: float, distance_m: float) -> NearestStraight | None:
+    """The nearest putt along the fall line, up or down it; None on level ground, where every putt is straight."""
+    if forward_percent == 0 and right_percent == 0:
+        return None
+    down = math.degrees(math.atan2(right_percent, forward_percent))
+    up = (down + 360) % 360 - 180
+    turn = min(down, up, key=abs)
+    angle = math.radians(turn)
+    return NearestStraight(turn, turn is up, -distance_m * (1 - math.cos(angle)), -distance_m * math.sin(angle))

@@ -1,18 +1,23 @@
 """Instruments: one file each, found by the registry."""
 
+from .aid import QUANTITIES, About, Aid, Dimension, Measures, Quantity, Raw, Solid, Zone, between
 from .registry import instrument, instruments, lay
-from .rig import MEASURES_WORDS, About, Dimension, Measures, Raw, Remedy, Rig, Sight, Zone
+from .rig import Remedy, Rig, Sight
 
 __all__ = [
-    "MEASURES_WORDS",
+    "QUANTITIES",
     "About",
+    "Aid",
     "Dimension",
     "Measures",
+    "Quantity",
     "Raw",
     "Remedy",
     "Rig",
     "Sight",
+    "Solid",
     "Zone",
+    "between",
     "instrument",
     "instruments",
     "lay",

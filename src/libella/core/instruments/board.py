@@ -8,7 +8,8 @@ from ..angle import angle_deg
 from ..drawing.scene import Shape, Tape, box
 from ..green.putt import Putt
 from ..wording import Units, tape
-from .rig import About, Remedy, dimension
+from .aid import About, Solid, dimension
+from .rig import Remedy
 from .ruled import Ruled
 
 
@@ -46,13 +47,14 @@ class Board(Ruled):
             "The ball not put back on its spot.",
         ),
         cautions=("A board on the ground trips people: lift it when you leave the station.",),
+        parts=(("ruler board", 1),),
     )
 
     @property
     def station_m(self) -> float:
         return self.distance_m
 
-    def _angle(self, offset_m: float) -> float:
+    def _value(self, offset_m: float) -> float:
         return angle_deg(offset_m, self.distance_m)
 
     def _finer(self, putt: Putt, units: Units) -> tuple[Remedy, ...]:
@@ -67,6 +69,10 @@ class Board(Ruled):
         half = self.half_width_m * 1000
         return (
             box(x, -half, x + 25, half, "board"),
-            Tape(0, 0, x, 0, tape(self.distance_m, units), 1),
-            Tape(x, 0, x, half, tape(self.half_width_m, units), 1),
+            Tape(0, 0, x, 0, tape(self.distance_m, units), 1, "distance_m"),
+            Tape(x, 0, x, half, tape(self.half_width_m, units), 1, "half_width_m"),
         )
+
+    def solids(self) -> tuple[Solid, ...]:
+        x, half = self.distance_m, self.half_width_m
+        return (Solid("board", x, x + 0.025, -half, half, 0.003, of="distance_m"),)

@@ -1,17 +1,18 @@
-"""Gates: two posts the ball must pass between, of pegs or of balls."""
+"""What gates share: two posts the ball must pass between."""
 
 import math
 from abc import abstractmethod
 from dataclasses import dataclass, replace
-from typing import ClassVar, Self
+from typing import Self
 
 from ..angle import angle_deg
 from ..constants import BALL_M
-from ..drawing.scene import Circle, Line, Scene, Shape, Tape, box
+from ..drawing.scene import Circle, Line, Scene, Shape, Tape
 from ..green.putt import Putt
 from ..interval import Interval
 from ..wording import Units, tape
-from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension, passing_sight
+from .aid import About, Raw, Solid, Zone, choice, dimension
+from .rig import Remedy, Rig, Sight, passing_sight
 
 _CROSSINGS = {
     "outside_left": "outside the left post",
@@ -142,19 +143,37 @@ class Gate(Rig):
         post = self.post_width_m * 1000
         return (
             *(Circle(x, side * (half + post / 2), post / 2, "post") for side in (-1, 1)),
-            Tape(0, 0, x, 0, tape(self.distance_m, units), 1),
-            Tape(x, -half, x, half, tape(self.inside_width_m, units), 1),
+            Tape(0, 0, x, 0, tape(self.distance_m, units), 1, "distance_m"),
+            Tape(x, -half, x, half, tape(self.inside_width_m, units), 1, "inside_width_m", 2),
         )
 
+    def solids(self) -> tuple[Solid, ...]:
+        x, half, post = self.distance_m, self.inside_width_m / 2, self.post_width_m
+        return tuple(
+            Solid(f"{side} post", x - post / 2, x + post / 2, near, near + post, self._post_tall_m, of="distance_m")
+            for side, near in (("left", -half - post), ("right", half))
+        )
 
-_MISTAKES = (
+    @property
+    def _post_tall_m(self) -> float:
+        return 0.06
+
+
+MISTAKES = (
     "One post moved shifts the gate's centre by half as much and one limit by all of it.",
     "Posts lower than the ball's centre are touched later than the sum says.",
     "Set on the line by eye from above the ball instead of from behind.",
 )
 
 
-def _about(kind: str, name: str, read: str, caution: str, mistakes: tuple[str, ...] = _MISTAKES) -> About:
+def gate_about(
+    kind: str,
+    name: str,
+    read: str,
+    caution: str,
+    parts: tuple[tuple[str, int], ...],
+    mistakes: tuple[str, ...] = MISTAKES,
+) -> About:
     """What is told of a gate; only what its posts are differs."""
     return About(
         kind=kind,
@@ -171,72 +190,5 @@ def _about(kind: str, name: str, read: str, caution: str, mistakes: tuple[str, .
         read=read,
         mistakes=mistakes,
         cautions=(caution,),
+        parts=parts,
     )
-
-
-@dataclass(frozen=True)
-class PegGate(Gate):
-    """A gate of two pegs."""
-
-    post_m: float = dimension(
-        "Peg thickness", low=0.001, high=0.03, default=0.005, step=0.001, hint="Pegs taller than half a ball."
-    )
-
-    about: ClassVar[About] = _about(
-        "peg_gate",
-        "Gate of pegs",
-        "Watch which peg the ball touches first; none is clean.",
-        "Pegs trip people: flag them, and pull them when you leave. Mend the holes.",
-    )
-
-    @property
-    def post_width_m(self) -> float:
-        return self.post_m
-
-    def _post_shape(self, x: float, tall: float) -> Shape:
-        half = self.post_m * 500
-        return box(x - half, -tall, x + half, 0, "post")
-
-
-@dataclass(frozen=True)
-class BallGate(Gate):
-    """A gate of two balls; the width is the gap between them."""
-
-    about: ClassVar[About] = _about(
-        "ball_gate",
-        "Gate of two balls",
-        "Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
-        "Mark both spots: a knocked ball put back by eye changes the gate.",
-    )
-
-    @property
-    def post_width_m(self) -> float:
-        return BALL_M
-
-    def _post_shape(self, x: float, tall: float) -> Shape:
-        return Circle(x, -BALL_M * 500, BALL_M * 500, "post")
-
-
-@dataclass(frozen=True)
-class BridgeGate(Gate):
-    """The opening of a bridge; its pillars are the posts."""
-
-    pillar_m: float = dimension(
-        "Pillar thickness", low=0.005, high=0.08, default=0.02, step=0.005, hint="Of one pillar, across the line."
-    )
-
-    about: ClassVar[About] = _about(
-        "bridge",
-        "Bridge opening",
-        "Watch which pillar the ball touches first; through without a touch is clean.",
-        "A bridge trips people: lift it when you leave the station.",
-        (*_MISTAKES[:1], "The bridge turned on the line: its opening is narrower than its tape says."),
-    )
-
-    @property
-    def post_width_m(self) -> float:
-        return self.pillar_m
-
-    def _post_shape(self, x: float, tall: float) -> Shape:
-        half = self.pillar_m * 500
-        return box(x - half, -tall, x + half, 0, "post")

@@ -1,17 +1,18 @@
-"""A line on the ground, by laser, chalk or string, seen against the rolling ball."""
+"""What lines on the ground share, by laser, chalk or string: they are seen against the rolling ball."""
 
 import math
-from dataclasses import dataclass
-from typing import ClassVar
+from dataclasses import dataclass, replace
+from typing import Self
 
 from ..angle import angle_deg
 from ..constants import BALL_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape
 from ..green.putt import Putt
 from ..interval import Interval
+from ..limits import OutOfLimits
 from ..wording import Units, fine_degrees, tape
-from .cautions import LASER, MIRROR_AND_LASER
-from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension
+from .aid import About, Raw, Zone, choice, dimension
+from .rig import Remedy, Rig, Sight
 
 # Where the ball's centre is against the line, in ball radii, and what the coach then sees of the line (handbook 3).
 _PLACES: dict[str, tuple[float, float, str]] = {
@@ -48,9 +49,30 @@ class GroundLine(Rig):
         hint="From the ball's centre to where you watch it; mark it.",
     )  # fmt: skip
 
+    line_m: float = dimension(
+        "Line laid", low=0.3, high=15.0, default=5.0, step=0.1,
+        hint="From the ball's centre to the line's far end.",
+    )  # fmt: skip
+
+    def check(self) -> None:
+        if self.distance_m > self.line_m:
+            raise OutOfLimits(
+                "distance_m",
+                f"The line ends {tape(self.line_m, 'metric')} from the ball; it can't be watched beyond that.",
+                limit=f"at most {self.line_m:g} m",
+                unit="m",
+            )
+
     @property
     def station_m(self) -> float:
         return self.distance_m
+
+    @property
+    def line_end_m(self) -> float:
+        return self.line_m
+
+    def for_putt(self, putt: Putt, spread_deg: float) -> Self:
+        return replace(super().for_putt(putt, spread_deg), line_m=round(putt.distance_m, 2))
 
     def _angle(self, radii: float) -> float:
         return radii if math.isinf(radii) else angle_deg(radii * BALL_M / 2, self.distance_m)
@@ -103,13 +125,15 @@ class GroundLine(Rig):
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
         x = self.distance_m * 1000
         return (
-            Line(0, 0, x, 0, "limit"),
+            Line(0, 0, self.line_m * 1000, 0, "limit"),
             Line(x, -60, x, 60, "mark"),
-            Tape(0, 0, x, 0, tape(self.distance_m, units), 1),
+            Tape(0, 0, x, 0, tape(self.distance_m, units), 1, "distance_m"),
         )
 
 
-def _about(kind: str, name: str, mistake: str, cautions: tuple[str, ...], *, laser: bool = False) -> About:
+def line_about(
+    kind: str, name: str, mistake: str, cautions: tuple[str, ...], part: str, *, laser: bool = False
+) -> About:
     """What is told of a line on the ground; only what it is made of differs."""
     return About(
         kind=kind,
@@ -123,41 +147,5 @@ def _about(kind: str, name: str, mistake: str, cautions: tuple[str, ...], *, las
         mistakes=(mistake, *_MISTAKES),
         cautions=cautions,
         laser=laser,
-    )
-
-
-@dataclass(frozen=True)
-class GroundLaser(GroundLine):
-    """A laser line laid on the ground."""
-
-    about: ClassVar[About] = _about(
-        "ground_laser",
-        "Laser on the ground",
-        "The laser not over the ball's spot and the aim point both.",
-        (*LASER, MIRROR_AND_LASER),
-        laser=True,
-    )
-
-
-@dataclass(frozen=True)
-class ChalkLine(GroundLine):
-    """A chalk line snapped on the ground."""
-
-    about: ClassVar[About] = _about(
-        "chalk_line",
-        "Chalk line",
-        "Snapped from a string that was lifted to one side.",
-        ("The greenkeeper's rules come first: ask before you chalk a green.",),
-    )
-
-
-@dataclass(frozen=True)
-class GroundString(GroundLine):
-    """A string stretched low along the line."""
-
-    about: ClassVar[About] = _about(
-        "ground_string",
-        "String on the ground",
-        "Slack: wind and feet move it.",
-        ("A string trips people: flag it, and take it up when you leave.",),
+        parts=((part, 1),),
     )

@@ -10,7 +10,8 @@ from ..drawing.scene import Circle, Line, Scene, Shape, Tape, box
 from ..green.putt import Putt
 from ..interval import Interval
 from ..wording import Units, tape
-from .rig import About, Raw, Remedy, Rig, Sight, Zone, choice, dimension, passing_sight
+from .aid import About, Raw, Solid, Zone, choice, dimension
+from .rig import Remedy, Rig, Sight, passing_sight
 
 # Where it fell, as thirds of the rail that it had rolled before: (side, nearest, farthest).
 _FALLS: dict[str, tuple[int, float, float, str]] = {
@@ -51,6 +52,7 @@ class NarrowRail(Rig):
             "Turned on the line: its far end off by as much as it is wide.",
         ),
         cautions=("A rail trips people: lift it when you leave the station.",),
+        parts=(("narrow rail", 1),),
     )
 
     @property
@@ -113,6 +115,10 @@ class NarrowRail(Rig):
         half = self.width_m * 500
         return (
             box(0, -half, x, half, "board"),
-            Tape(0, 0, x, 0, tape(self.length_m, units), 1),
-            Tape(x, -half, x, half, tape(self.width_m, units), 1),
+            Tape(0, 0, x, 0, tape(self.length_m, units), 1, "length_m"),
+            Tape(x, -half, x, half, tape(self.width_m, units), 1, "width_m", 2),
         )
+
+    def solids(self) -> tuple[Solid, ...]:
+        # The ball starts on the rail, which begins beside the putter and not under it.
+        return (Solid("rail", 0.0, self.length_m, -self.width_m / 2, self.width_m / 2, 0.006, of="length_m"),)

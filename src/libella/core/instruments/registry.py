@@ -6,25 +6,25 @@ from collections.abc import Mapping
 from functools import cache
 
 from ..limits import OutOfLimits
-from .rig import Rig
+from .aid import Aid
 
 
 @cache
-def instruments() -> dict[str, type[Rig]]:
+def instruments() -> dict[str, type[Aid]]:
     """Instrument classes by kind, in the order of their names."""
     package = importlib.import_module(__package__ or "")
     for module in pkgutil.iter_modules(package.__path__):
         importlib.import_module(f"{package.__name__}.{module.name}")
-    known = {it.about.kind: it for it in _leaves(Rig)}
+    known = {it.about.kind: it for it in _leaves(Aid)}
     return dict(sorted(known.items(), key=lambda item: item[1].about.name))
 
 
-def _leaves(cls: type[Rig]) -> list[type[Rig]]:
+def _leaves(cls: type[Aid]) -> list[type[Aid]]:
     children = cls.__subclasses__()
     return [leaf for child in children for leaf in _leaves(child)] if children else [cls]
 
 
-def instrument(kind: str) -> type[Rig]:
+def instrument(kind: str) -> type[Aid]:
     """The instrument of that kind, or `OutOfLimits`."""
     known = instruments()
     if kind not in known:
@@ -32,6 +32,6 @@ def instrument(kind: str) -> type[Rig]:
     return known[kind]
 
 
-def lay(kind: str, sizes: Mapping[str, float]) -> Rig:
+def lay(kind: str, sizes: Mapping[str, float]) -> Aid:
     """Lay out an instrument with the given dimensions (m)."""
     return instrument(kind).laid(sizes)

@@ -6,6 +6,7 @@ from functools import lru_cache
 from typing import Literal
 
 from ..angle import hole_widths, offset_m
+from ..briefing import allows
 from ..drawing.vial import Vial, vial
 from ..estimate import LAPSE_SHARE, START, Estimate, Posterior, Summary, posterior, summarise
 from ..estimate.continuation import MOST_FURTHER
@@ -87,7 +88,7 @@ def judge(
         headline=_headline(summary, call),
         size=_size(summary, station, units),
         meaning=_meaning(summary, call, n, planned, hand) + ("" if proved or not n else " The line is not proved."),
-        allows=station.allows(units),
+        allows=allows(station, units),
         chance=_chance(summary),
         doubt=_doubt(summary),
         gains=_gains(summary) if summary and final else (),

@@ -63,6 +63,16 @@ export function levelsQuery() {
   return createQuery(() => ({ queryKey: ['levels'], queryFn: () => ask(api.GET('/api/levels')), staleTime: Infinity }))
 }
 
+/** What is in the coach's bag. */
+export function bagQuery() {
+  return createQuery(() => ({ queryKey: ['bag'], queryFn: () => ask(api.GET('/api/bag')) }))
+}
+
+/** Which strictness suits which level: the coach's opinion. */
+export function bandsQuery() {
+  return createQuery(() => ({ queryKey: ['bands'], queryFn: () => ask(api.GET('/api/bands')) }))
+}
+
 /** Everything about a lesson and its blocks is asked again. */
 export async function renewLesson(client: QueryClient, id: string): Promise<void> {
   await Promise.all([

@@ -64,6 +64,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/string/eyes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Eyes
+         * @description The reverse: where the sighting eye is, by what the string covers.
+         */
+        post: operations["instruments_eyes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Entry
+         * @description How an instrument is read, by itself: its picture, its zones and what each stands for; keeps nothing.
+         */
+        post: operations["instruments_entry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/levels": {
         parameters: {
             query?: never;
@@ -159,6 +199,26 @@ export interface paths {
          * @description The slope that level readings tell.
          */
         post: operations["green_slope"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/green/rolls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Rolls
+         * @description The slope that test rolls both ways tell.
+         */
+        post: operations["green_rolls"];
         delete?: never;
         options?: never;
         head?: never;
@@ -328,6 +388,26 @@ export interface paths {
          * @description What this station would show and see; keeps nothing.
          */
         post: operations["stations_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Proposals
+         * @description Instruments that tell what is wanted, laid to suit putt and level, the best first; keeps nothing.
+         */
+        post: operations["stations_proposals"];
         delete?: never;
         options?: never;
         head?: never;
@@ -662,6 +742,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bag": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own
+         * @description What is in the bag.
+         */
+        get: operations["bag_own"];
+        /**
+         * Keep
+         * @description Say what is in the bag.
+         */
+        put: operations["bag_keep"];
+        post?: never;
+        /**
+         * Forget
+         * @description Forget it: everything counts as there again.
+         */
+        delete: operations["bag_forget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Bands
+         * @description Strictness by golfer's level.
+         */
+        get: operations["bag_bands"];
+        /**
+         * Keep Bands
+         * @description Say what strictness suits which level.
+         */
+        put: operations["bag_keep_bands"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tick
+         * @description Keep which items of the kit check are ticked.
+         */
+        put: operations["bag_tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All Prints
+         * @description The station sheet and every template.
+         */
+        get: operations["prints_all_prints"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prints/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * One
+         * @description A print in true size. The header `x-sheets` says how many sheets it takes.
+         */
+        post: operations["prints_one"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -683,7 +875,7 @@ export interface components {
              * Measures
              * @enum {string}
              */
-            measures: "start" | "face";
+            measures: "start" | "face" | "eyes" | "body" | "path" | "strike" | "pace";
             /**
              * Entry
              * @enum {string}
@@ -711,6 +903,58 @@ export interface components {
              * @default false
              */
             laser: boolean;
+            /**
+             * Mirror
+             * @default false
+             */
+            mirror: boolean;
+            /**
+             * At
+             * @default ball
+             * @enum {string}
+             */
+            at: "ball" | "hole";
+            /**
+             * Parts
+             * @default []
+             */
+            parts: [
+                string,
+                number
+            ][];
+        };
+        /**
+         * AidEntry
+         * @description An instrument laid beside the rig; names of sizes end in their unit.
+         */
+        AidEntry: {
+            /** Kind */
+            kind: string;
+            /** Sizes */
+            sizes: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * AidIn
+         * @description An instrument laid beside the rig.
+         */
+        AidIn: {
+            /**
+             * Kind
+             * @example elevated_string
+             */
+            kind: string;
+            /**
+             * Sizes
+             * @description names end in their unit
+             * @example {
+             *       "lean_deg": 2
+             *     }
+             */
+            sizes?: {
+                [key: string]: number;
+            };
         };
         /**
          * Area
@@ -726,13 +970,81 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default area
              * @constant
              */
             shape: "area";
+        };
+        /** BagIn */
+        BagIn: {
+            /**
+             * Parts
+             * @example {
+             *       "ball": 12,
+             *       "peg": 4
+             *     }
+             */
+            parts: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * BagOut
+         * @description What is in the bag; `told` is false until the coach has said, and then everything counts as there.
+         */
+        BagOut: {
+            /** Told */
+            told: boolean;
+            /**
+             * Parts
+             * @description how many of every part there is
+             */
+            parts: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * BandOut
+         * @description What strictness suits a level: an opinion, which the coach may change.
+         */
+        BandOut: {
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "starting" | "club" | "skilled" | "elite";
+            /** Name */
+            name: string;
+            /**
+             * Spread Deg
+             * @description start-line spread expected
+             */
+            spread_deg: number;
+            /** Usual Deg */
+            usual_deg: number;
+            /**
+             * Strict Deg
+             * @description a gate this strict still tells something
+             */
+            strict_deg: number;
+            /**
+             * Loose Deg
+             * @description and one as loose as this
+             */
+            loose_deg: number;
+        };
+        /** BandsIn */
+        BandsIn: {
+            /**
+             * Spreads Deg
+             * @description own opinions; a level left out goes back to the usual
+             */
+            spreads_deg: {
+                [key: string]: number;
+            };
         };
         /** BlockIn */
         BlockIn: {
@@ -940,6 +1252,21 @@ export interface components {
              */
             falls_right_percent: number;
             /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -955,7 +1282,20 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
             proof?: components["schemas"]["ProofIn"];
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
             /**
              * Raws
              * @example [
@@ -992,13 +1332,46 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default circle
              * @constant
              */
             shape: "circle";
+        };
+        /**
+         * CoverIn
+         * @description What an upright string was seen covering. Lengths in m.
+         */
+        CoverIn: {
+            /**
+             * Covers Outside M
+             * @description beside the line, away from the golfer positive
+             */
+            covers_outside_m: number;
+            /**
+             * Height M
+             * @description at which height: 0 on the ground
+             * @example 0
+             */
+            height_m: number;
+            /**
+             * Eye Height M
+             * @example 1.5
+             */
+            eye_height_m: number;
+            /**
+             * String Height M
+             * @example 0.2
+             */
+            string_height_m: number;
+            /**
+             * Seen To M
+             * @description how finely it was seen
+             * @default 0.002
+             */
+            seen_to_m: number;
         };
         /**
          * Curve
@@ -1014,7 +1387,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default curve
@@ -1024,7 +1397,7 @@ export interface components {
         };
         /**
          * Dimension
-         * @description One taped dimension of an instrument, m.
+         * @description One dimension of an instrument, to be taped (m), leaned (deg) or levelled (%).
          */
         Dimension: {
             /** Name */
@@ -1044,9 +1417,9 @@ export interface components {
             /**
              * Unit
              * @default m
-             * @constant
+             * @enum {string}
              */
-            unit: "m";
+            unit: "m" | "deg" | "%";
         };
         /** EndIn */
         EndIn: {
@@ -1065,6 +1438,8 @@ export interface components {
             kind: string;
             /** Entry */
             entry: string;
+            /** Unit */
+            unit: string;
             picture: components["schemas"]["Scene"];
             /** Zones */
             zones: components["schemas"]["ZoneOut"][];
@@ -1080,6 +1455,15 @@ export interface components {
             low: number;
             /** High */
             high: number;
+        };
+        /** EyesOut */
+        EyesOut: {
+            /** Words */
+            words: string;
+            /** Eyes Inside M */
+            eyes_inside_m: number;
+            /** Doubt M */
+            doubt_m: number;
         };
         /**
          * FieldProblem
@@ -1244,11 +1628,8 @@ export interface components {
          */
         InstrumentOut: {
             about: components["schemas"]["About"];
-            /**
-             * Measures
-             * @description what it measures, in words
-             */
-            measures: string;
+            /** @description what it measures */
+            quantity: components["schemas"]["Quantity"];
             /** Dimensions */
             dimensions: components["schemas"]["Dimension"][];
             /** @description as usually laid out */
@@ -1322,7 +1703,7 @@ export interface components {
              * @default label
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default label
@@ -1341,6 +1722,18 @@ export interface components {
              */
             started_at: string;
             block: components["schemas"]["BlockLine"];
+        };
+        /**
+         * LayIn
+         * @description An instrument by itself.
+         */
+        LayIn: {
+            /** Kind */
+            kind: string;
+            /** Sizes */
+            sizes?: {
+                [key: string]: number;
+            };
         };
         /** LessonIn */
         LessonIn: {
@@ -1415,6 +1808,11 @@ export interface components {
              * @description when the laser's cautions were read in this lesson
              */
             laser_read_at: string | null;
+            /**
+             * Kit Checked
+             * @description items of the kit check that are ticked
+             */
+            kit_checked: string[];
             /** Conditions */
             conditions: string;
             /** Invented */
@@ -1441,11 +1839,6 @@ export interface components {
             level: "starting" | "club" | "skilled" | "elite";
             /** Name */
             name: string;
-            /**
-             * Spread Deg
-             * @description start-line spread expected: an opinion
-             */
-            spread_deg: number;
         };
         /** LevelReadingIn */
         LevelReadingIn: {
@@ -1481,13 +1874,35 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default line
              * @constant
              */
             shape: "line";
+        };
+        /**
+         * Needed
+         * @description A part a station takes, and how many of it are in the bag; None where the bag was not told.
+         */
+        Needed: {
+            /** Part */
+            part: string;
+            /** Count */
+            count: number;
+            /** Owned */
+            owned: number | null;
+        };
+        /**
+         * Objection
+         * @description A warning, and its reason.
+         */
+        Objection: {
+            /** Words */
+            words: string;
+            /** Why */
+            why: string;
         };
         /** OpenLesson */
         OpenLesson: {
@@ -1523,12 +1938,36 @@ export interface components {
             /** Window Right Deg */
             window_right_deg: number;
             sight: components["schemas"]["Sight"];
+            /**
+             * Remedies
+             * @description on a break: where the rig punishes no good putt
+             */
+            remedies: components["schemas"]["Remedy"][];
+            /** Objections */
+            objections: components["schemas"]["Objection"][];
             stage: components["schemas"]["Scene"];
+            /** @description the side elevation, where heights matter */
+            side: components["schemas"]["Scene"] | null;
             entry: components["schemas"]["EntryPicture"];
             /** Rig Sizes M */
             rig_sizes_m: {
                 [key: string]: number;
             };
+            /**
+             * Aids
+             * @description with every size
+             */
+            aids: components["schemas"]["AidEntry"][];
+            /** Backstroke M */
+            backstroke_m: number;
+            /** Parts */
+            parts: components["schemas"]["Needed"][];
+            /** Kit Check */
+            kit_check: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Laser */
+            laser: boolean;
         };
         /** PreviewIn */
         PreviewIn: {
@@ -1569,6 +2008,21 @@ export interface components {
              */
             falls_right_percent: number;
             /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -1584,7 +2038,20 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
             proof?: components["schemas"]["ProofIn"];
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
             /**
              * Hand
              * @default right
@@ -1597,6 +2064,118 @@ export interface components {
              * @enum {string}
              */
             level: "starting" | "club" | "skilled" | "elite";
+        };
+        /**
+         * PrintIn
+         * @description The station it is printed for.
+         */
+        PrintIn: {
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
+             * Rig Kind
+             * @example peg_gate
+             */
+            rig_kind: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "distance_m": 0.5,
+             *       "inside_width_m": 0.06,
+             *       "post_m": 0.005
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
+            proof?: components["schemas"]["ProofIn"];
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
+            /**
+             * Hand
+             * @default right
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            /**
+             * Title
+             * @description written on the sheet
+             * @default
+             * @example Straight three
+             */
+            title: string;
+        };
+        /**
+         * PrintOut
+         * @description Something that can be printed.
+         */
+        PrintOut: {
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
         };
         /**
          * Problem
@@ -1711,6 +2290,35 @@ export interface components {
             checks: number;
         };
         /**
+         * ProposalOut
+         * @description An instrument laid to suit, and why.
+         */
+        ProposalOut: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Sizes */
+            sizes: {
+                [key: string]: number;
+            };
+            sight: components["schemas"]["Sight"] | null;
+            /** Words */
+            words: string;
+            /** Guides */
+            guides: boolean;
+            /**
+             * Watches
+             * @description it watches the ball's start, so it can be the rig
+             */
+            watches: boolean;
+            /**
+             * Missing
+             * @description parts that are not in the bag
+             */
+            missing: components["schemas"]["Needed"][];
+        };
+        /**
          * PuttIn
          * @description A putt. Lengths in m.
          */
@@ -1751,6 +2359,46 @@ export interface components {
              * @default 0
              */
             falls_right_percent: number;
+            /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+        };
+        /**
+         * Quantity
+         * @description What an instrument's intervals are of.
+         *
+         *     `low_side` and `high_side` are the words for minus and plus. `sided` quantities are in the golfer's own frame
+         *     (handbook 2): they read the same for both hands; the others are right of the line positive.
+         */
+        Quantity: {
+            /** Name */
+            name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "deg" | "mm" | "m";
+            /** Low Side */
+            low_side: string;
+            /** High Side */
+            high_side: string;
+            /**
+             * Sided
+             * @default false
+             */
+            sided: boolean;
         };
         /**
          * Ray
@@ -1786,6 +2434,60 @@ export interface components {
             shape: "ray";
         };
         /**
+         * Read
+         * @description A place to start at, as coaches say it.
+         *
+         *     Parameters
+         *     ----------
+         *     place : the hole's centre; the ball just inside its edge; the edge itself; or so far outside the edge
+         *     side : of the hole, seen from behind the ball; of no account for the centre
+         *     outside_m : how far outside the edge, m; 0 unless `place` is "outside"
+         */
+        Read: {
+            /**
+             * Place
+             * @default centre
+             * @enum {string}
+             */
+            place: "centre" | "inside_edge" | "edge" | "outside";
+            /**
+             * Side
+             * @default left
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Outside M
+             * @default 0
+             */
+            outside_m: number;
+        };
+        /**
+         * ReadIn
+         * @description A coach's read: where beside the hole the putt is to be started at.
+         */
+        ReadIn: {
+            /**
+             * Place
+             * @default centre
+             * @enum {string}
+             */
+            place: "centre" | "inside_edge" | "edge" | "outside";
+            /**
+             * Side
+             * @default left
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Outside M
+             * @description how far outside the edge, m
+             * @default 0
+             * @example 0.05
+             */
+            outside_m: number;
+        };
+        /**
          * ReadOut
          * @description What a station file holds; nothing is kept yet.
          */
@@ -1811,7 +2513,21 @@ export interface components {
             falls_forward_percent: number;
             /** Falls Right Percent */
             falls_right_percent: number;
+            /** Falls Doubt Percent */
+            falls_doubt_percent: number;
+            read: components["schemas"]["Read"] | null;
+            /**
+             * Target
+             * @enum {string}
+             */
+            target: "computed" | "read";
             proof: components["schemas"]["Proof"];
+            /** Across M */
+            across_m: number;
+            /** Backstroke M */
+            backstroke_m: number | null;
+            /** Aids */
+            aids: components["schemas"]["AidEntry"][];
             /** Words */
             words: string;
             /** Name */
@@ -1955,6 +2671,37 @@ export interface components {
             /** Checks */
             checks: number;
         };
+        /** RollIn */
+        RollIn: {
+            /**
+             * Way
+             * @description towards the hole, or from it
+             * @enum {string}
+             */
+            way: "out" | "back";
+            /**
+             * Length M
+             * @description how far it rolled along the line
+             * @example 3.2
+             */
+            length_m: number;
+            /**
+             * Drift M
+             * @description where it stopped, to the right as rolled positive
+             * @example 0.08
+             */
+            drift_m: number;
+        };
+        /**
+         * RollsIn
+         * @description Test rolls along the line, all sent off alike.
+         */
+        RollsIn: {
+            /** Rolls */
+            rolls: components["schemas"]["RollIn"][];
+            /** Stimp Ft */
+            stimp_ft: number;
+        };
         /** SaveIn */
         SaveIn: {
             /**
@@ -1994,6 +2741,21 @@ export interface components {
              */
             falls_right_percent: number;
             /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -2009,7 +2771,20 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
             proof?: components["schemas"]["ProofIn"];
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
             /**
              * Name
              * @example Straight three, narrow gate
@@ -2039,7 +2814,21 @@ export interface components {
             falls_forward_percent: number;
             /** Falls Right Percent */
             falls_right_percent: number;
+            /** Falls Doubt Percent */
+            falls_doubt_percent: number;
+            read: components["schemas"]["Read"] | null;
+            /**
+             * Target
+             * @enum {string}
+             */
+            target: "computed" | "read";
             proof: components["schemas"]["Proof"];
+            /** Across M */
+            across_m: number;
+            /** Backstroke M */
+            backstroke_m: number | null;
+            /** Aids */
+            aids: components["schemas"]["AidEntry"][];
             /** Words */
             words: string;
             /**
@@ -2174,6 +2963,21 @@ export interface components {
              */
             falls_right_percent: number;
             /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -2189,7 +2993,20 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
             proof?: components["schemas"]["ProofIn"];
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
             /**
              * Lesson Id
              * Format: uuid
@@ -2224,7 +3041,21 @@ export interface components {
             falls_forward_percent: number;
             /** Falls Right Percent */
             falls_right_percent: number;
+            /** Falls Doubt Percent */
+            falls_doubt_percent: number;
+            read: components["schemas"]["Read"] | null;
+            /**
+             * Target
+             * @enum {string}
+             */
+            target: "computed" | "read";
             proof: components["schemas"]["Proof"];
+            /** Across M */
+            across_m: number;
+            /** Backstroke M */
+            backstroke_m: number | null;
+            /** Aids */
+            aids: components["schemas"]["AidEntry"][];
             /** Words */
             words: string;
             /**
@@ -2325,7 +3156,8 @@ export interface components {
          * @description A taped dimension between two points on the page, to be drawn between witness lines.
          *
          *     `lane` sets it off from the drawing: lanes 1, 2, … lie below, -1, -2, … above (for a dimension along x), or to the
-         *     right and left (along y).
+         *     right and left (along y). `of` names the dimension it shows, which grows by `per` for each mm its second end is
+         *     pulled away from the first; empty where it can't be pulled. `whose` is 0 for the rig, n for the n-th aid beside it.
          */
         Tape: {
             /** X1 */
@@ -2340,6 +3172,21 @@ export interface components {
             text: string;
             /** Lane */
             lane: number;
+            /**
+             * Of
+             * @default
+             */
+            of: string;
+            /**
+             * Per
+             * @default 1
+             */
+            per: number;
+            /**
+             * Whose
+             * @default 0
+             */
+            whose: number;
             /**
              * Shape
              * @default tape
@@ -2358,6 +3205,11 @@ export interface components {
             high: number | null;
             /** At */
             at: number;
+        };
+        /** TicksIn */
+        TicksIn: {
+            /** Ticked */
+            ticked: string[];
         };
         /**
          * Today
@@ -2410,6 +3262,21 @@ export interface components {
              */
             falls_right_percent: number;
             /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
              * Rig Kind
              * @example peg_gate
              */
@@ -2425,7 +3292,20 @@ export interface components {
             rig_sizes_m?: {
                 [key: string]: number;
             };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
             proof?: components["schemas"]["ProofIn"];
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
             /**
              * Limit Deg
              * @description the start error it should just let through
@@ -2455,8 +3335,9 @@ export interface components {
          * Vial
          * @description A tube from −reach to +reach in `unit`, right positive.
          *
-         *     The fixed marks stand at the window and always at the same share of the tube, so that one glance compares any two
-         *     vials. The bubble sits at the bias, as wide as its 90 % interval; the film spans one spread either side of it.
+         *     The fixed marks stand at the window and at the same share of the tube, so that one glance compares any two vials;
+         *     only where the start target is not the line that holes the putt do they move aside. The bubble sits at the bias, as
+         *     wide as its 90 % interval; the film spans one spread either side of it.
          */
         Vial: {
             /** Unit */
@@ -2490,6 +3371,86 @@ export interface components {
              */
             reason: string;
         };
+        /**
+         * WantedIn
+         * @description What a coach wants to know, on which putt.
+         */
+        WantedIn: {
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
+            stimp_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
+             * Measures
+             * @default start
+             * @enum {string}
+             */
+            measures: "start" | "face" | "eyes" | "body" | "path" | "strike" | "pace";
+            /**
+             * Level
+             * @default club
+             * @enum {string}
+             */
+            level: "starting" | "club" | "skilled" | "elite";
+            /**
+             * Wanted Deg
+             * @description strictness wanted; null: the level's spread
+             */
+            wanted_deg?: number | null;
+            /**
+             * Only Bag
+             * @description leave out what is not in the bag
+             * @default false
+             */
+            only_bag: boolean;
+        };
         /** WayOut */
         WayOut: {
             /**
@@ -2507,7 +3468,7 @@ export interface components {
         };
         /**
          * ZoneOut
-         * @description One reading a tap can record, with the start error it stands for (degrees, None where open).
+         * @description One reading a tap can record, with what it stands for (None where open), in the picture's unit.
          */
         ZoneOut: {
             /** Name */
@@ -2518,12 +3479,14 @@ export interface components {
             };
             /** Key */
             key: string | null;
-            /** Low Deg */
-            low_deg: number | null;
-            /** High Deg */
-            high_deg: number | null;
-            /** At Deg */
-            at_deg: number;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** At */
+            at: number;
+            /** Meaning */
+            meaning: string;
             /** Left Mm */
             left_mm: number;
             /** Right Mm */
@@ -2706,6 +3669,160 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StringOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instruments_eyes: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instruments_entry: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryPicture"];
                 };
             };
             /** @description Not Found */
@@ -3142,6 +4259,80 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LevelsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlopeOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    green_rolls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RollsIn"];
             };
         };
         responses: {
@@ -3968,6 +5159,83 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stations_proposals: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalOut"][];
                 };
             };
             /** @description Not Found */
@@ -5329,6 +6597,595 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BagOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BagIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BagOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BagOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_bands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_keep_bands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TicksIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prints_all_prints: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prints_one: {
+        parameters: {
+            query?: {
+                /** @description a PDF of all sheets, or one sheet as SVG */
+                form?: "pdf" | "svg";
+                paper?: "a4" | "letter";
+                /** @description which sheet, for SVG */
+                sheet?: number;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintIn"];
+            };
+        };
+        responses: {
+            /** @description The print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                    "image/svg+xml": unknown;
                 };
             };
             /** @description Not Found */

@@ -1,5 +1,6 @@
 <!-- The stage: a scene drawn to scale. What is exaggerated says so. Fills the positioned box it stands in. -->
 <script lang="ts">
+  import Grips, { type Grip } from './Grips.svelte'
   import { fittingStretch, layOut, STRETCHES, type Scene } from './page'
   import TapeMark from './TapeMark.svelte'
 
@@ -8,14 +9,23 @@
     /** Offer to exaggerate across the line; begin true to scale, or as far as shows every putt. */
     stretch?: 'true' | 'fitting' | undefined
     label?: string
+    /** Which tapes can be pulled to size, and what that does. */
+    grip?: ((of: string, whose: number) => Grip | null) | undefined
+    /** The scale it came to stand at, px per mm; and one to keep to, for a drawing under another. */
+    along?: number
+    fixed?: number
   }
-  let { scene, stretch, label = '' }: Props = $props()
+  let { scene, stretch, label = '', grip, along = $bindable(0), fixed = 0 }: Props = $props()
 
   let width = $state(0)
   let height = $state(0)
   let chosen = $state<number | null>(null)
   const across = $derived(chosen ?? (stretch === 'fitting' ? fittingStretch(scene, width, height) : 1))
-  const page = $derived(layOut(scene, width, height, across))
+  const page = $derived(layOut(scene, width, height, across, fixed))
+  const tapes = $derived(scene.shapes.flatMap((it) => (it.shape === 'tape' ? [it] : [])))
+  $effect(() => {
+    along = page.along
+  })
   const points = (it: [number, number][]) => it.map(([x, y]) => `${page.x(x)},${page.y(y)}`).join(' ')
   // The newest putt is drawn strong, the ones before it fainter.
   const fade = (age: number) => (age === 0 ? 1 : Math.max(0.18, 0.62 - age * 0.05))
@@ -67,6 +77,7 @@
         {/if}
       {/each}
     </svg>
+    {#if grip}<Grips {tapes} {page} {grip} />{/if}
     {#if stretch}
       <div class="absolute right-2 bottom-2 flex max-w-full flex-wrap items-center justify-end gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
         <span class="text-sm text-faded" aria-live="polite">
@@ -102,6 +113,12 @@
   .hole {
     fill: var(--ink);
     fill-opacity: 0.88;
+  }
+  .ring {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.5;
+    stroke-dasharray: 6 4;
   }
   .line {
     stroke: var(--ink);

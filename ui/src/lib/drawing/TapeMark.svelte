@@ -1,7 +1,7 @@
 <!-- A taped dimension between witness lines, set off from the drawing by its lane. -->
 <script lang="ts">
   import type { Shapes } from '$lib/api/client'
-  import type { Page } from './page'
+  import { setOff, type Page } from './page'
 
   interface Props {
     tape: Shapes['Tape']
@@ -9,10 +9,8 @@
   }
   let { tape, page }: Props = $props()
 
-  const LANE = 30
-  const FIRST = 14
   const level = $derived(tape.y1 === tape.y2)
-  const off = $derived(tape.lane * LANE + (tape.lane > 0 ? FIRST : -FIRST))
+  const off = $derived(setOff(tape))
   const at = $derived({ x1: page.x(tape.x1), y1: page.y(tape.y1), x2: page.x(tape.x2), y2: page.y(tape.y2) })
   const tick = 5
 </script>

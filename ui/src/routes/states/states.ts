@@ -68,9 +68,9 @@ export const STAGES: { name: string; scene: Scene }[] = [
   {
     name: 'taped',
     scene: scene('A ball, a hole and two taped lengths.', [
-      { shape: 'tape', x1: 0, y1: 0, x2: 500, y2: 0, text: '50 cm', lane: 1 },
-      { shape: 'tape', x1: 0, y1: 0, x2: 2500, y2: 0, text: '2.50 m', lane: 2 },
-      { shape: 'tape', x1: 500, y1: -30, x2: 500, y2: 30, text: '60 mm', lane: 1 },
+      { shape: 'tape', x1: 0, y1: 0, x2: 500, y2: 0, text: '50 cm', lane: 1, of: '', per: 1, whose: 0 },
+      { shape: 'tape', x1: 0, y1: 0, x2: 2500, y2: 0, text: '2.50 m', lane: 2, of: '', per: 1, whose: 0 },
+      { shape: 'tape', x1: 500, y1: -30, x2: 500, y2: 30, text: '60 mm', lane: 1, of: '', per: 1, whose: 0 },
     ]),
   },
   {

@@ -1,7 +1,8 @@
 <!-- The string over the line: what it covers for these eyes, and how to make it true. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { api, ask, refusal } from '$lib/api/client'
+  import { steady } from '$lib/api/steady.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
@@ -15,15 +16,32 @@
       ask(api.POST('/api/instruments/string', { params: { query: { units: settings.units } }, body: { ...eyes } })),
     retry: false,
   }))
-  let lastGood = $state.raw<Shapes['StringOut']>()
-  $effect(() => {
-    if (found.data) lastGood = found.data
-  })
-  const seen = $derived(found.data ?? lastGood)
+  const stood = steady(() => found.data)
+  const seen = $derived(stood.value)
   // The same drawing, framed from the ground to a little over the string.
   const near = $derived(seen && { ...seen.scene, left: -70, right: 70, top: -1300 * eyes.string_height_m, bottom: 15 })
   const fault = $derived(found.error ? refusal(found.error) : null)
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'String' }], false))
+
+  // The other way: where the sighting eye is, by what an upright string was seen covering.
+  let cover = $state({ covers_outside_m: 0.01, height_m: 0, seen_to_m: 0.005 })
+  const reverse = createQuery(() => ({
+    queryKey: ['eyes', $state.snapshot(cover), eyes.eye_height_m, eyes.string_height_m, settings.units],
+    queryFn: () =>
+      ask(
+        api.POST('/api/instruments/string/eyes', {
+          params: { query: { units: settings.units } },
+          body: { ...cover, eye_height_m: eyes.eye_height_m, string_height_m: eyes.string_height_m },
+        }),
+      ),
+    retry: false,
+  }))
+  const back = $derived(reverse.error ? refusal(reverse.error) : null)
+  const HEIGHTS = [
+    { value: '0', words: 'On the ground' },
+    { value: '0.021335', words: 'Ball’s centre' },
+    { value: '0.04267', words: 'Ball’s top' },
+  ]
   const HANDS = [
     { value: 'right' as const, words: 'Right-handed' },
     { value: 'left' as const, words: 'Left-handed' },
@@ -60,6 +78,24 @@
     <div class="mt-5 grid gap-3 text-lg" class:opacity-50={Boolean(fault)} data-string>
       {#each seen?.words ?? [] as it (it)}<p>{it}</p>{/each}
     </div>
+    <section class="mt-6 border-t-2 border-ink pt-3" data-eyes>
+      <h2 class="wide text-lg">The other way: where is the eye?</h2>
+      <p class="mt-1 text-faded">Stretch it upright over the line, shut the other eye, and say which mark it covers.</p>
+      <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
+        <LengthEntry
+          label="It covers, outside the line" hint="On the golfer’s side −." value={cover.covers_outside_m} low={-0.3} high={0.3} step={0.001}
+          error={back?.about('covers_outside_m')} onvalue={(it) => (cover.covers_outside_m = it)}
+        />
+        <LengthEntry
+          label="Seen to ±" hint="How finely you can tell." value={cover.seen_to_m} low={0} high={0.05} step={0.001}
+          error={back?.about('seen_to_m')} onvalue={(it) => (cover.seen_to_m = it)}
+        />
+        <div class="col-span-2">
+          <Choice label="Where the mark is" options={HEIGHTS} bind:value={() => String(cover.height_m), (it) => (cover.height_m = Number(it))} />
+        </div>
+      </div>
+      <p class="mt-3 text-lg font-semibold" aria-live="polite">{back ? back.message : (reverse.data?.words ?? '')}</p>
+    </section>
     <p class="mt-5 border-t border-hairline pt-3"><strong>Caution.</strong> Strings and stakes trip people: flag them, and take them up when you leave.</p>
   </div>
 </div>

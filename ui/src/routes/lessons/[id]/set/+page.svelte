@@ -1,82 +1,87 @@
-<!-- Set: choose the putt and the rig; the stage draws it to scale and says what it can see. -->
+<!-- Set: choose the putt, the rig and what lies beside it; the stage draws it to scale and says what it can see. -->
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { Tabs } from 'bits-ui'
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { instrumentsQuery, lessonQuery, renewLesson } from '$lib/api/queries.svelte'
+  import { steady } from '$lib/api/steady.svelte'
+  import type { Grip } from '$lib/drawing/Grips.svelte'
+  import { sideHeight } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import GreenEntries from '$lib/frame/GreenEntries.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import ProofEntries from '$lib/frame/ProofEntries.svelte'
-  import SavedStations from '$lib/frame/SavedStations.svelte'
   import StartBlock from '$lib/frame/StartBlock.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
+  import BesideEntries from '$lib/plan/BesideEntries.svelte'
+  import KitCheck from '$lib/plan/KitCheck.svelte'
+  import { FIRST, laidPart, planOf, puttOf, same, type Plan } from '$lib/plan/plan'
+  import Prints from '$lib/plan/Prints.svelte'
+  import ProofEntries from '$lib/plan/ProofEntries.svelte'
+  import Proposals from '$lib/plan/Proposals.svelte'
+  import PuttEntries from '$lib/plan/PuttEntries.svelte'
+  import RigEntries from '$lib/plan/RigEntries.svelte'
+  import SavedStations from '$lib/plan/SavedStations.svelte'
+  import { rulerFor, shown } from '$lib/settings/length'
   import { settings } from '$lib/settings/settings.svelte'
 
-  const FIRST = {
-    distance_m: 2.5,
-    past_m: 0.3,
-    stimp_ft: 10,
-    capture: 'rim_assisted' as const,
-    rig_kind: 'board',
-    rig_sizes_m: {},
-    falls_forward_percent: 0,
-    falls_right_percent: 0,
-    proof: { way: 'none' as const, offset_m: 0, doubt_m: 0.004, zero_deg: 0, noise_deg: 0, checks: 0 },
-  }
-  type Plan = Pick<Shapes['StationOut'], keyof typeof FIRST>
-
+  const TABS = [
+    { value: 'putt', words: 'Putt' },
+    { value: 'rig', words: 'Rig' },
+    { value: 'beside', words: 'Beside it' },
+    { value: 'proof', words: 'Proof' },
+    { value: 'print', words: 'Print' },
+  ]
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()
   const lesson = lessonQuery(() => id)
   const instruments = instrumentsQuery()
   const sheet = $derived(lesson.data)
+  const known = $derived(instruments.data ?? [])
+  let tab = $state('putt')
+  let proposing = $state(false)
 
   // The last station of this lesson, or a first putt that suits most floors.
   let plan = $state<Plan | null>(null)
   $effect(() => {
     if (!sheet || untrack(() => plan)) return
     const last = sheet.stations.at(-1)
-    plan = last ? planOf(last) : { ...FIRST, stimp_ft: sheet.lesson.stimp_ft }
+    plan = structuredClone(last ? planOf(last) : { ...FIRST, stimp_ft: sheet.lesson.stimp_ft })
   })
 
+  // One question at a time: while a tape is pulled, the next is asked as soon as the last is answered.
+  let asked = $state.raw<Plan | null>(null)
   const preview = createQuery(() => ({
-    queryKey: ['preview', $state.snapshot(plan), sheet?.golfer.hand, sheet?.golfer.level, settings.units],
-    queryFn: ({ signal }) =>
+    queryKey: ['preview', asked, sheet?.golfer.hand, sheet?.golfer.level, settings.units],
+    queryFn: () =>
       ask(
         api.POST('/api/stations/preview', {
           params: { query: { units: settings.units } },
-          body: { ...(plan as Plan), hand: sheet!.golfer.hand, level: sheet!.golfer.level },
-          signal,
+          body: { ...(asked as Plan), hand: sheet!.golfer.hand, level: sheet!.golfer.level },
         }),
       ),
-    enabled: Boolean(plan && sheet),
+    enabled: Boolean(asked && sheet),
     retry: false,
+    gcTime: 10_000,
   }))
-  // While an entry can't be used, the last drawing that could stays.
-  let lastGood = $state.raw<Shapes['Preview']>()
   $effect(() => {
-    if (preview.data) lastGood = preview.data
+    const now = $state.snapshot(plan) as Plan | null
+    if (!preview.isFetching) untrack(() => (asked = now))
   })
-  const seen = $derived(preview.data ?? lastGood)
+  const stood = steady(() => preview.data)
+  const seen = $derived(stood.value)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
-  const rig = $derived(instruments.data?.find((it) => it.about.kind === plan?.rig_kind))
+  const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
   const drops = createQuery(() => ({
-    queryKey: ['drops', plan?.distance_m, plan?.past_m, plan?.stimp_ft, plan?.capture, plan?.falls_forward_percent, plan?.falls_right_percent, settings.units],
-    queryFn: () => {
-      const { distance_m, past_m, stimp_ft, capture, falls_forward_percent, falls_right_percent } = plan as Plan
-      const body = { distance_m, past_m, stimp_ft, capture, falls_forward_percent, falls_right_percent }
-      return ask(api.POST('/api/green/drops', { params: { query: { units: settings.units } }, body }))
-    },
-    enabled: Boolean(seen?.breaks.length && !fault),
+    queryKey: ['drops', asked && puttOf(asked), settings.units],
+    queryFn: () => ask(api.POST('/api/green/drops', { params: { query: { units: settings.units } }, body: puttOf(asked as Plan) })),
+    enabled: Boolean(dropsOpen && asked && seen?.breaks.length && !fault),
     retry: false,
   }))
+  let dropsOpen = $state(false)
+
   // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
-  const unread = $derived(Boolean(rig?.about.laser && !sheet?.lesson.laser_read_at))
+  const unread = $derived(Boolean(seen?.laser && !sheet?.lesson.laser_read_at))
   async function tick(): Promise<void> {
     await ask(api.PUT('/api/lessons/{id}/laser-cautions', { params: { path: { id } } }))
     await renewLesson(client, id)
@@ -84,159 +89,160 @@
   const good = $derived(seen?.sight.fit === 'good')
   const FIT = { good: 'This rig will do', coarse: 'Too coarse', short: 'Too short', strict: 'Too strict', loose: 'Too wide' }
 
-  const sizeOf = (it: Shapes['Dimension']) => plan?.rig_sizes_m[it.name] ?? it.default
-  function size(name: string, metres: number): void {
-    if (plan) plan.rig_sizes_m = { ...plan.rig_sizes_m, [name]: metres }
-  }
-
-  let tuneFault = $state<string | undefined>()
-  async function tune(limit_deg: number): Promise<void> {
+  function apply(it: Shapes['Remedy']): void {
     if (!plan) return
-    try {
-      plan.rig_sizes_m = await ask(api.POST('/api/stations/tune', { body: { ...plan, limit_deg } }))
-      tuneFault = undefined
-    } catch (problem) {
-      tuneFault = refusal(problem).message
+    if (it.name === 'across_m') plan.across_m = it.value
+    else plan.rig_sizes_m = { ...plan.rig_sizes_m, [it.name]: it.value }
+  }
+  function take(it: Shapes['ProposalOut']): void {
+    if (!plan) return
+    if (it.watches) {
+      plan.rig_kind = it.kind
+      plan.rig_sizes_m = it.sizes
+      tab = 'rig'
+    } else {
+      plan.aids = [...plan.aids.filter((aid) => aid.kind !== it.kind), { kind: it.kind, sizes: it.sizes }]
+      tab = 'beside'
     }
   }
 
+  /** What pulling a tape changes: the putt's own length, the rig, or what lies beside it. */
+  function grip(of: string, whose: number): Grip | null {
+    if (!plan) return null
+    if (of === 'putt')
+      return { label: 'Ball to hole', value: plan.distance_m, low: 0.3, high: 15, step: 0.05, said: tapeSaid(15), pull: (to) => plan && (plan.distance_m = to) }
+    const laid = whose ? plan.aids[whose - 1] : { kind: plan.rig_kind, sizes: plan.rig_sizes_m }
+    const it = known.find((other) => other.about.kind === laid?.kind)?.dimensions.find((size) => size.name === of)
+    if (!laid || !it) return null
+    return {
+      label: it.label,
+      value: laid.sizes[of] ?? it.default,
+      low: it.low,
+      high: it.high,
+      step: it.high > 0.6 ? 0.01 : 0.001,
+      said: tapeSaid(it.high),
+      pull: (to) => {
+        if (!plan) return
+        const aid = plan.aids[whose - 1]
+        if (aid) aid.sizes = { ...aid.sizes, [of]: to }
+        else plan.rig_sizes_m = { ...plan.rig_sizes_m, [of]: to }
+      },
+    }
+  }
+  const tapeSaid = (high: number) => (metres: number) => `${shown(metres, rulerFor(high, settings.units))} ${rulerFor(high, settings.units).unit}`
+
   async function lay(): Promise<string> {
-    const wanted = laidOf({ ...(plan as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {} })
-    const same = sheet?.stations.find((it) => laidOf(it) === wanted)
-    if (same) return same.id
-    const body = { ...(plan as Plan), lesson_id: id, laid_at: new Date().toISOString() }
+    const whole = { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {}, aids: seen?.aids ?? [] }
+    const stands = sheet?.stations.find((it) => same(it, whole))
+    if (stands) return stands.id
+    const body = { ...whole, lesson_id: id, laid_at: new Date().toISOString() }
     return (await ask(api.PUT('/api/stations/{id}', { params: { path: { id: v7() } }, body }))).id
   }
-  function planOf(it: Plan): Plan {
-    return Object.fromEntries(Object.keys(FIRST).map((name) => [name, $state.snapshot(it[name as keyof Plan])])) as unknown as Plan
-  }
-  const sorted = (_: string, value: unknown) =>
-    value && typeof value === 'object' ? Object.fromEntries(Object.entries(value).sort()) : value
-  const laidOf = (it: Plan) => JSON.stringify(planOf(it), sorted)
+  let along = $state(0)
 </script>
 
 {#if plan && sheet}
   <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex flex-col desk:min-h-0">
-      <div class="relative h-[290px] shrink-0 border-b border-hairline" data-stage>
-        {#if seen}<Stage scene={seen.stage} stretch="true" />{/if}
-      </div>
-      <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
-        <div class="mb-2 flex items-center justify-between">
-          <h2 class="wide text-lg">The putt</h2>
-          <SavedStations plan={preview.data ? { ...plan, rig_sizes_m: preview.data.rig_sizes_m } : null} use={(it) => (plan = planOf({ ...it, proof: FIRST.proof }))} />
-        </div>
-        <div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
-          <LengthEntry
-            label="Ball to hole" value={plan.distance_m} low={0.3} high={15} step={0.1}
-            hint="To the hole's centre." error={fault?.about('distance_m')} onvalue={(it) => plan && (plan.distance_m = it)}
-          />
-          <LengthEntry
-            label="Pace past the hole" value={plan.past_m} low={0} high={3} step={0.05}
-            hint="Where it would stop if it missed." error={fault?.about('past_m')} onvalue={(it) => plan && (plan.past_m = it)}
-          />
-          <Stepper
-            label="Green speed" unit="ft" text={String(plan.stimp_ft)} hint="Feet on the ramp."
-            read={(text) => Number(text.replace(',', '.'))}
-            step={(by) => plan && (plan.stimp_ft = Math.min(16, Math.max(4, plan.stimp_ft + by * 0.5)))}
-            onvalue={(it) => plan && (plan.stimp_ft = it)} error={fault?.about('stimp_ft')}
-          />
-        </div>
-        <GreenEntries bind:plan {fault} />
-        <h2 class="wide mt-5 mb-2 text-lg">The rig</h2>
-        <Choice
-          label="What watches the start"
-          options={(instruments.data ?? []).filter((it) => it.about.measures === 'start').map((it) => ({ value: it.about.kind, words: it.about.name }))}
-          bind:value={plan.rig_kind}
-          onchange={() => plan && (plan.rig_sizes_m = {})}
-        />
-        {#if rig}
-          <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
-            {#each rig.dimensions as it (rig.about.kind + it.name)}
-              <LengthEntry
-                label={it.label} hint={it.hint} low={it.low} high={it.high} step={it.step} value={sizeOf(it)}
-                error={fault?.about(`rig_sizes_m.${it.name}`)} onvalue={(metres) => size(it.name, metres)}
-              />
-            {/each}
+      <div class="flex h-[300px] shrink-0 flex-col border-b border-hairline" data-stage>
+        <div class="relative min-h-0 flex-1">{#if seen}<Stage scene={seen.stage} stretch="true" {grip} bind:along />{/if}</div>
+        {#if seen?.side && along}
+          <div class="relative shrink-0 border-t border-hairline" style:height={sideHeight(seen.side, along)} data-side>
+            <Stage scene={seen.side} fixed={along} {grip} />
           </div>
-          {#if rig.about.strict && seen}
-            <div class="mt-3 grid grid-cols-2 gap-x-5 md:grid-cols-3">
-              <Stepper
-                label="Lets through ±" unit="°" text={seen.sight.narrowest_deg.toFixed(2)}
-                hint="{Math.round(seen.sight.share * 100)} % of the window; its width follows."
-                read={(text) => Number(text.replace(',', '.').replace('°', ''))}
-                step={(by) => tune(Math.round(((seen?.sight.narrowest_deg ?? 1) + by * 0.1) * 10) / 10)}
-                onvalue={tune} error={tuneFault}
-              />
-            </div>
-          {/if}
-          <details class="mt-4 border-t border-hairline pt-2">
-            <summary class="min-h-11 cursor-pointer py-2 font-semibold">What it tells, and how it misleads</summary>
-            <p><strong>Tells:</strong> {rig.about.tells}</p>
-            <p class="mt-1"><strong>Can't tell:</strong> {rig.about.cannot}</p>
-            <p class="mt-1"><strong>Reading it:</strong> {rig.about.read}</p>
-            <ul class="mt-1 list-disc pl-5">
-              {#each rig.about.mistakes as it (it)}<li>{it}</li>{/each}
-            </ul>
-          </details>
         {/if}
-        {#if seen}<ProofEntries bind:plan {fault} entry={seen.entry} />{/if}
-        <div class="mt-4 max-w-md border-t border-hairline pt-3">
-          <Choice
-            label="What the hole is taken to allow"
-            options={[
-              { value: 'rim_assisted', words: 'Rim helps' },
-              { value: 'free_fall', words: 'Free fall only' },
-            ]}
-            bind:value={plan.capture}
+      </div>
+      <Tabs.Root bind:value={tab} class="flex flex-col desk:min-h-0 desk:flex-1">
+        <div class="flex shrink-0 flex-wrap items-end justify-between gap-x-3 border-b-2 border-ink px-5 pt-2">
+          <Tabs.List class="flex flex-wrap" aria-label="What to plan">
+            {#each TABS as it (it.value)}
+              <Tabs.Trigger
+                value={it.value}
+                class="wide min-h-11 px-4 text-faded data-[state=active]:bg-ink data-[state=active]:text-paper">{it.words}{it.value === 'beside' && plan.aids.length ? ` ${plan.aids.length}` : ''}</Tabs.Trigger
+              >
+            {/each}
+          </Tabs.List>
+          <SavedStations
+            plan={preview.data ? { ...($state.snapshot(plan) as Plan), rig_sizes_m: preview.data.rig_sizes_m, aids: preview.data.aids } : null}
+            use={(it) => (plan = structuredClone(laidPart(it)))}
           />
         </div>
-      </div>
+        <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
+          <Tabs.Content value="putt">{#if tab === 'putt'}<PuttEntries bind:plan {fault} />{/if}</Tabs.Content>
+          <Tabs.Content value="rig">
+            {#if tab === 'rig'}<RigEntries bind:plan {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
+          </Tabs.Content>
+          <Tabs.Content value="beside">
+            {#if tab === 'beside'}<BesideEntries bind:plan {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
+          </Tabs.Content>
+          <Tabs.Content value="proof">
+            {#if tab === 'proof' && seen}<ProofEntries bind:plan {fault} entry={seen.entry} />{/if}
+          </Tabs.Content>
+          <Tabs.Content value="print">
+            {#if tab === 'print'}<Prints {plan} hand={sheet.golfer.hand} title="{sheet.golfer.name}, {sheet.lesson.place}" />{/if}
+          </Tabs.Content>
+        </div>
+      </Tabs.Root>
     </div>
 
     <aside class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l" aria-label="What this rig can see">
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
       <div class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
-      {#if fault && !fault.problem.errors.length}
-        <Trouble error={preview.error} again={() => preview.refetch()} />
-      {:else if fault}
-        <div class="border-l-4 border-danger pl-3" role="alert">
-          <p class="font-semibold">This can't be laid. The drawing shows the last that could.</p>
-          <p>{fault.message}</p>
-        </div>
-      {/if}
-      {#if seen}
-        <section class:opacity-50={Boolean(fault)} data-fit={seen.sight.fit}>
-          <h2 class="wide text-xl">{good ? '✓' : '✕'} {FIT[seen.sight.fit]}</h2>
-          <p class="mt-1">{seen.sight.words}</p>
-          {#if seen.sight.remedies.length}
-            <div class="mt-2 flex flex-col gap-2" role="group" aria-label="What would do">
-              {#each seen.sight.remedies as it (it.name)}
-                <button class="button justify-start" onclick={() => size(it.name, it.value)}>Use: {it.words}</button>
-              {/each}
-            </div>
-          {/if}
-        </section>
-        <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-breaks>
-          {#each seen.breaks as it (it)}<p>{it}</p>{/each}
-          <p>{seen.allows}</p>
-        </section>
-        {#if seen.breaks.length}
-          <details class="border-t border-hairline">
-            <summary class="min-h-11 cursor-pointer py-2 font-semibold">Which starts drop</summary>
-            <div class="relative h-52">{#if drops.data}<Stage scene={drops.data} />{/if}</div>
-          </details>
+        {#if fault && !fault.problem.errors.length}
+          <Trouble error={preview.error} again={() => preview.refetch()} />
+        {:else if fault}
+          <div class="border-l-4 border-danger pl-3" role="alert">
+            <p class="font-semibold">This can't be laid. The drawing shows the last that could.</p>
+            <p>{fault.message}</p>
+          </div>
         {/if}
-        <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-trust>
-          {#each seen.trust as it, n (it)}<p class={n ? '' : 'font-semibold'}>{it}</p>{/each}
-        </section>
-      {/if}
-      {#each rig?.about.cautions ?? [] as it (it)}
-        <!-- What is still to be ticked stands first. -->
-        <p class="text-[15px] {unread ? 'order-first' : 'border-t border-hairline pt-3'}"><strong>Caution.</strong> {it}</p>
-      {/each}
+        {#if seen}
+          {#if seen.objections.length}
+            <section class="grid gap-2 border-l-4 border-danger pl-3" class:opacity-50={Boolean(fault)} data-objections>
+              {#each seen.objections as it (it.words)}
+                <p><strong>{it.words}</strong> {it.why}</p>
+              {/each}
+            </section>
+          {/if}
+          <section class:opacity-50={Boolean(fault)} data-fit={seen.sight.fit}>
+            <h2 class="wide text-xl">{good ? '✓' : '✕'} {FIT[seen.sight.fit]}</h2>
+            <p class="mt-1">{seen.sight.words}</p>
+            {#if seen.sight.remedies.length}
+              <div class="mt-2 flex flex-col gap-2" role="group" aria-label="What would do">
+                {#each seen.sight.remedies as it (it.name)}
+                  <button class="button justify-start" onclick={() => apply(it)}>Use: {it.words}</button>
+                {/each}
+              </div>
+            {/if}
+          </section>
+          <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-breaks>
+            {#each seen.breaks as it (it)}<p>{it}</p>{/each}
+            {#if seen.remedies.length}
+              <div class="flex flex-col gap-2" role="group" aria-label="Where it punishes no good putt">
+                {#each seen.remedies as it (it.name)}
+                  <button class="button justify-start" onclick={() => apply(it)}>Use: {it.words}</button>
+                {/each}
+              </div>
+            {/if}
+            <p>{seen.allows}</p>
+          </section>
+          {#if seen.breaks.length}
+            <details class="border-t border-hairline" bind:open={dropsOpen}>
+              <summary class="min-h-11 cursor-pointer py-2 font-semibold">Which starts drop</summary>
+              <div class="relative h-52">{#if drops.data}<Stage scene={drops.data} />{/if}</div>
+            </details>
+          {/if}
+          <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-trust>
+            {#each seen.trust as it, n (it)}<p class={n ? '' : 'font-semibold'}>{it}</p>{/each}
+          </section>
+          {#each seen.cautions as it (it)}
+            <!-- What is still to be ticked stands first. -->
+            <p class="text-[15px] {unread ? 'order-first' : 'border-t border-hairline pt-3'}"><strong>Caution.</strong> {it}</p>
+          {/each}
+        {/if}
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
+        {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
         {#if unread}
           <label class="mb-3 flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
             <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} disabled={!rig} onchange={tick} />
@@ -253,4 +259,5 @@
       </div>
     </aside>
   </div>
+  <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} use={take} />
 {/if}

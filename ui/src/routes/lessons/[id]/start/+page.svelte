@@ -58,14 +58,14 @@
     judgement && { ...judgement.vial, ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) })) },
   )
   function atOf(it: Putt): number {
-    const same = picture.data?.zones.find((zone) => zone.low_deg === it.low_deg && zone.high_deg === it.high_deg)
-    return same?.at_deg ?? ((it.low_deg ?? it.high_deg ?? 0) + (it.high_deg ?? it.low_deg ?? 0)) / 2
+    const same = picture.data?.zones.find((zone) => zone.low === it.low_deg && zone.high === it.high_deg)
+    return same?.at ?? ((it.low_deg ?? it.high_deg ?? 0) + (it.high_deg ?? it.low_deg ?? 0)) / 2
   }
 
   /** As the server will say it: a reading that may lie on the line has no side. */
   function sideOf(zone: Zone): 'left' | 'right' | 'neither' {
-    if ((zone.low_deg ?? -Infinity) <= 0 && (zone.high_deg ?? Infinity) >= 0) return 'neither'
-    return zone.at_deg < 0 ? 'left' : 'right'
+    if ((zone.low ?? -Infinity) <= 0 && (zone.high ?? Infinity) >= 0) return 'neither'
+    return zone.at < 0 ? 'left' : 'right'
   }
   function record(zone: Zone): void {
     if (!blockId || full || ended) return
@@ -78,7 +78,7 @@
       body,
       blockId,
       about,
-      shown: { ...reading, low_deg: zone.low_deg, high_deg: zone.high_deg, recorded_at: reading.taken_at, voided: false, void_reason: null, words: zone.name, side },
+      shown: { ...reading, low_deg: zone.low, high_deg: zone.high, recorded_at: reading.taken_at, voided: false, void_reason: null, words: zone.name, side },
     })
   }
   function mark(putt: Putt | undefined, reason: string | null): void {

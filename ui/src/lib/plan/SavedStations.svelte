@@ -3,15 +3,15 @@
   import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/api/client'
+  import { laidPart, type Plan } from './plan'
   import { settings } from '$lib/settings/settings.svelte'
-  import Sheet from './Sheet.svelte'
-  import Trouble from './Trouble.svelte'
+  import Sheet from '$lib/frame/Sheet.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
 
-  type Laid = Omit<Shapes['ReadOut'], 'words' | 'name'>
   interface Props {
     /** The station as it stands on the stage; null while it can't be laid. */
-    plan: Laid | null
-    use: (station: Laid) => void
+    plan: Plan | null
+    use: (station: Plan) => void
   }
   let { plan, use }: Props = $props()
 
@@ -45,12 +45,8 @@
       return false
     }
   }
-  const put = (id: string, title: string, laid: Laid) =>
-    ask(api.PUT('/api/saved-stations/{id}', { params: { path: { id }, ...units }, body: { ...bare(laid), name: title } }))
-  /** Only what a station is: what else a row holds is not sent back. */
-  function bare({ distance_m, past_m, stimp_ft, capture, rig_kind, rig_sizes_m, falls_forward_percent, falls_right_percent }: Laid) {
-    return { distance_m, past_m, stimp_ft, capture, rig_kind, rig_sizes_m, falls_forward_percent, falls_right_percent }
-  }
+  const put = (id: string, title: string, laid: Plan) =>
+    ask(api.PUT('/api/saved-stations/{id}', { params: { path: { id }, ...units }, body: { ...laidPart(laid), name: title } }))
   async function keep(event: SubmitEvent): Promise<void> {
     event.preventDefault()
     if (plan && (await say(() => put(v7(), name, plan)))) name = ''

@@ -4,10 +4,10 @@
   import { api, ask, refusal, type Refusal, type Shapes } from '$lib/api/client'
   import type { Zone } from '$lib/drawing/zones'
   import { ENTRIES } from '$lib/instruments'
-  import Choice from './Choice.svelte'
-  import LengthEntry from './LengthEntry.svelte'
-  import Sheet from './Sheet.svelte'
-  import Trouble from './Trouble.svelte'
+  import Choice from '$lib/frame/Choice.svelte'
+  import LengthEntry from '$lib/frame/LengthEntry.svelte'
+  import Sheet from '$lib/frame/Sheet.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
 
   type Plan = Omit<Shapes['CheckIn'], 'raws' | 'known_deg' | 'proof'> & { proof: Shapes['Proof'] }
   interface Props {

@@ -1,0 +1,55 @@
+"""A coach's read: where beside the hole a putt is to be started at."""
+
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..constants import BALL_M, HOLE_M
+from ..limits import Bounds, OutOfLimits
+from ..wording import Units, tape
+
+Place = Literal["centre", "inside_edge", "edge", "outside"]
+Side = Literal["left", "right"]
+OUTSIDE = Bounds(0.0, 4.0, "m")
+
+
+@dataclass(frozen=True, slots=True)
+class Read:
+    """A place to start at, as coaches say it.
+
+    Parameters
+    ----------
+    place : the hole's centre; the ball just inside its edge; the edge itself; or so far outside the edge
+    side : of the hole, seen from behind the ball; of no account for the centre
+    outside_m : how far outside the edge, m; 0 unless `place` is "outside"
+    """
+
+    place: Place = "centre"
+    side: Side = "left"
+    outside_m: float = 0.0
+
+    def __post_init__(self) -> None:
+        OUTSIDE.check("outside_m", "Outside the edge", self.outside_m)
+        if self.outside_m and self.place != "outside":
+            raise OutOfLimits(
+                "outside_m", "Only a read outside the edge is so far outside.", limit="0 unless outside", unit="m"
+            )
+
+    @property
+    def offset_m(self) -> float:
+        """Where it lies beside the hole's centre, right positive, m."""
+        edge = HOLE_M / 2
+        off = {"centre": 0.0, "inside_edge": edge - BALL_M / 2, "edge": edge, "outside": edge + self.outside_m}
+        return off[self.place] if self.side == "right" else -off[self.place]
+
+    def words(self, units: Units) -> str:
+        """As a coach says it: "left edge", "4 cm outside right"."""
+        if self.place == "centre":
+            return "the centre"
+        if self.place == "inside_edge":
+            return f"just inside the {self.side} edge"
+        if self.place == "edge":
+            return f"the {self.side} edge"
+        return f"{tape(self.outside_m, units)} outside {self.side}"
+
+
+CENTRE: Final = Read()

@@ -1,0 +1,33 @@
+"""Gate of two balls."""
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+from ..constants import BALL_M
+from ..drawing.scene import Circle, Shape
+from .aid import About
+from .gate import Gate, gate_about
+
+
+@dataclass(frozen=True)
+class BallGate(Gate):
+    """A gate of two balls; the width is the gap between them."""
+
+    about: ClassVar[About] = gate_about(
+        "ball_gate",
+        "Gate of two balls",
+        "Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
+        "Mark both spots: a knocked ball put back by eye changes the gate.",
+        (("ball", 2),),
+    )
+
+    @property
+    def post_width_m(self) -> float:
+        return BALL_M
+
+    def _post_shape(self, x: float, tall: float) -> Shape:
+        return Circle(x, -BALL_M * 500, BALL_M * 500, "post")
+
+    @property
+    def _post_tall_m(self) -> float:
+        return BALL_M

@@ -1,0 +1,37 @@
+"""A mirror on the face, sending a laser back onto a ruler."""
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+from ..angle import angle_deg
+from .aid import About
+from .cautions import LASER, MIRROR_AND_LASER
+from .thrown import Thrown
+
+
+@dataclass(frozen=True)
+class FaceMirror(Thrown):
+    """A mirror on the face sends a laser at the ruler back: θ = ½·atan2(s, D), s from where it falls when square."""
+
+    about: ClassVar[About] = About(
+        kind="face_mirror",
+        laser=True,
+        mirror=True,
+        name="Mirror on the face",
+        measures="face",
+        entry="slide",
+        guides=False,
+        tells="Where the face points at address, twice as finely as a laser on the putter: a mirror doubles it.",
+        cannot="Anything while the laser can reach a face. Nothing of the stroke.",
+        read="Set the putter down without a stroke; read where the returned spot stands, from its square place.",
+        mistakes=(
+            "The mirror not flat on the face.",
+            "The zero taken at the emitter, though the emitter stands beside the line.",
+            "Read as if the angle were not doubled.",
+        ),
+        cautions=(*LASER, MIRROR_AND_LASER),
+        parts=(("face mirror", 1), ("pointing laser", 1), ("ruler board", 1)),
+    )
+
+    def _value(self, offset_m: float) -> float:
+        return angle_deg(offset_m, self.distance_m) / 2

@@ -1,0 +1,22 @@
+"""A laser line laid on the ground."""
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+from .aid import About
+from .cautions import LASER, MIRROR_AND_LASER
+from .ground_line import GroundLine, line_about
+
+
+@dataclass(frozen=True)
+class GroundLaser(GroundLine):
+    """A laser line laid on the ground."""
+
+    about: ClassVar[About] = line_about(
+        "ground_laser",
+        "Laser on the ground",
+        "The laser not over the ball's spot and the aim point both.",
+        (*LASER, MIRROR_AND_LASER),
+        "line laser",
+        laser=True,
+    )

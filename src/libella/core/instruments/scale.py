@@ -1,0 +1,132 @@
+"""What instruments read on a ruler share: marks either side of a zero, each standing for an interval."""
+
+import math
+from abc import abstractmethod
+from dataclasses import dataclass
+from typing import TYPE_CHECKING, ClassVar
+
+from ..drawing.scene import Label, Line, Scene, Shape, box
+from ..interval import Interval
+from ..limits import OutOfLimits
+from ..wording import Units, count, tape
+from .aid import Aid, Raw, Zone, choice
+
+MOST_MARKS = 100
+_ENDS = ("left", "right")
+
+
+@dataclass(frozen=True)
+class Scale(Aid):
+    """Raw reading: `offset_m`, the mark on the plus side of zero, or `beyond`, the end that was passed."""
+
+    if TYPE_CHECKING:  # dimensions, declared by each instrument in its own laying order
+        half_width_m: float
+        mark_m: float
+
+    _zero_words: ClassVar[str] = "on the line"
+
+    @abstractmethod
+    def _value(self, offset_m: float) -> float:
+        """What a place on the ruler stands for, in the unit of the quantity; grows from left to right."""
+
+    def check(self) -> None:
+        if self.half_width_m < self.mark_m:
+            raise OutOfLimits(
+                "half_width_m",
+                "The ruler is narrower than one mark each side; widen it or read finer marks.",
+                limit=f"at least {self.mark_m * 1000:g} mm",
+                unit="m",
+            )
+        if self.half_width_m / self.mark_m > MOST_MARKS + 0.5:
+            raise OutOfLimits(
+                "half_width_m",
+                f"More than {MOST_MARKS} marks each side cannot be read at a glance; "
+                "use a narrower ruler or coarser marks.",
+                limit=f"at most {self.mark_m * MOST_MARKS * 1000:g} mm",
+                unit="m",
+            )
+
+    @property
+    def _marks(self) -> int:
+        return math.floor(self.half_width_m / self.mark_m + 1e-9)
+
+    @property
+    def _reach_m(self) -> float:
+        """How far off the line the last mark still reads, m."""
+        return (self._marks + 0.5) * self.mark_m
+
+    def interval(self, raw: Raw) -> Interval:
+        if "beyond" in raw:
+            left = choice(raw, "beyond", _ENDS) == "left"
+            limit = self._value(-self._reach_m if left else self._reach_m)
+            return Interval(-math.inf, limit) if left else Interval(limit, math.inf)
+        offset = raw.get("offset_m")
+        if set(raw) != {"offset_m"} or isinstance(offset, str) or offset is None or not math.isfinite(offset):
+            raise OutOfLimits(
+                "raw.offset_m", f"{self.about.name} reads a mark of its ruler.", limit="a number", unit="m"
+            )
+        end = self._marks * self.mark_m
+        if abs(offset) > end + 1e-8:
+            raise OutOfLimits(
+                "raw.offset_m",
+                f"{offset * 1000:g} mm is beyond the ruler, which ends at {end * 1000:g} mm; record it as off the end.",
+                limit=f"{-end * 1000:g} to {end * 1000:g} mm",
+                unit="m",
+            )
+        half = self.mark_m / 2
+        return Interval(self._value(offset - half), self._value(offset + half))
+
+    def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
+        mark = self.mark_m * 1000
+        end = self._reach_m * 1000
+        pad = end * 0.16
+
+        def at(n: int) -> Zone:
+            raw: Raw = {"offset_m": round(n * self.mark_m, 9)}
+            return Zone(
+                self.words(raw, units),
+                raw,
+                self.interval(raw),
+                "0" if n == 0 else None,
+                ((n - 0.5) * mark, (n + 0.5) * mark),
+            )
+
+        def off(side: str) -> Zone:
+            raw: Raw = {"beyond": side}
+            span = (-end - pad, -end) if side == "left" else (end, end + pad)
+            return Zone(self.words(raw, units), raw, self.interval(raw), "[" if side == "left" else "]", span)
+
+        return (off("left"), *(at(n) for n in range(-self._marks, self._marks + 1)), off("right"))
+
+    def words(self, raw: Raw, units: Units = "metric") -> str:
+        told = self.about.quantity
+        if "beyond" in raw:
+            side = told.low_side if raw["beyond"] == "left" else told.high_side
+            return f"off the {side} end" if told.unit == "deg" else f"off the end, {side}"
+        offset = float(raw["offset_m"])
+        if offset == 0:
+            return self._zero_words
+        return f"{tape(abs(offset), units)} {told.high_side if offset > 0 else told.low_side}"
+
+    def picture(self, units: Units = "metric") -> Scene:
+        end = self._reach_m * 1000
+        mark = self.mark_m * 1000
+        pad = end * 0.16
+        tall = (end + pad) * 0.3
+        shapes: list[Shape] = [box(-end, -tall, end, 0, "board")]
+        every = next(n for n in (1, 2, 5, 10, 20, 50) if n * 9 >= self._marks)
+        per_label, unit = (1, "mm") if units == "metric" else (25.4, "in")
+        for n in range(-self._marks, self._marks + 1):
+            long = n % every == 0
+            shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
+            if long:
+                shapes.append(Label(n * mark, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else f"0 {unit}"))
+        shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
+        return Scene(
+            -end - pad,
+            -tall * 1.3,
+            end + pad,
+            0,
+            f"{self.about.name}: a ruler with {count(2 * self._marks + 1, 'mark')} of {tape(self.mark_m, units)}.",
+            tuple(shapes),
+        )

@@ -1,0 +1,115 @@
+"""A scene as SVG in millimetres, in black on white, for paper. The screen draws the same scene in its own ink."""
+
+from collections.abc import Iterable
+from html import escape
+from typing import Final
+
+from ..core.drawing.scene import Area, Circle, Curve, Label, Line, Scene, Shape, Tape
+
+_LANE_MM: Final = 8.0
+_FIRST_MM: Final = 4.0
+_TEXT_MM: Final = 3.4
+INK: Final = "#1B1E1A"
+# Role to fill, stroke, stroke width in mm, dashes.
+_INKS: Final[dict[str, tuple[str, str, float, str]]] = {
+    "ball": ("#ffffff", INK, 0.35, ""),
+    "ghost": ("none", "#6B6A62", 0.2, "1.2 1.2"),
+    "hole": (INK, INK, 0.2, ""),
+    "ring": ("none", INK, 0.3, "2 1"),
+    "line": ("none", INK, 0.25, "3 1.2 0.6 1.2"),
+    "ground": ("none", INK, 0.4, ""),
+    "post": (INK, INK, 0.2, ""),
+    "board": ("#ffffff", INK, 0.3, ""),
+    "limit": ("none", INK, 0.7, ""),
+    "mark": ("none", INK, 0.2, ""),
+    "window": ("#E6E3D8", "none", 0.0, ""),
+    "path": ("none", INK, 0.5, ""),
+    "stance": ("none", "#8B897F", 0.3, ""),
+}
+
+
+def svg_page(width_mm: float, height_mm: float, body: str) -> str:
+    """A whole SVG of that size on paper."""
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" width="{width_mm:g}mm" height="{height_mm:g}mm" '
+        f'viewBox="0 0 {width_mm:g} {height_mm:g}">{body}</svg>'
+    )
+
+
+def drawn(scene: Scene, x: float, y: float, scale: float = 1.0) -> str:
+    """The scene's shapes with its top left corner at (x, y) mm on the page, `scale` times true size."""
+    return "".join(_shape(it, x - scene.left * scale, y - scene.top * scale, scale) for it in scene.shapes)
+
+
+def text(x: float, y: float, said: str, *, size: float = _TEXT_MM, anchor: str = "start", weight: int = 400) -> str:
+    """A line of text, its baseline at y mm."""
+    return (
+        f'<text x="{x:.3f}" y="{y:.3f}" font-size="{size:g}" text-anchor="{anchor}" font-weight="{weight}" '
+        f'font-family="Libella Text, sans-serif" fill="{INK}">{escape(said)}</text>'
+    )
+
+
+def line(
+    x1: float, y1: float, x2: float, y2: float, *, name: str = "mark", width: float = 0.2, dashes: str = ""
+) -> str:
+    """A line; `name` is its class."""
+    dashed = f' stroke-dasharray="{dashes}"' if dashes else ""
+    return (
+        f'<line class="{name}" x1="{x1:.3f}" y1="{y1:.3f}" x2="{x2:.3f}" y2="{y2:.3f}" stroke="{INK}" '
+        f'stroke-width="{width:g}"{dashed}/>'
+    )
+
+
+def _shape(it: Shape, x: float, y: float, scale: float) -> str:
+    def at(points: Iterable[tuple[float, float]]) -> str:
+        return " ".join(f"{x + px * scale:.3f},{y + py * scale:.3f}" for px, py in points)
+
+    if isinstance(it, Tape):
+        return _tape(it, x, y, scale)
+    if isinstance(it, Label):
+        return _paper_text(x + it.x * scale, y + it.y * scale, it.text, anchor=it.anchor)
+    if isinstance(it, Line | Circle | Area | Curve):
+        fill, stroke, width, dashes = _INKS[it.role]
+        ink = f'class="{it.role}" fill="{fill}" stroke="{stroke}" stroke-width="{width:g}"'
+        ink += f' stroke-dasharray="{dashes}"' if dashes else ""
+        if isinstance(it, Line):
+            ends = (x + it.x1 * scale, y + it.y1 * scale, x + it.x2 * scale, y + it.y2 * scale)
+            return '<line {} x1="{:.3f}" y1="{:.3f}" x2="{:.3f}" y2="{:.3f}"/>'.format(ink, *ends)
+        if isinstance(it, Circle):
+            return f'<circle {ink} cx="{x + it.x * scale:.3f}" cy="{y + it.y * scale:.3f}" r="{it.r * scale:.3f}"/>'
+        if isinstance(it, Curve):
+            return f'<polyline {ink.replace(fill, "none", 1)} points="{at(it.points)}"/>'
+        return f'<polygon {ink} points="{at(it.points)}"/>'
+    return ""  # rays are putts: they are not laid out on paper
+
+
+def _tape(it: Tape, x: float, y: float, scale: float) -> str:
+    """A dimension between its witness lines, set off by its lane."""
+    x1, y1, x2, y2 = x + it.x1 * scale, y + it.y1 * scale, x + it.x2 * scale, y + it.y2 * scale
+    off = it.lane * _LANE_MM + (_FIRST_MM if it.lane > 0 else -_FIRST_MM)
+    beyond = 1.5 if off > 0 else -1.5
+    if it.y1 == it.y2:
+        at = y1 + off
+        return (
+            line(x1, y1, x1, at + beyond, name="witness", width=0.15, dashes="0.6 0.9")
+            + line(x2, y2, x2, at + beyond, name="witness", width=0.15, dashes="0.6 0.9")
+            + line(x1, at, x2, at, name="tape")
+            + "".join(line(end - 1, at + 1, end + 1, at - 1) for end in (x1, x2))
+            + _paper_text((x1 + x2) / 2, at + 1.2, it.text)
+        )
+    at = x1 + off
+    return (
+        line(x1, y1, at + beyond, y1, name="witness", width=0.15, dashes="0.6 0.9")
+        + line(x2, y2, at + beyond, y2, name="witness", width=0.15, dashes="0.6 0.9")
+        + line(at, y1, at, y2, name="tape")
+        + "".join(line(at - 1, end + 1, at + 1, end - 1) for end in (y1, y2))
+        + _paper_text(at, max(y1, y2) + _TEXT_MM + 1, it.text)
+    )
+
+
+def _paper_text(x: float, y: float, said: str, *, anchor: str = "middle") -> str:
+    """Text with white behind it, so that a line under it does not cross it."""
+    wide = len(said) * _TEXT_MM * 0.56
+    left = x - {"start": 0.0, "middle": wide / 2, "end": wide}[anchor]
+    box = f'x="{left:.3f}" y="{y - _TEXT_MM:.3f}" width="{wide:.3f}" height="{_TEXT_MM * 1.3:.3f}"'
+    return f'<rect {box} fill="#ffffff"/>' + text(x, y, said, anchor=anchor, weight=600)

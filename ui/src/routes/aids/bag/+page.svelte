@@ -1,0 +1,102 @@
+<!-- The bag: what the coach owns; and how strict a rig should be for whom. -->
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { bagQuery, bandsQuery } from '$lib/api/queries.svelte'
+  import { place } from '$lib/frame/place.svelte'
+  import Stepper from '$lib/frame/Stepper.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+
+  const client = useQueryClient()
+  const bag = bagQuery()
+  const bands = bandsQuery()
+  let search = $state('')
+  let error = $state<unknown>(null)
+  let bandError = $state<unknown>(null)
+  const parts = $derived(Object.entries(bag.data?.parts ?? {}).filter(([name]) => name.includes(search.trim().toLowerCase())))
+  $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'Bag' }], false))
+
+  async function say(asked: Promise<Shapes['BagOut']>): Promise<void> {
+    error = null
+    try {
+      client.setQueryData(['bag'], await asked)
+      await client.invalidateQueries({ queryKey: ['preview'] })
+    } catch (problem) {
+      error = problem
+      await bag.refetch()
+    }
+  }
+  function count(name: string, n: number): void {
+    if (!bag.data) return
+    // Shown at once; what the server says comes after.
+    const told = { ...bag.data, told: true, parts: { ...bag.data.parts, [name]: n } }
+    client.setQueryData(['bag'], told)
+    void say(ask(api.PUT('/api/bag', { body: { parts: told.parts } })))
+  }
+  async function spread(level: Shapes['BandOut']['level'], deg: number | null): Promise<void> {
+    bandError = null
+    const own = Object.fromEntries(
+      (bands.data ?? [])
+        .map((it) => [it.level, it.level === level ? deg : it.spread_deg === it.usual_deg ? null : it.spread_deg] as const)
+        .filter(([, it]) => it !== null),
+    )
+    try {
+      client.setQueryData(['bands'], await ask(api.PUT('/api/bands', { body: { spreads_deg: own as Record<string, number> } })))
+    } catch (problem) {
+      bandError = problem
+    }
+  }
+</script>
+
+<svelte:head><title>Bag · Libella</title></svelte:head>
+
+<div class="mx-auto max-w-[1100px] px-5 py-6">
+  <div class="flex flex-wrap items-end gap-3 border-b-2 border-ink pb-1">
+    <h1 class="wide mr-auto text-2xl">My bag</h1>
+    {#if bag.data?.told}<button class="button" onclick={() => say(ask(api.DELETE('/api/bag')))}>Forget it</button>{/if}
+    <input class="entry w-64!" type="search" placeholder="Find a part" aria-label="Find a part" bind:value={search} />
+  </div>
+  <p class="mt-3 max-w-2xl" data-told={bag.data?.told}>
+    {bag.data?.told
+      ? 'Plans show what is missing, and proposals can keep to what is here.'
+      : 'Not told yet: until then Libella takes it that everything is here. Set what you own.'}
+  </p>
+  {#if bag.error ?? error}<div class="mt-3"><Trouble error={bag.error ?? error} again={() => bag.refetch()} /></div>{/if}
+  <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">
+    {#each parts as [name, n] (name)}
+      <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={name}>
+        <span class={n ? 'font-semibold' : 'text-faded'}>{name}</span>
+        <span class="flex items-center">
+          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => count(name, n - 1)}>−</button>
+          <output class="w-11 text-center text-lg font-bold">{n}</output>
+          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => count(name, n + 1)}>+</button>
+        </span>
+      </li>
+    {:else}
+      {#if bag.data}<li class="py-3 text-lg">No part is called “{search}”. <button class="button ml-2" onclick={() => (search = '')}>Show all</button></li>{/if}
+    {/each}
+  </ul>
+
+  <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">How strict for whom</h2>
+  <p class="mt-3 max-w-2xl">
+    The spread of start lines you expect before anything is measured. A gate tells most when it lets half of that to one and a half
+    times that through. All of it is opinion, and yours to change.
+  </p>
+  {#if bands.error ?? bandError}<div class="mt-3"><Trouble error={bands.error ?? bandError} again={() => bands.refetch()} /></div>{/if}
+  <div class="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2 md:grid-cols-4">
+    {#each bands.data ?? [] as it (it.level)}
+      <div data-band={it.level}>
+        <Stepper
+          label={it.name} unit="°" text={String(Number(it.spread_deg.toFixed(2)))}
+          hint="Gates from ± {it.strict_deg.toFixed(1)}° to ± {it.loose_deg.toFixed(1)}°."
+          read={(text) => Number(text.replace(',', '.').replace('°', ''))}
+          step={(by) => spread(it.level, Math.min(6, Math.max(0.2, Math.round((it.spread_deg + by * 0.1) * 10) / 10)))}
+          onvalue={(deg) => spread(it.level, deg)} error={bandError ? refusal(bandError).about(`spreads_deg.${it.level}`) : undefined}
+        />
+        {#if it.spread_deg !== it.usual_deg}
+          <button class="button plain text-sm" onclick={() => spread(it.level, null)}>Back to {it.usual_deg}°</button>
+        {/if}
+      </div>
+    {/each}
+  </div>
+</div>
