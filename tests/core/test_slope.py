@@ -8,11 +8,14 @@ from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 
-from libella.core.green.aim import aim, drop_map
+from libella.core.green.aim import aim, arrival, drop_map
 from libella.core.green.putt import Putt
+from libella.core.green.read import Read
 from libella.core.green.roll import Ground, roll, roll_many
-from libella.core.green.slope import LevelReading, fall_line
+from libella.core.green.slope import LevelReading, TrialRoll, fall_line, nearest_straight, rolled_slope
+from libella.core.instruments.board import Board
 from libella.core.limits import OutOfLimits
+from libella.core.station import Station
 
 from .reference import cases
 
@@ -186,3 +189,124 @@ def test_two_readings_say_nothing_of_their_doubt():
 def test_a_level_steeper_than_a_green_is_refused(falls):
     with pytest.raises(OutOfLimits):
         LevelReading(0, falls)
+
+
+@given(st.floats(-2.5, 2.5), st.floats(-1.5, 1.5), st.floats(6, 13), st.floats(-0.5, 0.5))
+@settings(max_examples=40, deadline=None)
+def test_rolls_both_ways_give_back_the_slope_they_rolled_on(forward, right, stimp, aimed_deg):
+    """Balls rolled by the simulation until they stop, sent off alike and a little to one side: the slope comes out."""
+    rolls = []
+    for way, sign in (("out", 1), ("back", -1)):
+        ground = Ground(stimp, sign * forward, sign * right)
+        pull = ground.pull[0]
+        if ground.friction - abs(pull) < 0.25 * ground.friction:
+            return  # it would hardly stop
+        length = 1.6**2 / (2 * (ground.friction - pull))
+        # Up to just before it stops, where a path along the line can't follow it.
+        path = roll(ground, length * 0.999, aimed_deg, 1.6)
+        rolls.append(TrialRoll(way, length, path.y[-1]))
+    found = rolled_slope(rolls, stimp)
+    assert found.forward_percent == pytest.approx(forward, abs=0.08)
+    assert found.right_percent == pytest.approx(right, abs=0.1 + 0.06 * abs(right))
+
+
+def test_rolls_know_how_sure_they_are():
+    pair = [TrialRoll("out", 3.0, 0.1), TrialRoll("back", 3.2, -0.1)]
+    one = rolled_slope(pair, 10)
+    more = rolled_slope(pair * 4, 10)
+    assert one.right_percent > 0 > one.forward_percent
+    assert 0 < more.right_doubt < one.right_doubt and 0 < more.forward_doubt < one.forward_doubt
+    scattered = [*pair, TrialRoll("out", 3.6, 0.4), TrialRoll("back", 2.6, 0.3)]
+    assert rolled_slope(scattered, 10).right_doubt > one.right_doubt
+    for lonely in ([], pair[:1], pair[1:]):
+        with pytest.raises(OutOfLimits) as refused:
+            rolled_slope(lonely, 10)
+        assert refused.value.field == "rolls"
+
+
+@given(st.floats(-3, 3), st.floats(-3, 3), st.floats(1, 8))
+@settings(max_examples=80)
+def test_the_nearest_straight_putt_is_straight(forward, right, distance):
+    assume(abs(forward) + abs(right) > 0.1)
+    found = nearest_straight(forward, right, distance)
+    turn = math.radians(found.turn_deg)
+    # The same fall, seen along the turned line: nothing is left across it.
+    along = forward * math.cos(turn) + right * math.sin(turn)
+    across = right * math.cos(turn) - forward * math.sin(turn)
+    assert across == pytest.approx(0, abs=1e-9) and (along < 0) == found.uphill
+    assert abs(found.turn_deg) <= 90 + 1e-9
+    # Its ball is as far from the hole.
+    assert math.hypot(distance + found.ball_back_m, found.ball_right_m) == pytest.approx(distance)
+
+
+def test_on_level_ground_every_putt_is_straight():
+    assert nearest_straight(0, 0, 3) is None
+
+
+READS = [
+    (Read(), 0.0, "the centre"),
+    (Read("inside_edge", "left"), -0.032665, "just inside the left edge"),
+    (Read("edge", "right"), 0.054, "the right edge"),
+    (Read("outside", "left", 0.05), -0.104, "50 mm outside left"),
+]
+
+
+@pytest.mark.parametrize(("read", "offset", "words"), READS)
+def test_a_read_is_a_place_beside_the_hole(read, offset, words):
+    assert read.offset_m == pytest.approx(offset) and read.words("metric") == words
+
+
+def test_a_read_that_makes_no_sense_is_refused():
+    for bad, field in (
+        (lambda: Read("edge", "left", 0.1), "outside_m"),
+        (lambda: Read("outside", "left", 9), "outside_m"),
+    ):
+        with pytest.raises(OutOfLimits) as refused:
+            bad()
+        assert refused.value.field == field
+    with pytest.raises(OutOfLimits) as refused:
+        Putt(3, 0.3, 10, target="read")
+    assert refused.value.field == "read"
+
+
+def test_a_read_as_target_moves_line_window_and_drift():
+    level = Putt(3.0, 0.3, 10, read=Read("edge", "right"), target="read")
+    half = Putt(3.0, 0.3, 10).window.left_deg
+    assert level.start_deg == pytest.approx(math.degrees(math.atan(0.054 / 3)))
+    # What holes the putt lies to the left of a line that starts right of the hole.
+    assert level.window.low_deg == pytest.approx(-half - level.start_deg)
+    assert level.window.high_deg == pytest.approx(half - level.start_deg)
+    assert level.arrives.beside_m == pytest.approx(0.054, abs=1e-4) and not level.arrives.drops
+
+    slope = {"falls_forward_percent": -1.0, "falls_right_percent": 1.5}
+    computed = Putt(3.0, 0.3, 10, **slope)
+    aim = computed.aim
+    side = "left" if aim.aim_m < 0 else "right"
+    near = Putt(3.0, 0.3, 10, **slope, read=Read("outside", side, abs(aim.aim_m) - 0.054), target="read")
+    assert near.start_deg == pytest.approx(aim.start_deg)
+    assert near.window.off_deg == pytest.approx(0, abs=1e-9)
+    assert near.drift_m(0.5) == pytest.approx(computed.drift_m(0.5), abs=1e-6)
+    assert near.arrives.drops and abs(near.arrives.beside_m) < 1e-4
+
+
+@given(st.floats(1, 6), st.floats(-2, 2), st.floats(0.1, 0.8))
+@settings(max_examples=30, deadline=None)
+def test_the_pace_window_holds_the_pace_meant_and_ends_where_it_stops_dropping(distance, across, past):
+    putt = Putt(distance, past, 10, falls_right_percent=across)
+    paces = putt.paces
+    assert paces.least_past_m <= past <= paces.most_past_m + 1e-9
+    ground = Ground(10, 0, across)
+    for factor, drops in ((0.9, True), (1.2, False)):
+        # The speed that would roll to that pace on this start line: its square grows evenly with the pace.
+        speed2 = putt.aim.speed_m_s**2 + 2 * ground.friction * (paces.most_past_m * factor - past)
+        path = roll(ground, distance, putt.start_deg, math.sqrt(speed2))
+        assert arrival(ground, distance, "rim_assisted", path).drops == drops
+
+
+def test_what_is_not_known_of_the_slope_is_shared_by_the_block():
+    slope = {"falls_right_percent": 1.0}
+    known, doubted = Putt(3, 0.3, 10, **slope), Putt(3, 0.3, 10, **slope, falls_doubt_percent=0.3)
+    board = Board(distance_m=1.0)
+    assert Station(doubted, board).shared_deg > Station(known, board).shared_deg
+    assert doubted.drift_doubt_m(3) == pytest.approx(0.3 * abs(known.curve_m), rel=0.15)
+    assert known.drift_doubt_m(3) == 0

@@ -9,7 +9,7 @@ from ..core.drawing.scene import Scene
 from ..core.green.capture import Capture
 from ..core.green.putt import Putt, Target
 from ..core.green.read import Place, Read, Side
-from ..core.green.slope import LevelReading, Slope, TestRoll, fall_line, rolled_slope
+from ..core.green.slope import LevelReading, Slope, TrialRoll, fall_line, rolled_slope
 from ..core.limits import OutOfLimits
 from .shapes import Entry, InUnits
 
@@ -86,7 +86,7 @@ def slope(entry: LevelsIn) -> SlopeOut:
 @router.post("/rolls")
 def rolls(entry: RollsIn) -> SlopeOut:
     """The slope that test rolls both ways tell."""
-    found = rolled_slope([TestRoll(it.way, it.length_m, it.drift_m) for it in entry.rolls], entry.stimp_ft)
+    found = rolled_slope([TrialRoll(it.way, it.length_m, it.drift_m) for it in entry.rolls], entry.stimp_ft)
     return SlopeOut(slope=found, words=found.words)
 
 

@@ -8,7 +8,6 @@ from .golfer import Hand
 from .green.capture import CAPTURE_WORDS
 from .green.putt import STRAIGHT_M
 from .green.slope import nearest_straight
-from .instruments.aid import Dimension
 from .proof import WAYS, budget
 from .station import Station
 from .wording import Units, about, count, fine_degrees, side_of, tape
@@ -164,16 +163,11 @@ def tape_list(station: Station, hand: Hand, units: Units) -> tuple[str, ...]:
         )
     said.append(f"Check the line a second way: {WAYS[station.proof.way].name.lower()}.")
     for aid in (rig, *station.aids):
-        sizes = ", ".join(f"{it.label.lower()} {_size(it, getattr(aid, it.name), units)}" for it in aid.dimensions())
         where = ""
         if aid is rig and station.across_m:
             where = f" Its middle {tape(abs(station.across_m), units)} {side_of(station.across_m)} of the line."
-        said.append(f"{aid.about.name}: {sizes}.{where}")
+        said.append(f"{aid.about.name}: {aid.sizes_said(units)}.{where}")
     side = "left" if hand == "right" else "right"
     back = tape(station.backstroke_or_usual_m, units)
     said.append(f"The golfer stands on the {side} of the line; keep {back} clear behind the ball.")
     return tuple(said)
-
-
-def _size(it: Dimension, value: float, units: Units) -> str:
-    return tape(value, units) if it.unit == "m" else f"{value:g}{'°' if it.unit == 'deg' else ' %'}"

@@ -102,28 +102,36 @@ def _in_the_stroke(each: Placed, backstroke_m: float, units: Units) -> list[Obje
             found.append(
                 Objection(
                     f"{each.name}: the string is in the putter's way.",
-                    f"It hangs {tape(it.low, units)} up, and the head rises to about {tape(_RISES_M, units)} "
-                    "going back and through. Hang it higher.",
+                    f"It hangs {tape(round((it.low + it.top) / 2, 3), units)} up, and the head rises to about "
+                    f"{tape(_RISES_M, units)} going back and through. Hang it higher.",
                 )
             )
-        elif it.x1 < 0:
+        elif it.x2 < 0:
             found.append(
                 Objection(
                     f"{each.name}: no room behind the ball for the backstroke.",
-                    f"The {it.name} stands {tape(-it.x1, units)} behind the ball; this putt takes the head about "
-                    f"{tape(backstroke_m, units)} back.",
+                    f"The {it.name} stands {tape(round(-(it.x1 + it.x2) / 2, 3), units)} behind the ball; this putt "
+                    f"takes the head about {tape(backstroke_m, units)} back.",
+                )
+            )
+        elif it.x1 > 0:
+            found.append(
+                Objection(
+                    f"{each.name}: in the way of the follow-through.",
+                    f"The {it.name} stands {tape(it.x1, units)} beyond the ball; the head goes about "
+                    f"{tape(backstroke_m, units)} through. Move it further out, or lift it before the putt.",
                 )
             )
         else:
             found.append(
                 Objection(
-                    f"{each.name}: in the way of the follow-through.",
-                    f"The {it.name} stands {tape(it.x1, units)} beyond the ball; the head goes about "
-                    f"{tape(backstroke_m, units)} through. Move it further out.",
+                    f"{each.name}: in the head's way.",
+                    f"The {it.name} lies beside the ball where the head passes; the head reaches "
+                    f"{tape(_HALF_HEAD_M, units)} either side of the line.",
                 )
             )
-        break
-    return found
+    # Two posts of one gate say the same.
+    return list({it.words: it for it in reversed(found)}.values())[::-1]
 
 
 def _across_the_feet(placed: Iterable[Placed], hand: Hand) -> list[Objection]:

@@ -103,7 +103,7 @@ def _tape(it: Tape, x: float, y: float, scale: float) -> str:
         + line(x2, y2, at + beyond, y2, name="witness", width=0.15, dashes="0.6 0.9")
         + line(at, y1, at, y2, name="tape")
         + "".join(line(at - 1, end + 1, at + 1, end - 1) for end in (y1, y2))
-        + _paper_text(at, max(y1, y2) + _TEXT_MM + 1, it.text)
+        + _paper_text(at, y2 - 2 if y2 < y1 else y2 + _TEXT_MM + 1, it.text)
     )
 
 

@@ -56,8 +56,12 @@ class Aim:
         """Distance along the start line at which the ball has left it by `offset_m`; None where it does not."""
         drift = self._drift
         at = np.linspace(0, float(drift.x[-1]), 400)
-        off = np.flatnonzero(np.abs(drift(at)) >= offset_m)
-        return float(at[off[0]]) if off.size else None
+        away = np.abs(drift(at))
+        off = np.flatnonzero(away >= offset_m)
+        if not off.size:
+            return None
+        there = slice(max(int(off[0]) - 1, 0), int(off[0]) + 1)
+        return float(np.interp(offset_m, away[there], at[there]))
 
 
 def _drift(path: Path) -> CubicHermiteSpline:

@@ -110,7 +110,7 @@ _PULL = 5 / 7 * GRAVITY_M_S2 / 100
 
 
 @dataclass(frozen=True, slots=True)
-class TestRoll:
+class TrialRoll:
     """A ball rolled along the line, out to the hole or back, and let come to rest.
 
     Parameters
@@ -129,7 +129,7 @@ class TestRoll:
         DRIFTED.check("drift_m", "Drift", self.drift_m)
 
 
-def rolled_slope(rolls: Sequence[TestRoll], stimp_ft: float, *, tape_m: float = 0.01) -> Slope:
+def rolled_slope(rolls: Sequence[TrialRoll], stimp_ft: float, *, tape_m: float = 0.01) -> Slope:
     """The slope that test rolls both ways tell, all sent off with the same speed (a ramp, or a practised stroke).
 
     With friction a and the slope's pull s against the roll, a ball rolls ℓ = v²/(2(a + s)) and drifts c·ℓ/(2a + s)

@@ -15,7 +15,7 @@ from ..drawing.scene import Scene, Shape, box
 from ..green.putt import Putt
 from ..interval import Interval
 from ..limits import Bounds, OutOfLimits
-from ..wording import Units, about, fine_degrees
+from ..wording import Units, about, fine_degrees, tape
 
 Raw = Mapping[str, float | str]
 """A reading as it was tapped: one key, one value."""
@@ -193,8 +193,19 @@ class Aid(ABC):
         return cls(**dict(sizes))
 
     def sizes(self) -> dict[str, float]:
-        """The dimensions as they stand, m."""
+        """The dimensions as they stand, each in its unit."""
         return {it.name: getattr(self, it.name) for it in self.dimensions()}
+
+    def sizes_said(self, units: Units) -> str:
+        """The dimensions in words: "ball to gate 50 cm, inside width 60 mm"."""
+        signs = {"deg": "°", "%": " %"}
+        said = (
+            tape(value, units) if it.unit == "m" else f"{value:g}{signs[it.unit]}"
+            for it, value in zip(self.dimensions(), self.sizes().values(), strict=True)
+        )
+        return ", ".join(
+            f"{it.label[0].lower()}{it.label[1:]} {size}" for it, size in zip(self.dimensions(), said, strict=True)
+        )
 
     @abstractmethod
     def interval(self, raw: Raw) -> Interval:

@@ -134,7 +134,7 @@ class ElevatedString(Aid):
         return (
             *(box(at - stake, -h, at + stake, 0, "post") for at in (near, far)),
             Line(near, -h, far, -h, "limit"),
-            Tape(far, 0, far, -h, tape(self.string_height_m, units), 1, "string_height_m"),
+            Tape(far, 0, far, -h, tape(self.string_height_m, units), -1, "string_height_m"),
         )
 
     def solids(self) -> tuple[Solid, ...]:

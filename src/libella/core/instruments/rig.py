@@ -88,8 +88,8 @@ class Rig(Aid):
         room = putt.distance_m - HOLE_M / 2 - _LEAST_ROOM_M
         if self.station_m <= room:
             return self
-        name = next((it.name for it in self.dimensions() if it.name in ("distance_m", "length_m")), None)
-        return replace(self, **{name: round(room, 2)}) if name else self
+        place = next((it for it in self.dimensions() if it.name in ("distance_m", "length_m")), None)
+        return replace(self, **{place.name: max(place.low, round(room, 2))}) if place else self
 
     def observe(self, value: float) -> Zone:
         """The reading this rig would give of that angle, degrees."""

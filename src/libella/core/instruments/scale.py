@@ -115,7 +115,7 @@ class Scale(Aid):
         tall = (end + pad) * 0.3
         shapes: list[Shape] = [box(-end, -tall, end, 0, "board")]
         every = next(n for n in (1, 2, 5, 10, 20, 50) if n * 9 >= self._marks)
-        per_label, unit = (1, "mm") if units == "metric" else (25.4, "in")
+        per_label, unit = (25.4, "in") if units == "feet" else (1, "mm") if end < 500 else (1000, "m")
         for n in range(-self._marks, self._marks + 1):
             long = n % every == 0
             shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))

@@ -68,7 +68,7 @@
     style:top="{end.y}px"
     role="slider"
     tabindex="0"
-    aria-label={end.found.label}
+    aria-label="{end.found.label}, on the drawing"
     aria-valuemin={end.found.low}
     aria-valuemax={end.found.high}
     aria-valuenow={end.found.value}

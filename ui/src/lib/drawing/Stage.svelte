@@ -17,8 +17,11 @@
   }
   let { scene, stretch, label = '', grip, along = $bindable(0), fixed = 0 }: Props = $props()
 
+  // What is drawn keeps clear of the strip in which the exaggeration is chosen.
+  const STRIP = 52
   let width = $state(0)
-  let height = $state(0)
+  let whole = $state(0)
+  const height = $derived(stretch ? Math.max(0, whole - STRIP) : whole)
   let chosen = $state<number | null>(null)
   const across = $derived(chosen ?? (stretch === 'fitting' ? fittingStretch(scene, width, height) : 1))
   const page = $derived(layOut(scene, width, height, across, fixed))
@@ -31,7 +34,7 @@
   const fade = (age: number) => (age === 0 ? 1 : Math.max(0.18, 0.62 - age * 0.05))
 </script>
 
-<div class="absolute inset-0 overflow-hidden" bind:clientWidth={width} bind:clientHeight={height}>
+<div class="absolute inset-0 overflow-hidden" bind:clientWidth={width} bind:clientHeight={whole}>
   {#if width && height}
     <svg {width} {height} role="img" aria-label={label || scene.words} class="absolute inset-0 block">
       {#each scene.shapes as it, n (n)}

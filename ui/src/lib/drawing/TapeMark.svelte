@@ -27,13 +27,14 @@
     <text x={(at.x1 + at.x2) / 2} y={y + 5} text-anchor="middle">{tape.text}</text>
   {:else}
     {@const x = at.x1 + off}
-    {@const low = Math.max(at.y1, at.y2)}
+    <!-- The figure stands beyond the end that is pulled. -->
+    {@const up = at.y2 < at.y1}
     <line class="witness" x1={at.x1} x2={x + 6} y1={at.y1} y2={at.y1} />
     <line class="witness" x1={at.x2} x2={x + 6} y1={at.y2} y2={at.y2} />
     <line x1={x} x2={x} y1={at.y1} y2={at.y2} />
     <line x1={x - tick} x2={x + tick} y1={at.y1 + tick} y2={at.y1 - tick} />
     <line x1={x - tick} x2={x + tick} y1={at.y2 + tick} y2={at.y2 - tick} />
-    <text {x} dx="10" y={low + 18} text-anchor="start">{tape.text}</text>
+    <text {x} dx={up ? 0 : 10} y={up ? at.y2 - 13 : at.y2 + 18} text-anchor={up ? 'middle' : 'start'}>{tape.text}</text>
   {/if}
 </g>
 

@@ -63,7 +63,7 @@ export function farEnd(tape: Tape, page: Page) {
     : { x: x + setOff(tape), y, level, mm: Math.sign(tape.y2 - tape.y1 || 1) / page.over }
 }
 
-/** The height a side elevation takes at a scale, as CSS; it may not push the drawing over it away. */
+/** The height a side elevation takes at a scale, as CSS, with room for a figure over it. */
 export function sideHeight(scene: Scene, along: number): string {
-  return `${Math.min(120, (scene.bottom - scene.top) * along)}px`
+  return `${Math.min(150, (scene.bottom - scene.top) * along + 52)}px`
 }

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui'
   import type { Snippet } from 'svelte'
+  import { markSheet } from './keys.svelte'
 
   interface Props {
     open: boolean
@@ -9,6 +10,7 @@
     children: Snippet
   }
   let { open = $bindable(), title, children }: Props = $props()
+  markSheet()
 </script>
 
 <Dialog.Root bind:open>

@@ -1,4 +1,4 @@
-import { untrack } from 'svelte'
+import { getContext, setContext, untrack } from 'svelte'
 
 /** Keys that work now. A view adds its keys while it stands; `?` shows them all. */
 export interface Key {
@@ -8,29 +8,43 @@ export interface Key {
   run: () => void
 }
 
-class Keys {
-  #groups = $state<{ title: string; keys: () => Key[] }[]>([])
+const SHEET = Symbol('on a sheet')
+/** Said by a sheet: keys added by what stands on it work while it is open, and the view's do not. */
+export const markSheet = () => setContext(SHEET, true)
+/** Whether a component stands on a sheet; asked while it is made. */
+export const onSheet = () => getContext<boolean | undefined>(SHEET) ?? false
 
-  get groups(): { title: string; keys: Key[] }[] {
-    return this.#groups.map((it) => ({ title: it.title, keys: it.keys() })).filter((it) => it.keys.length)
+interface Group<T> {
+  title: string
+  keys: T
+  sheet: boolean
+}
+
+class Keys {
+  #groups = $state<Group<() => Key[]>[]>([])
+
+  get groups(): Group<Key[]>[] {
+    return this.#groups.map((it) => ({ ...it, keys: it.keys() })).filter((it) => it.keys.length)
   }
 
   /** Add keys; call what it returns to take them away again. Give it to `$effect`. */
-  add(title: string, keys: () => Key[]): () => void {
+  add(title: string, keys: () => Key[], sheet = false): () => void {
     // Whoever adds keys must not run again because of them.
-    untrack(() => (this.#groups = [...this.#groups, { title, keys }]))
+    untrack(() => (this.#groups = [...this.#groups, { title, keys, sheet }]))
     return () => (this.#groups = this.#groups.filter((it) => it.keys !== keys))
   }
 
   press(event: KeyboardEvent): void {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
     const at = event.target as HTMLElement
+    if (at.closest('input, textarea, select')) return
     // A sheet that is closing still holds the focus for a moment: a key pressed then is meant for the view.
-    if (at.closest('input, textarea, select, [role="dialog"]:not([data-state="closed"])')) return
+    const sheet = Boolean(at.closest('[role="dialog"]:not([data-state="closed"])'))
     // Enter and space belong to the button that has the focus, arrows to a slider.
     if ((event.key === 'Enter' || event.key === ' ') && at.closest('button, a, [role="slider"]')) return
     const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
-    const hit = this.groups.toReversed().flatMap((it) => it.keys).find((it) => it.key === name)
+    const here = this.groups.filter((it) => it.sheet === sheet).toReversed()
+    const hit = here.flatMap((it) => it.keys).find((it) => it.key === name)
     if (!hit || event.repeat) return
     event.preventDefault()
     hit.run()

@@ -2,11 +2,12 @@
   A ruler with many marks: press on it, slide to the mark, lift. Or step to the mark with the arrows and record it.
 -->
 <script lang="ts">
-  import { keys } from '$lib/frame/keys.svelte'
+  import { keys, onSheet } from '$lib/frame/keys.svelte'
   import type { EntryProps } from '.'
   import Touch from './Touch.svelte'
 
   let { entry, closed, record }: EntryProps = $props()
+  const sheet = onSheet()
 
   const middle = $derived(Math.floor(entry.zones.length / 2))
   let place = $state<number | null>(null)
@@ -30,7 +31,7 @@
       ...entry.zones
         .filter((it) => it.key)
         .map((zone) => ({ key: zone.key as string, words: `Record: ${zone.name}`, run: () => !closed && record(zone) })),
-    ]),
+    ], sheet),
   )
 
   const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowDown: -1, ArrowUp: 1, PageDown: -5, PageUp: 5 }

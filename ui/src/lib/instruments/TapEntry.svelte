@@ -1,16 +1,20 @@
 <!-- A picture with a few zones: one tap or one key records. -->
 <script lang="ts">
-  import { keys } from '$lib/frame/keys.svelte'
+  import { keys, onSheet } from '$lib/frame/keys.svelte'
   import type { EntryProps } from '.'
   import Touch from './Touch.svelte'
 
   let { entry, closed, record }: EntryProps = $props()
+  const sheet = onSheet()
 
   $effect(() =>
-    keys.add('This rig', () =>
-      entry.zones
-        .filter((it) => it.key)
-        .map((zone) => ({ key: zone.key as string, words: `Record: ${zone.name}`, run: () => !closed && record(zone) })),
+    keys.add(
+      'This rig',
+      () =>
+        entry.zones
+          .filter((it) => it.key)
+          .map((zone) => ({ key: zone.key as string, words: `Record: ${zone.name}`, run: () => !closed && record(zone) })),
+      sheet,
     ),
   )
 </script>

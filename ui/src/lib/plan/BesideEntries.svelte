@@ -18,7 +18,7 @@
 </script>
 
 <div class="mb-3 flex items-end gap-3">
-  <button class="button primary min-h-14" type="button" onclick={propose}>Lay something with it…</button>
+  <button class="button primary min-h-14 shrink-0" type="button" onclick={propose}>Lay something with it…</button>
   <p class="text-faded">Mirror, string, rods, rails, rings: drawn with the rig, and checked against it.</p>
 </div>
 {#each plan.aids as aid, n (n)}

@@ -29,7 +29,7 @@
 </script>
 
 <div class="mb-3 flex items-end gap-3">
-  <button class="button primary min-h-14" type="button" onclick={propose}>Propose a rig…</button>
+  <button class="button primary min-h-14 shrink-0" type="button" onclick={propose}>Propose a rig…</button>
   <p class="text-faded">Say what you want to know; Libella lays what tells it.</p>
 </div>
 <Choice

@@ -66,19 +66,19 @@
   }))
   $effect(() => {
     const now = $state.snapshot(plan) as Plan | null
-    if (!preview.isFetching) untrack(() => (asked = now))
+    if (now && !preview.isFetching) untrack(() => (!asked || !same(asked, now)) && (asked = now))
   })
   const stood = steady(() => preview.data)
   const seen = $derived(stood.value)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
   const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
+  let dropsOpen = $state(false)
   const drops = createQuery(() => ({
     queryKey: ['drops', asked && puttOf(asked), settings.units],
     queryFn: () => ask(api.POST('/api/green/drops', { params: { query: { units: settings.units } }, body: puttOf(asked as Plan) })),
     enabled: Boolean(dropsOpen && asked && seen?.breaks.length && !fault),
     retry: false,
   }))
-  let dropsOpen = $state(false)
 
   // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
   const unread = $derived(Boolean(seen?.laser && !sheet?.lesson.laser_read_at))
@@ -144,7 +144,7 @@
 {#if plan && sheet}
   <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex flex-col desk:min-h-0">
-      <div class="flex h-[300px] shrink-0 flex-col border-b border-hairline" data-stage>
+      <div class="flex shrink-0 flex-col border-b border-hairline {seen?.side ? 'h-[380px]' : 'h-[310px]'}" data-stage>
         <div class="relative min-h-0 flex-1">{#if seen}<Stage scene={seen.stage} stretch="true" {grip} bind:along />{/if}</div>
         {#if seen?.side && along}
           <div class="relative shrink-0 border-t border-hairline" style:height={sideHeight(seen.side, along)} data-side>
