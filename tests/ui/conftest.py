@@ -1,6 +1,7 @@
 """A served Libella with the demo data, and a real Chromium to drive it."""
 
 import os
+import re
 import signal
 import socket
 import subprocess
@@ -114,3 +115,13 @@ def shot(page: Page, name: str) -> None:
     if folder := os.environ.get("LIBELLA_SHOTS"):
         page.wait_for_timeout(300)
         page.screenshot(path=Path(folder) / f"{name}.png")
+
+
+def plan(page: Page, tab: str) -> None:
+    """Turn to a part of the plan on Set."""
+    page.get_by_role("tab", name=re.compile(f"^{tab}")).click()
+
+
+def choose_rig(page: Page, name: str) -> None:
+    plan(page, "Rig")
+    page.get_by_role("radio", name=name, exact=True).click()

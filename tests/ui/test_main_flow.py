@@ -6,7 +6,7 @@ import time
 import pytest
 from playwright.sync_api import Page, expect
 
-from .conftest import Served
+from .conftest import Served, choose_rig, plan
 
 
 def own_lesson(page: Page, name: str) -> None:
@@ -25,7 +25,7 @@ def own_lesson(page: Page, name: str) -> None:
 
 
 def start_block(page: Page, rig: str = "Gate of pegs", putts: int | None = None) -> None:
-    page.get_by_role("radio", name=rig).click()
+    choose_rig(page, rig)
     expect(page.locator("[data-fit]")).to_be_visible()
     if putts:
         page.get_by_label("Putts to the verdict", exact=True).fill(str(putts))
@@ -69,6 +69,8 @@ def test_by_keyboard_alone(page: Page):
     page.keyboard.press("Enter")
     expect(page).to_have_url(re.compile("/set$"))
     expect(page.locator("[data-fit=good]")).to_be_visible()
+    focus_on(page, "Putt")
+    page.keyboard.press("ArrowRight")
     focus_on(page, "Bridge opening")
     for _ in range(12):
         if page.evaluate("document.activeElement.textContent.trim()") == "Gate of two balls":
@@ -166,7 +168,7 @@ def test_by_touch_a_tap_is_a_putt(page: Page):
 )
 def test_other_rigs_are_read_the_same_way(page: Page, rig: str, key: str, said: str):
     own_lesson(page, f"{rig} Golfer")
-    page.get_by_role("radio", name=rig).click()
+    choose_rig(page, rig)
     if "Laser" in rig:
         expect(page.get_by_role("button", name="Start block")).to_be_disabled()
         page.get_by_role("checkbox", name=re.compile("cautions above are read")).check()
@@ -262,7 +264,7 @@ def test_a_refused_putt_says_why_and_is_kept_until_seen(page: Page):
 
 def test_an_entry_out_of_limits_keeps_the_last_drawing_and_says_the_limit(page: Page):
     own_lesson(page, "Limits Golfer")
-    page.get_by_role("radio", name="Gate of pegs").click()
+    choose_rig(page, "Gate of pegs")
     expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("gate of pegs"))
     width = page.get_by_label("Inside width", exact=True)
     width.fill("30")
@@ -281,7 +283,7 @@ def test_an_entry_out_of_limits_keeps_the_last_drawing_and_says_the_limit(page: 
 
 def test_width_follows_the_wanted_strictness(page: Page):
     own_lesson(page, "Strict Golfer")
-    page.get_by_role("radio", name="Gate of pegs").click()
+    choose_rig(page, "Gate of pegs")
     strict = page.get_by_label("Lets through ±", exact=True)
     strict.fill("0.8")
     strict.press("Enter")
@@ -295,6 +297,7 @@ def test_width_follows_the_wanted_strictness(page: Page):
 
 def test_a_coarse_rig_offers_what_would_do(page: Page):
     own_lesson(page, "Coarse Golfer")
+    plan(page, "Rig")
     page.get_by_label("Smallest mark", exact=True).fill("50")
     page.keyboard.press("Enter")
     expect(page.locator("[data-fit=coarse]")).to_contain_text("under a third of the window")
@@ -351,6 +354,7 @@ def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
     page.get_by_role("button", name="Use this slope").click()
     expect(page.locator("[data-breaks]")).to_contain_text("left of the hole's centre")
     expect(page.locator("[data-stage] polyline.path")).to_be_visible()
+    plan(page, "Proof")
     page.get_by_role("radio", name="Tape to both edges").click()
     expect(page.locator("[data-trust]")).to_contain_text("Proved: tape to both edges")
     page.get_by_role("button", name="Read the rig again and again…").click()
@@ -359,6 +363,7 @@ def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
         dialog.get_by_role("button", name=re.compile("^Record")).click()
     dialog.get_by_role("button", name="Use these 3 readings").click()
     expect(page.get_by_role("button", name="Drop the check of 3 readings")).to_be_visible()
+    plan(page, "Putt")
     page.get_by_label("Falls to the hole", exact=True).fill("9")
     page.keyboard.press("Enter")
     expect(page.get_by_text(re.compile("No putt arrives at that pace")).first).to_be_visible()
@@ -372,7 +377,7 @@ def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
 
 def test_a_station_is_kept_shared_and_used_again(page: Page, tmp_path):
     own_lesson(page, "Kept Golfer")
-    page.get_by_role("radio", name="Gate of pegs").click()
+    choose_rig(page, "Gate of pegs")
     expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("gate of pegs"))
     page.get_by_role("button", name="Kept stations…").click()
     dialog = page.get_by_role("dialog")
@@ -386,13 +391,13 @@ def test_a_station_is_kept_shared_and_used_again(page: Page, tmp_path):
     dialog.get_by_role("button", name="Put away Gate for Fridays").click()
     expect(dialog.get_by_text("was put away")).to_be_visible()
     broken = tmp_path / "broken.json"
-    broken.write_text(shared.read_text().replace('"version":1', '"version":9'))
+    broken.write_text(shared.read_text().replace('"version":2', '"version":9'))
     dialog.get_by_label("Read one from a file").set_input_files(broken)
     expect(dialog.get_by_role("alert")).to_contain_text("version 9")
     dialog.get_by_label("Read one from a file").set_input_files(shared)
     expect(dialog.get_by_role("button", name="Use Gate for Fridays")).to_be_visible()
     page.keyboard.press("Escape")
-    page.get_by_role("radio", name="Ruler board").click()
+    choose_rig(page, "Ruler board")
     page.get_by_role("button", name="Kept stations…").click()
     dialog.get_by_role("button", name="Use Gate for Fridays").click()
     expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("gate of pegs"))

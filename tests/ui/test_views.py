@@ -5,10 +5,11 @@ from itertools import pairwise
 import pytest
 from playwright.sync_api import Page, expect
 
-from .conftest import AXE, no_serious_finding, shot
+from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
-VIEWS = ["today", "golfer", "set", "start", "judge", "aids", "string", "states"]
+PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
+VIEWS = ["today", "golfer", "set", *PLANS, "start", "judge", "aids", "bag", "string", "states"]
 
 
 def visit(page: Page, view: str) -> None:
@@ -19,14 +20,20 @@ def visit(page: Page, view: str) -> None:
     if view == "golfer":
         page.get_by_role("link", name="Junia Thale").first.click()
         expect(page.get_by_role("list", name="Lessons, newest first")).to_be_visible()
-    elif view in ("set", "start", "judge"):
+    elif view.split("-")[0] in ("set", "start", "judge"):
         recording.click()
         if view != "start":
-            page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=view.title()).click()
+            step = view.split("-")[0].title()
+            page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=step).click()
         expect(page.locator("main svg").first).to_be_visible()
+        if view in PLANS:
+            plan(page, PLANS[view])
     elif view == "aids":
         page.get_by_role("link", name="Aids").click()
         expect(page.locator("[data-aid=face_mirror] svg")).to_be_visible()
+    elif view == "bag":
+        page.goto("/aids/bag")
+        expect(page.locator("[data-part=peg]")).to_be_visible()
     elif view == "string":
         page.goto("/aids/string")
         expect(page.locator("[data-string]")).to_contain_text("splits the ball")
@@ -89,7 +96,7 @@ def test_every_zone_of_a_gate_is_wide_enough_for_a_thumb(page: Page, size: str):
     width, height = SIZES[size]
     page.set_viewport_size({"width": width, "height": height})
     visit(page, "set")
-    page.get_by_role("radio", name="Gate of pegs").click()
+    choose_rig(page, "Gate of pegs")
     page.get_by_label("Inside width", exact=True).fill("44")
     page.keyboard.press("Enter")
     expect(page.get_by_role("button", name="Start block")).to_be_enabled()

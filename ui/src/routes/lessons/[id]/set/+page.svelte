@@ -71,6 +71,13 @@
   const stood = steady(() => preview.data)
   const seen = $derived(stood.value)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
+  /** The tab on which an entry stands. */
+  function tabOf(field: string): string {
+    if (field.startsWith('aids') || field === 'backstroke_m') return 'beside'
+    if (field.startsWith('rig') || field === 'across_m') return 'rig'
+    return field.startsWith('proof') ? 'proof' : 'putt'
+  }
+  const faulty = $derived(new Set(fault?.problem.errors.map((it) => tabOf(it.field ?? ''))))
   const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
   let dropsOpen = $state(false)
   const drops = createQuery(() => ({
@@ -158,7 +165,7 @@
             {#each TABS as it (it.value)}
               <Tabs.Trigger
                 value={it.value}
-                class="wide min-h-11 px-4 text-faded data-[state=active]:bg-ink data-[state=active]:text-paper">{it.words}{it.value === 'beside' && plan.aids.length ? ` ${plan.aids.length}` : ''}</Tabs.Trigger
+                class="wide min-h-11 px-4 text-faded data-[state=active]:bg-ink data-[state=active]:text-paper">{it.words}{it.value === 'beside' && plan.aids.length ? ` ${plan.aids.length}` : ''}{#if faulty.has(it.value)}<span class="ml-1" title="Something here can’t be laid">✕</span>{/if}</Tabs.Trigger
               >
             {/each}
           </Tabs.List>
