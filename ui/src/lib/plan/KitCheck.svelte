@@ -2,6 +2,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask } from '$lib/api/client'
+  import { Latest } from '$lib/api/latest.svelte'
   import { renewLesson } from '$lib/api/queries.svelte'
   import Sheet from '$lib/frame/Sheet.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -15,21 +16,13 @@
 
   const client = useQueryClient()
   let open = $state(false)
-  let own = $state<string[] | null>(null)
-  let error = $state<unknown>(null)
-  const ticked = $derived(own ?? kept)
+  const ticks = new Latest<string[]>(async (ticked) => {
+    await ask(api.PUT('/api/lessons/{id}/kit', { params: { path: { id: lessonId } }, body: { ticked } }))
+    await renewLesson(client, lessonId)
+  })
+  const ticked = $derived(ticks.value ?? kept)
   const done = $derived(items.filter((it) => ticked.includes(it)).length)
-
-  async function tick(item: string): Promise<void> {
-    own = ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item]
-    error = null
-    try {
-      await ask(api.PUT('/api/lessons/{id}/kit', { params: { path: { id: lessonId } }, body: { ticked: own } }))
-      await renewLesson(client, lessonId)
-    } catch (problem) {
-      error = problem
-    }
-  }
+  const turn = (item: string) => ticks.set(ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item])
 </script>
 
 <button class="button mb-3 w-full justify-between" type="button" onclick={() => (open = true)} data-kit>
@@ -42,11 +35,11 @@
     {#each items as it (it)}
       <li>
         <label class="flex min-h-12 cursor-pointer items-center gap-3 border-b border-hairline">
-          <input type="checkbox" class="size-6 shrink-0 accent-[var(--ink)]" checked={ticked.includes(it)} onchange={() => tick(it)} />
+          <input type="checkbox" class="size-6 shrink-0 accent-[var(--ink)]" checked={ticked.includes(it)} onchange={() => turn(it)} />
           <span>{it}</span>
         </label>
       </li>
     {/each}
   </ul>
-  {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
+  {#if ticks.error}<div class="mt-2"><Trouble error={ticks.error} /></div>{/if}
 </Sheet>

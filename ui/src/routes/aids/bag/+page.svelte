@@ -2,6 +2,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { Latest } from '$lib/api/latest.svelte'
   import { bagQuery, bandsQuery } from '$lib/api/queries.svelte'
   import { place } from '$lib/frame/place.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
@@ -13,25 +14,22 @@
   let search = $state('')
   let error = $state<unknown>(null)
   let bandError = $state<unknown>(null)
-  const parts = $derived(Object.entries(bag.data?.parts ?? {}).filter(([name]) => name.includes(search.trim().toLowerCase())))
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'Bag' }], false))
 
-  async function say(asked: Promise<Shapes['BagOut']>): Promise<void> {
+  const counts = new Latest<Record<string, number>>(async (parts) => {
+    client.setQueryData(['bag'], await ask(api.PUT('/api/bag', { body: { parts } })))
+    await client.invalidateQueries({ queryKey: ['preview'] })
+  })
+  const owned = $derived(counts.value ?? bag.data?.parts ?? {})
+  const told = $derived(Boolean(counts.value ?? bag.data?.told))
+  const parts = $derived(Object.entries(owned).filter(([name]) => name.includes(search.trim().toLowerCase())))
+  async function forget(): Promise<void> {
     error = null
     try {
-      client.setQueryData(['bag'], await asked)
-      await client.invalidateQueries({ queryKey: ['preview'] })
+      client.setQueryData(['bag'], await ask(api.DELETE('/api/bag')))
     } catch (problem) {
       error = problem
-      await bag.refetch()
     }
-  }
-  function count(name: string, n: number): void {
-    if (!bag.data) return
-    // Shown at once; what the server says comes after.
-    const told = { ...bag.data, told: true, parts: { ...bag.data.parts, [name]: n } }
-    client.setQueryData(['bag'], told)
-    void say(ask(api.PUT('/api/bag', { body: { parts: told.parts } })))
   }
   async function spread(level: Shapes['BandOut']['level'], deg: number | null): Promise<void> {
     bandError = null
@@ -53,23 +51,23 @@
 <div class="mx-auto max-w-[1100px] px-5 py-6">
   <div class="flex flex-wrap items-end gap-3 border-b-2 border-ink pb-1">
     <h1 class="wide mr-auto text-2xl">My bag</h1>
-    {#if bag.data?.told}<button class="button" onclick={() => say(ask(api.DELETE('/api/bag')))}>Forget it</button>{/if}
+    {#if told}<button class="button" onclick={forget}>Forget it</button>{/if}
     <input class="entry w-64!" type="search" placeholder="Find a part" aria-label="Find a part" bind:value={search} />
   </div>
-  <p class="mt-3 max-w-2xl" data-told={bag.data?.told}>
-    {bag.data?.told
+  <p class="mt-3 max-w-2xl" data-told={told}>
+    {told
       ? 'Plans show what is missing, and proposals can keep to what is here.'
       : 'Not told yet: until then Libella takes it that everything is here. Set what you own.'}
   </p>
-  {#if bag.error ?? error}<div class="mt-3"><Trouble error={bag.error ?? error} again={() => bag.refetch()} /></div>{/if}
+  {#if bag.error ?? error ?? counts.error}<div class="mt-3"><Trouble error={bag.error ?? error ?? counts.error} again={() => bag.refetch()} /></div>{/if}
   <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">
     {#each parts as [name, n] (name)}
       <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={name}>
         <span class={n ? 'font-semibold' : 'text-faded'}>{name}</span>
         <span class="flex items-center">
-          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => count(name, n - 1)}>−</button>
+          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => counts.set({ ...owned, [name]: n - 1 })}>−</button>
           <output class="w-11 text-center text-lg font-bold">{n}</output>
-          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => count(name, n + 1)}>+</button>
+          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => counts.set({ ...owned, [name]: n + 1 })}>+</button>
         </span>
       </li>
     {:else}
