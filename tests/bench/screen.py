@@ -1,4 +1,4 @@
-"""First view after the server says ready, and tap to screen, in real Chromium on the demo data."""
+"""First view after the server says ready, tap to screen, and a tape pulled on the stage, in real Chromium."""
 
 import time
 
@@ -39,6 +39,8 @@ def main() -> None:
                 browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
                 page = browser.new_page(base_url=served.address, viewport={"width": 1280, "height": 800})
                 first_view(page)
+                pulls(page, slope=False)
+                pulls(page, slope=True)
                 taps(page)
                 browser.close()
         finally:
@@ -53,9 +55,66 @@ def first_view(page: Page) -> None:
     print(f"first view, empty cache: {time.perf_counter() - began:.2f} s (asked: 1.5)")
 
 
-def taps(page: Page) -> None:
+# From a move of the finger to the frame in which the drawing has moved; and how often a frame came late.
+PULLED = """
+window.pulled = []; window.late = 0; window.frames = 0; window.empty = 0
+const drawing = () => document.querySelector('[data-stage] svg')
+let before = performance.now()
+const frame = () => {
+  const now = performance.now()
+  frames += 1; late += now - before > 25
+  empty += !drawing()
+  before = now
+  requestAnimationFrame(frame)
+}
+requestAnimationFrame(frame)
+addEventListener('pointermove', () => { window.moved ??= performance.now() }, true)
+new MutationObserver(() => {
+  if (!window.moved) return
+  const began = window.moved
+  window.moved = undefined
+  requestAnimationFrame(() => pulled.push(performance.now() - began))
+}).observe(drawing(), { attributes: true, attributeFilter: ['aria-label'] })
+"""
+
+
+def pulls(page: Page, *, slope: bool) -> None:
+    page.goto("/")
     page.get_by_role("link", name="Go on recording").click()
     page.get_by_role("link", name="Set").click()
+    if slope:
+        page.get_by_label("Falls to the right", exact=True).fill("1.2")
+        page.keyboard.press("Enter")
+    page.get_by_role("tab", name="Rig").click()
+    page.get_by_role("radio", name="Gate of pegs").click()
+    grip = page.locator("[data-stage] [data-grip=distance_m]")
+    expect(page.get_by_role("button", name="Start block")).to_be_enabled()
+    page.wait_for_timeout(400)
+    box = grip.bounding_box()
+    assert box
+    x, y = box["x"] + 22, box["y"] + 22
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.evaluate(PULLED)
+    for n in range(120):
+        page.mouse.move(x + (n if n < 60 else 120 - n) * 3, y)
+        page.wait_for_timeout(12)
+    page.wait_for_timeout(300)
+    page.mouse.up()
+    took, late, frames, empty = page.evaluate("[pulled, late, frames, empty]")
+    putt = f"{'breaking' if slope else 'level'} putt, {len(took)} redraws"
+    middle, most = np.quantile(took, [0.5, 0.95])
+    print(
+        f"tape pulled, {putt}: median {middle:.0f} ms, 95 % {most:.0f} ms, worst {max(took):.0f} ms (asked: 50); "
+        f"late frames {late} of {frames}, without a drawing {empty}"
+    )
+
+
+def taps(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("link", name="Go on recording").click()
+    page.get_by_role("link", name="Set").click()
+    page.get_by_role("tab", name="Rig").click()
     page.get_by_role("radio", name="Gate of pegs").click()
     page.get_by_label("Putts to the verdict", exact=True).fill(str(TAPS))
     page.get_by_role("button", name="Start block").click()

@@ -170,6 +170,9 @@ def test_on_a_break_the_rig_is_offered_a_nearer_place_or_the_shift():
         mended = Station(BREAKING, GATE, across_m=value) if name == "across_m" else nearer
         assert not mended.remedies("metric")
     assert Station(PUTT, GATE).remedies("metric") == ()
+    rail = Station(BREAKING, lay("narrow_rail", {"length_m": 0.6})).remedies("metric")
+    assert [it.name for it in rail] == ["length_m"]
+    assert Station(BREAKING, lay("board", {"distance_m": 1.0})).remedies("metric") == ()
     back = Station(PUTT, GATE, across_m=0.01).remedies("metric")
     assert [(it.name, it.value) for it in back] == [("across_m", 0.0)]
 

@@ -14,6 +14,7 @@ from pathlib import Path
 import pytest
 from sqlalchemy import text
 
+from libella.core.instruments import instruments
 from libella.demo.scenario import is_empty, is_half_loaded, load
 from libella.lessons.desk import open_desk
 from libella.lessons.golfers import find_golfers
@@ -182,3 +183,9 @@ def test_fresh_asks_before_it_drops_lessons_of_ones_own(cluster, client, coach):
     done = run(sys.executable, "-m", "libella.demo", "--fresh", LIBELLA_PORT=str(free_port()), LIBELLA_DATABASE_URL=url)
     assert done.returncode == 1 and "1 lesson of your own would be lost" in done.stderr
     assert coach.get(f"/golfers/{golfer['id']}")["name"] == "Own Golfer"
+
+
+def test_every_instrument_has_its_row_in_the_docs():
+    rows = (ROOT / "docs" / "instruments.md").read_text()
+    for kind, cls in instruments().items():
+        assert f"| `{kind}` | {cls.about.name} | {cls.about.quantity.name.lower()} |" in rows

@@ -153,10 +153,10 @@ def test_the_coachs_read_is_what_errors_are_counted_against(page: Page):
     own_lesson(page, "Reading Golfer")
     page.get_by_role("button", name="Roll it both ways…").click()
     dialog = page.get_by_role("dialog")
-    for way, drift in (("out", "60"), ("back", "-60")):
+    for way, drift in (("out", "400"), ("back", "-400")):
         dialog.locator(f"[data-roll={way}]").get_by_label("Drifted right", exact=True).fill(drift)
         page.keyboard.press("Enter")
-    expect(dialog.locator("[data-slope]")).to_contain_text(re.compile(r"Falls 0\.\d %, 90° right of the line \(±"))
+    expect(dialog.locator("[data-slope]")).to_contain_text(re.compile(r"Falls \d\.\d %, 90° right of the line \(±"))
     dialog.get_by_role("button", name="Use this slope").click()
     breaks = page.locator("[data-breaks]")
     expect(breaks).to_contain_text("Not straight")
@@ -166,7 +166,7 @@ def test_the_coachs_read_is_what_errors_are_counted_against(page: Page):
     expect(breaks).to_contain_text("counted against the computed aim point")
     page.get_by_role("radio", name="My read").click()
     expect(breaks).to_contain_text("counted against your read")
-    plan(page, "Rig")
+    choose_rig(page, "Gate of pegs")
     page.get_by_role("button", name=re.compile("^Use: Shift it")).click()
     expect(page.get_by_label("Right of the start line", exact=True)).not_to_have_value("0")
     expect(breaks).to_contain_text("that is put back into every reading")

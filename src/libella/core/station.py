@@ -127,20 +127,24 @@ class Station:
         return f"{tape(self.putt.distance_m, units)} · {rig.about.name.lower()} at {tape(rig.station_m, units)}"
 
     def remedies(self, units: Units) -> tuple[Remedy, ...]:
-        """Where the rig would punish no good putt on a break: nearer, or shifted to where a true putt passes it."""
+        """Where a gate or a rail would punish no good putt on a break: nearer, or shifted to where a true one passes.
+
+        A ruler punishes nothing: the drift is taken off what it reads.
+        """
         drift = self.drift_m
-        if abs(drift - self.across_m) < _SHIFT_FROM_M:
+        if self.across_m and abs(drift) < _SHIFT_FROM_M:
+            return (Remedy("across_m", 0.0, "Put it back on the start line"),)
+        if not self.rig.about.strict or abs(drift - self.across_m) < _SHIFT_FROM_M:
             return ()
-        found = [
-            Remedy("across_m", round(drift, 3), f"Shift it {tape(abs(round(drift, 3)), units)} {side_of(drift)}")
-            if abs(drift) >= _SHIFT_FROM_M
-            else Remedy("across_m", 0.0, "Put it back on the start line")
-        ]
-        near = None if self.putt.is_level else self.putt.started.leaves_at_m(_SHIFT_FROM_M)
-        place = next((it for it in self.rig.dimensions() if it.name == "distance_m"), None)
-        if near is not None and place is not None and self.across_m == 0 and place.low <= near < self.rig.station_m:
+        found: list[Remedy] = []
+        place = next(it for it in self.rig.dimensions() if it.name in ("distance_m", "length_m"))
+        near = self.putt.started.leaves_at_m(_SHIFT_FROM_M)
+        if near is not None and self.across_m == 0 and place.low <= near < self.rig.station_m:
             near = math.floor(near * 100) / 100
-            found.append(Remedy("distance_m", near, f"Put it at {tape(near, units)}"))
+            found.append(Remedy(place.name, near, f"{place.label} {tape(near, units)}"))
+        if place.name == "distance_m":  # a rail begins under the ball: it can't be shifted
+            said = f"Shift it {tape(abs(round(drift, 3)), units)} {side_of(drift)}"
+            found.append(Remedy("across_m", round(drift, 3), said))
         return tuple(found)
 
     def objections(self, hand: Hand, units: Units) -> tuple[Objection, ...]:

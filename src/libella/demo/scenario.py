@@ -11,13 +11,14 @@ import numpy as np
 import uuid6
 
 from ..core.golfer import Hand, Level
+from ..core.green.read import Read
 from ..core.proof import WAYS, Proof
 from ..core.simulated import SimulatedGolfer
 from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
 from ..lessons.desk import Desk, studio
 from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
-from ..lessons.stations import StationEntry, keep_station
+from ..lessons.stations import AidEntry, StationEntry, keep_station
 from ..store.tables import Studio
 
 _SEED = 20_260
@@ -42,6 +43,9 @@ class Run:
     planned: int = 10
     falls_percent: tuple[float, float] = (0.0, 0.0)
     """Slope of the putt, forward and to the right."""
+    aids: tuple[str, ...] = ()
+    """What lies beside the rig."""
+    read: Read | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,11 +76,11 @@ def _junia() -> dict[int, tuple[Run, ...]]:
         return SimulatedGolfer(bias_deg=bias, spread_deg=0.75)
 
     return {
-        80: (Run(truth(1.3)),),
+        80: (Run(truth(1.3), aids=("ground_mirror",)),),
         59: (Run(truth(1.2)), Run(truth(0.7), condition="mirror first")),
         37: (Run(truth(1.1), rig=_PEGS, putts=12, planned=12),),
         16: (Run(truth(0.8)), Run(truth(0.5), condition="mirror first")),
-        0: (Run(truth(0.7), putts=4),),
+        0: (Run(truth(0.7), putts=4, aids=("ground_mirror", "foot_rods")),),
     }
 
 
@@ -98,7 +102,7 @@ def _greta() -> dict[int, tuple[Run, ...]]:
 
 def _idris() -> dict[int, tuple[Run, ...]]:
     truth = SimulatedGolfer(bias_deg=0.05, spread_deg=0.45)
-    ramp = Run(truth, 3.0, _LASER, "ramp, left to right", falls_percent=(-1.0, 1.2))
+    ramp = Run(truth, 3.0, _LASER, "ramp, left to right", falls_percent=(-1.0, 1.2), read=Read("outside", "left", 0.05))
     return {
         77: (Run(truth, 3.0, putts=15, planned=15),),
         48: (Run(truth, rig=_PEGS),),
@@ -178,7 +182,9 @@ def _teach(
             falls_forward_percent=forward,
             falls_right_percent=right,
             falls_doubt_percent=0.1 if forward or right else 0.0,
+            read=run.read,
             proof=_PROOF,
+            aids=tuple(AidEntry(it, {}) for it in run.aids),
         )
         if entry.station().has_laser:
             read_laser_cautions(desk, lesson_id, at)
