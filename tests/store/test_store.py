@@ -10,6 +10,8 @@ from alembic.autogenerate import compare_metadata
 from alembic.migration import MigrationContext
 from sqlalchemy import text
 
+from libella.lessons.desk import open_desk
+from libella.lessons.stations import entry_of, find_saved
 from libella.store.cluster import Cluster, ClusterError
 from libella.store.database import clear, connect, migrate
 from libella.store.tables import Table
@@ -101,3 +103,27 @@ def test_the_last_user_stops_the_server():
         with Cluster(folder / "data").running() as url:
             psycopg.connect(url).close()
         assert subprocess.run(["pgrep", "-f", str(folder)], stdout=subprocess.DEVNULL, check=False).returncode == 1
+
+
+def test_stations_kept_before_the_planner_are_laid_as_they_were(fresh_url):
+    """A line on the ground had no end before; what was kept then can still be laid, with nothing beside it."""
+    engine = connect(fresh_url)
+    migrate(engine, "0004")
+    with engine.begin() as connection:
+        connection.execute(text("insert into studio values ('00000000-0000-7000-8000-000000000001', 'a', '', '')"))
+        for n, (kind, sizes) in enumerate((("chalk_line", '{"distance_m": 4.5}'), ("board", '{"distance_m": 1.0}'))):
+            connection.execute(
+                text(
+                    "insert into saved_station (studio_id, id, name, distance_m, past_m, stimp_ft, capture, rig_kind, "
+                    "rig_sizes_m) values ('00000000-0000-7000-8000-000000000001', gen_random_uuid(), :name, 5, 0.3, "
+                    "10, 'rim_assisted', :kind, cast(:sizes as jsonb))"
+                ),
+                {"name": f"old {n}", "kind": kind, "sizes": sizes},
+            )
+    migrate(engine)
+    chalk, board = (entry_of(it) for it in find_saved(open_desk(engine)))
+    assert chalk.rig_sizes_m == {"distance_m": 4.5, "line_m": 5.0} and board.rig_sizes_m == {"distance_m": 1.0}
+    for entry in (chalk, board):
+        station = entry.station()
+        assert station.aids == () and station.across_m == 0 and entry.target == "computed" and entry.read is None
+    engine.dispose()

@@ -18,6 +18,7 @@ _HALF_SHOE_MM = (
 )  # fmt: skip
 _OPEN_END_DEG = 12.0
 _ACROSS_MM = 430.0
+_SET_OFF_MM = 330.0
 
 
 def from_above(station: Station, hand: Hand, units: Units) -> Scene:
@@ -76,7 +77,11 @@ def _laid(station: Station, hand: Hand, units: Units) -> list[Shape]:
 def _along(station: Station, shapes: list[Shape]) -> tuple[float, float]:
     """How far the page runs along the line, so that all is on it."""
     left, _, right, _ = reach(shapes)
-    return min(left - 60, -260), max(right + 100, station.putt.distance_m * 1000 + 160)
+    # Tapes across the line are set off from what they measure, and so is what they say.
+    upright = [it for it in shapes if isinstance(it, Tape) and it.x1 == it.x2]
+    left = min([left - 60, -260, *(it.x1 - _SET_OFF_MM for it in upright if it.lane < 0)])
+    right = max([right + 100, *(it.x1 + _SET_OFF_MM for it in upright if it.lane > 0)])
+    return left, max(right, station.putt.distance_m * 1000 + 160)
 
 
 def rays(station: Station, readings: tuple[Interval, ...], units: Units) -> Scene:

@@ -27,7 +27,7 @@ _PUTT_EVERY = timedelta(seconds=17)
 _PROOF = Proof("tape", doubt_m=WAYS["tape"].doubt_m)
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
 _PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
-_LASER = ("ground_laser", {"distance_m": 0.5})
+_LASER = ("ground_laser", {"distance_m": 0.5, "line_m": 3.0})
 _BALLS = ("ball_gate", {"distance_m": 0.6, "inside_width_m": 0.072})
 
 

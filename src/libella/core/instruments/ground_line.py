@@ -50,7 +50,7 @@ class GroundLine(Rig):
     )  # fmt: skip
 
     line_m: float = dimension(
-        "Line laid", low=0.3, high=15.0, default=5.0, step=0.1,
+        "Line laid", low=0.3, high=15.0, default=3.0, step=0.1,
         hint="From the ball's centre to the line's far end.",
     )  # fmt: skip
 

@@ -120,7 +120,8 @@ class Scale(Aid):
             long = n % every == 0
             shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
             if long:
-                shapes.append(Label(n * mark, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else f"0 {unit}"))
+                shapes.append(Label(n * mark, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else "0"))
+        shapes.append(Label(end, -tall * 1.07, unit, "end"))
         shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
         return Scene(
             -end - pad,

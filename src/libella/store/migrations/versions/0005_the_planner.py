@@ -20,6 +20,12 @@ def upgrade() -> None:
         op.add_column(table, sa.Column("across_m", sa.Float(), server_default=sa.text("0"), nullable=False))
         op.add_column(table, sa.Column("backstroke_m", sa.Float(), nullable=True))
         op.add_column(table, sa.Column("aids", postgresql.JSONB(), server_default=sa.text("'[]'"), nullable=False))
+        # A line on the ground has an end now: those laid before reached the hole.
+        op.execute(
+            f"update {table} set rig_sizes_m = rig_sizes_m || jsonb_build_object('line_m', "
+            "greatest(distance_m, (rig_sizes_m->>'distance_m')::float)) "
+            "where rig_kind in ('ground_laser', 'chalk_line', 'ground_string')"
+        )
     op.add_column("studio", sa.Column("bag", postgresql.JSONB(), nullable=True))
     op.add_column(
         "studio", sa.Column("spreads_deg", postgresql.JSONB(), server_default=sa.text("'{}'"), nullable=False)
