@@ -1,10 +1,13 @@
 """A throw-away PostgreSQL for the tests: one server for the run, a fresh database where a test asks for one."""
 
+import dataclasses
+import gc
 import tempfile
 from collections.abc import Generator
 from contextlib import contextmanager
 from datetime import UTC, datetime
 from pathlib import Path
+from typing import ClassVar
 
 import psycopg
 import pytest
@@ -13,6 +16,11 @@ from fastapi.testclient import TestClient
 from sqlalchemy import Engine, text
 
 from libella.api.app import create_app
+from libella.core.drawing.scene import Circle, Shape
+from libella.core.instruments import About, instruments
+from libella.core.instruments.aid import dimension
+from libella.core.instruments.gate import Gate
+from libella.core.instruments.peg_gate import PegGate
 from libella.lessons.desk import Desk, open_desk
 from libella.store.cluster import Cluster
 from libella.store.database import connect, migrate
@@ -135,3 +143,28 @@ class Coach:
 @pytest.fixture
 def coach(client) -> Coach:
     return Coach(client)
+
+
+@pytest.fixture
+def hoop() -> Generator[str]:
+    """An instrument that is nowhere but here: its kind, while it is known."""
+
+    @dataclasses.dataclass(frozen=True)
+    class Hoop(Gate):
+        about: ClassVar[About] = dataclasses.replace(PegGate.about, kind="hoop", name="Hoop")
+        wire_m: float = dimension("Wire", low=0.001, high=0.01, default=0.003, step=0.001, hint="Its thickness.")
+
+        @property
+        def post_width_m(self) -> float:
+            return self.wire_m
+
+        def _post_shape(self, x: float, tall: float) -> Shape:
+            return Circle(x, -tall, self.wire_m * 500, "post")
+
+    instruments.cache_clear()
+    assert "hoop" in instruments()
+    yield "hoop"
+    del Hoop
+    instruments.cache_clear()
+    gc.collect()
+    assert "hoop" not in instruments()

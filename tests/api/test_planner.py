@@ -1,17 +1,7 @@
 """The planner through the API: the bag, opinions, proposals, aids beside the rig, the kit check, prints."""
 
-import dataclasses
-import gc
-from typing import ClassVar
-
 import pytest
 import uuid6
-
-from libella.core.drawing.scene import Circle
-from libella.core.instruments import instruments
-from libella.core.instruments.aid import dimension
-from libella.core.instruments.gate import Gate
-from libella.core.instruments.peg_gate import PegGate
 
 PLAN = {
     "distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {"distance_m": 0.5},
@@ -203,31 +193,12 @@ def test_prints_come_as_pdf_and_svg_and_say_how_many_sheets(client):
     assert client.post("/api/prints/poster", json=PLAN).json()["errors"][0]["field"] == "name"
 
 
-def test_a_new_instrument_is_offered_proposed_planned_and_read_with_no_other_change(client, coach):
-    @dataclasses.dataclass(frozen=True)
-    class Hoop(Gate):
-        about: ClassVar = dataclasses.replace(PegGate.about, kind="hoop", name="Hoop")
-        wire_m: float = dimension("Wire", low=0.001, high=0.01, default=0.003, step=0.001, hint="Its thickness.")
-
-        @property
-        def post_width_m(self) -> float:
-            return self.wire_m
-
-        def _post_shape(self, x, tall):
-            return Circle(x, -tall, self.wire_m * 500, "post")
-
-    instruments.cache_clear()
-    try:
-        assert "Hoop" in [it["about"]["name"] for it in client.get("/api/instruments").json()]
-        hoop = next(it for it in said(client, "/stations/propose", **PUTT) if it["kind"] == "hoop")
-        plan = PUTT | {"rig_kind": "hoop", "rig_sizes_m": hoop["sizes"]}
-        found = said(client, "/stations/preview", **plan)
-        assert found["sight"]["fit"] == "good" and [it["key"] for it in found["entry"]["zones"]] == list("12345")
-        block = coach.block("hoop", 3)
-        assert coach.putt(block["id"], {"crossing": "touched_left"})["high_deg"] < 0
-        assert client.post("/api/prints/gate", json=plan).status_code == 200
-    finally:
-        del Hoop
-        instruments.cache_clear()
-        gc.collect()
-    assert "hoop" not in instruments()
+def test_a_new_instrument_is_offered_proposed_planned_and_read_with_no_other_change(client, coach, hoop):
+    assert "Hoop" in [it["about"]["name"] for it in client.get("/api/instruments").json()]
+    proposed = next(it for it in said(client, "/stations/propose", **PUTT) if it["kind"] == hoop)
+    plan = PUTT | {"rig_kind": hoop, "rig_sizes_m": proposed["sizes"]}
+    found = said(client, "/stations/preview", **plan)
+    assert found["sight"]["fit"] == "good" and [it["key"] for it in found["entry"]["zones"]] == list("12345")
+    block = coach.block(hoop, 3)
+    assert coach.putt(block["id"], {"crossing": "touched_left"})["high_deg"] < 0
+    assert client.post("/api/prints/gate", json=plan).status_code == 200

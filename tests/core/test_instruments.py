@@ -1,24 +1,19 @@
 """Every instrument: what a reading says, what it can see, what it refuses."""
 
 import dataclasses
-import gc
 import math
-from dataclasses import dataclass
 from itertools import pairwise
-from typing import ClassVar
 
 import pytest
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from libella.core.constants import BALL_M
-from libella.core.drawing.scene import Circle, Tape
+from libella.core.drawing.scene import Tape
 from libella.core.green.putt import Putt
 from libella.core.instruments import Aid, Rig, instrument, instruments, lay
-from libella.core.instruments.aid import dimension
 from libella.core.instruments.ball_gate import BallGate
 from libella.core.instruments.board import Board
-from libella.core.instruments.gate import Gate
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
 from libella.core.layout import from_above
@@ -224,32 +219,12 @@ def test_an_interval_is_low_to_high():
             Interval(low, high)
 
 
-def test_a_file_of_its_own_is_all_an_instrument_takes(monkeypatch):
+def test_a_class_of_its_own_is_all_an_instrument_takes(hoop):
     """A new instrument is found by the registry, laid, drawn and read with no other change."""
-
-    @dataclass(frozen=True)
-    class Hoop(Gate):
-        about: ClassVar = dataclasses.replace(PegGate.about, kind="hoop", name="Hoop")
-        wire_m: float = dimension("Wire", low=0.001, high=0.01, default=0.003, step=0.001, hint="Its thickness.")
-
-        @property
-        def post_width_m(self) -> float:
-            return self.wire_m
-
-        def _post_shape(self, x, tall):
-            return Circle(x, -tall, self.wire_m * 500, "post")
-
-    instruments.cache_clear()
-    try:
-        station = Station(PUTT, lay("hoop", {"wire_m": 0.004}))
-        assert "hoop" in station.words("metric")
-        assert [it.key for it in station.zones()] == ["1", "2", "3", "4", "5"]
-        assert any(isinstance(it, Tape) for it in from_above(station, "right", "metric").shapes)
-    finally:
-        del Hoop, station
-        instruments.cache_clear()
-        gc.collect()
-    assert "hoop" not in instruments()
+    station = Station(PUTT, lay(hoop, {"wire_m": 0.004}))
+    assert hoop in station.words("metric")
+    assert [it.key for it in station.zones()] == ["1", "2", "3", "4", "5"]
+    assert any(isinstance(it, Tape) for it in from_above(station, "right", "metric").shapes)
 
 
 def test_a_face_instrument_does_not_watch_the_ball():
