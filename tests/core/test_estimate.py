@@ -10,7 +10,7 @@ from scipy.special import ndtr
 
 from libella.core.estimate import START, posterior, summarise
 from libella.core.estimate.continuation import further_putts
-from libella.core.estimate.posterior import _below
+from libella.core.estimate.posterior import normal_below
 from libella.core.green.capture import Window
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
@@ -66,9 +66,9 @@ def test_probabilities_are_probabilities(block):
 
 def test_the_fast_normal_integral_is_the_normal_integral():
     z = np.concatenate((np.linspace(-12, 12, 100_001), [-np.inf, np.inf]))
-    assert _below(z) == pytest.approx(ndtr(z), abs=1e-12)
+    assert normal_below(z) == pytest.approx(ndtr(z), abs=1e-12)
     tail = np.linspace(-8, -2, 5001)
-    assert _below(tail) == pytest.approx(ndtr(tail), rel=1e-8)
+    assert normal_below(tail) == pytest.approx(ndtr(tail), rel=1e-8)
 
 
 def test_without_putts_only_the_prior_speaks():

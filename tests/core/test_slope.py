@@ -7,6 +7,7 @@ import pytest
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
+from scipy.optimize import brentq
 
 from libella.core.green.aim import aim, arrival, drop_map
 from libella.core.green.putt import Putt
@@ -296,11 +297,16 @@ def test_the_pace_window_holds_the_pace_meant_and_ends_where_it_stops_dropping(d
     paces = putt.paces
     assert paces.least_past_m <= past <= paces.most_past_m + 1e-9
     ground = Ground(10, 0, across)
-    for factor, drops in ((0.9, True), (1.2, False)):
-        # The speed that would roll to that pace on this start line: its square grows evenly with the pace.
-        speed2 = putt.aim.speed_m_s**2 + 2 * ground.friction * (paces.most_past_m * factor - past)
-        path = roll(ground, distance, putt.start_deg, math.sqrt(speed2))
-        assert arrival(ground, distance, "rim_assisted", path).drops == drops
+
+    def pace(speed):
+        path = roll(ground, distance, putt.start_deg, speed)
+        return path.speed2[-1] / (2 * ground.friction) if path.x[-1] >= distance else -1.0
+
+    speed = putt.aim.speed_m_s
+    for factor, drops in ((0.95, True), (1.07, False)):
+        wanted = paces.most_past_m * factor
+        found = brentq(lambda v, wanted=wanted: pace(v) - wanted, speed * 0.5, speed * 2.5)
+        assert arrival(ground, distance, "rim_assisted", roll(ground, distance, putt.start_deg, found)).drops == drops
 
 
 def test_what_is_not_known_of_the_slope_is_shared_by_the_block():

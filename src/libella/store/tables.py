@@ -203,3 +203,48 @@ class ReadingMark(Table):
         ForeignKeyConstraint(["studio_id", "reading_id"], ["reading.studio_id", "reading.id"]),
         Index(None, "studio_id", "reading_id", "marked_at"),
     )
+
+
+class SightTest(Table):
+    """A run of answers about what looks straight, asked one way under one condition."""
+
+    __tablename__ = "sight_test"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    method: Mapped[str]
+    """See `core.perception.METHODS`."""
+    condition: Mapped[str]
+    trace: Mapped[str]
+    eyes: Mapped[str]
+    glasses: Mapped[str]
+    away_m: Mapped[float]
+    """From the near end of the rod, or the ball, to where it is read."""
+    started_at: Mapped[datetime]
+    ended_at: Mapped[datetime | None]
+    """When its answers were shown; until then they are hidden."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "started_at"),
+    )
+
+
+class SightTrial(Table):
+    """One answer. It never changes: a slip of the finger voids it, and another is added."""
+
+    __tablename__ = "sight_trial"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    test_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "test_id"], ["sight_test.studio_id", "sight_test.id"]),
+        Index(None, "studio_id", "test_id", "taken_at", "id"),
+    )

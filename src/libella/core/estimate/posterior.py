@@ -77,11 +77,11 @@ class Posterior:
 
     @cached_property
     def _bias_cdf(self) -> tuple[Floats, Floats]:
-        return _cdf(self.bias, self.weight.sum(axis=1))
+        return cumulative(self.bias, self.weight.sum(axis=1))
 
     @cached_property
     def _spread_cdf(self) -> tuple[Floats, Floats]:
-        return _cdf(self.log_spread, self.weight.sum(axis=0))
+        return cumulative(self.log_spread, self.weight.sum(axis=0))
 
     def bias_quantile(self, share: float) -> float:
         at, mass = self._bias_cdf
@@ -127,7 +127,7 @@ class Posterior:
         bias: Floats = np.linspace(low, high, min(math.ceil((high - low) / step) + 1, _MOST_BLURRED))
         half = (bias[1] - bias[0]) / (2 * doubt)
         away: Floats = (bias[:, None] - self.bias[None, :]) / doubt
-        kernel: Floats = _below(away + half) - _below(away - half)
+        kernel: Floats = normal_below(away + half) - normal_below(away - half)
         weight: Floats = kernel @ self.weight
         return Posterior(bias, self.log_spread, weight / float(weight.sum()), self.noise)
 
@@ -217,7 +217,7 @@ def _log_likelihood(seen: Sequence[Interval], bias: Floats, spread: Floats, laps
     # Neighbouring marks share their edges, so the normal integral is taken once an edge.
     edges, place = np.unique(np.concatenate((low, high)), return_inverse=True)
     scale = 1 / spread
-    below = _below((edges[:, None, None] - bias[None, :, None]) * scale)
+    below = normal_below((edges[:, None, None] - bias[None, :, None]) * scale)
     chance: Floats = below[place[len(seen) :]] - below[place[: len(seen)]]
     exact = np.flatnonzero(low == high)
     if exact.size:
@@ -237,7 +237,7 @@ _TABLE_BELOW = ndtr(_TABLE_AT)
 _TABLE_DENSITY = np.exp(-0.5 * _TABLE_AT**2) / math.sqrt(2 * math.pi)
 
 
-def _below(z: Floats) -> Floats:
+def normal_below(z: Floats) -> Floats:
     """Φ(z) to 1e-12, for the one place where it takes most of the time.
 
     Third-order expansion about the nearest of a table's points: several times as fast as `ndtr` on large arrays. In
@@ -255,7 +255,7 @@ def _below(z: Floats) -> Floats:
     return out.reshape(z.shape)
 
 
-def _cdf(at: Floats, mass: Floats) -> tuple[Floats, Floats]:
+def cumulative(at: Floats, mass: Floats) -> tuple[Floats, Floats]:
     """Cumulative distribution of a density known on an even grid, on one ten times finer.
 
     The log density is smooth, so it is interpolated by a local parabola before summing.

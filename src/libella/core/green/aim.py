@@ -11,11 +11,12 @@ from scipy.interpolate import CubicHermiteSpline
 from scipy.optimize import brentq
 
 from ..limits import OutOfLimits
-from .capture import Capture, Window, capture_offset, speed_past
+from .capture import Capture, Window, capture_offset, longest_past, speed_past
 from .roll import Floats, Ground, Path, roll, roll_back, roll_many
 
 _STEEPEST_SLOPE_AT_HOLE = 1.5  # arriving more than 56° across the line is not a putt anybody aims
-_PACES = 281
+_PACES = 301
+_SLOWER_M = 0.3
 _SLOWEST_M_S = 0.05  # a ball that just dies at the hole has no direction there
 
 
@@ -147,10 +148,15 @@ class PaceWindow:
 
 @lru_cache(maxsize=256)
 def pace_window(
-    ground: Ground, distance_m: float, capture: Capture, start_deg: float, speed_m_s: float
+    ground: Ground, distance_m: float, past_m: float, capture: Capture, start_deg: float
 ) -> PaceWindow | None:
-    """Which paces drop on a start line, looked for about `speed_m_s`; None where none does."""
-    speeds = np.linspace(0.6 * speed_m_s, 2.0 * speed_m_s, _PACES)
+    """Which paces drop on a start line; None where none does.
+
+    Looked for in even steps of pace about the true putt's: its speed squared grows with the pace, on any slope nearly.
+    """
+    true = aim(ground, distance_m, past_m, capture)
+    paces = np.linspace(-_SLOWER_M, longest_past(ground.stimp_ft, capture), _PACES)
+    speeds = np.sqrt(np.maximum(true.speed_m_s**2 + 2 * ground.friction * (paces - past_m), 1e-6))
     path = roll_many(ground, distance_m, np.full_like(speeds, start_deg), speeds)
     off, at_speed = _closest(ground, path)
     with np.errstate(invalid="ignore"):

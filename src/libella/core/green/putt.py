@@ -130,7 +130,7 @@ class Putt:
     @property
     def paces(self) -> PaceWindow | None:
         """The paces that hole it on its start line; None where none does."""
-        return pace_window(self._ground, self.distance_m, self.capture, self.start_deg, self.aim.speed_m_s)
+        return pace_window(self._ground, self.distance_m, self.past_m, self.capture, self.start_deg)
 
     def drops(self, units: Units) -> Scene:
         """Which starts drop: start angle to the right, pace past the hole upwards; a picture, not to scale."""

@@ -1,0 +1,229 @@
+"""Tests of what looks straight: begun, asked, answered, shown."""
+
+import hashlib
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass
+from datetime import datetime
+from typing import Literal
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ..core.drawing.scene import Scene
+from ..core.drawing.vial import Tick, Vial
+from ..core.green.capture import Window
+from ..core.green.putt import Putt
+from ..core.interval import Interval
+from ..core.limits import OutOfLimits
+from ..core.perception import LooksStraight, Method, Trial, by_adjustment, by_directions, perceive
+from ..core.perception.method import AWAY, pointed_to, spot_of, turned_to
+from ..core.perception.words import SightWords, curve, less, sight_vial, sight_words
+from ..store.tables import Lesson, SightTest, SightTrial, Station
+from .desk import Desk
+from .problem import Conflict
+from .stations import entry_of
+
+MOST_TRIALS = 80
+Trace = Literal["as usual", "ball to hole", "hole to ball"]
+Eyes = Literal["both", "left", "right"]
+Glasses = Literal["none", "on", "off"]
+Raw = Mapping[str, float | str]
+
+
+@dataclass(frozen=True, slots=True)
+class SightEntry:
+    """What a coach sets before a test."""
+
+    lesson_id: UUID
+    method: Method
+    condition: str
+    trace: Trace
+    eyes: Eyes
+    glasses: Glasses
+    away_m: float
+    started_at: datetime
+
+    def __post_init__(self) -> None:
+        AWAY.check("away_m", "Rod's far end", self.away_m)
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """Where the rod is to lie next: its true angle (degrees), its far end beside the line (m), right positive."""
+
+    true_deg: float
+    spot_m: float
+
+
+@dataclass(frozen=True, slots=True)
+class SightSheet:
+    """A test as it stands. `next` is None where the way of asking needs none, or enough was asked."""
+
+    test: SightTest
+    trials: Sequence[SightTrial]
+    found: LooksStraight
+    words: SightWords
+    vial: Vial
+    next: Asked | None
+    curve: Scene | None
+
+
+def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> SightTest:
+    """Begin a test. Said twice it is one; said otherwise, a conflict."""
+    with desk.transaction() as session:
+        _open_lesson(desk, session, entry.lesson_id)
+        row, new = desk.add(session, SightTest, id, **asdict(entry))
+        if not new and any(getattr(row, name) != value for name, value in asdict(entry).items()):
+            raise Conflict("A test with this id was begun otherwise.", "Begin a new test.")
+        return row
+
+
+def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> SightTrial:
+    """Keep one answer; the same one said again changes nothing.
+
+    Raises
+    ------
+    OutOfLimits
+        for an answer this way of asking does not give.
+    """
+    with desk.transaction() as session:
+        test = desk.get(session, SightTest, test_id, "test", lock=True)
+        _read(test, raw)
+        kept = session.get(SightTrial, (desk.studio_id, id))
+        if kept is None:
+            _open_lesson(desk, session, test.lesson_id)
+            if test.ended_at is not None:
+                raise Conflict("This test is shown already; its answers stand.", "Begin a new test.")
+            if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:
+                raise Conflict(f"A test holds {MOST_TRIALS} answers.", "Show what they say, or begin a new test.")
+            kept, _ = desk.add(session, SightTrial, id, test_id=test_id, raw=dict(raw), taken_at=taken_at)
+        if kept.test_id != test_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
+            raise Conflict("An answer with this id is kept already and says something else.", "Answer again.")
+        return kept
+
+
+def void_answer(desk: Desk, id: UUID, voided: bool) -> SightTrial:
+    """Void an answer (a slip of the finger), or restore it."""
+    with desk.transaction() as session:
+        row = desk.get(session, SightTrial, id, "answer", lock=True)
+        row.voided = voided
+        return row
+
+
+def show_test(desk: Desk, id: UUID, at: datetime | None) -> SightTest:
+    """Show what a test found; from then on it takes no more answers. None hides it again and goes on."""
+    with desk.transaction() as session:
+        row = desk.get(session, SightTest, id, "test", lock=True)
+        row.ended_at = at
+        return row
+
+
+def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
+    """One test with what it found and what to ask next."""
+    with desk.transaction() as session:
+        test = desk.get(session, SightTest, id, "test")
+        return _sheet(test, _trials(desk, session, id), _window(desk, session, test.lesson_id))
+
+
+def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
+    """The tests of a lesson, oldest first."""
+    with desk.transaction() as session:
+        desk.get(session, Lesson, lesson_id, "lesson")
+        tests = session.scalars(
+            select(SightTest)
+            .where(SightTest.studio_id == desk.studio_id, SightTest.lesson_id == lesson_id)
+            .order_by(SightTest.started_at, SightTest.id)
+        ).all()
+        window = _window(desk, session, lesson_id)
+        return [_sheet(it, _trials(desk, session, it.id), window) for it in tests]
+
+
+def compared(sheets: Sequence[SightSheet]) -> str:
+    """The last two shown tests set against each other, in words; empty with fewer."""
+    told = [it for it in sheets if it.test.ended_at and not it.found.too_noisy and it.found.open_side is None]
+    told = [it for it in told if it.found.trials >= 6]
+    if len(told) < 2:
+        return ""
+    one, other = told[-2:]
+    names = condition_words(one.test), condition_words(other.test)
+    if names[0] == names[1]:
+        names = "the first time", "the second time"
+    return less(one.found, other.found, names)
+
+
+def condition_words(test: SightTest) -> str:
+    """Under what it was asked, in words."""
+    eyes = {"both": "", "left": "left eye alone", "right": "right eye alone"}[test.eyes]
+    glasses = {"none": "", "on": "glasses on", "off": "glasses off"}[test.glasses]
+    trace = "" if test.trace == "as usual" else f"traced {test.trace}"
+    return ", ".join(it for it in (test.condition, trace, eyes, glasses) if it)
+
+
+def _sheet(test: SightTest, trials: Sequence[SightTrial], window: Window) -> SightSheet:
+    limit = window.narrow_deg / 4
+    valid = [_read(test, it.raw) for it in trials if not it.voided]
+    answers = tuple(it for it in valid if isinstance(it, Trial))
+    ends = [it for it in valid if isinstance(it, Interval)]
+    found = by_directions(answers, limit) if test.method == "directions" else by_adjustment(ends, limit)
+    ticks = tuple(Tick(it.low_or_none, it.high_or_none, it.anchor) for it in ends)
+    shown = test.ended_at is not None
+    asked = None
+    if test.method == "directions" and not shown and len(answers) < MOST_TRIALS:
+        angle = perceive(answers).next_angle(_draw(test.id, len(answers)))
+        asked = Asked(angle, spot_of(angle, test.away_m))
+    return SightSheet(
+        test=test,
+        trials=trials,
+        found=found,
+        words=sight_words(found),
+        vial=sight_vial(found, ticks, window, settled=shown),
+        next=asked,
+        curve=curve(answers) if shown and answers else None,
+    )
+
+
+def _draw(id: UUID, n: int) -> float:
+    """A number from 0 to 1 that nobody foresees and that is the same when asked again."""
+    return int.from_bytes(hashlib.sha256(id.bytes + bytes([n])).digest()[:6]) / 2**48
+
+
+def _read(test: SightTest, raw: Raw) -> Trial | Interval:
+    if test.method == "directions":
+        angle, looks = raw.get("true_deg"), raw.get("looks")
+        if set(raw) != {"true_deg", "looks"} or isinstance(angle, str) or angle is None:
+            raise OutOfLimits("raw", "This test takes a true angle and how it looks.", limit="true_deg, looks", unit="")
+        if looks not in ("left", "straight", "right"):
+            raise OutOfLimits("raw.looks", f"It can't look {looks!r}.", limit="left, straight or right", unit="")
+        return Trial(angle, looks)
+    beside, seen = raw.get("beside_m"), raw.get("seen_m")
+    if set(raw) - {"from_side"} != {"beside_m", "seen_m"} or isinstance(beside, str) or isinstance(seen, str):
+        raise OutOfLimits("raw", "This test takes a place beside the line.", limit="beside_m, seen_m", unit="")
+    if beside is None or seen is None or raw.get("from_side", "left") not in ("left", "right"):
+        raise OutOfLimits("raw.from_side", "Turned from the left or the right.", limit="left or right", unit="")
+    return (turned_to if test.method == "turn" else pointed_to)(beside, test.away_m, seen)
+
+
+def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[SightTrial]:
+    query = select(SightTrial).where(SightTrial.studio_id == desk.studio_id, SightTrial.test_id == test_id)
+    return session.scalars(query.order_by(SightTrial.taken_at, SightTrial.id)).all()
+
+
+def _window(desk: Desk, session: Session, lesson_id: UUID) -> Window:
+    """What the hole allows on the lesson's newest putt, or on one of 2.5 m."""
+    station = session.scalar(
+        select(Station)
+        .where(Station.studio_id == desk.studio_id, Station.lesson_id == lesson_id)
+        .order_by(Station.laid_at.desc(), Station.id.desc())
+        .limit(1)
+    )
+    lesson = desk.get(session, Lesson, lesson_id, "lesson")
+    return entry_of(station).putt().window if station else Putt(2.5, 0.3, lesson.stimp_ft).window
+
+
+def _open_lesson(desk: Desk, session: Session, id: UUID) -> None:
+    lesson = desk.get(session, Lesson, id, "lesson")
+    if lesson.voided_at is not None:
+        raise Conflict("This lesson is voided.", "Restore the lesson, then ask.")
+    if lesson.ended_at is not None:
+        raise Conflict("This lesson has ended.", "Open the lesson again, then ask.")
