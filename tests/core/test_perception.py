@@ -6,6 +6,7 @@ from scipy.stats import norm
 
 from libella.core.limits import OutOfLimits
 from libella.core.perception import Trial, perceive
+from libella.core.simulated import SimulatedEyes
 
 from .reference import cases
 
@@ -24,15 +25,15 @@ def test_perception(case):
 
 
 class Seer:
-    """A golfer whose eyes are known."""
+    """A simulated golfer with draws of its own."""
 
     def __init__(self, beta, noise=0.7, zone=0.4, seed=0):
-        self.beta, self.noise, self.zone = beta, noise, zone
+        self.beta = beta
+        self.eyes = SimulatedEyes(beta, noise, zone)
         self.rng = np.random.default_rng(seed)
 
     def looks(self, true_deg):
-        seen = true_deg - self.beta + self.rng.normal(0, self.noise)
-        return "left" if seen < -self.zone else "right" if seen > self.zone else "straight"
+        return self.eyes.looks(self.rng, true_deg)
 
 
 def asked(seer, n, fixed=None):

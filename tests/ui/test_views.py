@@ -9,7 +9,7 @@ from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
-VIEWS = ["today", "golfer", "set", *PLANS, "start", "judge", "aids", "bag", "string", "states"]
+VIEWS = ["today", "golfer", "set", *PLANS, "see", "start", "judge", "aids", "bag", "string", "states"]
 
 
 def open_lesson(page: Page) -> str:
@@ -20,6 +20,12 @@ def open_lesson(page: Page) -> str:
 
 def visit(page: Page, view: str) -> None:
     """Go to a view of the demo data and wait until it stands."""
+    if view == "see":
+        page.goto(f"/lessons/{open_lesson(page)}/see")
+        expect(page.locator("[data-headline]").first).to_contain_text("of true")
+        page.get_by_text("How it looked at each angle").first.click()
+        expect(page.locator("[data-sight] polyline.left")).to_be_visible()
+        return
     if view.split("-")[0] in ("set", "start", "judge"):
         page.goto(f"/lessons/{open_lesson(page)}/{view.split('-')[0]}")
         expect(page.locator("main svg").first).to_be_visible()

@@ -6,7 +6,7 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ..core.golfer import Hand, Level
-from ..lessons import lessons
+from ..lessons import lessons, sights
 from ..lessons.desk import studio
 from ..lessons.lessons import Surface
 from .blocks import BlockLine, BlockOut, block_line, block_out
@@ -63,6 +63,7 @@ class LessonSheetOut(BaseModel):
     golfer: GolferBrief
     stations: list[StationOut]
     blocks: list[BlockOut]
+    sight: str = Field(description="what looks straight, in one line")
 
 
 class OpenLesson(BaseModel):
@@ -122,6 +123,7 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
         golfer=GolferBrief.model_validate(sheet.golfer),
         stations=[station_out(it, units) for it in sheet.stations],
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
+        sight=sights.in_one_line(desk, id),
     )
 
 

@@ -4,6 +4,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from .perception.trial import Looks
+
 
 @dataclass(frozen=True, slots=True)
 class SimulatedGolfer:
@@ -31,3 +33,26 @@ class SimulatedGolfer:
         if rng.random() < self.mishit_share:
             return float(rng.uniform(-10, 10))
         return float(rng.normal(self.true_bias(distance_m), self.spread_deg))
+
+
+@dataclass(frozen=True, slots=True)
+class SimulatedEyes:
+    """What a golfer sees of a rod at a true angle (handbook 5, perception).
+
+    Parameters
+    ----------
+    straight_deg : where a rod must truly point to look straight, right positive
+    noise_deg : how far single looks scatter
+    zone_deg : half-width of what is called straight
+    """
+
+    straight_deg: float
+    noise_deg: float = 0.7
+    zone_deg: float = 0.4
+
+    def looks(self, rng: np.random.Generator, true_deg: float) -> Looks:
+        """One answer."""
+        seen = true_deg - self.straight_deg + float(rng.normal(0, self.noise_deg))
+        if abs(seen) <= self.zone_deg:
+            return "straight"
+        return "left" if seen < 0 else "right"

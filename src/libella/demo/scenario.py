@@ -13,17 +13,19 @@ import uuid6
 from ..core.golfer import Hand, Level
 from ..core.green.read import Read
 from ..core.proof import WAYS, Proof
-from ..core.simulated import SimulatedGolfer
+from ..core.simulated import SimulatedEyes, SimulatedGolfer
 from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
 from ..lessons.desk import Desk, studio
 from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
+from ..lessons.sights import SightEntry, answer, begin_test, show_test, sight_sheet
 from ..lessons.stations import AidEntry, StationEntry, keep_station
 from ..store.tables import Studio
 
 _SEED = 20_260
 _STIMP_FT = 9.5
 _PUTT_EVERY = timedelta(seconds=17)
+_ANSWERS = 16
 _PROOF = Proof("tape", doubt_m=WAYS["tape"].doubt_m)
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
 _PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
@@ -57,6 +59,8 @@ class Person:
     level: Level
     notes: str
     lessons: dict[int, tuple[Run, ...]]
+    eyes: SimulatedEyes | None = None
+    """What this golfer sees; asked at the start of the last two lessons where it is noted."""
 
 
 def _wim() -> dict[int, tuple[Run, ...]]:
@@ -119,10 +123,18 @@ PEOPLE = (
         "skilled",
         "15; guardian's consent on file. Eyes far outside.",
         _junia(),
+        SimulatedEyes(1.2, noise_deg=0.6),
     ),
     Person("Pell Marchetti-Oduya", "right", "club", "Aims one way and swings the other; it nearly cancels.", _pell()),
     Person("Greta Solvang", "right", "starting", "Moves: head and legs. Wide base helps.", _greta()),
-    Person("Idris Vantongeren", "right", "elite", "Starts on line; misses by read and pace.", _idris()),
+    Person(
+        "Idris Vantongeren",
+        "right",
+        "elite",
+        "Starts on line; misses by read and pace.",
+        _idris(),
+        SimulatedEyes(0.1, noise_deg=0.4),
+    ),
 )
 
 
@@ -142,8 +154,11 @@ def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None)
     for person in PEOPLE:
         golfer_id = uuid6.uuid7()
         keep_golfer(desk, golfer_id, GolferEntry(person.name, person.hand, person.level, person.notes, invented=True))
+        latest = sorted(person.lessons)[:2]
         for days, runs in person.lessons.items():
-            _teach(desk, golfer_id, runs, now - timedelta(days=days, minutes=2 if days == 0 else 95), days == 0, rng)
+            eyes = person.eyes if days in latest else None
+            began = now - timedelta(days=days, minutes=2 if days == 0 else 95)
+            _teach(desk, golfer_id, runs, began, days == 0, rng, eyes)
         say(f"{person.name}, {len(person.lessons)} lessons")
     # Last, so that an interrupted loading is known as one.
     with desk.transaction() as session:
@@ -158,6 +173,7 @@ def _teach(
     start: datetime,
     stays_open: bool,
     rng: np.random.Generator,
+    eyes: SimulatedEyes | None,
 ) -> None:
     lesson_id = uuid6.uuid7()
     keep_lesson(
@@ -167,6 +183,8 @@ def _teach(
             golfer_id, "The Ropewalk", "indoor mat", _STIMP_FT, start, "14 m floor, level, lamps on", invented=True
         ),
     )
+    if eyes is not None:
+        _ask(desk, lesson_id, eyes, start)
     at = start
     for run in runs:
         kind, sizes = run.rig
@@ -205,3 +223,18 @@ def _teach(
         at += timedelta(minutes=6)
     if not stays_open:
         end_lesson(desk, lesson_id, at)
+
+
+def _ask(desk: Desk, lesson_id: uuid6.UUID, eyes: SimulatedEyes, at: datetime) -> None:
+    """What looks straight, asked with a rod before the putts."""
+    # Its own draws: the putts stay what they are with eyes asked or not.
+    rng = np.random.default_rng(_SEED + 1)
+    test_id = uuid6.uuid7()
+    begin_test(desk, test_id, SightEntry(lesson_id, "directions", "as usual", "as usual", "both", "none", 2.0, at))
+    for _ in range(_ANSWERS):
+        asked = sight_sheet(desk, test_id).next
+        if asked is None:
+            break
+        raw = {"true_deg": asked.true_deg, "looks": eyes.looks(rng, asked.true_deg)}
+        answer(desk, uuid6.uuid7(), test_id, raw, at)
+    show_test(desk, test_id, at)

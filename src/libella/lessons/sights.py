@@ -139,6 +139,15 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
         return [_sheet(it, _trials(desk, session, it.id), window) for it in tests]
 
 
+def in_one_line(desk: Desk, lesson_id: UUID) -> str:
+    """What the lesson's newest shown test found, or what is to be done."""
+    sheets = sights_of(desk, lesson_id)
+    shown = [it for it in sheets if it.test.ended_at]
+    if shown:
+        return shown[-1].words.headline
+    return "Being asked." if sheets else "Nothing asked yet."
+
+
 def compared(sheets: Sequence[SightSheet]) -> str:
     """The last two shown tests set against each other, in words; empty with fewer."""
     told = [it for it in sheets if it.test.ended_at and not it.found.too_noisy and it.found.open_side is None]

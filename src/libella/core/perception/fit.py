@@ -9,7 +9,7 @@ import math
 from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from typing import Final
 
 import numpy as np
@@ -120,6 +120,11 @@ def perceive(trials: Sequence[Trial], *, lapse: float = LAPSE_SHARE) -> Percepti
     trials : true angles with the answers given
     lapse : share of answers taken for slips, 0 ≤ lapse < 1
     """
+    return _perceived(tuple(trials), lapse)
+
+
+@lru_cache(maxsize=256)
+def _perceived(trials: tuple[Trial, ...], lapse: float) -> Perception:
     counts = Counter((it.true_deg, it.looks) for it in trials)
     # Each answer needs the chances at its own angles only.
     by_answer = {looks: sorted((angle, n) for (angle, said), n in counts.items() if said == looks) for looks in _ORDER}

@@ -4,12 +4,13 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from ..drawing.scene import Circle, Curve, Label, Line, Scene, Shape
+from ..constants import BALL_M
+from ..drawing.scene import Circle, Curve, Label, Line, Scene, Shape, Tape
 from ..drawing.vial import Tick, Vial
 from ..estimate.summary import Estimate
 from ..green.capture import Window
 from ..judge.verdict import CLEAR, LIKELY, NONE
-from ..wording import Side, degrees, fine_degrees, percent, side_of
+from ..wording import Side, Units, degrees, fine_degrees, percent, side_of, tape
 from .fit import perceive
 from .method import LooksStraight
 from .trial import Trial
@@ -141,3 +142,27 @@ def curve(trials: tuple[Trial, ...]) -> Scene:
             shapes.append(Label(x(angle), 16, "0" if angle == 0 else f"{abs(angle)}° {side[0].upper()}"))
     words = "How often a rod looks left, falling, and right, rising, over where it truly points; dots are the answers."
     return Scene(-_WIDE_MM / 2 - 40, -_TALL_MM - 6, _WIDE_MM / 2 + 16, 46, words, tuple(shapes))
+
+
+def laid_rod(true_deg: float, spot_m: float, away_m: float, units: Units) -> Scene:
+    """Where the rod is to lie for the next answer, from above: the line, the rod, and its far end's place by tape."""
+    far, beside = away_m * 1000, spot_m * 1000
+    shapes: list[Shape] = [
+        Line(-150, 0, far + 150, 0, "line"),
+        Circle(0, 0, BALL_M * 500, "ball"),
+        Line(0, 0, far, beside, "limit"),
+        Tape(0, 0, far, 0, tape(away_m, units), 1 if beside <= 0 else -1),
+    ]
+    if beside:
+        shapes.append(Tape(far, 0, far, beside, tape(round(abs(spot_m), 3), units), 1))
+    words = f"The rod truly {rod_words(true_deg, spot_m, away_m, units)}"
+    return Scene(-200, -min(400.0, far / 4), far + 420, min(400.0, far / 4), words, tuple(shapes))
+
+
+def rod_words(true_deg: float, spot_m: float, away_m: float, units: Units) -> str:
+    """How to lay it: "0.75° right: its far end 26 mm right of the line, 2.00 m away."."""
+    if true_deg == 0:
+        return f"on the line, its far end {tape(away_m, units)} away."
+    side = side_of(true_deg)
+    beside = tape(round(abs(spot_m), 3), units)
+    return f"{fine_degrees(true_deg)} {side}: its far end {beside} {side} of the line, {tape(away_m, units)} away."

@@ -854,6 +854,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sight-methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Methods
+         * @description The ways of asking what looks straight.
+         */
+        get: operations["sights_methods"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/sights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The tests of a lesson.
+         */
+        get: operations["sights_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sight-tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description A test with what it found and what to ask next.
+         */
+        get: operations["sights_one"];
+        /**
+         * Begin
+         * @description Begin a test.
+         */
+        put: operations["sights_begin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sight-tests/{id}/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Show
+         * @description Show what it found; from then on it takes no more answers.
+         */
+        put: operations["sights_show"];
+        post?: never;
+        /**
+         * Go On
+         * @description Hide it again, and go on asking.
+         */
+        delete: operations["sights_go_on"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sight-trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Answer
+         * @description Keep one answer, and say what to ask next.
+         */
+        put: operations["sights_answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sight-trials/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Void an answer (a slip of the finger), or restore it.
+         */
+        put: operations["sights_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -957,6 +1085,36 @@ export interface components {
             };
         };
         /**
+         * AnswerIn
+         * @description One answer: a true angle and how it looks; or where the rod stopped or the golfer pointed.
+         */
+        AnswerIn: {
+            /**
+             * Test Id
+             * Format: uuid
+             */
+            test_id: string;
+            /**
+             * Raw
+             * @example {
+             *       "looks": "left",
+             *       "true_deg": 0.75
+             *     }
+             * @example {
+             *       "beside_m": 0.02,
+             *       "seen_m": 0.005
+             *     }
+             */
+            raw: {
+                [key: string]: number | string;
+            };
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /**
          * Area
          * @description A closed polygon through `points`, in order.
          */
@@ -977,6 +1135,16 @@ export interface components {
              * @constant
              */
             shape: "area";
+        };
+        /**
+         * Asked
+         * @description Where the rod is to lie next: its true angle (degrees), its far end beside the line (m), right positive.
+         */
+        Asked: {
+            /** True Deg */
+            true_deg: number;
+            /** Spot M */
+            spot_m: number;
         };
         /** BagIn */
         BagIn: {
@@ -1829,6 +1997,11 @@ export interface components {
             stations: components["schemas"]["StationOut"][];
             /** Blocks */
             blocks: components["schemas"]["BlockOut"][];
+            /**
+             * Sight
+             * @description what looks straight, in one line
+             */
+            sight: string;
         };
         /** LevelOut */
         LevelOut: {
@@ -1881,6 +2054,50 @@ export interface components {
              * @constant
              */
             shape: "line";
+        };
+        /**
+         * LooksStraight
+         * @description What a test found.
+         *
+         *     Attributes
+         *     ----------
+         *     trials : answers it rests on
+         *     angle : looks-straight angle, degrees, right positive: where a rod must truly point to look straight
+         *     noise : how far single answers scatter, degrees
+         *     zone : half-width of what is called straight, degrees; None where the way of asking can't tell
+         *     right, left : P(β > limit), P(β < −limit), for the limit it was asked with
+         *     too_noisy : the answers contradict each other: no angle is named
+         *     open_side : all answers alike: only a bound is known, on that side
+         */
+        LooksStraight: {
+            /** Trials */
+            trials: number;
+            angle: components["schemas"]["Estimate"];
+            noise: components["schemas"]["Estimate"];
+            zone: components["schemas"]["Estimate"] | null;
+            /** Right */
+            right: number;
+            /** Left */
+            left: number;
+            /**
+             * Too Noisy
+             * @default false
+             */
+            too_noisy: boolean;
+            /** Open Side */
+            open_side?: ("left" | "straight" | "right") | null;
+        };
+        /** MethodOut */
+        MethodOut: {
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "directions" | "turn" | "point";
+            /** Name */
+            name: string;
+            /** How */
+            how: string;
         };
         /**
          * Needed
@@ -2892,6 +3109,182 @@ export interface components {
             remedies: components["schemas"]["Remedy"][];
         };
         /**
+         * SightIn
+         * @description A test to begin.
+         */
+        SightIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Method
+             * @default directions
+             * @enum {string}
+             */
+            method: "directions" | "turn" | "point";
+            /**
+             * Condition
+             * @default as usual
+             * @example as usual
+             */
+            condition: string;
+            /**
+             * Trace
+             * @default as usual
+             * @enum {string}
+             */
+            trace: "as usual" | "ball to hole" | "hole to ball";
+            /**
+             * Eyes
+             * @default both
+             * @enum {string}
+             */
+            eyes: "both" | "left" | "right";
+            /**
+             * Glasses
+             * @default none
+             * @enum {string}
+             */
+            glasses: "none" | "on" | "off";
+            /**
+             * Away M
+             * @description rod's near end, or the ball, to where it is read; 0.5 to 15 m
+             * @default 2
+             */
+            away_m: number;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+        };
+        /**
+         * SightOut
+         * @description A test as it stands.
+         */
+        SightOut: {
+            test: components["schemas"]["SightTestOut"];
+            /**
+             * Under
+             * @description under what it was asked, in words
+             */
+            under: string;
+            /** Trials */
+            trials: components["schemas"]["SightTrialOut"][];
+            found: components["schemas"]["LooksStraight"];
+            words: components["schemas"]["SightWords"];
+            vial: components["schemas"]["Vial"];
+            next: components["schemas"]["Asked"] | null;
+            /**
+             * Lay
+             * @description how to lay the rod for the next answer
+             */
+            lay: string;
+            /** @description the rod as it is to lie */
+            stage: components["schemas"]["Scene"] | null;
+            curve: components["schemas"]["Scene"] | null;
+            /**
+             * Fewest
+             * @description answers before anything is said of them
+             */
+            fewest: number;
+        };
+        /** SightTestOut */
+        SightTestOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "directions" | "turn" | "point";
+            /** Condition */
+            condition: string;
+            /**
+             * Trace
+             * @enum {string}
+             */
+            trace: "as usual" | "ball to hole" | "hole to ball";
+            /**
+             * Eyes
+             * @enum {string}
+             */
+            eyes: "both" | "left" | "right";
+            /**
+             * Glasses
+             * @enum {string}
+             */
+            glasses: "none" | "on" | "off";
+            /** Away M */
+            away_m: number;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /**
+             * Ended At
+             * @description when it was shown; until then its answers are hidden
+             */
+            ended_at: string | null;
+        };
+        /** SightTrialOut */
+        SightTrialOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Test Id
+             * Format: uuid
+             */
+            test_id: string;
+            /** Raw */
+            raw: {
+                [key: string]: number | string;
+            };
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Voided */
+            voided: boolean;
+        };
+        /**
+         * SightWords
+         * @description The sentences of a test: what was found, what it means for a true line, and what is not known.
+         */
+        SightWords: {
+            /** Headline */
+            headline: string;
+            /** Meaning */
+            meaning: string;
+            /** Doubt */
+            doubt: string;
+        };
+        /**
+         * SightsOut
+         * @description The tests of a lesson, oldest first, and the last two set against each other.
+         */
+        SightsOut: {
+            /** Tests */
+            tests: components["schemas"]["SightOut"][];
+            /** Compared */
+            compared: string;
+        };
+        /**
          * Slope
          * @description How the ground falls.
          *
@@ -3363,14 +3756,6 @@ export interface components {
             /** Settled */
             settled: boolean;
         };
-        /** VoidIn */
-        VoidIn: {
-            /**
-             * Reason
-             * @example talked through
-             */
-            reason: string;
-        };
         /**
          * WantedIn
          * @description What a coach wants to know, on which putt.
@@ -3491,6 +3876,22 @@ export interface components {
             left_mm: number;
             /** Right Mm */
             right_mm: number;
+        };
+        /** VoidIn */
+        libella__api__blocks__VoidIn: {
+            /**
+             * Reason
+             * @example talked through
+             */
+            reason: string;
+        };
+        /** VoidIn */
+        libella__api__sights__VoidIn: {
+            /**
+             * Voided
+             * @default true
+             */
+            voided: boolean;
         };
     };
     responses: never;
@@ -6514,7 +6915,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidIn"];
+                "application/json": components["schemas"]["libella__api__blocks__VoidIn"];
             };
         };
         responses: {
@@ -7186,6 +7587,613 @@ export interface operations {
                 content: {
                     "application/pdf": unknown;
                     "image/svg+xml": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_methods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_of_lesson: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_one: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_begin: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_show: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_go_on: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_answer: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_void: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["libella__api__sights__VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
                 };
             };
             /** @description Not Found */

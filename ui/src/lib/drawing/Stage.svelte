@@ -170,6 +170,16 @@
     font-size: 13px;
     font-weight: 600;
   }
+  polyline.left,
+  polyline.right {
+    fill: none;
+    stroke: var(--left);
+    stroke-width: 2.5;
+  }
+  polyline.right {
+    stroke: var(--right);
+    stroke-dasharray: 7 4;
+  }
   .ray line {
     stroke: var(--ink);
     stroke-linecap: round;

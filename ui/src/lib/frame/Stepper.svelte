@@ -43,7 +43,12 @@
         aria-describedby="{id}-hint"
         oninput={(event) => (draft = event.currentTarget.value)}
         onchange={take}
-        onkeydown={(event) => event.key === 'Enter' && take()}
+        onkeydown={(event) => {
+          if (event.key !== 'Enter') return
+          // It takes the number; it does not start what the form around it starts.
+          event.preventDefault()
+          take()
+        }}
       />
       <span class="pointer-events-none absolute inset-y-0 right-2 flex items-center text-faded">{unit}</span>
     </div>

@@ -1,0 +1,87 @@
+<!-- Begin a test of what looks straight: how it is asked, and under what. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { v7 } from 'uuid'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import Choice from '$lib/frame/Choice.svelte'
+  import LengthEntry from '$lib/frame/LengthEntry.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  interface Props {
+    lessonId: string
+    begun: (test: Shapes['SightOut']) => void
+  }
+  let { lessonId, begun }: Props = $props()
+
+  const methods = createQuery(() => ({
+    queryKey: ['sight-methods'],
+    queryFn: () => ask(api.GET('/api/sight-methods')),
+    staleTime: Infinity,
+  }))
+  type Test = Shapes['SightTestOut']
+  let method = $state<Test['method']>('directions')
+  let condition = $state('as usual')
+  let trace = $state<Test['trace']>('as usual')
+  let eyes = $state<Test['eyes']>('both')
+  let glasses = $state<Test['glasses']>('none')
+  let away_m = $state(2)
+  let error = $state<unknown>(null)
+  let busy = $state(false)
+
+  const TRACES = [
+    { value: 'as usual' as const, words: 'As usual' },
+    { value: 'ball to hole' as const, words: 'Ball to hole' },
+    { value: 'hole to ball' as const, words: 'Hole to ball' },
+  ]
+  const EYES = [
+    { value: 'both' as const, words: 'Both' },
+    { value: 'left' as const, words: 'Left alone' },
+    { value: 'right' as const, words: 'Right alone' },
+  ]
+  const GLASSES = [
+    { value: 'none' as const, words: 'Wears none' },
+    { value: 'on' as const, words: 'On' },
+    { value: 'off' as const, words: 'Off' },
+  ]
+
+  async function begin(event: SubmitEvent): Promise<void> {
+    event.preventDefault()
+    busy = true
+    error = null
+    try {
+      const body = { lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, started_at: new Date().toISOString() }
+      const params = { path: { id: v7() }, query: { units: settings.units } }
+      begun(await ask(api.PUT('/api/sight-tests/{id}', { params, body })))
+    } catch (problem) {
+      error = problem
+    }
+    busy = false
+  }
+</script>
+
+<form onsubmit={begin} class="grid gap-4">
+  <div>
+    <Choice
+      label="How to ask"
+      options={(methods.data ?? []).map((it) => ({ value: it.method, words: it.name }))}
+      bind:value={method}
+    />
+    <p class="mt-1 max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
+  </div>
+  <div class="grid gap-x-5 gap-y-4 md:grid-cols-2">
+    <label class="block">
+      <span class="label">Condition: what stays the same</span>
+      <input class="entry" bind:value={condition} maxlength="80" required />
+    </label>
+    <LengthEntry
+      label="Rod’s far end" hint="From the ball, where it is laid and read." value={away_m} low={0.5} high={15} step={0.1}
+      error={error ? refusal(error).about('away_m') : undefined} onvalue={(it) => (away_m = it)}
+    />
+    <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
+    <Choice label="Eyes" options={EYES} bind:value={eyes} />
+    <Choice label="Glasses" options={GLASSES} bind:value={glasses} />
+  </div>
+  {#if error}<Trouble {error} />{/if}
+  <button class="button primary min-h-14 max-w-sm text-lg" disabled={busy}>Begin asking</button>
+</form>

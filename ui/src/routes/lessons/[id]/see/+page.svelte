@@ -1,0 +1,79 @@
+<!-- See: what a true line looks like to this golfer. Measured, never assumed. -->
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { page } from '$app/state'
+  import { api, ask, type Shapes } from '$lib/api/client'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Vial from '$lib/drawing/Vial.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import Asking from '$lib/see/Asking.svelte'
+  import BeginTest from '$lib/see/BeginTest.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  const id = $derived(page.params.id ?? '')
+  const client = useQueryClient()
+  const sights = createQuery(() => ({
+    queryKey: ['sights', id, settings.units],
+    queryFn: () => ask(api.GET('/api/lessons/{id}/sights', { params: { path: { id }, query: { units: settings.units } } })),
+  }))
+  const tests = $derived(sights.data?.tests ?? [])
+  const open = $derived(tests.findLast((it) => !it.test.ended_at))
+  const shown = $derived(tests.filter((it) => it.test.ended_at).toReversed())
+
+  function changed(sight: Shapes['SightOut']): void {
+    const key = ['sights', id, settings.units]
+    client.setQueryData<Shapes['SightsOut']>(key, (before) => {
+      const others = (before?.tests ?? []).filter((it) => it.test.id !== sight.test.id)
+      return { compared: before?.compared ?? '', tests: [...others, sight] }
+    })
+    // What the run sheet says of it, and the comparison, come from the server.
+    const began = sight.trials.length === 0
+    if (sight.test.ended_at) void client.invalidateQueries({ queryKey: ['sights', id] })
+    if (sight.test.ended_at || began) void client.invalidateQueries({ queryKey: ['lesson', id] })
+  }
+  async function goOn(sight: Shapes['SightOut']): Promise<void> {
+    const params = { path: { id: sight.test.id }, query: { units: settings.units } }
+    changed(await ask(api.DELETE('/api/sight-tests/{id}/shown', { params })))
+    void client.invalidateQueries({ queryKey: ['lesson', id] })
+  }
+</script>
+
+<div class="mx-auto max-w-[900px] px-5 py-5">
+  {#if sights.error}
+    <Trouble error={sights.error} again={() => sights.refetch()} />
+  {:else if sights.data}
+    {#if open}
+      <Asking sight={open} {changed} />
+    {:else}
+      <h1 class="wide border-b-2 border-ink pb-1 text-xl">What looks straight to this golfer?</h1>
+      <p class="mt-2 mb-4 max-w-2xl">
+        Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is laid at angles that
+        Libella knows and the golfer doesn’t.
+      </p>
+      <BeginTest lessonId={id} begun={changed} />
+    {/if}
+    {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>{sights.data.compared}</p>{/if}
+    {#if !open}
+      {#each shown as it (it.test.id)}
+        <article class="mt-6 border-t border-hairline pt-4" data-sight>
+          <p class="text-faded">{it.under} · {it.found.trials} answers</p>
+          <h2 class="wide mt-1 text-xl" data-headline>{it.words.headline}</h2>
+          <div class="mt-2 grid items-center gap-5 md:grid-cols-2">
+            <Vial vial={it.vial} words={it.words.headline} size="row" />
+            <div>
+              <p>{it.words.meaning}</p>
+              <p class="mt-1 text-faded">{it.words.doubt}</p>
+            </div>
+          </div>
+          {#if it.curve}
+            <details class="mt-2">
+              <summary class="min-h-11 cursor-pointer py-2 font-semibold">How it looked at each angle</summary>
+              <div class="relative h-64"><Stage scene={it.curve} /></div>
+            </details>
+          {/if}
+          <button class="button mt-2" onclick={() => goOn(it)}>Ask on</button>
+        </article>
+      {/each}
+    {/if}
+  {/if}
+</div>
