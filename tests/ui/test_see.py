@@ -80,3 +80,56 @@ def test_a_rod_is_turned_and_a_place_is_pointed_to(page: Page):
         expect(page.locator("[data-asked]")).to_have_text(f"Answer {n + 1}")
     page.get_by_role("button", name="Show what they say").click()
     expect(page.locator("[data-headline]")).to_contain_text("left of true, clear")
+
+
+def test_eyes_are_marked_by_tap_and_by_number_and_judged_against_the_zone(page: Page):
+    to_see(page, "Eyed Golfer")
+    page.get_by_role("radio", name="Where the eyes are").click()
+    expect(page.locator("[data-wanted]")).to_contain_text("Lead eye")
+    mirror = page.locator("[data-mirror]")
+    box = mirror.bounding_box()
+    ball = page.locator("[data-mirror] ellipse.ghost").first.bounding_box()
+    x, y = ball["x"] + ball["width"] / 2, ball["y"] + ball["height"] / 2
+    scale = ball["width"] / 42.67
+    # A left-handed golfer stands below the line here: inside is down the page.
+    page.mouse.move(x + 30 * scale, y + 30 * scale)
+    page.mouse.down()
+    expect(page.locator("[data-readout]")).to_contain_text("30 mm inside, 30 mm ahead")
+    page.mouse.up()
+    expect(page.locator("[data-wanted]")).to_contain_text("Trail eye")
+    page.mouse.click(x - 32 * scale, y + 30 * scale)
+    expect(page.get_by_label("Trail eye behind", exact=True)).to_have_value("32")
+    page.get_by_role("button", name="Keep this look").click()
+    looks = page.get_by_role("list", name="Looks, newest first").get_by_role("listitem")
+    expect(looks).to_have_count(1)
+    assert box["height"] > 250
+
+    # The same by number; the mirror falls to the golfer.
+    page.get_by_label("Mirror falls to the golfer", exact=True).fill("1")
+    page.keyboard.press("Enter")
+    for name, value in (
+        ("Lead eye inside", 12),
+        ("Lead eye behind", -33),
+        ("Trail eye inside", 12),
+        ("Trail eye behind", 31),
+    ):
+        page.get_by_label(name, exact=True).fill(str(value))
+        page.keyboard.press("Enter")
+    page.get_by_role("button", name="Keep this look").click()
+    expect(looks.first).to_contain_text("26.5 mm inside")
+    words = page.locator("[data-eye-words]")
+    expect(words).to_contain_text(re.compile(r"Eyes \d+ mm inside the line"))
+    looks.first.get_by_role("button", name="Void").click()
+    expect(looks.first.get_by_role("button", name="Restore")).to_be_visible()
+    page.get_by_role("radio", name="Over the line").click()
+    expect(words).to_contain_text("(a school's opinion): no.")
+    page.get_by_label("To, inside", exact=True).fill("-20")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("The zone's inner edge must lie further inside.")).to_be_visible()
+    page.get_by_label("Mirror falls to the golfer", exact=True).fill("30")
+    page.keyboard.press("Enter")
+    for name, value in (("Lead eye behind", -33), ("Trail eye behind", 31)):
+        page.get_by_label(name, exact=True).fill(str(value))
+        page.keyboard.press("Enter")
+    page.get_by_role("button", name="Keep this look").click()
+    expect(page.get_by_text(re.compile("it must be -10 % to 10 %")).first).to_be_visible()

@@ -9,7 +9,7 @@ from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
-VIEWS = ["today", "golfer", "set", *PLANS, "see", "start", "judge", "aids", "bag", "string", "states"]
+VIEWS = ["today", "golfer", "set", *PLANS, "see", "see-eyes", "start", "judge", "aids", "bag", "string", "states"]
 
 
 def open_lesson(page: Page) -> str:
@@ -20,6 +20,11 @@ def open_lesson(page: Page) -> str:
 
 def visit(page: Page, view: str) -> None:
     """Go to a view of the demo data and wait until it stands."""
+    if view == "see-eyes":
+        page.goto(f"/lessons/{open_lesson(page)}/see")
+        page.get_by_role("radio", name="Where the eyes are").click()
+        expect(page.locator("[data-mirror] svg")).to_be_visible()
+        return
     if view == "see":
         page.goto(f"/lessons/{open_lesson(page)}/see")
         expect(page.locator("[data-headline]").first).to_contain_text("of true")

@@ -10,7 +10,7 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from ..lessons.desk import Desk, open_desk
-from . import bag, blocks, golfers, green, instruments, lessons, prints, problems, saved, sights, stations
+from . import bag, blocks, eyes, golfers, green, instruments, lessons, prints, problems, saved, sights, stations
 from .guard import BodyLimit
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
@@ -48,7 +48,7 @@ def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
             session.connection()
         return {"status": "ready"}
 
-    for module in (instruments, golfers, green, lessons, stations, saved, blocks, bag, prints, sights):
+    for module in (instruments, golfers, green, lessons, stations, saved, blocks, bag, prints, sights, eyes):
         api.include_router(module.router)
     app.include_router(api)
 

@@ -51,6 +51,10 @@ class Golfer(Table):
     hand: Mapped[str]
     level: Mapped[str]
     notes: Mapped[str]
+    eye_school: Mapped[str] = mapped_column(server_default=text("'inside'"))
+    """Where this golfer's eyes are wanted: see `core.eyes.ZONES`."""
+    eye_zone_mm: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """Own edges of that zone, mm inside; null takes the school's."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 
@@ -247,4 +251,23 @@ class SightTrial(Table):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "test_id"], ["sight_test.studio_id", "sight_test.id"]),
         Index(None, "studio_id", "test_id", "taken_at", "id"),
+    )
+
+
+class EyeTake(Table):
+    """One look at where both eyes are, as it was marked; see `core.eyes.EyeTake`."""
+
+    __tablename__ = "eye_take"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "taken_at", "id"),
     )

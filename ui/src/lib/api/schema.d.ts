@@ -982,6 +982,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/eyes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The looks of a lesson.
+         */
+        get: operations["eyes_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/eye-takes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep one look.
+         */
+        put: operations["eyes_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/eye-takes/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Void a look, or restore it.
+         */
+        put: operations["eyes_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/eyes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Want
+         * @description Say where this golfer's eyes are wanted.
+         */
+        put: operations["eyes_want"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1624,6 +1704,130 @@ export interface components {
             /** High */
             high: number;
         };
+        /**
+         * EyeMarkIn
+         * @description Where one eye shows itself, or stands, m.
+         */
+        EyeMarkIn: {
+            /**
+             * Inside M
+             * @description inside the line, towards the golfer positive
+             * @example 0.03
+             */
+            inside_m: number;
+            /**
+             * Behind M
+             * @description behind the ball, away from the hole positive
+             * @example -0.03
+             */
+            behind_m: number;
+        };
+        /**
+         * EyePlace
+         * @description What the takes of one way say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
+         *
+         *     `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it; None where the school sets none.
+         */
+        EyePlace: {
+            /** Takes */
+            takes: number;
+            inside: components["schemas"]["Estimate"];
+            behind: components["schemas"]["Estimate"];
+            wander: components["schemas"]["Estimate"];
+            /** Eye Line Deg */
+            eye_line_deg: number;
+            /** Prob Inside */
+            prob_inside: number;
+            /** Zone */
+            zone: [
+                number,
+                number
+            ] | null;
+            /** In Zone */
+            in_zone: number | null;
+        };
+        /**
+         * EyeTakeIn
+         * @description One look: both eyes, each marked with the other closed.
+         */
+        EyeTakeIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** @description the eye nearer the hole */
+            lead: components["schemas"]["EyeMarkIn"];
+            trail: components["schemas"]["EyeMarkIn"];
+            /**
+             * Way
+             * @default mirror
+             * @enum {string}
+             */
+            way: "mirror" | "plumb";
+            /**
+             * Eye Height M
+             * @description over the mirror; 0.8 to 2 m
+             * @default 1.45
+             */
+            eye_height_m: number;
+            /**
+             * Falls In Percent
+             * @description the mirror's level, falling to the golfer positive
+             * @default 0
+             */
+            falls_in_percent: number;
+            /**
+             * Falls Back Percent
+             * @description falling away from the hole positive
+             * @default 0
+             */
+            falls_back_percent: number;
+            /**
+             * Level Doubt Percent
+             * @description how finely the level was read, standard deviation
+             * @default 0.1
+             */
+            level_doubt_percent: number;
+            /**
+             * Seen M
+             * @description the spacing really read to
+             * @default 0.005
+             */
+            seen_m: number;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /** EyeTakeOut */
+        EyeTakeOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Voided */
+            voided: boolean;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "mirror" | "plumb";
+            /**
+             * Inside M
+             * @description mid-point of both eyes, corrected for the level
+             */
+            inside_m: number;
+            /** Behind M */
+            behind_m: number;
+        };
         /** EyesOut */
         EyesOut: {
             /** Words */
@@ -1632,6 +1836,39 @@ export interface components {
             eyes_inside_m: number;
             /** Doubt M */
             doubt_m: number;
+        };
+        /**
+         * EyesSheetOut
+         * @description The looks of a lesson and what they say.
+         */
+        EyesSheetOut: {
+            /** Takes */
+            takes: components["schemas"]["EyeTakeOut"][];
+            found: components["schemas"]["EyePlace"] | null;
+            /** Words */
+            words: string[];
+            vial: components["schemas"]["Vial"];
+            mirror: components["schemas"]["Scene"];
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "over" | "inside" | "own";
+            /** Zone Mm */
+            zone_mm: [
+                number,
+                number
+            ] | null;
+            /**
+             * Schools
+             * @description each school's own zone: opinions
+             */
+            schools: {
+                [key: string]: [
+                    number,
+                    number
+                ] | null;
+            };
         };
         /**
          * FieldProblem
@@ -3755,6 +3992,30 @@ export interface components {
             ticks: components["schemas"]["Tick"][];
             /** Settled */
             settled: boolean;
+        };
+        /** VoidTakeIn */
+        VoidTakeIn: {
+            /**
+             * Voided
+             * @default true
+             */
+            voided: boolean;
+        };
+        /** WantedEyesIn */
+        WantedEyesIn: {
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "over" | "inside" | "own";
+            /**
+             * Zone Mm
+             * @description own edges, mm inside; null: the school's
+             */
+            zone_mm?: [
+                number,
+                number
+            ] | null;
         };
         /**
          * WantedIn
@@ -8194,6 +8455,315 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    eyes_of_lesson: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyesSheetOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    eyes_keep: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EyeTakeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyesSheetOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    eyes_void: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidTakeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyesSheetOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    eyes_want: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedEyesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantedEyesIn"];
                 };
             };
             /** @description Not Found */

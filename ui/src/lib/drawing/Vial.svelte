@@ -71,11 +71,13 @@
         {/if}
       {/if}
       {#if size !== 'row'}
-        <text x={it.marks[0]} y="-7" text-anchor="middle">{Math.abs(vial.mark_left).toFixed(1)}{unit}</text>
-        <text x={it.centre} y="-7" text-anchor="middle">0</text>
-        <text x={it.marks[1]} y="-7" text-anchor="middle">{vial.mark_right.toFixed(1)}{unit}</text>
-        <text x="0" y="-7">◂ left</text>
-        <text x={width} y="-7" text-anchor="end">right ▸</text>
+        {#each [vial.mark_left, vial.mark_right] as mark, n (n)}
+          <text x={it.marks[n]} y="-7" text-anchor="middle">{Math.abs(mark).toFixed(vial.unit === 'mm' ? 0 : 1)}{unit}</text>
+        {/each}
+        <!-- A zone beside the line leaves no room for its zero. -->
+        {#if it.marks.every((x) => Math.abs((x ?? 0) - it.centre) > 34)}<text x={it.centre} y="-7" text-anchor="middle">0</text>{/if}
+        <text x="0" y="-7">◂ {vial.unit === 'mm' ? 'outside' : 'left'}</text>
+        <text x={width} y="-7" text-anchor="end">{vial.unit === 'mm' ? 'inside' : 'right'} ▸</text>
       {/if}
       <g transform="translate(0 {tube + 4})">
         {#each it.ticks as tick, n (n)}

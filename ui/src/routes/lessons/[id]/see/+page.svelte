@@ -8,6 +8,9 @@
   import Trouble from '$lib/frame/Trouble.svelte'
   import Asking from '$lib/see/Asking.svelte'
   import BeginTest from '$lib/see/BeginTest.svelte'
+  import EyesPart from '$lib/see/EyesPart.svelte'
+  import Choice from '$lib/frame/Choice.svelte'
+  import { lessonQuery } from '$lib/api/queries.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -16,6 +19,12 @@
     queryKey: ['sights', id, settings.units],
     queryFn: () => ask(api.GET('/api/lessons/{id}/sights', { params: { path: { id }, query: { units: settings.units } } })),
   }))
+  const lesson = lessonQuery(() => id)
+  const PARTS = [
+    { value: 'straight' as const, words: 'What looks straight' },
+    { value: 'eyes' as const, words: 'Where the eyes are' },
+  ]
+  let part = $state<'straight' | 'eyes'>('straight')
   const tests = $derived(sights.data?.tests ?? [])
   const open = $derived(tests.findLast((it) => !it.test.ended_at))
   const shown = $derived(tests.filter((it) => it.test.ended_at).toReversed())
@@ -38,8 +47,11 @@
   }
 </script>
 
-<div class="mx-auto max-w-[900px] px-5 py-5">
-  {#if sights.error}
+<div class="mx-auto max-w-[1000px] px-5 py-5">
+  {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={part} /></div>{/if}
+  {#if part === 'eyes' && !open && lesson.data}
+    <EyesPart lessonId={id} golfer={lesson.data.golfer} />
+  {:else if sights.error}
     <Trouble error={sights.error} again={() => sights.refetch()} />
   {:else if sights.data}
     {#if open}

@@ -1,0 +1,240 @@
+"""Where the eyes are, by mirror or plumb, in the golfer's own frame: inside the line +, behind the ball + (handbook 3).
+
+An eye sees itself along the mirror's normal, so each is marked with the other closed. A mirror that falls p % shows an
+eye H above it H·p/100 too far uphill.
+"""
+
+import math
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from .constants import BALL_M
+from .drawing.scene import Circle, Label, Line, Scene, Shape, box, mirrored
+from .drawing.vial import Tick, Vial
+from .estimate.posterior import Prior, posterior
+from .estimate.summary import Estimate
+from .golfer import Hand
+from .interval import Interval
+from .limits import Bounds, OutOfLimits
+from .wording import Units, about, degrees
+
+Way = Literal["mirror", "plumb"]
+School = Literal["over", "inside", "own"]
+PLACE: Final = Bounds(-0.3, 0.3, "m")
+HEIGHT: Final = Bounds(0.8, 2.0, "m")
+FALLS: Final = Bounds(-10.0, 10.0, "%")
+LEVEL_DOUBT: Final = Bounds(0.0, 2.0, "%")
+SEEN: Final = Bounds(0.001, 0.02, "m")
+WIDEST_M: Final = 0.1
+"""Eyes further apart than this are in no head."""
+INSIDE: Final = Prior(bias_mean=0.0, bias_sd=40.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
+BEHIND: Final = Prior(bias_mean=40.0, bias_sd=60.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
+ZONES: Final[dict[School, tuple[float, float] | None]] = {"over": (-10.0, 10.0), "inside": (10.0, 50.0), "own": None}
+"""Target zones by school, mm inside: opinions (handbook 7). `own` is wherever this golfer sees straight."""
+_REACH_MM: Final = 120.0
+_SURE: Final = 0.95
+
+
+@dataclass(frozen=True, slots=True)
+class EyeMark:
+    """Where one eye shows itself, or stands, m: inside the line, behind the ball."""
+
+    inside_m: float
+    behind_m: float
+
+
+@dataclass(frozen=True, slots=True)
+class EyeTake:
+    """One look: both eyes marked, each with the other closed.
+
+    Parameters
+    ----------
+    lead, trail : the eye nearer the hole, and the other
+    way : by a mirror on the ground, which needs its level; or by plumb, which is direct
+    eye_height_m : of the eyes over the mirror, straight down
+    falls_in_percent, falls_back_percent : the mirror's level, falling to the golfer and away from the hole positive
+    level_doubt_percent : how finely the level was read, one standard deviation
+    seen_m : the spacing that is really read to
+    """
+
+    lead: EyeMark
+    trail: EyeMark
+    way: Way = "mirror"
+    eye_height_m: float = 1.45
+    falls_in_percent: float = 0.0
+    falls_back_percent: float = 0.0
+    level_doubt_percent: float = 0.1
+    seen_m: float = 0.005
+
+    def __post_init__(self) -> None:
+        for name, mark in (("lead", self.lead), ("trail", self.trail)):
+            PLACE.check(f"{name}.inside_m", f"{name.capitalize()} eye inside", mark.inside_m)
+            PLACE.check(f"{name}.behind_m", f"{name.capitalize()} eye behind", mark.behind_m)
+        HEIGHT.check("eye_height_m", "Eyes above the mirror", self.eye_height_m)
+        FALLS.check("falls_in_percent", "Mirror falls to the golfer", self.falls_in_percent)
+        FALLS.check("falls_back_percent", "Mirror falls away from the hole", self.falls_back_percent)
+        LEVEL_DOUBT.check("level_doubt_percent", "Level read to", self.level_doubt_percent)
+        SEEN.check("seen_m", "Read to", self.seen_m)
+        apart = math.hypot(self.lead.inside_m - self.trail.inside_m, self.lead.behind_m - self.trail.behind_m)
+        if apart > WIDEST_M:
+            raise OutOfLimits(
+                "trail",
+                f"The eyes would be {apart * 1000:.0f} mm apart, which is wider than a head; mark each eye with the "
+                "other closed.",
+                limit=f"at most {WIDEST_M * 1000:g} mm",
+                unit="m",
+            )
+        if self.lead.behind_m >= self.trail.behind_m:
+            raise OutOfLimits(
+                "lead.behind_m",
+                "The lead eye is the one nearer the hole; the marks are the other way round.",
+                limit="less behind than the trail eye",
+                unit="m",
+            )
+
+    @property
+    def _level_shift(self) -> tuple[float, float]:
+        if self.way == "plumb":
+            return 0.0, 0.0
+        return self.eye_height_m * self.falls_in_percent / 100, self.eye_height_m * self.falls_back_percent / 100
+
+    @property
+    def inside_m(self) -> float:
+        """The mid-point of both eyes, corrected for the mirror's level."""
+        return (self.lead.inside_m + self.trail.inside_m) / 2 + self._level_shift[0]
+
+    @property
+    def behind_m(self) -> float:
+        """As `inside_m`, behind the ball."""
+        return (self.lead.behind_m + self.trail.behind_m) / 2 + self._level_shift[1]
+
+    @property
+    def level_doubt_m(self) -> float:
+        """What the level leaves unknown, shared by all takes on the same mirror."""
+        return 0.0 if self.way == "plumb" else self.eye_height_m * self.level_doubt_percent / 100
+
+    def eye_line_deg(self, hand: Hand) -> float:
+        """The line through both eyes against the line, degrees, right positive."""
+        outward = self.trail.inside_m - self.lead.inside_m
+        right = outward if hand == "right" else -outward
+        return math.degrees(math.atan2(right, self.trail.behind_m - self.lead.behind_m))
+
+
+@dataclass(frozen=True, slots=True)
+class EyePlace:
+    """What the takes of one way say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
+
+    `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it; None where the school sets none.
+    """
+
+    takes: int
+    inside: Estimate
+    behind: Estimate
+    wander: Estimate
+    eye_line_deg: float
+    prob_inside: float
+    zone: tuple[float, float] | None
+    in_zone: float | None
+
+
+def eye_place(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float] | None) -> EyePlace | None:
+    """Bias and spread of where the eyes are; None without a take."""
+    if not takes:
+        return None
+    shared = max(it.level_doubt_m for it in takes) * 1000
+
+    def reads(values: Sequence[float]) -> list[Interval]:
+        # Two marks are averaged, each read to half a spacing.
+        half = [it.seen_m / 2 for it in takes]
+        return [Interval((v - h) * 1000, (v + h) * 1000) for v, h in zip(values, half, strict=True)]
+
+    inside = posterior(reads([it.inside_m for it in takes]), INSIDE, lapse=0.0).blurred(shared)
+    behind = posterior(reads([it.behind_m for it in takes]), BEHIND, lapse=0.0).blurred(shared)
+
+    def estimate(quantile: Callable[[float], float]) -> Estimate:
+        return Estimate(*(quantile(share) for share in (0.5, 0.05, 0.95)))
+
+    return EyePlace(
+        takes=len(takes),
+        inside=estimate(inside.bias_quantile),
+        behind=estimate(behind.bias_quantile),
+        wander=estimate(inside.spread_quantile),
+        eye_line_deg=sum(it.eye_line_deg(hand) for it in takes) / len(takes),
+        prob_inside=inside.bias_above(0.0),
+        zone=zone,
+        in_zone=None if zone is None else inside.bias_above(zone[0]) - inside.bias_above(zone[1]),
+    )
+
+
+def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
+    """What it says, a sentence each; never inside or outside within what is not known."""
+    inside, behind = found.inside, found.behind
+    doubt = (inside.high - inside.low) / 2
+    if max(found.prob_inside, 1 - found.prob_inside) < _SURE:
+        first = f"Over the line, as far as this tells (± {about(doubt / 1000, 0.0, units)})."
+    else:
+        side = "inside" if inside.value > 0 else "outside"
+        first = f"Eyes {about(inside.value / 1000, doubt / 1000, units)} {side} the line."
+    way = "behind" if behind.value > 0 else "ahead of"
+    half = (behind.high - behind.low) / 2
+    said = [first, f"{about(behind.value / 1000, half / 1000, units).capitalize()} {way} the ball's centre."]
+    turned = found.eye_line_deg
+    line = "parallel to the line" if abs(turned) < 0.5 else (
+        f"turned {degrees(turned, 0.5)} {'right' if turned > 0 else 'left'} of the line"
+    )  # fmt: skip
+    said.append(f"The eye line is {line}.")
+    if found.takes > 2:
+        said.append(f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}.")
+    if found.zone is not None and found.in_zone is not None:
+        low, high = (about(abs(it) / 1000, 0.0, units) + (" outside" if it < 0 else " inside") for it in found.zone)
+        sure = "yes" if found.in_zone >= 0.8 else "no" if found.in_zone <= 0.2 else "can't tell yet"
+        said.append(f"In the zone from {low} to {high} (a school's opinion): {sure}.")
+    return tuple(said)
+
+
+def eye_vial(takes: Sequence[EyeTake], found: EyePlace | None) -> Vial:
+    """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
+    low, high = (found.zone if found else None) or (-10.0, 10.0)
+    it = found.inside if found else None
+    film = found.wander.value if found else 0.0
+    ticks = (Interval((t.inside_m - t.seen_m / 2) * 1000, (t.inside_m + t.seen_m / 2) * 1000) for t in takes)
+    return Vial(
+        unit="mm",
+        reach=max(60.0, 2.2 * max(abs(low), abs(high))),
+        mark_left=low,
+        mark_right=high,
+        bubble_at=it.value if it else None,
+        bubble_low=it.low if it else None,
+        bubble_high=it.high if it else None,
+        film_low=it.value - film if it else None,
+        film_high=it.value + film if it else None,
+        ticks=tuple(Tick(each.low, each.high, each.anchor) for each in ticks),
+        settled=True,
+    )
+
+
+def mirror_scene(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float] | None) -> Scene:
+    """The mirror from above, hole at the right: line, ball, zone, each take's eyes, what is not known of the last."""
+    reach = _REACH_MM
+    shapes: list[Shape] = [box(-reach * 1.6, -reach, reach, reach, "board")]
+    if zone is not None:
+        shapes.append(box(-reach * 1.6, -zone[1], reach, -zone[0], "window"))
+    shapes += [Line(-reach * 1.6, 0, reach, 0, "line"), Line(0, -reach, 0, reach, "mark")]
+    shapes.append(Circle(0, 0, BALL_M * 500, "ghost"))
+    for n, take in enumerate(takes):
+        shift_in, shift_back = take.inside_m, take.behind_m
+        if n == len(takes) - 1:
+            patch = math.hypot(take.seen_m, 1.645 * take.level_doubt_m) * 1000
+            shapes.append(Circle(-shift_back * 1000, -shift_in * 1000, max(patch, 2.0), "window"))
+        for eye in (take.lead, take.trail):
+            x = -(eye.behind_m + take.behind_m - (take.lead.behind_m + take.trail.behind_m) / 2) * 1000
+            y = -(eye.inside_m + take.inside_m - (take.lead.inside_m + take.trail.inside_m) / 2) * 1000
+            shapes.append(Circle(x, y, 4.0 if n == len(takes) - 1 else 2.5, "post" if n == len(takes) - 1 else "ghost"))
+    shapes.append(Label(-reach * 1.5, -reach + 12, "inside", "start"))
+    shapes.append(Label(-reach * 1.5, reach - 4, "outside", "start"))
+    shapes.append(Label(reach * 0.95, -6, "to the hole", "end"))
+    if hand == "left":
+        shapes = [mirrored(it) for it in shapes]
+    words = "The mirror from above, the hole at the right: where the eyes are, corrected for its level."
+    return Scene(-reach * 1.6 - 4, -reach - 4, reach + 4, reach + 4, words, tuple(shapes))
