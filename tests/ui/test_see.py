@@ -88,9 +88,10 @@ def test_eyes_are_marked_by_tap_and_by_number_and_judged_against_the_zone(page: 
     expect(page.locator("[data-wanted]")).to_contain_text("Lead eye")
     mirror = page.locator("[data-mirror]")
     box = mirror.bounding_box()
-    ball = page.locator("[data-mirror] ellipse.ghost").first.bounding_box()
+    ghost = page.locator("[data-mirror] ellipse.ghost").first
+    ball = ghost.bounding_box()
     x, y = ball["x"] + ball["width"] / 2, ball["y"] + ball["height"] / 2
-    scale = ball["width"] / 42.67
+    scale = 2 * float(ghost.get_attribute("rx")) / 42.67
     # A left-handed golfer stands below the line here: inside is down the page.
     page.mouse.move(x + 30 * scale, y + 30 * scale)
     page.mouse.down()
