@@ -97,9 +97,9 @@ def test_the_zone_is_a_schools_and_is_answered():
         and "In the zone from 10 mm inside to 50 mm inside (a school's opinion): yes." in eye_words(there, "metric")
     )
     assert eye_place([take(30.0)] * 3, "right", ZONES["own"]).in_zone is None
-    vial = eye_vial([take(30.0)] * 3, there)
+    vial = eye_vial([take(30.0)] * 3, there, ZONES["inside"])
     assert (vial.mark_left, vial.mark_right, vial.unit) == (10.0, 50.0, "mm") and vial.bubble_at == there.inside.value
-    assert eye_place([], "right", None) is None and eye_vial([], None).bubble_at is None
+    assert eye_place([], "right", None) is None and eye_vial([], None, None).bubble_at is None
 
 
 def test_the_mirror_is_drawn_with_the_golfer_on_the_right_side():

@@ -189,3 +189,10 @@ def test_every_instrument_has_its_row_in_the_docs():
     rows = (ROOT / "docs" / "instruments.md").read_text()
     for kind, cls in instruments().items():
         assert f"| `{kind}` | {cls.about.name} | {cls.about.quantity.name.lower()} |" in rows
+
+
+def test_every_picture_is_linked_from_the_readme_and_there_are_under_twenty():
+    pictures = sorted(it.name for it in (ROOT / "docs" / "screenshots").glob("*.png"))
+    readme = (ROOT / "README.md").read_text()
+    assert 0 < len(pictures) < 20
+    assert [it for it in pictures if f"docs/screenshots/{it}" not in readme] == []

@@ -193,9 +193,9 @@ def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
     return tuple(said)
 
 
-def eye_vial(takes: Sequence[EyeTake], found: EyePlace | None) -> Vial:
+def eye_vial(takes: Sequence[EyeTake], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
     """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
-    low, high = (found.zone if found else None) or (-10.0, 10.0)
+    low, high = zone or (-10.0, 10.0)
     it = found.inside if found else None
     film = found.wander.value if found else 0.0
     ticks = (Interval((t.inside_m - t.seen_m / 2) * 1000, (t.inside_m + t.seen_m / 2) * 1000) for t in takes)

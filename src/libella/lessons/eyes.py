@@ -95,7 +95,7 @@ def _sheet(
         takes=takes,
         found=found,
         words=eye_words(found, units) if found else ("Nobody looked yet.",),
-        vial=eye_vial(looks, found),
+        vial=eye_vial(looks, found, zone),
         mirror=mirror_scene(looks, hand, zone),
         school=school,
         zone_mm=zone,
