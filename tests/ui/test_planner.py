@@ -116,6 +116,7 @@ def test_what_lies_beside_the_rig_is_drawn_warned_of_and_kept(page: Page):
     expect(page.locator("[data-parts]")).to_contain_text("2 × stake")
     start_block(page)
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name="Set").click()
+    expect(page).to_have_url(re.compile("/set"))
     page.reload()
     expect(page.get_by_role("tab", name="Beside it 1")).to_be_visible()
     plan(page, "Beside it")
