@@ -239,3 +239,47 @@ def test_the_bag_and_the_strictness_are_told(page: Page, bag_untold):
     expect(band).to_contain_text("it must be 0.2 deg to 6 deg")
     band.get_by_role("button", name="Back to 1.4°").click()
     expect(band.get_by_label("Club golfer", exact=True)).to_have_value("1.4")
+
+
+def test_a_left_handed_golfer_stands_on_the_other_side_and_so_do_the_rods(page: Page):
+    own_lesson(page, "Sided Golfer")
+    choose_rig(page, "Gate of pegs")
+    lay_too(page, "Body lines", "Rod along the toes")
+    stage = page.locator("[data-stage]")
+    line = stage.locator("line.line").first.bounding_box()
+    rod = stage.locator("polygon.post").last.bounding_box()
+    shoes = [it.bounding_box() for it in stage.locator("polygon.stance").all()]
+    # The hole is at the right: right of the line is down the page, where a left-handed golfer stands.
+    assert rod["y"] > line["y"] and all(it["y"] > line["y"] for it in shoes)
+
+
+def test_lengths_are_pulled_and_said_in_feet_and_inches(page: Page):
+    own_lesson(page, "Feet Golfer")
+    page.get_by_role("button", name="change the units").click()
+    choose_rig(page, "Gate of pegs")
+    drawing = page.locator("[data-stage] svg").first
+    expect(drawing).to_have_attribute("aria-label", re.compile(r"hole 8 ft 2.4 in away"))
+    grip = page.locator("[data-stage] [data-grip=inside_width_m]")
+    expect(grip).to_have_attribute("aria-valuetext", re.compile(r"2.36 in"))
+    grip.press("ArrowUp")
+    expect(page.get_by_label("Inside width", exact=True)).to_have_value("2.4")
+    lay_too(page, "Pace", "Rings round the hole")
+    expect(page.locator("[data-stage] text", has_text="ft")).not_to_have_count(0)
+    plan(page, "Print")
+    expect(page.get_by_role("radio", name="US Letter")).to_be_checked()
+
+
+def test_an_entry_that_can_not_be_laid_marks_its_tab_and_keeps_what_was_typed(page: Page):
+    own_lesson(page, "Kept Entry Golfer")
+    lay_too(page, "Where the eyes are", "String over the line")
+    page.get_by_label("String height", exact=True).fill("900")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("tab", name=re.compile("^Beside it"))).to_contain_text("✕")
+    expect(page.get_by_text("String height is 900 mm; it must be 50 mm to 600 mm.").first).to_be_visible()
+    plan(page, "Putt")
+    plan(page, "Beside it")
+    expect(page.get_by_label("String height", exact=True)).to_have_value("900")
+    page.get_by_label("String height", exact=True).fill("250")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_have_count(0)
+    expect(page.get_by_role("button", name="Start block")).to_be_enabled()
