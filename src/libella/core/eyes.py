@@ -1,7 +1,8 @@
-"""Where the eyes are, by mirror or plumb, in the golfer's own frame: inside the line +, behind the ball + (handbook 3).
+"""Where the eyes are, in the golfer's own frame: inside the line +, behind the ball + (handbook 3).
 
-An eye sees itself along the mirror's normal, so each is marked with the other closed. A mirror that falls p % shows an
-eye H above it H·p/100 too far uphill.
+By mirror or plumb both eyes are marked. An eye sees itself along the mirror's normal, so each is marked with the other
+closed; a mirror that falls p % shows an eye H above it H·p/100 too far uphill. A string seen against the ball, or a
+strip that turns from light to dark, tells the side only: an interval on the same scale.
 """
 
 import math
@@ -12,11 +13,12 @@ from typing import Final, Literal
 from .constants import BALL_M
 from .drawing.scene import Circle, Label, Line, Scene, Shape, box, mirrored
 from .drawing.vial import Tick, Vial
-from .estimate.posterior import Prior, posterior
+from .estimate.posterior import Posterior, Prior, posterior
 from .estimate.summary import Estimate
 from .golfer import Hand
 from .interval import Interval
 from .limits import Bounds, OutOfLimits
+from .side_look import SideLook
 from .wording import Units, about, degrees
 
 Way = Literal["mirror", "plumb"]
@@ -110,6 +112,16 @@ class EyeTake:
         return (self.lead.behind_m + self.trail.behind_m) / 2 + self._level_shift[1]
 
     @property
+    def inside_mm(self) -> Interval:
+        """The reading of the mid-point: two marks averaged, each read to half a spacing."""
+        return Interval((self.inside_m - self.seen_m / 2) * 1000, (self.inside_m + self.seen_m / 2) * 1000)
+
+    @property
+    def behind_mm(self) -> Interval:
+        """As `inside_mm`, behind the ball."""
+        return Interval((self.behind_m - self.seen_m / 2) * 1000, (self.behind_m + self.seen_m / 2) * 1000)
+
+    @property
     def level_doubt_m(self) -> float:
         """What the level leaves unknown, shared by all takes on the same mirror."""
         return 0.0 if self.way == "plumb" else self.eye_height_m * self.level_doubt_percent / 100
@@ -121,46 +133,74 @@ class EyeTake:
         return math.degrees(math.atan2(right, self.trail.behind_m - self.lead.behind_m))
 
 
+def reading_error_m(pairs: Sequence[tuple[EyeTake, EyeTake]], seen_m: float) -> float:
+    """Standard deviation of one reading of the mirror, m, from the same look read twice (by one reader or two).
+
+    Half the mean square of the differences, held by two readings' worth of the mark's own rounding, so that two
+    readings that happen to agree do not make a perfect reader.
+    """
+    rounding = seen_m / math.sqrt(12)
+    differences = [d for a, b in pairs for d in (a.inside_m - b.inside_m, a.behind_m - b.behind_m)]
+    return math.sqrt((2 * rounding**2 + sum(d * d / 2 for d in differences)) / (2 + len(differences)))
+
+
 @dataclass(frozen=True, slots=True)
 class EyePlace:
-    """What the takes of one way say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
+    """What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
 
-    `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it; None where the school sets none.
+    `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
+    None where nothing was read twice. `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it;
+    None where the school sets none.
     """
 
     takes: int
     inside: Estimate
-    behind: Estimate
+    behind: Estimate | None
     wander: Estimate
-    eye_line_deg: float
+    eye_line_deg: float | None
+    reading_mm: float | None
     prob_inside: float
     zone: tuple[float, float] | None
     in_zone: float | None
 
 
-def eye_place(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float] | None) -> EyePlace | None:
-    """Bias and spread of where the eyes are; None without a take."""
-    if not takes:
+def eye_place(
+    takes: Sequence[EyeTake],
+    hand: Hand,
+    zone: tuple[float, float] | None,
+    *,
+    sides: Sequence[SideLook] = (),
+    reading_m: float | None = None,
+) -> EyePlace | None:
+    """Bias and spread of where the eyes are; None without a look.
+
+    Parameters
+    ----------
+    takes : looks with both eyes marked
+    sides : looks that tell the side only
+    reading_m : standard deviation of one reading, where it was found out (`reading_error_m`)
+    """
+    if not takes and not sides:
         return None
-    shared = max(it.level_doubt_m for it in takes) * 1000
+    shared = max((it.level_doubt_m for it in takes), default=0.0) * 1000
+    noise = 0.0 if reading_m is None else reading_m * 1000
 
-    def reads(values: Sequence[float]) -> list[Interval]:
-        # Two marks are averaged, each read to half a spacing.
-        half = [it.seen_m / 2 for it in takes]
-        return [Interval((v - h) * 1000, (v + h) * 1000) for v, h in zip(values, half, strict=True)]
+    def found(reads: list[Interval], prior: Prior) -> Posterior:
+        return posterior(reads, prior, lapse=0.0, noise=noise).blurred(shared)
 
-    inside = posterior(reads([it.inside_m for it in takes]), INSIDE, lapse=0.0).blurred(shared)
-    behind = posterior(reads([it.behind_m for it in takes]), BEHIND, lapse=0.0).blurred(shared)
+    inside = found([it.inside_mm for it in (*takes, *sides)], INSIDE)
+    behind = found([it.behind_mm for it in takes], BEHIND) if takes else None
 
     def estimate(quantile: Callable[[float], float]) -> Estimate:
         return Estimate(*(quantile(share) for share in (0.5, 0.05, 0.95)))
 
     return EyePlace(
-        takes=len(takes),
+        takes=len(takes) + len(sides),
         inside=estimate(inside.bias_quantile),
-        behind=estimate(behind.bias_quantile),
+        behind=estimate(behind.bias_quantile) if behind else None,
         wander=estimate(inside.spread_quantile),
-        eye_line_deg=sum(it.eye_line_deg(hand) for it in takes) / len(takes),
+        eye_line_deg=sum(it.eye_line_deg(hand) for it in takes) / len(takes) if takes else None,
+        reading_mm=noise or None,
         prob_inside=inside.bias_above(0.0),
         zone=zone,
         in_zone=None if zone is None else inside.bias_above(zone[0]) - inside.bias_above(zone[1]),
@@ -170,22 +210,26 @@ def eye_place(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float] | 
 def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
     """What it says, a sentence each; never inside or outside within what is not known."""
     inside, behind = found.inside, found.behind
-    doubt = (inside.high - inside.low) / 2
     if max(found.prob_inside, 1 - found.prob_inside) < _SURE:
-        first = f"Over the line, as far as this tells (± {about(doubt / 1000, 0.0, units)})."
+        first = f"Over the line, as far as this tells (± {about(inside.doubt / 1000, 0.0, units)})."
     else:
         side = "inside" if inside.value > 0 else "outside"
-        first = f"Eyes {about(inside.value / 1000, doubt / 1000, units)} {side} the line."
-    way = "behind" if behind.value > 0 else "ahead of"
-    half = (behind.high - behind.low) / 2
-    said = [first, f"{about(behind.value / 1000, half / 1000, units).capitalize()} {way} the ball's centre."]
-    turned = found.eye_line_deg
-    line = "parallel to the line" if abs(turned) < 0.5 else (
-        f"turned {degrees(turned, 0.5)} {'right' if turned > 0 else 'left'} of the line"
-    )  # fmt: skip
-    said.append(f"The eye line is {line}.")
+        first = f"Eyes {about(inside.value / 1000, inside.doubt / 1000, units)} {side} the line."
+    said = [first]
+    if behind is None:
+        said.append("Only the side was looked at: behind or ahead is not known.")
+    else:
+        way = "behind" if behind.value > 0 else "ahead of"
+        said.append(f"{about(behind.value / 1000, behind.doubt / 1000, units).capitalize()} {way} the ball's centre.")
+    if found.eye_line_deg is not None:
+        turned = found.eye_line_deg
+        side = "right" if turned > 0 else "left"
+        line = "parallel to the line" if abs(turned) < 0.5 else f"turned {degrees(turned, 0.5)} {side} of the line"
+        said.append(f"The eye line is {line}.")
     if found.takes > 2:
         said.append(f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}.")
+    if found.reading_mm is not None:
+        said.append(f"Read to ± {about(found.reading_mm * 1.645 / 1000, 0.0, units)}, by the looks read twice.")
     if found.zone is not None and found.in_zone is not None:
         low, high = (about(abs(it) / 1000, 0.0, units) + (" outside" if it < 0 else " inside") for it in found.zone)
         sure = "yes" if found.in_zone >= 0.8 else "no" if found.in_zone <= 0.2 else "can't tell yet"
@@ -193,12 +237,12 @@ def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
     return tuple(said)
 
 
-def eye_vial(takes: Sequence[EyeTake], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
+def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
     """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
     low, high = zone or (-10.0, 10.0)
     it = found.inside if found else None
     film = found.wander.value if found else 0.0
-    ticks = (Interval((t.inside_m - t.seen_m / 2) * 1000, (t.inside_m + t.seen_m / 2) * 1000) for t in takes)
+    ticks = (it.inside_mm for it in takes)
     return Vial(
         unit="mm",
         reach=max(60.0, 2.2 * max(abs(low), abs(high))),
@@ -209,7 +253,7 @@ def eye_vial(takes: Sequence[EyeTake], found: EyePlace | None, zone: tuple[float
         bubble_high=it.high if it else None,
         film_low=it.value - film if it else None,
         film_high=it.value + film if it else None,
-        ticks=tuple(Tick(each.low, each.high, each.anchor) for each in ticks),
+        ticks=tuple(Tick(each.low_or_none, each.high_or_none, each.anchor) for each in ticks),
         settled=True,
     )
 

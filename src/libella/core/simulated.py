@@ -1,9 +1,11 @@
 """A simulated golfer whose truth is known: for the demo, the stand-ins and the tests."""
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
+from .perception.position import Lever, Position
 from .perception.trial import Looks
 
 
@@ -44,11 +46,18 @@ class SimulatedEyes:
     straight_deg : where a rod must truly point to look straight, right positive
     noise_deg : how far single looks scatter
     zone_deg : half-width of what is called straight
+    slopes : how the looks-straight angle goes with each lever moved from usual, degrees per unit
     """
 
     straight_deg: float
     noise_deg: float = 0.7
     zone_deg: float = 0.4
+    slopes: Mapping[Lever, float] = field(default_factory=dict[Lever, float])
+
+    def at(self, position: Position) -> "SimulatedEyes":
+        """The same eyes with the head there."""
+        moved = self.straight_deg + sum(self.slopes.get(lever, 0.0) * far for lever, far in position.items())
+        return replace(self, straight_deg=moved)
 
     def looks(self, rng: np.random.Generator, true_deg: float) -> Looks:
         """One answer."""

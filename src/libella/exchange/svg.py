@@ -23,6 +23,7 @@ _INKS: Final[dict[str, tuple[str, str, float, str]]] = {
     "limit": ("none", INK, 0.7, ""),
     "mark": ("none", INK, 0.2, ""),
     "window": ("#E6E3D8", "none", 0.0, ""),
+    "shade": ("#E6E3D8", "none", 0.0, ""),
     "path": ("none", INK, 0.5, ""),
     "stance": ("none", "#8B897F", 0.3, ""),
 }

@@ -20,6 +20,7 @@ Role = Literal[
     "board",
     "mark",
     "window",
+    "shade",
     "stance",
     "path",
     "limit",
@@ -149,6 +150,22 @@ def mirrored(shape: Shape) -> Shape:
     if isinstance(shape, Tape):
         # Tapes along the line run on the free side, away from the feet.
         return replace(shape, y1=-shape.y1, y2=-shape.y2, lane=-shape.lane if shape.y1 == shape.y2 else shape.lane)
+    raise TypeError(f"a {shape.shape} is not laid out, it is read")
+
+
+def flipped(shape: Shape) -> Shape:
+    """The same picture from behind for a left-handed golfer: what stood left of the line stands right of it."""
+    if isinstance(shape, Line):
+        return replace(shape, x1=-shape.x1, x2=-shape.x2)
+    if isinstance(shape, Tape):
+        return replace(shape, x1=-shape.x1, x2=-shape.x2, lane=-shape.lane if shape.x1 == shape.x2 else shape.lane)
+    if isinstance(shape, Circle):
+        return replace(shape, x=-shape.x)
+    if isinstance(shape, Label):
+        other = {"start": "end", "end": "start", "middle": "middle"}
+        return replace(shape, x=-shape.x, anchor=other[shape.anchor])
+    if isinstance(shape, Area | Curve):
+        return replace(shape, points=tuple((-x, y) for x, y in shape.points))
     raise TypeError(f"a {shape.shape} is not laid out, it is read")
 
 

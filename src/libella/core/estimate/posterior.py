@@ -91,6 +91,11 @@ class Posterior:
         at, mass = self._spread_cdf
         return float(np.exp(np.interp(share, mass, at)))
 
+    def spread_above(self, value: float) -> float:
+        """P(σ > value)."""
+        at, mass = self._spread_cdf
+        return 1.0 - float(np.interp(math.log(value), at, mass))
+
     def bias_above(self, value: float) -> float:
         """P(μ > value)."""
         at, mass = self._bias_cdf

@@ -155,6 +155,9 @@
     stroke: var(--hairline);
     stroke-width: 1;
   }
+  .shade {
+    fill: var(--window);
+  }
   .path {
     fill: none;
     stroke: var(--ink);
