@@ -1,12 +1,25 @@
 """Eyes by mirror and plumb: the correction for level, the eye line, the estimate, and what is never said."""
 
+import math
+
 import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from libella.core.eyes import ZONES, EyeMark, EyeTake, eye_place, eye_vial, eye_words, mirror_scene
+from libella.core.eyes import (
+    ZONES,
+    EyeMark,
+    EyeTake,
+    eye_place,
+    eye_vial,
+    eye_words,
+    mirror_scene,
+    reading_error_m,
+)
+from libella.core.interval import Interval
 from libella.core.limits import OutOfLimits
+from libella.core.side_look import StringLook, StripLook
 
 from .reference import cases
 
@@ -111,3 +124,47 @@ def test_the_mirror_is_drawn_with_the_golfer_on_the_right_side():
 
     assert newest("right") == [(12, -30), (-52, -30)]
     assert newest("left") == [(12, 30), (-52, 30)]
+
+
+def test_a_string_tells_the_side_and_an_open_size():
+    splits = StringLook("splits it")
+    assert splits.inside_mm.low == -splits.inside_mm.high and splits.inside_mm.high < 30
+    quarter, edge, off = (StringLook(it).inside_mm for it in ("quarter", "edge", "off it"))
+    # One zone ends where the next begins, outside the ball means eyes inside the line.
+    assert (splits.inside_mm.high, quarter.high, edge.high) == pytest.approx((quarter.low, edge.low, off.low))
+    assert math.isinf(off.high)
+    assert StringLook("edge", "inside").inside_mm == Interval(-edge.high, -edge.low)
+    # e = m·(H − h)/(h − r), m a quarter of the ball's radius.
+    r = 0.04267 / 2
+    assert quarter.low == pytest.approx(0.25 * r * (1.45 - 0.3) / (0.3 - r) * 1000)
+    with pytest.raises(OutOfLimits) as refused:
+        StringLook("quarter", string_height_m=2.0)
+    assert refused.value.field == "string_height_m"
+
+
+def test_a_strip_is_three_intervals_that_cover_everything():
+    dark, light, other = (StripLook(it, 0.02).inside_mm for it in ("dark outside", "light", "dark inside"))
+    assert (dark.high, light.low, light.high, other.low) == (-20, -20, 20, 20)
+    with pytest.raises(OutOfLimits) as refused:
+        StripLook("light", 0.5)
+    assert refused.value.field == "turns_m" and refused.value.unit == "m"
+
+
+def test_looks_of_every_way_come_together_on_one_scale():
+    only_side = eye_place([], "right", (10.0, 50.0), sides=[StringLook("edge"), StripLook("dark inside")])
+    assert only_side.behind is None and only_side.eye_line_deg is None
+    assert only_side.inside.low > 30 and only_side.prob_inside > 0.97
+    assert "behind or ahead is not known" in eye_words(only_side, "metric")[1]
+    both = eye_place([take(40)], "right", None, sides=[StringLook("edge")])
+    assert both.takes == 2 and both.inside.doubt < only_side.inside.doubt
+
+
+def test_the_reading_error_comes_from_looks_read_twice():
+    rng = np.random.default_rng(5)
+    pairs = [(take(20 + float(rng.normal(0, 4))), take(20 + float(rng.normal(0, 4)))) for _ in range(60)]
+    # Only the sideways readings differ here: half of the differences are 0.
+    assert reading_error_m(pairs, 0.001) == pytest.approx(0.004 / math.sqrt(2), rel=0.2)
+    same = [(take(20), take(20))]
+    assert 0 < reading_error_m(same, 0.005) < 0.005 / math.sqrt(12)
+    careful, careless = (eye_place([take(20)] * 4, "right", None, reading_m=it) for it in (0.001, 0.012))
+    assert careful.inside.doubt < careless.inside.doubt and careless.reading_mm == 12

@@ -9,15 +9,19 @@ import pytest
 from pdfminer.high_level import extract_pages
 from pdfminer.layout import LTCurve, LTLine, LTTextContainer
 
+from libella.core.card import Card, mirror_overlay
 from libella.core.constants import BALL_M
 from libella.core.drawing.scene import Circle, Scene, Tape
 from libella.core.drawing.templates import TEMPLATES, template
+from libella.core.estimate import Estimate
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.instruments import lay
 from libella.core.limits import OutOfLimits
 from libella.core.proof import Proof
+from libella.core.quick_check import Kept
 from libella.core.station import Station
+from libella.exchange.card_sheet import card_sheet
 from libella.exchange.paper import FOOT, MARGIN, OVERLAP, paper_size, pdf, tiled
 from libella.exchange.station_sheet import station_sheet
 
@@ -174,3 +178,21 @@ def test_an_unknown_template_is_refused():
     with pytest.raises(OutOfLimits) as refused:
         template("poster")
     assert "gate" in refused.value.limit
+
+
+@pytest.mark.parametrize("paper", PAPERS)
+def test_the_mirrors_overlay_fits_one_sheet_with_its_marks_in_true_size(paper):
+    [sheet] = tiled(mirror_overlay("right", (10.0, 50.0), ((12.0, -30.0), (14.0, 34.0))), "Overlay", paper)
+    lead, trail = [it for it in elements(sheet.svg, "ring") if it["r"] == 12]
+    assert trail["cy"] - lead["cy"] == pytest.approx(64) and lead["cx"] - trail["cx"] == pytest.approx(2)
+
+
+def test_a_set_up_card_says_every_size_and_draws_to_the_scale_it_names():
+    kept = Kept(Estimate(5, 2, 8), Estimate(30, 27, 33), 3.0, Estimate(0.1, -0.4, 0.6))
+    card = Card({"inside": 35.0}, {"ball_toes_m": 0.24, "stance_m": 0.3}, kept, None, (10, 50))
+    [sheet] = card_sheet(card, "A golfer: set-up card", "a word", "right", "metric", "a4")
+    for said in ("35 mm further in", "Ball to the toes: 24 cm", "Eyes: 5 mm inside the line", "a word", "1 : "):
+        assert said in sheet.svg
+    scale = 1 / float(re.search(r"1 : (\d+)", sheet.svg)[1])
+    lengths = [abs(it["y2"] - it["y1"]) for it in elements(sheet.svg, "tape") if it["x1"] == it["x2"]]
+    assert any(it == pytest.approx(240 * scale, rel=0.06) for it in lengths)

@@ -9,7 +9,8 @@ from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
-VIEWS = ["today", "golfer", "set", *PLANS, "see", "see-eyes", "start", "judge", "aids", "bag", "string", "states"]
+SEE = {"see-eyes": "Where the eyes are", "see-map": "What moves it", "see-check": "Quick check"}
+VIEWS = ["today", "golfer", "set", *PLANS, "stand", "see", *SEE, "start", "judge", "aids", "bag", "string", "states"]
 
 
 def open_lesson(page: Page) -> str:
@@ -20,10 +21,16 @@ def open_lesson(page: Page) -> str:
 
 def visit(page: Page, view: str) -> None:
     """Go to a view of the demo data and wait until it stands."""
-    if view == "see-eyes":
+    if view in SEE:
         page.goto(f"/lessons/{open_lesson(page)}/see")
-        page.get_by_role("radio", name="Where the eyes are").click()
-        expect(page.locator("[data-mirror] svg")).to_be_visible()
+        page.get_by_role("radio", name=SEE[view]).click()
+        if view == "see-check":
+            page.get_by_role("button", name="Begin the check").click()
+        expect(page.locator("[data-map] svg" if view == "see-map" else "[data-mirror] svg")).to_be_visible()
+        return
+    if view == "stand":
+        page.goto(f"/lessons/{open_lesson(page)}/stand")
+        expect(page.locator("[data-behind] svg")).to_be_visible()
         return
     if view == "see":
         page.goto(f"/lessons/{open_lesson(page)}/see")

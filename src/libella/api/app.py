@@ -10,7 +10,23 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from ..lessons.desk import Desk, open_desk
-from . import bag, blocks, eyes, golfers, green, instruments, lessons, prints, problems, saved, sights, stations
+from . import (
+    bag,
+    blocks,
+    cards,
+    eyes,
+    golfers,
+    green,
+    instruments,
+    lessons,
+    maps,
+    prints,
+    problems,
+    saved,
+    set_ups,
+    sights,
+    stations,
+)
 from .guard import BodyLimit
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
@@ -48,7 +64,9 @@ def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
             session.connection()
         return {"status": "ready"}
 
-    for module in (instruments, golfers, green, lessons, stations, saved, blocks, bag, prints, sights, eyes):
+    for module in (
+        instruments, golfers, green, lessons, stations, saved, blocks, bag, prints, sights, eyes, set_ups, maps, cards,
+    ):  # fmt: skip
         api.include_router(module.router)
     app.include_router(api)
 

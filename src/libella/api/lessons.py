@@ -6,7 +6,7 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ..core.golfer import Hand, Level
-from ..lessons import lessons, sights
+from ..lessons import lessons, set_ups, sights
 from ..lessons.desk import studio
 from ..lessons.lessons import Surface
 from .blocks import BlockLine, BlockOut, block_line, block_out
@@ -63,6 +63,7 @@ class LessonSheetOut(BaseModel):
     golfer: GolferBrief
     stations: list[StationOut]
     blocks: list[BlockOut]
+    stand: str = Field(description="the set-up, in one line")
     sight: str = Field(description="what looks straight, in one line")
 
 
@@ -123,6 +124,7 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
         golfer=GolferBrief.model_validate(sheet.golfer),
         stations=[station_out(it, units) for it in sheet.stations],
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
+        stand=set_ups.stand_line(desk, id, units),
         sight=sights.in_one_line(desk, id),
     )
 

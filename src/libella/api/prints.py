@@ -1,5 +1,6 @@
 """Prints in true size: templates and the station sheet, as PDF or SVG."""
 
+from collections.abc import Sequence
 from typing import Literal
 
 from fastapi import APIRouter, Query
@@ -57,6 +58,13 @@ def one(
 ) -> Response:
     """A print in true size. The header `x-sheets` says how many sheets it takes."""
     sheets, title = _sheets(name, plan, paper, units)
+    return printed(sheets, title, name, form, paper, sheet)
+
+
+def printed(
+    sheets: Sequence[Sheet], title: str, name: str, form: Literal["pdf", "svg"], paper: PaperName, sheet: int
+) -> Response:
+    """All sheets as a PDF, or one as SVG; `x-sheets` says how many there are."""
     if sheet > len(sheets):
         raise OutOfLimits("sheet", f"This print has {len(sheets)} sheets.", limit=f"1 to {len(sheets)}", unit="sheets")
     file = f"{name}-{paper}" + ("" if form == "pdf" or len(sheets) == 1 else f"-{sheet}")

@@ -12,7 +12,7 @@ from ..core.perception import METHODS, LooksStraight, Method
 from ..core.perception.words import FEWEST, SightWords, laid_rod, rod_words
 from ..core.wording import Units
 from ..lessons import sights
-from ..lessons.sights import Asked, Eyes, Glasses, SightEntry, SightSheet, Trace, condition_words
+from ..lessons.sights import Asked, Eyes, Glasses, SightEntry, SightSheet, Toward, Trace, condition_words, line_words
 from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, ShortWords, words
 
 router = APIRouter(tags=["sights"])
@@ -29,6 +29,13 @@ class SightIn(Entry):
     glasses: Glasses = "none"
     away_m: float = Field(default=2.0, description="rod's near end, or the ball, to where it is read; 0.5 to 15 m")
     started_at: AwareDatetime
+    toward: Toward = Field(default="hole", description="what is called straight: the hole, or a breaking putt's start")
+    position: dict[words(20), float] = Field(
+        default_factory=dict,
+        max_length=6,
+        description="levers moved from usual, mm or degrees",
+        examples=[{"inside": 25}],
+    )
 
 
 class SightTestOut(Kept):
@@ -42,6 +49,11 @@ class SightTestOut(Kept):
     away_m: float
     started_at: datetime
     ended_at: datetime | None = Field(description="when it was shown; until then its answers are hidden")
+    toward: Toward
+    position: dict[str, float]
+    playable: bool
+    comfort: int | None
+    trust: int | None
 
 
 class SightTrialOut(Kept):
@@ -57,6 +69,7 @@ class SightOut(BaseModel):
 
     test: SightTestOut
     under: str = Field(description="under what it was asked, in words")
+    line: str = Field(description="what the rod's angles are against, in words")
     trials: list[SightTrialOut]
     found: LooksStraight
     words: SightWords
@@ -93,6 +106,21 @@ class AnswerIn(Entry):
 
 class VoidIn(Entry):
     voided: bool = True
+
+
+class FeltIn(Entry):
+    """How the golfer found the position of a test."""
+
+    playable: bool = True
+    comfort: int | None = Field(default=None, description="1 to 5")
+    trust: int | None = Field(default=None, description="1 to 5")
+
+
+class QuestionOut(BaseModel):
+    """What the golfer's own screen shows: the question, and nothing else."""
+
+    question: str = Field(description="empty while nothing is asked")
+    answer: int = Field(description="which answer is waited for")
 
 
 @router.get("/sight-methods")
@@ -136,6 +164,23 @@ def go_on(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightOut:
     return one(desk, id, units)
 
 
+@router.put("/sight-tests/{id}/felt")
+def felt(desk: AtDesk, id: UUID, entry: FeltIn, units: InUnits = "metric") -> SightOut:
+    """Say whether the golfer can play from there, how comfortable it is, and how far it is trusted."""
+    sights.felt_there(desk, id, playable=entry.playable, comfort=entry.comfort, trust=entry.trust)
+    return one(desk, id, units)
+
+
+@router.get("/lessons/{id}/question")
+def question(desk: AtDesk, id: UUID) -> QuestionOut:
+    """For the golfer's own screen."""
+    asked = next((it for it in reversed(sights.sights_of(desk, id)) if not it.test.ended_at), None)
+    if asked is None:
+        return QuestionOut(question="", answer=0)
+    count = sum(not it.voided for it in asked.trials)
+    return QuestionOut(question=METHODS[_method(asked.test.method)].question, answer=count + 1)
+
+
 @router.put("/sight-trials/{id}")
 def answer(desk: AtDesk, id: UUID7, entry: AnswerIn, units: InUnits = "metric") -> SightOut:
     """Keep one answer, and say what to ask next."""
@@ -149,11 +194,16 @@ def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> Si
     return one(desk, sights.void_answer(desk, id, entry.voided).test_id, units)
 
 
+def _method(text: str) -> Method:
+    return next(it for it in METHODS if it == text)
+
+
 def _out(sheet: SightSheet, units: Units) -> SightOut:
     asked = sheet.next
     return SightOut(
         test=SightTestOut.model_validate(sheet.test),
-        under=condition_words(sheet.test),
+        under=condition_words(sheet.test, units),
+        line=line_words(sheet, units),
         trials=[SightTrialOut.model_validate(it) for it in sheet.trials],
         found=sheet.found,
         words=sheet.words,

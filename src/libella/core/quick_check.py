@@ -125,7 +125,9 @@ def _sight(kept: Kept, trials: Sequence[Trial]) -> Drift:
     moved = now.value - kept.angle.value
     chance = _beyond(moved, doubt, _SEEN_MOVED_DEG)
     word = _word(chance, 1 - chance)
-    said = f"{degrees(moved, 0.5)} {side_of(moved)} of the card (± {degrees(doubt * _NINETY, 0.5)}, five answers)"
+    side = side_of(moved, 0.05)
+    where = "As on the card" if side == "neither" else f"{degrees(moved, 0.5)} {side} of the card"
+    said = f"{where} (± {degrees(doubt * _NINETY, 0.5)}, five answers)"
     return Drift(what, word, f"{said}: {_chance(word, chance)}.")
 
 

@@ -90,7 +90,6 @@ ENTRIES: Final[dict[str, Entry]] = {
     "gaze_deg": Entry(
         "Gaze", "Head and eyes", "deg", "From straight down; outwards +.", -45, 60, 2, "further out", "further in"
     ),
-    "sighting_eye": Entry("Sighting eye", "Head and eyes", "words", options=("left", "right", "neither")),
 }  # fmt: skip
 _SPREADS: Final[dict[Unit, tuple[float, float]]] = {"m": (0.008, 0.01), "deg": (1.5, 2.0), "%": (4.0, 5.0)}
 """Spread expected from one set-up to the next, and what is called wandering: opinions."""

@@ -31,7 +31,7 @@ def set_up_above(now: SetUp, before: SetUp | None, hand: Hand, units: Units) -> 
     shapes += [Circle(0, 0, _BALL / 2, "ball"), *_above(now, "path"), *_above_tapes(now, units)]
     if hand == "left":
         shapes = [mirrored(it) for it in shapes]
-    top, bottom = (-680.0, 90.0) if hand == "right" else (-90.0, 680.0)
+    top, bottom = (-680.0, 150.0) if hand == "right" else (-150.0, 680.0)
     words = "The set-up from above, the hole at the right" + (", the one before in broken lines." if before else ".")
     return Scene(-470, top, 520, bottom, words, tuple(shapes))
 
@@ -50,7 +50,7 @@ def _above(it: SetUp, role: Role) -> list[Shape]:
     toes, half, middle = _mm(it, "ball_toes_m"), _mm(it, "stance_m") / 2, -_mm(it, "ball_middle_m")
     shapes: list[Shape] = [
         Area(((x - 45, -toes - _SHOE_MM), (x + 45, -toes - _SHOE_MM), (x + 45, -toes), (x - 45, -toes)),
-             "stance" if role == "path" else role)
+             "board" if role == "path" else role)
         for x in (middle - half, middle + half)
     ]  # fmt: skip
     names = [name for name in _LINES if name in it]
@@ -65,7 +65,7 @@ def _above(it: SetUp, role: Role) -> list[Shape]:
         x = -_mm(it, "ball_breast_m")
         shapes.append(Line(x, -toes - 330, x, -30, "mark" if role == "path" else role))
         if role == "path":
-            shapes.append(Label(x, -toes - 350, "breastbone"))
+            shapes.append(Label(x - 10, -70, "breastbone", "end"))
     if "hands_m" in it:
         x = _mm(it, "hands_m")
         shapes.append(Circle(x, -130, 22, "board" if role == "path" else role))
@@ -120,9 +120,9 @@ def _behind(it: SetUp, eyes_inside_m: float | None, role: Role) -> list[Shape]:
     shoulder = (toes - 20, eye * 0.93)
     body: Sequence[tuple[float, float]] = ((heel + 60, -60), knee, hip, shoulder)
     shapes: list[Shape] = [
-        Area(((heel, 0), (toes, 0), (toes, -45), (heel, -80)), "stance" if role == "path" else role),
-        Curve(tuple(body), "stance" if role == "path" else role),
-        Curve((shoulder, (hands[0], hands[1] + 20)), "stance" if role == "path" else role),
+        Area(((heel, 0), (toes, 0), (toes, -45), (heel, -80)), "board" if role == "path" else role),
+        Curve(tuple(body), role),
+        Curve((shoulder, (hands[0], hands[1] + 20)), role),
         Line(-12, 0, *hands, role),
         Circle(eye_x, eye, 14, "post" if role == "path" else role),
         Circle(eye_x - 55, eye - 45, 95, "ghost"),

@@ -4,7 +4,7 @@ Everything goes through the same use cases as a coach's own entry.
 """
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import datetime, timedelta
 
 import numpy as np
@@ -13,19 +13,19 @@ import uuid6
 from ..core.golfer import Hand, Level
 from ..core.green.read import Read
 from ..core.proof import WAYS, Proof
+from ..core.set_up import Value
 from ..core.simulated import SimulatedEyes, SimulatedGolfer
 from ..lessons.blocks import BlockEntry, record, start_block, station_of, void_reading
 from ..lessons.desk import Desk, studio
 from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
-from ..lessons.sights import SightEntry, answer, begin_test, show_test, sight_sheet
 from ..lessons.stations import AidEntry, StationEntry, keep_station
 from ..store.tables import Studio
+from .seeing import Seeing, stand_and_see
 
 _SEED = 20_260
 _STIMP_FT = 9.5
 _PUTT_EVERY = timedelta(seconds=17)
-_ANSWERS = 16
 _PROOF = Proof("tape", doubt_m=WAYS["tape"].doubt_m)
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
 _PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
@@ -59,8 +59,8 @@ class Person:
     level: Level
     notes: str
     lessons: dict[int, tuple[Run, ...]]
-    eyes: SimulatedEyes | None = None
-    """What this golfer sees; asked at the start of the last two lessons where it is noted."""
+    seeing: dict[int, Seeing] = field(default_factory=dict[int, Seeing])
+    """Set-up, eyes and sight, by the lesson at whose start they are asked."""
 
 
 def _wim() -> dict[int, tuple[Run, ...]]:
@@ -115,6 +115,20 @@ def _idris() -> dict[int, tuple[Run, ...]]:
     }
 
 
+def _junia_sees() -> dict[int, Seeing]:
+    """Eyes far outside: straight is seen right of true, and truer the further in the eyes come."""
+    eyes = SimulatedEyes(1.2, noise_deg=0.6, slopes={"inside": -0.03, "behind": 0.008})
+    stands: dict[str, Value] = {
+        "ball_breast_m": 0.03, "ball_toes_m": 0.2, "stance_m": 0.31, "feet_deg": "parallel", "shoulders_deg": -4.0,
+        "handle_m": 0.79, "eye_height_m": 1.38,
+    }  # fmt: skip
+    moved = stands | {"ball_toes_m": 0.235, "shoulders_deg": -2.0, "handle_m": 0.77}
+    tried = (({"inside": 25.0}, 4, 3), ({"behind": 25.0}, 3, 3))
+    note = "Ball a hand further away, bow from the hips."
+    kept = Seeing(eyes, (-0.045, 0.03), stands=stands, tried=tried, card={"inside": 40.0}, card_note=note, checked=True)
+    return {16: kept, 0: Seeing(eyes, (-0.04, 0.03), stands=moved, tried=tried)}
+
+
 PEOPLE = (
     Person("Wim Adeyari", "left", "club", "Ferry engineer. Good from close in, loses it with length.", _wim()),
     Person(
@@ -123,7 +137,7 @@ PEOPLE = (
         "skilled",
         "15; guardian's consent on file. Eyes far outside.",
         _junia(),
-        SimulatedEyes(1.2, noise_deg=0.6),
+        _junia_sees(),
     ),
     Person("Pell Marchetti-Oduya", "right", "club", "Aims one way and swings the other; it nearly cancels.", _pell()),
     Person("Greta Solvang", "right", "starting", "Moves: head and legs. Wide base helps.", _greta()),
@@ -133,7 +147,7 @@ PEOPLE = (
         "elite",
         "Starts on line; misses by read and pace.",
         _idris(),
-        SimulatedEyes(0.1, noise_deg=0.4),
+        {6: Seeing(SimulatedEyes(0.1, noise_deg=0.4)), 20: Seeing(SimulatedEyes(0.1, noise_deg=0.4))},
     ),
 )
 
@@ -154,11 +168,10 @@ def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None)
     for person in PEOPLE:
         golfer_id = uuid6.uuid7()
         keep_golfer(desk, golfer_id, GolferEntry(person.name, person.hand, person.level, person.notes, invented=True))
-        latest = sorted(person.lessons)[:2]
         for days, runs in person.lessons.items():
-            eyes = person.eyes if days in latest else None
+            seeing = person.seeing.get(days)
             began = now - timedelta(days=days, minutes=2 if days == 0 else 95)
-            _teach(desk, golfer_id, runs, began, days == 0, rng, eyes)
+            _teach(desk, golfer_id, runs, began, days == 0, rng, seeing)
         say(f"{person.name}, {len(person.lessons)} lessons")
     # Last, so that an interrupted loading is known as one.
     with desk.transaction() as session:
@@ -173,7 +186,7 @@ def _teach(
     start: datetime,
     stays_open: bool,
     rng: np.random.Generator,
-    eyes: SimulatedEyes | None,
+    seeing: Seeing | None,
 ) -> None:
     lesson_id = uuid6.uuid7()
     keep_lesson(
@@ -183,8 +196,8 @@ def _teach(
             golfer_id, "The Ropewalk", "indoor mat", _STIMP_FT, start, "14 m floor, level, lamps on", invented=True
         ),
     )
-    if eyes is not None:
-        _ask(desk, lesson_id, eyes, start)
+    if seeing is not None:
+        stand_and_see(desk, lesson_id, seeing, start)
     at = start
     for run in runs:
         kind, sizes = run.rig
@@ -223,18 +236,3 @@ def _teach(
         at += timedelta(minutes=6)
     if not stays_open:
         end_lesson(desk, lesson_id, at)
-
-
-def _ask(desk: Desk, lesson_id: uuid6.UUID, eyes: SimulatedEyes, at: datetime) -> None:
-    """What looks straight, asked with a rod before the putts."""
-    # Its own draws: the putts stay what they are with eyes asked or not.
-    rng = np.random.default_rng(_SEED + 1)
-    test_id = uuid6.uuid7()
-    begin_test(desk, test_id, SightEntry(lesson_id, "directions", "as usual", "as usual", "both", "none", 2.0, at))
-    for _ in range(_ANSWERS):
-        asked = sight_sheet(desk, test_id).next
-        if asked is None:
-            break
-        raw = {"true_deg": asked.true_deg, "looks": eyes.looks(rng, asked.true_deg)}
-        answer(desk, uuid6.uuid7(), test_id, raw, at)
-    show_test(desk, test_id, at)

@@ -7,7 +7,6 @@ from uuid import UUID
 
 import uuid6
 from sqlalchemy import func, select
-from sqlalchemy.orm import Session
 
 from ..core.drawing.scene import Scene
 from ..core.golfer import Hand
@@ -20,7 +19,7 @@ from ..core.station import Station as CoreStation
 from ..core.wording import Units
 from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
 from .desk import Desk
-from .lessons import BlockSheet, with_readings
+from .lessons import BlockSheet, open_lesson, with_readings
 from .problem import Conflict
 from .stations import entry_of, laid_values
 
@@ -45,7 +44,7 @@ def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
     """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
     with desk.transaction() as session:
         station = desk.get(session, Station, entry.station_id, "station")
-        lesson = _open_lesson(desk, session, station.lesson_id, entry.started_at)
+        lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
         if entry_of(station).station().has_laser and lesson.laser_read_at is None:
             raise Conflict(
                 "A laser is on at this station, and its cautions were not read in this lesson yet.",
@@ -112,7 +111,7 @@ def record(desk: Desk, id: UUID, block_id: UUID, raw: Mapping[str, float | str],
         interval = station_of(block).interval(raw)
         kept = session.get(Reading, (desk.studio_id, id))
         if kept is None:
-            _open_lesson(desk, session, block.lesson_id, taken_at)
+            open_lesson(desk, session, block.lesson_id, taken_at)
             valid = session.scalar(
                 select(func.count()).where(
                     Reading.studio_id == desk.studio_id, Reading.block_id == block_id, Reading.voided.is_(False)
@@ -209,13 +208,3 @@ def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, Hand]:
         golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
         [sheet] = with_readings(desk, session, [block])
         return sheet, hand_of(golfer)
-
-
-def _open_lesson(desk: Desk, session: Session, id: UUID, at: datetime) -> Lesson:
-    lesson = desk.get(session, Lesson, id, "lesson")
-    if lesson.voided_at is not None:
-        raise Conflict("This lesson is voided.", "Restore the lesson, then record again.")
-    # A putt taken before the end may arrive after it: it was waiting for the network.
-    if lesson.ended_at is not None and at > lesson.ended_at:
-        raise Conflict("This lesson has ended.", "Open the lesson again, then record.")
-    return lesson

@@ -3,25 +3,38 @@
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import datetime
-from typing import Any, get_args
+from typing import Any, Literal, get_args
 from uuid import UUID
 
 from sqlalchemy import select
-from sqlalchemy.orm import Session
 
 from ..core.drawing.scene import Scene
 from ..core.drawing.vial import Vial
-from ..core.eyes import ZONES, EyeMark, EyePlace, School, eye_place, eye_vial, eye_words, mirror_scene
+from ..core.eyes import (
+    ZONES,
+    EyeMark,
+    EyePlace,
+    School,
+    eye_place,
+    eye_vial,
+    eye_words,
+    mirror_scene,
+    reading_error_m,
+)
 from ..core.eyes import EyeTake as Look
 from ..core.golfer import Hand
 from ..core.limits import Bounds, OutOfLimits
+from ..core.side_look import SideLook, StringLook, StripLook
 from ..core.wording import Units
 from ..store.tables import EyeTake, Golfer, Lesson
 from .blocks import hand_of
 from .desk import Desk
+from .lessons import open_lesson
 from .problem import Conflict
 
 EDGE = Bounds(-150.0, 150.0, "mm")
+SightingEye = Literal["left", "right", ""]
+AnyLook = Look | SideLook
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,21 +42,34 @@ class EyeSheet:
     """The looks of a lesson with what they say, newest last."""
 
     takes: Sequence[EyeTake]
+    looks: Sequence[Look]
+    """Those that count and mark both eyes, first readings only."""
     found: EyePlace | None
     words: tuple[str, ...]
     vial: Vial
     mirror: Scene
+    hand: Hand
     school: School
     zone_mm: tuple[float, float] | None
+    sighting_eye: SightingEye
 
 
-def keep_take(desk: Desk, id: UUID, lesson_id: UUID, look: Look, taken_at: datetime) -> EyeTake:
-    """Keep one look; the same one said again changes nothing."""
+def keep_take(
+    desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken_at: datetime, reread_of: UUID | None = None
+) -> EyeTake:
+    """Keep one look; the same one said again changes nothing.
+
+    `reread_of`: the look this one reads again, nothing having moved. It counts for the reading error only.
+    """
     raw = asdict(look)
     with desk.transaction() as session:
-        _open(desk, session, lesson_id)
-        row, _ = desk.add(session, EyeTake, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at)
-        if (row.lesson_id, row.raw, row.taken_at) != (lesson_id, raw, taken_at):
+        open_lesson(desk, session, lesson_id)
+        if reread_of is not None:
+            first = desk.get(session, EyeTake, reread_of, "look")
+            if first.lesson_id != lesson_id or not isinstance(look, Look) or not isinstance(look_of(first), Look):
+                raise Conflict("Only a look at both eyes in this lesson can be read again.", "Keep it as a new look.")
+        row, _ = desk.add(session, EyeTake, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
+        if (row.lesson_id, row.raw, row.taken_at, row.reread_of) != (lesson_id, raw, taken_at, reread_of):
             raise Conflict("A look with this id is kept already and says something else.", "Mark the eyes again.")
         return row
 
@@ -56,8 +82,17 @@ def void_take(desk: Desk, id: UUID, voided: bool) -> EyeTake:
         return row
 
 
-def want_eyes(desk: Desk, golfer_id: UUID, school: School, zone_mm: tuple[float, float] | None) -> Golfer:
-    """Where this golfer's eyes are wanted: a school, with its own edges or the school's (None)."""
+def want_eyes(
+    desk: Desk,
+    golfer_id: UUID,
+    school: School,
+    zone_mm: tuple[float, float] | None,
+    sighting_eye: SightingEye | None = None,
+) -> Golfer:
+    """Where this golfer's eyes are wanted: a school, with its own edges or the school's (None).
+
+    `sighting_eye` None leaves what is noted.
+    """
     if zone_mm is not None:
         for name, edge in zip(("zone_mm.0", "zone_mm.1"), zone_mm, strict=True):
             EDGE.check(name, "Edge of the zone", edge)
@@ -71,6 +106,8 @@ def want_eyes(desk: Desk, golfer_id: UUID, school: School, zone_mm: tuple[float,
     with desk.transaction() as session:
         row = desk.get(session, Golfer, golfer_id, "golfer", lock=True)
         row.eye_school, row.eye_zone_mm = school, None if zone_mm is None else list(zone_mm)
+        if sighting_eye is not None:
+            row.sighting_eye = sighting_eye
         return row
 
 
@@ -81,39 +118,49 @@ def eye_sheet(desk: Desk, lesson_id: UUID, units: Units) -> EyeSheet:
         golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
         query = select(EyeTake).where(EyeTake.studio_id == desk.studio_id, EyeTake.lesson_id == lesson_id)
         takes = session.scalars(query.order_by(EyeTake.taken_at, EyeTake.id)).all()
-    school = _school(golfer.eye_school)
-    zone = ZONES[school] if golfer.eye_zone_mm is None else (float(golfer.eye_zone_mm[0]), float(golfer.eye_zone_mm[1]))
-    return _sheet(takes, hand_of(golfer), school, None if school == "own" else zone, units)
-
-
-def _sheet(
-    takes: Sequence[EyeTake], hand: Hand, school: School, zone: tuple[float, float] | None, units: Units
-) -> EyeSheet:
-    looks = [look_of(it) for it in takes if not it.voided]
-    found = eye_place(looks, hand, zone)
+    hand = hand_of(golfer)
+    school = next(it for it in get_args(School) if it == golfer.eye_school)
+    zone = zone_of(golfer)
+    valid = {it.id: it for it in takes if not it.voided}
+    first = [look_of(it) for it in valid.values() if it.reread_of is None]
+    looks = [it for it in first if isinstance(it, Look)]
+    sides = [it for it in first if not isinstance(it, Look)]
+    pairs: list[tuple[Look, Look]] = []
+    for it in valid.values():
+        if it.reread_of is not None and it.reread_of in valid:
+            one, other = look_of(valid[it.reread_of]), look_of(it)
+            if isinstance(one, Look) and isinstance(other, Look):
+                pairs.append((one, other))
+    error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else None
+    found = eye_place(looks, hand, zone, sides=sides, reading_m=error)
     return EyeSheet(
         takes=takes,
+        looks=looks,
         found=found,
         words=eye_words(found, units) if found else ("Nobody looked yet.",),
-        vial=eye_vial(looks, found, zone),
+        vial=eye_vial(first, found, zone),
         mirror=mirror_scene(looks, hand, zone),
+        hand=hand,
         school=school,
         zone_mm=zone,
+        sighting_eye=next(it for it in get_args(SightingEye) if it == golfer.sighting_eye),
     )
 
 
-def look_of(take: EyeTake) -> Look:
+def zone_of(golfer: Golfer) -> tuple[float, float] | None:
+    """Where this golfer's eyes are wanted, mm inside; None where straight looks straight."""
+    school = next(it for it in get_args(School) if it == golfer.eye_school)
+    if school == "own" or golfer.eye_zone_mm is None:
+        return ZONES[school]
+    return float(golfer.eye_zone_mm[0]), float(golfer.eye_zone_mm[1])
+
+
+def look_of(take: EyeTake) -> AnyLook:
     """A kept look in terms of core."""
     values: dict[str, Any] = dict(take.raw)
+    if values["way"] == "string":
+        return StringLook(**values)
+    if values["way"] == "strip":
+        return StripLook(**values)
     values |= {name: EyeMark(**take.raw[name]) for name in ("lead", "trail")}
     return Look(**values)
-
-
-def _school(text: str) -> School:
-    return next(it for it in get_args(School) if it == text)
-
-
-def _open(desk: Desk, session: Session, id: UUID) -> None:
-    lesson = desk.get(session, Lesson, id, "lesson")
-    if lesson.voided_at is not None or lesson.ended_at is not None:
-        raise Conflict("This lesson takes nothing more.", "Open the lesson again, then mark the eyes.")

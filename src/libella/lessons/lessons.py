@@ -66,6 +66,17 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> Lesson:
         return row
 
 
+def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = None) -> Lesson:
+    """The lesson, or `Conflict` where it takes nothing more: voided, or ended before `at` (always, without one)."""
+    row = desk.get(session, Lesson, id, "lesson")
+    if row.voided_at is not None:
+        raise Conflict("This lesson is voided.", "Restore the lesson, then go on.")
+    # What was taken before the end may arrive after it: it was waiting for the network.
+    if row.ended_at is not None and (at is None or at > row.ended_at):
+        raise Conflict("This lesson has ended.", "Open the lesson again, then go on.")
+    return row
+
+
 def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> Lesson:
     """End a lesson, or open it again (None)."""
     with desk.transaction() as session:

@@ -2,7 +2,7 @@
 
 import hashlib
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from typing import Literal
 from uuid import UUID
@@ -10,17 +10,21 @@ from uuid import UUID
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from ..core.angle import offset_m
 from ..core.drawing.scene import Scene
 from ..core.drawing.vial import Tick, Vial
-from ..core.green.capture import Window
 from ..core.green.putt import Putt
 from ..core.interval import Interval
 from ..core.limits import OutOfLimits
 from ..core.perception import LooksStraight, Method, Trial, by_adjustment, by_directions, perceive
+from ..core.perception.map import Tried
 from ..core.perception.method import AWAY, pointed_to, spot_of, turned_to
+from ..core.perception.position import SCORE, position_of, position_words
 from ..core.perception.words import SightWords, curve, less, sight_vial, sight_words
+from ..core.wording import Units, side_of, tape
 from ..store.tables import Lesson, SightTest, SightTrial, Station
 from .desk import Desk
+from .lessons import open_lesson
 from .problem import Conflict
 from .stations import entry_of
 
@@ -28,6 +32,7 @@ MOST_TRIALS = 80
 Trace = Literal["as usual", "ball to hole", "hole to ball"]
 Eyes = Literal["both", "left", "right"]
 Glasses = Literal["none", "on", "off"]
+Toward = Literal["hole", "start"]
 Raw = Mapping[str, float | str]
 
 
@@ -43,9 +48,12 @@ class SightEntry:
     glasses: Glasses
     away_m: float
     started_at: datetime
+    toward: Toward = "hole"
+    position: Mapping[str, float] = field(default_factory=dict[str, float])
 
     def __post_init__(self) -> None:
         AWAY.check("away_m", "Rod's far end", self.away_m)
+        position_of(self.position)
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,14 +75,30 @@ class SightSheet:
     vial: Vial
     next: Asked | None
     curve: Scene | None
+    putt: Putt
+    """What the hole is judged by: the lesson's newest putt, or one of 2.5 m."""
+
+    @property
+    def tried(self) -> Tried:
+        """The test as a place on the perception map."""
+        it = self.test
+        return Tried(position_of(it.position), self.found, it.playable, it.comfort, it.trust)
 
 
 def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> SightTest:
     """Begin a test. Said twice it is one; said otherwise, a conflict."""
     with desk.transaction() as session:
-        _open_lesson(desk, session, entry.lesson_id)
-        row, new = desk.add(session, SightTest, id, **asdict(entry))
-        if not new and any(getattr(row, name) != value for name, value in asdict(entry).items()):
+        open_lesson(desk, session, entry.lesson_id)
+        if entry.toward == "start" and _putt(desk, session, entry.lesson_id).is_level:
+            raise OutOfLimits(
+                "toward",
+                "The putt of this lesson does not break: its start line is the line to the hole.",
+                limit="a breaking putt under Set, or the line to the hole",
+                unit="",
+            )
+        values = asdict(entry) | {"position": dict(position_of(entry.position))}
+        row, new = desk.add(session, SightTest, id, **values)
+        if not new and any(getattr(row, name) != value for name, value in values.items()):
             raise Conflict("A test with this id was begun otherwise.", "Begin a new test.")
         return row
 
@@ -92,7 +116,7 @@ def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) ->
         _read(test, raw)
         kept = session.get(SightTrial, (desk.studio_id, id))
         if kept is None:
-            _open_lesson(desk, session, test.lesson_id)
+            open_lesson(desk, session, test.lesson_id)
             if test.ended_at is not None:
                 raise Conflict("This test is shown already; its answers stand.", "Begin a new test.")
             if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:
@@ -119,11 +143,22 @@ def show_test(desk: Desk, id: UUID, at: datetime | None) -> SightTest:
         return row
 
 
+def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, trust: int | None) -> SightTest:
+    """How the golfer found the position of a test: comfort and trust 1 to 5, None while it was not said."""
+    for name, score in (("comfort", comfort), ("trust", trust)):
+        if score is not None:
+            SCORE.check(name, name.capitalize(), score)
+    with desk.transaction() as session:
+        row = desk.get(session, SightTest, id, "test", lock=True)
+        row.playable, row.comfort, row.trust = playable, comfort, trust
+        return row
+
+
 def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
     """One test with what it found and what to ask next."""
     with desk.transaction() as session:
         test = desk.get(session, SightTest, id, "test")
-        return _sheet(test, _trials(desk, session, id), _window(desk, session, test.lesson_id))
+        return _sheet(test, _trials(desk, session, id), _putt(desk, session, test.lesson_id))
 
 
 def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
@@ -135,14 +170,15 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
             .where(SightTest.studio_id == desk.studio_id, SightTest.lesson_id == lesson_id)
             .order_by(SightTest.started_at, SightTest.id)
         ).all()
-        window = _window(desk, session, lesson_id)
-        return [_sheet(it, _trials(desk, session, it.id), window) for it in tests]
+        putt = _putt(desk, session, lesson_id)
+        return [_sheet(it, _trials(desk, session, it.id), putt) for it in tests]
 
 
 def in_one_line(desk: Desk, lesson_id: UUID) -> str:
     """What the lesson's newest shown test found, or what is to be done."""
     sheets = sights_of(desk, lesson_id)
-    shown = [it for it in sheets if it.test.ended_at]
+    # As usual where it was asked so: what was found with the head moved is not what this golfer sees.
+    shown = sorted((it for it in sheets if it.test.ended_at), key=lambda it: not it.test.position)
     if shown:
         return shown[-1].words.headline
     return "Being asked." if sheets else "Nothing asked yet."
@@ -161,16 +197,31 @@ def compared(sheets: Sequence[SightSheet]) -> str:
     return less(one.found, other.found, names)
 
 
-def condition_words(test: SightTest) -> str:
+def condition_words(test: SightTest, units: Units = "metric") -> str:
     """Under what it was asked, in words."""
     eyes = {"both": "", "left": "left eye alone", "right": "right eye alone"}[test.eyes]
     glasses = {"none": "", "on": "glasses on", "off": "glasses off"}[test.glasses]
     trace = "" if test.trace == "as usual" else f"traced {test.trace}"
-    return ", ".join(it for it in (test.condition, trace, eyes, glasses) if it)
+    toward = "to the start target" if test.toward == "start" else ""
+    moved = position_words(position_of(test.position), units) if test.position else ""
+    return ", ".join(it for it in (moved, test.condition, toward, trace, eyes, glasses) if it)
 
 
-def _sheet(test: SightTest, trials: Sequence[SightTrial], window: Window) -> SightSheet:
-    limit = window.narrow_deg / 4
+def limit_of(putt: Putt) -> float:
+    """What would matter of an angle: a quarter of the window, degrees."""
+    return putt.window.narrow_deg / 4
+
+
+def line_words(sheet: SightSheet, units: Units) -> str:
+    """What the angles are against: the line to the hole, or where a breaking putt must start."""
+    if sheet.test.toward == "hole":
+        return "the line to the hole"
+    beside = offset_m(sheet.putt.start_deg, sheet.putt.distance_m)
+    return f"the start line, which ends {tape(abs(beside), units)} {side_of(beside)} of the hole"
+
+
+def _sheet(test: SightTest, trials: Sequence[SightTrial], putt: Putt) -> SightSheet:
+    limit = limit_of(putt)
     valid = [_read(test, it.raw) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
     ends = [it for it in valid if isinstance(it, Interval)]
@@ -186,9 +237,10 @@ def _sheet(test: SightTest, trials: Sequence[SightTrial], window: Window) -> Sig
         trials=trials,
         found=found,
         words=sight_words(found),
-        vial=sight_vial(found, ticks, window, settled=shown),
+        vial=sight_vial(found, ticks, putt.window, settled=shown),
         next=asked,
         curve=curve(answers) if shown and answers else None,
+        putt=putt,
     )
 
 
@@ -218,8 +270,7 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[SightTrial]
     return session.scalars(query.order_by(SightTrial.taken_at, SightTrial.id)).all()
 
 
-def _window(desk: Desk, session: Session, lesson_id: UUID) -> Window:
-    """What the hole allows on the lesson's newest putt, or on one of 2.5 m."""
+def _putt(desk: Desk, session: Session, lesson_id: UUID) -> Putt:
     station = session.scalar(
         select(Station)
         .where(Station.studio_id == desk.studio_id, Station.lesson_id == lesson_id)
@@ -227,12 +278,4 @@ def _window(desk: Desk, session: Session, lesson_id: UUID) -> Window:
         .limit(1)
     )
     lesson = desk.get(session, Lesson, lesson_id, "lesson")
-    return entry_of(station).putt().window if station else Putt(2.5, 0.3, lesson.stimp_ft).window
-
-
-def _open_lesson(desk: Desk, session: Session, id: UUID) -> None:
-    lesson = desk.get(session, Lesson, id, "lesson")
-    if lesson.voided_at is not None:
-        raise Conflict("This lesson is voided.", "Restore the lesson, then ask.")
-    if lesson.ended_at is not None:
-        raise Conflict("This lesson has ended.", "Open the lesson again, then ask.")
+    return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.stimp_ft)

@@ -40,6 +40,8 @@ class Studio(Table):
     """Parts the coach owns and how many of each (see `core.kit`); null until told."""
     spreads_deg: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """Start-line spread expected by golfer's level, where the coach has an opinion of his own."""
+    set_up_wanted: Mapped[list[str] | None] = mapped_column(JSONB(none_as_null=True))
+    """What the coach notes of a set-up (see `core.set_up.ENTRIES`); null until told."""
 
 
 class Golfer(Table):
@@ -55,6 +57,8 @@ class Golfer(Table):
     """Where this golfer's eyes are wanted: see `core.eyes.ZONES`."""
     eye_zone_mm: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
     """Own edges of that zone, mm inside; null takes the school's."""
+    sighting_eye: Mapped[str] = mapped_column(server_default=text("''"))
+    """left or right; empty while it is not known."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 
@@ -225,6 +229,14 @@ class SightTest(Table):
     glasses: Mapped[str]
     away_m: Mapped[float]
     """From the near end of the rod, or the ball, to where it is read."""
+    toward: Mapped[str] = mapped_column(server_default=text("'hole'"))
+    """What is called straight: the line to the hole, or the start line of a breaking putt."""
+    position: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """Levers moved from the usual set-up: see `core.perception.position`."""
+    playable: Mapped[bool] = mapped_column(server_default=text("true"))
+    comfort: Mapped[int | None]
+    trust: Mapped[int | None]
+    """How it felt there, 1 to 5; null while it was not said."""
     started_at: Mapped[datetime]
     ended_at: Mapped[datetime | None]
     """When its answers were shown; until then they are hidden."""
@@ -255,7 +267,7 @@ class SightTrial(Table):
 
 
 class EyeTake(Table):
-    """One look at where both eyes are, as it was marked; see `core.eyes.EyeTake`."""
+    """One look at where the eyes are, as it was marked; see `core.eyes.EyeTake` and `core.side_look`."""
 
     __tablename__ = "eye_take"
 
@@ -263,11 +275,75 @@ class EyeTake(Table):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
     raw: Mapped[dict[str, Any]]
+    reread_of: Mapped[UUID | None]
+    """The look this one reads again, nothing having moved: it tells how well the mirror is read."""
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
     voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "taken_at", "id"),
+    )
+
+
+class SetUp(Table):
+    """A set-up as noted; see `core.set_up`. One taken again after stepping away names the first of its run."""
+
+    __tablename__ = "set_up"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    values: Mapped[dict[str, Any]]
+    again_of: Mapped[UUID | None]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "taken_at", "id"),
+    )
+
+
+class SetUpCard(Table):
+    """A set-up kept as what the golfer goes by from now on, as it was when it was kept."""
+
+    __tablename__ = "set_up_card"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    lesson_id: Mapped[UUID]
+    note: Mapped[str]
+    raw: Mapped[dict[str, Any]]
+    """What it says: see `lessons.cards.Card`."""
+    kept_at: Mapped[datetime]
+    put_away_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "golfer_id", "kept_at", "id"),
+    )
+
+
+class QuickCheck(Table):
+    """A check against a card; what was looked at is added to it step by step."""
+
+    __tablename__ = "quick_check"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    card_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "card_id"], ["set_up_card.studio_id", "set_up_card.id"]),
         Index(None, "studio_id", "lesson_id", "taken_at", "id"),
     )

@@ -9,7 +9,9 @@ from dataclasses import dataclass
 from typing import Final
 
 from ..angle import angle_deg, offset_m
+from ..card import mirror_overlay
 from ..constants import BALL_M
+from ..eyes import ZONES
 from ..golfer import Hand
 from ..instruments.board import Board
 from ..instruments.gate import Gate
@@ -23,8 +25,6 @@ from .scene import Circle, Label, Line, Scene, Shape, Tape, box
 _BALL_MM: Final = BALL_M * 1000
 _FAN_DEG: Final = 10
 _FAN_MM: Final = 150.0
-_ZONE_MM: Final = (10.0, 50.0)
-"""Where eyes a little inside are wanted: a school's default (handbook 7)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -109,21 +109,7 @@ def ruler_board(station: Station, hand: Hand, units: Units) -> Scene:
 
 def eye_mirror(station: Station, hand: Hand, units: Units) -> Scene:
     """An overlay for the ground mirror: a grid of 10 mm about the line, and the zone a little inside it."""
-    inside = -1 if hand == "right" else 1  # on the page, with the hole at the top
-    wide, tall = 80.0, 110.0
-    low, high = (inside * it for it in _ZONE_MM)
-    shapes: list[Shape] = [box(min(low, high), -tall, max(low, high), tall, "window")]
-    for n in range(-8, 9):
-        shapes.append(Line(n * 10, -tall, n * 10, tall, "limit" if n == 0 else "mark"))
-        if n % 2 == 0:
-            shapes.append(Label(n * 10, tall + 6, f"{abs(n) * 10}"))
-    shapes += [Line(-wide, n * 10, wide, n * 10, "limit" if n == 0 else "mark") for n in range(-11, 12)]
-    shapes.append(Label(inside * 60, -tall - 4, "inside, mm"))
-    shapes.append(Label(-inside * 60, -tall - 4, "outside, mm"))
-    shapes.append(
-        Label(0, tall + 13, "Thick lines: the line, and level with the ball. Shaded: 10 to 50 mm inside (a school).")
-    )
-    return Scene(-wide - 6, -tall - 12, wide + 6, tall + 18, "Overlay for the mirror on the ground.", tuple(shapes))
+    return mirror_overlay(hand, ZONES["inside"], None)
 
 
 def laser_card(station: Station, hand: Hand, units: Units) -> Scene:

@@ -49,11 +49,12 @@ def aim_question(sight: Estimate | None, aim: Estimate | None, limit_deg: float)
     # The picture itself must be on that side for either to be said.
     seen_sd = max(sight.doubt / _NINETY, 1e-6)
     there = float(ndtr(abs(sight.value) / seen_sd))
-    for does, chance, words in (
+    choices: tuple[tuple[Does, float, str], ...] = (
         ("follows", follows, "follows the picture"),
         ("against", against, "works against the picture"),
         ("neither", 1 - follows - against, "neither follows the picture nor works against it"),
-    ):
+    )
+    for does, chance, words in choices:
         sure = chance * there
         if sure >= (NONE if does == "neither" else LIKELY):
             word = "clear" if sure >= CLEAR and does != "neither" else "likely"

@@ -125,6 +125,8 @@ class PerceptionMap:
     @cached_property
     def change(self) -> Change | None:
         """The smallest playable change to where straight looks straight; None until a lever's direction is likely."""
+        if not any(it.tells for it in self.tried):
+            return None
         before = self.at({})
         if max(before.value, -before.value) <= self.limit_deg / 2:
             return Change({}, before, before, nearer=0.5, enough=self._within({}), reaches=True)

@@ -1,12 +1,14 @@
 """The perception map as a coach reads it: sentences, both beliefs beside what was measured, and the drawing."""
 
 from dataclasses import dataclass
+from itertools import pairwise
 from typing import Final
 
 import numpy as np
 
 from ..constants import BALL_M
-from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape, mirrored
+from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape, box, mirrored
+from ..estimate.posterior import Floats
 from ..golfer import Hand
 from ..wording import Units, about, degrees, fine_degrees, percent, side_of
 from .map import Effect, PerceptionMap
@@ -19,7 +21,7 @@ ROADS: Final = (
 )
 """What else is held to help where no playable change does: opinions (handbook 7)."""
 _REACH_MM: Final = 75.0
-_COLUMNS: Final = 50
+_ROWS: Final = 76
 
 
 @dataclass(frozen=True, slots=True)
@@ -129,11 +131,10 @@ def map_scene(found: PerceptionMap, hand: Hand, usual_mm: tuple[float, float] | 
     Shaded is where straight may well look straight (inside the 90 % interval).
     """
     reach = _REACH_MM
-    shapes: list[Shape] = [*_shade(found, reach)]
-    shapes += [Line(-reach, 0, reach, 0, "mark"), Line(0, -reach, 0, reach, "mark")]
+    shapes: list[Shape] = [*_shade(found, reach), *_frame(reach)]
     if usual_mm is not None and abs(usual_mm[0]) < reach:
         shapes.append(Line(-reach, usual_mm[0], reach, usual_mm[0], "line"))
-        shapes.append(Label(reach - 2, usual_mm[0] - 3, "the line", "end"))
+        shapes.append(Label(reach + 3, usual_mm[0] + 2, "the line", "start"))
         if abs(usual_mm[1]) < reach:
             shapes.append(Circle(usual_mm[1], usual_mm[0], BALL_M * 500, "ghost"))
     shapes += _levels(found, reach)
@@ -143,16 +144,25 @@ def map_scene(found: PerceptionMap, hand: Hand, usual_mm: tuple[float, float] | 
     change = found.change
     if change and change.position and set(change.position) <= {"inside", "behind"}:
         x, y = _at(change.position)
-        shapes += [Circle(x, y, 9, "ring"), Label(x + 12, y + 16, "the change", "start")]
+        shapes += [Circle(x, y, 9, "ring"), Label(x - 11, y + 2, "the change", "end")]
     shapes += [
-        Label(-reach + 2, -reach + 8, "further in", "start"),
-        Label(-reach + 2, reach - 4, "further out", "start"),
-        Label(reach - 2, reach - 4, "towards the hole", "end"),
+        Label(reach + 3, -reach + 4, "further in", "start"),
+        Label(reach + 3, reach, "further out", "start"),
+        Label(reach, reach + 8, "towards the hole ▸", "end"),
     ]
     if hand == "left":
         shapes = [mirrored(it) for it in shapes]
     words = "The map from above: the looks-straight angle over where the head is; the thick line is where it is 0."
-    return Scene(-reach - 4, -reach - 4, reach + 4, reach + 4, words, tuple(shapes))
+    return Scene(-reach - 22, -reach - 12, reach + 36, reach + 12, words, tuple(shapes))
+
+
+def _frame(reach: float) -> list[Shape]:
+    edges = ((-reach, -reach), (reach, -reach), (reach, reach), (-reach, reach), (-reach, -reach))
+    return [
+        *(Line(*one, *other, "mark") for one, other in pairwise(edges)),
+        Line(-reach, 0, reach, 0, "stance"),
+        Line(0, -reach, 0, reach, "stance"),
+    ]
 
 
 def _at(position: Position) -> tuple[float, float]:
@@ -183,10 +193,13 @@ def _levels(found: PerceptionMap, reach: float) -> list[Shape]:
         if ends is None:
             continue
         (x1, y1), (x2, y2) = ends
-        shapes.append(Line(x1, y1, x2, y2, "limit" if n == 0 else "path" if n % 2 == 0 else "stance"))
-        if n:
-            top = (x1, y1) if y1 < y2 or (y1 == y2 and x1 > x2) else (x2, y2)
-            shapes.append(Label(top[0] * 0.9, top[1] * 0.9, _label(n * step)))
+        shapes.append(Line(x1, y1, x2, y2, "limit" if n == 0 else "mark"))
+        # Named outside the frame, where the line meets its left edge, or else its top.
+        x, y = min(ends)
+        if x <= -reach + 1e-6:
+            shapes.append(Label(-reach - 3, y + 2, _label(n * step), "end"))
+        elif (top := min(ends, key=lambda it: it[1]))[1] <= -reach + 1e-6:
+            shapes.append(Label(top[0], -reach - 3, _label(n * step)))
     return shapes
 
 
@@ -204,21 +217,34 @@ def _crossing(
 
 
 def _shade(found: PerceptionMap, reach: float) -> list[Shape]:
-    """Where 0 lies inside the 90 % interval, as strips along the line."""
-    step = 2 * reach / _COLUMNS
-    centres = -reach + step * (np.arange(_COLUMNS) + 0.5)
-    behind, inside = np.meshgrid(-centres, -centres)
-    rows = np.stack([np.ones_like(inside), inside, behind], axis=-1)
-    middle = rows @ found.mean[:3]
-    sd = np.sqrt(np.einsum("rci,ij,rcj->rc", rows, found.cov[:3, :3], rows))
-    near = np.abs(middle) < 1.645 * sd
-    if near.all():
+    """Where 0 lies inside the 90 % interval: along each row of the page the ends of a quadratic inequality."""
+    mean, cov = found.mean[[0, 2, 1]], found.cov[np.ix_([0, 2, 1], [0, 2, 1])]  # start, behind, inside
+    rows = [(float(y), _ends(mean, cov, float(y), reach)) for y in np.linspace(-reach, reach, _ROWS)]
+    if all(ends == [(-reach, reach)] for _, ends in rows):
         return []
     shapes: list[Shape] = []
-    for n, row in enumerate(near):
-        edges = np.flatnonzero(np.diff(np.concatenate(([0], row.astype(np.int8), [0]))))
-        for first, last in zip(edges[::2], edges[1::2], strict=True):
-            left, right = -reach + step * first, -reach + step * last
-            top, bottom = -reach + step * n, -reach + step * (n + 1)
-            shapes.append(Area(((left, top), (right, top), (right, bottom), (left, bottom)), "shade"))
+    for (y1, one), (y2, other) in pairwise(rows):
+        if len(one) == len(other):
+            shapes += [
+                Area(((a1, y1), (b1, y1), (b2, y2), (a2, y2)), "shade")
+                for (a1, b1), (a2, b2) in zip(one, other, strict=True)
+            ]
+        else:  # the region opens, closes or joins between the rows
+            half = (y1 + y2) / 2
+            shapes += [box(a, y1, b, half, "shade") for a, b in one] + [box(a, half, b, y2, "shade") for a, b in other]
     return shapes
+
+
+def _ends(mean: Floats, cov: Floats, y: float, reach: float) -> list[tuple[float, float]]:
+    """Where m(x)² < 1.645²·s(x)² on the row, from left to right; the page's x is −behind, its y −inside."""
+    start, slope = mean[0] - mean[2] * y, -mean[1]
+    fixed = np.array([1.0, 0.0, -y])
+    moved = np.array([0.0, -1.0, 0.0])
+    wide = 1.645**2
+    a = slope**2 - wide * moved @ cov @ moved
+    b = 2 * (start * slope - wide * fixed @ cov @ moved)
+    c = start**2 - wide * fixed @ cov @ fixed
+    roots = sorted(float(it.real) for it in np.roots([a, b, c]) if abs(it.imag) < 1e-9)
+    edges = [-reach, *(it for it in roots if -reach < it < reach), reach]
+    spans = [(one, other) for one, other in pairwise(edges) if a * (x := (one + other) / 2) ** 2 + b * x + c < 0]
+    return spans

@@ -18,22 +18,28 @@ Method = Literal["directions", "turn", "point"]
 
 @dataclass(frozen=True, slots=True)
 class MethodWords:
-    """A way of asking: its name, and how it is done."""
+    """A way of asking: its name, how it is done, and what the golfer is asked."""
 
     name: str
     how: str
+    question: str
 
 
 METHODS: Final[dict[Method, MethodWords]] = {
     "directions": MethodWords(
-        "Directions", "Lay the rod where Libella says; the golfer says left, straight or right. No answer is told."
+        "Directions",
+        "Lay the rod where Libella says; the golfer says left, straight or right. No answer is told.",
+        "Where does the rod point?",
     ),
     "turn": MethodWords(
         "Turn it",
         "Turn the rod until the golfer calls it straight, from the left and from the right; read where it ended.",
+        "Say when it is straight.",
     ),
     "point": MethodWords(
-        "Point", "The rod lies on the line; the golfer points to where it seems to hit. Read how far beside."
+        "Point",
+        "The rod lies on the line; the golfer points to where it seems to hit. Read how far beside.",
+        "Where does the line hit?",
     ),
 }
 ADJUSTED: Final = Prior(bias_mean=0.0, bias_sd=BIAS_SD, spread_median=0.7, spread_log_sd=0.6, unit="deg")

@@ -942,6 +942,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sight-tests/{id}/felt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Felt
+         * @description Say whether the golfer can play from there, how comfortable it is, and how far it is trusted.
+         */
+        put: operations["sights_felt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/question": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Question
+         * @description For the golfer's own screen.
+         */
+        get: operations["sights_question"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sight-trials/{id}": {
         parameters: {
             query?: never;
@@ -1022,6 +1062,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/eye-looks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Side
+         * @description Keep a look that tells the side only.
+         */
+        put: operations["eyes_keep_side"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/eye-takes/{id}/voided": {
         parameters: {
             query?: never;
@@ -1055,6 +1115,250 @@ export interface paths {
          * @description Say where this golfer's eyes are wanted.
          */
         put: operations["eyes_want"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-up-entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Entries
+         * @description What can be noted of a set-up.
+         */
+        get: operations["set-ups_entries"];
+        /**
+         * Want
+         * @description Choose what is asked of a set-up.
+         */
+        put: operations["set-ups_want"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/stand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The set-up of a lesson.
+         */
+        get: operations["set-ups_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-ups/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a set-up, or take over what was added to it.
+         */
+        put: operations["set-ups_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-ups/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Void a set-up, or restore it.
+         */
+        put: operations["set-ups_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/levers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Levers
+         * @description What can be moved, one at a time.
+         */
+        get: operations["perception map_levers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The map of a lesson, with what to try next.
+         */
+        get: operations["perception map_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-up-cards/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep this set-up.
+         */
+        put: operations["cards_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-up-cards/{id}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Away
+         * @description Take a card out of the list, or bring it back.
+         */
+        put: operations["cards_put_away"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/set-up-cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description A golfer's cards, newest first; the first is gone by.
+         */
+        get: operations["cards_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-up-cards/{id}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Print Card
+         * @description The card, or the mirror's overlay in true size.
+         */
+        get: operations["cards_print_card"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quick-checks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Check
+         * @description Keep what was looked at so far, and say how it stands against the card.
+         */
+        put: operations["cards_check"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/quick-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Checks
+         * @description The checks of a lesson, newest first.
+         */
+        get: operations["cards_checks"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1165,6 +1469,21 @@ export interface components {
             };
         };
         /**
+         * AimQuestion
+         * @description The answer so far and its sentences; `does` is "open" while it is a question.
+         */
+        AimQuestion: {
+            /**
+             * Does
+             * @enum {string}
+             */
+            does: "follows" | "against" | "neither" | "open";
+            /** Headline */
+            headline: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * AnswerIn
          * @description One answer: a true angle and how it looks; or where the rod stopped or the golfer pointed.
          */
@@ -1208,7 +1527,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default area
@@ -1225,6 +1544,14 @@ export interface components {
             true_deg: number;
             /** Spot M */
             spot_m: number;
+        };
+        /** AwayIn */
+        AwayIn: {
+            /**
+             * Put Away
+             * @default true
+             */
+            put_away: boolean;
         };
         /** BagIn */
         BagIn: {
@@ -1459,6 +1786,93 @@ export interface components {
             readings: components["schemas"]["ReadingLine"][];
         };
         /**
+         * CardIn
+         * @description A set-up to keep: the usual one with these levers moved.
+         */
+        CardIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Position */
+            position?: {
+                [key: string]: number;
+            };
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Kept At
+             * Format: date-time
+             */
+            kept_at: string;
+        };
+        /**
+         * CardOut
+         * @description A card as it is read.
+         */
+        CardOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Kept At
+             * Format: date-time
+             */
+            kept_at: string;
+            /** Note */
+            note: string;
+            /**
+             * Change
+             * @description what to move, in words
+             */
+            change: string;
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
+            /** Put Away At */
+            put_away_at: string | null;
+            /** Has Eyes */
+            has_eyes: boolean;
+            /** Has Sight */
+            has_sight: boolean;
+        };
+        /**
+         * Change
+         * @description A change of set-up.
+         *
+         *     Attributes
+         *     ----------
+         *     position : levers to move from usual, in steps that can be set; empty where nothing is to be moved
+         *     before, after : looks-straight angle now and with it, degrees
+         *     nearer : chance that straight is seen truer with it than now
+         *     enough : chance that what is left is under the limit that matters
+         *     reaches : False where even the furthest playable move leaves more than the limit
+         */
+        Change: {
+            /** Position */
+            position: {
+                [key: string]: number;
+            };
+            before: components["schemas"]["Estimate"];
+            after: components["schemas"]["Estimate"];
+            /** Nearer */
+            nearer: number;
+            /** Enough */
+            enough: number;
+            /** Reaches */
+            reaches: boolean;
+        };
+        /**
          * CheckIn
          * @description A rig read again and again with nothing changing, or against a known angle.
          */
@@ -1580,7 +1994,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default circle
@@ -1635,7 +2049,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default curve
@@ -1669,6 +2083,40 @@ export interface components {
              */
             unit: "m" | "deg" | "%";
         };
+        /**
+         * Drift
+         * @description One link of the check against the card, in a word and a sentence.
+         */
+        Drift: {
+            /** What */
+            what: string;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "steady" | "drifted" | "likely drifted" | "can't tell yet" | "not looked at";
+            /** Words */
+            words: string;
+        };
+        /**
+         * EffectWords
+         * @description One lever: what coaches believe of it, and what this golfer's answers say.
+         */
+        EffectWords: {
+            /**
+             * Lever
+             * @enum {string}
+             */
+            lever: "inside" | "behind" | "tilt" | "chin" | "distance" | "ball";
+            /** Name */
+            name: string;
+            /** One Belief */
+            one_belief: string;
+            /** Other Belief */
+            other_belief: string;
+            /** Measured */
+            measured: string;
+        };
         /** EndIn */
         EndIn: {
             /**
@@ -1676,6 +2124,36 @@ export interface components {
              * Format: date-time
              */
             ended_at: string;
+        };
+        /**
+         * EntryOut
+         * @description Something of a set-up that can be noted.
+         */
+        EntryOut: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "Ball and feet" | "Body lines" | "Arms and putter" | "Head and eyes";
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "m" | "deg" | "%" | "words";
+            /** Hint */
+            hint: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Step */
+            step: number;
+            /** Options */
+            options: string[];
         };
         /**
          * EntryPicture
@@ -1724,18 +2202,22 @@ export interface components {
         };
         /**
          * EyePlace
-         * @description What the takes of one way say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
+         * @description What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
          *
-         *     `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it; None where the school sets none.
+         *     `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
+         *     None where nothing was read twice. `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it;
+         *     None where the school sets none.
          */
         EyePlace: {
             /** Takes */
             takes: number;
             inside: components["schemas"]["Estimate"];
-            behind: components["schemas"]["Estimate"];
+            behind: components["schemas"]["Estimate"] | null;
             wander: components["schemas"]["Estimate"];
             /** Eye Line Deg */
-            eye_line_deg: number;
+            eye_line_deg: number | null;
+            /** Reading Mm */
+            reading_mm: number | null;
             /** Prob Inside */
             prob_inside: number;
             /** Zone */
@@ -1796,12 +2278,20 @@ export interface components {
              */
             seen_m: number;
             /**
+             * Reread Of
+             * @description the look this one reads again, nothing having moved
+             */
+            reread_of?: string | null;
+            /**
              * Taken At
              * Format: date-time
              */
             taken_at: string;
         };
-        /** EyeTakeOut */
+        /**
+         * EyeTakeOut
+         * @description A look as kept; a look at the side only is an interval, with None for an open end.
+         */
         EyeTakeOut: {
             /**
              * Id
@@ -1815,18 +2305,21 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
-            /**
-             * Way
-             * @enum {string}
-             */
-            way: "mirror" | "plumb";
+            /** Reread Of */
+            reread_of: string | null;
+            /** Way */
+            way: ("mirror" | "plumb") | ("string" | "strip");
             /**
              * Inside M
              * @description mid-point of both eyes, corrected for the level
              */
-            inside_m: number;
+            inside_m: number | null;
             /** Behind M */
-            behind_m: number;
+            behind_m: number | null;
+            /** Low Mm */
+            low_mm: number | null;
+            /** High Mm */
+            high_mm: number | null;
         };
         /** EyesOut */
         EyesOut: {
@@ -1869,6 +2362,33 @@ export interface components {
                     number
                 ] | null;
             };
+            /**
+             * Sighting Eye
+             * @description empty while it is not known
+             * @enum {string}
+             */
+            sighting_eye: "left" | "right" | "";
+        };
+        /**
+         * FeltIn
+         * @description How the golfer found the position of a test.
+         */
+        FeltIn: {
+            /**
+             * Playable
+             * @default true
+             */
+            playable: boolean;
+            /**
+             * Comfort
+             * @description 1 to 5
+             */
+            comfort?: number | null;
+            /**
+             * Trust
+             * @description 1 to 5
+             */
+            trust?: number | null;
         };
         /**
          * FieldProblem
@@ -2108,7 +2628,7 @@ export interface components {
              * @default label
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default label
@@ -2235,6 +2755,11 @@ export interface components {
             /** Blocks */
             blocks: components["schemas"]["BlockOut"][];
             /**
+             * Stand
+             * @description the set-up, in one line
+             */
+            stand: string;
+            /**
              * Sight
              * @description what looks straight, in one line
              */
@@ -2270,6 +2795,26 @@ export interface components {
             /** Readings */
             readings: components["schemas"]["LevelReadingIn"][];
         };
+        /**
+         * LeverOut
+         * @description A lever that can be moved from the usual set-up.
+         */
+        LeverOut: {
+            /** Lever */
+            lever: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /** Plus */
+            plus: string;
+            /** Minus */
+            minus: string;
+            /** Reach */
+            reach: number;
+            /** Step */
+            step: number;
+        };
         /** Line */
         Line: {
             /** X1 */
@@ -2284,7 +2829,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
             /**
              * Shape
              * @default line
@@ -2324,6 +2869,46 @@ export interface components {
             /** Open Side */
             open_side?: ("left" | "straight" | "right") | null;
         };
+        /**
+         * MapOut
+         * @description The map of a lesson.
+         */
+        MapOut: {
+            words: components["schemas"]["MapWords"];
+            scene: components["schemas"]["Scene"];
+            /** Places */
+            places: components["schemas"]["PlaceOut"][];
+            /**
+             * Left Out
+             * @description shown tests asked under other conditions
+             */
+            left_out: number;
+            /**
+             * Next
+             * @description levers to move for the test worth asking next
+             */
+            next: {
+                [key: string]: number;
+            } | null;
+            change: components["schemas"]["Change"] | null;
+            aim: components["schemas"]["AimQuestion"];
+        };
+        /**
+         * MapWords
+         * @description The sentences of a map.
+         */
+        MapWords: {
+            /** Headline */
+            headline: string;
+            /** Sure */
+            sure: string;
+            /** Roads */
+            roads: string[];
+            /** Next */
+            next: string;
+            /** Effects */
+            effects: components["schemas"]["EffectWords"][];
+        };
         /** MethodOut */
         MethodOut: {
             /**
@@ -2349,6 +2934,32 @@ export interface components {
             owned: number | null;
         };
         /**
+         * Noted
+         * @description One entry of a set-up beside the one before; `change` is empty where nothing changed or nothing stood before.
+         */
+        Noted: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "Ball and feet" | "Body lines" | "Arms and putter" | "Head and eyes";
+            /** Said */
+            said: string;
+            /** Before */
+            before: string;
+            /** Change */
+            change: string;
+        };
+        /** NotedIn */
+        NotedIn: {
+            /** Names */
+            names: string[];
+        };
+        /**
          * Objection
          * @description A warning, and its reason.
          */
@@ -2364,6 +2975,33 @@ export interface components {
             golfer: components["schemas"]["GolferBrief"];
             /** Blocks */
             blocks: components["schemas"]["BlockLine"][];
+        };
+        /**
+         * PlaceOut
+         * @description A test on the map: where, what it found, how it felt.
+         */
+        PlaceOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Where */
+            where: string;
+            /** Position */
+            position: {
+                [key: string]: number;
+            };
+            /** Headline */
+            headline: string;
+            /** Tells */
+            tells: boolean;
+            /** Playable */
+            playable: boolean;
+            /** Comfort */
+            comfort: number | null;
+            /** Trust */
+            trust: number | null;
         };
         /** PlanIn */
         PlanIn: {
@@ -2855,6 +3493,93 @@ export interface components {
             sided: boolean;
         };
         /**
+         * QuestionOut
+         * @description What the golfer's own screen shows: the question, and nothing else.
+         */
+        QuestionOut: {
+            /**
+             * Question
+             * @description empty while nothing is asked
+             */
+            question: string;
+            /**
+             * Answer
+             * @description which answer is waited for
+             */
+            answer: number;
+        };
+        /**
+         * QuickCheckIn
+         * @description What was looked at so far; parts may still be missing.
+         */
+        QuickCheckIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Card Id
+             * Format: uuid
+             */
+            card_id: string;
+            lead?: components["schemas"]["EyeMarkIn"] | null;
+            trail?: components["schemas"]["EyeMarkIn"] | null;
+            /**
+             * Eye Height M
+             * @default 1.45
+             */
+            eye_height_m: number;
+            /**
+             * Square M
+             * @description gap at the square reference, right end positive; ± 10 mm
+             */
+            square_m?: number | null;
+            /** Answers */
+            answers?: string[];
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /**
+         * QuickCheckOut
+         * @description A check against its card.
+         */
+        QuickCheckOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Card Id
+             * Format: uuid
+             */
+            card_id: string;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Eyes */
+            eyes: boolean;
+            /** Square M */
+            square_m: number | null;
+            /** Answers */
+            answers: string[];
+            /**
+             * Angles
+             * @description true angles to ask, in order, degrees
+             */
+            angles: number[];
+            /** Drifts */
+            drifts: components["schemas"]["Drift"][];
+            /** Alert */
+            alert: string;
+        };
+        /**
          * Ray
          * @description One putt's start line from (x, y), as where it lies on the page at `x_end`.
          *
@@ -3156,6 +3881,13 @@ export interface components {
             /** Stimp Ft */
             stimp_ft: number;
         };
+        /** RowOut */
+        RowOut: {
+            /** Name */
+            name: string;
+            /** Size */
+            size: string;
+        };
         /** SaveIn */
         SaveIn: {
             /**
@@ -3322,6 +4054,58 @@ export interface components {
             shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
+         * SetUpIn
+         * @description A set-up as noted.
+         */
+        SetUpIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Values
+             * @example {
+             *       "ball_toes_m": 0.23,
+             *       "shoulders_deg": "left"
+             *     }
+             */
+            values: {
+                [key: string]: number | string;
+            };
+            /**
+             * Again Of
+             * @description the first of its run, taken again after stepping away
+             */
+            again_of?: string | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /** SetUpOut */
+        SetUpOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Values */
+            values: {
+                [key: string]: number | string;
+            };
+            /** Again Of */
+            again_of: string | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Voided */
+            voided: boolean;
+        };
+        /**
          * Sight
          * @description What a rig can see against the window, and whether that will do.
          *
@@ -3396,6 +4180,23 @@ export interface components {
              * Format: date-time
              */
             started_at: string;
+            /**
+             * Toward
+             * @description what is called straight: the hole, or a breaking putt's start
+             * @default hole
+             * @enum {string}
+             */
+            toward: "hole" | "start";
+            /**
+             * Position
+             * @description levers moved from usual, mm or degrees
+             * @example {
+             *       "inside": 25
+             *     }
+             */
+            position?: {
+                [key: string]: number;
+            };
         };
         /**
          * SightOut
@@ -3408,6 +4209,11 @@ export interface components {
              * @description under what it was asked, in words
              */
             under: string;
+            /**
+             * Line
+             * @description what the rod's angles are against, in words
+             */
+            line: string;
             /** Trials */
             trials: components["schemas"]["SightTrialOut"][];
             found: components["schemas"]["LooksStraight"];
@@ -3474,6 +4280,21 @@ export interface components {
              * @description when it was shown; until then its answers are hidden
              */
             ended_at: string | null;
+            /**
+             * Toward
+             * @enum {string}
+             */
+            toward: "hole" | "start";
+            /** Position */
+            position: {
+                [key: string]: number;
+            };
+            /** Playable */
+            playable: boolean;
+            /** Comfort */
+            comfort: number | null;
+            /** Trust */
+            trust: number | null;
         };
         /** SightTrialOut */
         SightTrialOut: {
@@ -3553,6 +4374,32 @@ export interface components {
             slope: components["schemas"]["Slope"];
             /** Words */
             words: string;
+        };
+        /**
+         * StandOut
+         * @description The set-up of a lesson, beside the one before.
+         */
+        StandOut: {
+            /** Wanted */
+            wanted: string[];
+            /** Taken */
+            taken: components["schemas"]["SetUpOut"][];
+            now: components["schemas"]["SetUpOut"] | null;
+            before: components["schemas"]["SetUpOut"] | null;
+            /** Noted */
+            noted: components["schemas"]["Noted"][];
+            /**
+             * Wander
+             * @description how far each number goes from one time to the next
+             */
+            wander: components["schemas"]["Wander"][];
+            /**
+             * Times
+             * @description how often this set-up was taken
+             */
+            times: number;
+            above: components["schemas"]["Scene"];
+            behind: components["schemas"]["Scene"];
         };
         /** StationIn */
         StationIn: {
@@ -3727,6 +4574,50 @@ export interface components {
              */
             hand: "right" | "left";
         };
+        /**
+         * StringLookIn
+         * @description What the sighting eye sees an upright string over the line cover.
+         */
+        StringLookIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            way: "string";
+            /**
+             * Covers
+             * @description where it seems to lie on the ball
+             * @enum {string}
+             */
+            covers: "splits it" | "quarter" | "edge" | "off it";
+            /**
+             * Side
+             * @default outside
+             * @enum {string}
+             */
+            side: "outside" | "inside";
+            /**
+             * String Height M
+             * @description over the ground; 0.05 to 0.6 m
+             * @default 0.3
+             */
+            string_height_m: number;
+            /**
+             * Eye Height M
+             * @default 1.45
+             */
+            eye_height_m: number;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
         /** StringOut */
         StringOut: {
             /** Words */
@@ -3738,6 +4629,38 @@ export interface components {
             /** Lean Planted Deg */
             lean_planted_deg: number;
             scene: components["schemas"]["Scene"];
+        };
+        /**
+         * StripLookIn
+         * @description What a strip on the line shows: light from over it, dark from either side.
+         */
+        StripLookIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            way: "strip";
+            /**
+             * Seen
+             * @enum {string}
+             */
+            seen: "light" | "dark inside" | "dark outside";
+            /**
+             * Turns M
+             * @description how far beside the line it turns dark; 1 to 100 mm
+             * @default 0.015
+             */
+            turns_m: number;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
         };
         /** StudioOut */
         StudioOut: {
@@ -3993,6 +4916,14 @@ export interface components {
             /** Settled */
             settled: boolean;
         };
+        /** VoidSetUpIn */
+        VoidSetUpIn: {
+            /**
+             * Voided
+             * @default true
+             */
+            voided: boolean;
+        };
         /** VoidTakeIn */
         VoidTakeIn: {
             /**
@@ -4000,6 +4931,21 @@ export interface components {
              * @default true
              */
             voided: boolean;
+        };
+        /**
+         * Wander
+         * @description How far an entry goes from one set-up to the next: its spread in its unit; the chance that it wanders.
+         */
+        Wander: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            spread: components["schemas"]["Estimate"];
+            /** Wandering */
+            wandering: number;
+            /** Words */
+            words: string;
         };
         /** WantedEyesIn */
         WantedEyesIn: {
@@ -4016,6 +4962,11 @@ export interface components {
                 number,
                 number
             ] | null;
+            /**
+             * Sighting Eye
+             * @description null leaves what is noted
+             */
+            sighting_eye?: ("left" | "right" | "") | null;
         };
         /**
          * WantedIn
@@ -8351,6 +9302,157 @@ export interface operations {
             };
         };
     };
+    sights_felt: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeltIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_question: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     sights_answer: {
         parameters: {
             query?: {
@@ -8663,6 +9765,85 @@ export interface operations {
             };
         };
     };
+    eyes_keep_side: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StringLookIn"] | components["schemas"]["StripLookIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyesSheetOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     eyes_void: {
         parameters: {
             query?: {
@@ -8764,6 +9945,996 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WantedEyesIn"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "set-ups_entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "set-ups_want": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NotedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NotedIn"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "set-ups_of_lesson": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "set-ups_keep": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetUpIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "set-ups_void": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidSetUpIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "perception map_levers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeverOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "perception map_of_lesson": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards_keep: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards_put_away: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards_of_golfer: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards_print_card: {
+        parameters: {
+            query?: {
+                /** @description the card, or the overlay for the mirror */
+                what?: "card" | "mirror";
+                form?: "pdf" | "svg";
+                paper?: "a4" | "letter";
+                sheet?: number;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The print. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                    "image/svg+xml": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards_check: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickCheckIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickCheckOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards_checks: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickCheckOut"][];
                 };
             };
             /** @description Not Found */

@@ -157,6 +157,7 @@
   }
   .shade {
     fill: var(--window);
+    shape-rendering: crispEdges;
   }
   .path {
     fill: none;

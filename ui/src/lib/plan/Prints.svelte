@@ -1,7 +1,8 @@
 <!-- Print in true size: the station sheet, and templates cut for this plan. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, problemOf, Refusal, type Shapes } from '$lib/api/client'
+  import { api, ask, type Shapes } from '$lib/api/client'
+  import { save } from '$lib/api/save'
   import Choice from '$lib/frame/Choice.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { settings } from '$lib/settings/settings.svelte'
@@ -28,21 +29,16 @@
   let said = $state('')
   let error = $state<unknown>(null)
 
-  async function fetched(name: string, form: 'pdf' | 'svg', sheet: number): Promise<number> {
-    const { data, error: problem, response } = await api.POST('/api/prints/{name}', {
-      params: { path: { name }, query: { form, paper, sheet, units: settings.units } },
-      body: { ...$state.snapshot(plan), hand, title },
-      parseAs: 'blob',
-    })
-    if (!data) throw new Refusal(problemOf(problem, response.status))
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(data as Blob)
-    link.download = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? `${name}.${form}`
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
-    return Number(response.headers.get('x-sheets') ?? 1)
-  }
-  async function save(it: Shapes['PrintOut'], form: 'pdf' | 'svg'): Promise<void> {
+  const fetched = (name: string, form: 'pdf' | 'svg', sheet: number) =>
+    save(
+      api.POST('/api/prints/{name}', {
+        params: { path: { name }, query: { form, paper, sheet, units: settings.units } },
+        body: { ...$state.snapshot(plan), hand, title },
+        parseAs: 'blob',
+      }),
+      `${name}.${form}`,
+    )
+  async function print(it: Shapes['PrintOut'], form: 'pdf' | 'svg'): Promise<void> {
     busy = it.name + form
     error = null
     said = `Drawing ${it.title}…`
@@ -73,8 +69,8 @@
       <p class="text-[15px] text-faded">{it.words}</p>
     </div>
     <div class="flex shrink-0 gap-2">
-      <button class="button" type="button" aria-label="{it.title} as PDF" disabled={Boolean(busy)} onclick={() => save(it, 'pdf')}>{busy === `${it.name}pdf` ? 'Drawing…' : 'PDF'}</button>
-      <button class="button" type="button" aria-label="{it.title} as SVG" disabled={Boolean(busy)} onclick={() => save(it, 'svg')}>{busy === `${it.name}svg` ? 'Drawing…' : 'SVG'}</button>
+      <button class="button" type="button" aria-label="{it.title} as PDF" disabled={Boolean(busy)} onclick={() => print(it, 'pdf')}>{busy === `${it.name}pdf` ? 'Drawing…' : 'PDF'}</button>
+      <button class="button" type="button" aria-label="{it.title} as SVG" disabled={Boolean(busy)} onclick={() => print(it, 'svg')}>{busy === `${it.name}svg` ? 'Drawing…' : 'SVG'}</button>
     </div>
   </div>
 {/each}

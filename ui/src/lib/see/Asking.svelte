@@ -10,6 +10,7 @@
   import { keys } from '$lib/frame/keys.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
+  import FeltThere from './FeltThere.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
   interface Props {
@@ -33,6 +34,7 @@
   let beside = $state(0)
   let seen = $state(0.005)
   let from = $state('left')
+  const moved = $derived(Object.keys(sight.test.position).length > 0)
   const valid = $derived(sight.trials.filter((it) => !it.voided))
   const units = $derived({ units: settings.units })
 
@@ -95,7 +97,9 @@
   <p class="text-faded">{sight.under}</p>
 </div>
 {#if sight.next}
-  <p class="mt-3 text-lg" data-lay>Lay the rod <strong>{sight.lay}</strong></p>
+  <p class="mt-3 text-lg" data-lay>
+    Lay the rod <strong>{sight.lay}</strong>{#if sight.test.toward === 'start'}<span class="block text-[15px] text-faded">The line is {sight.line}.</span>{/if}
+  </p>
   <div class="relative mt-2 h-56 border-y border-hairline">{#if sight.stage}<Stage scene={sight.stage} stretch="true" />{/if}</div>
   <p class="mt-3 text-lg">The golfer, over the ball: <strong>where does the rod point?</strong></p>
   <div class="mt-2">{@render answers()}</div>
@@ -116,10 +120,12 @@
 <div class="mt-4 flex flex-wrap gap-3">
   <button class="button" disabled={busy || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}
+  <a class="button" href="/question/{sight.test.lesson_id}" target="_blank" rel="noopener">Golfer’s own screen</a>
   <button class="button ml-auto" disabled={busy || valid.length < sight.fewest} onclick={show}>
     {valid.length < sight.fewest ? `${sight.fewest - valid.length} more before it is shown` : 'Show what they say'}
   </button>
 </div>
+{#if moved}<div class="mt-4 border-t border-hairline pt-3"><FeltThere test={sight.test} {changed} /></div>{/if}
 <p class="mt-2 text-sm text-faded">Earlier answers stay hidden, so that nobody leans on them. The longer you ask, the surer it gets.</p>
 
 {#if turned}

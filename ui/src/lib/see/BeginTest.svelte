@@ -6,13 +6,18 @@
   import Choice from '$lib/frame/Choice.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
+  import PositionEntry from './PositionEntry.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
   interface Props {
     lessonId: string
+    /** Whether the lesson's putt breaks: then straight can be asked to its start target. */
+    breaks: boolean
+    /** Levers moved from the usual set-up for this test. */
+    position: Record<string, number>
     begun: (test: Shapes['SightOut']) => void
   }
-  let { lessonId, begun }: Props = $props()
+  let { lessonId, breaks, position = $bindable(), begun }: Props = $props()
 
   const methods = createQuery(() => ({
     queryKey: ['sight-methods'],
@@ -26,6 +31,7 @@
   let eyes = $state<Test['eyes']>('both')
   let glasses = $state<Test['glasses']>('none')
   let away_m = $state(2)
+  let toward = $state<Test['toward']>('hole')
   let error = $state<unknown>(null)
   let busy = $state(false)
 
@@ -33,6 +39,10 @@
     { value: 'as usual' as const, words: 'As usual' },
     { value: 'ball to hole' as const, words: 'Ball to hole' },
     { value: 'hole to ball' as const, words: 'Hole to ball' },
+  ]
+  const TOWARD = [
+    { value: 'hole' as const, words: 'The hole' },
+    { value: 'start' as const, words: 'The start target' },
   ]
   const EYES = [
     { value: 'both' as const, words: 'Both' },
@@ -50,7 +60,7 @@
     busy = true
     error = null
     try {
-      const body = { lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, started_at: new Date().toISOString() }
+      const body = { lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position, started_at: new Date().toISOString() }
       const params = { path: { id: v7() }, query: { units: settings.units } }
       begun(await ask(api.PUT('/api/sight-tests/{id}', { params, body })))
     } catch (problem) {
@@ -69,19 +79,28 @@
     />
     <p class="mt-1 max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
   </div>
-  <div class="grid gap-x-5 gap-y-4 md:grid-cols-2">
-    <label class="block">
-      <span class="label">Condition: what stays the same</span>
-      <input class="entry" bind:value={condition} maxlength="80" required />
-    </label>
+  <PositionEntry bind:position error={error ? refusal(error) : null} />
+  {#if error}<Trouble {error} />{/if}
+  <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
+    <button class="button primary min-h-14 text-lg md:mt-[23px]" disabled={busy}>Begin asking</button>
     <LengthEntry
       label="Rod’s far end" hint="From the ball, where it is laid and read." value={away_m} low={0.5} high={15} step={0.1}
       error={error ? refusal(error).about('away_m') : undefined} onvalue={(it) => (away_m = it)}
     />
-    <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
-    <Choice label="Eyes" options={EYES} bind:value={eyes} />
-    <Choice label="Glasses" options={GLASSES} bind:value={glasses} />
   </div>
-  {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 max-w-sm text-lg" disabled={busy}>Begin asking</button>
+  <details>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+      Under which conditions <span class="font-normal text-faded">{condition}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as usual' ? '' : `, traced ${trace}`}{toward === 'hole' ? '' : ', to the start target'}</span>
+    </summary>
+    <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
+      <label class="block">
+        <span class="label">Condition: what stays the same</span>
+        <input class="entry" bind:value={condition} maxlength="80" required />
+      </label>
+      {#if breaks}<Choice label="Straight at" options={TOWARD} bind:value={toward} />{/if}
+      <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
+      <Choice label="Eyes" options={EYES} bind:value={eyes} />
+      <Choice label="Glasses" options={GLASSES} bind:value={glasses} />
+    </div>
+  </details>
 </form>

@@ -11,6 +11,7 @@
   import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { rulerFor, shown } from '$lib/settings/length'
+  import SideLook from './SideLook.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
   interface Props {
@@ -28,7 +29,8 @@
   type Place = Shapes['EyeMarkIn']
   let lead = $state<Place | null>(null)
   let trail = $state<Place | null>(null)
-  let way = $state<'mirror' | 'plumb'>('mirror')
+  let way = $state<'mirror' | 'plumb' | 'string' | 'strip'>('mirror')
+  let rereading = $state(false)
   let level = $state({ falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1 })
   let eye_height_m = $state(1.45)
   let seen_m = $state(0.005)
@@ -41,6 +43,13 @@
   const WAYS = [
     { value: 'mirror' as const, words: 'In the mirror' },
     { value: 'plumb' as const, words: 'By plumb' },
+    { value: 'string' as const, words: 'By a string' },
+    { value: 'strip' as const, words: 'By a strip' },
+  ]
+  const SIGHTING = [
+    { value: '' as const, words: 'Not known' },
+    { value: 'left' as const, words: 'Left' },
+    { value: 'right' as const, words: 'Right' },
   ]
   const SCHOOLS = [
     { value: 'over' as const, words: 'Over the line' },
@@ -60,6 +69,15 @@
     lead = trail = null
     error = null
   }
+  // What can be read again: the newest look that was not itself a second reading.
+  const rereadable = $derived(sheet?.takes.findLast((it) => !it.voided && it.inside_m !== null && !it.reread_of))
+  function seen(it: Shapes['EyeTakeOut']): string {
+    if (it.inside_m !== null && it.behind_m !== null) return said({ inside_m: it.inside_m, behind_m: it.behind_m })
+    const edge = (mm: number) => `${shown((mm < 0 ? -mm : mm) / 1000, ruler)} ${ruler.unit} ${mm < 0 ? 'outside' : 'inside'}`
+    if (it.low_mm === null) return `${it.way}: beyond ${edge(it.high_mm ?? 0)}`
+    if (it.high_mm === null) return `${it.way}: beyond ${edge(it.low_mm)}`
+    return `${it.way}: ${edge(it.low_mm)} to ${edge(it.high_mm)}`
+  }
 
   async function say(asked: Promise<Shapes['EyesSheetOut']>): Promise<boolean> {
     busy = true
@@ -75,17 +93,25 @@
     }
   }
   async function keep(): Promise<void> {
-    if (!lead || !trail) return
-    const body = { lesson_id: lessonId, lead, trail, way, ...level, eye_height_m, seen_m, taken_at: new Date().toISOString() }
+    if (!lead || !trail || way === 'string' || way === 'strip') return
+    const reread_of = rereading ? (rereadable?.id ?? null) : null
+    const body = { lesson_id: lessonId, lead, trail, way, reread_of, ...level, eye_height_m, seen_m, taken_at: new Date().toISOString() }
     const params = { path: { id: v7() }, query: { units: settings.units } }
-    if (await say(ask(api.PUT('/api/eye-takes/{id}', { params, body })))) again()
+    if (await say(ask(api.PUT('/api/eye-takes/{id}', { params, body })))) {
+      again()
+      rereading = false
+    }
   }
   const voided = (id: string, voided: boolean) =>
     say(ask(api.PUT('/api/eye-takes/{id}/voided', { params: { path: { id }, query: { units: settings.units } }, body: { voided } })))
-  async function want(school: Shapes['EyesSheetOut']['school'], zone_mm: [number, number] | null): Promise<void> {
+  async function want(
+    school: Shapes['EyesSheetOut']['school'],
+    zone_mm: [number, number] | null,
+    sighting_eye: Shapes['EyesSheetOut']['sighting_eye'] | null = null,
+  ): Promise<void> {
     zoneError = null
     try {
-      await ask(api.PUT('/api/golfers/{id}/eyes', { params: { path: { id: golfer.id } }, body: { school, zone_mm } }))
+      await ask(api.PUT('/api/golfers/{id}/eyes', { params: { path: { id: golfer.id } }, body: { school, zone_mm, sighting_eye } }))
     } catch (problem) {
       zoneError = problem
     }
@@ -102,7 +128,12 @@
 {:else if sheet}
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
     <div>
+      <div class="mb-4"><Choice label="How they are found" options={WAYS} bind:value={way} /></div>
+      {#if way === 'string' || way === 'strip'}
+        <SideLook {lessonId} hand={golfer.hand} {way} sightingEye={sheet.sighting_eye} eyeHeight={eye_height_m} kept={(it) => client.setQueryData(key, it)} />
+      {:else}
       <p class="text-lg" data-wanted>
+        {#if rereading}<span class="font-semibold">Read the same look again, nothing moved. </span>{/if}
         {#if wanted}
           <strong>{wanted}:</strong> the golfer shuts the other one; tap where it {way === 'mirror' ? 'shows in the mirror' : 'hangs'}.
         {:else}
@@ -133,8 +164,13 @@
         <button class="button primary min-h-14 flex-1 text-lg" disabled={busy || !lead || !trail} onclick={keep}>Keep this look</button>
         <button class="button" disabled={!lead} onclick={again}>Mark again</button>
       </div>
+      {#if rereadable}
+        <label class="mt-2 flex min-h-11 items-center gap-3">
+          <input type="checkbox" class="size-6 accent-(--ink)" bind:checked={rereading} />
+          <span>This reads the last look once more, by you or a second reader: it tells how well it is read.</span>
+        </label>
+      {/if}
       <div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3">
-        <Choice label="How they are found" options={WAYS} bind:value={way} />
         <LengthEntry
           label="Smallest mark" hint="The spacing you really read to." value={seen_m} low={0.001} high={0.02} step={0.001}
           error={fault?.about('seen_m')} onvalue={(it) => (seen_m = it)}
@@ -158,6 +194,7 @@
           />
         {/if}
       </div>
+      {/if}
     </div>
     <div>
       <Vial vial={sheet.vial} words={sheet.words.join(' ')} />
@@ -168,13 +205,18 @@
         <ol class="mt-4" aria-label="Looks, newest first">
           {#each sheet.takes.toReversed() as it (it.id)}
             <li class="flex items-center justify-between gap-3 border-t border-hairline py-1 {it.voided ? 'text-faded line-through' : ''}">
-              <span>{said({ inside_m: it.inside_m, behind_m: it.behind_m })}</span>
+              <span>{seen(it)}{it.reread_of ? ', read again' : ''}</span>
               <button class="button plain" disabled={busy} onclick={() => voided(it.id, !it.voided)}>{it.voided ? 'Restore' : 'Void'}</button>
             </li>
           {/each}
         </ol>
       {/if}
       <div class="mt-5 border-t-2 border-ink pt-3">
+        <Choice
+          label="Sighting eye" options={SIGHTING}
+          bind:value={() => sheet.sighting_eye, (it) => want(sheet.school, (sheet.zone_mm as [number, number] | null) ?? null, it)}
+        />
+        <p class="mt-1 mb-4 text-sm text-faded">Both eyes open, a far mark through a gap between the hands; shut one: with the sighting eye it stays.</p>
         <Choice label="Where {golfer.name}’s eyes are wanted: an opinion" options={SCHOOLS} bind:value={() => sheet.school, (it) => want(it, null)} />
         {#if sheet.zone_mm}
           <div class="mt-3 grid grid-cols-2 gap-x-5">

@@ -15,3 +15,8 @@ export function day(iso: string): string {
 export function clock(iso: string): string {
   return CLOCK.format(new Date(iso))
 }
+
+/** "today 14:05", "12 Oct 14:05" */
+export function moment(iso: string): string {
+  return `${day(iso)} ${clock(iso)}`
+}

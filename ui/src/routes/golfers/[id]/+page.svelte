@@ -4,6 +4,7 @@
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
   import { levelsQuery } from '$lib/api/queries.svelte'
+  import CardList from '$lib/see/CardList.svelte'
   import GolferSheet from '$lib/frame/GolferSheet.svelte'
   import { place } from '$lib/frame/place.svelte'
   import StartLesson from '$lib/frame/StartLesson.svelte'
@@ -87,6 +88,8 @@
     {#if lessons.hasNextPage}
       <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}>Older lessons</button>
     {/if}
+    <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
+    <CardList golferId={who.id} />
     <GolferSheet bind:open={noting} golfer={who} />
     <StartLesson bind:open={starting} golfer={who} />
   {/if}

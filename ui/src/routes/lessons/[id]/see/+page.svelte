@@ -8,7 +8,10 @@
   import Trouble from '$lib/frame/Trouble.svelte'
   import Asking from '$lib/see/Asking.svelte'
   import BeginTest from '$lib/see/BeginTest.svelte'
+  import MapPart from '$lib/see/MapPart.svelte'
+  import QuickPart from '$lib/see/QuickPart.svelte'
   import EyesPart from '$lib/see/EyesPart.svelte'
+  import FeltThere from '$lib/see/FeltThere.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import { lessonQuery } from '$lib/api/queries.svelte'
   import { settings } from '$lib/settings/settings.svelte'
@@ -23,8 +26,13 @@
   const PARTS = [
     { value: 'straight' as const, words: 'What looks straight' },
     { value: 'eyes' as const, words: 'Where the eyes are' },
+    { value: 'map' as const, words: 'What moves it' },
+    { value: 'check' as const, words: 'Quick check' },
   ]
-  let part = $state<'straight' | 'eyes'>('straight')
+  let part = $state<(typeof PARTS)[number]['value']>('straight')
+  let position = $state<Record<string, number>>({})
+  const putt = $derived(lesson.data?.stations.at(-1))
+  const breaks = $derived(Boolean(putt && (putt.falls_forward_percent || putt.falls_right_percent)))
   const tests = $derived(sights.data?.tests ?? [])
   const open = $derived(tests.findLast((it) => !it.test.ended_at))
   const shown = $derived(tests.filter((it) => it.test.ended_at).toReversed())
@@ -37,7 +45,10 @@
     })
     // What the run sheet says of it, and the comparison, come from the server.
     const began = sight.trials.length === 0
-    if (sight.test.ended_at) void client.invalidateQueries({ queryKey: ['sights', id] })
+    if (sight.test.ended_at) {
+      void client.invalidateQueries({ queryKey: ['sights', id] })
+      void client.invalidateQueries({ queryKey: ['map', id] })
+    }
     if (sight.test.ended_at || began) void client.invalidateQueries({ queryKey: ['lesson', id] })
   }
   async function goOn(sight: Shapes['SightOut']): Promise<void> {
@@ -51,6 +62,16 @@
   {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={part} /></div>{/if}
   {#if part === 'eyes' && !open && lesson.data}
     <EyesPart lessonId={id} golfer={lesson.data.golfer} />
+  {:else if part === 'map' && !open && lesson.data}
+    <MapPart
+      lessonId={id} golfer={lesson.data.golfer}
+      askAt={(at) => {
+        position = { ...at }
+        part = 'straight'
+      }}
+    />
+  {:else if part === 'check' && !open && lesson.data}
+    <QuickPart lessonId={id} golfer={lesson.data.golfer} />
   {:else if sights.error}
     <Trouble error={sights.error} again={() => sights.refetch()} />
   {:else if sights.data}
@@ -62,7 +83,7 @@
         Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is laid at angles that
         Libella knows and the golfer doesn’t.
       </p>
-      <BeginTest lessonId={id} begun={changed} />
+      <BeginTest lessonId={id} {breaks} bind:position begun={changed} />
     {/if}
     {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>{sights.data.compared}</p>{/if}
     {#if !open}
@@ -83,6 +104,7 @@
               <div class="relative h-64"><Stage scene={it.curve} /></div>
             </details>
           {/if}
+          {#if Object.keys(it.test.position).length}<div class="mt-2"><FeltThere test={it.test} {changed} /></div>{/if}
           <button class="button mt-2" onclick={() => goOn(it)}>Ask on</button>
         </article>
       {/each}

@@ -1,0 +1,118 @@
+"""What a demo golfer's set-up, eyes and sight are, and how they are noted and asked in a lesson."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from datetime import datetime, timedelta
+
+import numpy as np
+import uuid6
+
+from ..core.eyes import EyeMark, EyeTake
+from ..core.perception.position import Position
+from ..core.set_up import Value
+from ..core.simulated import SimulatedEyes
+from ..lessons.cards import CheckEntry, check, check_sheet, keep_card
+from ..lessons.desk import Desk
+from ..lessons.eyes import keep_take
+from ..lessons.set_ups import keep_set_up
+from ..lessons.sights import SightEntry, answer, begin_test, felt_there, show_test, sight_sheet
+
+_SEED = 20_261
+_ANSWERS = 16
+_HALF_APART_M = 0.032
+
+
+@dataclass(frozen=True, slots=True)
+class Seeing:
+    """A golfer's truth: what is seen, where the eyes are (m inside the line, behind the ball), how the golfer stands.
+
+    `tried` are the head positions asked at, with comfort and trust; `card` the change kept at the end.
+    """
+
+    eyes: SimulatedEyes
+    place_m: tuple[float, float] = (0.02, 0.02)
+    wander_m: float = 0.004
+    stands: Mapping[str, Value] = field(default_factory=dict[str, Value])
+    tried: tuple[tuple[Position, int, int], ...] = ()
+    card: Position | None = None
+    card_note: str = ""
+    checked: bool = False
+
+
+def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetime) -> None:
+    """Note the set-up, mark the eyes, ask what looks straight; keep a card where there is one."""
+    # Its own draws: the putts stay what they are with eyes asked or not.
+    rng = np.random.default_rng(_SEED)
+    if seeing.stands:
+        first = uuid6.uuid7()
+        for n in range(3):
+            values = {name: _again(name, value, rng) if n else value for name, value in seeing.stands.items()}
+            keep_set_up(desk, uuid6.uuid7() if n else first, lesson_id, values, _minute(at, n), first if n else None)
+        for n in range(3):
+            look = _look(seeing, rng)
+            keep_take(desk, uuid6.uuid7(), lesson_id, look, _minute(at, 3 + n))
+    _ask(desk, lesson_id, seeing.eyes, {}, at, rng)
+    for n, (position, comfort, trust) in enumerate(seeing.tried):
+        test_id = _ask(desk, lesson_id, seeing.eyes.at(position), position, _minute(at, 6 + n), rng)
+        felt_there(desk, test_id, playable=comfort > 1, comfort=comfort, trust=trust)
+    if seeing.card is not None:
+        card_id = uuid6.uuid7()
+        keep_card(desk, card_id, lesson_id, seeing.card, seeing.card_note, _minute(at, 12))
+        if seeing.checked:
+            _check(desk, lesson_id, card_id, seeing, _minute(at, 13), rng)
+
+
+def _check(
+    desk: Desk, lesson_id: uuid6.UUID, card_id: uuid6.UUID, seeing: Seeing, at: datetime, rng: np.random.Generator
+) -> None:
+    check_id = uuid6.uuid7()
+    moved = seeing.card or {}
+    eyes = _look(seeing, rng, moved.get("inside", 0.0) / 1000, moved.get("behind", 0.0) / 1000)
+    check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, ()), at)
+    seen = seeing.eyes.at(moved)
+    answers = [seen.looks(rng, angle) for angle in check_sheet(desk, check_id, "metric").angles]
+    check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, answers), at)
+
+
+def _ask(
+    desk: Desk, lesson_id: uuid6.UUID, eyes: SimulatedEyes, position: Position, at: datetime, rng: np.random.Generator
+) -> uuid6.UUID:
+    """What looks straight, asked with a rod."""
+    test_id = uuid6.uuid7()
+    entry = SightEntry(
+        lesson_id, "directions", "as usual", "as usual", "both", "none", 2.0, at, position=dict(position)
+    )
+    begin_test(desk, test_id, entry)
+    for _ in range(_ANSWERS):
+        asked = sight_sheet(desk, test_id).next
+        if asked is None:
+            break
+        raw = {"true_deg": asked.true_deg, "looks": eyes.looks(rng, asked.true_deg)}
+        answer(desk, uuid6.uuid7(), test_id, raw, at)
+    show_test(desk, test_id, at)
+    return test_id
+
+
+def _look(seeing: Seeing, rng: np.random.Generator, further_in: float = 0.0, further_behind: float = 0.0) -> EyeTake:
+    inside, behind = (
+        place + by + float(rng.normal(0, seeing.wander_m))
+        for place, by in zip(seeing.place_m, (further_in, further_behind), strict=True)
+    )
+    lead, trail = EyeMark(_mm(inside), _mm(behind - _HALF_APART_M)), EyeMark(_mm(inside), _mm(behind + _HALF_APART_M))
+    return EyeTake(lead, trail)
+
+
+def _again(name: str, value: Value, rng: np.random.Generator) -> Value:
+    """The same set-up after stepping away: sizes come back to within some millimetres or a degree."""
+    if isinstance(value, str):
+        return value
+    scale = 0.006 if name.endswith("_m") else 1.0
+    return round(value + float(rng.normal(0, scale)), 3 if name.endswith("_m") else 0)
+
+
+def _mm(metres: float) -> float:
+    return round(metres, 3)
+
+
+def _minute(at: datetime, n: int) -> datetime:
+    return at + timedelta(seconds=8 * n)

@@ -1,0 +1,40 @@
+"""A set-up card on paper: what to change, distances and marks, both drawings; and the overlay for the mirror."""
+
+from collections.abc import Iterable
+
+from ..core.card import Card
+from ..core.golfer import Hand
+from ..core.set_up_scene import set_up_above, set_up_behind
+from ..core.wording import Units
+from .paper import MARGIN, PaperName, Sheet, paper_size
+from .prose import written
+from .svg import drawn, text
+
+_DRAWN_MM = 80.0
+_CAUTION = "Long bent-over standing hurts backs: break every ten minutes, stop at pain and see a licensed professional."
+
+
+def card_sheet(card: Card, title: str, note: str, hand: Hand, units: Units, paper: PaperName) -> tuple[Sheet, ...]:
+    """One sheet, or more where what there is to say does not fit one."""
+    width, height = paper_size(paper)
+    inside = card.kept.inside
+    body = text(MARGIN, MARGIN + 6, title, size=6, weight=700)
+    y = MARGIN + 14
+    x = MARGIN
+    tall = 0.0
+    for scene in (
+        set_up_above(card.values, None, hand, units),
+        set_up_behind(card.values, None, inside.value / 1000 if inside else None, hand, units),
+    ):
+        scale = min(_DRAWN_MM / (scene.right - scene.left), _DRAWN_MM / (scene.bottom - scene.top))
+        body += drawn(scene, x, y, scale)
+        body += text(x, y + (scene.bottom - scene.top) * scale + 5, f"1 : {1 / scale:.0f}", size=3)
+        tall = max(tall, (scene.bottom - scene.top) * scale)
+        x += (width - 2 * MARGIN) / 2
+    parts: list[tuple[str, Iterable[str], str]] = [
+        ("Change", [card.change_words(units)] if card.position else [], "□"),
+        ("Stand like this", [f"{name}: {size}" for name, size in card.rows(units)], "□"),
+        ("Note", [note] if note else [], ""),
+        ("Mind", [_CAUTION], "!"),
+    ]
+    return written(Sheet(width, height, body), y + tall + 8, parts, title)

@@ -1,0 +1,150 @@
+"""Set-ups: noted, set beside the one before, taken again after stepping away."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ..core.drawing.scene import Scene
+from ..core.limits import OutOfLimits
+from ..core.set_up import ENTRIES, Noted, Wander, beside, checked, wander
+from ..core.set_up import SetUp as Values
+from ..core.set_up_scene import set_up_above, set_up_behind
+from ..core.wording import Units, count
+from ..store.tables import Golfer, Lesson, SetUp, Studio
+from .blocks import hand_of
+from .desk import Desk
+from .eyes import eye_sheet
+from .lessons import open_lesson
+from .problem import Conflict
+
+USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
+
+
+@dataclass(frozen=True, slots=True)
+class StandSheet:
+    """The set-up of a lesson: the newest beside the one before, how far it wanders, and both drawings.
+
+    `before_at` is when the one before was noted: in this lesson, or the golfer's newest in an earlier one.
+    """
+
+    wanted: Sequence[str]
+    taken: Sequence[SetUp]
+    now: SetUp | None
+    before: SetUp | None
+    noted: tuple[Noted, ...]
+    wander: tuple[Wander, ...]
+    times: int
+    above: Scene
+    behind: Scene
+
+
+def keep_set_up(
+    desk: Desk, id: UUID, lesson_id: UUID, values: Values, taken_at: datetime, again_of: UUID | None = None
+) -> SetUp:
+    """Keep a set-up; said again with other values it takes them over (it is one entry, being filled in).
+
+    `again_of`: the first of a run of the same set-up, taken again after stepping away.
+    """
+    checked(values)
+    with desk.transaction() as session:
+        open_lesson(desk, session, lesson_id)
+        if again_of is not None and desk.get(session, SetUp, again_of, "set-up").lesson_id != lesson_id:
+            raise Conflict("That set-up belongs to another lesson.", "Note a new one.")
+        row, new = desk.add(
+            session, SetUp, id, lesson_id=lesson_id, values=dict(values), taken_at=taken_at, again_of=again_of
+        )
+        if not new:
+            if (row.lesson_id, row.again_of) != (lesson_id, again_of):
+                raise Conflict("A set-up with this id is kept already, elsewhere.", "Note a new one.")
+            row.values = dict(values)
+        return row
+
+
+def void_set_up(desk: Desk, id: UUID, voided: bool) -> SetUp:
+    """Void a set-up, or restore it."""
+    with desk.transaction() as session:
+        row = desk.get(session, SetUp, id, "set-up", lock=True)
+        row.voided = voided
+        return row
+
+
+def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:
+    """Choose what is asked of a set-up, for every golfer; in the order in which it is asked."""
+    for name in names:
+        if name not in ENTRIES:
+            raise OutOfLimits("names", f"There is no entry {name!r}.", limit=", ".join(ENTRIES), unit="")
+    ordered = [it for it in ENTRIES if it in names]
+    with desk.transaction() as session:
+        session.get_one(Studio, desk.studio_id).set_up_wanted = ordered
+    return ordered
+
+
+def stand_sheet(desk: Desk, lesson_id: UUID, units: Units) -> StandSheet:
+    """The set-up of a lesson."""
+    with desk.transaction() as session:
+        lesson = desk.get(session, Lesson, lesson_id, "lesson")
+        golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
+        wanted = session.get_one(Studio, desk.studio_id).set_up_wanted
+        taken = _taken(desk, session, lesson_id)
+        firsts = [it for it in taken if not it.voided and it.again_of is None]
+        before = firsts[-2] if len(firsts) > 1 else _earlier(desk, session, lesson)
+    now = firsts[-1] if firsts else None
+    run = [it for it in taken if not it.voided and now is not None and now.id in (it.id, it.again_of)]
+    found = eye_sheet(desk, lesson_id, units).found
+    inside = found.inside.value / 1000 if found else None
+    values, old = (now.values if now else {}), (before.values if before else None)
+    hand = hand_of(golfer)
+    return StandSheet(
+        wanted=USUALLY_WANTED if wanted is None else wanted,
+        taken=taken,
+        now=now,
+        before=before,
+        noted=beside(values, old, units),
+        wander=wander([it.values for it in run], units),
+        times=len(run),
+        above=set_up_above(values, old, hand, units),
+        behind=set_up_behind(values, old, inside, hand, units),
+    )
+
+
+def stand_line(desk: Desk, lesson_id: UUID, units: Units) -> str:
+    """The set-up in one line, for the run sheet."""
+    sheet = stand_sheet(desk, lesson_id, units)
+    if sheet.now is None:
+        return "Nothing noted yet."
+    loose = next((it for it in sheet.wander if it.wandering >= 0.8), None)
+    if loose:
+        return loose.words
+    changed = [it for it in sheet.noted if it.change]
+    if changed:
+        more = f", and {count(len(changed) - 1, 'more change')}" if len(changed) > 1 else ""
+        return f"{changed[0].label}: {changed[0].change}{more}."
+    return f"{count(len(sheet.noted), 'thing')} noted" + (", as before." if sheet.before else ".")
+
+
+def newest_values(desk: Desk, lesson_id: UUID) -> Values:
+    """What the lesson's newest set-up says; empty without one."""
+    with desk.transaction() as session:
+        firsts = [it for it in _taken(desk, session, lesson_id) if not it.voided and it.again_of is None]
+    return firsts[-1].values if firsts else {}
+
+
+def _taken(desk: Desk, session: Session, lesson_id: UUID) -> Sequence[SetUp]:
+    query = select(SetUp).where(SetUp.studio_id == desk.studio_id, SetUp.lesson_id == lesson_id)
+    return session.scalars(query.order_by(SetUp.taken_at, SetUp.id)).all()
+
+
+def _earlier(desk: Desk, session: Session, lesson: Lesson) -> SetUp | None:
+    """The golfer's newest set-up of an earlier lesson."""
+    query = (
+        select(SetUp)
+        .join(Lesson, (Lesson.studio_id == SetUp.studio_id) & (Lesson.id == SetUp.lesson_id))
+        .where(SetUp.studio_id == desk.studio_id, Lesson.golfer_id == lesson.golfer_id, Lesson.voided_at.is_(None))
+        .where(Lesson.started_at < lesson.started_at, SetUp.voided.is_(False), SetUp.again_of.is_(None))
+        .order_by(SetUp.taken_at.desc(), SetUp.id.desc())
+    )
+    return session.scalar(query.limit(1))

@@ -1,0 +1,86 @@
+<!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
+<script lang="ts">
+  import { v7 } from 'uuid'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import LengthEntry from '$lib/frame/LengthEntry.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  interface Props {
+    lessonId: string
+    hand: 'left' | 'right'
+    way: 'string' | 'strip'
+    sightingEye: '' | 'left' | 'right'
+    eyeHeight: number
+    kept: (sheet: Shapes['EyesSheetOut']) => void
+  }
+  let { lessonId, hand, way, sightingEye, eyeHeight, kept }: Props = $props()
+
+  let height = $state(0.3)
+  let turns = $state(0.015)
+  let error = $state<unknown>(null)
+  let busy = $state(false)
+  const fault = $derived(error ? refusal(error) : null)
+
+  type Covers = Shapes['StringLookIn']['covers']
+  // From the far side to the near one, as it is seen from over the ball.
+  const PICTURES: { covers: Covers; side: 'outside' | 'inside'; words: string; at: number }[] = [
+    { covers: 'off it', side: 'outside', words: 'off it, far side', at: 1.3 },
+    { covers: 'edge', side: 'outside', words: 'far edge', at: 0.87 },
+    { covers: 'quarter', side: 'outside', words: 'far quarter', at: 0.5 },
+    { covers: 'splits it', side: 'outside', words: 'splits it', at: 0 },
+    { covers: 'quarter', side: 'inside', words: 'near quarter', at: -0.5 },
+    { covers: 'edge', side: 'inside', words: 'near edge', at: -0.87 },
+    { covers: 'off it', side: 'inside', words: 'off it, near side', at: -1.3 },
+  ]
+  const STRIPS = [
+    { seen: 'dark inside' as const, words: 'Dark on the far side' },
+    { seen: 'light' as const, words: 'Light' },
+    { seen: 'dark outside' as const, words: 'Dark on the near side' },
+  ]
+  // A right-handed golfer stands above the line here, so far is down the page.
+  const down = $derived(hand === 'right' ? 1 : -1)
+
+  async function keep(look: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: (typeof STRIPS)[number]['seen'] }): Promise<void> {
+    busy = true
+    error = null
+    try {
+      const more = { lesson_id: lessonId, taken_at: new Date().toISOString() }
+      const body = look.way === 'string' ? { ...look, ...more, string_height_m: height, eye_height_m: eyeHeight } : { ...look, ...more, turns_m: turns }
+      kept(await ask(api.PUT('/api/eye-looks/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body })))
+    } catch (problem) {
+      error = problem
+    }
+    busy = false
+  }
+</script>
+
+{#if way === 'string'}
+  <p class="text-lg">The golfer, over the ball{sightingEye ? `, ${sightingEye} eye sighting` : ''}: <strong>where does the string cross it?</strong></p>
+  <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="Where the string crosses the ball">
+    {#each PICTURES as it (it.words)}
+      <button class="button min-h-28 w-[7.2rem] flex-col px-1" disabled={busy} onclick={() => keep({ way, covers: it.covers, side: it.side })}>
+        <svg width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
+          <circle r="20" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" />
+          <line x1="-30" x2="30" y1={down * it.at * 20} y2={down * it.at * 20} stroke="var(--ink)" stroke-width="3" />
+        </svg>
+        <span class="text-[15px] leading-tight">{it.words}</span>
+      </button>
+    {/each}
+  </div>
+  <div class="mt-3 max-w-xs">
+    <LengthEntry label="String’s height" hint="Over the ground; posts upright on the line." value={height} low={0.05} high={0.6} step={0.01} error={fault?.about('string_height_m')} onvalue={(it) => (height = it)} />
+  </div>
+{:else}
+  <p class="text-lg">The golfer, over the ball: <strong>what does the strip show?</strong></p>
+  <div class="mt-3 grid gap-2 sm:grid-cols-3" role="group" aria-label="What the strip shows">
+    {#each STRIPS as it (it.seen)}
+      <button class="button min-h-20" disabled={busy} onclick={() => keep({ way, seen: it.seen })}>{it.words}</button>
+    {/each}
+  </div>
+  <div class="mt-3 max-w-xs">
+    <LengthEntry label="Strip turns dark at" hint="How far the eye may be beside the line." value={turns} low={0.001} high={0.1} step={0.001} error={fault?.about('turns_m')} onvalue={(it) => (turns = it)} />
+  </div>
+{/if}
+{#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
+<p class="mt-2 text-sm text-faded">It tells the side well and the size poorly: an interval on the vial. A string tells of the sighting eye.</p>

@@ -1,0 +1,52 @@
+<!-- One thing of a set-up: a size to type or step, a side to tap, or a word; beside it what stood before. -->
+<script lang="ts">
+  import type { Shapes } from '$lib/api/client'
+  import Stepper from '$lib/frame/Stepper.svelte'
+  import { rulerFor, shown, typed } from '$lib/settings/length'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  interface Props {
+    entry: Shapes['EntryOut']
+    value: number | string | undefined
+    before: number | string | undefined
+    /** What the server says of the change; empty where there is none. */
+    change: string
+    error?: string | undefined
+    onvalue: (value: number | string) => void
+  }
+  let { entry, value, before, change, error, onvalue }: Props = $props()
+
+  // Every length of a set-up is read to millimetres.
+  const ruler = $derived(rulerFor(0, settings.units))
+  const text = $derived(typeof value !== 'number' ? '' : entry.unit === 'm' ? shown(value, ruler) : String(value))
+  const unit = $derived(entry.unit === 'm' ? ruler.unit : entry.unit === 'deg' ? '°' : '%')
+  function read(said: string): number {
+    if (!said.trim()) return NaN
+    return entry.unit === 'm' ? typed(said.replace('−', '-'), ruler) : Number(said.trim().replace('−', '-').replace(',', '.').replace(/[°%]/, ''))
+  }
+  function step(by: 1 | -1): void {
+    // From what stood before, so that a small change is a few taps.
+    const start = typeof value === 'number' ? value : typeof before === 'number' ? before : (entry.low + entry.high) / 2
+    const next = typeof value === 'number' ? start + by * entry.step : start
+    onvalue(Math.min(entry.high, Math.max(entry.low, Math.round((Math.round(next / entry.step) * entry.step) * 1e4) / 1e4)))
+  }
+</script>
+
+<div class="min-w-0" data-note={entry.name}>
+  {#if entry.unit === 'words'}
+    <span class="label block">{entry.label}</span>
+  {:else}
+    <Stepper label={entry.label} {unit} hint={entry.hint} {text} {read} {step} {error} {onvalue} />
+  {/if}
+  {#if entry.options.length}
+    <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label={entry.label}>
+      {#each entry.options as it (it)}
+        <button
+          type="button" class="button min-h-11 px-3 {value === it ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={value === it}
+          aria-label="{entry.label}: {it}" onclick={() => onvalue(it)}>{it === 'left' ? '◂ left' : it === 'right' ? 'right ▸' : it}</button
+        >
+      {/each}
+    </div>
+  {/if}
+  {#if change}<p class="text-[15px] font-semibold" data-change>{change}</p>{/if}
+</div>

@@ -1,0 +1,27 @@
+<!-- The golfer's own screen, at its own address: the question, and nothing else. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { page } from '$app/state'
+  import { api, ask } from '$lib/api/client'
+
+  const id = $derived(page.params.id ?? '')
+  const asked = createQuery(() => ({
+    queryKey: ['question', id],
+    queryFn: () => ask(api.GET('/api/lessons/{id}/question', { params: { path: { id } } })),
+    refetchInterval: 1000,
+    refetchIntervalInBackground: true,
+  }))
+</script>
+
+<svelte:head><title>For the golfer · Libella</title></svelte:head>
+
+<div class="fixed inset-0 z-40 flex flex-col items-center justify-center bg-paper p-8 text-center" data-question aria-live="polite">
+  {#if asked.error}
+    <p class="text-2xl">Waiting for the coach’s screen…</p>
+  {:else if asked.data?.question}
+    <p class="wide text-[clamp(2.5rem,8vw,6rem)] leading-tight">{asked.data.question}</p>
+    <p class="mt-10 text-2xl text-faded">Look, then say it.</p>
+  {:else}
+    <p class="text-2xl text-faded">Nothing is asked just now.</p>
+  {/if}
+</div>
