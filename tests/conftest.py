@@ -40,7 +40,7 @@ def open_folder() -> Generator[Path]:
 def cluster() -> Generator[Cluster]:
     """A server of the tests' own."""
     with open_folder() as folder:
-        cluster = Cluster(folder / "data")
+        cluster = Cluster(folder / "data", hasty=True)
         with cluster.running():
             yield cluster
 

@@ -19,13 +19,25 @@ Row = TypeVar("Row", bound=Table)
 class Desk:
     """Opens transactions on one studio's rows."""
 
-    def __init__(self, engine: Engine, studio_id: UUID) -> None:
+    def __init__(self, engine: Engine, studio_id: UUID, session: Session | None = None) -> None:
         self.studio_id = studio_id
+        self._engine = engine
         self._sessions = sessionmaker(engine, expire_on_commit=False)
+        self._session = session
+
+    @contextmanager
+    def together(self) -> Generator["Desk"]:
+        """A desk whose transactions are all one: what is done through it in the block is kept whole, or not at all."""
+        with self._sessions.begin() as session:
+            yield Desk(self._engine, self.studio_id, session)
 
     @contextmanager
     def transaction(self) -> Generator[Session]:
         """A session committed at the end of the block, rolled back on an error."""
+        if self._session is not None:
+            yield self._session
+            self._session.flush()
+            return
         with self._sessions.begin() as session:
             yield session
 

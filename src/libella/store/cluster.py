@@ -30,9 +30,12 @@ class Cluster:
     Several processes may use it at once: the first starts it, the last to leave stops it. As root, the server runs as
     the `postgres` user that Debian's package makes; where that user cannot reach the folder, the data lies in
     /var/lib/libella under the same name.
+
+    `hasty`: a power cut may cost the data; for tests, whose data is thrown away.
     """
 
-    def __init__(self, folder: Path) -> None:
+    def __init__(self, folder: Path, *, hasty: bool = False) -> None:
+        self._hasty = hasty
         self.folder = _reachable(folder.absolute())
         self._data = self.folder / "postgres"
         self._log = self.folder / "postgres.log"
@@ -104,6 +107,7 @@ class Cluster:
         return (
             f"-p {self._port.read_text().strip()} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' "
             "-c max_connections=100 -c timezone=UTC -c log_timezone=UTC -c log_checkpoints=off"
+            + (" -c fsync=off" if self._hasty else "")
         )
 
     def _create(self) -> None:
