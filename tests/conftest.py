@@ -1,7 +1,10 @@
 """A throw-away PostgreSQL for the tests: one server for the run, a fresh database where a test asks for one."""
 
 import dataclasses
+import fcntl
 import gc
+import os
+import shutil
 import tempfile
 from collections.abc import Generator
 from contextlib import contextmanager
@@ -21,6 +24,7 @@ from libella.core.instruments import About, instruments
 from libella.core.instruments.aid import dimension
 from libella.core.instruments.gate import Gate
 from libella.core.instruments.peg_gate import PegGate
+from libella.demo.scenario import load
 from libella.lessons.desk import Desk, open_desk
 from libella.store.cluster import Cluster
 from libella.store.database import connect, migrate
@@ -36,9 +40,36 @@ def open_folder() -> Generator[Path]:
         yield Path(folder)
 
 
+def _shared() -> Path:
+    """A folder that all processes of this run share."""
+    return Path(tempfile.gettempdir()) / f"libella-tests-{os.environ.get('PYTEST_XDIST_TESTRUNUID', os.getpid())}"
+
+
+def pytest_sessionfinish(session: pytest.Session) -> None:
+    """Throw the shared server's data away when everybody has left it."""
+    if not hasattr(session.config, "workerinput"):
+        shutil.rmtree(_shared(), ignore_errors=True)
+
+
+def pytest_configure(config: pytest.Config) -> None:
+    if hasattr(config, "workerinput"):
+        os.environ["PYTEST_XDIST_TESTRUNUID"] = config.workerinput["testrunuid"]
+
+
 @pytest.fixture(scope="session")
 def cluster() -> Generator[Cluster]:
-    """A server of the tests' own."""
+    """A server of the tests' own, shared by all processes of the run: nobody may stop it."""
+    folder = _shared()
+    folder.mkdir(exist_ok=True)
+    folder.chmod(0o755)
+    cluster = Cluster(folder / "data", hasty=True)
+    with cluster.running():
+        yield cluster
+
+
+@pytest.fixture
+def own_cluster() -> Generator[Cluster]:
+    """A server that a test may kill."""
     with open_folder() as folder:
         cluster = Cluster(folder / "data", hasty=True)
         with cluster.running():
@@ -50,6 +81,24 @@ def new_database(cluster: Cluster) -> str:
     name = f"t{uuid6.uuid7().hex}"
     with psycopg.connect(cluster.url, autocommit=True) as connection:
         connection.execute(f"create database {name}")
+    return cluster.url.rsplit("/", 1)[0] + f"/{name}"
+
+
+def demo_database(cluster: Cluster) -> str:
+    """The URL of a new database that holds the demo; it is loaded once in a run and copied from then on."""
+    with (cluster.folder / "demo.lock").open("a") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        with psycopg.connect(cluster.url, autocommit=True) as connection:
+            there = connection.execute("select 1 from pg_database where datname = 'demo'").fetchone()
+            if there is None:
+                connection.execute("create database demo_loading")
+                engine = connect(cluster.url.rsplit("/", 1)[0] + "/demo_loading")
+                migrate(engine)
+                load(open_desk(engine), datetime.now(UTC))
+                engine.dispose()
+                connection.execute("alter database demo_loading rename to demo")
+            name = f"t{uuid6.uuid7().hex}"
+            connection.execute(f"create database {name} template demo")
     return cluster.url.rsplit("/", 1)[0] + f"/{name}"
 
 

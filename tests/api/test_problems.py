@@ -12,7 +12,7 @@ from fastapi.testclient import TestClient
 from libella.api.app import create_app
 from libella.store.database import connect, migrate
 
-from ..conftest import Coach, now
+from ..conftest import Coach, new_database, now
 
 STATION = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {}}
 
@@ -115,8 +115,8 @@ def test_files_outside_the_front_end_are_not_served(client, tmp_path, engine):
         assert own.get("/api/nothing").status_code == 404
 
 
-def test_a_database_that_goes_away_and_comes_back_loses_nothing(cluster, fresh_url):
-    engine = connect(fresh_url)
+def test_a_database_that_goes_away_and_comes_back_loses_nothing(own_cluster):
+    engine = connect(new_database(own_cluster))
     migrate(engine)
     with TestClient(create_app(engine), raise_server_exceptions=False) as client:
         coach = Coach(client)
@@ -124,22 +124,22 @@ def test_a_database_that_goes_away_and_comes_back_loses_nothing(cluster, fresh_u
         kept = [coach.putt(block["id"], {"offset_m": 0.01})["id"] for _ in range(5)]
         waiting = str(uuid6.uuid7())
         body = {"block_id": block["id"], "raw": {"offset_m": 0.02}, "taken_at": now()}
-        cluster.kill()
+        own_cluster.kill()
         try:
             answer = client.put(f"/api/readings/{waiting}", json=body)
             assert answer.status_code == 503
             assert "not kept yet" in answer.json()["detail"] and answer.headers["retry-after"]
             assert client.get("/api/health").status_code == 503
         finally:
-            cluster.revive()
+            own_cluster.revive()
         assert client.put(f"/api/readings/{waiting}", json=body).status_code == 201
         readings = coach.judged(block["id"])["block"]["readings"]
         assert [it["id"] for it in readings] == [*kept, waiting]
     engine.dispose()
 
 
-def test_a_power_cut_in_mid_run_loses_no_acknowledged_putt_and_doubles_none(cluster, fresh_url):
-    engine = connect(fresh_url)
+def test_a_power_cut_in_mid_run_loses_no_acknowledged_putt_and_doubles_none(own_cluster):
+    engine = connect(new_database(own_cluster))
     migrate(engine)
     with TestClient(create_app(engine), raise_server_exceptions=False) as client:
         coach = Coach(client)
@@ -160,8 +160,8 @@ def test_a_power_cut_in_mid_run_loses_no_acknowledged_putt_and_doubles_none(clus
         thread = threading.Thread(target=record)
         thread.start()
         time.sleep(0.4)
-        cluster.kill()
-        cluster.revive()
+        own_cluster.kill()
+        own_cluster.revive()
         time.sleep(0.6)
         stop.set()
         thread.join()

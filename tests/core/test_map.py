@@ -119,7 +119,7 @@ def ask(rng, eyes, n=18):
 
 def test_proposals_land_within_their_stated_interval_nine_times_in_ten():
     held = made = 0
-    for seed in range(60):
+    for seed in range(45):
         rng = np.random.default_rng(seed)
         slopes = {lever: float(rng.normal(0, about.slope_sd)) for lever, about in LEVERS.items()}
         eyes = SimulatedEyes(float(rng.normal(0, 1.5)), 0.5, 0.3, slopes)
@@ -132,7 +132,7 @@ def test_proposals_land_within_their_stated_interval_nine_times_in_ten():
         if change and change.position:
             made += 1
             held += change.after.low <= eyes.at(change.position).straight_deg <= change.after.high
-    assert made >= 35 and 0.84 * made <= held
+    assert made >= 25 and 0.84 * made <= held
 
 
 def test_the_picture_is_mirrored_for_a_left_handed_golfer_and_shades_what_may_be():

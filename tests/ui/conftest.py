@@ -14,7 +14,7 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, Page, expect, sync_playwright
 
-from ..conftest import ROOT, new_database
+from ..conftest import ROOT, demo_database
 
 CHROMIUM = [
     "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync",
@@ -65,7 +65,7 @@ class Served:
 
 @pytest.fixture(scope="session")
 def one_server(cluster) -> Generator[Served]:
-    served = Served(new_database(cluster))
+    served = Served(demo_database(cluster))
     yield served
     served.kill()
 
