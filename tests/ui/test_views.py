@@ -10,7 +10,22 @@ from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
 SEE = {"see-eyes": "Where the eyes are", "see-map": "What moves it", "see-check": "Quick check"}
-VIEWS = ["today", "golfer", "set", *PLANS, "stand", "see", *SEE, "start", "judge", "aids", "bag", "string", "states"]
+VIEWS = [
+    "today",
+    "golfer",
+    "set",
+    *PLANS,
+    "stand",
+    "aim",
+    "see",
+    *SEE,
+    "start",
+    "judge",
+    "aids",
+    "bag",
+    "string",
+    "states",
+]
 
 
 def open_lesson(page: Page) -> str:
@@ -27,6 +42,10 @@ def visit(page: Page, view: str) -> None:
         if view == "see-check":
             page.get_by_role("button", name="Begin the check").click()
         expect(page.locator("[data-map] svg" if view == "see-map" else "[data-mirror] svg")).to_be_visible()
+        return
+    if view == "aim":
+        page.goto(f"/lessons/{open_lesson(page)}/aim")
+        expect(page.locator("[data-aim-set]").first).to_be_visible()
         return
     if view == "stand":
         page.goto(f"/lessons/{open_lesson(page)}/stand")

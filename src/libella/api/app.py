@@ -11,6 +11,7 @@ from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from ..lessons.desk import Desk, open_desk
 from . import (
+    aims,
     bag,
     blocks,
     cards,
@@ -64,9 +65,8 @@ def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
             session.connection()
         return {"status": "ready"}
 
-    for module in (
-        instruments, golfers, green, lessons, stations, saved, blocks, bag, prints, sights, eyes, set_ups, maps, cards,
-    ):  # fmt: skip
+    everyday = (golfers, lessons, stations, saved, blocks, aims, sights, eyes, set_ups, maps, cards)
+    for module in (*everyday, instruments, green, bag, prints):
         api.include_router(module.router)
     app.include_router(api)
 

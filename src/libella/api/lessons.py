@@ -6,7 +6,7 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ..core.golfer import Hand, Level
-from ..lessons import lessons, set_ups, sights
+from ..lessons import aims, lessons, set_ups, sights
 from ..lessons.desk import studio
 from ..lessons.lessons import Surface
 from .blocks import BlockLine, BlockOut, block_line, block_out
@@ -65,6 +65,7 @@ class LessonSheetOut(BaseModel):
     blocks: list[BlockOut]
     stand: str = Field(description="the set-up, in one line")
     sight: str = Field(description="what looks straight, in one line")
+    aim: str = Field(description="the aim at address, in one line")
 
 
 class OpenLesson(BaseModel):
@@ -126,6 +127,7 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
         stand=set_ups.stand_line(desk, id, units),
         sight=sights.in_one_line(desk, id),
+        aim=aims.aim_line(desk, id, units),
     )
 
 

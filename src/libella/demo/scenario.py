@@ -21,7 +21,7 @@ from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
 from ..lessons.stations import AidEntry, StationEntry, keep_station
 from ..store.tables import Studio
-from .seeing import Seeing, stand_and_see
+from .seeing import Aiming, Seeing, stand_and_see
 
 _SEED = 20_260
 _STIMP_FT = 9.5
@@ -126,7 +126,9 @@ def _junia_sees() -> dict[int, Seeing]:
     tried = (({"inside": 25.0}, 4, 3), ({"behind": 25.0}, 3, 3))
     note = "Ball a hand further away, bow from the hips."
     kept = Seeing(eyes, (-0.045, 0.03), stands=stands, tried=tried, card={"inside": 40.0}, card_note=note, checked=True)
-    return {16: kept, 0: Seeing(eyes, (-0.04, 0.03), stands=moved, tried=tried)}
+    # The face follows the picture, and the mark is laid as it is seen.
+    aims = Aiming("face", 1.1, kind="face_mirror"), Aiming("mark", 0.7), Aiming("to_mark", 0.3)
+    return {16: kept, 0: Seeing(eyes, (-0.04, 0.03), stands=moved, tried=tried, aims=aims)}
 
 
 PEOPLE = (
@@ -139,7 +141,14 @@ PEOPLE = (
         _junia(),
         _junia_sees(),
     ),
-    Person("Pell Marchetti-Oduya", "right", "club", "Aims one way and swings the other; it nearly cancels.", _pell()),
+    Person(
+        "Pell Marchetti-Oduya",
+        "right",
+        "club",
+        "Aims one way and swings the other; it nearly cancels.",
+        _pell(),
+        {9: Seeing(SimulatedEyes(0.2), aims=(Aiming("face", 1.6, 0.6, "face_mirror"),))},
+    ),
     Person("Greta Solvang", "right", "starting", "Moves: head and legs. Wide base helps.", _greta()),
     Person(
         "Idris Vantongeren",

@@ -7,19 +7,36 @@ from datetime import datetime, timedelta
 import numpy as np
 import uuid6
 
+from ..core.aim import Link
 from ..core.eyes import EyeMark, EyeTake
+from ..core.instruments import lay
+from ..core.instruments.aid import Raw
 from ..core.perception.position import Position
 from ..core.set_up import Value
 from ..core.simulated import SimulatedEyes
+from ..lessons.aims import AimEntry, begin_set, set_down
 from ..lessons.cards import CheckEntry, check, check_sheet, keep_card
 from ..lessons.desk import Desk
 from ..lessons.eyes import keep_take
+from ..lessons.lessons import read_laser_cautions
 from ..lessons.set_ups import keep_set_up
 from ..lessons.sights import SightEntry, answer, begin_test, felt_there, show_test, sight_sheet
 
 _SEED = 20_261
 _ANSWERS = 16
 _HALF_APART_M = 0.032
+
+
+@dataclass(frozen=True, slots=True)
+class Aiming:
+    """The truth of one link of the aim, and how it is read; degrees, right positive."""
+
+    link: Link
+    bias_deg: float
+    spread_deg: float = 0.5
+    kind: str | None = None
+    aided: bool = False
+    set_downs: int = 7
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,6 +54,7 @@ class Seeing:
     card: Position | None = None
     card_note: str = ""
     checked: bool = False
+    aims: tuple[Aiming, ...] = ()
 
 
 def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetime) -> None:
@@ -55,11 +73,27 @@ def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetim
     for n, (position, comfort, trust) in enumerate(seeing.tried):
         test_id = _ask(desk, lesson_id, seeing.eyes.at(position), position, _minute(at, 6 + n), rng)
         felt_there(desk, test_id, playable=comfort > 1, comfort=comfort, trust=trust)
+    for n, aiming in enumerate(seeing.aims):
+        _aim(desk, lesson_id, aiming, _minute(at, 8 + n), rng)
     if seeing.card is not None:
         card_id = uuid6.uuid7()
         keep_card(desk, card_id, lesson_id, seeing.card, seeing.card_note, _minute(at, 12))
         if seeing.checked:
             _check(desk, lesson_id, card_id, seeing, _minute(at, 13), rng)
+
+
+def _aim(desk: Desk, lesson_id: uuid6.UUID, aiming: Aiming, at: datetime, rng: np.random.Generator) -> None:
+    set_id = uuid6.uuid7()
+    if aiming.kind is not None and lay(aiming.kind, {}).about.laser:
+        read_laser_cautions(desk, lesson_id, at)
+    begin_set(desk, set_id, AimEntry(lesson_id, aiming.link, "line", aiming.aided, aiming.set_downs, at, aiming.kind))
+    for _ in range(aiming.set_downs):
+        angle = float(rng.normal(aiming.bias_deg, aiming.spread_deg))
+        if aiming.kind is None:
+            raw: Raw = {"angle_deg": round(angle * 2) / 2, "seen_deg": 0.5}
+        else:
+            raw = next(it.raw for it in lay(aiming.kind, {}).zones() if angle <= it.interval.high)
+        set_down(desk, uuid6.uuid7(), set_id, raw, at)
 
 
 def _check(

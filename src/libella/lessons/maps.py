@@ -11,6 +11,8 @@ from ..core.perception.map import PerceptionMap, perception_map
 from ..core.perception.map_words import MapWords, map_scene, map_words
 from ..core.perception.position import Position, same_place
 from ..core.wording import Units
+from ..store.tables import Lesson
+from .aims import natural_aim
 from .desk import Desk
 from .eyes import eye_sheet
 from .sights import SightSheet, limit_of, sights_of
@@ -43,6 +45,8 @@ def map_sheet(desk: Desk, lesson_id: UUID, units: Units) -> MapSheet:
     """The map of a lesson."""
     shown = [it for it in sights_of(desk, lesson_id) if it.test.ended_at]
     same = [it for it in shown if _asked_as(it) == _asked_as(shown[-1])]
+    with desk.transaction() as session:
+        lesson = desk.get(session, Lesson, lesson_id, "lesson")
     limit = limit_of(shown[-1].putt) if shown else 0.3
     found = perception_map([it.tried for it in same], limit)
     eyes = eye_sheet(desk, lesson_id, units)
@@ -55,7 +59,7 @@ def map_sheet(desk: Desk, lesson_id: UUID, units: Units) -> MapSheet:
         scene=map_scene(found, eyes.hand, usual),
         sights=same,
         left_out=len(shown) - len(same),
-        aim=aim_question(as_usual[-1].found.angle if as_usual else None, None, limit),
+        aim=aim_question(as_usual[-1].found.angle if as_usual else None, natural_aim(desk, lesson.golfer_id), limit),
     )
 
 

@@ -14,6 +14,7 @@
     { name: 'Set', at: 'set', result: block?.station ?? sheet.stations.at(-1)?.words ?? 'Lay the line first.' },
     { name: 'Stand', at: 'stand', result: sheet.stand },
     { name: 'See', at: 'see', result: sheet.sight },
+    { name: 'Aim', at: 'aim', result: sheet.aim },
     { name: 'Start', at: 'start', result: block ? `${block.putts} of ${block.planned} putts, ${block.condition}` : 'No putts yet.' },
     { name: 'Judge', at: 'judge', result: block?.putts ? block.headline : 'Nothing to judge yet.' },
   ])

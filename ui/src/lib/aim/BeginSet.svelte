@@ -1,0 +1,100 @@
+<!-- Begin a set of set-downs: which link of the aim, read with what, under which cue, an aid in view or none. -->
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { v7 } from 'uuid'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { instrumentsQuery, renewLesson } from '$lib/api/queries.svelte'
+  import Choice from '$lib/frame/Choice.svelte'
+  import Stepper from '$lib/frame/Stepper.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import { settings } from '$lib/settings/settings.svelte'
+
+  interface Props {
+    lessonId: string
+    /** The laser's cautions were read in this lesson. */
+    laserRead: boolean
+    /** A natural face aim was read in this lesson already. */
+    natural: boolean
+    begun: (aim: Shapes['AimOut']) => void
+  }
+  let { lessonId, laserRead, natural, begun }: Props = $props()
+
+  const client = useQueryClient()
+  const choices = createQuery(() => ({ queryKey: ['aim-choices'], queryFn: () => ask(api.GET('/api/aim-choices')), staleTime: Infinity }))
+  const instruments = instrumentsQuery()
+  type Set = Shapes['AimSetOut']
+  let link = $state<Set['link']>('face')
+  let cue = $state<Set['cue']>('line')
+  let kind = $state('face_mirror')
+  let view = $state<'natural' | 'aided'>('natural')
+  let planned = $state(7)
+  let error = $state<unknown>(null)
+  let busy = $state(false)
+  const VIEWS = [
+    { value: 'natural' as const, words: 'No aid in view' },
+    { value: 'aided' as const, words: 'Aid in view' },
+  ]
+  const kinds = $derived((instruments.data ?? []).filter((it) => choices.data?.kinds.includes(it.about.kind)))
+  const chosen = $derived(kinds.find((it) => it.about.kind === kind))
+
+  // A laser's cautions are read once a lesson, before it is first on.
+  const unread = $derived(Boolean(link === 'face' && chosen?.about.laser && !laserRead))
+  async function tick(): Promise<void> {
+    await ask(api.PUT('/api/lessons/{id}/laser-cautions', { params: { path: { id: lessonId } } }))
+    await renewLesson(client, lessonId)
+  }
+
+  async function begin(event: SubmitEvent): Promise<void> {
+    event.preventDefault()
+    busy = true
+    error = null
+    try {
+      const body = { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: new Date().toISOString() }
+      begun(await ask(api.PUT('/api/aim-sets/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body })))
+    } catch (problem) {
+      error = problem
+    }
+    busy = false
+  }
+</script>
+
+<form onsubmit={begin} class="grid gap-4">
+  <div>
+    <Choice label="Which link" options={(choices.data?.links ?? []).map((it) => ({ value: it.link, words: it.name }))} bind:value={link} />
+    <p class="mt-1 text-faded">{choices.data?.links.find((it) => it.link === link)?.how ?? ''}</p>
+  </div>
+  {#if link === 'face'}
+    <div>
+      <Choice
+        label="Read with" options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name }))} bind:value={kind}
+        onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
+      />
+      {#if chosen}<p class="mt-1 max-w-2xl text-faded">{chosen.about.read} {chosen.about.cannot}</p>{/if}
+    </div>
+    <div>
+      <Choice label="The golfer sees" options={VIEWS} bind:value={view} />
+      {#if view === 'aided' && !natural}
+        <p class="mt-1 font-semibold" data-natural-first>Natural first: once the aid was seen, the aim is no longer the golfer’s own.</p>
+      {/if}
+    </div>
+  {/if}
+  <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
+    <Choice label="Cue on the ball" options={(choices.data?.cues ?? []).map((it) => ({ value: it, words: it }))} bind:value={cue} />
+    <Stepper
+      label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; 3 to 40."
+      step={(by) => (planned = Math.min(40, Math.max(3, planned + by)))} error={error ? refusal(error).about('planned') : undefined}
+      onvalue={(it) => (planned = it)}
+    />
+  </div>
+  {#if unread}
+    <div class="grid gap-1 border-t border-hairline pt-3">
+      {#each chosen?.about.cautions ?? [] as it (it)}<p><strong>Caution.</strong> {it}</p>{/each}
+      <label class="flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
+        <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} onchange={tick} />
+        The laser’s cautions above are read, and everybody here knows them.
+      </label>
+    </div>
+  {/if}
+  {#if error}<Trouble {error} />{/if}
+  <button class="button primary min-h-14 max-w-sm text-lg" disabled={busy || unread}>Begin the set</button>
+</form>
