@@ -8,6 +8,8 @@ from pydantic import BaseModel, Field
 from ..core.drawing.scene import Scene
 from ..core.drawing.vial import Vial
 from ..core.judge import Judgement
+from ..core.judge.tables import Table
+from ..core.notes import NOTES, When
 from ..core.wording import side_of
 from ..lessons import blocks
 from ..lessons.lessons import BlockSheet
@@ -24,6 +26,7 @@ class BlockIn(Entry):
     guided: bool = Field(description="true when a guide stands in the golfer's view", examples=[False])
     planned: int = Field(description="putts after which the verdict is given, 3 to 200", examples=[10])
     started_at: AwareDatetime
+    asks: tuple[words(20), ...] = Field(default=(), description="what else is noted of every putt", examples=[["felt"]])
 
 
 class PlanIn(Entry):
@@ -36,6 +39,7 @@ class ReadingIn(Entry):
     block_id: UUID
     raw: dict[words(40), float | words(40)] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
     taken_at: AwareDatetime = Field(description="when it was tapped, by the client's clock")
+    notes: dict[words(20), words(20)] = Field(default_factory=dict, max_length=10, examples=[{"felt": "left"}])
 
 
 class VoidIn(Entry):
@@ -50,6 +54,7 @@ class ReadingOut(Kept):
     raw: dict[str, float | str]
     low_deg: float | None
     high_deg: float | None
+    notes: dict[str, str]
     taken_at: datetime
     recorded_at: datetime
     voided: bool
@@ -69,6 +74,7 @@ class BlockKept(Kept):
     guided: bool
     planned: int
     first_planned: int
+    asks: list[str]
     started_at: datetime
 
 
@@ -96,10 +102,31 @@ class JudgedOut(BaseModel):
     block: BlockOut
     judgement: Judgement
     rays: Scene
+    tables: tuple[Table, ...] = Field(description="what the notes say beside the start lines")
+
+
+class NoteOut(BaseModel):
+    """Something that can be noted of a putt by one tap."""
+
+    note: str
+    label: str
+    question: str
+    options: tuple[str, ...]
+    when: When
+    columns: int
 
 
 class FurtherOut(BaseModel):
     words: str
+
+
+@router.get("/notes")
+def notes() -> list[NoteOut]:
+    """What can be noted of a putt, in the order in which it happens."""
+    return [
+        NoteOut(note=key, label=it.label, question=it.question, options=it.options, when=it.when, columns=it.columns)
+        for key, it in NOTES.items()
+    ]
 
 
 @router.put("/blocks/{id}")
@@ -125,7 +152,7 @@ def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
 def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     """The judgement of a block as it stands."""
     it = blocks.judge_block(desk, id, units)
-    return JudgedOut(block=_out(it.sheet, it.judgement, units), judgement=it.judgement, rays=it.rays)
+    return JudgedOut(block=_out(it.sheet, it.judgement, units), judgement=it.judgement, rays=it.rays, tables=it.tables)
 
 
 @router.get("/blocks/{id}/further")
@@ -137,7 +164,7 @@ def further(desk: AtDesk, id: UUID) -> FurtherOut:
 @router.put("/readings/{id}", responses={201: {"model": ReadingOut}})
 def record(desk: AtDesk, id: UUID7, entry: ReadingIn, response: Response) -> ReadingOut:
     """Record one putt. Sent again it changes nothing; the same id with another body is a conflict."""
-    kept = blocks.record(desk, id, entry.block_id, entry.raw, entry.taken_at)
+    kept = blocks.record(desk, id, entry.block_id, entry.raw, entry.taken_at, entry.notes)
     response.status_code = 201 if kept.new else 200
     return ReadingOut.model_validate(kept.reading)
 

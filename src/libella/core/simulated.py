@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
+from .green.capture import Window
 from .perception.position import Lever, Position
 from .perception.trial import Looks
 
@@ -19,12 +20,30 @@ class SimulatedGolfer:
     spread_deg : standard deviation of the start error
     growth_deg_per_m : how the bias grows with the length of the putt
     mishit_share : putts that go anywhere within ± 10°
+    feels_straight_deg, feel_noise_deg : the start that feels straight, and how far single calls scatter
+    holed_share : of the putts that start inside the window, those that go in: read and pace take the rest
+    still_share : putts in which nothing moves that should not
     """
 
     bias_deg: float
     spread_deg: float
     growth_deg_per_m: float = 0.0
     mishit_share: float = 0.0
+    feels_straight_deg: float = 0.0
+    feel_noise_deg: float = 0.7
+    holed_share: float = 0.9
+    still_share: float = 0.8
+
+    def notes(self, rng: np.random.Generator, start_deg: float, window: Window) -> dict[str, str]:
+        """What would be noted of a putt that starts there: the felt call, what moved, where it ended."""
+        felt = start_deg - self.feels_straight_deg + float(rng.normal(0, self.feel_noise_deg))
+        inside = window.low_deg <= start_deg <= window.high_deg
+        missed = str(rng.choice(["short", "past"])) if inside else ("left" if start_deg < 0 else "right")
+        return {
+            "felt": "straight" if abs(felt) < 0.4 else "left" if felt < 0 else "right",
+            "still": "nothing" if rng.random() < self.still_share else str(rng.choice(["head", "knees", "hips"])),
+            "finish": "holed" if inside and rng.random() < self.holed_share else missed,
+        }
 
     def true_bias(self, distance_m: float) -> float:
         """The bias a long block at this distance would show, degrees."""

@@ -48,6 +48,8 @@ class Run:
     aids: tuple[str, ...] = ()
     """What lies beside the rig."""
     read: Read | None = None
+    asks: tuple[str, ...] = ()
+    """What else is noted of every putt."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,23 +97,24 @@ def _pell() -> dict[int, tuple[Run, ...]]:
 
 
 def _greta() -> dict[int, tuple[Run, ...]]:
-    loose, steadier = SimulatedGolfer(-0.1, 2.1), SimulatedGolfer(0.1, 1.5)
+    loose = SimulatedGolfer(-0.1, 2.1, feel_noise_deg=2.5, still_share=0.3)
+    steadier = SimulatedGolfer(0.1, 1.5, still_share=0.8)
     return {
         83: (Run(loose),),
         62: (Run(loose, 1.5, _BALLS),),
         34: (Run(loose), Run(steadier, condition="wide base")),
-        13: (Run(steadier, condition="wide base"), Run(loose)),
+        13: (Run(steadier, condition="wide base", asks=("still",)), Run(loose, asks=("still",))),
     }
 
 
 def _idris() -> dict[int, tuple[Run, ...]]:
-    truth = SimulatedGolfer(bias_deg=0.05, spread_deg=0.45)
+    truth = SimulatedGolfer(bias_deg=0.05, spread_deg=0.45, holed_share=0.35)
     ramp = Run(truth, 3.0, _LASER, "ramp, left to right", falls_percent=(-1.0, 1.2), read=Read("outside", "left", 0.05))
     return {
         77: (Run(truth, 3.0, putts=15, planned=15),),
         48: (Run(truth, rig=_PEGS),),
         20: (Run(truth, 4.0), Run(truth, 2.0)),
-        6: (Run(truth, 3.0, putts=20, planned=20), ramp),
+        6: (Run(truth, 3.0, putts=20, planned=20, asks=("felt", "finish")), ramp),
     }
 
 
@@ -235,12 +238,17 @@ def _teach(
             read_laser_cautions(desk, lesson_id, at)
         keep_station(desk, station_id, lesson_id, entry, at)
         guided = entry.station().rig.about.guides
-        block = start_block(desk, block_id, BlockEntry(station_id, run.condition, guided, run.planned, at))
+        block = start_block(desk, block_id, BlockEntry(station_id, run.condition, guided, run.planned, at, run.asks))
         station = station_of(block)
+        # Its own draws: the putts stay what they are with notes asked or not.
+        noting = np.random.default_rng(_SEED + run.putts)
         for n in range(run.putts):
             at += _PUTT_EVERY * float(rng.uniform(0.7, 1.4))
             reading_id = uuid6.uuid7()
-            record(desk, reading_id, block_id, station.observe(run.truth.start(rng, run.distance_m)).raw, at)
+            start_deg = run.truth.start(rng, run.distance_m)
+            told = run.truth.notes(noting, start_deg, station.putt.window)
+            notes = {name: told[name] for name in run.asks}
+            record(desk, reading_id, block_id, station.observe(start_deg).raw, at, notes)
             # Now and then a putt does not count, as in any lesson; it is taken again.
             if n == 3 and run.putts > 10:
                 void_reading(desk, reading_id, "talked through")

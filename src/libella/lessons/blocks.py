@@ -13,8 +13,10 @@ from ..core.golfer import Hand
 from ..core.interval import Interval
 from ..core.judge import Judgement, judge
 from ..core.judge.judgement import further
+from ..core.judge.tables import Table, tables
 from ..core.layout import rays
 from ..core.limits import Bounds
+from ..core.notes import Notes, checked_asks, checked_notes
 from ..core.station import Station as CoreStation
 from ..core.wording import Units
 from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
@@ -35,9 +37,11 @@ class BlockEntry:
     guided: bool
     planned: int
     started_at: datetime
+    asks: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "Planned putts", self.planned)
+        checked_asks(self.asks)
 
 
 def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
@@ -61,13 +65,15 @@ def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
             planned=entry.planned,
             first_planned=entry.planned,
             started_at=entry.started_at,
+            asks=list(checked_asks(entry.asks)),
             **laid_values(entry_of(station)),
         )
-        same = (row.station_id, row.condition, row.guided, row.first_planned) == (
+        same = (row.station_id, row.condition, row.guided, row.first_planned, row.asks) == (
             entry.station_id,
             entry.condition,
             entry.guided,
             entry.planned,
+            list(checked_asks(entry.asks)),
         )
         if not new and not same:
             raise Conflict("A block with this id was started otherwise.", "Start a new block.")
@@ -96,8 +102,17 @@ class Recorded:
     new: bool
 
 
-def record(desk: Desk, id: UUID, block_id: UUID, raw: Mapping[str, float | str], taken_at: datetime) -> Recorded:
-    """Record one putt. The same reading said again changes nothing; the same id with another body is a conflict.
+def record(
+    desk: Desk,
+    id: UUID,
+    block_id: UUID,
+    raw: Mapping[str, float | str],
+    taken_at: datetime,
+    notes: Notes | None = None,
+) -> Recorded:
+    """Record one putt, with what else was noted of it.
+
+    The same reading said again changes nothing; the same id with another body is a conflict.
 
     Raises
     ------
@@ -109,6 +124,7 @@ def record(desk: Desk, id: UUID, block_id: UUID, raw: Mapping[str, float | str],
     with desk.transaction() as session:
         block = desk.get(session, Block, block_id, "block", lock=True)
         interval = station_of(block).interval(raw)
+        noted = dict(checked_notes(notes or {}, block.asks))
         kept = session.get(Reading, (desk.studio_id, id))
         if kept is None:
             open_lesson(desk, session, block.lesson_id, taken_at)
@@ -130,11 +146,12 @@ def record(desk: Desk, id: UUID, block_id: UUID, raw: Mapping[str, float | str],
                 raw=dict(raw),
                 low_deg=interval.low_or_none,
                 high_deg=interval.high_or_none,
+                notes=noted,
                 taken_at=taken_at,
             )
             if new:
                 return Recorded(kept, True)
-        if kept.block_id != block_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
+        if kept.block_id != block_id or kept.raw != dict(raw) or kept.notes != noted or kept.taken_at != taken_at:
             raise Conflict(
                 "A reading with this id is kept already and says something else.",
                 "Void that one and record a new reading.",
@@ -160,6 +177,7 @@ class Judged:
     sheet: BlockSheet
     judgement: Judgement
     rays: Scene
+    tables: tuple[Table, ...]
 
 
 def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
@@ -167,7 +185,9 @@ def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
     sheet, hand = _sheet(desk, id)
     valid = valid_intervals(sheet)
     station = station_of(sheet.block)
-    return Judged(sheet, judge_sheet(sheet, hand, units), rays(station, tuple(valid), units))
+    noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
+    found = tables(noted, station.putt.window)
+    return Judged(sheet, judge_sheet(sheet, hand, units), rays(station, tuple(valid), units), found)
 
 
 def judge_sheet(sheet: BlockSheet, hand: Hand, units: Units) -> Judgement:

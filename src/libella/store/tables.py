@@ -163,6 +163,8 @@ class Block(Laid, Table):
     planned: Mapped[int]
     first_planned: Mapped[int]
     """The plan the block began with; `planned` is larger when it was extended."""
+    asks: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+    """What else is noted of every putt: see `core.notes`."""
     started_at: Mapped[datetime]
 
     __table_args__ = (
@@ -184,6 +186,7 @@ class Reading(Table):
     low_deg: Mapped[float | None]
     """Limits of the start error; None where open."""
     high_deg: Mapped[float | None]
+    notes: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
     voided: Mapped[bool] = mapped_column(server_default=text("false"))

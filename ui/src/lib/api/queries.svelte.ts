@@ -63,6 +63,11 @@ export function levelsQuery() {
   return createQuery(() => ({ queryKey: ['levels'], queryFn: () => ask(api.GET('/api/levels')), staleTime: Infinity }))
 }
 
+/** What else can be noted of a putt, in the order in which it happens. */
+export function notesQuery() {
+  return createQuery(() => ({ queryKey: ['notes'], queryFn: () => ask(api.GET('/api/notes')), staleTime: Infinity }))
+}
+
 /** What is in the coach's bag. */
 export function bagQuery() {
   return createQuery(() => ({ queryKey: ['bag'], queryFn: () => ask(api.GET('/api/bag')) }))

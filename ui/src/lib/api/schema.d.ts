@@ -458,6 +458,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Notes
+         * @description What can be noted of a putt, in the order in which it happens.
+         */
+        get: operations["blocks_notes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blocks/{id}": {
         parameters: {
             query?: never;
@@ -1904,6 +1924,15 @@ export interface components {
              * Format: date-time
              */
             started_at: string;
+            /**
+             * Asks
+             * @description what else is noted of every putt
+             * @default []
+             * @example [
+             *       "felt"
+             *     ]
+             */
+            asks: string[];
         };
         /** BlockKept */
         BlockKept: {
@@ -1930,6 +1959,8 @@ export interface components {
             planned: number;
             /** First Planned */
             first_planned: number;
+            /** Asks */
+            asks: string[];
             /**
              * Started At
              * Format: date-time
@@ -1964,6 +1995,8 @@ export interface components {
             planned: number;
             /** First Planned */
             first_planned: number;
+            /** Asks */
+            asks: string[];
             /**
              * Started At
              * Format: date-time
@@ -2014,6 +2047,8 @@ export interface components {
             planned: number;
             /** First Planned */
             first_planned: number;
+            /** Asks */
+            asks: string[];
             /**
              * Started At
              * Format: date-time
@@ -2821,6 +2856,11 @@ export interface components {
             block: components["schemas"]["BlockOut"];
             judgement: components["schemas"]["Judgement"];
             rays: components["schemas"]["Scene"];
+            /**
+             * Tables
+             * @description what the notes say beside the start lines
+             */
+            tables: components["schemas"]["Table"][];
         };
         /**
          * Judgement
@@ -3202,6 +3242,27 @@ export interface components {
             count: number;
             /** Owned */
             owned: number | null;
+        };
+        /**
+         * NoteOut
+         * @description Something that can be noted of a putt by one tap.
+         */
+        NoteOut: {
+            /** Note */
+            note: string;
+            /** Label */
+            label: string;
+            /** Question */
+            question: string;
+            /** Options */
+            options: string[];
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "before" | "after";
+            /** Columns */
+            columns: number;
         };
         /**
          * Noted
@@ -4010,6 +4071,15 @@ export interface components {
              * @description when it was tapped, by the client's clock
              */
             taken_at: string;
+            /**
+             * Notes
+             * @example {
+             *       "felt": "left"
+             *     }
+             */
+            notes?: {
+                [key: string]: string;
+            };
         };
         /** ReadingLine */
         ReadingLine: {
@@ -4031,6 +4101,10 @@ export interface components {
             low_deg: number | null;
             /** High Deg */
             high_deg: number | null;
+            /** Notes */
+            notes: {
+                [key: string]: string;
+            };
             /**
              * Taken At
              * Format: date-time
@@ -4073,6 +4147,10 @@ export interface components {
             low_deg: number | null;
             /** High Deg */
             high_deg: number | null;
+            /** Notes */
+            notes: {
+                [key: string]: string;
+            };
             /**
              * Taken At
              * Format: date-time
@@ -4150,6 +4228,16 @@ export interface components {
             rolls: components["schemas"]["RollIn"][];
             /** Stimp Ft */
             stimp_ft: number;
+        };
+        /**
+         * Row
+         * @description A line of a table: a name, figures by column, and what it says in words.
+         */
+        Row: {
+            /** Name */
+            name: string;
+            /** Cells */
+            cells: string[];
         };
         /** RowOut */
         RowOut: {
@@ -5018,6 +5106,20 @@ export interface components {
             inside: components["schemas"]["Estimate"];
             gain_unbiased: components["schemas"]["Estimate"];
             gain_steadier: components["schemas"]["Estimate"];
+        };
+        /**
+         * Table
+         * @description A small table behind the judgement; `words` says what it comes to.
+         */
+        Table: {
+            /** Title */
+            title: string;
+            /** Columns */
+            columns: string[];
+            /** Rows */
+            rows: components["schemas"]["Row"][];
+            /** Words */
+            words: string;
         };
         /**
          * Tape
@@ -7397,6 +7499,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SavedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blocks_notes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteOut"][];
                 };
             };
             /** @description Not Found */

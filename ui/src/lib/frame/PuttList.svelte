@@ -7,11 +7,13 @@
   interface Props {
     putts: Putt[]
     most: number
+    /** A putt is being told that is not kept yet: there is a step to undo. */
+    begun?: boolean
     undo: () => void
     strike: (putt: Putt) => void
     restore: (putt: Putt) => void
   }
-  let { putts, most, undo, strike, restore }: Props = $props()
+  let { putts, most, begun = false, undo, strike, restore }: Props = $props()
 
   const numbered = $derived.by(() => {
     let n = 0
@@ -22,7 +24,7 @@
 
 <div class="flex items-center justify-between gap-2">
   <h2 class="wide text-lg">Last putts</h2>
-  <button class="button" disabled={!last} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
+  <button class="button" disabled={!last && !begun} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
 </div>
 <ol class="mt-1" aria-label="Putts, newest first">
   {#each numbered.slice(0, most) as { putt, n } (putt.id)}
@@ -31,7 +33,9 @@
       <span class="shrink-0" style:color={putt.side === 'left' ? 'var(--left)' : putt.side === 'right' ? 'var(--right)' : undefined} aria-hidden="true"
         >{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
       >
-      <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}>{putt.words}</span>
+      <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}
+        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{Object.entries(putt.notes).map(([name, it]) => (name === 'felt' ? `felt ${it}` : it)).join(', ')}</span>{/if}</span
+      >
       {#if putt.voided}
         <span class="truncate text-sm">{putt.void_reason}</span>
         <button class="button plain" onclick={() => restore(putt)}>Restore</button>

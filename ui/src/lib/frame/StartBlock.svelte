@@ -4,7 +4,7 @@
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
   import { api, ask, refusal } from '$lib/api/client'
-  import { renewLesson } from '$lib/api/queries.svelte'
+  import { notesQuery, renewLesson } from '$lib/api/queries.svelte'
   import Choice from './Choice.svelte'
   import Stepper from './Stepper.svelte'
   import Trouble from './Trouble.svelte'
@@ -18,9 +18,11 @@
     /** Whether the rig stands in the golfer's view. */
     guides: boolean
     closed?: boolean
+    /** What else the block before noted of every putt. */
+    asked?: string[]
     started?: () => void
   }
-  let { lessonId, station, conditions, guides, closed = false, started }: Props = $props()
+  let { lessonId, station, conditions, guides, closed = false, asked = [], started }: Props = $props()
 
   const client = useQueryClient()
   const SEEN = [
@@ -32,6 +34,10 @@
   let condition = $state('as usual')
   let seen = $state<'guided' | 'blind' | null>(null)
   let planned = $state(10)
+  const notes = notesQuery()
+  let chosen = $state<string[] | null>(null)
+  const asks = $derived(chosen ?? asked)
+  const toggle = (note: string) => (chosen = asks.includes(note) ? asks.filter((it) => it !== note) : [...asks, note])
   let error = $state<unknown>(null)
   let busy = $state(false)
   const id = $props.id()
@@ -43,7 +49,7 @@
     try {
       const station_id = await station()
       const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
-      const body = { station_id, condition, guided, planned, started_at: new Date().toISOString() }
+      const body = { station_id, condition, guided, planned, asks, started_at: new Date().toISOString() }
       const block = await ask(api.PUT('/api/blocks/{id}', { params: { path: { id: v7() } }, body }))
       await renewLesson(client, lessonId)
       started?.()
@@ -80,6 +86,19 @@
       error={error ? refusal(error).about('planned') : undefined}
     />
   </div>
+  <details>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+      Also note <span class="font-normal text-faded">{(notes.data ?? []).filter((it) => asks.includes(it.note)).map((it) => it.label.toLowerCase()).join(', ') || 'nothing else'}</span>
+    </summary>
+    <div class="flex flex-wrap gap-1.5" role="group" aria-label="Also note of every putt">
+      {#each notes.data ?? [] as it (it.note)}
+        <button
+          type="button" class="button px-3 {asks.includes(it.note) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={asks.includes(it.note)}
+          onclick={() => toggle(it.note)}>{it.label}</button
+        >
+      {/each}
+    </div>
+  </details>
   {#if error}<Trouble {error} />{/if}
   <button class="button primary min-h-14 text-lg" disabled={busy || closed}>Start block</button>
 </form>

@@ -8,6 +8,7 @@
   import Vial from '$lib/drawing/Vial.svelte'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
   import { currentBlock } from '$lib/frame/current'
+  import NoteTables from '$lib/start/NoteTables.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -43,6 +44,7 @@
       <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
         <Stage scene={judged.data.rays} stretch="fitting" />
       </div>
+      <NoteTables tables={judged.data.tables} />
     </div>
     <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to work on">
       {#if it.final}

@@ -6,7 +6,7 @@
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
   import { outbox } from '$lib/api/outbox.svelte'
-  import { entryQuery, judgedQuery, lessonQuery, renewLesson } from '$lib/api/queries.svelte'
+  import { entryQuery, judgedQuery, lessonQuery, notesQuery, renewLesson } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
@@ -19,6 +19,8 @@
   import Trouble from '$lib/frame/Trouble.svelte'
   import VoidSheet from '$lib/frame/VoidSheet.svelte'
   import { ENTRIES } from '$lib/instruments'
+  import NoteStep from '$lib/start/NoteStep.svelte'
+  import { PendingPutt, type Pending } from '$lib/start/pending.svelte'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()
@@ -67,9 +69,35 @@
     if ((zone.low ?? -Infinity) <= 0 && (zone.high ?? Infinity) >= 0) return 'neither'
     return zone.at < 0 ? 'left' : 'right'
   }
-  function record(zone: Zone): void {
+
+  // What else this block notes, in the order of the putt: what was felt before the reading, the rest after it.
+  const all = notesQuery()
+  const pending = new PendingPutt()
+  $effect.pre(() => pending.of(blockId))
+  const asked = $derived((all.data ?? []).filter((it) => block?.asks.includes(it.note)))
+  const missing = $derived(asked.filter((it) => !(it.note in pending.value.notes)))
+  const noting = $derived(missing.find((it) => it.when === 'before') ?? (pending.value.zone ? missing[0] : undefined))
+  function note(option: string): void {
+    if (!noting || full || ended) return
+    const value = { ...pending.value, notes: { ...pending.value.notes, [noting.note]: option } }
+    pending.set(value)
+    finish(value)
+  }
+  function read(zone: Zone): void {
     if (!blockId || full || ended) return
-    const reading = { id: v7(), block_id: blockId, raw: zone.raw, taken_at: new Date().toISOString() }
+    const value = { ...pending.value, zone }
+    if (asked.length) pending.set(value)
+    finish(value)
+  }
+  /** Keep the putt once the last of it was noted. */
+  function finish({ zone, notes }: Pending): void {
+    if (!zone || asked.some((it) => !(it.note in notes))) return
+    record(zone, Object.fromEntries(Object.entries(notes).filter(([, option]) => option)))
+    if (asked.length) pending.clear()
+  }
+  function record(zone: Zone, notes: Record<string, string>): void {
+    if (!blockId) return
+    const reading = { id: v7(), block_id: blockId, raw: zone.raw, notes, taken_at: new Date().toISOString() }
     const side = sideOf(zone)
     const { id: about, ...body } = reading
     outbox.post({
@@ -92,7 +120,10 @@
       shown: null,
     })
   }
-  const undo = () => mark(valid.at(-1), 'undone')
+  function undo(): void {
+    if (pending.begun) pending.back((name) => asked.find((it) => it.note === name)?.when === 'after')
+    else mark(valid.at(-1), 'undone')
+  }
   function askWhy(putt: Putt | undefined): void {
     if (!putt) return
     striking = putt
@@ -152,8 +183,10 @@
         {/if}
         {#if error}<Trouble {error} />{/if}
         <div class="relative min-h-0 flex-1">
-          {#if picture.data && Entry}
-            <div class="absolute inset-0"><Entry entry={picture.data} closed={full || ended} {record} /></div>
+          {#if noting && !full && !ended}
+            <div class="absolute inset-0">{#key noting.note}<NoteStep note={noting} skip={() => note('')} take={note} />{/key}</div>
+          {:else if picture.data && Entry}
+            <div class="absolute inset-0"><Entry entry={picture.data} closed={full || ended} record={read} /></div>
           {:else if picture.error}
             <Trouble error={picture.error} again={() => picture.refetch()} />
           {/if}
@@ -168,7 +201,7 @@
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
-        <PuttList {putts} most={5} {undo} strike={askWhy} restore={(putt) => mark(putt, null)} />
+        <PuttList {putts} most={5} begun={pending.begun} {undo} strike={askWhy} restore={(putt) => mark(putt, null)} />
       </div>
       <div class="mt-auto border-t border-hairline pt-2 max-desk:order-5 max-desk:px-4 max-desk:pb-2">
         <div class="flex items-center justify-between">
@@ -187,6 +220,7 @@
       station={() => Promise.resolve(block.station_id)}
       conditions={sheet.blocks.map((it) => it.condition)}
       guides={block.guided}
+      asked={block.asks}
       closed={ended}
       started={() => (switching = false)}
     />

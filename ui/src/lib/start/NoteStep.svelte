@@ -1,0 +1,39 @@
+<!-- One thing to note of a putt: one tap or one key. -->
+<script lang="ts">
+  import type { Shapes } from '$lib/api/client'
+  import { keys } from '$lib/frame/keys.svelte'
+
+  interface Props {
+    note: Shapes['NoteOut']
+    /** Nothing of it can be told now: go on without. */
+    skip: () => void
+    take: (option: string) => void
+  }
+  let { note, skip, take }: Props = $props()
+
+  const mark = (option: string) => (option === 'left' ? '◂ left' : option === 'right' ? 'right ▸' : option)
+  $effect(() =>
+    keys.add(note.label, () => [
+      ...note.options.map((option, n) => ({ key: String(n + 1), words: `${note.label}: ${option}`, run: () => take(option) })),
+      { key: 's', words: `Skip ${note.label.toLowerCase()} for this putt`, run: skip },
+    ]),
+  )
+</script>
+
+<div class="flex h-full flex-col gap-2" data-note-step={note.note}>
+  <div class="flex items-center justify-between gap-3">
+    <p class="text-lg font-semibold">{note.question}</p>
+    <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
+  </div>
+  <div
+    class="grid min-h-0 flex-1 gap-2 {note.columns === 3 ? 'grid-cols-3 border-2 border-ink p-2' : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
+    role="group" aria-label={note.label}
+  >
+    {#each note.options as option, n (option)}
+      <button type="button" class="button min-h-14 flex-col text-lg" aria-keyshortcuts={String(n + 1)} onclick={() => take(option)}>
+        <span>{mark(option)}</span><kbd class="key hidden sm:inline">{n + 1}</kbd>
+      </button>
+    {/each}
+  </div>
+  {#if note.columns === 3}<p class="text-center text-sm text-faded">Heel at the left, toe at the right, for either hand.</p>{/if}
+</div>
