@@ -56,3 +56,18 @@ def test_the_notes_are_told_beside_the_verdict(page: Page):
     expect(page.locator("[data-table='Holed, by the start']")).to_contain_text(
         "3 of 3 that started in the window missed"
     )
+
+
+def test_the_wall_shows_the_last_putt_once_its_call_is_in(page: Page):
+    begin(page, "Walled Golfer", "Felt start")
+    with page.context.expect_page() as opened:
+        page.get_by_role("link", name="Wall", exact=True).click()
+    wall = opened.value.locator("[data-wall]")
+    expect(wall).to_contain_text("No putts yet.")
+    page.keyboard.press("2")
+    for _ in range(3):
+        page.keyboard.press("ArrowLeft")
+    page.keyboard.press("Enter")
+    expect(wall).to_contain_text("mm left")
+    expect(wall.locator("[data-vial] .tick")).to_have_count(1)
+    assert "Judge" not in wall.inner_text() and "°" not in wall.inner_text().split("mm left")[0]

@@ -15,6 +15,7 @@ from . import (
     bag,
     blocks,
     cards,
+    exports,
     eyes,
     golfers,
     green,
@@ -66,7 +67,7 @@ def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
         return {"status": "ready"}
 
     everyday = (golfers, lessons, stations, saved, blocks, aims, sights, eyes, set_ups, maps, cards)
-    for module in (*everyday, instruments, green, bag, prints):
+    for module in (*everyday, instruments, green, bag, prints, exports):
         api.include_router(module.router)
     app.include_router(api)
 

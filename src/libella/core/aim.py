@@ -15,9 +15,10 @@ from .estimate import START, Estimate, Summary, posterior, summarise
 from .golfer import Hand
 from .green.putt import Putt
 from .interval import Interval
-from .judge.verdict import WORDS, Verdict, verdict
+from .judge.verdict import Verdict, verdict
+from .judge.words import headline
 from .limits import Bounds
-from .wording import Units, about, count, degrees, side_of
+from .wording import Units, about, count, side_of
 
 Link = Literal["face", "mark", "to_mark"]
 Cue = Literal["line", "stripe", "logo", "blank", "near spot"]
@@ -94,7 +95,7 @@ def aim_found(
         final=final,
         summary=summary,
         verdict=call,
-        headline=_headline(summary, call),
+        headline=headline(summary, call, "No set-down yet."),
         meaning=_meaning(summary, call, link, putt, hand, units, n, planned) + ("" if proved or not n else _UNPROVED),
         doubt=_doubt(summary),
         vial=vial(readings, summary, putt.window, settled=final),
@@ -102,22 +103,6 @@ def aim_found(
 
 
 _UNPROVED: Final = " The line is not proved."
-
-
-def _headline(summary: Summary | None, call: Verdict | None) -> str:
-    if summary is None:
-        return "No set-down yet."
-    where = _where(summary.bias)
-    if call is None:
-        return f"So far {where}."
-    return "No tendency." if call.word == "none" else f"{where[0].upper()}{where[1:]}, {WORDS[call.word]}."
-
-
-def _where(bias: Estimate) -> str:
-    said = degrees(bias.value, bias.doubt)
-    if float(said.removesuffix("°")) == 0:
-        return f"within {degrees(bias.doubt, bias.doubt)} of the line"
-    return f"{said} {side_of(bias.value)}"
 
 
 def _meaning(

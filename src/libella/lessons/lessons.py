@@ -155,6 +155,16 @@ def lessons_of(
     return _with_blocks(desk, rows)
 
 
+def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[Lesson, list[BlockSheet]]]:
+    """All of a golfer's lessons with their blocks, oldest first; voided ones are left out."""
+    query = select(Lesson).where(
+        Lesson.studio_id == desk.studio_id, Lesson.golfer_id == golfer_id, Lesson.voided_at.is_(None)
+    )
+    with desk.transaction() as session:
+        rows = session.scalars(query.order_by(Lesson.started_at, Lesson.id)).all()
+    return _with_blocks(desk, rows)
+
+
 def open_lessons(desk: Desk) -> Sequence[tuple[Lesson, Golfer]]:
     """Lessons in progress, newest first."""
     query = (

@@ -13,8 +13,9 @@ from ..estimate.continuation import MOST_FURTHER
 from ..golfer import Hand, push_or_pull
 from ..interval import Interval
 from ..station import Station
-from ..wording import Side, Units, about, count, degrees, percent, side_of
-from .verdict import WORDS, Verdict, putts_to_settle, verdict
+from ..wording import Side, Units, about, count, percent, side_of
+from .verdict import Verdict, putts_to_settle, verdict
+from .words import headline, nameless
 
 _TIE_PUTTS = 1
 
@@ -85,7 +86,7 @@ def judge(
         final=final,
         summary=summary,
         verdict=call,
-        headline=_headline(summary, call),
+        headline=headline(summary, call, "No putts yet."),
         size=_size(summary, station, units),
         meaning=_meaning(summary, call, n, planned, hand) + ("" if proved or not n else " The line is not proved."),
         allows=allows(station, units),
@@ -121,28 +122,6 @@ def _summary(readings: Sequence[Interval], station: Station) -> Summary:
     return summarise(post.blurred(station.shared_deg), station.putt.window)
 
 
-def _headline(summary: Summary | None, call: Verdict | None) -> str:
-    if summary is None:
-        return "No putts yet."
-    where = _where(summary.bias)
-    if call is None:
-        return f"So far {where}."
-    if call.word == "none":
-        return "No tendency."
-    return f"{where[0].upper()}{where[1:]}, {WORDS[call.word]}."
-
-
-def _where(bias: Estimate) -> str:
-    if _nameless(bias):
-        return f"within {degrees(bias.doubt, bias.doubt)} of the line"
-    return f"{degrees(bias.value, bias.doubt)} {side_of(bias.value)}"
-
-
-def _nameless(bias: Estimate) -> bool:
-    """True when, rounded to what is known of it, nothing is left of a bias to name."""
-    return float(degrees(bias.value, bias.doubt).removesuffix("°")) == 0
-
-
 def _size(summary: Summary | None, station: Station, units: Units) -> str:
     if summary is None:
         return ""
@@ -150,7 +129,7 @@ def _size(summary: Summary | None, station: Station, units: Units) -> str:
     bias = summary.bias
     doubt_m = offset_m(bias.doubt, length)
     here = about(offset_m(bias.value, length), doubt_m, units)
-    if here.startswith("under") or _nameless(bias):
+    if here.startswith("under") or nameless(bias):
         return f"At the hole: {here if here.startswith('under') else 'within ' + about(doubt_m, doubt_m, units)}."
     holes = abs(hole_widths(bias.value, length))
     widths = f", {holes:.1f} hole widths" if holes >= 0.45 else ""

@@ -72,6 +72,11 @@
       <button class="button danger" onclick={() => (voiding = true)}>Void lesson…</button>
     {/if}
   </div>
+  <p class="mt-4 border-t border-hairline pt-3">
+    <span class="label block">Take its putts out</span>
+    <a class="button mt-1 mr-2" href="/api/exports/lesson/{lesson.id}?form=csv" download>CSV</a>
+    <a class="button mt-1" href="/api/exports/lesson/{lesson.id}?form=json" download>JSON</a>
+  </p>
   {#if voiding}
     <form
       class="mt-3 grid gap-2"

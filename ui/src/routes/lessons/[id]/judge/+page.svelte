@@ -83,6 +83,11 @@
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">What was assumed</summary>
         <p class="text-[15px]">{it.prior}</p>
       </details>
+      <p class="border-t border-hairline pt-2">
+        <span class="label block">Take its putts out</span>
+        <a class="button mt-1 mr-2" href="/api/exports/block/{block.id}?form=csv" download>CSV</a>
+        <a class="button mt-1" href="/api/exports/block/{block.id}?form=json" download>JSON</a>
+      </p>
       <section class="mt-auto border-t border-hairline pt-3">
         <h2 class="wide text-lg">Blocks</h2>
         <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/judge" />

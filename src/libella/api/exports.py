@@ -1,0 +1,46 @@
+"""Putts out, as CSV or JSON: of a block, a lesson, a golfer."""
+
+from collections.abc import Sequence
+from typing import Literal
+
+from fastapi import APIRouter, Query
+from fastapi.responses import Response
+
+from ..exchange.putt_file import as_csv, as_json, rows
+from ..lessons import blocks, golfers, lessons
+from ..lessons.desk import Desk
+from ..lessons.lessons import BlockSheet
+from ..store.tables import Golfer, Lesson
+from .shapes import UUID, AtDesk
+
+router = APIRouter(prefix="/exports", tags=["exports"])
+
+
+@router.get(
+    "/{scope}/{id}",
+    response_class=Response,
+    responses={200: {"content": {"text/csv": {}, "application/json": {}}, "description": "The putts."}},
+)
+def export(
+    desk: AtDesk,
+    scope: Literal["block", "lesson", "golfer"],
+    id: UUID,
+    form: Literal["csv", "json"] = Query("csv"),
+) -> Response:
+    """Every putt of it, oldest first, voided ones marked; docs/formats/putts.md tells the columns."""
+    found = [row for golfer, lesson, sheets in _held(desk, scope, id) for row in rows(golfer, lesson, sheets)]
+    kind = "text/csv; charset=utf-8" if form == "csv" else "application/json"
+    headers = {"Content-Disposition": f'attachment; filename="putts-of-{scope}.{form}"'}
+    return Response(as_csv(found) if form == "csv" else as_json(found), media_type=kind, headers=headers)
+
+
+def _held(desk: Desk, scope: str, id: UUID) -> list[tuple[Golfer, Lesson, Sequence[BlockSheet]]]:
+    if scope == "golfer":
+        golfer = golfers.golfer(desk, id)
+        return [(golfer, lesson, sheets) for lesson, sheets in lessons.every_lesson_of(desk, id)]
+    if scope == "lesson":
+        sheet = lessons.lesson_sheet(desk, id)
+        return [(sheet.golfer, sheet.lesson, sheet.blocks)]
+    one = blocks.block_sheet(desk, id)
+    sheet = lessons.lesson_sheet(desk, one.block.lesson_id)
+    return [(sheet.golfer, sheet.lesson, [one])]

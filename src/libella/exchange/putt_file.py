@@ -1,0 +1,127 @@
+"""Putts as CSV or JSON, one row a putt, voided ones too; `DICTIONARY` and docs/formats/putts.md tell the columns."""
+
+import csv
+import io
+import json
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from typing import Any, Final
+
+from ..core.notes import NOTES
+from ..lessons.blocks import station_of
+from ..lessons.lessons import BlockSheet
+from ..store.tables import Golfer, Lesson
+
+FORMAT: Final = "libella-putts"
+VERSION: Final = 1
+Value = str | float | int | bool | None
+_PUTT: Final = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
+_SPREADSHEET_SIGNS: Final = ("=", "+", "-", "@")
+
+
+@dataclass(frozen=True, slots=True)
+class Column:
+    """A column: its name, its unit ("" for none), what it says."""
+
+    name: str
+    unit: str
+    meaning: str
+
+
+DICTIONARY: Final[tuple[Column, ...]] = (
+    Column("golfer", "", "name as noted"),
+    Column("hand", "", "right or left: the side the golfer putts from"),
+    Column("lesson_id", "", "of the lesson"),
+    Column("lesson_started_at", "", "ISO 8601, UTC"),
+    Column("place", "", "where the lesson was given"),
+    Column("surface", "", "indoor mat, carpet or green"),
+    Column("block_id", "", "of the block"),
+    Column("condition", "", "what stayed the same through the block"),
+    Column("guided", "", "true: the rig stood in the golfer's view"),
+    Column("distance_m", "m", "ball to the hole's centre"),
+    Column("past_m", "m", "pace: how far past the hole a miss would run"),
+    Column("stimp_ft", "ft", "green speed on the ramp"),
+    Column("falls_forward_percent", "%", "slope along the line, downhill to the hole positive"),
+    Column("falls_right_percent", "%", "slope across the line, falling to the right positive"),
+    Column("rig", "", "the instrument that watched the start"),
+    Column("rig_at_m", "m", "how far from the ball it stood"),
+    Column("line_proved", "", "true: the line was verified a second way"),
+    Column("window_left_deg", "deg", "what the hole allows to the left of the start target, positive"),
+    Column("window_right_deg", "deg", "what the hole allows to the right of it"),
+    Column("putt_id", "", "of the putt"),
+    Column("taken_at", "", "ISO 8601, UTC"),
+    Column("start_low_deg", "deg", "lower limit of the error against the start target, right positive; empty: open"),
+    Column("start_high_deg", "deg", "upper limit of it; empty: open"),
+    Column("raw", "", "the reading as it was tapped, JSON"),
+    *(Column(name, "", f"{it.label.lower()}: {', '.join(it.options)}; empty: not noted") for name, it in NOTES.items()),
+    Column("voided", "", "true: does not count"),
+    Column("void_reason", "", "why"),
+)
+
+
+def rows(golfer: Golfer, lesson: Lesson, sheets: Iterable[BlockSheet]) -> list[dict[str, Value]]:
+    """One row a putt, oldest first, keyed by column."""
+    found: list[dict[str, Value]] = []
+    for sheet in sheets:
+        block, station = sheet.block, station_of(sheet.block)
+        same: dict[str, Value] = {
+            "golfer": golfer.name,
+            "hand": golfer.hand,
+            "lesson_id": str(lesson.id),
+            "lesson_started_at": lesson.started_at.isoformat(),
+            "place": lesson.place,
+            "surface": lesson.surface,
+            "block_id": str(block.id),
+            "condition": block.condition,
+            "guided": block.guided,
+            **{it: getattr(block, it) for it in _PUTT},
+            "rig": block.rig_kind,
+            "rig_at_m": station.rig.station_m,
+            "line_proved": station.proof.is_proved,
+            "window_left_deg": station.putt.window.left_deg,
+            "window_right_deg": station.putt.window.right_deg,
+        }
+        for it in sheet.readings:
+            own: dict[str, Value] = {
+                "putt_id": str(it.id),
+                "taken_at": it.taken_at.isoformat(),
+                "start_low_deg": it.low_deg,
+                "start_high_deg": it.high_deg,
+                "raw": json.dumps(it.raw, sort_keys=True),
+                **{name: it.notes.get(name) for name in NOTES},
+                "voided": it.voided,
+                "void_reason": it.void_reason,
+            }
+            found.append(same | own)
+    return found
+
+
+def as_csv(putts: Sequence[dict[str, Value]]) -> str:
+    """RFC 4180, UTF-8, with a header; booleans as true and false, what is not there is empty.
+
+    Words that a spreadsheet would take for a formula get an apostrophe before them.
+    """
+    out = io.StringIO()
+    writer = csv.DictWriter(out, [it.name for it in DICTIONARY], lineterminator="\r\n")
+    writer.writeheader()
+    writer.writerows({name: _cell(value) for name, value in row.items()} for row in putts)
+    return out.getvalue()
+
+
+def as_json(putts: Sequence[dict[str, Value]]) -> str:
+    """One object: what it is, the dictionary, the rows."""
+    document: dict[str, Any] = {
+        "format": FORMAT,
+        "version": VERSION,
+        "dictionary": [{"name": it.name, "unit": it.unit, "meaning": it.meaning} for it in DICTIONARY],
+        "putts": list(putts),
+    }
+    return json.dumps(document, ensure_ascii=False)
+
+
+def _cell(value: Value) -> Value:
+    if isinstance(value, bool):
+        return "true" if value else "false"
+    if isinstance(value, str) and value.startswith(_SPREADSHEET_SIGNS):
+        return f"'{value}"
+    return value
