@@ -67,7 +67,7 @@ def test_the_wall_shows_the_last_putt_once_its_call_is_in(page: Page):
     page.keyboard.press("2")
     for _ in range(3):
         page.keyboard.press("ArrowLeft")
-    page.keyboard.press("Enter")
+    page.get_by_role("button", name=re.compile("^Record")).click()
     expect(wall).to_contain_text("mm left")
     expect(wall.locator("[data-vial] .tick")).to_have_count(1)
     assert "Judge" not in wall.inner_text() and "°" not in wall.inner_text().split("mm left")[0]

@@ -1,0 +1,45 @@
+"""The desk: what is done together is kept whole or not at all; what is not of this studio is not there."""
+
+import pytest
+import uuid6
+
+from libella.core.golfer import LEVELS
+from libella.lessons.desk import Desk
+from libella.lessons.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.lessons.problem import NotFound
+from libella.store.tables import Golfer
+
+
+def entry(name: str) -> GolferEntry:
+    return GolferEntry(name, "right", next(iter(LEVELS)))
+
+
+def test_what_is_done_together_is_kept_whole(desk):
+    with desk.together() as whole:
+        keep_golfer(whole, uuid6.uuid7(), entry("One"))
+        keep_golfer(whole, uuid6.uuid7(), entry("Two"))
+        # Inside it is there already, outside not yet.
+        assert len(find_golfers(whole)) == 2
+        assert find_golfers(desk) == []
+    assert [it.name for it in find_golfers(desk)] == ["One", "Two"]
+
+
+def test_what_fails_half_way_leaves_nothing(desk):
+    with pytest.raises(ZeroDivisionError), desk.together() as whole:
+        keep_golfer(whole, uuid6.uuid7(), entry("One"))
+        raise ZeroDivisionError
+    assert find_golfers(desk) == []
+    keep_golfer(desk, uuid6.uuid7(), entry("Three"))
+    assert [it.name for it in find_golfers(desk)] == ["Three"]
+
+
+def test_a_row_said_twice_is_found_and_of_another_studio_it_is_not_there(desk, engine):
+    id = uuid6.uuid7()
+    with desk.transaction() as session:
+        values = {"name": "One", "hand": "right", "level": "club", "notes": ""}
+        row, new = desk.add(session, Golfer, id, **values)
+        again, newer = desk.add(session, Golfer, id, **values | {"name": "Other"})
+        assert (new, newer) == (True, False) and again.name == row.name == "One"
+    other = Desk(engine, uuid6.uuid7())
+    with other.transaction() as session, pytest.raises(NotFound, match="golfer"):
+        other.get(session, Golfer, id, "golfer")
