@@ -60,8 +60,11 @@ def test_the_notes_are_told_beside_the_verdict(page: Page):
 
 def test_the_wall_shows_the_last_putt_once_its_call_is_in(page: Page):
     begin(page, "Walled Golfer", "Felt start")
+    page.get_by_role("button", name="Lesson", exact=True).click()
     with page.context.expect_page() as opened:
-        page.get_by_role("link", name="Wall", exact=True).click()
+        page.get_by_role("link", name="Last putt, for the wall").click()
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("dialog")).to_have_count(0)
     wall = opened.value.locator("[data-wall]")
     expect(wall).to_contain_text("No putts yet.")
     page.keyboard.press("2")

@@ -90,6 +90,11 @@ CUT_OFF = """
   .map(([, html]) => html)
 """
 
+OVERLAPPING = """
+[...document.querySelectorAll('nav a')].filter(it => it.checkVisibility() && it.scrollWidth > it.clientWidth + 1)
+  .map(it => it.textContent.trim().slice(0, 40))
+"""
+
 
 @pytest.mark.parametrize("view", VIEWS)
 def test_axe_finds_nothing_serious_in_either_light_and_nothing_is_cut_off_at_any_size(page: Page, view: str):
@@ -106,6 +111,7 @@ def test_axe_finds_nothing_serious_in_either_light_and_nothing_is_cut_off_at_any
         shot(page, f"{view}-{size}")
         assert page.evaluate("document.documentElement.scrollWidth") <= width, size
         assert page.evaluate(CUT_OFF) == [], size
+        assert page.evaluate(OVERLAPPING) == [], size
 
 
 @pytest.mark.parametrize("size", ["desk", "tablet"])

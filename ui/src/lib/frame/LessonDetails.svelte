@@ -73,6 +73,11 @@
     {/if}
   </div>
   <p class="mt-4 border-t border-hairline pt-3">
+    <span class="label block">Second screens, in a window of their own</span>
+    <a class="button mt-1 mr-2" href="/wall/{lesson.id}" target="_blank" rel="noopener">Last putt, for the wall</a>
+    <a class="button mt-1" href="/question/{lesson.id}" target="_blank" rel="noopener">Question, for the golfer</a>
+  </p>
+  <p class="mt-4 border-t border-hairline pt-3">
     <span class="label block">Take its putts out</span>
     <a class="button mt-1 mr-2" href="/api/exports/lesson/{lesson.id}?form=csv" download>CSV</a>
     <a class="button mt-1" href="/api/exports/lesson/{lesson.id}?form=json" download>JSON</a>

@@ -21,7 +21,7 @@
 </script>
 
 <nav
-  class="flex shrink-0 flex-row border-hairline max-desk:overflow-x-auto max-desk:border-b desk:w-[220px] desk:flex-col desk:border-r"
+  class="flex shrink-0 flex-row border-hairline max-desk:border-b max-sm:flex-wrap desk:w-[220px] desk:flex-col desk:border-r"
   aria-label="Run sheet"
 >
   {#each steps as step (step.at)}
@@ -29,7 +29,7 @@
     <a
       href="/lessons/{sheet.lesson.id}/{step.at}{page.url.search}"
       aria-current={here ? 'step' : undefined}
-      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-desk:border-r desk:border-b desk:py-3 {here
+      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-sm:flex-[1_0_24%] max-sm:px-2 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
         ? 'bg-sheet shadow-[inset_0_-4px_0_var(--ink)] desk:shadow-[inset_4px_0_0_var(--ink)]'
         : ''}"
     >
@@ -37,7 +37,7 @@
       <span class="block text-sm leading-snug text-faded max-desk:truncate max-sm:hidden">{step.result}</span>
     </a>
   {/each}
-  <div class="flex items-center px-2 desk:mt-auto desk:block desk:p-3">
+  <div class="flex items-center px-2 max-sm:flex-[1_0_24%] desk:mt-auto desk:block desk:p-3">
     {#if sheet.lesson.ended_at}<p class="mb-2 hidden text-sm font-semibold desk:block">This lesson has ended.</p>{/if}
     <button class="button w-full max-desk:border-transparent" onclick={details}>Lesson</button>
   </div>

@@ -206,10 +206,7 @@
       <div class="mt-auto border-t border-hairline pt-2 max-desk:order-5 max-desk:px-4 max-desk:pb-2">
         <div class="flex items-center justify-between">
           <h2 class="wide text-lg">Blocks</h2>
-          <span class="flex gap-1">
-            <a class="button plain" href="/wall/{id}" target="_blank" rel="noopener">Wall</a>
-            <button class="button" onclick={() => (switching = true)}>Other condition <kbd class="key">N</kbd></button>
-          </span>
+          <button class="button" onclick={() => (switching = true)}>Other condition <kbd class="key">N</kbd></button>
         </div>
         <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/start" />
       </div>
