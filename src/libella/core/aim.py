@@ -26,7 +26,6 @@ CUES: Final[tuple[Cue, ...]] = ("line", "stripe", "logo", "blank", "near spot")
 PLANNED: Final = Bounds(3, 40, "set-downs")
 ANGLE: Final = Bounds(-10.0, 10.0, "deg")
 SEEN: Final = Bounds(0.1, 3.0, "deg")
-_NINETY: Final = 1.645
 
 
 @dataclass(frozen=True, slots=True)

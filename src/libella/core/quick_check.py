@@ -8,7 +8,7 @@ from typing import Final, Literal
 import numpy as np
 from scipy.special import ndtr
 
-from .estimate.summary import Estimate
+from .estimate.summary import NINETY, Estimate
 from .eyes import EyeTake
 from .interval import Interval
 from .judge.verdict import CLEAR, LIKELY
@@ -24,7 +24,6 @@ _SEEN_MOVED_DEG: Final = 1.0
 """Five answers can't see less."""
 _SET_DOWN_DEG: Final = 1.0
 """One set-down scatters about as much as a start does (handbook 5, prior of face aim)."""
-_NINETY: Final = 1.645
 Word = Literal["steady", "drifted", "likely drifted", "can't tell yet", "not looked at"]
 
 
@@ -88,14 +87,11 @@ def _eyes(kept: Kept, eyes: EyeTake | None, units: Units) -> Drift:
         if was is None:
             continue
         doubt = math.sqrt(
-            (was.doubt / _NINETY) ** 2
-            + kept.wander_mm**2
-            + (eyes.seen_m * 1000) ** 2 / 12
-            + (eyes.level_doubt_m * 1000) ** 2
+            was.sd**2 + kept.wander_mm**2 + (eyes.seen_m * 1000) ** 2 / 12 + (eyes.level_doubt_m * 1000) ** 2
         )
         moved = now - was.value
         sure.append(_beyond(moved, doubt, _MOVED_MM))
-        size, give = (about(it / 1000, doubt * _NINETY / 1000, units) for it in (abs(moved), doubt * _NINETY))
+        size, give = (about(it / 1000, doubt * NINETY / 1000, units) for it in (abs(moved), doubt * NINETY))
         said.append(f"{size} {names[0] if moved > 0 else names[1]} (± {give})")
     word = _word(max(sure), 1 - max(sure))
     return Drift(what, word, f"{' and '.join(said)} than on the card: {_chance(word, max(sure))}.")
@@ -121,13 +117,13 @@ def _sight(kept: Kept, trials: Sequence[Trial]) -> Drift:
         why = "The card holds no looks-straight angle." if kept.angle is None else asked
         return Drift(what, "not looked at", why)
     now = perceive(trials).looks_straight
-    doubt = math.hypot(now.doubt, kept.angle.doubt) / _NINETY
+    doubt = math.hypot(now.sd, kept.angle.sd)
     moved = now.value - kept.angle.value
     chance = _beyond(moved, doubt, _SEEN_MOVED_DEG)
     word = _word(chance, 1 - chance)
     side = side_of(moved, 0.05)
     where = "As on the card" if side == "neither" else f"{degrees(moved, 0.5)} {side} of the card"
-    said = f"{where} (± {degrees(doubt * _NINETY, 0.5)}, five answers)"
+    said = f"{where} (± {degrees(doubt * NINETY, 0.5)}, five answers)"
     return Drift(what, word, f"{said}: {_chance(word, chance)}.")
 
 

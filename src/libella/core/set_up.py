@@ -7,7 +7,7 @@ from typing import Final, Literal
 from .estimate.posterior import Prior, posterior
 from .estimate.summary import Estimate
 from .interval import Interval
-from .judge.verdict import CLEAR, LIKELY
+from .judge.verdict import LIKELY, sure_of
 from .limits import Bounds, OutOfLimits
 from .wording import Units, percent, tape
 
@@ -190,7 +190,7 @@ def wander(times: Sequence[SetUp], units: Units) -> tuple[Wander, ...]:
         post = posterior(reads, prior, lapse=0.0)
         spread = Estimate(*(post.spread_quantile(share) for share in (0.5, 0.05, 0.95)))
         chance = post.spread_above(limit)
-        word = "clear" if chance >= CLEAR else "likely" if chance >= LIKELY else "can't tell yet"
+        word = sure_of(chance)
         said, most = (_size(it, entry.unit, units) for it in (spread.value, limit))
         if chance <= 1 - LIKELY:
             words = f"{entry.label} comes back to within {said}."

@@ -17,12 +17,12 @@ from ..core.interval import Interval
 from ..core.limits import OutOfLimits
 from ..core.proof import NOT_PROVED
 from ..core.wording import Units
-from ..store.tables import AimSet, Golfer, Lesson, SetDown, Station
+from ..store.tables import AimSet, Golfer, Lesson, SetDown
 from .blocks import hand_of
 from .desk import Desk
 from .lessons import open_lesson
 from .problem import Conflict
-from .stations import entry_of
+from .stations import entry_of, newest_station
 
 MOST = 80
 FEWEST = 3
@@ -171,12 +171,7 @@ def _sheets(desk: Desk, session: Session, lesson: Lesson, units: Units) -> list[
         .where(AimSet.studio_id == desk.studio_id, AimSet.lesson_id == lesson.id)
         .order_by(AimSet.started_at, AimSet.id)
     ).all()
-    station = session.scalar(
-        select(Station)
-        .where(Station.studio_id == desk.studio_id, Station.lesson_id == lesson.id)
-        .order_by(Station.laid_at.desc(), Station.id.desc())
-        .limit(1)
-    )
+    station = newest_station(desk, session, lesson.id)
     laid = entry_of(station).station() if station else None
     putt, proof = (laid.putt, laid.proof) if laid else (Putt(2.5, 0.3, lesson.stimp_ft), NOT_PROVED)
     shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0

@@ -21,7 +21,6 @@ from ..core.quick_check import DIRECTIONS, Drift, alert, asked_angles, drifts
 from ..core.wording import Units
 from ..store.tables import Golfer, Lesson, QuickCheck, SetUpCard
 from .desk import Desk
-from .eyes import eye_sheet
 from .lessons import open_lesson
 from .maps import map_sheet
 from .problem import Conflict
@@ -73,7 +72,8 @@ def keep_card(
     Said twice it is one card, as it was the first time; said otherwise, a conflict.
     """
     position = position_of(moved)
-    found, eyes = map_sheet(desk, lesson_id, "metric"), eye_sheet(desk, lesson_id, "metric")
+    found = map_sheet(desk, lesson_id, "metric")
+    eyes = found.eyes
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
     values = newest_values(desk, lesson_id)
     if not values and eyes.found is None and angle is None:
@@ -125,7 +125,7 @@ def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
         return [_kept(it) for it in session.scalars(query)]
 
 
-def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> CheckSheet:
+def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> QuickCheck:
     """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
     for n, it in enumerate(entry.answers):
         if it not in ("left", "straight", "right"):
@@ -149,7 +149,7 @@ def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: da
             if (row.lesson_id, row.card_id) != (lesson_id, entry.card_id):
                 raise Conflict("A check with this id is kept already, elsewhere.", "Begin a new check.")
             row.raw = raw
-    return check_sheet(desk, id, "metric")
+        return row
 
 
 def check_sheet(desk: Desk, id: UUID, units: Units) -> CheckSheet:

@@ -14,7 +14,7 @@ from ..core.wording import Units
 from ..store.tables import Lesson
 from .aims import natural_aim
 from .desk import Desk
-from .eyes import eye_sheet
+from .eyes import EyeSheet, eye_sheet
 from .sights import SightSheet, limit_of, sights_of
 
 
@@ -34,6 +34,7 @@ class MapSheet:
     sights: Sequence[SightSheet]
     left_out: int
     aim: AimQuestion
+    eyes: EyeSheet
 
     def angle_at(self, position: Position) -> Estimate:
         """The looks-straight angle there: as it was asked there last, or as the map has it."""
@@ -60,6 +61,7 @@ def map_sheet(desk: Desk, lesson_id: UUID, units: Units) -> MapSheet:
         sights=same,
         left_out=len(shown) - len(same),
         aim=aim_question(as_usual[-1].found.angle if as_usual else None, natural_aim(desk, lesson.golfer_id), limit),
+        eyes=eyes,
     )
 
 

@@ -83,54 +83,82 @@ def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:
     return ordered
 
 
-def stand_sheet(desk: Desk, lesson_id: UUID, units: Units) -> StandSheet:
-    """The set-up of a lesson."""
+@dataclass(frozen=True, slots=True)
+class _Stands:
+    """The rows a lesson's set-up is told from; `run` are the times its newest one was taken."""
+
+    golfer: Golfer
+    wanted: Sequence[str] | None
+    taken: Sequence[SetUp]
+    now: SetUp | None
+    before: SetUp | None
+    run: Sequence[SetUp]
+
+    def noted(self, units: Units) -> tuple[Noted, ...]:
+        return beside(self.now.values if self.now else {}, self.before.values if self.before else None, units)
+
+    def wander(self, units: Units) -> tuple[Wander, ...]:
+        return wander([it.values for it in self.run], units)
+
+
+def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
     with desk.transaction() as session:
         lesson = desk.get(session, Lesson, lesson_id, "lesson")
         golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
         wanted = session.get_one(Studio, desk.studio_id).set_up_wanted
         taken = _taken(desk, session, lesson_id)
-        firsts = [it for it in taken if not it.voided and it.again_of is None]
+        firsts = _firsts(taken)
         before = firsts[-2] if len(firsts) > 1 else _earlier(desk, session, lesson)
     now = firsts[-1] if firsts else None
     run = [it for it in taken if not it.voided and now is not None and now.id in (it.id, it.again_of)]
+    return _Stands(golfer, wanted, taken, now, before, run)
+
+
+def stand_sheet(desk: Desk, lesson_id: UUID, units: Units) -> StandSheet:
+    """The set-up of a lesson."""
+    it = _stands(desk, lesson_id)
     found = eye_sheet(desk, lesson_id, units).found
     inside = found.inside.value / 1000 if found else None
-    values, old = (now.values if now else {}), (before.values if before else None)
-    hand = hand_of(golfer)
+    values, old = (it.now.values if it.now else {}), (it.before.values if it.before else None)
+    hand = hand_of(it.golfer)
     return StandSheet(
-        wanted=USUALLY_WANTED if wanted is None else wanted,
-        taken=taken,
-        now=now,
-        before=before,
-        noted=beside(values, old, units),
-        wander=wander([it.values for it in run], units),
-        times=len(run),
+        wanted=USUALLY_WANTED if it.wanted is None else it.wanted,
+        taken=it.taken,
+        now=it.now,
+        before=it.before,
+        noted=it.noted(units),
+        wander=it.wander(units),
+        times=len(it.run),
         above=set_up_above(values, old, hand, units),
         behind=set_up_behind(values, old, inside, hand, units),
     )
 
 
 def stand_line(desk: Desk, lesson_id: UUID, units: Units) -> str:
-    """The set-up in one line, for the run sheet."""
-    sheet = stand_sheet(desk, lesson_id, units)
-    if sheet.now is None:
+    """The set-up in one line, for the run sheet, which is asked for often: nothing is drawn for it."""
+    it = _stands(desk, lesson_id)
+    if it.now is None:
         return "Nothing noted yet."
-    loose = next((it for it in sheet.wander if it.wandering >= 0.8), None)
+    loose = next((one for one in it.wander(units) if one.wandering >= 0.8), None)
     if loose:
         return loose.words
-    changed = [it for it in sheet.noted if it.change]
+    noted = it.noted(units)
+    changed = [one for one in noted if one.change]
     if changed:
         more = f", and {count(len(changed) - 1, 'more change')}" if len(changed) > 1 else ""
         return f"{changed[0].label}: {changed[0].change}{more}."
-    return f"{count(len(sheet.noted), 'thing')} noted" + (", as before." if sheet.before else ".")
+    return f"{count(len(noted), 'thing')} noted" + (", as before." if it.before else ".")
 
 
 def newest_values(desk: Desk, lesson_id: UUID) -> Values:
     """What the lesson's newest set-up says; empty without one."""
     with desk.transaction() as session:
-        firsts = [it for it in _taken(desk, session, lesson_id) if not it.voided and it.again_of is None]
+        firsts = _firsts(_taken(desk, session, lesson_id))
     return firsts[-1].values if firsts else {}
+
+
+def _firsts(taken: Sequence[SetUp]) -> list[SetUp]:
+    return [it for it in taken if not it.voided and it.again_of is None]
 
 
 def _taken(desk: Desk, session: Session, lesson_id: UUID) -> Sequence[SetUp]:

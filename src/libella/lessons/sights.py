@@ -22,11 +22,11 @@ from ..core.perception.method import AWAY, pointed_to, spot_of, turned_to
 from ..core.perception.position import SCORE, position_of, position_words
 from ..core.perception.words import SightWords, curve, less, sight_vial, sight_words
 from ..core.wording import Units, side_of, tape
-from ..store.tables import Lesson, SightTest, SightTrial, Station
+from ..store.tables import Lesson, SightTest, SightTrial
 from .desk import Desk
 from .lessons import open_lesson
 from .problem import Conflict
-from .stations import entry_of
+from .stations import entry_of, newest_station
 
 MOST_TRIALS = 80
 Trace = Literal["as usual", "ball to hole", "hole to ball"]
@@ -271,11 +271,6 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[SightTrial]
 
 
 def _putt(desk: Desk, session: Session, lesson_id: UUID) -> Putt:
-    station = session.scalar(
-        select(Station)
-        .where(Station.studio_id == desk.studio_id, Station.lesson_id == lesson_id)
-        .order_by(Station.laid_at.desc(), Station.id.desc())
-        .limit(1)
-    )
+    station = newest_station(desk, session, lesson_id)
     lesson = desk.get(session, Lesson, lesson_id, "lesson")
     return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.stimp_ft)

@@ -7,6 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from sqlalchemy import exists, select, tuple_
+from sqlalchemy.orm import Session
 
 from ..core.green.capture import Capture
 from ..core.green.putt import Putt, Target
@@ -82,6 +83,16 @@ def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: st
     except OutOfLimits as fault:
         field = kind_field if fault.field == "kind" else f"{sizes_field}.{fault.field}"
         raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
+
+
+def newest_station(desk: Desk, session: Session, lesson_id: UUID) -> Station | None:
+    """The station a lesson's putts are on now; None before one is laid."""
+    return session.scalar(
+        select(Station)
+        .where(Station.studio_id == desk.studio_id, Station.lesson_id == lesson_id)
+        .order_by(Station.laid_at.desc(), Station.id.desc())
+        .limit(1)
+    )
 
 
 def entry_of(laid: Laid) -> StationEntry:

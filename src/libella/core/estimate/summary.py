@@ -5,6 +5,9 @@ from dataclasses import dataclass
 from ..green.capture import Window
 from .posterior import Floats, Posterior
 
+NINETY = 1.645
+"""Half a 90 % interval of a normal, in standard deviations."""
+
 
 @dataclass(frozen=True, slots=True)
 class Estimate:
@@ -18,6 +21,11 @@ class Estimate:
     def doubt(self) -> float:
         """Half the width of the 90 % interval."""
         return (self.high - self.low) / 2
+
+    @property
+    def sd(self) -> float:
+        """The standard deviation a normal with that interval would have."""
+        return self.doubt / NINETY
 
 
 @dataclass(frozen=True, slots=True)

@@ -25,6 +25,14 @@ WORDS: dict[Word, str] = {
 }
 
 
+Sure = Literal["clear", "likely", "can't tell yet"]
+
+
+def sure_of(chance: float) -> Sure:
+    """The word for how sure a direction is, by its probability."""
+    return "clear" if chance >= CLEAR else "likely" if chance >= LIKELY else "can't tell yet"
+
+
 @dataclass(frozen=True, slots=True)
 class Verdict:
     """The word, the side it is about (neither for "none"), and the probability behind it."""

@@ -11,7 +11,6 @@ from ..judge.verdict import CLEAR, LIKELY, NONE
 from ..wording import degrees, percent, side_of
 
 Does = Literal["follows", "against", "neither", "open"]
-_NINETY = 1.645
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,11 +42,11 @@ def aim_question(sight: Estimate | None, aim: Estimate | None, limit_deg: float)
     if abs(sight.value) <= limit_deg:
         return AimQuestion("open", "There is no wrong picture to follow.", pair)
     sign = 1 if side == "right" else -1
-    sd = max(aim.doubt / _NINETY, 1e-6)
+    sd = max(aim.sd, 1e-6)
     follows = float(1 - ndtr((limit_deg - sign * aim.value) / sd))
     against = float(ndtr((-limit_deg - sign * aim.value) / sd))
     # The picture itself must be on that side for either to be said.
-    seen_sd = max(sight.doubt / _NINETY, 1e-6)
+    seen_sd = max(sight.sd, 1e-6)
     there = float(ndtr(abs(sight.value) / seen_sd))
     choices: tuple[tuple[Does, float, str], ...] = (
         ("follows", follows, "follows the picture"),

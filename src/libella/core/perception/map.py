@@ -9,15 +9,15 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
-from typing import Final, Literal
+from typing import Final
 
 import numpy as np
 from scipy.optimize import brentq
 from scipy.special import ndtr
 
 from ..estimate.posterior import Floats
-from ..estimate.summary import Estimate
-from ..judge.verdict import CLEAR, LIKELY
+from ..estimate.summary import NINETY, Estimate
+from ..judge.verdict import Sure, sure_of
 from .fit import BIAS_SD
 from .method import LooksStraight
 from .position import LEVERS, Lever, Position, rounded, same_place
@@ -25,9 +25,7 @@ from .position import LEVERS, Lever, Position, rounded, same_place
 _NAMES: Final[tuple[Lever, ...]] = tuple(LEVERS)
 _PLACED_DEG: Final = 0.15
 """How far a head put back where it was sees otherwise, one standard deviation: a map is no finer."""
-_NINETY: Final = 1.645
 _FEWEST: Final = 6
-Sure = Literal["clear", "likely", "can't tell yet"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,7 +93,7 @@ class PerceptionMap:
         """Looks-straight angle there, degrees, with its 90 % interval."""
         row = _row(position)
         middle, sd = float(row @ self.mean), math.sqrt(float(row @ self.cov @ row))
-        return Estimate(middle, middle - _NINETY * sd, middle + _NINETY * sd)
+        return Estimate(middle, middle - NINETY * sd, middle + NINETY * sd)
 
     @cached_property
     def effects(self) -> tuple[Effect, ...]:
@@ -103,7 +101,7 @@ class PerceptionMap:
         found: list[Effect] = []
         for n, lever in enumerate(_NAMES, start=1):
             middle, sd = float(self.mean[n]), math.sqrt(float(self.cov[n, n]))
-            slope = Estimate(middle, middle - _NINETY * sd, middle + _NINETY * sd)
+            slope = Estimate(middle, middle - NINETY * sd, middle + NINETY * sd)
             tried = any(it.tells and it.position.get(lever) for it in self.tried)
             found.append(Effect(lever, slope, float(ndtr(middle / sd)), tried))
         return tuple(found)
@@ -214,7 +212,7 @@ class PerceptionMap:
 
     def _within(self, position: Position) -> float:
         it = self.at(position)
-        sd = max((it.high - it.low) / (2 * _NINETY), 1e-9)
+        sd = max(it.sd, 1e-9)
         return float(ndtr((self.limit_deg - it.value) / sd) - ndtr((-self.limit_deg - it.value) / sd))
 
     def _nearer(self, position: Position) -> float:
@@ -238,17 +236,12 @@ def perception_map(tried: Sequence[Tried], limit_deg: float) -> PerceptionMap:
     return PerceptionMap(cov @ pull, cov, tuple(tried), limit_deg)
 
 
-def sure_of(chance: float) -> Sure:
-    """The word for a chance."""
-    return "clear" if chance >= CLEAR else "likely" if chance >= LIKELY else "can't tell yet"
-
-
 def _row(position: Position) -> Floats:
     return np.array([1.0, *(position.get(it, 0.0) for it in _NAMES)])
 
 
 def _told(it: Tried) -> tuple[float, float]:
     """What a test alone says of the angle there: middle and variance, its prior N(0, 2°) taken out."""
-    sd = (it.found.angle.high - it.found.angle.low) / (2 * _NINETY)
+    sd = it.found.angle.sd
     own = max(sd**-2 - BIAS_SD**-2, 1e-3)
     return it.found.angle.value * sd**-2 / own, 1 / own + _PLACED_DEG**2

@@ -10,6 +10,7 @@ from ..constants import BALL_M
 from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape, box, mirrored
 from ..estimate.posterior import Floats
 from ..golfer import Hand
+from ..judge.verdict import sure_of
 from ..wording import Units, about, degrees, fine_degrees, percent, side_of
 from .map import Effect, PerceptionMap
 from .position import LEVERS, Lever, Position, position_words
@@ -73,7 +74,7 @@ def _headline(found: PerceptionMap, units: Units) -> tuple[str, str, tuple[str, 
             f"There, straight lies {span}.",
             ROADS,
         )
-    sure = "clear" if change.nearer >= 0.95 else "likely" if change.nearer >= 0.8 else "can't tell yet"
+    sure = sure_of(change.nearer)
     return (
         f"Smallest playable change: {position_words(change.position, units)}.",
         f"Straight is seen truer there than now: {sure} ({percent(change.nearer)}). There it lies {span}; "

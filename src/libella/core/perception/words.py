@@ -9,7 +9,7 @@ from ..drawing.scene import Circle, Curve, Label, Line, Scene, Shape, Tape
 from ..drawing.vial import Tick, Vial
 from ..estimate.summary import Estimate
 from ..green.capture import Window
-from ..judge.verdict import CLEAR, LIKELY, NONE
+from ..judge.verdict import CLEAR, LIKELY, NONE, sure_of
 from ..wording import Side, Units, degrees, fine_degrees, percent, side_of, tape
 from .fit import perceive
 from .method import LooksStraight
@@ -93,7 +93,7 @@ def less(one: LooksStraight, other: LooksStraight, names: tuple[str, str]) -> st
     chance = float((np.abs(draws(one.angle)) < np.abs(draws(other.angle))).mean())
     better, worse = names if chance >= 0.5 else names[::-1]
     sure = max(chance, 1 - chance)
-    word = "clear" if sure >= CLEAR else "likely" if sure >= LIKELY else "can't tell yet"
+    word = sure_of(sure)
     return f"Straight is seen truer {better} than {worse}: {word} ({percent(sure)})."
 
 
