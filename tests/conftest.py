@@ -16,6 +16,7 @@ import psycopg
 import pytest
 import uuid6
 from fastapi.testclient import TestClient
+from hypothesis import settings
 from sqlalchemy import Engine, text
 
 from libella.api.app import create_app
@@ -30,6 +31,9 @@ from libella.store.cluster import Cluster
 from libella.store.database import connect, migrate
 
 ROOT = Path(__file__).parents[1]
+# A busy machine is no mistake of the code.
+settings.register_profile("unhurried", deadline=None)
+settings.load_profile("unhurried")
 
 
 @contextmanager

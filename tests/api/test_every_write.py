@@ -65,6 +65,14 @@ def write(kind: str, ids: dict) -> Write:
         "check": Write(
             "quick-checks", here | {"card_id": ids["card"], "taken_at": now()}, f"/lessons/{lesson}/quick-checks"
         ),
+        "comparison": Write(
+            "comparisons",
+            here
+            | {"conditions": [{"name": it, "station_id": ids["station"]} for it in "ab"], "each": 3}
+            | {"started_at": now()},
+            f"/lessons/{lesson}/comparisons",
+        ),
+        "sensor": Write("sensors", here | {"kind": "level"}, f"/lessons/{lesson}/sensors"),
         "aim set": Write("aim-sets", here | {"started_at": now()}, f"/lessons/{lesson}/aim"),
         "set-down": Write(
             "set-downs",
@@ -75,7 +83,8 @@ def write(kind: str, ids: dict) -> Write:
 
 
 KINDS = [
-    "block", "eye take", "string look", "sight test", "sight trial", "set-up", "card", "check", "aim set", "set-down",
+    "block", "eye take", "string look", "sight test", "sight trial", "set-up", "card", "check", "comparison", "sensor",
+    "aim set", "set-down",
 ]  # fmt: skip
 
 

@@ -31,8 +31,8 @@ def test_what_was_not_noted_has_no_table():
 def test_what_feels_straight_is_found_whichever_way_it_lies(truth):
     rng = np.random.default_rng(4)
     golfer = SimulatedGolfer(truth, 1.2, feels_straight_deg=truth, feel_noise_deg=0.4)
-    starts = [golfer.start(rng, 2.5) for _ in range(40)]
-    putts = [(at(it), {"felt": golfer.notes(rng, it, WINDOW)["felt"]}) for it in starts]
+    strokes = [golfer.stroke(rng, 2.5) for _ in range(40)]
+    putts = [(at(it.start_deg), {"felt": golfer.notes(rng, it, WINDOW)["felt"]}) for it in strokes]
     words = table(putts, "Felt against real").words
     side = "right" if truth > 0 else "left"
     said = float(words.split("a start ")[1].split("°")[0])

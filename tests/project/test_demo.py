@@ -3,10 +3,12 @@
 import pytest
 
 from libella.core.judge.tables import Table
-from libella.demo.scenario import PEOPLE
+from libella.demo.people import PEOPLE
 from libella.lessons.aims import aim_table, natural_aim
 from libella.lessons.blocks import judge_block
 from libella.lessons.cards import cards_of, checks_of
+from libella.lessons.chains import block_tables
+from libella.lessons.comparisons import comparisons_of
 from libella.lessons.desk import Desk, open_desk
 from libella.lessons.golfers import find_golfers
 from libella.lessons.lessons import lessons_of
@@ -37,12 +39,12 @@ def test_verdicts_hold_the_truth_about_nine_times_in_ten(demo):
     held = told = 0
     for name, person in TRUTH.items():
         for days, (_, blocks) in taught(demo, name)[1]:
-            for run, sheet in zip(person.lessons[days], blocks, strict=True):
+            for run, sheet in zip(person.runs(days), blocks, strict=True):
                 summary = judge_block(demo, sheet.block.id, "metric").judgement.summary
                 truth = run.truth.true_bias(run.distance_m)
                 told += 1
                 held += summary.bias.low <= truth <= summary.bias.high
-    assert told == sum(len(runs) for it in TRUTH.values() for runs in it.lessons.values())
+    assert told == sum(len(it.runs(days)) for it in TRUTH.values() for days in it.lessons)
     assert 0.8 * told <= held
 
 
@@ -85,12 +87,35 @@ def one(tables: tuple[Table, ...], title: str) -> Table:
 
 def test_idris_misses_by_read_and_pace_and_greta_moves(demo):
     _, lessons = taught(demo, "Idris Vantongeren")
-    noted = judge_block(demo, lessons[0][1][1][0].block.id, "metric").tables
+    noted = block_tables(demo, lessons[0][1][1][0].block.id)
     assert "look at read and pace" in one(noted, "Holed, by the start").words
     _, lessons = taught(demo, "Greta Solvang")
-    loose = judge_block(demo, lessons[0][1][1][-1].block.id, "metric").tables
+    loose = block_tables(demo, lessons[0][1][1][0].block.id)
     rows = {it.name: int(it.cells[0]) for it in one(loose, "Stillness").rows}
     assert sum(rows.values()) - rows.get("nothing", 0) >= 4
+
+
+def test_pell_makes_up_for_his_aim_and_the_chain_finds_each_link_of_him(demo):
+    _, lessons = taught(demo, "Pell Marchetti-Oduya")
+    found = block_tables(demo, lessons[0][1][1][0].block.id)
+    truth = TRUTH["Pell Marchetti-Oduya"].runs(9)[0].truth
+    links = one(found, "Every link")
+    assert "compensation" in links.words
+    truths = {"Face at address": truth.true_aim(), "The stroke adds": truth.true_delivery(2.5), "Path": truth.path_deg}
+    for row in links.rows:
+        if row.name in truths:
+            bubble = row.vial
+            assert bubble.bubble_low - 0.4 <= truths[row.name] <= bubble.bubble_high + 0.4, row.name
+
+
+def test_greta_is_steadier_on_a_wide_base_and_wim_grows_with_distance(demo):
+    _, lessons = taught(demo, "Greta Solvang")
+    [sheet] = comparisons_of(demo, lessons[0][1][0].id)
+    assert sheet.turn.condition is None
+    assert sheet.compared.pairs[0].comparison.spread_ratio.value < 1
+    _, lessons = taught(demo, "Wim Adeyari")
+    grows = one(block_tables(demo, lessons[0][1][1][0].block.id), "Side by distance")
+    assert "right with every metre" in grows.words
 
 
 def test_everything_in_it_is_marked_as_invented(demo):

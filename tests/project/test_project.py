@@ -15,7 +15,8 @@ import pytest
 from sqlalchemy import text
 
 from libella.core.instruments import instruments
-from libella.demo.scenario import PEOPLE, is_empty, is_half_loaded, load
+from libella.demo.people import PEOPLE
+from libella.demo.scenario import is_empty, is_half_loaded, load
 from libella.lessons.desk import open_desk
 from libella.lessons.golfers import find_golfers
 

@@ -21,6 +21,8 @@ VIEWS = [
     *SEE,
     "start",
     "judge",
+    "sensors",
+    "files",
     "aids",
     "bag",
     "string",
@@ -46,6 +48,21 @@ def visit(page: Page, view: str) -> None:
     if view == "aim":
         page.goto(f"/lessons/{open_lesson(page)}/aim")
         expect(page.locator("[data-aim-set]").first).to_be_visible()
+        return
+    if view == "sensors":
+        page.goto(f"/lessons/{open_lesson(page)}/sensors")
+        if page.locator("[data-code]").count() == 0:
+            page.get_by_role("button", name="Pair a face").click()
+        expect(page.locator("[data-code]").first).to_be_visible()
+        return
+    if view == "files":
+        page.goto("/")
+        page.get_by_role("link", name="Junia Thale").first.click()
+        page.get_by_role("link", name="From a file…").click()
+        file = {"name": f"{'long name ' * 9}.csv", "mimeType": "text/csv", "buffer": b"start,path\n0.5,1\n=x,1\n"}
+        page.locator("input[type=file]").set_input_files(file)
+        page.get_by_role("button", name="Read it so").click()
+        expect(page.locator("[data-check]")).to_be_visible()
         return
     if view == "stand":
         page.goto(f"/lessons/{open_lesson(page)}/stand")

@@ -15,18 +15,24 @@ from . import (
     bag,
     blocks,
     cards,
+    comparisons,
     exports,
     eyes,
     golfers,
     green,
+    imports,
     instruments,
     lessons,
+    live,
     maps,
     prints,
     problems,
     saved,
+    sensor_link,
+    sensors,
     set_ups,
     sights,
+    standins,
     stations,
 )
 from .guard import BodyLimit
@@ -35,13 +41,14 @@ FRONT_END = Path(__file__).parents[3] / "ui" / "build"
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
 
-def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
+def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.Launcher | None = None) -> FastAPI:
     """The application on a migrated database.
 
     Parameters
     ----------
     engine : see `store.database.connect`
     front_end : folder of the built front end; without it only the API is served
+    launcher : starts stand-ins for devices, in the demo
     """
     app = FastAPI(
         title="Libella",
@@ -52,6 +59,10 @@ def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
         generate_unique_id_function=_operation_name,
     )
     app.state.desk = _Once(engine)
+    app.state.live = live.Live()
+    app.state.launcher = launcher
+    app.state.jobs = imports.Jobs()
+    app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     app.add_middleware(GZipMiddleware, minimum_size=2000)
     app.add_middleware(BodyLimit)
@@ -66,8 +77,22 @@ def create_app(engine: Engine, front_end: Path = FRONT_END) -> FastAPI:
             session.connection()
         return {"status": "ready"}
 
-    everyday = (golfers, lessons, stations, saved, blocks, aims, sights, eyes, set_ups, maps, cards)
-    for module in (*everyday, instruments, green, bag, prints, exports):
+    everyday = (
+        golfers,
+        lessons,
+        stations,
+        saved,
+        blocks,
+        comparisons,
+        sensors,
+        aims,
+        sights,
+        eyes,
+        set_ups,
+        maps,
+        cards,
+    )
+    for module in (*everyday, instruments, green, bag, prints, exports, imports, live, sensor_link, standins):
         api.include_router(module.router)
     app.include_router(api)
 

@@ -2,16 +2,21 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Request, Response
 from pydantic import BaseModel, Field
 
 from ..core.drawing.scene import Scene
 from ..core.drawing.vial import Vial
+from ..core.interval import Interval
 from ..core.judge import Judgement
 from ..core.judge.tables import Table
+from ..core.ladder import Rung
 from ..core.notes import NOTES, When
+from ..core.path import PathModel, PathName
+from ..core.station import Station
 from ..core.wording import side_of
-from ..lessons import blocks
+from ..lessons import blocks, chains
+from ..lessons.desk import Desk
 from ..lessons.lessons import BlockSheet
 from ..store.tables import Golfer, Reading
 from .instruments import EntryPicture, entry_picture
@@ -27,6 +32,18 @@ class BlockIn(Entry):
     planned: int = Field(description="putts after which the verdict is given, 3 to 200", examples=[10])
     started_at: AwareDatetime
     asks: tuple[words(20), ...] = Field(default=(), description="what else is noted of every putt", examples=[["felt"]])
+    hole: bool = Field(default=True, description="false: putted to an aim point, with no hole there")
+    path_model: PathName = Field(default="", description="the path as declared")
+    ball_ahead_m: float = Field(default=0.0, description="ball ahead of the arc's middle, m")
+
+
+class RungIn(Entry):
+    from_block_id: UUID
+    started_at: AwareDatetime
+
+
+class ShareIn(Entry):
+    k: float | None = Field(description="share of the face in the start, 0.5 to 1; null lets the putts tell it")
 
 
 class PlanIn(Entry):
@@ -39,7 +56,7 @@ class ReadingIn(Entry):
     block_id: UUID
     raw: dict[words(40), float | words(40)] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
     taken_at: AwareDatetime = Field(description="when it was tapped, by the client's clock")
-    notes: dict[words(20), words(20)] = Field(default_factory=dict, max_length=10, examples=[{"felt": "left"}])
+    notes: dict[words(20), float | words(20)] = Field(default_factory=dict, max_length=16, examples=[{"felt": "left"}])
 
 
 class VoidIn(Entry):
@@ -54,7 +71,7 @@ class ReadingOut(Kept):
     raw: dict[str, float | str]
     low_deg: float | None
     high_deg: float | None
-    notes: dict[str, str]
+    notes: dict[str, str | float]
     taken_at: datetime
     recorded_at: datetime
     voided: bool
@@ -75,6 +92,12 @@ class BlockKept(Kept):
     planned: int
     first_planned: int
     asks: list[str]
+    hole: bool
+    path_model: PathName
+    ball_ahead_m: float
+    k: float | None
+    comparison_id: UUID | None
+    turn: int | None
     started_at: datetime
 
 
@@ -82,6 +105,7 @@ class BlockLine(BlockKept):
     """A block in one line, with its vial."""
 
     station: str
+    rig_kind: str
     putts: int
     final: bool
     proved: bool = Field(description="false when the line was not proved: marked so wherever its numbers appear")
@@ -102,7 +126,20 @@ class JudgedOut(BaseModel):
     block: BlockOut
     judgement: Judgement
     rays: Scene
-    tables: tuple[Table, ...] = Field(description="what the notes say beside the start lines")
+    rung: Rung = Field(description="what the ladder says of the rig")
+
+
+class TablesOut(BaseModel):
+    """What lies behind a block's judgement."""
+
+    tables: tuple[Table, ...]
+
+
+class WallOut(BaseModel):
+    """What a second screen shows of the lesson's block: the last putt large and the vial; None before any block."""
+
+    block: BlockLine | None
+    last: ReadingLine | None
 
 
 class NoteOut(BaseModel):
@@ -114,6 +151,12 @@ class NoteOut(BaseModel):
     options: tuple[str, ...]
     when: When
     columns: int
+    unit: str
+    low: float
+    high: float
+    step: float
+    low_word: str
+    high_word: str
 
 
 class FurtherOut(BaseModel):
@@ -124,15 +167,46 @@ class FurtherOut(BaseModel):
 def notes() -> list[NoteOut]:
     """What can be noted of a putt, in the order in which it happens."""
     return [
-        NoteOut(note=key, label=it.label, question=it.question, options=it.options, when=it.when, columns=it.columns)
+        NoteOut(
+            note=key,
+            label=it.label,
+            question=it.question,
+            options=it.options,
+            when=it.when,
+            columns=it.columns,
+            unit=it.bounds.unit if it.bounds else "",
+            low=it.bounds.low if it.bounds else 0.0,
+            high=it.bounds.high if it.bounds else 0.0,
+            step=it.step,
+            low_word=it.low_word,
+            high_word=it.high_word,
+        )
         for key, it in NOTES.items()
     ]
 
 
 @router.put("/blocks/{id}")
-def start(desk: AtDesk, id: UUID7, entry: BlockIn) -> BlockKept:
+def start(desk: AtDesk, request: Request, id: UUID7, entry: BlockIn) -> BlockKept:
     """Start a block with the rig as it stands."""
-    return BlockKept.model_validate(blocks.start_block(desk, id, blocks.BlockEntry(**entry.model_dump())))
+    told = entry.model_dump(exclude={"path_model", "ball_ahead_m"})
+    path = PathModel(entry.path_model, entry.ball_ahead_m)
+    row = blocks.start_block(desk, id, blocks.BlockEntry(**told, path=path))
+    request.app.state.live.tell(row.lesson_id, "block")
+    return BlockKept.model_validate(row)
+
+
+@router.put("/rungs/{id}")
+def step(desk: AtDesk, request: Request, id: UUID7, entry: RungIn) -> BlockKept:
+    """Lay the ladder's next rung: the same rig at the new width, and a block of this id on it."""
+    row = blocks.step_ladder(desk, id, entry.from_block_id, entry.started_at)
+    request.app.state.live.tell(row.lesson_id, "block")
+    return BlockKept.model_validate(row)
+
+
+@router.put("/blocks/{id}/share-of-face")
+def set_k(desk: AtDesk, id: UUID, entry: ShareIn) -> BlockKept:
+    """Set the share of the face in the start, or let the putts tell it."""
+    return BlockKept.model_validate(blocks.set_k(desk, id, entry.k))
 
 
 @router.put("/blocks/{id}/plan")
@@ -152,7 +226,26 @@ def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
 def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     """The judgement of a block as it stands."""
     it = blocks.judge_block(desk, id, units)
-    return JudgedOut(block=_out(it.sheet, it.judgement, units), judgement=it.judgement, rays=it.rays, tables=it.tables)
+    return JudgedOut(block=_out(it.sheet, it.judgement, units), judgement=it.judgement, rays=it.rays, rung=it.rung)
+
+
+@router.get("/blocks/{id}/tables")
+def tables(desk: AtDesk, id: UUID) -> TablesOut:
+    """Every link of the chain, what was noted beside the start lines, the side by distance."""
+    return TablesOut(tables=chains.block_tables(desk, id))
+
+
+@router.get("/lessons/{id}/wall")
+def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
+    """The block putted now, for a second screen. A putt is there when it is kept: after what was felt was called."""
+    block_id = blocks.block_now(desk, id)
+    if block_id is None:
+        return WallOut(block=None, last=None)
+    sheet, judgement = blocks.judged_sheet(desk, block_id, units)
+    last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
+    station = blocks.station_of(sheet.block)
+    block = BlockLine(**_line(sheet, judgement, units))
+    return WallOut(block=block, last=_reading(last, station, units) if last else None)
 
 
 @router.get("/blocks/{id}/further")
@@ -162,23 +255,30 @@ def further(desk: AtDesk, id: UUID) -> FurtherOut:
 
 
 @router.put("/readings/{id}", responses={201: {"model": ReadingOut}})
-def record(desk: AtDesk, id: UUID7, entry: ReadingIn, response: Response) -> ReadingOut:
+def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response: Response) -> ReadingOut:
     """Record one putt. Sent again it changes nothing; the same id with another body is a conflict."""
     kept = blocks.record(desk, id, entry.block_id, entry.raw, entry.taken_at, entry.notes)
     response.status_code = 201 if kept.new else 200
+    request.app.state.live.tell(kept.lesson_id, "putt", block_id=str(entry.block_id))
     return ReadingOut.model_validate(kept.reading)
 
 
 @router.put("/readings/{id}/void")
-def void(desk: AtDesk, id: UUID, entry: VoidIn) -> ReadingOut:
+def void(desk: AtDesk, request: Request, id: UUID, entry: VoidIn) -> ReadingOut:
     """Void a reading; it stays in the record with the reason."""
-    return ReadingOut.model_validate(blocks.void_reading(desk, id, entry.reason))
+    return _marked(desk, request, id, entry.reason)
 
 
 @router.delete("/readings/{id}/void")
-def restore(desk: AtDesk, id: UUID) -> ReadingOut:
+def restore(desk: AtDesk, request: Request, id: UUID) -> ReadingOut:
     """Restore a voided reading."""
-    return ReadingOut.model_validate(blocks.void_reading(desk, id, None))
+    return _marked(desk, request, id, None)
+
+
+def _marked(desk: Desk, request: Request, id: UUID, reason: str | None) -> ReadingOut:
+    row = blocks.void_reading(desk, id, reason)
+    request.app.state.live.tell(blocks.lesson_of_block(desk, row.block_id), "putt", block_id=str(row.block_id))
+    return ReadingOut.model_validate(row)
 
 
 def block_line(sheet: BlockSheet, golfer: Golfer, units: InUnits) -> BlockLine:
@@ -193,21 +293,21 @@ def block_out(sheet: BlockSheet, golfer: Golfer, units: InUnits) -> BlockOut:
 
 def _out(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> BlockOut:
     station = blocks.station_of(sheet.block)
+    readings = [_reading(it, station, units) for it in sheet.readings]
+    return BlockOut(**_line(sheet, judgement, units), readings=readings)
 
-    def line(it: Reading) -> ReadingLine:
-        interval = station.interval(it.raw)
-        side = "neither" if 0 in interval else side_of(interval.anchor)
-        return ReadingLine(
-            **ReadingOut.model_validate(it).model_dump(), words=station.rig.words(it.raw, units), side=side
-        )
 
-    return BlockOut(**_line(sheet, judgement, units), readings=[line(it) for it in sheet.readings])
+def _reading(it: Reading, station: Station, units: InUnits) -> ReadingLine:
+    interval = Interval.of(it.low_deg, it.high_deg)
+    side = "neither" if 0 in interval else side_of(interval.anchor)
+    return ReadingLine(**ReadingOut.model_validate(it).model_dump(), words=station.rig.words(it.raw, units), side=side)
 
 
 def _line(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> dict[str, object]:
     station = blocks.station_of(sheet.block)
     return BlockKept.model_validate(sheet.block).model_dump() | {
         "station": station.words(units),
+        "rig_kind": sheet.block.rig_kind,
         "proved": station.proof.is_proved,
         "putts": judgement.putts,
         "final": judgement.final,

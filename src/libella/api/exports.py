@@ -10,6 +10,7 @@ from ..exchange.putt_file import as_csv, as_json, rows
 from ..lessons import blocks, golfers, lessons
 from ..lessons.desk import Desk
 from ..lessons.lessons import BlockSheet
+from ..lessons.strokes import strokes_of
 from ..store.tables import Golfer, Lesson
 from .shapes import UUID, AtDesk
 
@@ -28,7 +29,8 @@ def export(
     form: Literal["csv", "json"] = Query("csv"),
 ) -> Response:
     """Every putt of it, oldest first, voided ones marked; docs/formats/putts.md tells the columns."""
-    found = [row for golfer, lesson, sheets in _held(desk, scope, id) for row in rows(golfer, lesson, sheets)]
+    held = _held(desk, scope, id)
+    found = [row for who, lesson, sheets in held for row in rows(who, lesson, sheets, strokes_of(desk, lesson.id))]
     kind = "text/csv; charset=utf-8" if form == "csv" else "application/json"
     headers = {"Content-Disposition": f'attachment; filename="putts-of-{scope}.{form}"'}
     return Response(as_csv(found) if form == "csv" else as_json(found), media_type=kind, headers=headers)

@@ -2,9 +2,11 @@
 
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
+from ..exchange.sheet import LARGEST_FILE
 from .problems import too_large
 
 LARGEST_BODY = 64 * 1024
+LARGEST_BY_PATH = {"/api/imports/": LARGEST_FILE, "/api/sensor-link/": 512 * 1024}
 
 
 class BodyLimit:
@@ -17,10 +19,12 @@ class BodyLimit:
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         if scope["type"] != "http":
             return await self._app(scope, receive, send)
+        path = scope["path"]
+        limit = next((most for start, most in LARGEST_BY_PATH.items() if path.startswith(start)), self._limit)
         stated = dict(scope["headers"]).get(b"content-length", b"0")
-        if not stated.isdigit() or int(stated) > self._limit:
-            return await too_large(self._limit)(scope, receive, send)
-        body = b""
+        if not stated.isdigit() or int(stated) > limit:
+            return await too_large(limit)(scope, receive, send)
+        body = bytearray()
         more = True
         while more:
             message = await receive()
@@ -28,8 +32,8 @@ class BodyLimit:
                 return None
             body += message.get("body", b"")
             more = message.get("more_body", False)
-            if len(body) > self._limit:
-                return await too_large(self._limit)(scope, receive, send)
+            if len(body) > limit:
+                return await too_large(limit)(scope, receive, send)
         done = False
 
         async def replay() -> Message:
@@ -37,6 +41,6 @@ class BodyLimit:
             if done:
                 return await receive()
             done = True
-            return {"type": "http.request", "body": body, "more_body": False}
+            return {"type": "http.request", "body": bytes(body), "more_body": False}
 
         return await self._app(scope, replay, send)

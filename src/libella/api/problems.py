@@ -62,7 +62,9 @@ def problem(
 
 
 def too_large(limit: int) -> JSONResponse:
-    return problem(413, "too-large", "Too much at once", f"A request may hold at most {limit // 1024} KiB.")
+    """A body larger than `limit` bytes."""
+    size = f"{limit // 1024**2} MiB" if limit >= 1024**2 else f"{limit // 1024} KiB"
+    return problem(413, "too-large", "Too much at once", f"At most {size} are taken here; nothing was kept.")
 
 
 def install(app: FastAPI) -> None:
@@ -86,7 +88,7 @@ def install(app: FastAPI) -> None:
         faults = error.errors()
         if any(it["type"] == "json_invalid" for it in faults):
             return problem(400, "broken-json", "Not readable", "The request is not valid JSON; nothing was kept.")
-        errors = [_field(it) for it in faults]
+        errors = [field_problem(it) for it in faults]
         said = "; ".join(f"{it.field}: {it.message}" for it in errors)
         return problem(422, "invalid", "An entry can't be used", said, errors=errors)
 
@@ -119,7 +121,8 @@ def install(app: FastAPI) -> None:
         return problem(500, "unexpected", "Something went wrong here", "This entry was not kept. The log says more.")
 
 
-def _field(fault: Mapping[str, Any]) -> FieldProblem:
+def field_problem(fault: Mapping[str, Any]) -> FieldProblem:
+    """What a validation found wrong with one entry."""
     path = [str(part) for part in fault["loc"] if part not in ("body", "query", "path")]
     context = fault.get("ctx") or {}
     bounds = {"ge": "at least", "gt": "more than", "le": "at most", "lt": "under"}

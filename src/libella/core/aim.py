@@ -18,7 +18,7 @@ from .interval import Interval
 from .judge.verdict import Verdict, verdict
 from .judge.words import headline
 from .limits import Bounds
-from .wording import Units, about, count, side_of
+from .wording import Units, about, count, side_of, sided
 
 Link = Literal["face", "mark", "to_mark"]
 Cue = Literal["line", "stripe", "logo", "blank", "near spot"]
@@ -157,17 +157,12 @@ def aim_sum(mark: Estimate | None, to_mark: Estimate | None, face: Estimate | No
         return AimSum(mark, to_mark, None, face, f"For the sum, read {' and '.join(missing)}.")
     middle, doubt = mark.value + to_mark.value, math.hypot(mark.doubt, to_mark.doubt)
     added = Estimate(middle, middle - doubt, middle + doubt)
-    said = f"Mark {_signed(mark)} and putter against it {_signed(to_mark)} make {_signed(added)}"
+    said = f"Mark {sided(mark.value)} and putter against it {sided(to_mark.value)} make {sided(added.value)}"
     if face is None:
         return AimSum(mark, to_mark, added, None, f"{said}; the face itself was not read.")
     apart, sure = abs(face.value - added.value), math.hypot(face.doubt, added.doubt)
     fits = "as the face reads" if apart <= sure else "not as the face reads: read one of them again"
-    return AimSum(mark, to_mark, added, face, f"{said} (± {doubt:.1f}°), {fits} ({_signed(face)}).")
-
-
-def _signed(it: Estimate) -> str:
-    side = side_of(it.value, 0.05)
-    return "0.0°" if side == "neither" else f"{abs(it.value):.1f}° {side}"
+    return AimSum(mark, to_mark, added, face, f"{said} (± {doubt:.1f}°), {fits} ({sided(face.value)}).")
 
 
 def natural_and_aided(natural: Estimate | None, aided: Estimate | None) -> str:

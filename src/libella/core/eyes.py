@@ -14,7 +14,7 @@ from .constants import BALL_M
 from .drawing.scene import Circle, Label, Line, Scene, Shape, box, mirrored
 from .drawing.vial import Tick, Vial
 from .estimate.posterior import Posterior, Prior, posterior
-from .estimate.summary import Estimate
+from .estimate.summary import Estimate, estimated
 from .golfer import Hand
 from .interval import Interval
 from .limits import Bounds, OutOfLimits
@@ -192,7 +192,7 @@ def eye_place(
     behind = found([it.behind_mm for it in takes], BEHIND) if takes else None
 
     def estimate(quantile: Callable[[float], float]) -> Estimate:
-        return Estimate(*(quantile(share) for share in (0.5, 0.05, 0.95)))
+        return estimated(quantile)
 
     return EyePlace(
         takes=len(takes) + len(sides),

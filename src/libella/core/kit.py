@@ -43,6 +43,7 @@ PARTS: Final[Mapping[str, Part]] = {
         Part("ruler board"),
         Part("square"),
         Part("stake", _TIPS),
+        Part("start reader", ("charged, paired, and its zero proved",)),
         Part("string", ("tight, and flagged where people walk",)),
         Part("tape measure"),
     )

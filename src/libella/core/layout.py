@@ -84,10 +84,14 @@ def _along(station: Station, shapes: list[Shape]) -> tuple[float, float]:
     return left, max(right, station.putt.distance_m * 1000 + 160)
 
 
-def rays(station: Station, readings: tuple[Interval, ...], units: Units) -> Scene:
-    """The putts as rays from the ball to the hole, oldest first in `readings`; the newest has age 0."""
+def rays(station: Station, readings: tuple[Interval, ...], units: Units, *, hole: bool = True) -> Scene:
+    """The putts as rays from the ball to the hole, oldest first in `readings`; the newest has age 0.
+
+    `hole` is false where there is none: putted to an aim point.
+    """
     length = station.putt.distance_m * 1000
-    shapes: list[Shape] = [*_ground(station), *(it for it in station.rig.from_above(units) if not isinstance(it, Tape))]
+    ground = [it for it in _ground(station) if hole or not (isinstance(it, Circle) and it.role == "hole")]
+    shapes: list[Shape] = [*ground, *(it for it in station.rig.from_above(units) if not isinstance(it, Tape))]
     for n, it in enumerate(readings):
         at = it.anchor
         shapes.append(

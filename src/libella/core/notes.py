@@ -4,26 +4,31 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
-from .limits import OutOfLimits
+from .limits import Bounds, OutOfLimits
 
 When = Literal["before", "after"]
-Notes = Mapping[str, str]
+Notes = Mapping[str, str | float]
 """What was noted of a putt, by note."""
 
 
 @dataclass(frozen=True, slots=True)
 class Note:
-    """Something noted by one tap.
+    """Something noted of a putt: by one tap, or where it has no options, a size read off.
 
     `when` says whether it is asked before the start line is read: what the golfer felt must not know the reading.
     `columns` lays its options out as a picture: the strike on the face, three by three.
+    `bounds` and `step` are of a size, in the bounds' unit; `low_word` and `high_word` are its words for minus and plus.
     """
 
     label: str
     question: str
-    options: tuple[str, ...]
+    options: tuple[str, ...] = ()
     when: When = "after"
     columns: int = 0
+    bounds: Bounds | None = None
+    step: float = 0.0
+    low_word: str = ""
+    high_word: str = ""
 
 
 NOTES: Final[dict[str, Note]] = {
@@ -36,13 +41,24 @@ NOTES: Final[dict[str, Note]] = {
     ),
     "roll": Note("Roll", "How did it roll?", ("clean", "wobble left", "wobble right", "skid")),
     "path": Note("Path", "Which way did the head travel?", ("out to in", "neutral", "in to out")),
+    "path_deg": Note(
+        "Path in degrees",
+        "Which way did the head travel, in degrees?",
+        bounds=Bounds(-15.0, 15.0, "deg"),
+        step=0.5,
+        low_word="left",
+        high_word="right",
+    ),
     "touch": Note("Touch", "What did the stroke touch?", ("nothing", "going back", "at the ball", "going through")),
     "still": Note(
         "Stillness",
         "What moved?",
         ("nothing", "head", "knees", "hips", "wrists", "follow-through", "backstroke"),
     ),
+    "back_m": Note("Backstroke", "How far back did the head go?", bounds=Bounds(0.0, 1.5, "m"), step=0.05),
+    "through_m": Note("Follow-through", "How far through did it go?", bounds=Bounds(0.0, 2.0, "m"), step=0.05),
     "finish": Note("Finish", "Where did it end?", ("holed", "short", "left", "right", "past")),
+    "fell": Note("Fell in", "Over which edge did it fall, or pass?", ("front", "left", "right", "back", "none")),
     "read": Note("Read used", "By whose read?", ("computed", "coach's", "golfer's")),
 }
 
@@ -62,8 +78,14 @@ def checked_notes(notes: Notes, asks: Sequence[str]) -> Notes:
             raise OutOfLimits(
                 f"notes.{name}", "This block does not ask for that.", limit=", ".join(asks) or "nothing", unit=""
             )
-        options = NOTES[name].options
-        if value not in options:
-            limit = f"one of {', '.join(options)}"
-            raise OutOfLimits(f"notes.{name}", f"{NOTES[name].label} can't be {value!r}.", limit=limit, unit="")
+        note = NOTES[name]
+        if note.bounds is None:
+            if value not in note.options:
+                limit = f"one of {', '.join(note.options)}"
+                raise OutOfLimits(f"notes.{name}", f"{note.label} can't be {value!r}.", limit=limit, unit="")
+        elif isinstance(value, str):
+            limit = f"{note.bounds.low:g} to {note.bounds.high:g} {note.bounds.unit}"
+            raise OutOfLimits(f"notes.{name}", f"{note.label} is a size.", limit=limit, unit=note.bounds.unit)
+        else:
+            note.bounds.check(f"notes.{name}", note.label, value)
     return notes

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Final, Literal
 
 from .estimate.posterior import Prior, posterior
-from .estimate.summary import Estimate
+from .estimate.summary import Estimate, estimated
 from .interval import Interval
 from .judge.verdict import LIKELY, sure_of
 from .limits import Bounds, OutOfLimits
@@ -188,7 +188,7 @@ def wander(times: Sequence[SetUp], units: Units) -> tuple[Wander, ...]:
         prior = Prior(middle, 10 * expected, expected, 0.6, entry.unit)
         reads = [Interval(it - entry.step / 2, it + entry.step / 2) for it in values]
         post = posterior(reads, prior, lapse=0.0)
-        spread = Estimate(*(post.spread_quantile(share) for share in (0.5, 0.05, 0.95)))
+        spread = estimated(post.spread_quantile)
         chance = post.spread_above(limit)
         word = sure_of(chance)
         said, most = (_size(it, entry.unit, units) for it in (spread.value, limit))

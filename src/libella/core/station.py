@@ -108,6 +108,11 @@ class Station:
         rig_m = self.rig.station_m
         return math.hypot(self.proof.shared_deg(rig_m), angle_deg(self.putt.drift_doubt_m(rig_m), rig_m))
 
+    @property
+    def noise_deg(self) -> float:
+        """Standard deviation of the reading noise: what a check of the rig found, and what the rig states of itself."""
+        return math.hypot(self.proof.noise_deg, self.rig.noise_deg)
+
     def interval(self, raw: Raw) -> Interval:
         """The start error, degrees, against the start target, that a raw reading stands for."""
         return self.rig.interval(raw).shifted(self.shift_deg)

@@ -66,6 +66,12 @@ def degrees(angle_deg: float, doubt_deg: float) -> str:
     return f"{abs(angle_deg):.{decimals_for(doubt_deg)}f}°"
 
 
+def sided(angle_deg: float) -> str:
+    """A right-positive angle with its side: "0.6° right"; "0.0°" has none."""
+    side = side_of(angle_deg, 0.05)
+    return "0.0°" if side == "neither" else f"{abs(angle_deg):.1f}° {side}"
+
+
 def fine_degrees(angle_deg: float) -> str:
     """A computed angle (a limit, a window) without sign, to two decimals under 2°, one above: "0.85°"."""
     size = abs(angle_deg)

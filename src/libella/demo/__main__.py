@@ -20,6 +20,7 @@ from ..lessons.desk import open_desk
 from ..lessons.lessons import own_lessons
 from ..store.cluster import Cluster, ClusterError
 from ..store.database import clear, connect, migrate
+from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
 
 _DATA = Path(__file__).parents[3] / ".data"
@@ -64,7 +65,9 @@ def main() -> int:
             if is_empty(desk):
                 _say("Demo: an invented floor, invented golfers")
                 load(desk, datetime.now(UTC), lambda who: _say(f"Demo: {who}"))
-            _serve(engine, settings.port)
+            launcher = ProgramLauncher(settings.port)
+            stack.callback(launcher.stop_all)
+            _serve(engine, settings.port, launcher)
     except (KeyboardInterrupt, SystemExit):
         pass
     except ClusterError as problem:
@@ -91,9 +94,9 @@ def _start_over(engine: Engine, *, sure: bool) -> bool:
     return True
 
 
-def _serve(engine: Engine, port: int) -> None:
+def _serve(engine: Engine, port: int, launcher: ProgramLauncher) -> None:
     config = uvicorn.Config(
-        create_app(engine),
+        create_app(engine, launcher=launcher),
         host="127.0.0.1",
         port=port,
         log_level="warning",

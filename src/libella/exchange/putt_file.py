@@ -7,13 +7,16 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from typing import Any, Final
 
-from ..core.notes import NOTES
+from ..core.notes import NOTES, Note
+from ..core.stroke import MEASURES
 from ..lessons.blocks import station_of
+from ..lessons.chains import measures_of, strokes_by_putt
 from ..lessons.lessons import BlockSheet
+from ..lessons.strokes import StrokeSheet
 from ..store.tables import Golfer, Lesson
 
 FORMAT: Final = "libella-putts"
-VERSION: Final = 1
+VERSION: Final = 2
 Value = str | float | int | bool | None
 _PUTT: Final = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
 _SPREADSHEET_SIGNS: Final = ("=", "+", "-", "@")
@@ -26,6 +29,10 @@ class Column:
     name: str
     unit: str
     meaning: str
+
+
+def _options(it: Note) -> str:
+    return f": {', '.join(it.options)}" if it.options else ", right positive" if it.low_word else ""
 
 
 DICTIONARY: Final[tuple[Column, ...]] = (
@@ -53,14 +60,25 @@ DICTIONARY: Final[tuple[Column, ...]] = (
     Column("start_low_deg", "deg", "lower limit of the error against the start target, right positive; empty: open"),
     Column("start_high_deg", "deg", "upper limit of it; empty: open"),
     Column("raw", "", "the reading as it was tapped, JSON"),
-    *(Column(name, "", f"{it.label.lower()}: {', '.join(it.options)}; empty: not noted") for name, it in NOTES.items()),
+    *(
+        Column(name, it.bounds.unit if it.bounds else "", f"{it.label.lower()}{_options(it)}; empty: not noted")
+        for name, it in NOTES.items()
+    ),
+    *(
+        Column(name, it.bounds.unit, f"{it.label.lower()}, right, toe and high positive; empty: not told")
+        for name, it in MEASURES.items()
+        if name not in NOTES and name != "start_deg"
+    ),
     Column("voided", "", "true: does not count"),
     Column("void_reason", "", "why"),
 )
 
 
-def rows(golfer: Golfer, lesson: Lesson, sheets: Iterable[BlockSheet]) -> list[dict[str, Value]]:
-    """One row a putt, oldest first, keyed by column."""
+def rows(
+    golfer: Golfer, lesson: Lesson, sheets: Iterable[BlockSheet], strokes: Sequence[StrokeSheet] = ()
+) -> list[dict[str, Value]]:
+    """One row a putt, oldest first, keyed by column; `strokes` are what sensors told in the lesson."""
+    told = strokes_by_putt(strokes)
     found: list[dict[str, Value]] = []
     for sheet in sheets:
         block, station = sheet.block, station_of(sheet.block)
@@ -89,10 +107,12 @@ def rows(golfer: Golfer, lesson: Lesson, sheets: Iterable[BlockSheet]) -> list[d
                 "start_high_deg": it.high_deg,
                 "raw": json.dumps(it.raw, sort_keys=True),
                 **{name: it.notes.get(name) for name in NOTES},
+                **measures_of(it, told.get(it.id, ())),
                 "voided": it.voided,
                 "void_reason": it.void_reason,
             }
-            found.append(same | own)
+            whole = same | own
+            found.append({column.name: whole.get(column.name) for column in DICTIONARY})
     return found
 
 

@@ -1,22 +1,25 @@
 """Blocks and readings: a run of putts under one condition, recorded, voided, restored, judged."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from uuid import UUID
 
 import uuid6
 from sqlalchemy import func, select
+from sqlalchemy.orm import Session
 
 from ..core.drawing.scene import Scene
 from ..core.golfer import Hand
 from ..core.interval import Interval
 from ..core.judge import Judgement, judge
+from ..core.judge.chain import K
 from ..core.judge.judgement import further
-from ..core.judge.tables import Table, tables
+from ..core.ladder import Rung, rung
 from ..core.layout import rays
-from ..core.limits import Bounds
-from ..core.notes import Notes, checked_asks, checked_notes
+from ..core.limits import Bounds, OutOfLimits
+from ..core.notes import NOTES, Notes, checked_asks, checked_notes
+from ..core.path import NO_PATH, PATHS, PathModel
 from ..core.station import Station as CoreStation
 from ..core.wording import Units
 from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
@@ -38,46 +41,102 @@ class BlockEntry:
     planned: int
     started_at: datetime
     asks: tuple[str, ...] = ()
+    hole: bool = True
+    path: PathModel = NO_PATH
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "Planned putts", self.planned)
-        checked_asks(self.asks)
+        asks = checked_asks(self.asks)
+        if not self.hole and (without := [it for it in asks if it in ("finish", "fell")]):
+            raise OutOfLimits("asks", f"Without a hole there is no {NOTES[without[0]].label.lower()}.",
+                              limit="notes that need no hole", unit="")  # fmt: skip
 
 
 def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> Block:
     """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
     with desk.transaction() as session:
-        station = desk.get(session, Station, entry.station_id, "station")
-        lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
-        if entry_of(station).station().has_laser and lesson.laser_read_at is None:
-            raise Conflict(
-                "A laser is on at this station, and its cautions were not read in this lesson yet.",
-                "Read them, tick them, then start the block.",
-            )
-        row, new = desk.add(
-            session,
-            Block,
-            id,
-            lesson_id=station.lesson_id,
-            station_id=station.id,
-            condition=entry.condition,
-            guided=entry.guided,
-            planned=entry.planned,
-            first_planned=entry.planned,
-            started_at=entry.started_at,
-            asks=list(checked_asks(entry.asks)),
-            **laid_values(entry_of(station)),
+        return add_block(desk, session, id, entry)
+
+
+def add_block(
+    desk: Desk,
+    session: Session,
+    id: UUID,
+    entry: BlockEntry,
+    *,
+    comparison_id: UUID | None = None,
+    turn: int | None = None,
+) -> Block:
+    """The same inside a transaction, as one condition of a comparison where one is named."""
+    station = desk.get(session, Station, entry.station_id, "station")
+    lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
+    if entry_of(station).station().has_laser and lesson.laser_read_at is None:
+        raise Conflict(
+            "A laser is on at this station, and its cautions were not read in this lesson yet.",
+            "Read them, tick them, then start the block.",
         )
-        same = (row.station_id, row.condition, row.guided, row.first_planned, row.asks) == (
-            entry.station_id,
-            entry.condition,
-            entry.guided,
-            entry.planned,
-            list(checked_asks(entry.asks)),
-        )
-        if not new and not same:
-            raise Conflict("A block with this id was started otherwise.", "Start a new block.")
+    told = {
+        "station_id": station.id,
+        "condition": entry.condition,
+        "guided": entry.guided,
+        "first_planned": entry.planned,
+        "asks": list(checked_asks(entry.asks)),
+        "hole": entry.hole,
+        "path_model": entry.path.name,
+        "ball_ahead_m": entry.path.ball_ahead_m,
+    }
+    row, new = desk.add(
+        session,
+        Block,
+        id,
+        **told,
+        lesson_id=station.lesson_id,
+        planned=entry.planned,
+        started_at=entry.started_at,
+        comparison_id=comparison_id,
+        turn=turn,
+        **laid_values(entry_of(station)),
+    )
+    if not new and any(getattr(row, name) != value for name, value in told.items()):
+        raise Conflict("A block with this id was started otherwise.", "Start a new block.")
+    return row
+
+
+def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> Block:
+    """Lay the ladder's next rung and start a block on it; said again it is the same block."""
+    sheet, _ = _sheet(desk, from_id)
+    block = sheet.block
+    with desk.transaction() as session:
+        kept = session.get(Block, (desk.studio_id, id))
+        if kept is not None:
+            return kept
+        it = _rung(sheet, "metric")
+        if it.step not in ("tighten", "widen"):
+            raise Conflict(it.words, "Putt on this rung.")
+        laid = entry_of(block)
+        laid = replace(laid, rig_sizes_m=dict(laid.rig_sizes_m) | {it.dimension: it.value_m})
+        values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at}
+        station, _ = desk.add(session, Station, uuid6.uuid7(), **values)
+        entry = BlockEntry(
+            station.id, block.condition, block.guided, block.first_planned, at, tuple(block.asks), block.hole,
+            path_of(block),
+        )  # fmt: skip
+        return add_block(desk, session, id, entry)
+
+
+def set_k(desk: Desk, id: UUID, k: float | None) -> Block:
+    """Set the share of the face in the start, or let the putts tell it (None)."""
+    if k is not None:
+        K.check("k", "Share of the face", k)
+    with desk.transaction() as session:
+        row = desk.get(session, Block, id, "block", lock=True)
+        row.k = k
         return row
+
+
+def path_of(block: Block) -> PathModel:
+    """The path as declared for a block."""
+    return PathModel(next(it for it in PATHS if it == block.path_model), block.ball_ahead_m)
 
 
 def extend_block(desk: Desk, id: UUID, planned: int) -> Block:
@@ -100,6 +159,7 @@ class Recorded:
 
     reading: Reading
     new: bool
+    lesson_id: UUID
 
 
 def record(
@@ -150,13 +210,13 @@ def record(
                 taken_at=taken_at,
             )
             if new:
-                return Recorded(kept, True)
+                return Recorded(kept, True, block.lesson_id)
         if kept.block_id != block_id or kept.raw != dict(raw) or kept.notes != noted or kept.taken_at != taken_at:
             raise Conflict(
                 "A reading with this id is kept already and says something else.",
                 "Void that one and record a new reading.",
             )
-        return Recorded(kept, False)
+        return Recorded(kept, False, block.lesson_id)
 
 
 def void_reading(desk: Desk, id: UUID, reason: str | None) -> Reading:
@@ -170,24 +230,52 @@ def void_reading(desk: Desk, id: UUID, reason: str | None) -> Reading:
         return row
 
 
+def block_now(desk: Desk, lesson_id: UUID) -> UUID | None:
+    """The block putted last, or else started last; None before the first."""
+    query = (
+        select(Block.id)
+        .outerjoin(Reading, (Reading.studio_id == Block.studio_id) & (Reading.block_id == Block.id))
+        .where(Block.studio_id == desk.studio_id, Block.lesson_id == lesson_id)
+        .order_by(func.coalesce(Reading.recorded_at, Block.started_at).desc(), Block.id.desc())
+        .limit(1)
+    )
+    with desk.transaction() as session:
+        desk.get(session, Lesson, lesson_id, "lesson")
+        return session.scalar(query)
+
+
+def lesson_of_block(desk: Desk, id: UUID) -> UUID:
+    """The lesson a block belongs to."""
+    with desk.transaction() as session:
+        return desk.get(session, Block, id, "block").lesson_id
+
+
 @dataclass(frozen=True, slots=True)
 class Judged:
-    """A block with its judgement and the picture of its putts."""
+    """A block with its judgement, the picture of its putts, and what the ladder says of its rig."""
 
     sheet: BlockSheet
     judgement: Judgement
     rays: Scene
-    tables: tuple[Table, ...]
+    rung: Rung
 
 
 def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
     """Judge one block as it stands."""
     sheet, hand = _sheet(desk, id)
-    valid = valid_intervals(sheet)
     station = station_of(sheet.block)
-    noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
-    found = tables(noted, station.putt.window)
-    return Judged(sheet, judge_sheet(sheet, hand, units), rays(station, tuple(valid), units), found)
+    picture = rays(station, tuple(valid_intervals(sheet)), units, hole=sheet.block.hole)
+    return Judged(sheet, judge_sheet(sheet, hand, units), picture, _rung(sheet, units))
+
+
+def _rung(sheet: BlockSheet, units: Units) -> Rung:
+    return rung([it.raw for it in sheet.readings if not it.voided], station_of(sheet.block), units)
+
+
+def judged_sheet(desk: Desk, id: UUID, units: Units) -> tuple[BlockSheet, Judgement]:
+    """A block and its judgement alone."""
+    sheet, hand = _sheet(desk, id)
+    return sheet, judge_sheet(sheet, hand, units)
 
 
 def judge_sheet(sheet: BlockSheet, hand: Hand, units: Units) -> Judgement:

@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Literal
 from uuid import UUID
 
-from sqlalchemy import select, tuple_
+from sqlalchemy import ColumnElement, select, tuple_
 from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import Session
 
@@ -119,12 +119,15 @@ def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
 def blocks_of(desk: Desk, lesson_ids: Sequence[UUID]) -> list[BlockSheet]:
     """The blocks of some lessons with their readings, oldest first."""
     with desk.transaction() as session:
-        blocks = session.scalars(
-            select(Block)
-            .where(Block.studio_id == desk.studio_id, Block.lesson_id.in_(lesson_ids))
-            .order_by(Block.started_at, Block.id)
-        ).all()
-        return with_readings(desk, session, blocks)
+        return blocks_where(desk, session, Block.lesson_id.in_(lesson_ids))
+
+
+def blocks_where(desk: Desk, session: Session, *which: ColumnElement[bool]) -> list[BlockSheet]:
+    """The blocks of this studio that fulfil something, with their readings, oldest first."""
+    blocks = session.scalars(
+        select(Block).where(Block.studio_id == desk.studio_id, *which).order_by(Block.started_at, Block.id)
+    ).all()
+    return with_readings(desk, session, blocks)
 
 
 def with_readings(desk: Desk, session: Session, blocks: Sequence[Block]) -> list[BlockSheet]:

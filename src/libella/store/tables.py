@@ -4,7 +4,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import CheckConstraint, DateTime, ForeignKeyConstraint, Index, MetaData, func, text
+from sqlalchemy import CheckConstraint, DateTime, ForeignKeyConstraint, Index, MetaData, UniqueConstraint, func, text
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
@@ -42,6 +42,8 @@ class Studio(Table):
     """Start-line spread expected by golfer's level, where the coach has an opinion of his own."""
     set_up_wanted: Mapped[list[str] | None] = mapped_column(JSONB(none_as_null=True))
     """What the coach notes of a set-up (see `core.set_up.ENTRIES`); null until told."""
+    pauses: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """When to break off, where the coach has an opinion of his own: see `core.pauses.Pauses`."""
 
 
 class Golfer(Table):
@@ -88,9 +90,17 @@ class Lesson(Table):
     kit_checked: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
     """Items of the kit check that are ticked."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
+    moved_at: Mapped[datetime | None]
+    """When the coach last said that the feet moved."""
+    rested_at: Mapped[datetime | None]
+    """When the coach last said that the golfer straightened up."""
+    file_import_id: Mapped[UUID | None]
+    """The file its putts came from."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        ForeignKeyConstraint(["studio_id", "file_import_id"], ["file_import.studio_id", "file_import.id"]),
+        Index(None, "studio_id", "file_import_id"),
         Index(None, "studio_id", "golfer_id", "started_at"),
         Index(None, "studio_id", "started_at"),
     )
@@ -166,10 +176,22 @@ class Block(Laid, Table):
     asks: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
     """What else is noted of every putt: see `core.notes`."""
     started_at: Mapped[datetime]
+    hole: Mapped[bool] = mapped_column(server_default=text("true"))
+    """False: putted with no hole there, to an aim point only."""
+    path_model: Mapped[str] = mapped_column(server_default=text("''"))
+    """The path as declared: see `core.path.PATHS`."""
+    ball_ahead_m: Mapped[float] = mapped_column(server_default=text("0"))
+    k: Mapped[float | None]
+    """Share of the face in the start as the coach sets it; null fits it."""
+    comparison_id: Mapped[UUID | None]
+    turn: Mapped[int | None]
+    """Which condition of its comparison it is, from 0."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
+        ForeignKeyConstraint(["studio_id", "comparison_id"], ["comparison.studio_id", "comparison.id"]),
+        Index(None, "studio_id", "comparison_id"),
         Index(None, "studio_id", "lesson_id", "started_at"),
     )
 
@@ -394,3 +416,148 @@ class SetDown(Table):
         ForeignKeyConstraint(["studio_id", "aim_set_id"], ["aim_set.studio_id", "aim_set.id"]),
         Index(None, "studio_id", "aim_set_id", "taken_at", "id"),
     )
+
+
+class Comparison(Table):
+    """Conditions to be compared: each is a block, putted in turns."""
+
+    __tablename__ = "comparison"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    question: Mapped[str]
+    """See `core.judge.comparing.QUESTIONS`."""
+    order: Mapped[str]
+    """See `core.turns.ORDERS`."""
+    each: Mapped[int]
+    run: Mapped[int]
+    seed: Mapped[int]
+    started_at: Mapped[datetime]
+    entry: Mapped[dict[str, Any]]
+    """As it was planned, to know it when it is said again."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "started_at"),
+    )
+
+
+class Sensor(Table):
+    """A device that was given a pairing code; paired once it has shown the code and got its token."""
+
+    __tablename__ = "sensor"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    """The lesson its strokes go to now."""
+    kind: Mapped[str]
+    """See `core.stroke.SENSORS`."""
+    name: Mapped[str]
+    code: Mapped[str | None]
+    code_until: Mapped[datetime]
+    device_id: Mapped[str | None]
+    token_hash: Mapped[str | None]
+    asked_at: Mapped[datetime]
+    paired_at: Mapped[datetime | None]
+    unpaired_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id"),
+        Index(None, "studio_id", "token_hash"),
+        Index(None, "studio_id", "code"),
+    )
+
+
+class SensorZero(Table):
+    """A sensor held against the square reference; holds for strokes made after it."""
+
+    __tablename__ = "sensor_zero"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    sensor_id: Mapped[UUID]
+    still_deg: Mapped[list[Any]]
+    """What it read, as it told it."""
+    face_deg: Mapped[float]
+    noise_deg: Mapped[float]
+    taken_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "sensor_id"], ["sensor.studio_id", "sensor.id"]),
+        Index(None, "studio_id", "sensor_id", "taken_at"),
+    )
+
+
+class Stroke(Table):
+    """One stroke as a sensor told it. The measures never change; which putt it belongs to can be put right."""
+
+    __tablename__ = "stroke"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    sensor_id: Mapped[UUID]
+    lesson_id: Mapped[UUID]
+    key: Mapped[str]
+    """The device's own id of it: told twice it is one."""
+    measures: Mapped[dict[str, Any]]
+    """See `core.stroke.MEASURES`."""
+    at: Mapped[datetime]
+    """By the device's clock."""
+    received_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    reading_id: Mapped[UUID | None]
+    """The putt it was put to by hand; null matches it by time."""
+    set_aside: Mapped[bool] = mapped_column(server_default=text("false"))
+    """It belongs to no putt: a practice stroke, a knock."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "sensor_id"], ["sensor.studio_id", "sensor.id"]),
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "reading_id"], ["reading.studio_id", "reading.id"]),
+        UniqueConstraint("studio_id", "sensor_id", "key"),
+        Index(None, "studio_id", "lesson_id", "at"),
+    )
+
+
+class FileImport(Table):
+    """A file of putts on its way in: as it was given, how its columns are read, and how far it is."""
+
+    __tablename__ = "file_import"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    name: Mapped[str]
+    content: Mapped[bytes] = mapped_column(deferred=True)
+    """The file as it was given, compressed."""
+    digest: Mapped[str]
+    """Of its content, to know it when it is given again."""
+    mapping: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """How its columns are read: see `exchange.columns.Mapping`; null until told."""
+    state: Mapped[str]
+    """given, taken or undone."""
+    putts: Mapped[int] = mapped_column(server_default=text("0"))
+    skipped: Mapped[int] = mapped_column(server_default=text("0"))
+    given_at: Mapped[datetime]
+    taken_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id", "given_at"),
+    )
+
+
+class ColumnMap(Table):
+    """How the columns of a file with these headings were read last."""
+
+    __tablename__ = "column_map"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    headings: Mapped[str] = mapped_column(primary_key=True)
+    """A digest of the headings, in order."""
+    mapping: Mapped[dict[str, Any]]
+    kept_at: Mapped[datetime]
+
+    __table_args__ = (ForeignKeyConstraint(["studio_id"], ["studio.id"]),)

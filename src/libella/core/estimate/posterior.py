@@ -51,6 +51,8 @@ class Prior:
 
 START = Prior(bias_mean=0.0, bias_sd=2.0, spread_median=1.0, spread_log_sd=0.6, unit="deg")
 """Start error, face aim and ball mark."""
+PATH = Prior(bias_mean=0.0, bias_sd=5.0, spread_median=1.5, spread_log_sd=0.6, unit="deg")
+"""Path of the head and body lines."""
 
 
 @dataclass(frozen=True)

@@ -1,5 +1,6 @@
 """What a posterior says to a coach: bias, spread, the chance inside the window, and what a change would gain."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from ..green.capture import Window
@@ -26,6 +27,11 @@ class Estimate:
     def sd(self) -> float:
         """The standard deviation a normal with that interval would have."""
         return self.doubt / NINETY
+
+
+def estimated(quantile: Callable[[float], float]) -> Estimate:
+    """The median and the 90 % interval of what has these quantiles."""
+    return Estimate(quantile(0.5), quantile(0.05), quantile(0.95))
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,7 +68,7 @@ class Summary:
 def summarise(post: Posterior, window: Window) -> Summary:
     """Read a posterior of start errors against a window (handbook 5, report and gain)."""
     left, right = window.left_deg, window.right_deg
-    bias = Estimate(*(post.bias_quantile(q) for q in (0.5, 0.05, 0.95)))
+    bias = estimated(post.bias_quantile)
     # What holes the putt may lie to one side of the start target: the chance counts from there, the size does not.
     low, high = -window.low_deg, window.high_deg
     chance = post.inside(low, high)
@@ -72,7 +78,7 @@ def summarise(post: Posterior, window: Window) -> Summary:
 
     return Summary(
         bias=bias,
-        spread=Estimate(*(post.spread_quantile(q) for q in (0.5, 0.05, 0.95))),
+        spread=estimated(post.spread_quantile),
         prob_right=post.bias_above(0.0),
         prob_right_of_quarter=post.bias_above(right / 4),
         prob_left_of_quarter=1 - post.bias_above(-left / 4),

@@ -49,6 +49,11 @@ class Rig(Aid):
     def station_m(self) -> float:
         """Distance of the rig from the ball's start centre along the line, m."""
 
+    @property
+    def noise_deg(self) -> float:
+        """Standard uncertainty of one reading beyond its interval, degrees: a device states one, a ruler none."""
+        return 0.0
+
     @abstractmethod
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         """What this rig can see, against the putt's window and the spread expected of the golfer (degrees)."""

@@ -106,7 +106,7 @@ def further(readings: Sequence[Interval], station: Station, *, planned: int) -> 
     word = verdict(_summary(readings, station), proved=station.proof.is_proved).word
     if word == "likely" and not station.proof.is_proved:
         return "Prove the line first: until then no number of putts makes it clear."
-    post = _posterior(tuple(readings), station.proof.noise_deg)
+    post = _posterior(tuple(readings), station.noise_deg)
     zones = [it.interval for it in station.zones()]
     more = putts_to_settle(post, zones, station.putt.window, word, doubt=station.shared_deg)
     if more == 0:
@@ -118,7 +118,7 @@ def further(readings: Sequence[Interval], station: Station, *, planned: int) -> 
 
 
 def _summary(readings: Sequence[Interval], station: Station) -> Summary:
-    post = _posterior(tuple(readings), station.proof.noise_deg)
+    post = _posterior(tuple(readings), station.noise_deg)
     return summarise(post.blurred(station.shared_deg), station.putt.window)
 
 

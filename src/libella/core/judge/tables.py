@@ -3,28 +3,38 @@
 from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
+from statistics import median, stdev
 from typing import Final
 
-from ..estimate import START, Estimate, posterior
+import numpy as np
+from scipy.special import ndtr
+
+from ..drawing.vial import Vial
+from ..estimate import START, Estimate, Posterior, estimated, posterior
+from ..estimate.comparison import compare
+from ..estimate.summary import NINETY
 from ..green.capture import Window
 from ..interval import Interval
-from ..notes import NOTES, Notes
+from ..notes import NOTES, Note, Notes
 from ..perception.fit import perceive
 from ..perception.trial import TRUE, Looks, Trial
-from ..wording import count, degrees, percent, side_of
+from ..wording import count, degrees, percent, side_of, sided
+from .verdict import CLEAR, LIKELY, WORDS
 
 _FEWEST: Final = 3
 _FEWEST_FELT: Final = 6
+_FEWEST_HALVED: Final = 10
 Noted = tuple[Interval, Notes]
 """A putt: its start error, degrees, and what was noted of it."""
 
 
 @dataclass(frozen=True, slots=True)
 class Row:
-    """A line of a table: a name, figures by column, and what it says in words."""
+    """A line of a table: a name, figures by column, and the vial where it is an angle."""
 
     name: str
     cells: tuple[str, ...]
+    vial: Vial | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,13 +50,13 @@ class Table:
 def tables(putts: Sequence[Noted], window: Window) -> tuple[Table, ...]:
     """Every table the notes allow, none for what was not noted."""
     found: list[Table] = []
-    for make in (_felt, _four_cells, _strike, _counts):
+    for make in (_felt, _four_cells, _strike, _counts, _sizes, _halves):
         found += make(putts, window)
     return tuple(found)
 
 
 def _has(putts: Sequence[Noted], note: str) -> list[tuple[Interval, str]]:
-    return [(start, notes[note]) for start, notes in putts if note in notes]
+    return [(start, str(notes[note])) for start, notes in putts if note in notes]
 
 
 def _real(start: Interval) -> str:
@@ -118,12 +128,10 @@ def _strike(putts: Sequence[Noted], window: Window) -> list[Table]:
         if not starts:
             continue
         post = posterior(starts, START)
-        biases[zone] = Estimate(*(post.bias_quantile(it) for it in (0.5, 0.05, 0.95)))
+        biases[zone] = estimated(post.bias_quantile)
         it = biases[zone]
-        side = side_of(it.value, 0.05)
-        said = "0.0°" if side == "neither" else f"{abs(it.value):.1f}° {side}"
         enough = len(starts) >= _FEWEST
-        rows.append(Row(zone, (str(len(starts)), f"{said} (± {it.doubt:.1f}°)" if enough else "too few")))
+        rows.append(Row(zone, (str(len(starts)), f"{sided(it.value)} (± {it.doubt:.1f}°)" if enough else "too few")))
     return [Table("Start by strike", ("putts", "start"), tuple(rows), _strike_words(zones, biases))]
 
 
@@ -145,7 +153,7 @@ def _zone(strike: str) -> str:
 def _counts(putts: Sequence[Noted], window: Window) -> list[Table]:
     """The other notes: how often each, and how often the start lay in the window then."""
     found: list[Table] = []
-    for note in ("roll", "path", "touch", "still", "read"):
+    for note in ("roll", "path", "touch", "still", "fell", "read"):
         told = _has(putts, note)
         if not told:
             continue
@@ -159,3 +167,105 @@ def _counts(putts: Sequence[Noted], window: Window) -> list[Table]:
         words = f"Mostly {usual.name}: {usual.cells[0]} of {count(len(told), 'putt')}."
         found.append(Table(NOTES[note].label, ("putts", "in the window"), tuple(rows), words))
     return found
+
+
+def _sizes(putts: Sequence[Noted], window: Window) -> list[Table]:
+    """Sizes read off: their middle, and how far single putts lie from it."""
+    rows: list[Row] = []
+    for name, note in NOTES.items():
+        if note.bounds is None:
+            continue
+        read = [float(notes[name]) for _, notes in putts if name in notes]
+        if not read:
+            continue
+        spread = stdev(read) if len(read) >= _FEWEST else None
+        rows.append(
+            Row(
+                note.label,
+                (str(len(read)), _size(median(read), note), f"± {_size(spread, note, True)}" if spread else "too few"),
+            )
+        )
+    if not rows:
+        return []
+    words = "One standard deviation from putt to putt: the smaller, the more alike the strokes."
+    return [Table("Sizes of the stroke", ("putts", "middle", "from putt to putt"), tuple(rows), words)]
+
+
+def _size(value: float, note: Note, plain: bool = False) -> str:
+    if note.bounds is None or note.bounds.unit != "deg":
+        return f"{value * 100:.0f} cm"
+    return f"{abs(value):.1f}°" if plain else sided(value)
+
+
+def _halves(putts: Sequence[Noted], window: Window) -> list[Table]:
+    """First half against second half: warm-up and tiring, which are no effect of a condition."""
+    if len(putts) < _FEWEST_HALVED:
+        return []
+    starts = [start for start, _ in putts]
+    middle = len(starts) // 2
+    first, second = (posterior(it, START) for it in (starts[:middle], starts[middle:]))
+    found = compare(first, second, (window, window), margin_deg=window.narrow_deg / 8)
+    rows = tuple(
+        Row(name, (sided(post.bias_quantile(0.5)), f"{post.spread_quantile(0.5):.1f}°"))
+        for name, post in (("first half", first), ("second half", second))
+    )
+    moved, sure = found.shift, max(found.prob_left, found.prob_right)
+    if sure >= CLEAR:
+        words = (
+            f"The start moved {abs(moved.value):.1f}° {side_of(moved.value)} within the block (± {moved.doubt:.1f}°)."
+        )
+    elif max(found.prob_steadier, found.prob_looser) >= CLEAR:
+        words = f"The spread changed within the block: {found.spread_ratio.value:.1f} times the first half's."
+    else:
+        words = "No sign of warming up or tiring within the block."
+    return [Table("First half, second half", ("bias", "spread"), rows, words)]
+
+
+def by_distance(blocks: Sequence[tuple[float, Posterior, int]]) -> Table | None:
+    """The side by distance: μ(d) = a + b·d, priors a ~ N(0, 2°), b ~ N(0, 0.5°/m) (handbook 5); None for one distance.
+
+    Parameters
+    ----------
+    blocks : of each block its distance (m), its posterior with what its rig leaves unknown, its putts
+    """
+    told = [it for it in blocks if it[2] >= _FEWEST]
+    distances = sorted({round(d, 2) for d, _, _ in told})
+    if len(distances) < 2:
+        return None
+    slope = growth([(d, estimated(post.bias_quantile)) for d, post, _ in told])
+    rows: list[Row] = []
+    for d in distances:
+        here = [(post, n) for far, post, n in told if round(far, 2) == d]
+        rows.append(
+            Row(
+                f"{d:g} m",
+                (str(sum(n for _, n in here)), ", ".join(sided(post.bias_quantile(0.5)) for post, _ in here)),
+            )
+        )
+    sure = normal_share(slope)
+    if sure >= LIKELY:
+        way = side_of(slope.value)
+        size = f"{abs(slope.value):.2f}° (± {slope.doubt:.2f}°) {way} with every metre"
+        words = (
+            f"It grows {size}, {WORDS['clear' if sure >= CLEAR else 'likely']}: a stroke cause, or a slope not read."
+        )
+    else:
+        words = f"It does not grow with the distance, as far as this tells (± {slope.doubt:.2f}° a metre)."
+    return Table("Side by distance", ("putts", "bias"), tuple(rows), words)
+
+
+def growth(biases: Sequence[tuple[float, Estimate]]) -> Estimate:
+    """How the bias grows with distance, degrees a metre, from biases at distances (m); each taken for normal."""
+    d = np.array([it for it, _ in biases])
+    y = np.array([it.value for _, it in biases])
+    weight = 1 / np.array([max(it.sd, 0.02) for _, it in biases]) ** 2
+    design = np.column_stack((np.ones_like(d), d))
+    covariance = np.linalg.inv(design.T @ (design * weight[:, None]) + np.diag([1 / 2.0**2, 1 / 0.5**2]))
+    b = float((covariance @ (design.T @ (weight * y)))[1])
+    doubt = NINETY * float(np.sqrt(covariance[1, 1]))
+    return Estimate(b, b - doubt, b + doubt)
+
+
+def normal_share(it: Estimate) -> float:
+    """How sure it is that a quantity lies on the side of its middle."""
+    return float(ndtr(abs(it.value) / it.sd)) if it.sd else 1.0

@@ -16,7 +16,7 @@ import numpy as np
 from scipy.special import gammaln
 
 from ..estimate.posterior import LAPSE_SHARE, Floats, cumulative, normal_below
-from ..estimate.summary import Estimate
+from ..estimate.summary import Estimate, estimated
 from .trial import STEP_DEG, TRUE, Looks, Trial
 
 BIAS_SD: Final = 2.0
@@ -59,7 +59,7 @@ class Perception:
 
     def _estimate(self, cdf: tuple[Floats, Floats]) -> Estimate:
         at, mass = cdf
-        return Estimate(*(float(np.interp(share, mass, at)) for share in (0.5, 0.05, 0.95)))
+        return estimated(lambda share: float(np.interp(share, mass, at)))
 
     @property
     def looks_straight(self) -> Estimate:

@@ -7,7 +7,7 @@ from typing import Final, Literal
 
 from ..angle import angle_deg
 from ..estimate.posterior import Prior, posterior
-from ..estimate.summary import Estimate
+from ..estimate.summary import Estimate, estimated
 from ..interval import Interval
 from ..limits import Bounds, OutOfLimits
 from .fit import BIAS_SD, perceive
@@ -93,8 +93,8 @@ def by_adjustment(ends: Sequence[Interval], limit_deg: float) -> LooksStraight:
     post = posterior(ends, ADJUSTED)
     return LooksStraight(
         trials=len(ends),
-        angle=Estimate(*(post.bias_quantile(it) for it in (0.5, 0.05, 0.95))),
-        noise=Estimate(*(post.spread_quantile(it) for it in (0.5, 0.05, 0.95))),
+        angle=estimated(post.bias_quantile),
+        noise=estimated(post.spread_quantile),
         zone=None,
         right=post.bias_above(limit_deg),
         left=1 - post.bias_above(-limit_deg),

@@ -27,7 +27,9 @@ export function judgedQuery(id: () => string | undefined) {
       if (isSuccess) outbox.forget(news)
       else await new Promise((resolve) => setTimeout(resolve, 2000))
       renewing = false
-      if (!outbox.waiting.length) void client.invalidateQueries({ queryKey: ['lesson'] })
+      if (outbox.waiting.length) return
+      void client.invalidateQueries({ queryKey: ['lesson'] })
+      void client.invalidateQueries({ queryKey: ['comparisons'] })
     })
   })
   const judged = createQuery(() => ({
@@ -39,6 +41,34 @@ export function judgedQuery(id: () => string | undefined) {
     staleTime: 0,
   }))
   return judged
+}
+
+/** The tables behind a block's judgement; asked again when a putt of it is new. */
+export function tablesQuery(id: () => string | undefined, putts: () => number | undefined) {
+  return createQuery(() => ({
+    queryKey: ['tables', id(), putts()],
+    queryFn: () => ask(api.GET('/api/blocks/{id}/tables', { params: { path: { id: id() ?? '' } } })),
+    enabled: Boolean(id()),
+    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
+  }))
+}
+
+/** The comparisons planned in a lesson, oldest first. */
+export function comparisonsQuery(id: () => string) {
+  return createQuery(() => ({
+    queryKey: ['comparisons', id()],
+    queryFn: () => ask(api.GET('/api/lessons/{id}/comparisons', { params: { path: { id: id() } } })),
+    placeholderData: (before) => before,
+  }))
+}
+
+/** The sensors of a lesson and what they told. */
+export function sensorsQuery(id: () => string) {
+  return createQuery(() => ({
+    queryKey: ['sensors', id()],
+    queryFn: () => ask(api.GET('/api/lessons/{id}/sensors', { params: { path: { id: id() } } })),
+    refetchInterval: 4000,
+  }))
 }
 
 /** The picture a block's readings are taken on. */
@@ -83,6 +113,7 @@ export async function renewLesson(client: QueryClient, id: string): Promise<void
   await Promise.all([
     client.invalidateQueries({ queryKey: ['lesson', id] }),
     client.invalidateQueries({ queryKey: ['judged'] }),
+    client.invalidateQueries({ queryKey: ['comparisons', id] }),
     client.invalidateQueries({ queryKey: ['today'] }),
   ])
 }

@@ -498,6 +498,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rungs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Step
+         * @description Lay the ladder's next rung: the same rig at the new width, and a block of this id on it.
+         */
+        put: operations["blocks_step"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/share-of-face": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set K
+         * @description Set the share of the face in the start, or let the putts tell it.
+         */
+        put: operations["blocks_set_k"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blocks/{id}/plan": {
         parameters: {
             query?: never;
@@ -550,6 +590,46 @@ export interface paths {
          * @description The judgement of a block as it stands.
          */
         get: operations["blocks_judged"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tables
+         * @description Every link of the chain, what was noted beside the start lines, the side by distance.
+         */
+        get: operations["blocks_tables"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Wall
+         * @description The block putted now, for a second screen. A putt is there when it is kept: after what was felt was called.
+         */
+        get: operations["blocks_wall"];
         put?: never;
         post?: never;
         delete?: never;
@@ -617,6 +697,251 @@ export interface paths {
          * @description Restore a voided reading.
          */
         delete: operations["blocks_restore"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparison-choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Choices
+         * @description The orders there are, and the questions a comparison can be planned to answer.
+         */
+        get: operations["comparisons_choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparisons/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One */
+        get: operations["comparisons_one"];
+        /**
+         * Plan
+         * @description Plan a comparison: a block for each condition is started.
+         */
+        put: operations["comparisons_plan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The comparisons of a lesson, oldest first.
+         */
+        get: operations["comparisons_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compare
+         * @description Any blocks beside the first of them, planned so or not.
+         */
+        get: operations["comparisons_compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/pauses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Pauses Now
+         * @description When to break off, and what is due.
+         */
+        get: operations["comparisons_pauses_now"];
+        /**
+         * Paused
+         * @description Note that the feet moved, or that the golfer straightened up.
+         */
+        put: operations["comparisons_paused"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pauses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Pauses
+         * @description Keep when to break off, in every lesson from now on.
+         */
+        put: operations["comparisons_keep_pauses"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensors/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Ask
+         * @description Make a place for a sensor; the code is shown for ten minutes.
+         */
+        put: operations["sensors_ask"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/sensors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The sensors of a lesson and the strokes they told, newest stroke first.
+         */
+        get: operations["sensors_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensors/{id}/lesson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Use
+         * @description Send its strokes to this lesson from now on.
+         */
+        put: operations["sensors_use"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensor-zeros/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Zero
+         * @description Zero a sensor whose putter is held against the square reference now: from its readings of the last seconds.
+         */
+        put: operations["sensors_zero"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensors/{id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Unpair
+         * @description Let a sensor go; what it told stays.
+         */
+        delete: operations["sensors_unpair"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/strokes/{id}/putt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put
+         * @description Put a stroke to a putt, or set it aside.
+         */
+        put: operations["sensors_put"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1506,6 +1831,235 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description One file with its columns.
+         */
+        get: operations["imports_one"];
+        /**
+         * Give
+         * @description Give a file as the body of the request, at most 64 MiB; it is kept, and nothing is read as putts yet.
+         */
+        put: operations["imports_give"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description A golfer's files, newest first.
+         */
+        get: operations["imports_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Progress
+         * @description How far the work on it is.
+         */
+        get: operations["imports_progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/mapping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Mapping
+         * @description Say how the columns are read: the whole file is read so, and its bad rows listed. Kept for the next such file.
+         */
+        put: operations["imports_mapping"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/putts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Take
+         * @description Take it in: all of it in one transaction. Bad rows must have been seen.
+         */
+        put: operations["imports_take"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Stop
+         * @description Stop the work going on; nothing of it is kept.
+         */
+        delete: operations["imports_stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/undone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Undo
+         * @description Undo an import: the lessons it made are voided.
+         */
+        put: operations["imports_undo"];
+        post?: never;
+        /**
+         * Redo
+         * @description Bring an undone import back.
+         */
+        delete: operations["imports_redo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensor-link/pair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pair
+         * @description Pair with the code the coach reads out: once, within ten minutes.
+         */
+        post: operations["sensor-link_pair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensor-link/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Messages
+         * @description Take in one message or up to 100. Each is answered by itself: kept, known (told before), shown, or refused.
+         */
+        post: operations["sensor-link_messages"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Standins */
+        get: operations["standins_standins"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standins/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Start
+         * @description Start a stand-in that pairs with this code.
+         */
+        put: operations["standins_start"];
+        post?: never;
+        /**
+         * Stop
+         * @description Stop a stand-in.
+         */
+        delete: operations["standins_stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1846,6 +2400,18 @@ export interface components {
              */
             put_away: boolean;
         };
+        /**
+         * BadRow
+         * @description A row that can't be taken in, and why.
+         */
+        BadRow: {
+            /** Line */
+            line: number;
+            /** Column */
+            column: string;
+            /** Reason */
+            reason: string;
+        };
         /** BagIn */
         BagIn: {
             /**
@@ -1953,6 +2519,25 @@ export interface components {
              *     ]
              */
             asks: string[];
+            /**
+             * Hole
+             * @description false: putted to an aim point, with no hole there
+             * @default true
+             */
+            hole: boolean;
+            /**
+             * Path Model
+             * @description the path as declared
+             * @default
+             * @enum {string}
+             */
+            path_model: "" | "straight" | "arc" | "arc then straight";
+            /**
+             * Ball Ahead M
+             * @description ball ahead of the arc's middle, m
+             * @default 0
+             */
+            ball_ahead_m: number;
         };
         /** BlockKept */
         BlockKept: {
@@ -1981,6 +2566,21 @@ export interface components {
             first_planned: number;
             /** Asks */
             asks: string[];
+            /** Hole */
+            hole: boolean;
+            /**
+             * Path Model
+             * @enum {string}
+             */
+            path_model: "" | "straight" | "arc" | "arc then straight";
+            /** Ball Ahead M */
+            ball_ahead_m: number;
+            /** K */
+            k: number | null;
+            /** Comparison Id */
+            comparison_id: string | null;
+            /** Turn */
+            turn: number | null;
             /**
              * Started At
              * Format: date-time
@@ -2017,6 +2617,21 @@ export interface components {
             first_planned: number;
             /** Asks */
             asks: string[];
+            /** Hole */
+            hole: boolean;
+            /**
+             * Path Model
+             * @enum {string}
+             */
+            path_model: "" | "straight" | "arc" | "arc then straight";
+            /** Ball Ahead M */
+            ball_ahead_m: number;
+            /** K */
+            k: number | null;
+            /** Comparison Id */
+            comparison_id: string | null;
+            /** Turn */
+            turn: number | null;
             /**
              * Started At
              * Format: date-time
@@ -2024,6 +2639,8 @@ export interface components {
             started_at: string;
             /** Station */
             station: string;
+            /** Rig Kind */
+            rig_kind: string;
             /** Putts */
             putts: number;
             /** Final */
@@ -2069,6 +2686,21 @@ export interface components {
             first_planned: number;
             /** Asks */
             asks: string[];
+            /** Hole */
+            hole: boolean;
+            /**
+             * Path Model
+             * @enum {string}
+             */
+            path_model: "" | "straight" | "arc" | "arc then straight";
+            /** Ball Ahead M */
+            ball_ahead_m: number;
+            /** K */
+            k: number | null;
+            /** Comparison Id */
+            comparison_id: string | null;
+            /** Turn */
+            turn: number | null;
             /**
              * Started At
              * Format: date-time
@@ -2076,6 +2708,8 @@ export interface components {
             started_at: string;
             /** Station */
             station: string;
+            /** Rig Kind */
+            rig_kind: string;
             /** Putts */
             putts: number;
             /** Final */
@@ -2290,6 +2924,17 @@ export interface components {
              */
             known_deg: number;
         };
+        /** ChoicesOut */
+        ChoicesOut: {
+            /** Orders */
+            orders: {
+                [key: string]: string;
+            };
+            /** Questions */
+            questions: {
+                [key: string]: string;
+            };
+        };
         /** Circle */
         Circle: {
             /** X */
@@ -2309,6 +2954,280 @@ export interface components {
              * @constant
              */
             shape: "circle";
+        };
+        /**
+         * Column
+         * @description A column as found: its heading, the first values, what it seems to tell.
+         */
+        Column: {
+            /** Heading */
+            heading: string;
+            /** Samples */
+            samples: string[];
+            guess: components["schemas"]["ColumnUse"];
+        };
+        /**
+         * ColumnMapping
+         * @description How a file is read. What no column tells takes the value given here.
+         */
+        ColumnMapping: {
+            /** Columns */
+            columns: components["schemas"]["ColumnUse"][];
+            /**
+             * Decimal
+             * @default .
+             * @enum {string}
+             */
+            decimal: "." | ",";
+            /**
+             * Day First
+             * @default true
+             */
+            day_first: boolean;
+            /**
+             * Distance M
+             * @default 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @default 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @default 10
+             */
+            stimp_ft: number;
+            /**
+             * Rig At M
+             * @default 0.3
+             */
+            rig_at_m: number;
+            /**
+             * U Deg
+             * @default 0.2
+             */
+            u_deg: number;
+            /**
+             * Condition
+             * @default as usual
+             */
+            condition: string;
+        };
+        /**
+         * ColumnUse
+         * @description How one column is read: what it tells ("" for nothing), its unit, which side is plus.
+         */
+        ColumnUse: {
+            /** Column */
+            column: number;
+            /**
+             * Target
+             * @default
+             */
+            target: string;
+            /**
+             * Unit
+             * @default
+             */
+            unit: string;
+            /**
+             * Positive
+             * @default
+             */
+            positive: string;
+        };
+        /** ColumnUseIn */
+        ColumnUseIn: {
+            /** Column */
+            column: number;
+            /**
+             * Target
+             * @description what it tells; empty for nothing
+             * @default
+             */
+            target: string;
+            /**
+             * Unit
+             * @default
+             */
+            unit: string;
+            /**
+             * Positive
+             * @description which side is plus
+             * @default
+             */
+            positive: string;
+        };
+        /**
+         * Compared
+         * @description Conditions compared, each with its vial; the pairs, and the chances behind them as a table.
+         */
+        Compared: {
+            /** Headline */
+            headline: string;
+            /** Vials */
+            vials: components["schemas"]["Vial"][];
+            /** Pairs */
+            pairs: components["schemas"]["Pair"][];
+            table: components["schemas"]["Table"] | null;
+            /** Note */
+            note: string;
+        };
+        /**
+         * Comparison
+         * @description Block b against block a.
+         *
+         *     Attributes
+         *     ----------
+         *     shift : bias of b less bias of a, degrees, right positive
+         *     prob_right, prob_left : chance that the shift is more than the margin asked for, to that side
+         *     prob_small : chance that it is smaller than twice the margin, either side
+         *     less_bias, less_spread, higher_chance : chance that **a** has the smaller |bias|, the smaller spread, the higher
+         *         chance inside its window
+         *     spread_ratio : spread of b over that of a
+         *     chance_gain : chance inside the window of b less that of a
+         *     prob_steadier, prob_looser : chance that b's spread is smaller, larger, by more than a tenth
+         *     prob_more, prob_fewer : chance that b starts more, fewer, putts inside the window, by more than one in twenty
+         */
+        Comparison: {
+            shift: components["schemas"]["Estimate"];
+            /** Prob Right */
+            prob_right: number;
+            /** Prob Left */
+            prob_left: number;
+            /** Prob Small */
+            prob_small: number;
+            /** Less Bias */
+            less_bias: number;
+            /** Less Spread */
+            less_spread: number;
+            /** Higher Chance */
+            higher_chance: number;
+            spread_ratio: components["schemas"]["Estimate"];
+            chance_gain: components["schemas"]["Estimate"];
+            /** Prob Steadier */
+            prob_steadier: number;
+            /** Prob Looser */
+            prob_looser: number;
+            /** Prob More */
+            prob_more: number;
+            /** Prob Fewer */
+            prob_fewer: number;
+        };
+        /**
+         * ComparisonIn
+         * @description What is planned before the first putt; nothing of it changes afterwards.
+         */
+        ComparisonIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Conditions */
+            conditions: components["schemas"]["ConditionIn"][];
+            /**
+             * Each
+             * @description putts under each condition, 3 to 60
+             * @example 9
+             */
+            each: number;
+            /**
+             * Order
+             * @default alternating
+             * @enum {string}
+             */
+            order: "alternating" | "shuffled" | "in order";
+            /**
+             * Run
+             * @description putts before the condition changes, 1 to 10
+             * @default 3
+             */
+            run: number;
+            /**
+             * Question
+             * @default line
+             * @enum {string}
+             */
+            question: "line" | "spread" | "window";
+            /**
+             * Asks
+             * @default []
+             */
+            asks: string[];
+            /**
+             * Hole
+             * @default true
+             */
+            hole: boolean;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+        };
+        /**
+         * ComparisonOut
+         * @description A comparison as it stands. `turn` is the block whose turn it is, None when all putts are in.
+         */
+        ComparisonOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Question
+             * @enum {string}
+             */
+            question: "line" | "spread" | "window";
+            /** Question Words */
+            question_words: string;
+            /** Order Words */
+            order_words: string;
+            /** Each */
+            each: number;
+            /** Run */
+            run: number;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Blocks */
+            blocks: components["schemas"]["BlockKept"][];
+            /** Done */
+            done: number[];
+            /**
+             * Turns
+             * @description the condition of every putt, first to last
+             */
+            turns: number[];
+            /** Turn */
+            turn: string | null;
+            /** Turn Words */
+            turn_words: string;
+            compared: components["schemas"]["Compared"];
+        };
+        /** ConditionIn */
+        ConditionIn: {
+            /**
+             * Name
+             * @example mirror first
+             */
+            name: string;
+            /**
+             * Station Id
+             * Format: uuid
+             */
+            station_id: string;
+            /**
+             * Guided
+             * @default false
+             */
+            guided: boolean;
         };
         /**
          * CoverIn
@@ -2856,6 +3775,137 @@ export interface components {
             items: components["schemas"]["GolferLine"][];
         };
         /**
+         * ImportLine
+         * @description A file, and the work on it.
+         */
+        ImportLine: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Name */
+            name: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "given" | "taken" | "undone";
+            /** Putts */
+            putts: number;
+            /** Skipped */
+            skipped: number;
+            /**
+             * Given At
+             * Format: date-time
+             */
+            given_at: string;
+            /** Taken At */
+            taken_at: string | null;
+            /**
+             * Phase
+             * @enum {string}
+             */
+            phase: "idle" | "checking" | "checked" | "taking" | "done" | "stopped" | "failed";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+            /** Good */
+            good: number;
+            /** Bad */
+            bad: number;
+            /** Bad Rows */
+            bad_rows: components["schemas"]["BadRow"][];
+            /** Blocks */
+            blocks: number;
+            /** Lessons */
+            lessons: number;
+            /** First At */
+            first_at: string | null;
+            /** Last At */
+            last_at: string | null;
+            /** Why */
+            why: string;
+        };
+        /**
+         * ImportOut
+         * @description A file looked at: its columns with their first values, and how they are read.
+         */
+        ImportOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Name */
+            name: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "given" | "taken" | "undone";
+            /** Putts */
+            putts: number;
+            /** Skipped */
+            skipped: number;
+            /**
+             * Given At
+             * Format: date-time
+             */
+            given_at: string;
+            /** Taken At */
+            taken_at: string | null;
+            /**
+             * Phase
+             * @enum {string}
+             */
+            phase: "idle" | "checking" | "checked" | "taking" | "done" | "stopped" | "failed";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+            /** Good */
+            good: number;
+            /** Bad */
+            bad: number;
+            /** Bad Rows */
+            bad_rows: components["schemas"]["BadRow"][];
+            /** Blocks */
+            blocks: number;
+            /** Lessons */
+            lessons: number;
+            /** First At */
+            first_at: string | null;
+            /** Last At */
+            last_at: string | null;
+            /** Why */
+            why: string;
+            /** Delimiter */
+            delimiter: string;
+            /** Rows */
+            rows: number;
+            /** Columns */
+            columns: components["schemas"]["Column"][];
+            mapping: components["schemas"]["ColumnMapping"];
+            /** Remembered */
+            remembered: boolean;
+            /** Taken Before */
+            taken_before: string | null;
+            /** Targets */
+            targets: components["schemas"]["TargetOut"][];
+        };
+        /**
          * InstrumentOut
          * @description An instrument of the registry.
          */
@@ -2876,11 +3926,8 @@ export interface components {
             block: components["schemas"]["BlockOut"];
             judgement: components["schemas"]["Judgement"];
             rays: components["schemas"]["Scene"];
-            /**
-             * Tables
-             * @description what the notes say beside the start lines
-             */
-            tables: components["schemas"]["Table"][];
+            /** @description what the ladder says of the rig */
+            rung: components["schemas"]["Rung"];
         };
         /**
          * Judgement
@@ -3008,6 +4055,14 @@ export interface components {
              * @example lights dimmed
              */
             conditions: string;
+        };
+        /** LessonOfSensorIn */
+        LessonOfSensorIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
         };
         /** LessonOut */
         LessonOut: {
@@ -3239,6 +4294,66 @@ export interface components {
             /** Effects */
             effects: components["schemas"]["EffectWords"][];
         };
+        /**
+         * MappingIn
+         * @description How a file is read; what no column tells takes the value given here. Lengths in m, angles in degrees.
+         */
+        MappingIn: {
+            /** Columns */
+            columns: components["schemas"]["ColumnUseIn"][];
+            /**
+             * Decimal
+             * @default .
+             * @enum {string}
+             */
+            decimal: "." | ",";
+            /**
+             * Day First
+             * @default true
+             */
+            day_first: boolean;
+            /**
+             * Distance M
+             * @default 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @default 0.3
+             */
+            past_m: number;
+            /**
+             * Stimp Ft
+             * @default 10
+             */
+            stimp_ft: number;
+            /**
+             * Rig At M
+             * @default 0.3
+             */
+            rig_at_m: number;
+            /**
+             * U Deg
+             * @default 0.2
+             */
+            u_deg: number;
+            /**
+             * Condition
+             * @default as usual
+             */
+            condition: string;
+        };
+        /** MessageOut */
+        MessageOut: {
+            /** Stroke Id */
+            stroke_id: string;
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "kept" | "known" | "shown" | "refused";
+            problem?: components["schemas"]["Problem"] | null;
+        };
         /** MethodOut */
         MethodOut: {
             /**
@@ -3283,6 +4398,18 @@ export interface components {
             when: "before" | "after";
             /** Columns */
             columns: number;
+            /** Unit */
+            unit: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Step */
+            step: number;
+            /** Low Word */
+            low_word: string;
+            /** High Word */
+            high_word: string;
         };
         /**
          * Noted
@@ -3311,6 +4438,16 @@ export interface components {
             names: string[];
         };
         /**
+         * Nudge
+         * @description Something to do before the next putt.
+         */
+        Nudge: {
+            /** What */
+            what: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * Objection
          * @description A warning, and its reason.
          */
@@ -3326,6 +4463,106 @@ export interface components {
             golfer: components["schemas"]["GolferBrief"];
             /** Blocks */
             blocks: components["schemas"]["BlockLine"][];
+        };
+        /**
+         * Pair
+         * @description A condition against the first. `word` is the verdict on what was asked, None before the planned end.
+         */
+        Pair: {
+            /** Name */
+            name: string;
+            /** Word */
+            word: ("clear" | "likely" | "none" | "open") | null;
+            /** Headline */
+            headline: string;
+            comparison: components["schemas"]["Comparison"];
+        };
+        /** PairIn */
+        PairIn: {
+            /**
+             * Format
+             * @constant
+             */
+            format: "libella-stroke";
+            /**
+             * Version
+             * @constant
+             */
+            version: 1;
+            /**
+             * Code
+             * @example 402913
+             */
+            code: string;
+            /**
+             * Device Id
+             * @description the device's own name of itself
+             * @example face-7c1
+             */
+            device_id: string;
+        };
+        /** PairedOut */
+        PairedOut: {
+            /**
+             * Sensor Id
+             * Format: uuid
+             */
+            sensor_id: string;
+            /**
+             * Token
+             * @description to be sent with every message: Authorization: Bearer …
+             */
+            token: string;
+        };
+        /** PauseIn */
+        PauseIn: {
+            /**
+             * Done
+             * @enum {string}
+             */
+            done: "moved" | "rested";
+        };
+        /**
+         * Pauses
+         * @description When to break off: an opinion, so a setting. `spot_putts`: putts from one spot before moving on.
+         */
+        Pauses: {
+            /**
+             * Spot Putts
+             * @default 10
+             */
+            spot_putts: number;
+            /**
+             * Feet Min
+             * @default 10
+             */
+            feet_min: number;
+            /**
+             * Rest Min
+             * @default 10
+             */
+            rest_min: number;
+        };
+        /** PausesIn */
+        PausesIn: {
+            /** Spot Putts */
+            spot_putts: number;
+            /** Feet Min */
+            feet_min: number;
+            /** Rest Min */
+            rest_min: number;
+        };
+        /** PausesOut */
+        PausesOut: {
+            pauses: components["schemas"]["Pauses"];
+            /** Spot */
+            spot: number;
+            /** Feet Due At */
+            feet_due_at: string | null;
+            /** Rest Due At */
+            rest_due_at: string | null;
+            /** Nudges */
+            nudges: components["schemas"]["Nudge"][];
         };
         /**
          * PlaceOut
@@ -4098,7 +5335,7 @@ export interface components {
              *     }
              */
             notes?: {
-                [key: string]: string;
+                [key: string]: number | string;
             };
         };
         /** ReadingLine */
@@ -4123,7 +5360,7 @@ export interface components {
             high_deg: number | null;
             /** Notes */
             notes: {
-                [key: string]: string;
+                [key: string]: string | number;
             };
             /**
              * Taken At
@@ -4169,7 +5406,7 @@ export interface components {
             high_deg: number | null;
             /** Notes */
             notes: {
-                [key: string]: string;
+                [key: string]: string | number;
             };
             /**
              * Taken At
@@ -4251,13 +5488,14 @@ export interface components {
         };
         /**
          * Row
-         * @description A line of a table: a name, figures by column, and what it says in words.
+         * @description A line of a table: a name, figures by column, and the vial where it is an angle.
          */
         Row: {
             /** Name */
             name: string;
             /** Cells */
             cells: string[];
+            vial?: components["schemas"]["Vial"] | null;
         };
         /** RowOut */
         RowOut: {
@@ -4265,6 +5503,49 @@ export interface components {
             name: string;
             /** Size */
             size: string;
+        };
+        /**
+         * Rung
+         * @description What the ladder says now.
+         *
+         *     `step` is "none" for an instrument that has no strictness, "wait" before the last ten are in. `dimension` and
+         *     `value_m` are the width to lay, for "tighten" and "widen".
+         */
+        Rung: {
+            /**
+             * Step
+             * @enum {string}
+             */
+            step: "wait" | "stay" | "tighten" | "widen" | "none";
+            /** Passed */
+            passed: number;
+            /** Of */
+            of: number;
+            /** Words */
+            words: string;
+            /**
+             * Dimension
+             * @default
+             */
+            dimension: string;
+            /**
+             * Value M
+             * @default 0
+             */
+            value_m: number;
+        };
+        /** RungIn */
+        RungIn: {
+            /**
+             * From Block Id
+             * Format: uuid
+             */
+            from_block_id: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
         };
         /** SaveIn */
         SaveIn: {
@@ -4431,6 +5712,76 @@ export interface components {
              */
             shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
+        /** SensorIn */
+        SensorIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "face_and_path" | "start_board" | "level";
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+        };
+        /**
+         * SensorOut
+         * @description A sensor of a lesson. `code` is shown until it is paired; `still` counts what would zero it now.
+         */
+        SensorOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "face_and_path" | "start_board" | "level";
+            /** Kind Words */
+            kind_words: string;
+            /** Name */
+            name: string;
+            /** Code */
+            code: string | null;
+            /**
+             * Code Until
+             * Format: date-time
+             */
+            code_until: string;
+            /** Device Id */
+            device_id: string | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "run out" | "paired" | "elsewhere";
+            /** Strokes */
+            strokes: number;
+            /** Last At */
+            last_at: string | null;
+            zero: components["schemas"]["ZeroOut"] | null;
+            /** Still */
+            still: number;
+            /** Tilt */
+            tilt: {
+                [key: string]: number;
+            } | null;
+        };
+        /** SensorsOut */
+        SensorsOut: {
+            /** Sensors */
+            sensors: components["schemas"]["SensorOut"][];
+            /** Strokes */
+            strokes: components["schemas"]["StrokeLine"][];
+        };
         /** SetDownIn */
         SetDownIn: {
             /**
@@ -4527,6 +5878,14 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
+        };
+        /** ShareIn */
+        ShareIn: {
+            /**
+             * K
+             * @description share of the face in the start, 0.5 to 1; null lets the putts tell it
+             */
+            k: number | null;
         };
         /**
          * Sight
@@ -4824,6 +6183,44 @@ export interface components {
             above: components["schemas"]["Scene"];
             behind: components["schemas"]["Scene"];
         };
+        /** StandinIn */
+        StandinIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "face_and_path" | "start_board" | "level";
+            /**
+             * Code
+             * @description the pairing code to show
+             */
+            code: string;
+            /**
+             * Faults
+             * @default []
+             */
+            faults: ("drop" | "twice" | "late" | "noise" | "zero" | "nonsense")[];
+        };
+        /**
+         * StandinsOut
+         * @description Whether stand-ins can be started here, what they can do wrong, and those running: kind by id.
+         */
+        StandinsOut: {
+            /** Available */
+            available: boolean;
+            /** Kinds */
+            kinds: {
+                [key: string]: string;
+            };
+            /** Faults */
+            faults: {
+                [key: string]: string;
+            };
+            /** Running */
+            running: {
+                [key: string]: string;
+            };
+        };
         /** StationIn */
         StationIn: {
             /**
@@ -5085,6 +6482,60 @@ export interface components {
              */
             taken_at: string;
         };
+        /**
+         * StrokeLine
+         * @description A stroke with its zero taken off, degrees and mm; the putt it belongs to, None for none.
+         */
+        StrokeLine: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Sensor Id
+             * Format: uuid
+             */
+            sensor_id: string;
+            /** Sensor */
+            sensor: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Late S
+             * @description how long after it was made it arrived, by the two clocks
+             */
+            late_s: number;
+            /** Measures */
+            measures: {
+                [key: string]: number;
+            };
+            /** Zeroed */
+            zeroed: boolean;
+            /** Reading Id */
+            reading_id: string | null;
+            /** By Hand */
+            by_hand: boolean;
+            /** Set Aside */
+            set_aside: boolean;
+        };
+        /** StrokePlaceIn */
+        StrokePlaceIn: {
+            /**
+             * Reading Id
+             * @description the putt it belongs to; left out, the time decides
+             */
+            reading_id?: string | null;
+            /**
+             * Set Aside
+             * @description true: it belongs to no putt
+             * @default false
+             */
+            set_aside: boolean;
+        };
         /** StudioOut */
         StudioOut: {
             /** Name */
@@ -5142,6 +6593,22 @@ export interface components {
             words: string;
         };
         /**
+         * TablesOut
+         * @description What lies behind a block's judgement.
+         */
+        TablesOut: {
+            /** Tables */
+            tables: components["schemas"]["Table"][];
+        };
+        /** TakeIn */
+        TakeIn: {
+            /**
+             * Skip Bad
+             * @description true: the bad rows were seen, and are left out
+             */
+            skip_bad: boolean;
+        };
+        /**
          * Tape
          * @description A taped dimension between two points on the page, to be drawn between witness lines.
          *
@@ -5183,6 +6650,22 @@ export interface components {
              * @constant
              */
             shape: "tape";
+        };
+        /** TargetOut */
+        TargetOut: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "angle" | "length" | "time" | "slope" | "number" | "when" | "flag" | "text" | "choice";
+            /** Units */
+            units: string[];
+            /** Sides */
+            sides: string[];
         };
         /**
          * Tick
@@ -5378,6 +6861,14 @@ export interface components {
             voided: boolean;
         };
         /**
+         * WallOut
+         * @description What a second screen shows of the lesson's block: the last putt large and the vial; None before any block.
+         */
+        WallOut: {
+            block: components["schemas"]["BlockLine"] | null;
+            last: components["schemas"]["ReadingLine"] | null;
+        };
+        /**
          * Wander
          * @description How far an entry goes from one set-up to the next: its spread in its unit; the chance that it wanders.
          */
@@ -5507,6 +6998,30 @@ export interface components {
              * @description how well it usually places the rig's zero: an opinion
              */
             doubt_m: number;
+        };
+        /** ZeroIn */
+        ZeroIn: {
+            /**
+             * Sensor Id
+             * Format: uuid
+             */
+            sensor_id: string;
+        };
+        /** ZeroOut */
+        ZeroOut: {
+            /** Face Deg */
+            face_deg: number;
+            /** Noise Deg */
+            noise_deg: number;
+            /** Readings */
+            readings: number;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Words */
+            words: string;
         };
         /**
          * ZoneOut
@@ -7719,6 +9234,158 @@ export interface operations {
             };
         };
     };
+    blocks_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RungIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockKept"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blocks_set_k: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShareIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockKept"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     blocks_extend: {
         parameters: {
             query?: never;
@@ -7891,6 +9558,153 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JudgedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blocks_tables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TablesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blocks_wall: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallOut"];
                 };
             };
             /** @description Not Found */
@@ -8196,6 +10010,1039 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoicesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_of_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_compare: {
+        parameters: {
+            query: {
+                question?: "line" | "spread" | "window";
+                blocks: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_pauses_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PausesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_paused: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PauseIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PausesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisons_keep_pauses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PausesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pauses"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SensorIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensorsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_of_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensorsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonOfSensorIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensorsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_zero: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ZeroIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ZeroOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_unpair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensorsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrokePlaceIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensorsOut"];
                 };
             };
             /** @description Not Found */
@@ -11908,6 +14755,1046 @@ export interface operations {
                 content: {
                     "text/csv": unknown;
                     "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_give: {
+        parameters: {
+            query: {
+                golfer_id: string;
+                name: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_of_golfer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_mapping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MappingIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imports_redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "sensor-link_pair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "sensor-link_messages": {
+        parameters: {
+            query?: never;
+            header?: {
+                authorization?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                }[] | {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MessageOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    standins_standins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandinsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    standins_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandinIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandinsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    standins_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandinsOut"];
                 };
             };
             /** @description Not Found */

@@ -1,8 +1,9 @@
 <!-- A lesson's own entries; end it, open it again, void it. -->
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { renewLesson } from '$lib/api/queries.svelte'
+  import PauseEntries from '$lib/start/PauseEntries.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from './Sheet.svelte'
   import Trouble from './Trouble.svelte'
@@ -10,6 +11,11 @@
   let { open = $bindable(), lesson }: { open: boolean; lesson: Shapes['LessonOut'] } = $props()
 
   const client = useQueryClient()
+  const pauses = createQuery(() => ({
+    queryKey: ['pauses', lesson.id],
+    queryFn: () => ask(api.GET('/api/lessons/{id}/pauses', { params: { path: { id: lesson.id } } })),
+    enabled: open,
+  }))
   let draft = $state<LessonDraft>({ place: '', surface: 'indoor mat', stimp_ft: 10, conditions: '' })
   let error = $state<unknown>(null)
   let voiding = $state(false)
@@ -77,6 +83,10 @@
     <a class="button mt-1 mr-2" href="/wall/{lesson.id}" target="_blank" rel="noopener">Last putt, for the wall</a>
     <a class="button mt-1" href="/question/{lesson.id}" target="_blank" rel="noopener">Question, for the golfer</a>
   </p>
+  <div class="mt-4 border-t border-hairline pt-3">
+    <span class="label mb-1 block">When to break off</span>
+    {#if pauses.data}<PauseEntries pauses={pauses.data.pauses} />{/if}
+  </div>
   <p class="mt-4 border-t border-hairline pt-3">
     <span class="label block">Take its putts out</span>
     <a class="button mt-1 mr-2" href="/api/exports/lesson/{lesson.id}?form=csv" download>CSV</a>

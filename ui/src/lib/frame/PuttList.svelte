@@ -1,6 +1,7 @@
 <!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
 <script lang="ts">
   import type { Shapes } from '$lib/api/client'
+  import { sizeWords } from '$lib/start/size'
 
   export type Putt = Shapes['ReadingLine'] & { waiting: boolean }
 
@@ -34,7 +35,7 @@
         >{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
       >
       <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}
-        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{Object.entries(putt.notes).map(([name, it]) => (name === 'felt' ? `felt ${it}` : it)).join(', ')}</span>{/if}</span
+        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{Object.entries(putt.notes).map(([name, it]) => (name === 'felt' ? `felt ${it}` : typeof it === 'number' ? sizeWords(name, it) : it)).join(', ')}</span>{/if}</span
       >
       {#if putt.voided}
         <span class="truncate text-sm">{putt.void_reason}</span>

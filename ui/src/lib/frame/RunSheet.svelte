@@ -39,6 +39,7 @@
   {/each}
   <div class="flex items-center px-2 max-sm:flex-[1_0_24%] desk:mt-auto desk:block desk:p-3">
     {#if sheet.lesson.ended_at}<p class="mb-2 hidden text-sm font-semibold desk:block">This lesson has ended.</p>{/if}
+    <a class="button mb-2 w-full max-desk:border-transparent max-desk:mb-0" href="/lessons/{sheet.lesson.id}/sensors{page.url.search}" aria-current={page.url.pathname.endsWith('/sensors') ? 'page' : undefined}>Sensors</a>
     <button class="button w-full max-desk:border-transparent" onclick={details}>Lesson</button>
   </div>
 </nav>

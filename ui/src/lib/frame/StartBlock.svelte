@@ -3,9 +3,10 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
-  import { api, ask, refusal } from '$lib/api/client'
+  import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { notesQuery, renewLesson } from '$lib/api/queries.svelte'
   import Choice from './Choice.svelte'
+  import LengthEntry from './LengthEntry.svelte'
   import Stepper from './Stepper.svelte'
   import Trouble from './Trouble.svelte'
 
@@ -38,6 +39,20 @@
   let chosen = $state<string[] | null>(null)
   const asks = $derived(chosen ?? asked)
   const toggle = (note: string) => (chosen = asks.includes(note) ? asks.filter((it) => it !== note) : [...asks, note])
+  let hole = $state<'hole' | 'none'>('hole')
+  let path_model = $state<Shapes['BlockIn']['path_model']>('')
+  let ball_ahead_m = $state(0)
+  const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => it !== 'finish' && it !== 'fell'))
+  const HOLES = [
+    { value: 'hole' as const, words: 'To a hole' },
+    { value: 'none' as const, words: 'No hole, to an aim point' },
+  ]
+  const PATHS = [
+    { value: '' as const, words: 'None declared' },
+    { value: 'straight' as const, words: 'Straight' },
+    { value: 'arc' as const, words: 'Arc' },
+    { value: 'arc then straight' as const, words: 'Arc back, straight through' },
+  ]
   let error = $state<unknown>(null)
   let busy = $state(false)
   const id = $props.id()
@@ -49,7 +64,7 @@
     try {
       const station_id = await station()
       const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
-      const body = { station_id, condition, guided, planned, asks, started_at: new Date().toISOString() }
+      const body = { station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: new Date().toISOString() }
       const block = await ask(api.PUT('/api/blocks/{id}', { params: { path: { id: v7() } }, body }))
       await renewLesson(client, lessonId)
       started?.()
@@ -97,6 +112,18 @@
           onclick={() => toggle(it.note)}>{it.label}</button
         >
       {/each}
+    </div>
+  </details>
+  <details>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+      Hole and path <span class="font-normal text-faded">{hole === 'hole' ? 'to a hole' : 'no hole'}{path_model ? `, ${path_model}` : ''}</span>
+    </summary>
+    <div class="grid gap-3">
+      <Choice label="Putted" options={HOLES} bind:value={hole} />
+      <Choice label="The path as this golfer means it" options={PATHS} bind:value={path_model} />
+      {#if path_model.startsWith('arc')}
+        <LengthEntry label="Ball ahead of the arc’s middle" value={ball_ahead_m} low={-0.3} high={0.3} step={0.01} onvalue={(m) => (ball_ahead_m = m)} />
+      {/if}
     </div>
   </details>
   {#if error}<Trouble {error} />{/if}

@@ -39,7 +39,9 @@ class Keys {
     const at = event.target as HTMLElement
     if (at.closest('input, textarea, select')) return
     // A sheet that is closing still holds the focus for a moment: a key pressed then is meant for the view.
-    const sheet = Boolean(at.closest('[role="dialog"]:not([data-state="closed"])'))
+    // An open sheet whose button lost the focus, because it is busy, has the keys all the same.
+    const lost = at === document.body && document.querySelector('[role="dialog"][data-state="open"]')
+    const sheet = Boolean(lost || at.closest('[role="dialog"]:not([data-state="closed"])'))
     // Enter and space belong to the button that has the focus, arrows to a slider.
     if ((event.key === 'Enter' || event.key === ' ') && at.closest('button, a, [role="slider"]')) return
     const name = event.key.length === 1 ? event.key.toLowerCase() : event.key

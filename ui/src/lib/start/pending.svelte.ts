@@ -6,7 +6,7 @@ import type { Zone } from '$lib/drawing/zones'
 export interface Pending {
   zone: Zone | null
   /** By note; empty text: skipped. In the order in which it was noted. */
-  notes: Record<string, string>
+  notes: Record<string, string | number>
 }
 
 const NOTHING: Pending = { zone: null, notes: {} }

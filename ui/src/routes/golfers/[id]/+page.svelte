@@ -89,9 +89,10 @@
       <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}>Older lessons</button>
     {/if}
     <p class="mt-6">
-      <span class="label block">Take every putt out</span>
+      <span class="label block">Take every putt out, or putts in</span>
       <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=csv" download>CSV</a>
-      <a class="button mt-1" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
+      <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
+      <a class="button mt-1" href="/golfers/{who.id}/files">From a file…</a>
     </p>
     <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
     <CardList golferId={who.id} />

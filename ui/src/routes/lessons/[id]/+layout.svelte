@@ -1,7 +1,11 @@
 <!-- A lesson: the run sheet on the left, the step beside it. -->
 <script lang="ts">
   import type { Snippet } from 'svelte'
+  import { useQueryClient } from '@tanstack/svelte-query'
   import { page } from '$app/state'
+  import { heard } from '$lib/api/heard.svelte'
+  import { liveLesson } from '$lib/api/live.svelte'
+  import { outbox } from '$lib/api/outbox.svelte'
   import { lessonQuery } from '$lib/api/queries.svelte'
   import { currentBlock } from '$lib/frame/current'
   import LessonDetails from '$lib/frame/LessonDetails.svelte'
@@ -16,6 +20,32 @@
   const sheet = $derived(lesson.data)
   const block = $derived(currentBlock(sheet, page.url))
   let details = $state(false)
+
+  // What other screens and sensors do is seen here at once; what is tapped here is on screen already.
+  const client = useQueryClient()
+  const later: Record<string, ReturnType<typeof setTimeout>> = {}
+  /** Asked again once what shows the putt itself was: many events at once are asked about once. */
+  function soon(what: string, id: string): void {
+    clearTimeout(later[what])
+    later[what] = setTimeout(() => void client.invalidateQueries({ queryKey: [what, id] }), 500)
+  }
+  liveLesson(
+    () => page.params.id ?? '',
+    (event) => {
+      const id = page.params.id ?? ''
+      const ours = event.what === 'putt' && outbox.letters.length + outbox.confirmed.length > 0
+      if (event.what === 'stroke') heard.add(id, event)
+      if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moments[event.sensor_id] = event.sent
+      if (event.what === 'still' || event.what === 'level' || ours) return
+      if (event.what === 'pause') void client.invalidateQueries({ queryKey: ['pauses', id] })
+      if (event.what === 'putt' || event.putt) void client.invalidateQueries({ queryKey: ['judged'] })
+      if (event.what === 'sensor' || event.what === 'stroke' || event.what === 'here') soon('sensors', id)
+      if (event.what === 'putt' || event.putt || event.what === 'block' || event.what === 'here') {
+        soon('lesson', id)
+        soon('comparisons', id)
+      }
+    },
+  )
 
   $effect(() => {
     if (!sheet) return

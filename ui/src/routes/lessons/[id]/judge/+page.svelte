@@ -3,12 +3,14 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
-  import { judgedQuery, lessonQuery } from '$lib/api/queries.svelte'
+  import { judgedQuery, lessonQuery, tablesQuery } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
   import { currentBlock } from '$lib/frame/current'
+  import CompareBlocks from '$lib/start/CompareBlocks.svelte'
   import NoteTables from '$lib/start/NoteTables.svelte'
+  import ShareOfFace from '$lib/start/ShareOfFace.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -22,6 +24,7 @@
     enabled: Boolean(judged.data?.judgement.final),
   }))
   const it = $derived(judged.data?.judgement)
+  const tables = tablesQuery(() => blockId, () => it?.putts)
 </script>
 
 {#if sheet && !sheet.blocks.length}
@@ -44,7 +47,11 @@
       <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
         <Stage scene={judged.data.rays} stretch="fitting" />
       </div>
-      <NoteTables tables={judged.data.tables} />
+      <CompareBlocks lessonId={id} blocks={sheet.blocks} current={block} />
+      {#if tables.data}<NoteTables tables={tables.data.tables} />{/if}
+      {#if tables.data?.tables.some((table) => table.title === 'Start from face and path')}
+        <ShareOfFace {block} />
+      {/if}
     </div>
     <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to work on">
       {#if it.final}

@@ -4,9 +4,9 @@
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/api/client'
+  import { api, ask, type Shapes } from '$lib/api/client'
   import { outbox } from '$lib/api/outbox.svelte'
-  import { entryQuery, judgedQuery, lessonQuery, notesQuery, renewLesson } from '$lib/api/queries.svelte'
+  import { comparisonsQuery, entryQuery, judgedQuery, lessonQuery, notesQuery, renewLesson } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
@@ -19,7 +19,16 @@
   import Trouble from '$lib/frame/Trouble.svelte'
   import VoidSheet from '$lib/frame/VoidSheet.svelte'
   import { ENTRIES } from '$lib/instruments'
+  import { heard } from '$lib/api/heard.svelte'
+  import HeardStrip from '$lib/start/HeardStrip.svelte'
+  import LadderLine from '$lib/start/LadderLine.svelte'
   import NoteStep from '$lib/start/NoteStep.svelte'
+  import Nudges from '$lib/start/Nudges.svelte'
+  import PlanComparison from '$lib/start/PlanComparison.svelte'
+  import SizeStep from '$lib/start/SizeStep.svelte'
+  import TurnLine from '$lib/start/TurnLine.svelte'
+  import { turnOf } from '$lib/start/turns'
+  import { settings } from '$lib/settings/settings.svelte'
   import { PendingPutt, type Pending } from '$lib/start/pending.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -36,13 +45,14 @@
   let striking = $state<Putt | null>(null)
   let asking = $state(false)
   let switching = $state(false)
+  let planning = $state(false)
   let error = $state<unknown>(null)
 
   // What the server has, with what is still on its way laid over it in the order it was tapped.
-  const putts = $derived.by(() => {
-    const known: Putt[] = (block?.readings ?? []).map((it) => ({ ...it, waiting: false }))
+  function laidOver(readings: Shapes['ReadingLine'][], id: string | undefined): Putt[] {
+    const known: Putt[] = readings.map((it) => ({ ...it, waiting: false }))
     const confirmed = new Set(outbox.confirmed.map((it) => it.id))
-    for (const letter of outbox.over(blockId)) {
+    for (const letter of outbox.over(id)) {
       const at = known.find((it) => it.id === letter.about)
       if (letter.shown && !at) known.push({ ...letter.shown, waiting: !confirmed.has(letter.id) })
       else if (!letter.shown && at) {
@@ -51,7 +61,8 @@
       }
     }
     return known
-  })
+  }
+  const putts = $derived(laidOver(block?.readings ?? [], blockId))
   const valid = $derived(putts.filter((it) => !it.voided))
   const full = $derived(Boolean(block && valid.length >= block.planned))
   const ended = $derived(Boolean(sheet?.lesson.ended_at || sheet?.lesson.voided_at))
@@ -77,14 +88,49 @@
   const asked = $derived((all.data ?? []).filter((it) => block?.asks.includes(it.note)))
   const missing = $derived(asked.filter((it) => !(it.note in pending.value.notes)))
   const noting = $derived(missing.find((it) => it.when === 'before') ?? (pending.value.zone ? missing[0] : undefined))
-  function note(option: string): void {
-    if (!noting || full || ended) return
+  // In a comparison the next putt belongs to the block whose turn it is, also while putts wait for the network.
+  const comparisons = comparisonsQuery(() => id)
+  const comparison = $derived(comparisons.data?.find((it) => it.blocks.some((one) => one.id === blockId)))
+  /**
+   * Valid putts of any block, from whichever answer is newer. Never from which block is shown: whose turn it is must be
+   * the same seen from each of them, or the page would turn back and forth.
+   */
+  function validIn(id: string): number {
+    const own = client.getQueryState<Shapes['JudgedOut']>(['judged', id, settings.units])
+    const newer = own?.data && own.dataUpdatedAt >= lesson.dataUpdatedAt ? own.data.block : undefined
+    const held = newer ?? sheet?.blocks.find((it) => it.id === id)
+    return laidOver(held?.readings ?? [], id).filter((it) => !it.voided).length
+  }
+  const turn = $derived.by(() => {
+    if (!comparison || !sheet || !judged.data) return null
+    return turnOf(comparison.turns, comparison.blocks.map((it) => validIn(it.id)))
+  })
+  const dueBlock = $derived(turn?.condition == null ? undefined : comparison?.blocks[turn.condition]?.id)
+  $effect(() => {
+    if (dueBlock && blockId && dueBlock !== blockId && block?.id === blockId && !pending.begun && !ended)
+      void goto(`/lessons/${id}/start?block=${dueBlock}`, { replaceState: true, noScroll: true, keepFocus: true })
+  })
+  const wrongTurn = $derived(Boolean(dueBlock && dueBlock !== blockId))
+
+  // A paired start reader told a stroke, and what was felt is asked first: its reading waits for the call.
+  const stroke = $derived(heard.stroke(id))
+  const reader = $derived(block?.rig_kind === 'start_reader' && asked.length > 0)
+  $effect(() => {
+    const start = stroke?.sent?.start_deg
+    if (!reader || start === undefined || stroke?.taken || full || ended) return
+    if (missing.some((it) => it.when === 'before') || pending.value.zone) return
+    heard.take(id)
+    read({ name: '', raw: { read_deg: start }, low: start, high: start, at: start } as unknown as Zone)
+  })
+
+  function note(option: string | number): void {
+    if (!noting || full || ended || wrongTurn) return
     const value = { ...pending.value, notes: { ...pending.value.notes, [noting.note]: option } }
     pending.set(value)
     finish(value)
   }
   function read(zone: Zone): void {
-    if (!blockId || full || ended) return
+    if (!blockId || full || ended || wrongTurn) return
     const value = { ...pending.value, zone }
     if (asked.length) pending.set(value)
     finish(value)
@@ -92,10 +138,10 @@
   /** Keep the putt once the last of it was noted. */
   function finish({ zone, notes }: Pending): void {
     if (!zone || asked.some((it) => !(it.note in notes))) return
-    record(zone, Object.fromEntries(Object.entries(notes).filter(([, option]) => option)))
+    record(zone, Object.fromEntries(Object.entries(notes).filter(([, option]) => option !== '')))
     if (asked.length) pending.clear()
   }
-  function record(zone: Zone, notes: Record<string, string>): void {
+  function record(zone: Zone, notes: Record<string, string | number>): void {
     if (!blockId) return
     const reading = { id: v7(), block_id: blockId, raw: zone.raw, notes, taken_at: new Date().toISOString() }
     const side = sideOf(zone)
@@ -146,6 +192,7 @@
       { key: 'u', words: 'Undo the last putt', run: undo },
       { key: 'v', words: 'Void the last putt, with a reason', run: () => askWhy(valid.at(-1)) },
       { key: 'n', words: 'Start a block under another condition', run: () => (switching = true) },
+      { key: 'c', words: 'Plan a comparison', run: () => (planning = true) },
       { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) },
     ]),
   )
@@ -173,20 +220,29 @@
             <p class="text-lg font-bold">Planned end: {block.planned} putts.</p>
             <a class="button primary" href="/lessons/{id}/judge?block={blockId}">Judge <kbd class="key">J</kbd></a>
             <button class="button" onclick={() => (switching = true)}>Next block <kbd class="key">N</kbd></button>
-            <button class="button" onclick={() => extend(5)}>5 more putts</button>
+            {#if !comparison}<button class="button" onclick={() => extend(5)}>5 more putts</button>{/if}
           </div>
         {:else}
           <p class="flex items-baseline justify-center gap-3 text-center">
             <span class="wide text-2xl" data-count>Putt {valid.length + 1} <span class="text-faded">of {block.planned}</span></span>
-            <span class="text-faded max-sm:hidden">{block.condition}{block.guided ? ', rig in view' : ''}{block.proved ? '' : ', line not proved'}</span>
+            <span class="text-faded max-sm:hidden">{block.condition}{block.guided ? ', rig in view' : ''}{block.hole ? '' : ', no hole'}{block.proved ? '' : ', line not proved'}</span>
           </p>
         {/if}
         {#if error}<Trouble {error} />{/if}
+        {#if comparison && turn && !ended}<TurnLine {comparison} {turn} />{/if}
+        {#if !ended}<Nudges lessonId={id} putts={judgement.putts} />{/if}
+        {#if !comparison && !ended}<LadderLine rung={judged.data!.rung} {block} lessonId={id} />{/if}
+        {#if stroke}<HeardStrip {stroke} hidden={!stroke.taken && missing.some((it) => it.when === 'before')} />{/if}
         <div class="relative min-h-0 flex-1">
           {#if noting && !full && !ended}
-            <div class="absolute inset-0">{#key noting.note}<NoteStep note={noting} skip={() => note('')} take={note} />{/key}</div>
+            <div class="absolute inset-0">
+              {#key noting.note}
+                {#if noting.options.length}<NoteStep note={noting} skip={() => note('')} take={note} />
+                {:else}<SizeStep note={noting} skip={() => note('')} take={note} />{/if}
+              {/key}
+            </div>
           {:else if picture.data && Entry}
-            <div class="absolute inset-0"><Entry entry={picture.data} closed={full || ended} record={read} /></div>
+            <div class="absolute inset-0"><Entry entry={picture.data} closed={full || ended || wrongTurn} record={read} /></div>
           {:else if picture.error}
             <Trouble error={picture.error} again={() => picture.refetch()} />
           {/if}
@@ -206,7 +262,10 @@
       <div class="mt-auto border-t border-hairline pt-2 max-desk:order-5 max-desk:px-4 max-desk:pb-2">
         <div class="flex items-center justify-between">
           <h2 class="wide text-lg">Blocks</h2>
-          <button class="button" onclick={() => (switching = true)}>Other condition <kbd class="key">N</kbd></button>
+          <span class="flex gap-1">
+            <button class="button px-2" onclick={() => (switching = true)}>Other <kbd class="key">N</kbd></button>
+            <button class="button px-2" onclick={() => (planning = true)}>Compare <kbd class="key">C</kbd></button>
+          </span>
         </div>
         <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/start" />
       </div>
@@ -214,6 +273,12 @@
   </div>
 
   <VoidSheet bind:open={asking} putt={striking} strike={(reason) => mark(striking ?? undefined, reason)} />
+  {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
+  {#if laid}
+    <Sheet bind:open={planning} title="Compare, in turns">
+      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} planned={() => (planning = false)} />
+    </Sheet>
+  {/if}
   <Sheet bind:open={switching} title="Another condition, same station">
     <StartBlock
       lessonId={id}

@@ -1,0 +1,93 @@
+"""A file of putts as a sheet: its text, how it is cut into cells, its headings."""
+
+import csv
+import hashlib
+import io
+import re
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..core.limits import OutOfLimits
+
+MOST_COLUMNS: Final = 256
+MOST_ROWS: Final = 250_000
+LARGEST_FILE: Final = 64 * 1024 * 1024
+
+
+@dataclass(frozen=True, slots=True)
+class Sheet:
+    """A file as read: its text, how it is cut into cells, its headings."""
+
+    text: str
+    delimiter: str
+    headings: tuple[str, ...]
+    rows: int
+    decimal: Literal[".", ","]
+
+    @property
+    def digest(self) -> str:
+        """The same for every file with these headings."""
+        return hashlib.sha256("\x1f".join(self.headings).encode()).hexdigest()
+
+    def lines(self) -> Iterator[tuple[int, list[str]]]:
+        """Line number as an editor counts it, and cells, of each row after the headings; empty rows are passed over."""
+        reader = csv.reader(io.StringIO(self.text), delimiter=self.delimiter)
+        next(reader, None)
+        for cells in reader:
+            if any(cells):
+                yield reader.line_num, cells
+
+
+def read_sheet(content: bytes) -> Sheet:
+    """Text, delimiter, headings; `OutOfLimits` for what is no table of putts."""
+    text = _decoded(content)
+    if "\x00" in text:
+        raise _refused("This is not a text file.", "CSV: text, one putt a line")
+    lines = [it for it in text[:200_000].splitlines() if it.strip()][:30]
+    if len(lines) < 2:
+        raise _refused(
+            "The file holds no putt: a line of headings and at least one line below it are needed.", "2 lines"
+        )
+    delimiter = _delimiter(lines)
+    try:
+        headings = next(csv.reader(io.StringIO(text), delimiter=delimiter))
+        rows = sum(1 for cells in csv.reader(io.StringIO(text), delimiter=delimiter) if any(cells)) - 1
+    except csv.Error as fault:
+        raise _refused(f"The file can't be cut into cells: {fault}.", "CSV as in RFC 4180") from None
+    if len(headings) > MOST_COLUMNS:
+        raise _refused(f"The file has {len(headings)} columns.", f"at most {MOST_COLUMNS} columns")
+    if rows > MOST_ROWS:
+        raise _refused(f"The file has {rows} rows.", f"at most {MOST_ROWS} rows: cut it in parts")
+    cells = [cell for row in csv.reader(io.StringIO("\n".join(lines[1:])), delimiter=delimiter) for cell in row]
+    commas = sum(bool(re.fullmatch(r"[+-]?\d+,\d+", it.strip())) for it in cells)
+    points = sum(bool(re.fullmatch(r"[+-]?\d+\.\d+", it.strip())) for it in cells)
+    named = tuple(it.strip()[:80] or f"column {n + 1}" for n, it in enumerate(headings))
+    return Sheet(text, delimiter, named, rows, "," if commas > points else ".")
+
+
+def _decoded(content: bytes) -> str:
+    if content.startswith((b"\xff\xfe", b"\xfe\xff")):
+        return content.decode("utf-16", errors="replace")
+    try:
+        return content.decode("utf-8-sig")
+    except UnicodeDecodeError:
+        return content.decode("cp1252", errors="replace")
+
+
+def _delimiter(lines: Sequence[str]) -> str:
+    """The character that cuts the first lines into the same number of cells, the most of them."""
+
+    def cells(mark: str) -> tuple[int, int]:
+        try:
+            counts = [len(row) for row in csv.reader(lines, delimiter=mark)]
+        except csv.Error:
+            return 0, 0
+        alike = sum(it == counts[0] for it in counts) if counts[0] > 1 else 0
+        return alike, counts[0]
+
+    return max((";", ",", "\t", "|"), key=cells)
+
+
+def _refused(message: str, limit: str) -> OutOfLimits:
+    return OutOfLimits("file", message, limit=limit, unit="")

@@ -1,0 +1,274 @@
+"""Files of putts on their way in: kept as given, taken in whole or not at all, undone by voiding what they made."""
+
+import gzip
+import hashlib
+import json
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from typing import Any, Generic, TypeVar
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import func, select, update
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session, undefer
+
+from ..core.limits import OutOfLimits
+from ..core.station import Station as LaidStation
+from ..store.tables import Block, ColumnMap, FileImport, Golfer, Lesson, Reading, Station
+from .blocks import station_of
+from .desk import Desk
+from .problem import Conflict
+from .stations import StationEntry, laid_values
+
+MOST_BLOCKS = 2000
+_TOGETHER = 5000
+_UNDONE = "import undone"
+_EARLIEST, _LATEST = datetime.min.replace(tzinfo=UTC), datetime.max.replace(tzinfo=UTC)
+Row = TypeVar("Row")
+
+
+@dataclass(frozen=True, slots=True)
+class PuttRow:
+    """One putt of a file, in Libella's units and signs; `lesson` and `block` tell which rows belong together."""
+
+    lesson: str
+    block: tuple[str, ...]
+    taken_at: datetime
+    condition: str
+    guided: bool
+    station: StationEntry
+    raw: dict[str, float | str]
+    notes: dict[str, str | float]
+    voided: bool = False
+    void_reason: str | None = None
+
+
+class Cancelled(Exception):
+    """The coach stopped it; nothing of it is kept."""
+
+
+Progress = Callable[[int], None]
+"""Told how many putts are written; may raise `Cancelled`."""
+
+
+def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: datetime) -> FileImport:
+    """Keep a file as it was given. Given again under its id it is one."""
+    digest = hashlib.sha256(content).hexdigest()
+    with desk.transaction() as session:
+        desk.get(session, Golfer, golfer_id, "golfer")
+        values = {"golfer_id": golfer_id, "name": name, "digest": digest, "state": "given", "given_at": at}
+        row, new = desk.add(session, FileImport, id, **values, content=gzip.compress(content, 3))
+        if not new and (row.digest, row.golfer_id) != (digest, golfer_id):
+            raise Conflict("Another file was given under this id.", "Give it anew.")
+        return row
+
+
+def file_import(desk: Desk, id: UUID) -> FileImport:
+    with desk.transaction() as session:
+        return desk.get(session, FileImport, id, "import")
+
+
+def content_of(desk: Desk, id: UUID) -> bytes:
+    """The file as it was given."""
+    query = select(FileImport).where(FileImport.studio_id == desk.studio_id, FileImport.id == id)
+    with desk.transaction() as session:
+        desk.get(session, FileImport, id, "import")
+        return gzip.decompress(session.scalars(query.options(undefer(FileImport.content))).one().content)
+
+
+def imports_of(desk: Desk, golfer_id: UUID) -> Sequence[FileImport]:
+    """A golfer's files, newest first."""
+    query = select(FileImport).where(FileImport.studio_id == desk.studio_id, FileImport.golfer_id == golfer_id)
+    with desk.transaction() as session:
+        return session.scalars(query.order_by(FileImport.given_at.desc()).limit(20)).all()
+
+
+def taken_before(desk: Desk, row: FileImport) -> datetime | None:
+    """When the very same file was taken in for the same golfer, and not undone since."""
+    query = select(func.max(FileImport.taken_at)).where(
+        FileImport.studio_id == desk.studio_id,
+        FileImport.golfer_id == row.golfer_id,
+        FileImport.digest == row.digest,
+        FileImport.state == "taken",
+        FileImport.id != row.id,
+    )
+    with desk.transaction() as session:
+        return session.scalar(query)
+
+
+def keep_mapping(desk: Desk, id: UUID, headings: str, mapping: Mapping[str, Any], at: datetime) -> None:
+    """Keep how a file's columns are read, for it and for the next file with the same headings."""
+    with desk.transaction() as session:
+        desk.get(session, FileImport, id, "import", lock=True).mapping = dict(mapping)
+        values = {"mapping": dict(mapping), "kept_at": at}
+        session.execute(
+            insert(ColumnMap)
+            .values(studio_id=desk.studio_id, headings=headings, **values)
+            .on_conflict_do_update(index_elements=["studio_id", "headings"], set_=values)
+        )
+
+
+def remembered(desk: Desk, headings: str) -> Mapping[str, Any] | None:
+    """How a file with these headings was read last."""
+    with desk.transaction() as session:
+        row = session.get(ColumnMap, (desk.studio_id, headings))
+        return None if row is None else row.mapping
+
+
+def take(desk: Desk, id: UUID, rows: Iterator[PuttRow], skipped: int, at: datetime, progress: Progress) -> FileImport:
+    """Take a file's putts in, in one transaction.
+
+    Lessons are the file's own, and ended: nobody adds to them by accident, and undoing touches nothing else.
+    """
+    with desk.transaction() as session:
+        row = desk.get(session, FileImport, id, "import", lock=True)
+        if row.state == "taken":
+            return row
+        golfer = desk.get(session, Golfer, row.golfer_id, "golfer")
+        made = _Made(desk, session, row, golfer)
+        waiting: list[tuple[object, ...]] = []
+        done = 0
+        for it in rows:
+            waiting.append(made.reading(it))
+            if len(waiting) == _TOGETHER:
+                done += _copy(session, waiting)
+                progress(done)
+                waiting = []
+        done += _copy(session, waiting)
+        progress(done)
+        made.end()
+        row.state, row.putts, row.skipped, row.taken_at = "taken", done, skipped, at
+        return row
+
+
+def undo(desk: Desk, id: UUID, undone: bool, at: datetime) -> FileImport:
+    """Undo an import by voiding the lessons it made, or bring them back."""
+    with desk.transaction() as session:
+        row = desk.get(session, FileImport, id, "import", lock=True)
+        if row.state == "given":
+            raise Conflict("This file was not taken in.", "Take it in first.")
+        values = {"voided_at": at if undone else None, "void_reason": _UNDONE if undone else None}
+        session.execute(
+            update(Lesson).where(Lesson.studio_id == desk.studio_id, Lesson.file_import_id == id).values(**values)
+        )
+        row.state = "undone" if undone else "taken"
+        return row
+
+
+@dataclass
+class _Made:
+    """What an import has made so far: lessons and blocks by the keys of the file."""
+
+    desk: Desk
+    session: Session
+    row: FileImport
+    golfer: Golfer
+
+    def __post_init__(self) -> None:
+        self._lessons: dict[str, _Held[Lesson]] = {}
+        self._blocks: dict[tuple[str, ...], _Held[Block]] = {}
+
+    def reading(self, it: PuttRow) -> tuple[object, ...]:
+        """The putt as a row of the readings' table."""
+        lesson = self._lessons.get(it.lesson) or self._lesson(it)
+        block = self._blocks.get((it.lesson, *it.block)) or self._block(it, lesson.row)
+        lesson.hold(it)
+        block.hold(it)
+        interval = block.rig.interval(it.raw).shifted(block.shift_deg)
+        return (
+            self.desk.studio_id, uuid6.uuid7(), block.row.id, json.dumps(it.raw), interval.low_or_none,
+            interval.high_or_none, json.dumps(it.notes), it.taken_at, it.voided, it.void_reason,
+        )  # fmt: skip
+
+    def _lesson(self, it: PuttRow) -> "_Held[Lesson]":
+        lesson = Lesson(
+            studio_id=self.desk.studio_id,
+            id=uuid6.uuid7(),
+            golfer_id=self.golfer.id,
+            place=f"From {self.row.name}"[:80],
+            surface="indoor mat",
+            stimp_ft=it.station.stimp_ft,
+            conditions="",
+            started_at=it.taken_at,
+            ended_at=it.taken_at,
+            invented=self.golfer.invented,
+            file_import_id=self.row.id,
+        )
+        held = self._lessons[it.lesson] = _Held(self._add(lesson), it.station.station())
+        return held
+
+    def _block(self, it: PuttRow, lesson: Lesson) -> "_Held[Block]":
+        if len(self._blocks) >= MOST_BLOCKS:
+            raise OutOfLimits(
+                "mapping",
+                "The file falls apart into too many blocks: look at what is read as condition, block and distance.",
+                limit=f"at most {MOST_BLOCKS} blocks",
+                unit="",
+            )
+        laid = {"lesson_id": lesson.id} | laid_values(it.station)
+        station = self._add(Station(studio_id=self.desk.studio_id, id=uuid6.uuid7(), laid_at=it.taken_at, **laid))
+        block = Block(
+            studio_id=self.desk.studio_id,
+            id=uuid6.uuid7(),
+            station_id=station.id,
+            condition=it.condition,
+            guided=it.guided,
+            planned=1,
+            first_planned=1,
+            asks=[],
+            started_at=it.taken_at,
+            **laid,
+        )
+        held = self._blocks[(it.lesson, *it.block)] = _Held(self._add(block), station_of(block))
+        return held
+
+    def _add(self, row: Any) -> Any:
+        # At once: readings are copied beside the session, and refer to it.
+        self.session.add(row)
+        self.session.flush()
+        return row
+
+    def end(self) -> None:
+        """What is known only at the end: when lessons and blocks were, and that all their putts were planned."""
+        for it in self._lessons.values():
+            it.row.started_at, it.row.ended_at = it.first_at, it.last_at
+        for it in self._blocks.values():
+            it.row.started_at = it.first_at
+            it.row.planned = it.row.first_planned = max(it.valid, 1)
+
+
+class _Held(Generic[Row]):
+    """A row that is filled, and what its putts come to; kept beside the row, which is slow to change for each putt."""
+
+    def __init__(self, row: Row, station: LaidStation) -> None:
+        self.row = row
+        # Worked out once: a station's own `interval` works its shift out for each reading.
+        self.rig, self.shift_deg = station.rig, station.shift_deg
+        self.first_at, self.last_at = _LATEST, _EARLIEST
+        self.valid = 0
+
+    def hold(self, it: PuttRow) -> None:
+        self.first_at, self.last_at = min(self.first_at, it.taken_at), max(self.last_at, it.taken_at)
+        self.valid += not it.voided
+
+
+_COLUMNS = (
+    "studio_id", "id", "block_id", "raw", "low_deg", "high_deg", "notes", "taken_at", "voided", "void_reason",
+)  # fmt: skip
+
+
+def _copy(session: Session, rows: Sequence[tuple[object, ...]]) -> int:
+    """Write readings by COPY, several times as fast as inserting them."""
+    if rows:
+        session.flush()
+        raw = session.connection().connection.driver_connection
+        assert raw is not None
+        with (
+            raw.cursor() as cursor,
+            cursor.copy(f"COPY {Reading.__tablename__} ({', '.join(_COLUMNS)}) FROM STDIN") as to,
+        ):
+            for row in rows:
+                to.write_row(row)
+    return len(rows)

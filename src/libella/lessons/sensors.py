@@ -1,0 +1,141 @@
+"""Sensors of a lesson: given a code, paired, zeroed, unpaired."""
+
+import hashlib
+import secrets
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from uuid import UUID
+
+from sqlalchemy import func, select
+
+from ..core.stroke import SENSORS, SensorKind, Zero, zero_of
+from ..store.tables import Lesson, Sensor, SensorZero, Stroke
+from .desk import Desk
+from .lessons import open_lesson
+from .problem import Conflict, NotFound
+
+CODE_LASTS = timedelta(minutes=10)
+
+
+@dataclass(frozen=True, slots=True)
+class SensorSheet:
+    """A sensor as it stands: its newest zero, how many strokes it told in this lesson and when the last was made."""
+
+    sensor: Sensor
+    zero: SensorZero | None
+    strokes: int
+    last_at: datetime | None
+
+
+def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: str, at: datetime) -> Sensor:
+    """Make a place for a sensor, with a code to be told to it. Said again, a code that has run out is made anew."""
+    with desk.transaction() as session:
+        open_lesson(desk, session, lesson_id)
+        values = {"lesson_id": lesson_id, "kind": kind, "name": name or SENSORS[kind], "asked_at": at}
+        row, new = desk.add(session, Sensor, id, **values, code=_code(), code_until=at + CODE_LASTS)
+        if not new and row.paired_at is None and row.code_until <= at:
+            row.code, row.code_until = _code(), at + CODE_LASTS
+        if not new and (row.kind, row.lesson_id) != (kind, lesson_id):
+            raise Conflict("A sensor with this id was asked for otherwise.", "Ask for a new one.")
+        return row
+
+
+def pair(desk: Desk, code: str, device_id: str, at: datetime) -> tuple[Sensor, str]:
+    """Pair the device that shows this code; the second item is its token, told once. `NotFound` for any other code."""
+    token = secrets.token_urlsafe(24)
+    with desk.transaction() as session:
+        row = session.scalar(
+            select(Sensor)
+            .where(Sensor.studio_id == desk.studio_id, Sensor.code == code, Sensor.code_until > at)
+            .with_for_update()
+        )
+        if row is None:
+            raise NotFound("pairing code")
+        row.code, row.device_id, row.paired_at, row.token_hash = None, device_id, at, _hash(token)
+        return row, token
+
+
+def sensor_of(desk: Desk, token: str) -> Sensor | None:
+    """The paired sensor with that token."""
+    with desk.transaction() as session:
+        return session.scalar(
+            select(Sensor).where(Sensor.studio_id == desk.studio_id, Sensor.token_hash == _hash(token))
+        )
+
+
+def sensor(desk: Desk, id: UUID) -> Sensor:
+    with desk.transaction() as session:
+        return desk.get(session, Sensor, id, "sensor")
+
+
+def unpair(desk: Desk, id: UUID, at: datetime) -> Sensor:
+    """Let a sensor go: from now on its messages are refused. What it told stays."""
+    with desk.transaction() as session:
+        row = desk.get(session, Sensor, id, "sensor", lock=True)
+        row.code, row.token_hash = None, None
+        row.unpaired_at = row.unpaired_at or at
+        return row
+
+
+def use_sensor(desk: Desk, id: UUID, lesson_id: UUID) -> Sensor:
+    """Send a paired sensor's strokes to another lesson from now on."""
+    with desk.transaction() as session:
+        open_lesson(desk, session, lesson_id)
+        row = desk.get(session, Sensor, id, "sensor", lock=True)
+        row.lesson_id = lesson_id
+        return row
+
+
+def keep_zero(desk: Desk, id: UUID, sensor_id: UUID, still_deg: Sequence[float], at: datetime) -> SensorZero:
+    """Keep what a sensor read while its putter was held against the square reference."""
+    with desk.transaction() as session:
+        desk.get(session, Sensor, sensor_id, "sensor")
+        kept = session.get(SensorZero, (desk.studio_id, id))
+        if kept is not None:
+            return kept
+        zero = zero_of(still_deg)
+        values = {"face_deg": zero.face_deg, "noise_deg": zero.noise_deg, "still_deg": list(still_deg)}
+        row, _ = desk.add(session, SensorZero, id, sensor_id=sensor_id, taken_at=at, **values)
+        return row
+
+
+def zeros_of(desk: Desk, sensor_ids: Sequence[UUID]) -> dict[UUID, list[SensorZero]]:
+    """The zeros of some sensors, oldest first."""
+    query = select(SensorZero).where(SensorZero.studio_id == desk.studio_id, SensorZero.sensor_id.in_(sensor_ids))
+    found: dict[UUID, list[SensorZero]] = {it: [] for it in sensor_ids}
+    with desk.transaction() as session:
+        for row in session.scalars(query.order_by(SensorZero.taken_at, SensorZero.id)):
+            found[row.sensor_id].append(row)
+    return found
+
+
+def zero_at(zeros: Sequence[SensorZero], at: datetime) -> Zero | None:
+    """The zero in force then; None where the sensor was not zeroed yet."""
+    before = [it for it in zeros if it.taken_at <= at]
+    return Zero(before[-1].face_deg, before[-1].noise_deg, len(before[-1].still_deg)) if before else None
+
+
+def sensors_of(desk: Desk, lesson_id: UUID) -> list[SensorSheet]:
+    """The sensors of a lesson, and those paired in another that could be used here; oldest first."""
+    query = select(Sensor).where(Sensor.studio_id == desk.studio_id, Sensor.unpaired_at.is_(None))
+    query = query.where((Sensor.lesson_id == lesson_id) | Sensor.token_hash.is_not(None))
+    told = (
+        select(Stroke.sensor_id, func.count(), func.max(Stroke.at))
+        .where(Stroke.studio_id == desk.studio_id, Stroke.lesson_id == lesson_id)
+        .group_by(Stroke.sensor_id)
+    )
+    with desk.transaction() as session:
+        desk.get(session, Lesson, lesson_id, "lesson")
+        rows = session.scalars(query.order_by(Sensor.asked_at, Sensor.id)).all()
+        counts = {id: (n, last) for id, n, last in session.execute(told)}
+    zeros = zeros_of(desk, [it.id for it in rows])
+    return [SensorSheet(it, (zeros[it.id] or [None])[-1], *counts.get(it.id, (0, None))) for it in rows]
+
+
+def _code() -> str:
+    return f"{secrets.randbelow(1_000_000):06d}"
+
+
+def _hash(token: str) -> str:
+    return hashlib.sha256(token.encode()).hexdigest()

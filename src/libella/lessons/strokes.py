@@ -1,0 +1,225 @@
+"""Strokes that sensors tell: taken in once each, put to their putts, corrected by their zero."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+from datetime import datetime
+from typing import Any, Literal
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import func, select
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session
+
+from ..core.stroke import match
+from ..store.tables import Block, Lesson, Reading, Sensor, SensorZero, Stroke
+from .blocks import station_of
+from .comparisons import next_block
+from .desk import Desk
+from .problem import Conflict
+from .sensors import zero_at, zeros_of
+
+READER = "start_reader"
+Outcome = Literal["kept", "known", "refused"]
+
+
+@dataclass(frozen=True, slots=True)
+class StrokeEntry:
+    """A stroke as told: by which sensor, under which id of its own, when by the device's clock."""
+
+    sensor_id: UUID
+    key: str
+    measures: Mapping[str, float]
+    at: datetime
+
+
+@dataclass(frozen=True, slots=True)
+class Received:
+    """What became of a stroke told; `why` it was refused; `putt` is the putt it recorded by itself.
+
+    `measures` are those of a stroke that is new, its zero taken off.
+    """
+
+    outcome: Outcome
+    lesson_id: UUID | None = None
+    stroke_id: UUID | None = None
+    why: str = ""
+    putt: UUID | None = None
+    measures: Mapping[str, float] = field(default_factory=dict[str, float])
+
+
+def receive(desk: Desk, entries: Sequence[StrokeEntry]) -> list[Received]:
+    """Take in strokes of any sensors in one transaction: all that is kept when this returns is safe.
+
+    A stroke told before, in this call or another, is known and changes nothing. A start that a paired reader tells
+    while a block is read with one records its putt, unless that block asks for what was felt first.
+    """
+    with desk.transaction() as session:
+        wanted = {it.sensor_id for it in entries}
+        rows = session.scalars(select(Sensor).where(Sensor.studio_id == desk.studio_id, Sensor.id.in_(wanted)))
+        sensors = {it.id: it for it in rows if it.token_hash is not None}
+        lessons = session.scalars(
+            select(Lesson).where(
+                Lesson.studio_id == desk.studio_id, Lesson.id.in_({it.lesson_id for it in sensors.values()})
+            )
+        )
+        closed = {it.id: _closed(it) for it in lessons}
+        fresh: dict[tuple[UUID, str], dict[str, Any]] = {}
+        for it in entries:
+            sensor = sensors.get(it.sensor_id)
+            if sensor is None or _shut(closed[sensor.lesson_id], it.at):
+                continue
+            fresh.setdefault(
+                (it.sensor_id, it.key),
+                {"studio_id": desk.studio_id, "id": uuid6.uuid7(), "sensor_id": it.sensor_id, "key": it.key,
+                 "lesson_id": sensor.lesson_id, "measures": dict(it.measures), "at": it.at},
+            )  # fmt: skip
+        new = _insert(session, list(fresh.values()))
+        putts = _record_starts(desk, session, [it for key, it in fresh.items() if key in new])
+    zeros = zeros_of(desk, list(sensors)) if new else {}
+    found: list[Received] = []
+    for it in entries:
+        sensor = sensors.get(it.sensor_id)
+        if sensor is None:
+            found.append(Received("refused", why="This sensor is not paired any more."))
+            continue
+        why = _shut(closed[sensor.lesson_id], it.at)
+        if why:
+            found.append(Received("refused", sensor.lesson_id, why=why))
+            continue
+        key = it.sensor_id, it.key
+        told = key in new
+        new.discard(key)
+        id: UUID = fresh[key]["id"]
+        zero = zero_at(zeros[it.sensor_id], it.at) if told else None
+        measures = zero.corrected(it.measures) if zero else it.measures
+        what = "kept" if told else "known"
+        found.append(Received(what, sensor.lesson_id, id, putt=putts.get(id), measures=measures))
+    return found
+
+
+def _closed(lesson: Lesson) -> tuple[bool, datetime | None]:
+    return lesson.voided_at is not None, lesson.ended_at
+
+
+def _shut(closed: tuple[bool, datetime | None], at: datetime) -> str:
+    voided, ended_at = closed
+    if voided:
+        return "The sensor's lesson is voided."
+    return "The sensor's lesson has ended." if ended_at is not None and at > ended_at else ""
+
+
+def _insert(session: Session, rows: list[dict[str, Any]]) -> set[tuple[UUID, str]]:
+    if not rows:
+        return set()
+    statement = insert(Stroke).on_conflict_do_nothing().returning(Stroke.sensor_id, Stroke.key)
+    return {(sensor, key) for sensor, key in session.execute(statement, rows)}
+
+
+def _record_starts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> dict[UUID, UUID]:
+    """Putts that new strokes record by themselves, by stroke."""
+    found: dict[UUID, UUID] = {}
+    for row in sorted(rows, key=lambda it: it["at"]):
+        block = _reading_block(desk, session, row["lesson_id"]) if "start_deg" in row["measures"] else None
+        if block is None:
+            continue
+        raw = {"read_deg": row["measures"]["start_deg"]}
+        interval = station_of(block).interval(raw)
+        id = uuid6.uuid7()
+        values = {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none, "taken_at": row["at"]}
+        desk.add(session, Reading, id, block_id=block.id, raw=raw, notes={}, **values)
+        found[row["id"]] = id
+    return found
+
+
+def _reading_block(desk: Desk, session: Session, lesson_id: UUID) -> Block | None:
+    """The lesson's block that a reader records by itself: the one putted now, if it has room and asks nothing."""
+    block = session.scalar(
+        select(Block)
+        .where(Block.studio_id == desk.studio_id, Block.lesson_id == lesson_id)
+        .order_by(Block.started_at.desc(), Block.id.desc())
+        .limit(1)
+    )
+    if block is None:
+        return None
+    if block.comparison_id is not None:
+        at = next_block(desk, session, block.comparison_id)
+        block = desk.get(session, Block, at, "block") if at else None
+    if block is None or block.rig_kind != READER or block.asks:
+        return None
+    session.refresh(block, with_for_update=True)
+    valid = session.scalar(
+        select(func.count()).where(
+            Reading.studio_id == desk.studio_id, Reading.block_id == block.id, Reading.voided.is_(False)
+        )
+    )
+    return block if (valid or 0) < block.planned else None
+
+
+@dataclass(frozen=True, slots=True)
+class StrokeSheet:
+    """A stroke with what it says once the zero is taken off, and the putt it belongs to."""
+
+    stroke: Stroke
+    sensor: Sensor
+    measures: Mapping[str, float]
+    zeroed: bool
+    noise_deg: float
+    reading_id: UUID | None
+
+
+def strokes_of(desk: Desk, lesson_id: UUID) -> list[StrokeSheet]:
+    """The strokes of a lesson, by when they were made, each sensor's matched to the putts by themselves."""
+    query = (
+        select(Stroke, Sensor)
+        .join(Sensor, (Sensor.studio_id == Stroke.studio_id) & (Sensor.id == Stroke.sensor_id))
+        .where(Stroke.studio_id == desk.studio_id, Stroke.lesson_id == lesson_id)
+        .order_by(Stroke.at, Stroke.id)
+    )
+    putts = (
+        select(Reading.id, Reading.taken_at)
+        .join(Block, (Block.studio_id == Reading.studio_id) & (Block.id == Reading.block_id))
+        .where(Reading.studio_id == desk.studio_id, Block.lesson_id == lesson_id)
+        .order_by(Reading.taken_at, Reading.id)
+    )
+    with desk.transaction() as session:
+        rows = [(stroke, sensor) for stroke, sensor in session.execute(query)]
+        if not rows:
+            return []
+        noted = [(id, at.timestamp()) for id, at in session.execute(putts)]
+    zeros = zeros_of(desk, list({sensor.id for _, sensor in rows}))
+    found: list[StrokeSheet] = []
+    for sensor_id in zeros:
+        own = [(stroke, sensor) for stroke, sensor in rows if sensor.id == sensor_id]
+        putt_of = _matched([it for it, _ in own], noted)
+        found += [_sheet(stroke, sensor, zeros[sensor_id], putt_of.get(stroke.id)) for stroke, sensor in own]
+    return sorted(found, key=lambda it: (it.stroke.at, it.stroke.id))
+
+
+def _matched(strokes: Sequence[Stroke], noted: Sequence[tuple[UUID, float]]) -> dict[UUID, UUID]:
+    """The putt of each stroke of one sensor: where the coach put it, else by time."""
+    by_hand = {it.id: it.reading_id for it in strokes if it.reading_id is not None and not it.set_aside}
+    free = [it for it in strokes if it.id not in by_hand and not it.set_aside]
+    open_putts = [(id, at) for id, at in noted if id not in by_hand.values()]
+    pairs = match([at for _, at in open_putts], [it.at.timestamp() for it in free])
+    return by_hand | {free[m].id: open_putts[n][0] for m, n in pairs.items()}
+
+
+def _sheet(stroke: Stroke, sensor: Sensor, zeros: Sequence[SensorZero], reading_id: UUID | None) -> StrokeSheet:
+    zero = zero_at(zeros, stroke.at)
+    told: dict[str, float] = stroke.measures
+    measures = zero.corrected(told) if zero else told
+    noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
+    return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id)
+
+
+def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool) -> Stroke:
+    """Put a stroke to a putt by hand, set it aside, or let the time decide again (neither)."""
+    with desk.transaction() as session:
+        row = desk.get(session, Stroke, id, "stroke", lock=True)
+        if reading_id is not None:
+            reading = desk.get(session, Reading, reading_id, "putt")
+            if desk.get(session, Block, reading.block_id, "block").lesson_id != row.lesson_id:
+                raise Conflict("That putt was made in another lesson.", "Choose a putt of this lesson.")
+        row.reading_id, row.set_aside = reading_id, set_aside
+        return row

@@ -1,0 +1,102 @@
+"""Rows of any file as putts: whatever the unit, the sign and the decimal, the same putt comes out."""
+
+import csv
+import io
+from datetime import UTC, datetime, timedelta
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from libella.core.limits import OutOfLimits
+from libella.exchange.columns import TARGETS, UNITS, ColumnMapping, ColumnUse, checked_mapping, columns_of
+from libella.exchange.putt_rows import Check, putts
+from libella.exchange.sheet import read_sheet
+
+GIVEN = datetime(2026, 11, 1, 12, tzinfo=UTC)
+angles = st.floats(-29, 29).map(lambda it: round(it, 3))
+
+
+def sheet_of(*rows: list[str], delimiter=","):
+    out = io.StringIO()
+    csv.writer(out, delimiter=delimiter).writerows(rows)
+    return read_sheet(out.getvalue().encode())
+
+
+def read(sheet, *uses: ColumnUse, hand="right", **more):
+    check = Check()
+    return list(putts(sheet, ColumnMapping(uses, **more), "Anyone", hand, GIVEN, check)), check
+
+
+@given(
+    angles, st.sampled_from(["deg", "rad", "mrad"]), st.sampled_from(["right", "left"]), st.booleans(), st.booleans()
+)
+def test_an_angle_is_the_same_putt_in_any_unit_sign_and_decimal(angle, unit, plus, comma, in_cell):
+    told = angle / UNITS["angle"][unit] * (1 if plus == "right" else -1)
+    cell = f"{told:.9f}"
+    cell = cell.replace(".", ",") if comma else cell
+    sheet = sheet_of(["x", "y"], [f"{cell} {unit}" if in_cell else cell, "1"], delimiter=";" if comma else ",")
+    # A unit in the cell goes before the column's, whatever that says.
+    column = "deg" if in_cell else unit
+    [row], check = read(sheet, ColumnUse(0, "start_deg", column, plus), decimal="," if comma else ".")
+    assert row.raw["read_deg"] == pytest.approx(angle, abs=1e-4) and check.good == 1
+
+
+@given(angles, st.sampled_from(["L", "left", "R", "right"]), st.sampled_from(["right", "left"]))
+def test_a_side_in_the_cell_goes_before_the_columns_sign(angle, side, plus):
+    sheet = sheet_of(["x", "y"], [f"{abs(angle)} {side}", "1"])
+    [row], _ = read(sheet, ColumnUse(0, "start_deg", "deg", plus))
+    assert row.raw["read_deg"] == pytest.approx(abs(angle) * (1 if side[0].lower() == "r" else -1))
+
+
+@given(st.lists(st.text(max_size=12), min_size=1, max_size=30))
+def test_whatever_stands_in_the_cells_every_row_is_a_putt_or_is_counted_with_its_reason(cells):
+    sheet = sheet_of(["start", "mark"], *[[it.replace("\x00", ""), "x"] for it in cells])
+    rows, check = read(sheet, ColumnUse(0, "start_deg", "deg", "right"))
+    assert check.good == len(rows) and check.good + check.bad == len(cells)
+    assert all(it.reason and it.line > 1 for it in check.listed)
+    assert all(-30 <= row.raw["read_deg"] <= 30 for row in rows)
+
+
+def test_putts_without_a_time_keep_their_place_and_one_in_the_future_is_refused():
+    sheet = sheet_of(["start", "when"], ["1", ""], ["2", ""], ["3", "2026-11-09 10:00"], ["4", "31/10/2026 09:30"])
+    uses = ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "taken_at")
+    rows, check = read(sheet, *uses)
+    assert [it.taken_at - GIVEN for it in rows[:2]] == [timedelta(seconds=1), timedelta(seconds=2)]
+    assert rows[2].taken_at == datetime(2026, 10, 31, 9, 30, tzinfo=UTC)
+    assert [(it.line, it.column) for it in check.listed] == [(4, "When")] and "future" in check.listed[0].reason
+    # Month first, the same cell is another day, or none.
+    _, check = read(sheet, *uses, day_first=False)
+    assert check.bad == 1
+
+
+def test_limits_swap_with_their_sign_and_open_ends_stay_open():
+    sheet = sheet_of(
+        ["low", "high", "x"], ["0.5", "1.5", ""], ["", "2", ""], ["3", "1", ""], ["", "", "x"], ["", "", ""]
+    )
+    uses = ColumnUse(0, "start_low_deg", "deg", "left"), ColumnUse(1, "start_high_deg", "deg", "left")
+    rows, check = read(sheet, *uses)
+    assert [dict(it.raw) for it in rows] == [{"low_deg": -1.5, "high_deg": -0.5}, {"low_deg": -2.0}]
+    assert ["above" in it.reason or "neither" in it.reason for it in check.listed] == [True, True]
+
+
+def test_another_golfers_rows_and_sizes_that_can_not_be_are_left_out():
+    sheet = sheet_of(["who", "start", "length"], ["anyone", "1", "3"], ["Else", "1", "3"], ["Anyone", "1", "90"])
+    uses = ColumnUse(0, "golfer"), ColumnUse(1, "start_deg", "deg", "right"), ColumnUse(2, "distance_m", "m")
+    rows, check = read(sheet, *uses)
+    assert len(rows) == 1 and rows[0].station.distance_m == 3
+    assert "belongs to Else" in check.listed[0].reason and "90" in check.listed[1].reason
+
+
+@pytest.mark.parametrize("name", sorted(TARGETS))
+def test_every_column_of_our_own_is_guessed_by_its_name_with_a_unit_that_it_can_have(name):
+    told = TARGETS[name]
+    sample = told.options[0] if told.options else "1"
+    guess = columns_of(sheet_of([name, "start_deg" if name != "start_deg" else "x"], [sample, "1"]))[0].guess
+    assert guess.target == name
+    use = (guess,) if name.startswith("start") else (guess, ColumnUse(1, "start_deg", "deg", "right"))
+    checked_mapping(ColumnMapping(use), sheet_of([name, "start_deg"], [sample, "1"]))
+    if told.sides:
+        with pytest.raises(OutOfLimits):
+            broken = ColumnUse(0, name, guess.unit, "up and away")
+            checked_mapping(ColumnMapping((broken,)), sheet_of([name, "x"], ["1", "1"]))

@@ -1,0 +1,50 @@
+<!-- A size to note of a putt: step it with big keys, arrows or a remote; Enter takes it. -->
+<script lang="ts" module>
+  /** What was taken last, by note: the next putt is likely to be near it. */
+  const last: Record<string, number> = {}
+</script>
+
+<script lang="ts">
+  import type { Shapes } from '$lib/api/client'
+  import { keys } from '$lib/frame/keys.svelte'
+  import { sizeWords } from './size'
+
+  interface Props {
+    note: Shapes['NoteOut']
+    skip: () => void
+    take: (value: number) => void
+  }
+  let { note, skip, take }: Props = $props()
+
+  // A new note is a new component, so what was taken last is looked up once.
+  // svelte-ignore state_referenced_locally
+  let value = $state(last[note.note] ?? (note.low < 0 ? 0 : note.step * 6))
+  const words = $derived(sizeWords(note.note, value))
+  function step(by: number): void {
+    value = Math.min(note.high, Math.max(note.low, Math.round((value + by * note.step) * 1e4) / 1e4))
+  }
+  function done(): void {
+    last[note.note] = value
+    take(value)
+  }
+  $effect(() =>
+    keys.add(note.label, () => [
+      { key: 'ArrowLeft', words: `${note.label}: less`, run: () => step(-1) },
+      { key: 'ArrowRight', words: `${note.label}: more`, run: () => step(1) },
+      { key: 'Enter', words: `${note.label}: take ${words}`, run: done },
+      { key: 's', words: `Skip ${note.label.toLowerCase()} for this putt`, run: skip },
+    ]),
+  )
+</script>
+
+<div class="flex h-full flex-col gap-2" data-note-step={note.note}>
+  <div class="flex items-center justify-between gap-3">
+    <p class="text-lg font-semibold">{note.question}</p>
+    <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
+  </div>
+  <div class="grid min-h-0 flex-1 grid-cols-[1fr_2fr_1fr] gap-2" role="group" aria-label={note.label}>
+    <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="Less" onclick={() => step(-1)}>− <kbd class="key hidden sm:inline">◂</kbd></button>
+    <button type="button" class="button min-h-14 flex-col text-2xl" onclick={done}><span class="wide">{words}</span><kbd class="key hidden sm:inline">Enter</kbd></button>
+    <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="More" onclick={() => step(1)}>+ <kbd class="key hidden sm:inline">▸</kbd></button>
+  </div>
+</div>

@@ -1,0 +1,83 @@
+<!-- Putts in from a file of any columns. -->
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { v7 } from 'uuid'
+  import { goto } from '$app/navigation'
+  import { page } from '$app/state'
+  import { api, ask, problemOf, Refusal } from '$lib/api/client'
+  import OneFile from '$lib/files/OneFile.svelte'
+  import { place } from '$lib/frame/place.svelte'
+  import Trouble from '$lib/frame/Trouble.svelte'
+  import { moment } from '$lib/settings/dates'
+
+  const id = $derived(page.params.id ?? '')
+  const client = useQueryClient()
+  const golfer = createQuery(() => ({ queryKey: ['golfer', id], queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id } } })) }))
+  const files = createQuery(() => ({ queryKey: ['imports', id], queryFn: () => ask(api.GET('/api/golfers/{id}/imports', { params: { path: { id } } })) }))
+  const chosen = $derived(page.url.searchParams.get('file'))
+  let error = $state<unknown>(null)
+  let sending = $state('')
+  $effect(() => {
+    if (golfer.data) place.set([{ words: 'Today', href: '/' }, { words: golfer.data.name, href: `/golfers/${id}` }, { words: 'Files in' }], golfer.data.invented)
+  })
+  const LARGEST = 64 * 1024 * 1024
+
+  async function give(list: FileList | null | undefined): Promise<void> {
+    const file = list?.[0]
+    if (!file) return
+    error = null
+    try {
+      if (file.size > LARGEST) {
+        const size = (file.size / 1024 / 1024).toFixed(0)
+        throw new Refusal(problemOf({ title: 'Too large', detail: `${file.name} is ${size} MiB; at most 64 MiB are taken. Cut it in parts.` }, 413))
+      }
+      sending = file.name
+      const import_id = v7()
+      const query = new URLSearchParams({ golfer_id: id, name: file.name.slice(0, 120) })
+      const answer = await fetch(`/api/imports/${import_id}?${query}`, { method: 'PUT', body: file, headers: { 'content-type': 'text/csv' } })
+      if (!answer.ok) throw new Refusal(problemOf(await answer.json().catch(() => null), answer.status))
+      await client.invalidateQueries({ queryKey: ['imports', id] })
+      await goto(`/golfers/${id}/files?file=${import_id}`)
+    } catch (problem) {
+      error = problem
+    }
+    sending = ''
+  }
+  const STATE = { given: 'not taken in yet', taken: 'taken in', undone: 'undone' }
+</script>
+
+<svelte:head><title>Files in · Libella</title></svelte:head>
+
+<div class="mx-auto max-w-[1040px] px-5 py-6">
+  {#if golfer.error}
+    <Trouble error={golfer.error} again={() => golfer.refetch()} />
+  {:else if golfer.data}
+    <div class="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
+      <div class="min-w-0 flex-1">
+        <h1 class="wide text-3xl">Putts from a file</h1>
+        <p class="max-w-prose text-lg">CSV of any columns, for {golfer.data.name}. Nothing is taken in before you have seen how it is read.</p>
+      </div>
+      <label class="button primary min-h-14 cursor-pointer px-6 text-lg">
+        {sending ? `Sending ${sending}…` : 'Choose a file'}
+        <input type="file" class="sr-only" accept=".csv,.txt,.tsv,text/csv,text/plain" disabled={Boolean(sending)} onchange={(event) => { void give(event.currentTarget.files); event.currentTarget.value = '' }} />
+      </label>
+    </div>
+    {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
+    {#if files.data?.length}
+      <ul class="mt-2" aria-label="Files">
+        {#each files.data as it (it.id)}
+          <li>
+            <a class="flex min-h-12 items-center gap-3 border-b border-hairline hover:bg-sheet {it.id === chosen ? 'font-bold' : ''}" href="/golfers/{id}/files?file={it.id}" aria-current={it.id === chosen ? 'true' : undefined}>
+              <span aria-hidden="true">{it.id === chosen ? '●' : '○'}</span>
+              <span class="min-w-0 flex-1 truncate">{it.name}</span>
+              <span class="text-faded">{STATE[it.state]}{it.state === 'given' ? '' : `, ${it.putts.toLocaleString('en-GB')} putts`} · {moment(it.given_at)}</span>
+            </a>
+          </li>
+        {/each}
+      </ul>
+    {:else if files.data}
+      <p class="mt-5 text-lg">No file yet. One row a putt, a line of headings on top: choose it, and say what its columns tell.</p>
+    {/if}
+    {#if chosen}{#key chosen}<div class="mt-6"><OneFile id={chosen} /></div>{/key}{/if}
+  {/if}
+</div>
