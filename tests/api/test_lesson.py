@@ -206,6 +206,18 @@ def test_lessons_come_newest_first_in_pages(coach):
     assert days == sorted(days, reverse=True) and len(days) == 15
 
 
+def test_lessons_in_progress_come_in_pages_so_that_none_left_open_is_lost(coach):
+    golfer = coach.golfer()
+    begun = [coach.lesson(golfer["id"], started_at=f"2026-03-{n // 2 + 1:02}T10:00:00Z")["id"] for n in range(15)]
+    coach.put(f"/lessons/{begun[3]}/end", ended_at="2026-03-30T10:00:00Z")
+    first = coach.get("/today")
+    second = coach.get("/today", after=first["next"])
+    pages = [it["lesson"] for it in first["lessons"] + second["lessons"]]
+    days = [it["started_at"] for it in pages]
+    assert days == sorted(days, reverse=True) and second["next"] is None
+    assert {it["id"] for it in pages} == set(begun) - {begun[3]} and len(pages) == 14
+
+
 def test_a_golfer_is_changed_in_place(coach):
     golfer = coach.golfer("Before")
     coach.put(f"/golfers/{golfer['id']}", name="  After ", hand="left", level="elite", notes="n")

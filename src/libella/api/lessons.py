@@ -2,7 +2,7 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
 from ..core.golfer import Hand, Level
@@ -10,7 +10,20 @@ from ..lessons import aims, lessons, set_ups, sights
 from ..lessons.desk import studio
 from ..lessons.lessons import Surface
 from .blocks import BlockLine, BlockOut, block_line, block_out
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, LongWords, ShortWords
+from .shapes import (
+    UUID,
+    UUID7,
+    AtDesk,
+    AwareDatetime,
+    Entry,
+    InUnits,
+    Kept,
+    LongWords,
+    Page,
+    ShortWords,
+    cursor,
+    opened,
+)
 from .stations import StationOut, station_out
 
 router = APIRouter(tags=["lessons"])
@@ -74,8 +87,8 @@ class OpenLesson(BaseModel):
     blocks: list[BlockLine]
 
 
-class Today(BaseModel):
-    """Lessons in progress, newest first."""
+class Today(Page):
+    """A page of the lessons in progress, newest first."""
 
     studio: StudioOut
     lessons: list[OpenLesson]
@@ -95,9 +108,9 @@ def this_studio(desk: AtDesk) -> StudioOut:
 
 
 @router.get("/today")
-def today(desk: AtDesk, units: InUnits = "metric") -> Today:
-    """What stands open."""
-    rows = lessons.open_lessons(desk)
+def today(desk: AtDesk, after: str | None = Query(None, description="page mark"), units: InUnits = "metric") -> Today:
+    """What stands open, a page at a time."""
+    rows = lessons.open_lessons(desk, opened(after, datetime.fromisoformat, UUID))
     sheets = lessons.blocks_of(desk, [lesson.id for lesson, _ in rows])
     items = [
         OpenLesson(
@@ -107,7 +120,8 @@ def today(desk: AtDesk, units: InUnits = "metric") -> Today:
         )
         for lesson, golfer in rows
     ]
-    return Today(studio=StudioOut.model_validate(studio(desk)), lessons=items)
+    more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
+    return Today(studio=StudioOut.model_validate(studio(desk)), lessons=items, next=more)
 
 
 @router.put("/lessons/{id}")

@@ -168,15 +168,17 @@ def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[Lesson, list[Bloc
     return _with_blocks(desk, rows)
 
 
-def open_lessons(desk: Desk) -> Sequence[tuple[Lesson, Golfer]]:
-    """Lessons in progress, newest first."""
+def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Sequence[tuple[Lesson, Golfer]]:
+    """A page of the lessons in progress, newest first, starting behind `before` (started, id)."""
     query = (
         select(Lesson, Golfer)
         .join(Golfer, (Golfer.studio_id == Lesson.studio_id) & (Golfer.id == Lesson.golfer_id))
         .where(Lesson.studio_id == desk.studio_id, Lesson.ended_at.is_(None), Lesson.voided_at.is_(None))
-        .order_by(Lesson.started_at.desc())
+        .order_by(Lesson.started_at.desc(), Lesson.id.desc())
         .limit(PAGE)
     )
+    if before:
+        query = query.where(tuple_(Lesson.started_at, Lesson.id) < before)
     with desk.transaction() as session:
         return [(lesson, golfer) for lesson, golfer in session.execute(query)]
 

@@ -1,6 +1,6 @@
 <!-- Today: what stands open, and who could be next. -->
 <script lang="ts">
-  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
+  import { createInfiniteQuery } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { place } from '$lib/frame/place.svelte'
@@ -16,9 +16,11 @@
   let starting = $state(false)
   let chosen = $state<Shapes['GolferOut'] | null>(null)
 
-  const today = createQuery(() => ({
+  const today = createInfiniteQuery(() => ({
     queryKey: ['today', settings.units],
-    queryFn: () => ask(api.GET('/api/today', { params: { query: { units: settings.units } } })),
+    queryFn: ({ pageParam }) => ask(api.GET('/api/today', { params: { query: { after: pageParam, units: settings.units } } })),
+    initialPageParam: null as string | null,
+    getNextPageParam: (page) => page.next,
   }))
   const golfers = createInfiniteQuery(() => ({
     queryKey: ['golfers', search, settings.units],
@@ -29,7 +31,8 @@
     placeholderData: (before) => before,
   }))
   const rows = $derived(golfers.data?.pages.flatMap((it) => it.items) ?? [])
-  const studio = $derived(today.data?.studio)
+  const open = $derived(today.data?.pages.flatMap((it) => it.lessons) ?? [])
+  const studio = $derived(today.data?.pages[0]?.studio)
 
   $effect(() => {
     if (studio) place.set([{ words: studio.place ? `${studio.name}, ${studio.place}` : studio.name }], studio.invented)
@@ -47,10 +50,10 @@
     <h1 id="open-lessons" class="wide flex min-h-[54px] items-end border-b-2 border-ink pb-1 text-2xl">Lessons in progress</h1>
     {#if today.error}
       <div class="mt-4"><Trouble error={today.error} again={() => today.refetch()} /></div>
-    {:else if today.data && !today.data.lessons.length}
+    {:else if today.data && !open.length}
       <p class="mt-4 text-lg">No lesson stands open. Choose a golfer and start one.</p>
     {/if}
-    {#each today.data?.lessons ?? [] as { lesson, golfer, blocks } (lesson.id)}
+    {#each open as { lesson, golfer, blocks } (lesson.id)}
       <article class="border-b border-hairline py-4" data-lesson={lesson.id}>
         <div class="flex items-baseline justify-between gap-3">
           <h2 class="wide min-w-0 truncate text-xl"><a class="hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
@@ -68,6 +71,9 @@
         </a>
       </article>
     {/each}
+    {#if today.hasNextPage}
+      <button class="button mt-3 w-full" onclick={() => today.fetchNextPage()} disabled={today.isFetchingNextPage}>More lessons</button>
+    {/if}
   </section>
 
   <section aria-labelledby="golfers" class="min-w-0">

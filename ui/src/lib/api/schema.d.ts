@@ -131,7 +131,7 @@ export interface paths {
         };
         /**
          * Today
-         * @description What stands open.
+         * @description What stands open, a page at a time.
          */
         get: operations["lessons_today"];
         put?: never;
@@ -6686,9 +6686,11 @@ export interface components {
         };
         /**
          * Today
-         * @description Lessons in progress, newest first.
+         * @description A page of the lessons in progress, newest first.
          */
         Today: {
+            /** Next */
+            next: string | null;
             studio: components["schemas"]["StudioOut"];
             /** Lessons */
             lessons: components["schemas"]["OpenLesson"][];
@@ -7591,6 +7593,8 @@ export interface operations {
     lessons_today: {
         parameters: {
             query?: {
+                /** @description page mark */
+                after?: string | null;
                 /** @description Units of lengths in sentences and drawings. */
                 units?: "metric" | "feet";
             };

@@ -206,7 +206,8 @@
   </div>
 {:else if judged.error && !block}
   <div class="p-6"><Trouble error={judged.error} again={() => judged.refetch()} /></div>
-{:else if sheet && block && judgement && vial}
+{:else if sheet && block && judgement && vial && !picture.isLoading}
+  <!-- Not before the entry stands: a putt tapped while “Putt 1” shows must find its key. -->
   <div class="flex min-h-full flex-col desk:grid desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex min-h-0 flex-col max-desk:contents">
       <div class="relative min-h-[190px] flex-[5] border-b border-hairline max-desk:order-2 max-sm:hidden" data-stage>
