@@ -10,7 +10,7 @@ from libella.core.simulated import SimulatedGolfer
 from libella.core.station import Station
 
 STATION = Station(Putt(2.5, 0.3, 10), lay("board", {}), Proof("tape", doubt_m=0.0015))
-PLAYED = 300
+PLAYED = 600
 
 
 def arm(rng: np.random.Generator, bias: float, spread: float, putts: int) -> Arm:

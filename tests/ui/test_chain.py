@@ -208,3 +208,27 @@ def test_the_demo_shows_the_chain_and_a_comparison_under_judge(page: Page, view:
         expect(page.locator("[data-table='Start from face and path']")).to_contain_text("as set")
         page.get_by_role("button", name="Let the putts tell it").click()
         expect(page.locator("[data-table='Start from face and path']")).not_to_contain_text("as set")
+
+
+def test_a_paired_levels_tilt_is_taken_as_the_slope_of_the_putt(page: Page, served):
+    own_lesson(page, "Levelled Golfer")
+    set_page = page.url
+    process = standin(served, "level", pair(page, "wireless"), "--every", "1", "--strokes", "60")
+    try:
+        expect(page.locator("[data-tilt]")).to_contain_text("down to the hole")
+        page.goto(set_page)
+        page.get_by_role("button", name="Read with a level…").click()
+        dialog = page.get_by_role("dialog")
+        heard = dialog.locator("[data-level]")
+        # The stand-in lies on 0.8 % down and 0.3 % to the left, and reads each to a tenth or so.
+        expect(heard).to_contain_text(re.compile(r"0\.\d % down to the hole · 0\.\d % to the left"))
+        heard.get_by_role("button", name="Take this reading").click()
+        expect(dialog.locator("[data-slope]")).to_contain_text("Read once more to know how sure that is.")
+        heard.get_by_role("button", name="Take this reading").click()
+        expect(dialog.get_by_label("Across, to the right, reading 2", exact=True)).to_have_value(re.compile(r"^-0\.\d"))
+        expect(dialog.locator("[data-slope]")).to_contain_text(re.compile(r"Falls 0\.\d %.* left of the line \(±"))
+        dialog.get_by_role("button", name="Use this slope").click()
+        expect(page.get_by_label("Falls to the hole", exact=True)).to_have_value(re.compile(r"^0\.[6-9]"))
+        expect(page.get_by_label("Falls to the right", exact=True)).to_have_value(re.compile(r"^-0\.[2-4]"))
+    finally:
+        process.kill()

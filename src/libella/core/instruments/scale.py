@@ -120,7 +120,10 @@ class Scale(Aid):
             long = n % every == 0
             shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
             if long:
-                shapes.append(Label(n * mark, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else "0"))
+                # Words of a mark close to an end stand inside it: the end's own line must not strike them through.
+                inside = "middle" if end - abs(n * mark) > 0.05 * end else "end" if n > 0 else "start"
+                x = n * mark if inside == "middle" else math.copysign(end - 0.012 * end, n)
+                shapes.append(Label(x, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else "0", inside))
         shapes.append(Label(end, -tall * 1.07, unit, "end"))
         shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
         return Scene(

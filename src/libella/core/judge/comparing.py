@@ -14,7 +14,7 @@ from ..interval import Interval
 from ..station import Station
 from ..wording import percent, side_of
 from .tables import Row, Table
-from .verdict import CLEAR, LIKELY, NONE, WORDS, Word
+from .verdict import LIKELY, NONE, WORDS, Word
 
 Question = Literal["line", "spread", "window"]
 QUESTIONS: Final[dict[Question, str]] = {
@@ -23,8 +23,10 @@ QUESTIONS: Final[dict[Question, str]] = {
     "window": "Do more start in the window?",
 }
 _MARGIN: Final = 1 / 8
-"""Shift that matters, in windows: half of what matters of a bias, for each of two blocks has its own doubt. With it
-"clear" is said in under 6 % of comparisons of two blocks that do not differ (tests/bench/compare.py)."""
+"""Shift that matters, in windows: half of what matters of a bias, for each of two blocks has its own doubt."""
+_CLEAR: Final = 0.96
+"""Surer than for one block: beside a wide spread the margin hardly counts, and then 0.95 says "clear" of more than 6 %
+of comparisons of two blocks that do not differ (tests/bench/compare.py)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,7 +100,7 @@ def _pair(
     same_rig = first.station == other.station
     found = compare(a, b, windows, margin_deg=margin, doubts=doubts, same_rig=same_rig)
     # Each further condition is one more chance to be wrong.
-    clear = 1 - (1 - CLEAR) / pairs
+    clear = 1 - (1 - _CLEAR) / pairs
     less, more, small = _sides(found, question)
     word = _word(less, more, small, clear)
     return Pair(other.name, word if final else None, _said(found, question, word, other, first, final), found)

@@ -36,7 +36,7 @@
         <tr class="border-t border-hairline align-middle {it.target ? '' : 'text-faded'}">
           <th class="max-w-48 truncate py-1 pr-3 font-semibold" title={column.heading}>{column.heading}</th>
           <td class="max-w-64 truncate pr-3">{column.samples.slice(0, 3).join(' · ') || 'empty'}</td>
-          <td class="pr-3">
+          <td class="py-1 pr-3">
             <select class="entry min-w-40" aria-label="What {column.heading} tells" value={it.target} onchange={(event) => tell(n, event.currentTarget.value)}>
               <option value="">nothing we need</option>
               {#each file.targets as other (other.name)}<option value={other.name}>{other.label}</option>{/each}

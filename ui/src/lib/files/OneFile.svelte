@@ -106,7 +106,7 @@
           {#if it.bad}
             <p class="font-semibold text-danger">{it.bad.toLocaleString('en-GB')} {it.bad === 1 ? 'row' : 'rows'} can’t be read. Nothing is taken in until you agree to leave {it.bad === 1 ? 'it' : 'them'} out.</p>
             <ol class="mt-1 max-h-56 overflow-y-auto border border-hairline px-3" aria-label="Rows that can’t be read">
-              {#each it.bad_rows as row (row.line)}<li class="border-b border-hairline py-1">Line {row.line}, {row.column}: {row.reason}</li>{/each}
+              {#each it.bad_rows as row (row.line)}<li class="border-b border-hairline py-1 last:border-b-0">Line {row.line}, {row.column}: {row.reason}</li>{/each}
             </ol>
             {#if it.bad > it.bad_rows.length}<p class="text-sm text-faded">The first {it.bad_rows.length} are listed.</p>{/if}
           {/if}

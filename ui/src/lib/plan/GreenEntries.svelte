@@ -5,6 +5,7 @@
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import PercentEntry from '$lib/frame/PercentEntry.svelte'
   import Sheet from '$lib/frame/Sheet.svelte'
+  import LevelHeard from './LevelHeard.svelte'
 
   interface Props {
     plan: { stimp_ft: number; falls_forward_percent: number; falls_right_percent: number; falls_doubt_percent: number }
@@ -34,6 +35,14 @@
     retry: false,
   }))
   const next = $derived(DIRECTIONS.find((it) => !read.some((other) => other.azimuth_deg === it.azimuth_deg)))
+
+  let levelled = $state(false)
+  /** A wireless level reads both ways at once; its first reading takes the place of the two not yet typed. */
+  function takeLevel(along: number, across: number): void {
+    const both = [along, across].map((percent, n) => ({ ...DIRECTIONS[n]!, falls_percent: two(percent) }))
+    read = levelled || read.some((it) => it.falls_percent) ? [...read, ...both] : both
+    levelled = true
+  }
 
   const two = (value: number) => Math.round(value * 100) / 100
   function take(slope: Shapes['Slope']): void {
@@ -86,9 +95,11 @@
 
 <Sheet bind:open={reading} title="Read with a level">
   <p class="mb-3">Lay the level half-way to the hole and read how much it falls each way. Three directions or more tell how sure the slope is.</p>
+  <LevelHeard take={takeLevel} />
   <div class="grid gap-3 sm:grid-cols-2">
-    {#each read as it (it.azimuth_deg)}
-      <PercentEntry label={it.words} value={it.falls_percent} onvalue={(percent) => (it.falls_percent = percent)} />
+    {#each read as it, n (n)}
+      {@const again = read.slice(0, n).filter((other) => other.azimuth_deg === it.azimuth_deg).length}
+      <PercentEntry label="{it.words}{again ? `, reading ${again + 1}` : ''}" value={it.falls_percent} onvalue={(percent) => (it.falls_percent = percent)} />
     {/each}
   </div>
   {#if next}

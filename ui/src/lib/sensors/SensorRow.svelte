@@ -5,6 +5,7 @@
   import { api, ask, type Shapes } from '$lib/api/client'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { clock } from '$lib/settings/dates'
+  import { tiltWords } from './tilt'
 
   interface Props {
     sensor: Shapes['SensorOut']
@@ -42,7 +43,6 @@
   const useHere = () => say(() => ask(api.PUT('/api/sensors/{id}/lesson', { params: path, body: { lesson_id: lessonId } })))
   const start = () =>
     say(() => ask(api.PUT('/api/standins/{id}', { params: path, body: { kind: sensor.kind, code: sensor.code ?? '', faults } })))
-  const falls = (value: number, plus: string, minus: string) => `${Math.abs(value).toFixed(1)} % ${value < 0 ? minus : plus}`
 </script>
 
 <li class="border-b border-hairline py-3" data-sensor={sensor.kind} data-state={sensor.state}>
@@ -84,12 +84,15 @@
             >
           {/each}
         </div>
-        <button class="button primary mt-2" onclick={start}>Start the stand-in</button>
+        <button class="button primary mt-2" onclick={start} disabled={sensor.id in standins.data.running}>
+          {sensor.id in standins.data.running ? 'Starting; it types the code itself…' : 'Start the stand-in'}
+        </button>
       </fieldset>
     {/if}
   {/if}
   {#if tilt}
-    <p class="wide mt-1 text-2xl" data-tilt>{falls(tilt.along_percent ?? 0, 'down to the hole', 'up to the hole')} · {falls(tilt.across_percent ?? 0, 'to the right', 'to the left')}</p>
+    <p class="wide mt-1 text-2xl" data-tilt>{tiltWords(tilt)}</p>
+    <p class="text-faded">Take it as the slope of the putt under <a class="underline" href="/lessons/{lessonId}/set">Set</a>, “Read with a level”.</p>
   {/if}
   {#if sensor.kind === 'face_and_path' && sensor.state === 'paired'}
     <p class="mt-1">

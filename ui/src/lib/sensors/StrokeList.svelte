@@ -52,7 +52,7 @@
         <tr class="border-t border-hairline" class:text-faded={it.set_aside}>
           <td class="pr-3 whitespace-nowrap">{TIME.format(new Date(it.at))}{#if it.late_s > 5 && it.late_s < 3600}<span class="block text-sm text-faded">{it.late_s.toFixed(0)} s late</span>{/if}</td>
           {#each told as [name] (name)}<td class="pr-3 whitespace-nowrap">{name in it.measures ? sided(it.measures[name] ?? 0) : ''}</td>{/each}
-          <td>
+          <td class="py-1">
             <select
               class="entry min-w-36" aria-label="Putt of the stroke at {TIME.format(new Date(it.at))}"
               value={it.set_aside ? 'aside' : it.by_hand ? (it.reading_id ?? 'time') : 'time'} onchange={(event) => put(it, event.currentTarget.value)}
