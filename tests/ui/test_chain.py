@@ -232,3 +232,20 @@ def test_a_paired_levels_tilt_is_taken_as_the_slope_of_the_putt(page: Page, serv
         expect(page.get_by_label("Falls to the right", exact=True)).to_have_value(re.compile(r"^-0\.[2-4]"))
     finally:
         process.kill()
+
+
+def test_a_pedals_enter_records_also_after_a_button_was_tapped(page: Page):
+    own_lesson(page, "Pedal Golfer")
+    start_block(page)
+    count = page.locator("[data-count]")
+    page.keyboard.press("Enter")
+    expect(count).to_contain_text("Putt 2")
+    page.get_by_role("button", name="Undo last").click()
+    expect(count).to_contain_text("Putt 1")
+    page.keyboard.press("Enter")
+    expect(count).to_contain_text("Putt 2")
+    # Chosen by keys the button keeps its Enter.
+    page.keyboard.press("Tab")
+    page.get_by_role("button", name="Undo last").focus()
+    page.keyboard.press("Enter")
+    expect(count).to_contain_text("Putt 1")

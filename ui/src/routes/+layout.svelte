@@ -24,7 +24,7 @@
   let help = $state(false)
 </script>
 
-<svelte:window onkeydown={(event) => keys.press(event)} />
+<svelte:window onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />
 
 <QueryClientProvider {client}>
   <div class="flex h-dvh flex-col">

@@ -22,6 +22,7 @@ interface Group<T> {
 
 class Keys {
   #groups = $state<Group<() => Key[]>[]>([])
+  #touched = false
 
   get groups(): Group<Key[]>[] {
     return this.#groups.map((it) => ({ ...it, keys: it.keys() })).filter((it) => it.keys.length)
@@ -34,7 +35,13 @@ class Keys {
     return () => (this.#groups = this.#groups.filter((it) => it.keys !== keys))
   }
 
+  /** Said when the page was tapped or clicked: what has the focus since was not chosen by keys. */
+  touched(): void {
+    this.#touched = true
+  }
+
   press(event: KeyboardEvent): void {
+    if (event.key === 'Tab') this.#touched = false
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
     const at = event.target as HTMLElement
     if (at.closest('input, textarea, select')) return
@@ -42,8 +49,10 @@ class Keys {
     // An open sheet whose button lost the focus, because it is busy, has the keys all the same.
     const lost = at === document.body && document.querySelector('[role="dialog"][data-state="open"]')
     const sheet = Boolean(lost || at.closest('[role="dialog"]:not([data-state="closed"])'))
-    // Enter and space belong to the button that has the focus, arrows to a slider.
-    if ((event.key === 'Enter' || event.key === ' ') && at.closest('button, a, [role="slider"]')) return
+    // Enter and space belong to the button that has the focus, arrows to a slider. Not to one of the view's that was
+    // tapped: a pedal's Enter must record the putt, not undo one more because “Undo” was tapped before.
+    const own = at.closest(this.#touched && !sheet ? '[role="slider"]' : 'button, a, [role="slider"]')
+    if ((event.key === 'Enter' || event.key === ' ') && own) return
     const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
     const here = this.groups.filter((it) => it.sheet === sheet).toReversed()
     const hit = here.flatMap((it) => it.keys).find((it) => it.key === name)

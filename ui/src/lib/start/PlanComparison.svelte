@@ -127,5 +127,7 @@
     <Choice label="The one question it answers" options={Object.entries(choices.data.questions).map(([value, words]) => ({ value: value as typeof question, words }))} bind:value={question} />
   {/if}
   {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 text-lg" disabled={busy}>Start the comparison</button>
+  <div class="sticky bottom-0 -mx-5 -mb-5 bg-paper px-5 pb-5">
+    <button class="button primary min-h-14 w-full text-lg" disabled={busy}>Start the comparison</button>
+  </div>
 </form>
