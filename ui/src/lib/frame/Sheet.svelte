@@ -7,9 +7,11 @@
   interface Props {
     open: boolean
     title: string
+    /** For a sheet with much to choose on it. */
+    wide?: boolean
     children: Snippet
   }
-  let { open = $bindable(), title, children }: Props = $props()
+  let { open = $bindable(), title, wide = false, children }: Props = $props()
   markSheet()
 </script>
 
@@ -17,7 +19,7 @@
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-20 bg-black/45" />
     <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-30 max-h-[92dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
+      class="fixed top-1/2 left-1/2 z-30 max-h-[92dvh] {wide ? 'w-[min(720px,94vw)]' : 'w-[min(560px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
     >
       <div class="mb-3 flex items-start justify-between gap-3">
         <Dialog.Title class="wide text-xl">{title}</Dialog.Title>

@@ -1,16 +1,13 @@
-<!-- Under Judge: the comparison this block belongs to, or any other block set beside it. -->
+<!-- Under Judge: any other block set beside this one. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { api, ask, type Shapes } from '$lib/api/client'
-  import { comparisonsQuery } from '$lib/api/queries.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import Compared from './Compared.svelte'
 
-  let { lessonId, blocks, current }: { lessonId: string; blocks: Shapes['BlockOut'][]; current: Shapes['BlockOut'] } = $props()
+  let { blocks, current }: { blocks: Shapes['BlockOut'][]; current: Shapes['BlockOut'] } = $props()
 
-  const comparisons = comparisonsQuery(() => lessonId)
-  const own = $derived(comparisons.data?.find((it) => it.id === current.comparison_id))
   const others = $derived(blocks.filter((it) => it.id !== current.id && it.putts && it.comparison_id !== (current.comparison_id ?? '')))
   let beside = $state<string | null>(null)
   const other = $derived(others.find((it) => it.id === beside))
@@ -27,16 +24,9 @@
   }))
 </script>
 
-{#if own}
-  <section class="border-t border-hairline py-3">
-    <h3 class="wide text-lg">The comparison</h3>
-    <p class="text-faded">{own.question_words} {own.turn_words}</p>
-    <Compared found={own.compared} names={own.blocks.map((it) => it.condition)} />
-  </section>
-{/if}
 {#if others.length && current.putts}
   <section class="border-t border-hairline py-3">
-    <h3 class="wide text-lg">Beside another block</h3>
+    <h2 class="wide text-lg">Beside another block</h2>
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Beside which block">
       {#each others as it (it.id)}
         <button class="button {it.id === beside ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.id === beside} onclick={() => (beside = it.id === beside ? null : it.id)}>

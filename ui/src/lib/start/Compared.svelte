@@ -11,7 +11,7 @@
   <div class="grid gap-1">
     {#each found.vials as vial, n (n)}
       <div class="grid items-center gap-x-4 sm:grid-cols-[minmax(0,11rem)_1fr]">
-        <p class="truncate font-semibold">{names[n]}</p>
+        <p class="line-clamp-2 leading-tight font-semibold" title={names[n]}>{names[n]}</p>
         <Vial {vial} words="{names[n]}: its start lines" size="row" />
       </div>
     {/each}

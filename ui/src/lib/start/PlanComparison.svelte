@@ -94,12 +94,12 @@
 <form class="grid gap-3" onsubmit={begin}>
   <Choice label="Compare" options={KINDS} bind:value={kind} />
   {#if kind === 'conditions'}
-    <div class="grid gap-2">
+    <div class="grid items-end gap-x-3 gap-y-2 sm:grid-cols-2">
       {#each names as _, n (n)}
-        <label class="block"><span class="label">Condition {n + 1}{n ? '' : ', the one the others are set against'}</span>
+        <label class="block"><span class="label">Condition {n + 1}{n ? '' : ', the others’ measure'}</span>
           <input class="entry" bind:value={names[n]} maxlength="80" required /></label>
       {/each}
-      <div class="flex gap-2">
+      <div class="flex gap-2 sm:col-span-2">
         {#if names.length < 5}<button type="button" class="button" onclick={() => (names = [...names, ''])}>One more condition</button>{/if}
         {#if names.length > 2}<button type="button" class="button" onclick={() => (names = names.slice(0, -1))}>One fewer</button>{/if}
       </div>
@@ -127,7 +127,5 @@
     <Choice label="The one question it answers" options={Object.entries(choices.data.questions).map(([value, words]) => ({ value: value as typeof question, words }))} bind:value={question} />
   {/if}
   {#if error}<Trouble {error} />{/if}
-  <div class="sticky bottom-0 -mx-5 -mb-5 bg-paper px-5 pb-5">
-    <button class="button primary min-h-14 w-full text-lg" disabled={busy}>Start the comparison</button>
-  </div>
+  <button class="button primary min-h-14 text-lg" disabled={busy}>Start the comparison</button>
 </form>

@@ -9,6 +9,7 @@
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
   import { currentBlock } from '$lib/frame/current'
   import CompareBlocks from '$lib/start/CompareBlocks.svelte'
+  import OwnComparison from '$lib/start/OwnComparison.svelte'
   import NoteTables from '$lib/start/NoteTables.svelte'
   import ShareOfFace from '$lib/start/ShareOfFace.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -44,10 +45,11 @@
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
       <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
       {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
+      <OwnComparison lessonId={id} {block} />
       <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
         <Stage scene={judged.data.rays} stretch="fitting" />
       </div>
-      <CompareBlocks lessonId={id} blocks={sheet.blocks} current={block} />
+      <CompareBlocks blocks={sheet.blocks} current={block} />
       {#if tables.data}<NoteTables tables={tables.data.tables} />{/if}
       {#if tables.data?.tables.some((table) => table.title === 'Start from face and path')}
         <ShareOfFace {block} />

@@ -276,7 +276,7 @@
   <VoidSheet bind:open={asking} putt={striking} strike={(reason) => mark(striking ?? undefined, reason)} />
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
-    <Sheet bind:open={planning} title="Compare, in turns">
+    <Sheet bind:open={planning} title="Compare, in turns" wide>
       <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} planned={() => (planning = false)} />
     </Sheet>
   {/if}
