@@ -26,11 +26,11 @@
     <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
   </div>
   <div
-    class="grid min-h-0 flex-1 gap-2 {note.columns === 3 ? 'grid-cols-3 border-2 border-ink p-2' : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
+    class="grid min-h-0 flex-1 gap-2 {note.columns === 3 ? 'grid-cols-3 border-2 border-ink p-2' : note.options.length === 3 ? 'grid-cols-3' : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
     role="group" aria-label={note.label}
   >
     {#each note.options as option, n (option)}
-      <button type="button" class="button min-h-14 flex-col text-lg" aria-keyshortcuts={String(n + 1)} onclick={() => take(option)}>
+      <button type="button" class="button min-h-14 flex-col px-2 text-lg" aria-keyshortcuts={String(n + 1)} onclick={() => take(option)}>
         <span>{mark(option)}</span><kbd class="key hidden sm:inline">{n + 1}</kbd>
       </button>
     {/each}
