@@ -281,6 +281,29 @@ def test_an_entry_out_of_limits_keeps_the_last_drawing_and_says_the_limit(page: 
     expect(page.get_by_role("button", name="Start block")).to_be_enabled()
 
 
+def test_an_answer_does_not_change_a_number_under_the_cursor(page: Page):
+    own_lesson(page, "Cursor Golfer")
+    choose_rig(page, "Gate of pegs")
+    strict, wide = (page.get_by_label(it, exact=True) for it in ("Lets through ±", "Inside width"))
+    expect(strict).to_have_value("0.99")
+    answers = []
+    page.route("**/api/stations/preview*", lambda route: route.continue_() if answers else answers.append(route))
+    wide.fill("58")
+    strict.select_text()
+    page.wait_for_timeout(200)
+    assert answers, "the width was asked about"
+    with page.expect_response("**/api/stations/preview*"):
+        answers[0].continue_()
+    expect(page.locator("[data-fit]")).to_contain_text("0.88°")
+    page.keyboard.type("0.8")
+    page.keyboard.press("Enter")
+    expect(wide).to_have_value("56.6")
+    # Once taken it follows again, and the buttons step from there.
+    expect(strict).to_have_value("0.80")
+    page.get_by_role("button", name="Inside width: more").click()
+    expect(wide).to_have_value("57.6")
+
+
 def test_width_follows_the_wanted_strictness(page: Page):
     own_lesson(page, "Strict Golfer")
     choose_rig(page, "Gate of pegs")

@@ -15,6 +15,8 @@
 
   const id = $props.id()
   let draft = $state<string | null>(null)
+  // What stood there when the entry was entered: an answer that comes just then must not change it under the cursor.
+  let held = $state<string | null>(null)
   let unread = $state(false)
   const wrong = $derived(unread ? `${label}: write a number${unit && ` in ${unit}, or with its unit`}.` : error)
 
@@ -24,25 +26,33 @@
     unread = !Number.isFinite(value)
     if (unread) return
     onvalue(value)
-    draft = null
+    draft = held = null
+  }
+  /** One step from what is typed, also where tapping the button leaves the cursor in the entry. */
+  function nudge(direction: 1 | -1): void {
+    take()
+    held = null
+    step(direction)
   }
 </script>
 
 <div class="min-w-0">
   <label class="label block truncate" for={id}>{label}</label>
   <div class="mt-0.5 flex items-stretch">
-    <button class="button rounded-r-none px-3" type="button" aria-label="{label}: less" onclick={() => step(-1)}>−</button>
+    <button class="button rounded-r-none px-3" type="button" aria-label="{label}: less" onclick={() => nudge(-1)}>−</button>
     <div class="relative min-w-0 flex-1">
       <input
         {id}
         class="entry h-full rounded-none border-x-0 text-lg font-semibold {unit ? 'pr-9' : ''}"
         inputmode="decimal"
         autocomplete="off"
-        value={draft ?? text}
+        value={draft ?? held ?? text}
         aria-invalid={wrong ? 'true' : undefined}
         aria-describedby="{id}-hint"
         oninput={(event) => (draft = event.currentTarget.value)}
         onchange={take}
+        onfocus={() => (held = text)}
+        onblur={() => (held = null)}
         onkeydown={(event) => {
           if (event.key !== 'Enter') return
           // It takes the number; it does not start what the form around it starts.
@@ -52,7 +62,7 @@
       />
       <span class="pointer-events-none absolute inset-y-0 right-2 flex items-center text-faded">{unit}</span>
     </div>
-    <button class="button rounded-l-none px-3" type="button" aria-label="{label}: more" onclick={() => step(1)}>+</button>
+    <button class="button rounded-l-none px-3" type="button" aria-label="{label}: more" onclick={() => nudge(1)}>+</button>
   </div>
   <p id="{id}-hint" class="mt-0.5 text-[13px] leading-snug {wrong ? 'font-semibold text-danger' : 'text-faded'}">{wrong ?? hint}</p>
 </div>
