@@ -4,7 +4,7 @@ import math
 
 import numpy as np
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import assume, example, given, settings
 from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 from scipy.optimize import brentq
@@ -291,6 +291,7 @@ def test_a_read_as_target_moves_line_window_and_drift():
 
 
 @given(st.floats(1, 6), st.floats(-2, 2), st.floats(0.1, 0.8))
+@example(5.25, 2.0, 0.125)
 @settings(max_examples=30, deadline=None)
 def test_the_pace_window_holds_the_pace_meant_and_ends_where_it_stops_dropping(distance, across, past):
     putt = Putt(distance, past, 10, falls_right_percent=across)

@@ -153,6 +153,7 @@ def pace_window(
     """Which paces drop on a start line; None where none does.
 
     Looked for in even steps of pace about the true putt's: its speed squared grows with the pace, on any slope nearly.
+    Between the last step that drops and the first that does not, what it has to spare is taken as straight.
     """
     true = aim(ground, distance_m, past_m, capture)
     paces = np.linspace(-_SLOWER_M, longest_past(ground.stimp_ft, capture), _PACES)
@@ -161,14 +162,22 @@ def pace_window(
     off, at_speed = _closest(ground, path)
     with np.errstate(invalid="ignore"):
         allowed = np.array([capture_offset(float(it), capture) if it == it else 0.0 for it in at_speed])
-        drops = np.flatnonzero(np.abs(off) < allowed)
+        spare = allowed - np.abs(off)
+        drops = np.flatnonzero(spare > 0)
     if not drops.size:
         return None
     past = at_speed**2 / (2 * ground.friction)
+
+    def edge(inside: int, outside: int) -> float:
+        if not 0 <= outside < past.size or np.isnan(past[outside]):
+            return float(past[inside])
+        share = spare[inside] / (spare[inside] - spare[outside])
+        return float(past[inside] + share * (past[outside] - past[inside]))
+
     # A putt slower than the slowest that was rolled and arrived may drop too: it just reaches.
     arrived = np.flatnonzero(np.isfinite(at_speed))
-    least = 0.0 if drops[0] == arrived[0] else float(past[drops[0]])
-    return PaceWindow(least, float(past[drops[-1]]))
+    least = 0.0 if drops[0] == arrived[0] else edge(int(drops[0]), int(drops[0]) - 1)
+    return PaceWindow(least, edge(int(drops[-1]), int(drops[-1]) + 1))
 
 
 def _back(ground: Ground, distance_m: float, past_m: float) -> Path:
