@@ -1,7 +1,6 @@
 """The main flow as a coach goes through it: by mouse, by keyboard alone, by touch; and what a cut or a kill leaves."""
 
 import re
-import time
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -359,11 +358,15 @@ def test_a_lesson_is_ended_opened_again_and_voided(page: Page):
 def test_a_tap_is_on_screen_at_once_even_when_the_server_is_slow(page: Page):
     own_lesson(page, "Slow Golfer")
     start_block(page)
-    page.route("**/api/readings/**", lambda route: (time.sleep(1.5), route.continue_()))
-    page.keyboard.press("3")
+    held = []
+    page.route("**/api/readings/**", lambda route: held.append(route))
+    with page.expect_request("**/api/readings/**"):
+        page.keyboard.press("3")
     putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")
     expect(putts).to_have_count(1, timeout=1000)
     expect(page.locator("[data-link='1 waiting']")).to_be_visible(timeout=1000)
+    # The answer comes only now: until here nothing shown can have waited for it.
+    held[0].continue_()
     expect(page.locator("[data-link='saved']")).to_be_visible()
 
 
