@@ -227,6 +227,14 @@ def test_screens_of_a_lesson_hear_of_it_and_others_do_not(coach):
             tell(coach, head, stroke("s", path_deg=1.0))
             heard = screen.receive_json()
             assert heard["what"] == "stroke" and heard["sent"] == {"path_deg": 1.0}
+            for kind, measures in {
+                "still": {"face_deg": 0.4},
+                "level": {"along_percent": 1.2, "across_percent": -0.4},
+            }.items():
+                id, told = paired(coach, lesson, "level" if kind == "level" else "face_and_path")
+                tell(coach, told, {**stroke(""), "kind": kind, "measures": measures})
+                assert screen.receive_json()["what"] == "sensor"
+                assert screen.receive_json() == {"what": kind, "sensor_id": id, "sent": measures}
             coach.putt(coach.block(lesson=other)["id"], {"offset_m": 0.01})
             assert [away.receive_json()["what"] for _ in range(2)] == ["block", "putt"]
     with (
@@ -238,7 +246,7 @@ def test_screens_of_a_lesson_hear_of_it_and_others_do_not(coach):
         stranger.receive_json()
 
 
-def test_the_wall_shows_the_block_putted_last_and_a_level_shows_its_tilt(coach):
+def test_the_wall_shows_the_block_putted_last(coach):
     lesson = coach.lesson()
     assert coach.get(f"/lessons/{lesson['id']}/wall") == {"block": None, "last": None}
     first, second = coach.block(lesson=lesson), coach.block(lesson=lesson, condition="wide base")
@@ -247,11 +255,6 @@ def test_the_wall_shows_the_block_putted_last_and_a_level_shows_its_tilt(coach):
     assert wall["block"]["id"] == first["id"] and wall["last"]["words"] == "20 mm right"
     coach.putt(second["id"], {"offset_m": -0.02})
     assert coach.get(f"/lessons/{lesson['id']}/wall")["last"]["side"] == "left"
-    _, head = paired(coach, lesson, "level")
-    level = {**stroke(""), "kind": "level", "measures": {"along_percent": 1.2, "across_percent": -0.4}}
-    tell(coach, head, level)
-    [sensor] = sheet(coach, lesson)["sensors"]
-    assert sensor["tilt"] == {"along_percent": 1.2, "across_percent": -0.4}
 
 
 def test_a_paired_sensor_can_be_used_in_the_next_lesson(coach):

@@ -2,7 +2,7 @@
 
 import re
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import APIResponse, Page, Route, expect
 
 from .test_main_flow import own_lesson
 from .test_see import answers, to_see, true_angle
@@ -117,6 +117,37 @@ def test_a_quick_check_takes_three_steps_and_says_what_drifted(page: Page):
     page.reload()
     page.get_by_role("radio", name="Quick check").click()
     expect(page.locator("[data-check]").first.locator("[data-alert]")).to_contain_text("Drift: eyes")
+
+
+def test_a_list_asked_before_the_check_does_not_undo_it(page: Page):
+    """A list of checks that answers late neither hides the check begun meanwhile nor asks a rod that is not its own."""
+    lesson = open_lesson(page)
+    held: list[tuple[Route, APIResponse]] = []
+
+    def hold(route: Route) -> None:
+        if held:
+            route.continue_()
+        else:
+            held.append((route, route.fetch()))
+
+    page.route("**/api/lessons/*/quick-checks*", hold)
+    page.goto(f"/lessons/{lesson}/see")
+    page.get_by_role("radio", name="Quick check").click()
+    page.get_by_role("button", name="Begin the check").click()
+    mirror = page.locator("[data-mirror]").bounding_box()
+    for along in (0.55, 0.45):
+        page.mouse.click(mirror["x"] + mirror["width"] * along, mirror["y"] + mirror["height"] / 2)
+    with page.expect_response(lambda it: it.request.method == "PUT" and it.request.post_data_json["square_m"] == 0):
+        page.get_by_role("button", name="No gap: square").tap()
+    lay = page.locator("[data-lay]")
+    expect(lay).to_contain_text("1 of 5")
+    laid = lay.inner_text()
+    route, answer = held[0]
+    with page.expect_response("**/api/lessons/*/quick-checks*"):
+        route.fulfill(response=answer)
+    expect(lay).to_have_text(laid)
+    page.keyboard.press("2")
+    expect(lay).to_contain_text("2 of 5")
 
 
 def test_without_a_card_a_quick_check_says_what_to_do(page: Page):

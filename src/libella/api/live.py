@@ -6,7 +6,6 @@ A screen that was away asks for everything again when it is back; so nothing her
 import asyncio
 import contextlib
 from collections import deque
-from collections.abc import Mapping
 from time import monotonic
 from typing import Any, Literal
 from urllib.parse import urlsplit
@@ -27,7 +26,6 @@ class Live:
     def __init__(self) -> None:
         self._screens: dict[UUID, set[asyncio.Queue[dict[str, Any]]]] = {}
         self._still: dict[UUID, deque[tuple[float, float]]] = {}
-        self._level: dict[UUID, tuple[float, Mapping[str, float]]] = {}
         self._loop: asyncio.AbstractEventLoop | None = None
 
     def tell(self, lesson_id: UUID, what: What, **details: object) -> None:
@@ -61,14 +59,6 @@ class Live:
         """The face as read in the last seconds, oldest first."""
         since = monotonic() - _STILL_LASTS_S
         return [face for at, face in self._still.get(sensor_id, ()) if at >= since]
-
-    def level(self, sensor_id: UUID, tilt: Mapping[str, float]) -> None:
-        self._level[sensor_id] = monotonic(), tilt
-
-    def level_now(self, sensor_id: UUID) -> Mapping[str, float] | None:
-        """The newest tilt, if it is of the last seconds."""
-        at, tilt = self._level.get(sensor_id, (0.0, None))
-        return tilt if monotonic() - at < _STILL_LASTS_S else None
 
 
 def same_site(socket: WebSocket) -> bool:

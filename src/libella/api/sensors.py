@@ -57,7 +57,6 @@ class SensorOut(BaseModel):
     last_at: datetime | None
     zero: ZeroOut | None
     still: int
-    tilt: dict[str, float] | None
 
 
 class StrokeLine(BaseModel):
@@ -130,7 +129,6 @@ def put(desk: AtDesk, request: Request, id: UUID, entry: StrokePlaceIn) -> Senso
 def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
     row = it.sensor
     kind = next(kind for kind in SENSORS if kind == row.kind)
-    tilt = live.level_now(row.id)
     return SensorOut(
         id=row.id,
         kind=kind,
@@ -144,7 +142,6 @@ def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
         last_at=it.last_at,
         zero=_zero(it.zero.face_deg, it.zero.noise_deg, len(it.zero.still_deg), it.zero.taken_at) if it.zero else None,
         still=len(live.stills(row.id)),
-        tilt=dict(tilt) if tilt else None,
     )
 
 

@@ -1,5 +1,5 @@
 /** What views ask the server, each under one name. */
-import { createQuery, useQueryClient, type QueryClient } from '@tanstack/svelte-query'
+import { createQuery, useQueryClient, type QueryClient, type QueryKey, type Updater } from '@tanstack/svelte-query'
 import { settings } from '$lib/settings/settings.svelte'
 import { api, ask } from './client'
 import { outbox } from './outbox.svelte'
@@ -106,6 +106,17 @@ export function bagQuery() {
 /** Which strictness suits which level: the coach's opinion. */
 export function bandsQuery() {
   return createQuery(() => ({ queryKey: ['bands'], queryFn: () => ask(api.GET('/api/bands')) }))
+}
+
+/**
+ * Put what a write was answered where views read it. What was asked before it is let go, or its older answer would come
+ * later and undo on the page what was just kept; if there was such a question it is asked again.
+ */
+export async function putAnswer<T>(client: QueryClient, queryKey: QueryKey, answer: T | ((before: T | undefined) => T)): Promise<void> {
+  const asked = client.isFetching({ queryKey }) > 0
+  await client.cancelQueries({ queryKey })
+  client.setQueryData<T>(queryKey, answer as Updater<T | undefined, T | undefined>)
+  if (asked) void client.invalidateQueries({ queryKey })
 }
 
 /** Everything about a lesson and its blocks is asked again. */

@@ -5770,10 +5770,6 @@ export interface components {
             zero: components["schemas"]["ZeroOut"] | null;
             /** Still */
             still: number;
-            /** Tilt */
-            tilt: {
-                [key: string]: number;
-            } | null;
         };
         /** SensorsOut */
         SensorsOut: {

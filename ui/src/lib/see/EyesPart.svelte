@@ -3,6 +3,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { putAnswer } from '$lib/api/queries.svelte'
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Choice from '$lib/frame/Choice.svelte'
@@ -83,7 +84,7 @@
     busy = true
     error = null
     try {
-      client.setQueryData(key, await asked)
+      await putAnswer(client, key, await asked)
       return true
     } catch (problem) {
       error = problem
@@ -130,7 +131,7 @@
     <div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} bind:value={way} /></div>
       {#if way === 'string' || way === 'strip'}
-        <SideLook {lessonId} hand={golfer.hand} {way} sightingEye={sheet.sighting_eye} eyeHeight={eye_height_m} kept={(it) => client.setQueryData(key, it)} />
+        <SideLook {lessonId} hand={golfer.hand} {way} sightingEye={sheet.sighting_eye} eyeHeight={eye_height_m} kept={(it) => putAnswer(client, key, it)} />
       {:else}
       <p class="text-lg" data-wanted>
         {#if rereading}<span class="font-semibold">Read the same look again, nothing moved. </span>{/if}

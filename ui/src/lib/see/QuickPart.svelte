@@ -4,6 +4,7 @@
   import { v7 } from 'uuid'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
+  import { putAnswer } from '$lib/api/queries.svelte'
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
   import { keys } from '$lib/frame/keys.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
@@ -41,9 +42,10 @@
   let gap = $state(0)
   let squared = $state(false)
   let answers = $state<string[]>([])
+  // As the server last kept it; the list of checks may still be on its way.
+  let now = $state.raw<Shapes['QuickCheckOut'] | null>(null)
 
   const card = $derived(cards.data?.[0])
-  const now = $derived(checks.data?.find((it) => it.id === checkId))
   const step = $derived(!checkId ? 'none' : !(lead && trail) ? 'eyes' : !squared ? 'square' : answers.length < 5 ? 'directions' : 'done')
   const wanted = $derived(step === 'eyes' ? (lead ? 'Trail eye' : 'Lead eye') : null)
   const ruler = $derived(rulerFor(0.3, settings.units))
@@ -51,7 +53,7 @@
     const size = (m: number) => `${shown(m < 0 ? -m : m, ruler)} ${ruler.unit}`
     return `${size(at.inside_m)} ${at.inside_m < 0 ? 'outside' : 'inside'}, ${size(at.behind_m)} ${at.behind_m < 0 ? 'ahead' : 'behind'}`
   }
-  const angle = $derived(now?.angles[answers.length] ?? 0)
+  const angle = $derived(now?.angles[answers.length])
   const LOOKS = [
     { looks: 'left', words: '◂ Left', key: '1', arrow: 'ArrowLeft' },
     { looks: 'straight', words: 'Straight', key: '2', arrow: 'ArrowDown' },
@@ -61,7 +63,8 @@
   // Every step says all of it, one after another: a quick thumb is never ahead of what is kept.
   const saving = new Latest<Shapes['QuickCheckIn']>(async (body) => {
     const found = await ask(api.PUT('/api/quick-checks/{id}', { params: { path: { id: checkId }, query: units }, body }))
-    client.setQueryData<Shapes['QuickCheckOut'][]>(key, (before) => [found, ...(before ?? []).filter((it) => it.id !== found.id)])
+    now = found
+    await putAnswer<Shapes['QuickCheckOut'][]>(client, key, (before) => [found, ...(before ?? []).filter((it) => it.id !== found.id)])
   })
   const error = $derived(saving.error)
   async function keep(): Promise<void> {
@@ -75,6 +78,7 @@
     squared = false
     gap = 0
     answers = []
+    now = null
     await keep()
     if (saving.error) checkId = ''
   }
@@ -93,7 +97,7 @@
     if (saving.error) squared = false
   }
   function answer(looks: string): void {
-    if (step !== 'directions' || !now) return
+    if (angle === undefined || step !== 'directions') return
     answers = [...answers, looks]
     void keep()
   }
@@ -147,7 +151,7 @@
       <LengthEntry label="Gap" hint="At the right end +, at the left end −." value={gap} low={-0.01} high={0.01} step={0.001} error={error ? refusal(error).about('square_m') : undefined} onvalue={(it) => (gap = it)} />
       <button class="button primary min-h-14 text-lg" onclick={square}>{gap === 0 ? 'No gap: square' : 'Record it'}</button>
     </div>
-  {:else if step === 'directions'}
+  {:else if step === 'directions' && angle !== undefined}
     <p class="text-lg" data-lay>
       {answers.length + 1} of 5. Lay the rod <strong>{angle === 0 ? 'on the line' : `${angle < 0 ? -angle : angle}° ${angle < 0 ? 'left' : 'right'} of it`}</strong>. The golfer: where does it point?
     </p>

@@ -20,7 +20,7 @@
   let faults = $state<Shapes['StandinIn']['faults']>([])
   let error = $state<unknown>(null)
   let zeroed = $state('')
-  const tilt = $derived(sensor.kind === 'level' ? (now ?? sensor.tilt) : null)
+  const tilt = $derived(sensor.kind === 'level' ? now : null)
 
   async function say(asked: () => Promise<unknown>): Promise<void> {
     error = null

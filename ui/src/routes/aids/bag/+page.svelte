@@ -3,7 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
-  import { bagQuery, bandsQuery } from '$lib/api/queries.svelte'
+  import { bagQuery, bandsQuery, putAnswer } from '$lib/api/queries.svelte'
   import { place } from '$lib/frame/place.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -17,7 +17,7 @@
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'Bag' }], false))
 
   const counts = new Latest<Record<string, number>>(async (parts) => {
-    client.setQueryData(['bag'], await ask(api.PUT('/api/bag', { body: { parts } })))
+    await putAnswer(client, ['bag'], await ask(api.PUT('/api/bag', { body: { parts } })))
     await client.invalidateQueries({ queryKey: ['preview'] })
   })
   const owned = $derived(counts.value ?? bag.data?.parts ?? {})
@@ -26,7 +26,7 @@
   async function forget(): Promise<void> {
     error = null
     try {
-      client.setQueryData(['bag'], await ask(api.DELETE('/api/bag')))
+      await putAnswer(client, ['bag'], await ask(api.DELETE('/api/bag')))
     } catch (problem) {
       error = problem
     }
@@ -39,7 +39,7 @@
         .filter(([, it]) => it !== null),
     )
     try {
-      client.setQueryData(['bands'], await ask(api.PUT('/api/bands', { body: { spreads_deg: own as Record<string, number> } })))
+      await putAnswer(client, ['bands'], await ask(api.PUT('/api/bands', { body: { spreads_deg: own as Record<string, number> } })))
     } catch (problem) {
       bandError = problem
     }

@@ -35,7 +35,7 @@
       const id = page.params.id ?? ''
       const ours = event.what === 'putt' && outbox.letters.length + outbox.confirmed.length > 0
       if (event.what === 'stroke') heard.add(id, event)
-      if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moments[event.sensor_id] = event.sent
+      if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moment(event.sensor_id, event.sent)
       if (event.what === 'still' || event.what === 'level' || ours) return
       if (event.what === 'pause') void client.invalidateQueries({ queryKey: ['pauses', id] })
       if (event.what === 'putt' || event.putt) void client.invalidateQueries({ queryKey: ['judged'] })

@@ -5,7 +5,7 @@
   import BeginSet from '$lib/aim/BeginSet.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
   import { api, ask, type Shapes } from '$lib/api/client'
-  import { lessonQuery } from '$lib/api/queries.svelte'
+  import { lessonQuery, putAnswer } from '$lib/api/queries.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { settings } from '$lib/settings/settings.svelte'
@@ -25,7 +25,7 @@
   const named = (it: Shapes['AimSheetOut']) => choices.data?.links.find((one) => one.link === it.set.link)?.name ?? ''
 
   function changed(found: Shapes['AimOut']): void {
-    client.setQueryData(key, found)
+    void putAnswer(client, key, found)
     void client.invalidateQueries({ queryKey: ['lesson', id] })
     void client.invalidateQueries({ queryKey: ['map'] })
   }

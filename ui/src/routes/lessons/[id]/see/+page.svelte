@@ -13,7 +13,7 @@
   import EyesPart from '$lib/see/EyesPart.svelte'
   import FeltThere from '$lib/see/FeltThere.svelte'
   import Choice from '$lib/frame/Choice.svelte'
-  import { lessonQuery } from '$lib/api/queries.svelte'
+  import { lessonQuery, putAnswer } from '$lib/api/queries.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -39,7 +39,7 @@
 
   function changed(sight: Shapes['SightOut']): void {
     const key = ['sights', id, settings.units]
-    client.setQueryData<Shapes['SightsOut']>(key, (before) => {
+    void putAnswer<Shapes['SightsOut']>(client, key, (before) => {
       const others = (before?.tests ?? []).filter((it) => it.test.id !== sight.test.id)
       return { compared: before?.compared ?? '', tests: [...others, sight] }
     })

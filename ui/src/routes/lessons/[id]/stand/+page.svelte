@@ -5,6 +5,7 @@
   import { page } from '$app/state'
   import { api, ask, refusal } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
+  import { putAnswer } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
@@ -39,7 +40,7 @@
   const draft = $derived<Draft>(begun ?? (sheet?.now ? { ...sheet.now } : { id: '', again_of: null, taken_at: '', values: {} }))
   const saving = new Latest<Draft>(async (it) => {
     const body = { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at }
-    client.setQueryData(key, await ask(api.PUT('/api/set-ups/{id}', { params: { path: { id: it.id }, query: units }, body })))
+    await putAnswer(client, key, await ask(api.PUT('/api/set-ups/{id}', { params: { path: { id: it.id }, query: units }, body })))
     void client.invalidateQueries({ queryKey: ['lesson', id] })
   })
   const wanting = new Latest<string[]>(async (names) => {
@@ -59,7 +60,7 @@
   }
   async function voided(at: string, value: boolean): Promise<void> {
     const params = { path: { id: at }, query: units }
-    client.setQueryData(key, await ask(api.PUT('/api/set-ups/{id}/voided', { params, body: { voided: value } })))
+    await putAnswer(client, key, await ask(api.PUT('/api/set-ups/{id}/voided', { params, body: { voided: value } })))
     void client.invalidateQueries({ queryKey: ['lesson', id] })
     begun = null
   }
