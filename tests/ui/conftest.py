@@ -8,11 +8,11 @@ import subprocess
 import sys
 import time
 import urllib.request
-from collections.abc import Generator
+from collections.abc import Callable, Generator
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Browser, Page, expect, sync_playwright
+from playwright.sync_api import APIResponse, Browser, Page, Route, expect, sync_playwright
 
 from ..conftest import ROOT, demo_database
 
@@ -115,6 +115,27 @@ def shot(page: Page, name: str) -> None:
     if folder := os.environ.get("LIBELLA_SHOTS"):
         page.wait_for_timeout(300)
         page.screenshot(path=Path(folder) / f"{name}.png")
+
+
+def hold_first_answer(page: Page, url: str) -> Callable[[], None]:
+    """Hold the first answer of `url` as the server gave it; what this returns lets it go."""
+    held: list[Route] = []
+    answers: list[APIResponse] = []
+
+    def hold(route: Route) -> None:
+        if held:
+            route.continue_()
+        else:
+            held.append(route)
+            answers.append(route.fetch())
+
+    def let_go() -> None:
+        while not answers:
+            page.wait_for_timeout(20)
+        held[0].fulfill(response=answers[0])
+
+    page.route(url, hold)
+    return let_go
 
 
 def plan(page: Page, tab: str) -> None:

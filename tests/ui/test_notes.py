@@ -4,6 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
+from .conftest import hold_first_answer
 from .test_main_flow import own_lesson
 
 
@@ -74,3 +75,16 @@ def test_the_wall_shows_the_last_putt_once_its_call_is_in(page: Page):
     expect(wall).to_contain_text("mm left")
     expect(wall.locator("[data-vial] .tick")).to_have_count(1)
     assert "Judge" not in wall.inner_text() and "°" not in wall.inner_text().split("mm left")[0]
+
+
+def test_a_wall_opened_just_before_a_putt_still_shows_it(page: Page):
+    begin(page, "Early Wall")
+    wall = page.context.new_page()
+    let_go = hold_first_answer(wall, "**/api/lessons/*/wall*")
+    with wall.expect_request("**/api/lessons/*/wall*"):
+        wall.goto(page.url.replace("lessons", "wall").split("/start")[0])
+    page.keyboard.press("0")
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    let_go()
+    expect(wall.locator("[data-vial] .tick")).to_have_count(1)

@@ -2,8 +2,9 @@
 
 import re
 
-from playwright.sync_api import APIResponse, Page, Route, expect
+from playwright.sync_api import Page, expect
 
+from .conftest import hold_first_answer
 from .test_main_flow import own_lesson
 from .test_see import answers, to_see, true_angle
 from .test_views import open_lesson
@@ -122,15 +123,7 @@ def test_a_quick_check_takes_three_steps_and_says_what_drifted(page: Page):
 def test_a_list_asked_before_the_check_does_not_undo_it(page: Page):
     """A list of checks that answers late neither hides the check begun meanwhile nor asks a rod that is not its own."""
     lesson = open_lesson(page)
-    held: list[tuple[Route, APIResponse]] = []
-
-    def hold(route: Route) -> None:
-        if held:
-            route.continue_()
-        else:
-            held.append((route, route.fetch()))
-
-    page.route("**/api/lessons/*/quick-checks*", hold)
+    let_go = hold_first_answer(page, "**/api/lessons/*/quick-checks*")
     page.goto(f"/lessons/{lesson}/see")
     page.get_by_role("radio", name="Quick check").click()
     page.get_by_role("button", name="Begin the check").click()
@@ -142,9 +135,8 @@ def test_a_list_asked_before_the_check_does_not_undo_it(page: Page):
     lay = page.locator("[data-lay]")
     expect(lay).to_contain_text("1 of 5")
     laid = lay.inner_text()
-    route, answer = held[0]
     with page.expect_response("**/api/lessons/*/quick-checks*"):
-        route.fulfill(response=answer)
+        let_go()
     expect(lay).to_have_text(laid)
     page.keyboard.press("2")
     expect(lay).to_contain_text("2 of 5")

@@ -1,3 +1,9 @@
+let sending = 0
+// A page closed or loaded anew now would lose what waits behind the one that is being sent: the browser asks first.
+addEventListener('beforeunload', (event) => {
+  if (sending) event.preventDefault()
+})
+
 /**
  * What a coach has set, sent one after another: quick taps can't overtake each other, and the last one stands.
  *
@@ -17,6 +23,7 @@ export class Latest<T> {
     this.value = value
     if (this.#sending) return
     this.#sending = true
+    sending += 1
     this.error = null
     try {
       let sent: T | null = null
@@ -28,6 +35,7 @@ export class Latest<T> {
       this.error = problem
     } finally {
       this.#sending = false
+      sending -= 1
       this.value = null
     }
   }

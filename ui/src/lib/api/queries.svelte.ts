@@ -28,8 +28,7 @@ export function judgedQuery(id: () => string | undefined) {
       else await new Promise((resolve) => setTimeout(resolve, 2000))
       renewing = false
       if (outbox.waiting.length) return
-      void client.invalidateQueries({ queryKey: ['lesson'] })
-      void client.invalidateQueries({ queryKey: ['comparisons'] })
+      void renew(client, ['lesson'], ['comparisons'])
     })
   })
   const judged = createQuery(() => ({
@@ -109,6 +108,19 @@ export function bandsQuery() {
 }
 
 /**
+ * Ask these again wherever they show. A first question still on its way is let go too: it may have been asked before what
+ * makes this necessary, and its answer would stand as the newest.
+ */
+export async function renew(client: QueryClient, ...queryKeys: QueryKey[]): Promise<void> {
+  await Promise.all(
+    queryKeys.map(async (queryKey) => {
+      await client.cancelQueries({ queryKey, predicate: ({ state }) => state.data === undefined })
+      await client.invalidateQueries({ queryKey })
+    }),
+  )
+}
+
+/**
  * Put what a write was answered where views read it. What was asked before it is let go, or its older answer would come
  * later and undo on the page what was just kept; if there was such a question it is asked again.
  */
@@ -116,15 +128,10 @@ export async function putAnswer<T>(client: QueryClient, queryKey: QueryKey, answ
   const asked = client.isFetching({ queryKey }) > 0
   await client.cancelQueries({ queryKey })
   client.setQueryData<T>(queryKey, answer as Updater<T | undefined, T | undefined>)
-  if (asked) void client.invalidateQueries({ queryKey })
+  if (asked) void renew(client, queryKey)
 }
 
 /** Everything about a lesson and its blocks is asked again. */
 export async function renewLesson(client: QueryClient, id: string): Promise<void> {
-  await Promise.all([
-    client.invalidateQueries({ queryKey: ['lesson', id] }),
-    client.invalidateQueries({ queryKey: ['judged'] }),
-    client.invalidateQueries({ queryKey: ['comparisons', id] }),
-    client.invalidateQueries({ queryKey: ['today'] }),
-  ])
+  await renew(client, ['lesson', id], ['judged'], ['comparisons', id], ['today'])
 }

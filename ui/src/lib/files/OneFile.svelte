@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
@@ -41,9 +42,7 @@
     } catch (problem) {
       error = problem
     }
-    await client.invalidateQueries({ queryKey: ['import-progress', id] })
-    await client.invalidateQueries({ queryKey: ['imports'] })
-    await client.invalidateQueries({ queryKey: ['golfer-lessons'] })
+    await renew(client, ['import-progress', id], ['imports'], ['golfer-lessons'])
   }
   const read = () =>
     say(async () => {

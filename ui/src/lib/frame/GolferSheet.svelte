@@ -3,7 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/api/client'
-  import { levelsQuery } from '$lib/api/queries.svelte'
+  import { levelsQuery, renew } from '$lib/api/queries.svelte'
   import Choice from './Choice.svelte'
   import Sheet from './Sheet.svelte'
   import Trouble from './Trouble.svelte'
@@ -39,7 +39,7 @@
       const row = await ask(api.PUT('/api/golfers/{id}', { params: { path: { id } }, body: { ...draft } }))
       open = false
       kept?.(row)
-      await client.invalidateQueries()
+      await renew(client, [])
     } catch (problem) {
       error = problem
     }

@@ -3,6 +3,7 @@
   import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
   import { laidPart, type Plan } from './plan'
   import { settings } from '$lib/settings/settings.svelte'
   import Sheet from '$lib/frame/Sheet.svelte'
@@ -38,7 +39,7 @@
     error = null
     try {
       await asked()
-      await client.invalidateQueries({ queryKey: ['saved'] })
+      await renew(client, ['saved'])
       return true
     } catch (problem) {
       error = problem

@@ -3,6 +3,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { save } from '$lib/api/save'
+  import { renew } from '$lib/api/queries.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { moment } from '$lib/settings/dates'
   import { settings } from '$lib/settings/settings.svelte'
@@ -23,7 +24,7 @@
     try {
       await ask(api.PUT('/api/set-up-cards/{id}/away', { params: { path: { id: it.id } }, body: { put_away } }))
       gone = put_away ? it : null
-      await client.invalidateQueries({ queryKey: ['cards', golferId] })
+      await renew(client, ['cards', golferId])
     } catch (problem) {
       error = problem
     }

@@ -3,6 +3,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { settings } from '$lib/settings/settings.svelte'
@@ -36,7 +37,7 @@
       const body = { lesson_id: lessonId, position, note, kept_at: new Date().toISOString() }
       await ask(api.PUT('/api/set-up-cards/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body }))
       note = ''
-      await client.invalidateQueries({ queryKey: ['cards', golfer.id] })
+      await renew(client, ['cards', golfer.id])
     } catch (problem) {
       error = problem
     }

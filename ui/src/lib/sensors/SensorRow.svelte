@@ -3,6 +3,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { clock } from '$lib/settings/dates'
   import { tiltWords } from './tilt'
@@ -29,7 +30,7 @@
     } catch (problem) {
       error = problem
     }
-    await Promise.all([client.invalidateQueries({ queryKey: ['sensors', lessonId] }), client.invalidateQueries({ queryKey: ['standins'] })])
+    await renew(client, ['sensors', lessonId], ['standins'])
   }
   const path = $derived({ path: { id: sensor.id } })
   const zero = () =>

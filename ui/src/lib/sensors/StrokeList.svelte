@@ -2,6 +2,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, type Shapes } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { sided } from '$lib/start/size'
 
@@ -33,7 +34,7 @@
     } catch (problem) {
       error = problem
     }
-    await Promise.all([client.invalidateQueries({ queryKey: ['sensors', lessonId] }), client.invalidateQueries({ queryKey: ['tables'] })])
+    await renew(client, ['sensors', lessonId], ['tables'])
   }
 </script>
 

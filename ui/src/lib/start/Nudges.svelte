@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { api, ask } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
 
   let { lessonId, putts }: { lessonId: string; putts: number } = $props()
 
@@ -24,7 +25,7 @@
 
   async function done(what: 'moved' | 'rested'): Promise<void> {
     await ask(api.PUT('/api/lessons/{id}/pauses', { params: { path: { id: lessonId } }, body: { done: what } }))
-    await client.invalidateQueries({ queryKey: ['pauses', lessonId] })
+    await renew(client, ['pauses', lessonId])
   }
   function until(iso: string | null | undefined): string {
     if (!iso) return ''

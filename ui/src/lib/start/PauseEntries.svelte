@@ -3,6 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
+  import { renew } from '$lib/api/queries.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
 
@@ -10,7 +11,7 @@
   const client = useQueryClient()
   const kept = new Latest<Shapes['Pauses']>(async (body) => {
     await ask(api.PUT('/api/pauses', { body }))
-    await client.invalidateQueries({ queryKey: ['pauses'] })
+    await renew(client, ['pauses'])
   })
   const now = $derived(kept.value ?? pauses)
   const ENTRIES = [

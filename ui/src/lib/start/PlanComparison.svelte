@@ -4,7 +4,7 @@
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { renewLesson } from '$lib/api/queries.svelte'
+  import { renew, renewLesson } from '$lib/api/queries.svelte'
   import Choice from '$lib/frame/Choice.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
@@ -79,7 +79,7 @@
         order: kind === 'transfer' ? ('in order' as const) : order, started_at: new Date().toISOString(),
       }
       const made = await ask(api.PUT('/api/comparisons/{id}', { params: { path: { id: v7() } }, body }))
-      await client.invalidateQueries({ queryKey: ['comparisons', lessonId] })
+      await renew(client, ['comparisons', lessonId])
       await renewLesson(client, lessonId)
       planned()
       await goto(`/lessons/${lessonId}/start?block=${made.turn}`)

@@ -3,6 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
+  import { renew } from '$lib/api/queries.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
 
   let { block }: { block: Shapes['BlockOut'] } = $props()
@@ -12,7 +13,7 @@
   }
   const share = new Latest<Share>(async (body) => {
     await ask(api.PUT('/api/blocks/{id}/share-of-face', { params: { path: { id: block.id } }, body }))
-    await Promise.all([client.invalidateQueries({ queryKey: ['tables', block.id] }), client.invalidateQueries({ queryKey: ['judged', block.id] })])
+    await renew(client, ['tables', block.id], ['judged', block.id])
   })
   const k = $derived((share.value ?? block).k)
   const set = (value: number) => void share.set({ k: Math.min(1, Math.max(0.5, Math.round(value * 100) / 100)) })

@@ -3,7 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
-  import { bagQuery, bandsQuery, putAnswer } from '$lib/api/queries.svelte'
+  import { bagQuery, bandsQuery, putAnswer, renew } from '$lib/api/queries.svelte'
   import { place } from '$lib/frame/place.svelte'
   import Stepper from '$lib/frame/Stepper.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -18,7 +18,7 @@
 
   const counts = new Latest<Record<string, number>>(async (parts) => {
     await putAnswer(client, ['bag'], await ask(api.PUT('/api/bag', { body: { parts } })))
-    await client.invalidateQueries({ queryKey: ['preview'] })
+    await renew(client, ['preview'])
   })
   const owned = $derived(counts.value ?? bag.data?.parts ?? {})
   const told = $derived(Boolean(counts.value ?? bag.data?.told))
@@ -54,10 +54,12 @@
     {#if told}<button class="button" onclick={forget}>Forget it</button>{/if}
     <input class="entry w-64!" type="search" placeholder="Find a part" aria-label="Find a part" bind:value={search} />
   </div>
-  <p class="mt-3 max-w-2xl" data-told={told}>
-    {told
-      ? 'Plans show what is missing, and proposals can keep to what is here.'
-      : 'Not told yet: until then Libella takes it that everything is here. Set what you own.'}
+  <p class="mt-3 min-h-6 max-w-2xl" data-told={told}>
+    {#if bag.data}
+      {told
+        ? 'Plans show what is missing, and proposals can keep to what is here.'
+        : 'Not told yet: until then Libella takes it that everything is here. Set what you own.'}
+    {/if}
   </p>
   {#if bag.error ?? error ?? counts.error}<div class="mt-3"><Trouble error={bag.error ?? error ?? counts.error} again={() => bag.refetch()} /></div>{/if}
   <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">

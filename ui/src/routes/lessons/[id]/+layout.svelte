@@ -6,7 +6,7 @@
   import { heard } from '$lib/api/heard.svelte'
   import { liveLesson } from '$lib/api/live.svelte'
   import { outbox } from '$lib/api/outbox.svelte'
-  import { lessonQuery } from '$lib/api/queries.svelte'
+  import { lessonQuery, renew } from '$lib/api/queries.svelte'
   import { currentBlock } from '$lib/frame/current'
   import LessonDetails from '$lib/frame/LessonDetails.svelte'
   import { place } from '$lib/frame/place.svelte'
@@ -27,7 +27,7 @@
   /** Asked again once what shows the putt itself was: many events at once are asked about once. */
   function soon(what: string, id: string): void {
     clearTimeout(later[what])
-    later[what] = setTimeout(() => void client.invalidateQueries({ queryKey: [what, id] }), 500)
+    later[what] = setTimeout(() => void renew(client, [what, id]), 500)
   }
   liveLesson(
     () => page.params.id ?? '',
@@ -37,8 +37,8 @@
       if (event.what === 'stroke') heard.add(id, event)
       if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moment(event.sensor_id, event.sent)
       if (event.what === 'still' || event.what === 'level' || ours) return
-      if (event.what === 'pause') void client.invalidateQueries({ queryKey: ['pauses', id] })
-      if (event.what === 'putt' || event.putt) void client.invalidateQueries({ queryKey: ['judged'] })
+      if (event.what === 'pause') void renew(client, ['pauses', id])
+      if (event.what === 'putt' || event.putt) void renew(client, ['judged'])
       if (event.what === 'sensor' || event.what === 'stroke' || event.what === 'here') soon('sensors', id)
       if (event.what === 'putt' || event.putt || event.what === 'block' || event.what === 'here') {
         soon('lesson', id)

@@ -21,7 +21,7 @@
   {:else if asked.data?.question}
     <p class="wide text-[clamp(2.5rem,8vw,6rem)] leading-tight">{asked.data.question}</p>
     <p class="mt-10 text-2xl text-faded">Look, then say it.</p>
-  {:else}
+  {:else if asked.data}
     <p class="text-2xl text-faded">Nothing is asked just now.</p>
   {/if}
 </div>

@@ -7,6 +7,7 @@
   import { page } from '$app/state'
   import { api, ask } from '$lib/api/client'
   import { liveLesson } from '$lib/api/live.svelte'
+  import { renew } from '$lib/api/queries.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
@@ -23,7 +24,7 @@
     () => id,
     (event) => {
       if (event.what === 'putt' || event.what === 'block' || event.what === 'here' || event.putt)
-        void client.invalidateQueries({ queryKey: ['wall', id] })
+        void renew(client, ['wall', id])
     },
   )
   const block = $derived(wall.data?.block)
@@ -44,7 +45,7 @@
       {last.side === 'left' ? '◂ ' : ''}{last.words}{last.side === 'right' ? ' ▸' : ''}
     </p>
     <Vial vial={block.vial} words={block.headline} size="large" />
-  {:else}
+  {:else if wall.data}
     <p class="text-center text-3xl text-faded">No putts yet.</p>
   {/if}
 </div>

@@ -5,6 +5,7 @@
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
   import { api, ask, problemOf, Refusal } from '$lib/api/client'
+  import { renew } from '$lib/api/queries.svelte'
   import OneFile from '$lib/files/OneFile.svelte'
   import { place } from '$lib/frame/place.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -36,7 +37,7 @@
       const query = new URLSearchParams({ golfer_id: id, name: file.name.slice(0, 120) })
       const answer = await fetch(`/api/imports/${import_id}?${query}`, { method: 'PUT', body: file, headers: { 'content-type': 'text/csv' } })
       if (!answer.ok) throw new Refusal(problemOf(await answer.json().catch(() => null), answer.status))
-      await client.invalidateQueries({ queryKey: ['imports', id] })
+      await renew(client, ['imports', id])
       await goto(`/golfers/${id}/files?file=${import_id}`)
     } catch (problem) {
       error = problem

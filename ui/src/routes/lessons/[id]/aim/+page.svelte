@@ -5,7 +5,7 @@
   import BeginSet from '$lib/aim/BeginSet.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
   import { api, ask, type Shapes } from '$lib/api/client'
-  import { lessonQuery, putAnswer } from '$lib/api/queries.svelte'
+  import { lessonQuery, putAnswer, renew } from '$lib/api/queries.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { settings } from '$lib/settings/settings.svelte'
@@ -26,8 +26,7 @@
 
   function changed(found: Shapes['AimOut']): void {
     void putAnswer(client, key, found)
-    void client.invalidateQueries({ queryKey: ['lesson', id] })
-    void client.invalidateQueries({ queryKey: ['map'] })
+    void renew(client, ['lesson', id], ['map'])
   }
 </script>
 

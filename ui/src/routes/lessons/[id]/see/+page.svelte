@@ -13,7 +13,7 @@
   import EyesPart from '$lib/see/EyesPart.svelte'
   import FeltThere from '$lib/see/FeltThere.svelte'
   import Choice from '$lib/frame/Choice.svelte'
-  import { lessonQuery, putAnswer } from '$lib/api/queries.svelte'
+  import { lessonQuery, putAnswer, renew } from '$lib/api/queries.svelte'
   import { settings } from '$lib/settings/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -45,16 +45,13 @@
     })
     // What the run sheet says of it, and the comparison, come from the server.
     const began = sight.trials.length === 0
-    if (sight.test.ended_at) {
-      void client.invalidateQueries({ queryKey: ['sights', id] })
-      void client.invalidateQueries({ queryKey: ['map', id] })
-    }
-    if (sight.test.ended_at || began) void client.invalidateQueries({ queryKey: ['lesson', id] })
+    if (sight.test.ended_at) void renew(client, ['sights', id], ['map', id])
+    if (sight.test.ended_at || began) void renew(client, ['lesson', id])
   }
   async function goOn(sight: Shapes['SightOut']): Promise<void> {
     const params = { path: { id: sight.test.id }, query: { units: settings.units } }
     changed(await ask(api.DELETE('/api/sight-tests/{id}/shown', { params })))
-    void client.invalidateQueries({ queryKey: ['lesson', id] })
+    void renew(client, ['lesson', id])
   }
 </script>
 

@@ -5,7 +5,7 @@
   import { page } from '$app/state'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { heard } from '$lib/api/heard.svelte'
-  import { lessonQuery, sensorsQuery } from '$lib/api/queries.svelte'
+  import { lessonQuery, renew, sensorsQuery } from '$lib/api/queries.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import SensorRow from '$lib/sensors/SensorRow.svelte'
   import StrokeList from '$lib/sensors/StrokeList.svelte'
@@ -32,7 +32,7 @@
     } catch (problem) {
       error = problem
     }
-    await client.invalidateQueries({ queryKey: ['sensors', id] })
+    await renew(client, ['sensors', id])
   }
 </script>
 

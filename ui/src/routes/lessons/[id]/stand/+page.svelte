@@ -5,7 +5,7 @@
   import { page } from '$app/state'
   import { api, ask, refusal } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
-  import { putAnswer } from '$lib/api/queries.svelte'
+  import { putAnswer, renew } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
@@ -41,7 +41,7 @@
   const saving = new Latest<Draft>(async (it) => {
     const body = { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at }
     await putAnswer(client, key, await ask(api.PUT('/api/set-ups/{id}', { params: { path: { id: it.id }, query: units }, body })))
-    void client.invalidateQueries({ queryKey: ['lesson', id] })
+    void renew(client, ['lesson', id])
   })
   const wanting = new Latest<string[]>(async (names) => {
     await ask(api.PUT('/api/set-up-entries', { body: { names } }))
@@ -61,7 +61,7 @@
   async function voided(at: string, value: boolean): Promise<void> {
     const params = { path: { id: at }, query: units }
     await putAnswer(client, key, await ask(api.PUT('/api/set-ups/{id}/voided', { params, body: { voided: value } })))
-    void client.invalidateQueries({ queryKey: ['lesson', id] })
+    void renew(client, ['lesson', id])
     begun = null
   }
 </script>
