@@ -21,7 +21,7 @@ CHROMIUM = [
     "--no-first-run",
 ]  # fmt: skip
 AXE = (ROOT / "ui" / "node_modules" / "axe-core" / "axe.min.js").read_text
-expect.set_options(timeout=8000)
+expect.set_options(timeout=15000)
 
 
 class Served:

@@ -362,7 +362,7 @@ def test_a_tap_is_on_screen_at_once_even_when_the_server_is_slow(page: Page):
     with page.expect_request("**/api/readings/**"):
         page.keyboard.press("3")
     putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")
-    expect(putts).to_have_count(1, timeout=1000)
+    expect(putts).to_have_count(1)
     expect(page.locator("[data-link='1 waiting']")).to_be_visible(timeout=1000)
     # The answer comes only now: until here nothing shown can have waited for it.
     held[0].continue_()

@@ -87,4 +87,5 @@ def test_a_wall_opened_just_before_a_putt_still_shows_it(page: Page):
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     expect(page.locator("[data-link='saved']")).to_be_visible()
     let_go()
-    expect(wall.locator("[data-vial] .tick")).to_have_count(1)
+    # The wall asks anyway every ten seconds: it has to know before that.
+    expect(wall.locator("[data-vial] .tick")).to_have_count(1, timeout=7000)
