@@ -228,7 +228,7 @@ def test_a_paired_levels_tilt_is_taken_as_the_slope_of_the_putt(page: Page, serv
         expect(dialog.get_by_label("Across, to the right, reading 2", exact=True)).to_have_value(re.compile(r"^-0\.\d"))
         expect(dialog.locator("[data-slope]")).to_contain_text(re.compile(r"Falls 0\.\d %.* left of the line \(±"))
         process.kill()
-        expect(heard.get_by_role("button", name="Take this reading")).to_be_disabled(timeout=10_000)
+        expect(heard.get_by_role("button", name="Take this reading")).to_be_disabled()
         expect(heard).to_contain_text("It tells nothing now.")
         dialog.get_by_role("button", name="Use this slope").click()
         expect(page.get_by_label("Falls to the hole", exact=True)).to_have_value(re.compile(r"^0\.[6-9]"))
