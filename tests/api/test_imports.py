@@ -2,6 +2,7 @@
 
 import csv
 import io
+import threading
 import time
 
 import pytest
@@ -229,3 +230,27 @@ def test_no_two_columns_are_guessed_to_tell_the_same():
     found = columns_of(read_sheet(b"face angle,face at impact,start line (mrad),start\n1,2,3,4\n"))
     assert [it.guess.target for it in found] == ["face_impact_deg", "", "start_deg", ""]
     assert found[2].guess.unit == "mrad"
+
+
+def test_a_file_is_never_told_done_beside_what_it_was_before(coach, monkeypatch):
+    """A screen that asks while the putts are committed would take that for the end and ask no more."""
+    given = give(coach, coach.golfer(), "start\n0.5\n")
+    read(coach, given)
+    commit, take_in = threading.Event(), lessons_imports.take
+    monkeypatch.setattr(lessons_imports, "take", lambda *told: commit.wait(10) and take_in(*told))
+    file_import, jobs = lessons_imports.file_import, coach.client.app.state.jobs
+    coach.put(f"/imports/{given['id']}/putts", skip_bad=False)
+
+    def read_just_before(desk, id):
+        row = file_import(desk, id)
+        commit.set()
+        while jobs.of(id).phase == "taking":
+            time.sleep(0.01)
+        return row
+
+    monkeypatch.setattr(lessons_imports, "file_import", read_just_before)
+    told = coach.get(f"/imports/{given['id']}/progress")
+    assert (told["phase"], told["state"]) == ("taking", "given")
+    monkeypatch.undo()
+    told = coach.get(f"/imports/{given['id']}/progress")
+    assert (told["phase"], told["state"]) == ("done", "taken")

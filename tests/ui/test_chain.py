@@ -182,6 +182,7 @@ def test_a_file_is_looked_at_mapped_taken_in_and_undone(page: Page):
     expect(page.get_by_role("list", name="Rows that can’t be read")).to_contain_text("Line 4, Start: a formula")
     page.get_by_role("button", name="Take in 2 putts, leave out 1").click()
     expect(page.locator("[data-file]")).to_contain_text("2 putts taken in, 1 rows left out")
+    expect(page.get_by_role("link", name=re.compile("mine.csv taken in, 2 putts"))).to_be_visible()
     page.get_by_role("button", name="Undo the import").click()
     expect(page.locator("[data-file]")).to_contain_text("taken out again")
     page.get_by_role("button", name="Bring it back").click()

@@ -2,8 +2,8 @@
 
 import logging
 import threading
-from collections.abc import Callable, Iterator
-from dataclasses import asdict, dataclass, field
+from collections.abc import Callable, Iterator, Mapping
+from dataclasses import asdict, dataclass, field, replace
 from datetime import UTC, datetime
 from typing import Literal
 
@@ -59,6 +59,11 @@ class Jobs:
 
     def of(self, id: UUID) -> Job | None:
         return self._jobs.get(id)
+
+    def seen(self) -> dict[UUID, Job]:
+        """Copies of all work as it stands now. Look before reading the files: what is told done is then in them."""
+        with self._lock:
+            return {id: replace(job) for id, job in self._jobs.items()}
 
     def begin(self, id: UUID, job: Job, work: Callable[[Job], None]) -> Job:
         """Begin work on a file; a `Conflict` while other work on it goes on."""
@@ -166,8 +171,8 @@ async def give(
 
     def keep() -> ImportOut:
         sheet = read_sheet(content)
-        row = imports.give(desk, id, golfer_id, name, content, datetime.now(UTC))
-        return _whole(desk, request, row, sheet)
+        seen = request.app.state.jobs.seen()
+        return _whole(desk, imports.give(desk, id, golfer_id, name, content, datetime.now(UTC)), sheet, seen)
 
     return await run_in_threadpool(keep)
 
@@ -175,19 +180,21 @@ async def give(
 @router.get("/golfers/{id}/imports")
 def of_golfer(desk: AtDesk, request: Request, id: UUID) -> list[ImportLine]:
     """A golfer's files, newest first."""
-    return [ImportLine(**_line(it, request)) for it in imports.imports_of(desk, id)]
+    seen = request.app.state.jobs.seen()
+    return [ImportLine(**_line(it, seen)) for it in imports.imports_of(desk, id)]
 
 
 @router.get("/imports/{id}")
 def one(desk: AtDesk, request: Request, id: UUID) -> ImportOut:
     """One file with its columns."""
-    return _whole(desk, request, imports.file_import(desk, id), _sheet(desk, id))
+    seen = request.app.state.jobs.seen()
+    return _whole(desk, imports.file_import(desk, id), _sheet(desk, id), seen)
 
 
 @router.get("/imports/{id}/progress")
 def progress(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
     """How far the work on it is."""
-    return ImportLine(**_line(imports.file_import(desk, id), request))
+    return _told(desk, request, id)
 
 
 @router.put("/imports/{id}/mapping")
@@ -211,7 +218,7 @@ def mapping(desk: AtDesk, request: Request, id: UUID, entry: MappingIn) -> Impor
         job.phase = "checked"
 
     request.app.state.jobs.begin(id, job, work)
-    return ImportLine(**_line(row, request))
+    return _told(desk, request, id)
 
 
 @router.put("/imports/{id}/putts")
@@ -221,7 +228,7 @@ def take(desk: AtDesk, request: Request, id: UUID, entry: TakeIn) -> ImportLine:
     if row.mapping is None:
         raise Conflict("It was not said how this file is read.", "Say what its columns tell.")
     if row.state == "taken":
-        return ImportLine(**_line(row, request))
+        return _told(desk, request, id)
     before = request.app.state.jobs.of(id)
     if before is None or before.phase not in ("checked", "stopped", "failed"):
         raise Conflict("The file was not read through yet.", "Look at its rows first.")
@@ -231,12 +238,11 @@ def take(desk: AtDesk, request: Request, id: UUID, entry: TakeIn) -> ImportLine:
     rows = before.rows or _rows(desk, row, columns.mapping_of(row.mapping), _sheet(desk, id), Check())
 
     def work(job: Job) -> None:
-        job.check = before.check
         imports.take(desk, id, iter(rows), before.check.bad, datetime.now(UTC), job.at)
         job.phase = "done"
 
-    request.app.state.jobs.begin(id, Job("taking", before.check.good), work)
-    return ImportLine(**_line(row, request))
+    request.app.state.jobs.begin(id, Job("taking", before.check.good, check=before.check), work)
+    return _told(desk, request, id)
 
 
 @router.delete("/imports/{id}/work")
@@ -245,19 +251,21 @@ def stop(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
     job = request.app.state.jobs.of(id)
     if job is not None:
         job.stop.set()
-    return ImportLine(**_line(imports.file_import(desk, id), request))
+    return _told(desk, request, id)
 
 
 @router.put("/imports/{id}/undone")
 def undo(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
     """Undo an import: the lessons it made are voided."""
-    return ImportLine(**_line(imports.undo(desk, id, True, datetime.now(UTC)), request))
+    imports.undo(desk, id, True, datetime.now(UTC))
+    return _told(desk, request, id)
 
 
 @router.delete("/imports/{id}/undone")
 def redo(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
     """Bring an undone import back."""
-    return ImportLine(**_line(imports.undo(desk, id, False, datetime.now(UTC)), request))
+    imports.undo(desk, id, False, datetime.now(UTC))
+    return _told(desk, request, id)
 
 
 def _rows(desk: Desk, row: FileImport, told: ColumnMapping, sheet: Sheet, check: Check) -> Iterator[PuttRow]:
@@ -266,8 +274,13 @@ def _rows(desk: Desk, row: FileImport, told: ColumnMapping, sheet: Sheet, check:
     return putt_rows.putts(sheet, told, golfer.name, hand_of(golfer), row.given_at, check)
 
 
-def _line(row: FileImport, request: Request) -> dict[str, object]:
-    job = request.app.state.jobs.of(row.id) or Job("idle", 0)
+def _told(desk: Desk, request: Request, id: UUID) -> ImportLine:
+    seen = request.app.state.jobs.seen()
+    return ImportLine(**_line(imports.file_import(desk, id), seen))
+
+
+def _line(row: FileImport, seen: Mapping[UUID, Job]) -> dict[str, object]:
+    job = seen.get(row.id) or Job("idle", 0)
     check = job.check
     return ImportKept.model_validate(row).model_dump() | {
         "phase": job.phase,
@@ -288,12 +301,12 @@ def _sheet(desk: Desk, id: UUID) -> Sheet:
     return read_sheet(imports.content_of(desk, id))
 
 
-def _whole(desk: Desk, request: Request, row: FileImport, sheet: Sheet) -> ImportOut:
+def _whole(desk: Desk, row: FileImport, sheet: Sheet, seen: Mapping[UUID, Job]) -> ImportOut:
     found = columns.columns_of(sheet)
     kept = row.mapping or imports.remembered(desk, sheet.digest)
     guessed = ColumnMapping(tuple(it.guess for it in found), decimal=sheet.decimal)
     return ImportOut(
-        **_line(row, request),
+        **_line(row, seen),
         delimiter=sheet.delimiter,
         rows=sheet.rows,
         columns=found,

@@ -31,6 +31,11 @@
     if (mapping) changed = { ...mapping, ...change }
   }
   const busy = $derived(it?.phase === 'checking' || it?.phase === 'taking')
+  // Taken in, undone and brought back are known here first.
+  const stands = $derived(it?.state ?? 'given')
+  $effect(() => {
+    if (stands !== 'given') void renew(client, ['imports'], ['golfer-lessons'])
+  })
   // What was read through is out of date as soon as a column is read otherwise.
   let readAs = $state.raw<Mapping | null>(null)
   const fresh = $derived(Boolean(it && ['checked', 'stopped', 'failed', 'done'].includes(it.phase) && (readAs === null || readAs === mapping)))
@@ -42,7 +47,7 @@
     } catch (problem) {
       error = problem
     }
-    await renew(client, ['import-progress', id], ['imports'], ['golfer-lessons'])
+    await renew(client, ['import-progress', id])
   }
   const read = () =>
     say(async () => {
