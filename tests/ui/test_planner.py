@@ -58,8 +58,8 @@ def test_a_dimension_is_pulled_on_the_stage_by_mouse_and_keys(page: Page):
     away = page.get_by_label("Ball to gate", exact=True)
     expect(away).to_have_value("0.5")
     grip = page.locator("[data-stage] [data-grip=distance_m]")
-    expect(grip).to_be_visible()
-    page.wait_for_timeout(200)
+    drawing = page.locator("[data-stage] svg").first
+    expect(drawing).to_have_attribute("aria-label", re.compile("gate of pegs at 50 cm"))
     box = grip.bounding_box()
     page.mouse.move(box["x"] + 22, box["y"] + 22)
     page.mouse.down()
@@ -69,7 +69,6 @@ def test_a_dimension_is_pulled_on_the_stage_by_mouse_and_keys(page: Page):
     assert value > 0.6
     # While it is held it says its length; the drawing follows, and is never empty.
     expect(grip).to_contain_text(re.compile(r"[\d.]+ m"))
-    drawing = page.locator("[data-stage] svg").first
     expect(drawing).to_have_attribute("aria-label", re.compile(f"gate of pegs at {value * 100:g} cm"))
     page.mouse.up()
     grip.press("ArrowRight")
