@@ -88,14 +88,17 @@
     {#if lessons.hasNextPage}
       <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}>Older lessons</button>
     {/if}
-    <p class="mt-6">
-      <span class="label block">Take every putt out, or putts in</span>
-      <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=csv" download>CSV</a>
-      <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
-      <a class="button mt-1" href="/golfers/{who.id}/files">From a file…</a>
-    </p>
-    <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
-    <CardList golferId={who.id} />
+    <!-- Below the lessons only once they stand: it would slide away under a finger. -->
+    {#if !lessons.isPending}
+      <p class="mt-6">
+        <span class="label block">Take every putt out, or putts in</span>
+        <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=csv" download>CSV</a>
+        <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
+        <a class="button mt-1" href="/golfers/{who.id}/files">From a file…</a>
+      </p>
+      <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
+      <CardList golferId={who.id} />
+    {/if}
     <GolferSheet bind:open={noting} golfer={who} />
     <StartLesson bind:open={starting} golfer={who} />
   {/if}
