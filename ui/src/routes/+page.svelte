@@ -76,7 +76,8 @@
     {/if}
   </section>
 
-  <section aria-labelledby="golfers" class="min-w-0">
+  <!-- Where it stands below the lessons it waits for them: it would slide away under a finger. -->
+  <section aria-labelledby="golfers" class="min-w-0 {today.isPending ? 'max-desk:invisible' : ''}">
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-1">
       <h1 id="golfers" class="wide text-2xl">Golfers</h1>
       <div class="flex gap-2 pb-1">
