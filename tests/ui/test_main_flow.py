@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from .conftest import Served, choose_rig, plan
+from .conftest import Served, choose_rig, hold_first_answer, plan
 
 
 def own_lesson(page: Page, name: str) -> None:
@@ -285,13 +285,12 @@ def test_an_answer_does_not_change_a_number_under_the_cursor(page: Page):
     choose_rig(page, "Gate of pegs")
     strict, wide = (page.get_by_label(it, exact=True) for it in ("Lets through ±", "Inside width"))
     expect(strict).to_have_value("0.99")
-    answers = []
-    page.route("**/api/stations/preview*", lambda route: route.continue_() if answers else answers.append(route))
+    let_go = hold_first_answer(page, "**/api/stations/preview*")
     with page.expect_request("**/api/stations/preview*"):
         wide.fill("58")
         strict.select_text()
     with page.expect_response("**/api/stations/preview*"):
-        answers[0].continue_()
+        let_go()
     expect(page.locator("[data-fit]")).to_contain_text("0.88°")
     page.keyboard.type("0.8")
     page.keyboard.press("Enter")
@@ -362,7 +361,7 @@ def test_a_tap_is_on_screen_at_once_even_when_the_server_is_slow(page: Page):
     with page.expect_request("**/api/readings/**"):
         page.keyboard.press("3")
     putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")
-    expect(putts).to_have_count(1)
+    expect(putts).to_have_count(1, timeout=1000)
     expect(page.locator("[data-link='1 waiting']")).to_be_visible(timeout=1000)
     # The answer comes only now: until here nothing shown can have waited for it.
     held[0].continue_()

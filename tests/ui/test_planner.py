@@ -3,9 +3,9 @@
 import re
 
 import pytest
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import Page, expect
 
-from .conftest import choose_rig, plan
+from .conftest import choose_rig, hold_first_answer, plan
 from .test_main_flow import own_lesson, start_block
 
 
@@ -221,8 +221,7 @@ def test_the_eye_is_found_from_what_the_string_covers(page: Page):
 def test_the_bag_and_the_strictness_are_told(page: Page, bag_untold):
     page.goto("/aids/bag")
     expect(page.get_by_text("Not told yet")).to_be_visible()
-    held: list[Route] = []
-    page.route("**/api/bag", lambda it: it.continue_() if held or it.request.method == "GET" else held.append(it))
+    let_go = hold_first_answer(page, "**/api/bag")
     peg = page.locator("[data-part=peg]")
     for _ in range(3):
         peg.get_by_role("button", name="peg: one more").click()
@@ -235,7 +234,7 @@ def test_the_bag_and_the_strictness_are_told(page: Page, bag_untold):
     assert asked.value.type == "beforeunload"
     asked.value.dismiss()
     with page.expect_response(lambda it: it.request.method == "PUT" and it.request.post_data_json["parts"]["peg"] == 3):
-        held[0].continue_()
+        let_go()
     page.reload()
     expect(page.locator("[data-part=peg] output")).to_have_text("3")
     band = page.locator("[data-band=club]")

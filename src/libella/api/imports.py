@@ -257,15 +257,15 @@ def stop(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
 @router.put("/imports/{id}/undone")
 def undo(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
     """Undo an import: the lessons it made are voided."""
-    imports.undo(desk, id, True, datetime.now(UTC))
-    return _told(desk, request, id)
+    seen = request.app.state.jobs.seen()
+    return ImportLine(**_line(imports.undo(desk, id, True, datetime.now(UTC)), seen))
 
 
 @router.delete("/imports/{id}/undone")
 def redo(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
     """Bring an undone import back."""
-    imports.undo(desk, id, False, datetime.now(UTC))
-    return _told(desk, request, id)
+    seen = request.app.state.jobs.seen()
+    return ImportLine(**_line(imports.undo(desk, id, False, datetime.now(UTC)), seen))
 
 
 def _rows(desk: Desk, row: FileImport, told: ColumnMapping, sheet: Sheet, check: Check) -> Iterator[PuttRow]:

@@ -242,7 +242,7 @@ def _check(it: Message) -> None:
 def _show(live: Live, sensor_id: UUID, lesson_id: UUID, it: Message) -> None:
     if it.kind == "still":
         live.still(sensor_id, it.measures["face_deg"])
-    live.tell(lesson_id, "still" if it.kind == "still" else "level", sensor_id=str(sensor_id), sent=dict(it.measures))
+    live.tell(lesson_id, it.kind, sensor_id=str(sensor_id), sent=dict(it.measures))
 
 
 def _id_of(told: Any) -> str:

@@ -42,10 +42,9 @@
   let gap = $state(0)
   let squared = $state(false)
   let answers = $state<string[]>([])
-  // As the server last kept it; the list of checks may still be on its way.
-  let now = $state.raw<Shapes['QuickCheckOut'] | null>(null)
 
   const card = $derived(cards.data?.[0])
+  const now = $derived(checks.data?.find((it) => it.id === checkId))
   const step = $derived(!checkId ? 'none' : !(lead && trail) ? 'eyes' : !squared ? 'square' : answers.length < 5 ? 'directions' : 'done')
   const wanted = $derived(step === 'eyes' ? (lead ? 'Trail eye' : 'Lead eye') : null)
   const ruler = $derived(rulerFor(0.3, settings.units))
@@ -63,7 +62,6 @@
   // Every step says all of it, one after another: a quick thumb is never ahead of what is kept.
   const saving = new Latest<Shapes['QuickCheckIn']>(async (body) => {
     const found = await ask(api.PUT('/api/quick-checks/{id}', { params: { path: { id: checkId }, query: units }, body }))
-    now = found
     await putAnswer<Shapes['QuickCheckOut'][]>(client, key, (before) => [found, ...(before ?? []).filter((it) => it.id !== found.id)])
   })
   const error = $derived(saving.error)
@@ -78,7 +76,6 @@
     squared = false
     gap = 0
     answers = []
-    now = null
     await keep()
     if (saving.error) checkId = ''
   }
