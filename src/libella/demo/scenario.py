@@ -73,7 +73,7 @@ def _teach(desk: Desk, golfer_id: UUID, person: Person, days: int, start: dateti
     entry = LessonEntry(golfer_id, "The Ropewalk", "indoor mat", _STIMP_FT, start, conditions, invented=True)
     keep_lesson(desk, lesson_id, entry)
     if days in person.seeing:
-        stand_and_see(desk, lesson_id, person.seeing[days], start)
+        stand_and_see(desk, lesson_id, person.seeing[days], start, f"{person.name}, {days} days ago")
     floor = Floor(desk, lesson_id, 1.0 if person.hand == "right" else -1.0, rng)
     at = start
     for it in person.lessons[days]:

@@ -57,10 +57,15 @@ class Seeing:
     aims: tuple[Aiming, ...] = ()
 
 
-def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetime) -> None:
-    """Note the set-up, mark the eyes, ask what looks straight; keep a card where there is one."""
+def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetime, lesson: str) -> None:
+    """Note the set-up, mark the eyes, ask what looks straight; keep a card where there is one.
+
+    `lesson` names the lesson within the scenario.
+    """
     # Its own draws: the putts stay what they are with eyes asked or not.
     rng = np.random.default_rng(_SEED)
+    # Which angle is asked next hangs on the id of its test: with ids of the moment each demo would find something else.
+    ids = np.random.default_rng(list(lesson.encode()))
     if seeing.stands:
         first = uuid6.uuid7()
         for n in range(3):
@@ -69,9 +74,10 @@ def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetim
         for n in range(3):
             look = _look(seeing, rng)
             keep_take(desk, uuid6.uuid7(), lesson_id, look, _minute(at, 3 + n))
-    _ask(desk, lesson_id, seeing.eyes, {}, at, rng)
+    _ask(desk, _id(ids), lesson_id, seeing.eyes, {}, at, rng)
     for n, (position, comfort, trust) in enumerate(seeing.tried):
-        test_id = _ask(desk, lesson_id, seeing.eyes.at(position), position, _minute(at, 6 + n), rng)
+        test_id = _id(ids)
+        _ask(desk, test_id, lesson_id, seeing.eyes.at(position), position, _minute(at, 6 + n), rng)
         felt_there(desk, test_id, playable=comfort > 1, comfort=comfort, trust=trust)
     for n, aiming in enumerate(seeing.aims):
         _aim(desk, lesson_id, aiming, _minute(at, 8 + n), rng)
@@ -79,7 +85,7 @@ def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetim
         card_id = uuid6.uuid7()
         keep_card(desk, card_id, lesson_id, seeing.card, seeing.card_note, _minute(at, 12))
         if seeing.checked:
-            _check(desk, lesson_id, card_id, seeing, _minute(at, 13), rng)
+            _check(desk, _id(ids), lesson_id, card_id, seeing, _minute(at, 13), rng)
 
 
 def _aim(desk: Desk, lesson_id: uuid6.UUID, aiming: Aiming, at: datetime, rng: np.random.Generator) -> None:
@@ -97,9 +103,14 @@ def _aim(desk: Desk, lesson_id: uuid6.UUID, aiming: Aiming, at: datetime, rng: n
 
 
 def _check(
-    desk: Desk, lesson_id: uuid6.UUID, card_id: uuid6.UUID, seeing: Seeing, at: datetime, rng: np.random.Generator
+    desk: Desk,
+    check_id: uuid6.UUID,
+    lesson_id: uuid6.UUID,
+    card_id: uuid6.UUID,
+    seeing: Seeing,
+    at: datetime,
+    rng: np.random.Generator,
 ) -> None:
-    check_id = uuid6.uuid7()
     moved = seeing.card or {}
     eyes = _look(seeing, rng, moved.get("inside", 0.0) / 1000, moved.get("behind", 0.0) / 1000)
     check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, ()), at)
@@ -109,10 +120,15 @@ def _check(
 
 
 def _ask(
-    desk: Desk, lesson_id: uuid6.UUID, eyes: SimulatedEyes, position: Position, at: datetime, rng: np.random.Generator
-) -> uuid6.UUID:
+    desk: Desk,
+    test_id: uuid6.UUID,
+    lesson_id: uuid6.UUID,
+    eyes: SimulatedEyes,
+    position: Position,
+    at: datetime,
+    rng: np.random.Generator,
+) -> None:
     """What looks straight, asked with a rod."""
-    test_id = uuid6.uuid7()
     entry = SightEntry(
         lesson_id, "directions", "as usual", "as usual", "both", "none", 2.0, at, position=dict(position)
     )
@@ -124,7 +140,10 @@ def _ask(
         raw = {"true_deg": asked.true_deg, "looks": eyes.looks(rng, asked.true_deg)}
         answer(desk, uuid6.uuid7(), test_id, raw, at)
     show_test(desk, test_id, at)
-    return test_id
+
+
+def _id(ids: np.random.Generator) -> uuid6.UUID:
+    return uuid6.UUID(int=int.from_bytes(ids.bytes(16)), version=7)
 
 
 def _look(seeing: Seeing, rng: np.random.Generator, further_in: float = 0.0, further_behind: float = 0.0) -> EyeTake:
