@@ -26,7 +26,7 @@ def test_looks_are_kept_corrected_and_judged_against_the_zone(coach):
         sheet = keep(coach, lesson, inside=inside, falls_in_percent=1.0, eye_height_m=1.45)
     # 14 mm shown, and the mirror falls 1 % to the golfer: 28.5 mm in truth.
     assert sheet["found"]["inside"]["value"] == pytest.approx(28.5, abs=1)
-    assert "inside the line" in sheet["words"][0] and "yes" in sheet["words"][-1]
+    assert "inside the line" in sheet["words"][0] and "in it" in sheet["words"][-1]
     assert (sheet["vial"]["mark_left"], sheet["vial"]["mark_right"]) == (10, 50)
     again = coach.get(f"/lessons/{lesson['id']}/eyes")
     assert again == sheet

@@ -53,19 +53,30 @@ def test_mirrored_set_downs_give_the_mirrored_bias():
 
 
 def test_the_links_add_up_and_are_held_against_the_face_itself():
-    whole = aim_sum(near(0.8), near(0.4, 0.3), near(1.3))
+    whole = aim_sum(near(0.8), near(0.4, 0.3), near(1.3), PUTT)
     assert whole.added.value == pytest.approx(1.2) and whole.added.doubt == pytest.approx(np.hypot(0.2, 0.3))
     assert "as the face reads" in whole.words and "not as" not in whole.words
-    assert "read one of them again" in aim_sum(near(0.8), near(0.4), near(-1.0)).words
-    assert "putter against the mark" in aim_sum(near(0.8), None, near(1.0)).words
-    assert aim_sum(None, None, None).added is None
-    assert "was not read" in aim_sum(near(0.8), near(0.4), None).words
+    assert "read one of them again" in aim_sum(near(0.8), near(0.4), near(-1.0), PUTT).words
+    assert "putter against the mark" in aim_sum(near(0.8), None, near(1.0), PUTT).words
+    assert aim_sum(None, None, None, PUTT).added is None
+    assert "was not read" in aim_sum(near(0.8), near(0.4), None, PUTT).words
 
 
 def test_what_an_aid_in_view_changes_is_told_only_when_it_is_more_than_the_doubt():
-    assert "1.5° left" in natural_and_aided(near(1.6), near(0.1))
-    assert "the same" in natural_and_aided(near(0.3), near(0.1))
-    assert natural_and_aided(near(1.0), None) == ""
+    assert "1.5° left" in natural_and_aided(near(1.6), near(0.1), PUTT)
+    assert "no difference worth having" in natural_and_aided(near(0.15), near(0.1), PUTT)
+    assert natural_and_aided(near(1.0), None, PUTT) == ""
+
+
+def test_what_can_not_be_told_is_never_called_the_same():
+    wide = natural_and_aided(near(1.5, 1.3), near(0.7, 1.3), PUTT)
+    assert "can't be told yet" in wide and "0.8° left" in wide
+    # 2.5° against 0.7°, each to ± 1.3°, is not the same either.
+    assert "likely" in natural_and_aided(near(2.5, 1.3), near(0.7, 1.3), PUTT)
+    apart = aim_sum(near(0.8, 0.6), near(0.4, 0.6), near(2.2, 0.6), PUTT)
+    assert ", as the face reads" not in apart.words and "likely not as the face reads" in apart.words
+    open_ = aim_sum(near(0.8, 0.6), near(0.4, 0.6), near(1.7, 0.6), PUTT)
+    assert "may or may not be how the face reads" in open_.words
 
 
 def test_the_set_downs_of_an_instrument_come_back_as_the_angle_that_was_set():

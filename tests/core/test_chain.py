@@ -7,19 +7,23 @@ from libella.core.estimate import Estimate
 from libella.core.green.putt import Putt
 from libella.core.interval import Interval
 from libella.core.judge.chain import Aimed, Delivered, chain, fit_k
+from libella.core.judge.compensation import Reader, in_the_means
 from libella.core.path import PathModel
 from libella.core.simulated import SimulatedGolfer
 
 WINDOW = Putt(2.5, 0.3, 10).window
 
 
-def putts(golfer: SimulatedGolfer, n: int, *, seed: int = 1, u: float = 0.2) -> list[Delivered]:
+def putts(golfer: SimulatedGolfer, n: int, *, seed: int = 1, u: float = 0.2, checked: bool = True) -> list[Delivered]:
     rng = np.random.default_rng(seed)
     found = []
+    checks = 5 if checked else 0
     for _ in range(n):
         it = golfer.stroke(rng, 2.5)
         face, impact, path = (v + rng.normal(0, u) for v in (it.face_address_deg, it.face_impact_deg, it.path_deg))
-        found.append(Delivered(Interval(it.start_deg - 0.1, it.start_deg + 0.1), face, impact, path, u))
+        found.append(
+            Delivered(Interval(it.start_deg - 0.1, it.start_deg + 0.1), face, impact, path, u, checks, zero_deg=0.1)
+        )
     return found
 
 
@@ -71,6 +75,39 @@ def test_a_compensation_is_told_and_noise_is_not_taken_for_one():
         _, words = rows(chain(putts(steady, 20, seed=seed, u=0.5), Aimed(), WINDOW, "right"), "Every link")
         cried += "compensation" in words or "makes up for about" in words
     assert cried <= 6
+
+
+def test_without_a_repeat_check_a_putt_by_putt_compensation_is_only_a_question():
+    taker = SimulatedGolfer(0.0, 0.5, aim_noise_deg=1.5, makes_up=0.9, path_noise_deg=0.2)
+    for stated in (0.05, 0.1):
+        _, words = rows(chain(putts(taker, 25, u=stated, checked=False), Aimed(), WINDOW, "right"), "Every link")
+        assert words.startswith("Does the stroke make up") and "five readings" in words
+
+
+def test_a_zero_off_on_address_alone_makes_no_compensation_of_the_means():
+    rng = np.random.default_rng(9)
+    said = 0
+    for _ in range(60):
+        aim = rng.normal(0, 0.7, 20)
+        found = in_the_means(aim + 0.4, aim + rng.normal(0, 0.5, 20), Reader(0.2, 0, one_device=False), WINDOW)
+        said += found.names_direction
+    assert said <= 6
+
+
+@pytest.mark.parametrize("k", [0.78, 0.92])
+def test_the_ends_of_k_leave_nothing_over(k):
+    cried = 0
+    for seed in range(40):
+        rng = np.random.default_rng(seed)
+        face, path = rng.normal(0.5, 0.2, 20), rng.normal(-3.0, 0.2, 20)
+        some = [
+            Delivered(Interval(s, s), None, float(f), float(p), 0.05, 5, zero_deg=0.1)
+            for f, p in zip(face, path, strict=True)
+            for s in [float(k * f + (1 - k) * p + rng.normal(0, 0.1))]
+        ]
+        _, words = rows(chain(some, Aimed(), WINDOW, "right"), "Start from face and path")
+        cried += "left over" in words
+    assert cried <= 4
 
 
 def test_putt_by_putt_a_compensation_shows_though_the_means_are_square():

@@ -8,6 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from scipy.special import ndtr
 
+from libella.core.certainty import MATTERS
 from libella.core.estimate import START, posterior, summarise
 from libella.core.estimate.continuation import further_putts
 from libella.core.estimate.posterior import normal_below
@@ -41,7 +42,8 @@ def test_mirrored_putts_give_the_mirrored_answer(block):
     other = summarise(posterior([mirrored(it) for it in block]), WINDOW)
     assert said.bias.value == pytest.approx(-other.bias.value, abs=0.02)
     assert said.spread.value == pytest.approx(other.spread.value, rel=0.01)
-    assert said.prob_right_of_quarter == pytest.approx(other.prob_left_of_quarter, abs=0.01)
+    assert said.cost.right == pytest.approx(other.cost.left, abs=0.01)
+    assert said.cost.small == pytest.approx(other.cost.small, abs=0.01)
 
 
 @settings(max_examples=40, deadline=None)
@@ -58,8 +60,10 @@ def test_probabilities_are_probabilities(block):
     it = summarise(posterior(block), WINDOW)
     assert 0 <= it.prob_right <= 1
     assert 0 <= it.inside.low <= it.inside.high <= 1
-    total = it.prob_right_of_quarter + it.prob_left_of_quarter + it.prob_small
-    assert total == pytest.approx(1, abs=1e-6)
+    assert 0 <= it.cost.right + it.cost.left <= 1 + 1e-9 and 0 <= it.cost.small <= 1 + 1e-9
+    # Under 2 and under 5 overlap: whatever does not matter is also too small to mend.
+    assert it.cost.right + it.cost.left + it.cost.small >= 1 - 1e-9
+    assert it.cost.mean >= -1e-9
     assert it.bias.low <= it.bias.value <= it.bias.high
     assert 0 < it.spread.low <= it.spread.value <= it.spread.high
 
@@ -167,10 +171,10 @@ def test_further_putts_come_true():
     start = read((0.9, 0.2, 1.3, -0.1, 0.8))
     post = posterior(start)
 
-    def settled(right, left):
-        return (np.maximum(right, left) >= 0.8) | (1 - right - left >= 0.8)
+    def settled(right, left, small):
+        return (np.maximum(right, left) >= 0.8) | (small >= 0.8)
 
-    more = further_putts(post, zones, WINDOW, settled)
+    more = further_putts(post, zones, WINDOW, settled, matter=MATTERS["start"])
     assert more is not None
     rng = np.random.default_rng(5)
     done = 0
@@ -178,6 +182,6 @@ def test_further_putts_come_true():
         pick = rng.choice(post.weight.size, p=post.weight.ravel())
         row, column = np.unravel_index(pick, post.weight.shape)
         played = rng.normal(post.bias[row], post.spread[column], more)
-        it = summarise(posterior([*start, *read(played)]), WINDOW)
-        done += bool(settled(np.array(it.prob_right_of_quarter), np.array(it.prob_left_of_quarter)))
+        it = summarise(posterior([*start, *read(played)]), WINDOW).cost
+        done += bool(settled(it.right, it.left, it.small))
     assert 0.7 <= done / 150 <= 0.93

@@ -105,10 +105,15 @@ def test_takes_of_a_known_golfer_give_bias_and_spread():
 
 def test_the_zone_is_a_schools_and_is_answered():
     there = eye_place([take(30.0)] * 3, "right", ZONES["inside"])
-    assert (
-        there.in_zone > 0.95
-        and "In the zone from 10 mm inside to 50 mm inside (a school's opinion): yes." in eye_words(there, "metric")
-    )
+    assert there.in_zone.word == "none"
+    assert "The zone from 10 mm inside to 50 mm inside (a school's opinion): in it." in eye_words(there, "metric")
+    far = eye_place([take(80.0)] * 5, "right", ZONES["inside"])
+    assert (far.in_zone.word, far.in_zone.side) == ("clear", "right") and "too far in, clear" in eye_words(
+        far, "metric"
+    )[-1]
+    # Within 5 mm of the edge nothing is named.
+    edge = eye_place([take(54.0)] * 5, "right", ZONES["inside"])
+    assert not edge.in_zone.names_direction
     assert eye_place([take(30.0)] * 3, "right", ZONES["own"]).in_zone is None
     vial = eye_vial([take(30.0)] * 3, there, ZONES["inside"])
     assert (vial.mark_left, vial.mark_right, vial.unit) == (10.0, 50.0, "mm") and vial.bubble_at == there.inside.value

@@ -16,7 +16,7 @@ from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.interval import Interval
 from libella.core.judge import judge
-from libella.core.judge.judgement import further
+from libella.core.judge.judgement import Occasion, further
 from libella.core.layout import from_above
 from libella.core.limits import OutOfLimits
 from libella.core.proof import WAYS, Proof, budget, repeatability
@@ -101,7 +101,7 @@ def test_honest_golfers_on_a_misplaced_rig_are_seldom_called_clear():
         off = rng.normal(0, 0.4)
         block = [naive.observe(x).interval for x in rng.normal(off, 0.5, 20)]
         for name, station in (("careful", careful), ("naive", naive)):
-            called[name] += judge(block, station, planned=20, hand="right").verdict.word == "clear"
+            called[name] += judge(block, station, Occasion("right"), planned=20).verdict.word == "clear"
     assert called["naive"] / 150 > 0.2
     assert called["careful"] / 150 < 0.06
 
@@ -109,11 +109,11 @@ def test_honest_golfers_on_a_misplaced_rig_are_seldom_called_clear():
 def test_on_a_line_not_proved_nothing_is_clear():
     block = [Interval(1.9, 2.1)] * 10
     station = Station(PUTT, Board())
-    said = judge(block, station, planned=10, hand="right")
+    said = judge(block, station, Occasion("right"), planned=10)
     assert said.verdict.word == "likely" and said.verdict.probability > 0.95
     assert said.meaning.endswith("The line is not proved.")
-    assert further(block, station, planned=10).startswith("Prove the line first")
-    proved = judge(block, Station(PUTT, Board(), Proof("tape", doubt_m=0.001)), planned=10, hand="right")
+    assert further(block, station, Occasion("right"), planned=10).startswith("Prove the line first")
+    proved = judge(block, Station(PUTT, Board(), Proof("tape", doubt_m=0.001)), Occasion("right"), planned=10)
     assert proved.verdict.word == "clear"
 
 

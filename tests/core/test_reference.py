@@ -17,7 +17,7 @@ from libella.core.instruments.peg_gate import PegGate
 from libella.core.instruments.putter_laser import PutterLaser
 from libella.core.instruments.square_reference import SquareReference
 
-from .reference import cases, intervals
+from .reference import HANDBOOK, cases, intervals
 
 CLOSE = 1e-4
 
@@ -99,22 +99,22 @@ def test_square_reference(case):
 
 @pytest.mark.parametrize("case", cases("window"))
 def test_window_by_free_fall(case):
-    speed = speed_past(case["past_m"], case["stimp_ft"])
+    speed = speed_past(case["past_m"], case["green_speed_ft"])
     assert speed == pytest.approx(case["speed_at_hole_m_s"], rel=CLOSE)
     assert capture_offset(speed, "free_fall") == pytest.approx(case["capture_offset_m"], rel=CLOSE)
-    putt = Putt(case["distance_m"], case["past_m"], case["stimp_ft"], "free_fall")
+    putt = Putt(case["distance_m"], case["past_m"], case["green_speed_ft"], "free_fall")
     assert putt.window.left_deg == putt.window.right_deg == pytest.approx(case["window_deg"], rel=CLOSE)
 
 
 @pytest.mark.parametrize("case", cases("window_rim_assisted"))
 def test_window_rim_assisted(case):
-    putt = Putt(case["distance_m"], case["past_m"], case["stimp_ft"], "rim_assisted")
+    putt = Putt(case["distance_m"], case["past_m"], case["green_speed_ft"], "rim_assisted")
     assert putt.window.narrow_deg == pytest.approx(case["window_deg"], rel=CLOSE)
 
 
 @pytest.mark.parametrize("case", cases("estimate"))
 def test_estimate(case):
-    post = posterior(intervals(case["intervals_deg"]), lapse=0.0)
+    post = posterior(intervals(case["intervals_deg"]), HANDBOOK, lapse=0.0)
     w = case["tolerance_deg"]
     said = summarise(post, Window(w, w))
     assert said.bias.value == pytest.approx(case["bias_median"], abs=0.02)
@@ -127,7 +127,21 @@ def test_estimate(case):
         "on_line_rate_spread_down_quarter": said.inside.value + said.gain_steadier.value,
         "gain_from_mending_bias": said.gain_unbiased.value,
         "gain_from_quarter_less_spread": said.gain_steadier.value,
-        "prob_bias_right_of_quarter_window": said.prob_right_of_quarter,
-        "prob_bias_left_of_quarter_window": said.prob_left_of_quarter,
+        "prob_bias_right_of_quarter_window": post.bias_above(w / 4),
+        "prob_bias_left_of_quarter_window": 1 - post.bias_above(-w / 4),
     }
     assert chances == pytest.approx({name: case[name] for name in chances}, abs=0.01)
+
+
+@pytest.mark.parametrize("case", cases("cost"))
+def test_cost(case):
+    post = posterior(intervals(case["intervals_deg"]), HANDBOOK, lapse=0.0)
+    half = case["span_half_deg"]
+    said = summarise(post, Window(half, half)).cost
+    chances = {
+        "prob_right_costs_2": said.right,
+        "prob_left_costs_2": said.left,
+        "prob_costs_under_5": said.small,
+    }
+    assert chances == pytest.approx({name: case[name] for name in chances}, abs=0.01)
+    assert said.mean == pytest.approx(case["mean_cost_per_hundred"], abs=0.15)

@@ -18,14 +18,14 @@ from libella.core.proof import Proof
 from libella.core.station import Station
 from libella.core.stroke import Zero, checked_measures, match, zero_of
 
-from .reference import cases, intervals
+from .reference import HANDBOOK, cases, intervals
 
 PUTT = Putt(2.5, 0.3, 10)
 
 
 @pytest.mark.parametrize("case", cases("estimate"))
 def test_the_width_that_three_in_four_pass(case):
-    found = three_in_four_deg(posterior(intervals(case["intervals_deg"]), lapse=0))
+    found = three_in_four_deg(posterior(intervals(case["intervals_deg"]), HANDBOOK, lapse=0))
     assert found == pytest.approx(case["limit_passed_3_of_4_deg"], abs=0.03)
 
 

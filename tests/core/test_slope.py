@@ -1,6 +1,7 @@
 """Rolls, aims and windows on a slope; the fall line from level readings."""
 
 import math
+import re
 
 import numpy as np
 import pytest
@@ -9,20 +10,32 @@ from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 from scipy.optimize import brentq
 
+from libella.core.briefing import allows, breaks, trust
 from libella.core.green.aim import aim, arrival, drop_map
+from libella.core.green.capture import DISTANCE, PAST, STIMP
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.green.roll import Ground, roll, roll_many
-from libella.core.green.slope import LevelReading, TrialRoll, fall_line, nearest_straight, rolled_slope
+from libella.core.green.slope import (
+    FALLS,
+    LEVEL_RESOLUTION,
+    LevelReading,
+    TrialRoll,
+    fall_line,
+    nearest_straight,
+    rolled_slope,
+)
+from libella.core.instruments import lay
 from libella.core.instruments.board import Board
 from libella.core.limits import OutOfLimits
+from libella.core.proof import Proof
 from libella.core.station import Station
 
 from .reference import cases
 
 
 def ground(case) -> Ground:
-    return Ground(case["stimp_ft"], case["falls_forward_percent"], case["falls_right_percent"])
+    return Ground(case["green_speed_ft"], case["falls_forward_percent"], case["falls_right_percent"])
 
 
 @pytest.mark.parametrize("case", cases("aim"))
@@ -180,10 +193,17 @@ def test_one_direction_is_not_enough(azimuths):
         fall_line([LevelReading(it, 1.0) for it in azimuths])
 
 
-def test_two_readings_say_nothing_of_their_doubt():
-    said = fall_line([LevelReading(0, -0.5), LevelReading(90, 0.8)])
-    assert (said.forward_percent, said.right_percent) == pytest.approx((-0.5, 0.8))
-    assert said.forward_doubt is None and said.azimuth_doubt_deg is None
+def test_readings_that_agree_are_no_more_exact_than_the_level():
+    two = fall_line([LevelReading(0, 1.0), LevelReading(90, 0.5)])
+    assert two.forward_doubt == pytest.approx(LEVEL_RESOLUTION) == two.right_doubt
+    four = fall_line([LevelReading(it, 1.0) for it in (0, 45)] * 2)
+    assert four.forward_doubt > 0.05
+    exact = fall_line([LevelReading(0, 2.0), LevelReading(180, -2.0), LevelReading(90, 0.0), LevelReading(270, 0.0)])
+    assert exact.forward_doubt == pytest.approx(LEVEL_RESOLUTION / 2**0.5)
+    assert "± 0" not in exact.words and "°)" in exact.words
+    steep = fall_line([LevelReading(it, 12 * math.cos(math.radians(it))) for it in range(0, 360, 10)])
+    assert "± 0°" not in steep.words
+    assert "± 0.0" not in fall_line([LevelReading(0, 0.0), LevelReading(90, 0.0)] * 50).words
 
 
 @pytest.mark.parametrize("falls", [15, math.nan])
@@ -317,3 +337,45 @@ def test_what_is_not_known_of_the_slope_is_shared_by_the_block():
     assert Station(doubted, board).shared_deg > Station(known, board).shared_deg
     assert doubted.drift_doubt_m(3) == pytest.approx(0.3 * abs(known.curve_m), rel=0.15)
     assert known.drift_doubt_m(3) == 0
+
+
+anywhere = {
+    "distance_m": st.floats(DISTANCE.low, DISTANCE.high),
+    "past_m": st.floats(PAST.low, PAST.high),
+    "stimp_ft": st.floats(STIMP.low, STIMP.high),
+    "forward": st.floats(FALLS.low, FALLS.high),
+    "right": st.floats(FALLS.low, FALLS.high),
+    "doubt": st.floats(0, 1),
+    "read": st.none() | st.builds(Read, st.just("outside"), st.sampled_from(["left", "right"]), st.floats(0, 0.5)),
+    "capture": st.sampled_from(["rim_assisted", "free_fall"]),
+}
+
+
+@settings(max_examples=60, deadline=None)
+@example(5.94, 0.3, 12.6, 3.0, -4.8, 0.0, None, "rim_assisted")
+@example(4.39, 0.3, 10.0, -10.5, -9.4, 0.1, None, "rim_assisted")
+@example(6.64, 1.93, 10.0, -9.7, -9.0, 0.0, None, "rim_assisted")
+@example(0.3553018, 0.129022, 8.0936, 8.0457, -10.0756, 0.2, None, "rim_assisted")
+@example(0.475073, 2.82221, 15.1589, -6.25178, -5.5047, 0.2, None, "rim_assisted")
+@example(3.0, 0.3, 10.0, 0.0, 12.0, 0.5, None, "rim_assisted")
+@given(*anywhere.values())
+def test_any_putt_that_can_be_entered_is_told_or_refused(distance, past, stimp, forward, right, doubt, read, capture):
+    """Never a crash, a number that is none, or a pace that could not be entered."""
+    try:
+        target = "read" if read else "computed"
+        putt = Putt(distance, past, stimp, capture, forward, right, doubt, read, target)
+        station = Station(putt, lay("board", {"distance_m": min(1.0, distance * 0.6)}), Proof("tape"))
+    except OutOfLimits as refused:
+        assert refused.field in ("past_m", "falls_forward_percent", "distance_m") and refused.limit
+        return
+    numbers = [putt.start_deg, putt.window.left_deg, putt.window.right_deg, station.shared_deg, station.shift_deg]
+    if not putt.is_level:
+        numbers += [putt.aim.aim_m, putt.aim.speed_m_s, putt.aim.plays_like_m, putt.drift_m(distance)]
+        putt.drops("metric")
+    assert all(math.isfinite(it) for it in numbers)
+    assert 0 <= putt.window.left_deg <= 90 and 0 <= putt.window.right_deg <= 90
+    if paces := putt.paces:
+        assert 0 <= paces.least_past_m < paces.most_past_m <= PAST.high
+    words = " ".join((*breaks(station, "metric"), allows(station, "metric"), *trust(station, "feet")))
+    assert "nan" not in words and "inf" not in words.replace("information", "")
+    assert not re.search(r"(?<![.\d])\d{5,}", words)

@@ -2,9 +2,12 @@
 
 import numpy as np
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 
 from libella.core.green.putt import Putt
 from libella.core.interval import Interval
+from libella.core.judge.holed import holed, place_of
 from libella.core.judge.tables import tables
 from libella.core.limits import OutOfLimits
 from libella.core.notes import NOTES, checked_asks, checked_notes
@@ -44,6 +47,9 @@ def test_calls_are_counted_against_what_was_read_and_a_reading_on_the_line_is_st
     found = table(putts, "Felt against real")
     assert found.words.startswith("2 of 3 calls right.") and "from 6 calls on" in found.words
     assert [it.cells for it in found.rows] == [("0", "0", "0"), ("0", "1", "0"), ("1", "0", "1")]
+    gate = table([*putts, (Interval(-1.0, 1.0), {"felt": "straight"})], "Felt against real")
+    assert gate.rows[-1].cells == ("0", "1", "0") and gate.rows[-1].name == "the rig can't tell"
+    assert gate.words.startswith("2 of 3 calls right.")
 
 
 def test_a_feel_that_has_nothing_to_do_with_the_start_is_said_and_not_fitted():
@@ -52,16 +58,37 @@ def test_a_feel_that_has_nothing_to_do_with_the_start_is_said_and_not_fitted():
     assert "does not tell this golfer" in table(putts, "Felt against real").words
 
 
-@pytest.mark.parametrize(
-    ("inside_missed", "outside_missed", "said"),
-    [(6, 1, "look at read and pace"), (0, 7, "the line comes first"), (1, 0, "went in")],
-)
-def test_four_cells_tell_line_from_read_and_pace(inside_missed, outside_missed, said):
-    putts = [(at(0), {"finish": "holed"})] * 4
-    putts += [(at(0), {"finish": "short"})] * inside_missed + [(at(3), {"finish": "right"})] * outside_missed
+def test_holed_by_the_start_counts_what_surely_lay_inside_and_outside():
+    putts = [(at(0), {"finish": "holed"})] * 4 + [(at(0), {"finish": "short"})] * 6 + [(at(3), {"finish": "right"})]
     found = table(putts, "Holed, by the start")
-    assert said in found.words
-    assert [it.cells for it in found.rows] == [("4", str(inside_missed)), ("0", str(outside_missed))]
+    assert [it.cells for it in found.rows] == [("4", "6"), ("0", "1")]
+    assert found.words == ("6 of 10 that surely started in the window missed. 1 of 1 that started outside it missed.")
+    assert holed(putts, WINDOW).matters and holed(putts, WINDOW).lost_inside == pytest.approx(600 / 11)
+
+
+def test_a_clean_gate_wider_than_the_window_does_not_blame_read_and_pace():
+    far = Putt(6, 0.3, 10).window
+    clean, touched = Interval(-1.0, 1.0), Interval(1.0, 3.0)
+    putts = [(clean, {"finish": "right"})] * 9 + [(touched, {"finish": "right"})] * 3
+    it = holed(putts, far)
+    assert not it.matters and it.missed == {"inside": 0, "outside": 3, "untold": 9}
+    [found] = [it for it in tables(putts, far) if it.title == "Holed, by the start"]
+    assert found.rows[-1].name == "the rig can't tell" and "can't tell whether they started" in found.words
+
+
+@given(st.floats(-3, 3), st.floats(0, 3))
+def test_a_place_is_told_only_by_the_whole_reading(low, wide):
+    start = Interval(low, low + wide)
+    place = place_of(start, WINDOW)
+    if place == "inside":
+        assert WINDOW.low_deg <= start.low and start.high <= WINDOW.high_deg
+    else:
+        assert (place == "outside") == (start.high < WINDOW.low_deg or start.low > WINDOW.high_deg)
+
+
+def test_strokes_all_alike_have_a_spread_of_nothing_not_too_few():
+    found = table([(at(0), {"back_m": 0.3})] * 4, "Sizes of the stroke")
+    assert found.rows[0].cells == ("4", "30 cm", "± 0 cm")
 
 
 def test_the_start_by_strike_needs_both_ends_of_the_face():
@@ -77,8 +104,8 @@ def test_other_notes_are_counted_with_what_lay_in_the_window():
     putts = [(at(0), {"touch": "nothing"})] * 3 + [(at(4), {"touch": "going back"})]
     found = table(putts, "Touch")
     assert [(it.name, it.cells) for it in found.rows] == [
-        ("nothing", ("3", "over 99 %")),
-        ("going back", ("1", "under 1 %")),
+        ("nothing", ("3", "3", "0")),
+        ("going back", ("1", "0", "1")),
     ]
     assert found.words == "Mostly nothing: 3 of 4 putts."
 

@@ -230,9 +230,9 @@ def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
 
 
 @router.get("/blocks/{id}/tables")
-def tables(desk: AtDesk, id: UUID) -> TablesOut:
+def tables(desk: AtDesk, id: UUID, units: InUnits = "metric") -> TablesOut:
     """Every link of the chain, what was noted beside the start lines, the side by distance."""
-    return TablesOut(tables=chains.block_tables(desk, id))
+    return TablesOut(tables=chains.block_tables(desk, id, units))
 
 
 @router.get("/lessons/{id}/wall")
@@ -283,12 +283,12 @@ def _marked(desk: Desk, request: Request, id: UUID, reason: str | None) -> Readi
 
 def block_line(sheet: BlockSheet, golfer: Golfer, units: InUnits) -> BlockLine:
     """A block in one line."""
-    return BlockLine(**_line(sheet, blocks.judge_sheet(sheet, blocks.hand_of(golfer), units), units))
+    return BlockLine(**_line(sheet, blocks.judge_sheet(sheet, golfer, units), units))
 
 
 def block_out(sheet: BlockSheet, golfer: Golfer, units: InUnits) -> BlockOut:
     """A block with its readings."""
-    return _out(sheet, blocks.judge_sheet(sheet, blocks.hand_of(golfer), units), units)
+    return _out(sheet, blocks.judge_sheet(sheet, golfer, units), units)
 
 
 def _out(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> BlockOut:

@@ -6,13 +6,22 @@ from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
 from ..core.golfer import LEVELS, Hand, Level
+from ..core.green.usual import UsualLength
 from ..lessons import golfers, lessons
+from ..store.tables import Golfer
 from .blocks import BlockLine, block_line
 from .lessons import LessonOut
 from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Page, ShortWords, cursor, opened, words
 
 router = APIRouter(tags=["golfers"])
 Search = words(80)
+
+
+class UsualLengthIn(Entry):
+    """A length and how often it is putted beside the others."""
+
+    distance_m: float = Field(examples=[2.0])
+    weight: float = Field(1.0, examples=[3.0])
 
 
 class GolferIn(Entry):
@@ -22,6 +31,9 @@ class GolferIn(Entry):
     hand: Hand = Field(description="right or left: the side the golfer putts from", examples=["right"])
     level: Level = Field(description="sizes the rig before anything is measured", examples=["club"])
     notes: LongWords = ""
+    usual_lengths: list[UsualLengthIn] | None = Field(
+        None, max_length=12, description="lengths usually putted; null takes what is usual for anybody"
+    )
 
 
 class GolferOut(Kept):
@@ -30,6 +42,8 @@ class GolferOut(Kept):
     hand: Hand
     level: Level
     notes: str
+    usual_lengths: list[UsualLengthIn] = Field(description="as noted, or as usual for anybody")
+    usual_noted: bool = Field(description="false where they are what is usual for anybody")
     invented: bool
 
 
@@ -63,6 +77,20 @@ class GolferLessonPage(Page):
     items: list[GolferLesson]
 
 
+def golfer_out(row: Golfer) -> GolferOut:
+    """A golfer, with the usual lengths in force."""
+    return GolferOut(
+        id=row.id,
+        name=row.name,
+        hand=row.hand,
+        level=row.level,
+        notes=row.notes,
+        usual_lengths=[UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row)],
+        usual_noted=row.usual_lengths is not None,
+        invented=row.invented,
+    )
+
+
 @router.get("/levels")
 def levels() -> list[LevelOut]:
     """The levels a golfer may be noted at."""
@@ -83,7 +111,7 @@ def find(
     for row in rows:
         lesson, blocks = last.get(row.id, (None, []))
         newest = LastLesson(started_at=lesson.started_at, block=block_line(blocks[-1], row, units)) if lesson else None
-        items.append(GolferLine(golfer=GolferOut.model_validate(row), last=newest))
+        items.append(GolferLine(golfer=golfer_out(row), last=newest))
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
     return GolferPage(items=items, next=more)
 
@@ -91,12 +119,15 @@ def find(
 @router.put("/golfers/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
-    return GolferOut.model_validate(golfers.keep_golfer(desk, id, golfers.GolferEntry(**entry.model_dump())))
+    lengths = entry.usual_lengths
+    usual = None if lengths is None else tuple(UsualLength(it.distance_m, it.weight) for it in lengths)
+    told = golfers.GolferEntry(entry.name, entry.hand, entry.level, entry.notes, usual)
+    return golfer_out(golfers.keep_golfer(desk, id, told))
 
 
 @router.get("/golfers/{id}")
 def one(desk: AtDesk, id: UUID) -> GolferOut:
-    return GolferOut.model_validate(golfers.golfer(desk, id))
+    return golfer_out(golfers.golfer(desk, id))
 
 
 @router.get("/golfers/{id}/lessons")

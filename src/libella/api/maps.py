@@ -47,7 +47,7 @@ class MapOut(BaseModel):
     places: list[PlaceOut]
     left_out: int = Field(description="shown tests asked under other conditions")
     next: dict[str, float] | None = Field(description="levers to move for the test worth asking next")
-    change: Change | None
+    change: Change | None = Field(description="asked there again and still likely truer; None before")
     aim: AimQuestion
 
 

@@ -10,12 +10,14 @@ from dataclasses import dataclass
 from typing import Final, Literal
 
 from .angle import offset_m
+from .certainty import WORDS, Verdict
 from .drawing.vial import Vial, vial
 from .estimate import START, Estimate, Summary, posterior, summarise
+from .estimate.cost import Mix, weigh_difference
 from .golfer import Hand
 from .green.putt import Putt
 from .interval import Interval
-from .judge.verdict import Verdict, verdict
+from .judge.verdict import verdict
 from .judge.words import headline
 from .limits import Bounds
 from .wording import Units, about, count, side_of, sided
@@ -149,7 +151,7 @@ class AimSum:
     words: str
 
 
-def aim_sum(mark: Estimate | None, to_mark: Estimate | None, face: Estimate | None) -> AimSum:
+def aim_sum(mark: Estimate | None, to_mark: Estimate | None, face: Estimate | None, putt: Putt) -> AimSum:
     """Add the links; they are different set-downs, so their doubts add as squares."""
     if mark is None or to_mark is None:
         pairs = (mark, "the ball mark"), (to_mark, "the putter against the mark")
@@ -159,19 +161,33 @@ def aim_sum(mark: Estimate | None, to_mark: Estimate | None, face: Estimate | No
     added = Estimate(middle, middle - doubt, middle + doubt)
     said = f"Mark {sided(mark.value)} and putter against it {sided(to_mark.value)} make {sided(added.value)}"
     if face is None:
-        return AimSum(mark, to_mark, added, None, f"{said}; the face itself was not read.")
-    apart, sure = abs(face.value - added.value), math.hypot(face.doubt, added.doubt)
-    fits = "as the face reads" if apart <= sure else "not as the face reads: read one of them again"
+        return AimSum(mark, to_mark, added, None, f"{said} (± {doubt:.1f}°); the face itself was not read.")
+    word = _difference(added, face, putt)[1].word
+    fits = {
+        "none": "as the face reads",
+        "open": "which may or may not be how the face reads",
+        "likely": "likely not as the face reads: read one of them again",
+        "clear": "not as the face reads: read one of them again",
+    }[word]
     return AimSum(mark, to_mark, added, face, f"{said} (± {doubt:.1f}°), {fits} ({sided(face.value)}).")
 
 
-def natural_and_aided(natural: Estimate | None, aided: Estimate | None) -> str:
+def natural_and_aided(natural: Estimate | None, aided: Estimate | None, putt: Putt) -> str:
     """What the aid in view changes, in words; empty until both were read."""
     if natural is None or aided is None:
         return ""
-    moved = aided.value - natural.value
-    doubt = math.hypot(natural.doubt, aided.doubt)
-    if abs(moved) <= doubt:
-        return f"With the aid in view the aim is the same, as far as this tells (± {doubt:.1f}°)."
-    moves = f"The aid in view moves the aim {abs(moved):.1f}° {side_of(moved)} (± {doubt:.1f}°)"
-    return f"{moves}: what is read with it is the guided golfer."
+    moved, call = _difference(natural, aided, putt)
+    size = f"{abs(moved.value):.1f}° {side_of(moved.value)} (± {moved.doubt:.1f}°)"
+    if call.word == "none":
+        return f"The aid in view makes no difference worth having to the aim: {size}."
+    if call.word == "open":
+        return f"Whether the aid in view moves the aim can't be told yet: {size}."
+    return f"The aid in view moves the aim {size}, {WORDS[call.word]}: what is read with it is the guided golfer."
+
+
+def _difference(one: Estimate, other: Estimate, putt: Putt) -> tuple[Estimate, Verdict]:
+    """`other` less `one`, and what it costs in the window of this putt, for a spread as it usually is."""
+    middle, doubt = other.value - one.value, math.hypot(one.doubt, other.doubt)
+    moved = Estimate(middle, middle - doubt, middle + doubt)
+    mix = Mix.one(putt.window)
+    return moved, weigh_difference(moved.low, middle, moved.high, START.spread_median, mix)

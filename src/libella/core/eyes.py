@@ -10,9 +10,10 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from .certainty import MATTERS, NINETY, WORDS, Verdict, weigh
 from .constants import BALL_M
 from .drawing.scene import Circle, Label, Line, Scene, Shape, box, mirrored
-from .drawing.vial import Tick, Vial
+from .drawing.vial import Tick, Vial, reach
 from .estimate.posterior import Posterior, Prior, posterior
 from .estimate.summary import Estimate, estimated
 from .golfer import Hand
@@ -149,8 +150,8 @@ class EyePlace:
     """What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
 
     `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
-    None where nothing was read twice. `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it;
-    None where the school sets none.
+    None where nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too
+    far in (right) or out (left) by enough to matter; None where the school sets none.
     """
 
     takes: int
@@ -161,7 +162,7 @@ class EyePlace:
     reading_mm: float | None
     prob_inside: float
     zone: tuple[float, float] | None
-    in_zone: float | None
+    in_zone: Verdict | None
 
 
 def eye_place(
@@ -203,8 +204,15 @@ def eye_place(
         reading_mm=noise or None,
         prob_inside=inside.bias_above(0.0),
         zone=zone,
-        in_zone=None if zone is None else inside.bias_above(zone[0]) - inside.bias_above(zone[1]),
+        in_zone=None if zone is None else _in_zone(inside, zone),
     )
+
+
+def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
+    """Too far in (right), too far out (left), by enough beyond the zone's edge to matter; none: inside the zone."""
+    beyond = MATTERS["eyes_outside_zone"].matters_from
+    within = inside.bias_above(zone[0]) - inside.bias_above(zone[1])
+    return weigh(inside.bias_above(zone[1] + beyond), 1 - inside.bias_above(zone[0] - beyond), within)
 
 
 def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
@@ -229,11 +237,17 @@ def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
     if found.takes > 2:
         said.append(f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}.")
     if found.reading_mm is not None:
-        said.append(f"Read to ± {about(found.reading_mm * 1.645 / 1000, 0.0, units)}, by the looks read twice.")
+        said.append(f"Read to ± {about(found.reading_mm * NINETY / 1000, 0.0, units)}, by the looks read twice.")
     if found.zone is not None and found.in_zone is not None:
         low, high = (about(abs(it) / 1000, 0.0, units) + (" outside" if it < 0 else " inside") for it in found.zone)
-        sure = "yes" if found.in_zone >= 0.8 else "no" if found.in_zone <= 0.2 else "can't tell yet"
-        said.append(f"In the zone from {low} to {high} (a school's opinion): {sure}.")
+        it = found.in_zone
+        if it.word == "none":
+            sure = "in it"
+        elif it.word == "open":
+            sure = WORDS["open"]
+        else:
+            sure = f"too far {'in' if it.side == 'right' else 'out'}, {WORDS[it.word]}"
+        said.append(f"The zone from {low} to {high} (a school's opinion): {sure}.")
     return tuple(said)
 
 
@@ -245,7 +259,7 @@ def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: 
     ticks = (it.inside_mm for it in takes)
     return Vial(
         unit="mm",
-        reach=max(60.0, 2.2 * max(abs(low), abs(high))),
+        reach=reach(low, high),
         mark_left=low,
         mark_right=high,
         bubble_at=it.value if it else None,

@@ -8,10 +8,10 @@ from typing import Final, Literal
 import numpy as np
 from scipy.special import ndtr
 
-from .estimate.summary import NINETY, Estimate
+from .certainty import CLEAR, LIKELY, NINETY
+from .estimate.summary import Estimate
 from .eyes import EyeTake
 from .interval import Interval
-from .judge.verdict import CLEAR, LIKELY
 from .perception.fit import perceive
 from .perception.trial import STEP_DEG, TRUE, Trial
 from .wording import Units, about, degrees, percent, side_of

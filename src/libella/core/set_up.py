@@ -4,10 +4,10 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from .certainty import LIKELY, sure_of
 from .estimate.posterior import Prior, posterior
 from .estimate.summary import Estimate, estimated
 from .interval import Interval
-from .judge.verdict import LIKELY, sure_of
 from .limits import Bounds, OutOfLimits
 from .wording import Units, percent, tape
 

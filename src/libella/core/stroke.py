@@ -1,5 +1,6 @@
 """What a sensor tells of one stroke, and which putt it belongs to."""
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from statistics import mean, stdev
@@ -39,6 +40,7 @@ FUTURE_S: Final = 10.0
 """How far a device's clock may run ahead."""
 _FACE = ("face_address_deg", "face_impact_deg")
 _FEWEST_STILL = 5
+_SQUARE_DEG = 0.1
 _BEFORE_S, _AFTER_S = 25.0, 3.0
 """A putt is noted up to so long after its stroke; and a device's clock may be so much ahead of the coach's."""
 
@@ -65,6 +67,11 @@ class Zero:
     face_deg: float
     noise_deg: float
     readings: int
+
+    @property
+    def doubt_deg(self) -> float:
+        """Standard uncertainty of the zero: of the mean, and no less than the reference itself is square."""
+        return max(self.noise_deg / math.sqrt(self.readings), _SQUARE_DEG)
 
     def corrected(self, told: Mapping[str, float]) -> dict[str, float]:
         """Measures with the zero taken off the face; the path has no reference to be zeroed against."""

@@ -16,6 +16,7 @@ from ..core.instruments.aid import Raw
 from ..core.interval import Interval
 from ..core.limits import OutOfLimits
 from ..core.proof import NOT_PROVED
+from ..core.station import Station
 from ..core.wording import Units
 from ..store.tables import AimSet, Golfer, Lesson, SetDown
 from .blocks import hand_of
@@ -127,11 +128,12 @@ def aim_table(desk: Desk, lesson_id: UUID, units: Units) -> AimTable:
     with desk.transaction() as session:
         lesson = desk.get(session, Lesson, lesson_id, "lesson")
         sheets = _sheets(desk, session, lesson, units)
+        putt, _ = _laid(desk, session, lesson)
     natural = _newest(sheets, "face", aided=False)
     return AimTable(
         sheets=sheets,
-        sum=aim_sum(_newest(sheets, "mark"), _newest(sheets, "to_mark"), natural),
-        aid=natural_and_aided(natural, _newest(sheets, "face", aided=True)),
+        sum=aim_sum(_newest(sheets, "mark"), _newest(sheets, "to_mark"), natural, putt),
+        aid=natural_and_aided(natural, _newest(sheets, "face", aided=True), putt),
     )
 
 
@@ -171,9 +173,8 @@ def _sheets(desk: Desk, session: Session, lesson: Lesson, units: Units) -> list[
         .where(AimSet.studio_id == desk.studio_id, AimSet.lesson_id == lesson.id)
         .order_by(AimSet.started_at, AimSet.id)
     ).all()
-    station = newest_station(desk, session, lesson.id)
-    laid = entry_of(station).station() if station else None
-    putt, proof = (laid.putt, laid.proof) if laid else (Putt(2.5, 0.3, lesson.stimp_ft), NOT_PROVED)
+    putt, laid = _laid(desk, session, lesson)
+    proof = laid.proof if laid else NOT_PROVED
     shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
     downs = _set_downs(desk, session, [it.id for it in sets])
     found: list[AimSheet] = []
@@ -194,6 +195,13 @@ def _sheets(desk: Desk, session: Session, lesson: Lesson, units: Units) -> list[
         )
         found.append(AimSheet(row, own, judged))
     return found
+
+
+def _laid(desk: Desk, session: Session, lesson: Lesson) -> tuple[Putt, Station | None]:
+    """The putt of the lesson, as laid last; a usual one before anything was laid."""
+    row = newest_station(desk, session, lesson.id)
+    laid = entry_of(row).station() if row else None
+    return (laid.putt if laid else Putt(2.5, 0.3, lesson.stimp_ft)), laid
 
 
 def _set_downs(desk: Desk, session: Session, set_ids: Sequence[UUID]) -> Sequence[SetDown]:

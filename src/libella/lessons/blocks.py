@@ -14,7 +14,8 @@ from ..core.golfer import Hand
 from ..core.interval import Interval
 from ..core.judge import Judgement, judge
 from ..core.judge.chain import K
-from ..core.judge.judgement import further
+from ..core.judge.holed import holed
+from ..core.judge.judgement import Occasion, further
 from ..core.ladder import Rung, rung
 from ..core.layout import rays
 from ..core.limits import Bounds, OutOfLimits
@@ -24,6 +25,7 @@ from ..core.station import Station as CoreStation
 from ..core.wording import Units
 from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
 from .desk import Desk
+from .golfers import usual_of
 from .lessons import BlockSheet, open_lesson, with_readings
 from .problem import Conflict
 from .stations import entry_of, laid_values
@@ -262,10 +264,10 @@ class Judged:
 
 def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
     """Judge one block as it stands."""
-    sheet, hand = _sheet(desk, id)
+    sheet, golfer = _sheet(desk, id)
     station = station_of(sheet.block)
     picture = rays(station, tuple(valid_intervals(sheet)), units, hole=sheet.block.hole)
-    return Judged(sheet, judge_sheet(sheet, hand, units), picture, _rung(sheet, units))
+    return Judged(sheet, judge_sheet(sheet, golfer, units), picture, _rung(sheet, units))
 
 
 def _rung(sheet: BlockSheet, units: Units) -> Rung:
@@ -274,20 +276,28 @@ def _rung(sheet: BlockSheet, units: Units) -> Rung:
 
 def judged_sheet(desk: Desk, id: UUID, units: Units) -> tuple[BlockSheet, Judgement]:
     """A block and its judgement alone."""
-    sheet, hand = _sheet(desk, id)
-    return sheet, judge_sheet(sheet, hand, units)
+    sheet, golfer = _sheet(desk, id)
+    return sheet, judge_sheet(sheet, golfer, units)
 
 
-def judge_sheet(sheet: BlockSheet, hand: Hand, units: Units) -> Judgement:
+def judge_sheet(sheet: BlockSheet, golfer: Golfer, units: Units) -> Judgement:
     """The judgement of a block already read from the store."""
     station = station_of(sheet.block)
-    return judge(valid_intervals(sheet), station, planned=sheet.block.planned, hand=hand, units=units)
+    return judge(valid_intervals(sheet), station, _occasion(sheet, station, golfer, units), planned=sheet.block.planned)
+
+
+def _occasion(sheet: BlockSheet, station: CoreStation, golfer: Golfer, units: Units) -> Occasion:
+    noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
+    ended = holed(noted, station.putt.window) if sheet.block.hole else None
+    return Occasion(hand_of(golfer), units, usual_of(golfer), sheet.block.hole, ended)
 
 
 def further_putts_words(desk: Desk, id: UUID) -> str:
     """How many more putts would settle a block (takes a moment: it plays the block on)."""
-    sheet, _ = _sheet(desk, id)
-    return further(valid_intervals(sheet), station_of(sheet.block), planned=sheet.block.planned)
+    sheet, golfer = _sheet(desk, id)
+    station = station_of(sheet.block)
+    occasion = _occasion(sheet, station, golfer, "metric")
+    return further(valid_intervals(sheet), station, occasion, planned=sheet.block.planned)
 
 
 def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
@@ -309,10 +319,10 @@ def hand_of(golfer: Golfer) -> Hand:
     return "left" if golfer.hand == "left" else "right"
 
 
-def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, Hand]:
+def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, Golfer]:
     with desk.transaction() as session:
         block = desk.get(session, Block, id, "block")
         lesson = desk.get(session, Lesson, block.lesson_id, "lesson")
         golfer = desk.get(session, Golfer, lesson.golfer_id, "golfer")
         [sheet] = with_readings(desk, session, [block])
-        return sheet, hand_of(golfer)
+        return sheet, golfer

@@ -3,11 +3,13 @@
 from collections.abc import Mapping, Sequence
 from uuid import UUID
 
-from ..core.estimate import START, Posterior, posterior
+from ..core.estimate import START, posterior
 from ..core.interval import Interval
 from ..core.judge.chain import Aimed, Delivered, chain
-from ..core.judge.tables import Table, by_distance, tables
+from ..core.judge.compensation import UNZEROED_DEG
+from ..core.judge.tables import AtDistance, Table, by_distance, tables
 from ..core.notes import Notes
+from ..core.wording import Units
 from ..store.tables import Block, Golfer, Lesson, Reading
 from .aims import aim_table
 from .blocks import hand_of, path_of, station_of, valid_intervals
@@ -16,7 +18,7 @@ from .lessons import BlockSheet, blocks_where
 from .strokes import StrokeSheet, strokes_of
 
 
-def block_tables(desk: Desk, id: UUID) -> tuple[Table, ...]:
+def block_tables(desk: Desk, id: UUID, units: Units) -> tuple[Table, ...]:
     """Every table that what was noted and told allows, the chain first."""
     with desk.transaction() as session:
         block = desk.get(session, Block, id, "block")
@@ -39,7 +41,8 @@ def block_tables(desk: Desk, id: UUID) -> tuple[Table, ...]:
         shared_deg=station.shared_deg,
     )
     noted = [(_start(it), notes_of(it, told.get(it.id, ()))) for it in valid]
-    distances = by_distance([_at_distance(it) for it in sheets if it.block.condition == block.condition])
+    alike = [it for it in sheets if (it.block.condition, it.block.guided) == (block.condition, block.guided)]
+    distances = by_distance([_at_distance(it) for it in alike], units)
     return (*links, *tables(noted, station.putt.window), *([distances] if distances else []))
 
 
@@ -62,12 +65,16 @@ def measures_of(reading: Reading, strokes: Sequence[StrokeSheet]) -> Mapping[str
 def delivered(reading: Reading, strokes: Sequence[StrokeSheet]) -> Delivered:
     """A putt's place in the chain."""
     it = measures_of(reading, strokes)
+    readers = {name: sheet.sensor.id for sheet in strokes for name in sheet.measures if name.startswith("face_")}
     return Delivered(
         _start(reading),
         it.get("face_address_deg"),
         it.get("face_impact_deg"),
         it.get("path_deg"),
-        max((sheet.noise_deg for sheet in strokes), default=it.get("u_deg", 0.0)),
+        u_deg=max((sheet.noise_deg for sheet in strokes), default=it.get("u_deg", 0.0)),
+        checks=min((sheet.checks for sheet in strokes), default=0),
+        zero_deg=max((sheet.zero_doubt_deg for sheet in strokes), default=UNZEROED_DEG),
+        one_device=len(set(readers.values())) <= 1,
     )
 
 
@@ -87,8 +94,8 @@ def _start(reading: Reading) -> Interval:
     return Interval.of(reading.low_deg, reading.high_deg)
 
 
-def _at_distance(sheet: BlockSheet) -> tuple[float, Posterior, int]:
+def _at_distance(sheet: BlockSheet) -> AtDistance:
     station = station_of(sheet.block)
     valid = valid_intervals(sheet)
     post = posterior(valid, START, noise=station.noise_deg).blurred(station.shared_deg)
-    return sheet.block.distance_m, post, len(valid)
+    return AtDistance(sheet.block.distance_m, post, len(valid), station.putt.window)

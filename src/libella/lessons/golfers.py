@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlalchemy import select, tuple_
 
 from ..core.golfer import Hand, Level
+from ..core.green.usual import USUAL, UsualLength, checked_lengths
 from ..store.tables import Golfer
 from .desk import Desk
 
@@ -21,13 +22,24 @@ class GolferEntry:
     hand: Hand
     level: Level
     notes: str = ""
+    usual_lengths: tuple[UsualLength, ...] | None = None
     invented: bool = False
+
+    def __post_init__(self) -> None:
+        if self.usual_lengths is not None:
+            checked_lengths(self.usual_lengths)
 
 
 def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> Golfer:
     """Add a golfer, or take over the edited entry."""
     with desk.transaction() as session:
-        values = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
+        values: dict[str, object] = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
+        lengths = entry.usual_lengths
+        values |= {
+            "usual_lengths": None
+            if lengths is None
+            else [[it.distance_m, it.weight] for it in checked_lengths(lengths)]
+        }
         row, new = desk.add(session, Golfer, id, **values, invented=entry.invented)
         if not new:
             for name, value in values.items():
@@ -35,6 +47,11 @@ def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> Golfer:
         session.flush()
         session.refresh(row)
         return row
+
+
+def usual_of(row: Golfer) -> tuple[UsualLength, ...]:
+    """The lengths this golfer usually putts."""
+    return USUAL if row.usual_lengths is None else tuple(UsualLength(*it) for it in row.usual_lengths)
 
 
 def golfer(desk: Desk, id: UUID) -> Golfer:

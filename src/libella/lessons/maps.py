@@ -15,7 +15,7 @@ from ..store.tables import Lesson
 from .aims import natural_aim
 from .desk import Desk
 from .eyes import EyeSheet, eye_sheet
-from .sights import SightSheet, limit_of, sights_of
+from .sights import LOOKS_STRAIGHT_MATTERS, SightSheet, sights_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +48,7 @@ def map_sheet(desk: Desk, lesson_id: UUID, units: Units) -> MapSheet:
     same = [it for it in shown if _asked_as(it) == _asked_as(shown[-1])]
     with desk.transaction() as session:
         lesson = desk.get(session, Lesson, lesson_id, "lesson")
-    limit = limit_of(shown[-1].putt) if shown else 0.3
+    limit = LOOKS_STRAIGHT_MATTERS
     found = perception_map([it.tried for it in same], limit)
     eyes = eye_sheet(desk, lesson_id, units)
     place = eyes.found

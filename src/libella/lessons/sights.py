@@ -11,6 +11,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ..core.angle import offset_m
+from ..core.certainty import MATTERS
 from ..core.drawing.scene import Scene
 from ..core.drawing.vial import Tick, Vial
 from ..core.green.putt import Putt
@@ -29,6 +30,8 @@ from .problem import Conflict
 from .stations import entry_of, newest_station
 
 MOST_TRIALS = 80
+LOOKS_STRAIGHT_MATTERS = MATTERS["looks_straight"].matters_from
+"""From how far off true something must look straight to matter, degrees."""
 Trace = Literal["as usual", "ball to hole", "hole to ball"]
 Eyes = Literal["both", "left", "right"]
 Glasses = Literal["none", "on", "off"]
@@ -207,11 +210,6 @@ def condition_words(test: SightTest, units: Units = "metric") -> str:
     return ", ".join(it for it in (moved, test.condition, toward, trace, eyes, glasses) if it)
 
 
-def limit_of(putt: Putt) -> float:
-    """What would matter of an angle: a quarter of the window, degrees."""
-    return putt.window.narrow_deg / 4
-
-
 def line_words(sheet: SightSheet, units: Units) -> str:
     """What the angles are against: the line to the hole, or where a breaking putt must start."""
     if sheet.test.toward == "hole":
@@ -221,7 +219,7 @@ def line_words(sheet: SightSheet, units: Units) -> str:
 
 
 def _sheet(test: SightTest, trials: Sequence[SightTrial], putt: Putt) -> SightSheet:
-    limit = limit_of(putt)
+    limit = LOOKS_STRAIGHT_MATTERS
     valid = [_read(test, it.raw) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
     ends = [it for it in valid if isinstance(it, Interval)]

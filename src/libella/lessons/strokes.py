@@ -11,6 +11,7 @@ from sqlalchemy import func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
+from ..core.judge.compensation import UNZEROED_DEG
 from ..core.stroke import match
 from ..store.tables import Block, Lesson, Reading, Sensor, SensorZero, Stroke
 from .blocks import station_of
@@ -166,6 +167,8 @@ class StrokeSheet:
     zeroed: bool
     noise_deg: float
     reading_id: UUID | None
+    checks: int = 0
+    zero_doubt_deg: float = UNZEROED_DEG
 
 
 def strokes_of(desk: Desk, lesson_id: UUID) -> list[StrokeSheet]:
@@ -210,7 +213,8 @@ def _sheet(stroke: Stroke, sensor: Sensor, zeros: Sequence[SensorZero], reading_
     told: dict[str, float] = stroke.measures
     measures = zero.corrected(told) if zero else told
     noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
-    return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id)
+    checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG)
+    return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, checks, doubt)
 
 
 def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool) -> Stroke:

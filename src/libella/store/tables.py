@@ -61,6 +61,8 @@ class Golfer(Table):
     """Own edges of that zone, mm inside; null takes the school's."""
     sighting_eye: Mapped[str] = mapped_column(server_default=text("''"))
     """left or right; empty while it is not known."""
+    usual_lengths: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 

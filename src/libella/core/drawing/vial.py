@@ -7,7 +7,13 @@ from ..estimate.summary import Summary
 from ..green.capture import Window
 from ..interval import Interval
 
-_REACH_IN_WINDOWS = 2.5
+REACH_IN_MARKS = 2.5
+"""Every vial reaches so many times as far as its marks, so that one glance compares any two."""
+
+
+def reach(*marks: float) -> float:
+    """How far a vial with these marks reaches either side, in their unit."""
+    return REACH_IN_MARKS * max(abs(it) for it in marks)
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,9 +54,7 @@ def vial(readings: Sequence[Interval], summary: Summary | None, window: Window, 
     film = summary.spread.value if summary else 0.0
     return Vial(
         unit="deg",
-        reach=max(
-            _REACH_IN_WINDOWS * max(window.left_deg, window.right_deg), -1.2 * window.low_deg, 1.2 * window.high_deg
-        ),
+        reach=max(reach(window.left_deg, window.right_deg), -1.2 * window.low_deg, 1.2 * window.high_deg),
         mark_left=window.low_deg,
         mark_right=window.high_deg,
         bubble_at=bias.value if bias else None,

@@ -4,10 +4,11 @@ from collections.abc import Callable, Sequence
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.special import ndtr
 
+from ..certainty import Matter
 from ..green.capture import Window
 from ..interval import Interval
+from .cost import Mix, Sides
 from .posterior import LAPSE_REACH, LAPSE_SHARE, Floats, Posterior
 
 MOST_FURTHER = 40
@@ -15,11 +16,18 @@ _STEPS = (1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 21, 25, 30, 35, MOST_FURTHER)
 _PLAYED = 200
 _SETTLED_SHARE = 0.8
 
-Settled = Callable[[Floats, Floats], NDArray[np.bool_]]
+Settled = Callable[[Floats, Floats, Floats], NDArray[np.bool_]]
 
 
 def further_putts(
-    post: Posterior, zones: Sequence[Interval], window: Window, settled: Settled, *, doubt: float = 0.0, seed: int = 0
+    post: Posterior,
+    zones: Sequence[Interval],
+    window: Window | Mix,
+    settled: Settled,
+    *,
+    matter: Matter,
+    doubt: float = 0.0,
+    seed: int = 0,
 ) -> int | None:
     """Further putts on this rig after which a block should be settled in 4 of 5 simulated continuations.
 
@@ -28,7 +36,9 @@ def further_putts(
     post : what is known now
     zones : the rig's readings, left to right, covering all angles; degrees
     window : what the hole allows
-    settled : given P(μ > w_R/4) and P(μ < −w_L/4) of each continuation, (N,) each, says which are settled, (N,)
+    settled : given the chances that the bias costs enough to matter on the right, on the left, and too little to mend,
+        (N,) each, of every continuation, says which are settled, (N,)
+    matter : from what cost on it matters, and under what it does not
     doubt : what stays unknown of the rig's own aim, degrees; no number of putts takes it away
     seed : of the simulation; the same block always gives the same number
 
@@ -52,19 +62,12 @@ def further_putts(
     one_hot = np.searchsorted(seen, read)[:, :, None] == np.arange(seen.size)
     counts = np.cumsum(one_hot, axis=1, dtype=np.float64)
     now = np.log(np.maximum(post.weight.ravel(), 1e-300))
-    right = _share_above(post.bias, window.right_deg / 4, doubt)
-    left = 1 - _share_above(post.bias, -window.left_deg / 4, doubt)
+    sides = Sides.of(post, Mix.one(window) if isinstance(window, Window) else window, matter, doubt)
+    told = np.stack([it.ravel() for it in (sides.right, sides.left, sides.small)], axis=1)
     for step in _STEPS:
         value = now + counts[:, step - 1] @ table
-        weight = np.exp(value - value.max(axis=1, keepdims=True)).reshape(_PLAYED, *post.weight.shape).sum(axis=2)
+        weight = np.exp(value - value.max(axis=1, keepdims=True))
         weight /= weight.sum(axis=1, keepdims=True)
-        if settled(weight @ right, weight @ left).mean() >= _SETTLED_SHARE:
+        if settled(*(weight @ told).T).mean() >= _SETTLED_SHARE:
             return step
     return None
-
-
-def _share_above(grid: Floats, value: float, doubt: float) -> Floats:
-    """(M,) share of each grid cell that lies above a value, or chance that it does with a shared doubt."""
-    if doubt > 0:
-        return ndtr((grid - value) / doubt)
-    return np.clip((grid - value) / (grid[1] - grid[0]) + 0.5, 0.0, 1.0)

@@ -3,11 +3,12 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from ..green.capture import Window
-from .posterior import Floats, Posterior
+import numpy as np
 
-NINETY = 1.645
-"""Half a 90 % interval of a normal, in standard deviations."""
+from ..certainty import MATTERS, NINETY
+from ..green.capture import Window
+from .cost import Cost, Mix, cost
+from .posterior import Floats, Posterior
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,45 +45,55 @@ class Summary:
     ----------
     bias, spread : median with 90 % interval
     prob_right : P(μ > 0)
-    prob_right_of_quarter, prob_left_of_quarter : P(μ > w_R/4), P(μ < −w_L/4), w the window
+    cost : what the bias costs against a window of the true one's span, laid about the start target
     inside : chance that a putt starts inside the window
     gain_unbiased : chance gained when every μ is shifted by the posterior median, which keeps our ignorance
     gain_steadier : chance gained by a quarter less spread
+    prob_steadier_matters : chance that a quarter less spread gains enough to matter
     """
 
     bias: Estimate
     spread: Estimate
     prob_right: float
-    prob_right_of_quarter: float
-    prob_left_of_quarter: float
+    cost: Cost
     inside: Estimate
     gain_unbiased: Estimate
     gain_steadier: Estimate
+    prob_steadier_matters: float
 
     @property
-    def prob_small(self) -> float:
-        """P(−w_L/4 ≤ μ ≤ w_R/4): too small to matter."""
-        return max(0.0, 1 - self.prob_right_of_quarter - self.prob_left_of_quarter)
+    def prob_side(self) -> float:
+        """How sure the side of the bias is, whatever its size."""
+        return max(self.prob_right, 1 - self.prob_right)
 
 
-def summarise(post: Posterior, window: Window) -> Summary:
-    """Read a posterior of start errors against a window (handbook 5, report and gain)."""
-    left, right = window.left_deg, window.right_deg
+def summarise(post: Posterior, allowed: Window | Mix, quantity: str = "start") -> Summary:
+    """Read a posterior of start errors against a window, or the mean of several (handbook 5, report and gain).
+
+    `quantity` names the row of `certainty.MATTERS` that says what size of bias matters.
+    """
+    mix = allowed if isinstance(allowed, Mix) else Mix.one(allowed)
     bias = estimated(post.bias_quantile)
-    # What holes the putt may lie to one side of the start target: the chance counts from there, the size does not.
-    low, high = -window.low_deg, window.high_deg
-    chance = post.inside(low, high)
+
+    def inside(*, shift: float = 0.0, spread_factor: float = 1.0) -> Floats:
+        # What holes the putt may lie to one side of the start target: the chance counts from there, the size does not.
+        parts = [post.inside(-it.low_deg, it.high_deg, shift=shift, spread_factor=spread_factor) for it in mix.windows]
+        return sum((share * part for (_, share), part in zip(mix.halves, parts, strict=True)), start=np.zeros(1))
+
+    chance = inside()
+    steadier = inside(spread_factor=0.75) - chance
 
     def share(values: Floats) -> Estimate:
-        return Estimate(post.mean(values), post.quantile(values, 0.05), post.quantile(values, 0.95))
+        low, high = post.quantiles(values, (0.05, 0.95))
+        return Estimate(post.mean(values), low, high)
 
     return Summary(
         bias=bias,
         spread=estimated(post.spread_quantile),
         prob_right=post.bias_above(0.0),
-        prob_right_of_quarter=post.bias_above(right / 4),
-        prob_left_of_quarter=1 - post.bias_above(-left / 4),
+        cost=cost(post, mix, MATTERS[quantity]),
         inside=share(chance),
-        gain_unbiased=share(post.inside(low, high, shift=-bias.value) - chance),
-        gain_steadier=share(post.inside(low, high, spread_factor=0.75) - chance),
+        gain_unbiased=share(inside(shift=-bias.value) - chance),
+        gain_steadier=share(steadier),
+        prob_steadier_matters=float(post.weight[steadier >= MATTERS["gain"].matters_from / 100].sum()),
     )

@@ -11,7 +11,7 @@ from scipy.interpolate import CubicHermiteSpline
 from scipy.optimize import brentq
 
 from ..limits import OutOfLimits
-from .capture import Capture, Window, capture_offset, longest_past, speed_past
+from .capture import PAST, Capture, Window, capture_offset, longest_past, speed_past
 from .roll import Floats, Ground, Path, roll, roll_back, roll_many
 
 _STEEPEST_SLOPE_AT_HOLE = 1.5  # arriving more than 56° across the line is not a putt anybody aims
@@ -71,6 +71,10 @@ def _drift(path: Path) -> CubicHermiteSpline:
     start = math.atan(slope[0])
     along = x * math.cos(start) + y * math.sin(start)
     across = y * math.cos(start) - x * math.sin(start)
+    # A putt that turns back on its own start line is told up to there.
+    onward = np.diff(along) > 0
+    keep = along.size if onward.all() else max(int(np.argmin(onward)) + 1, 2)
+    along, across, slope = along[:keep], across[:keep], slope[:keep]
     return CubicHermiteSpline(along, across, np.tan(np.arctan(slope) - start))
 
 
@@ -177,7 +181,8 @@ def pace_window(
     # A putt slower than the slowest that was rolled and arrived may drop too: it just reaches.
     arrived = np.flatnonzero(np.isfinite(at_speed))
     least = 0.0 if drops[0] == arrived[0] else edge(int(drops[0]), int(drops[0]) - 1)
-    return PaceWindow(least, edge(int(drops[-1]), int(drops[-1]) + 1))
+    most = min(edge(int(drops[-1]), int(drops[-1]) + 1), PAST.high)
+    return PaceWindow(least, most) if least < most else None
 
 
 def _back(ground: Ground, distance_m: float, past_m: float) -> Path:

@@ -72,6 +72,11 @@ class Window:
         return self.off_deg + self.right_deg
 
     @property
+    def half_deg(self) -> float:
+        """Half its span, by which the size of a bias is weighed about the start target."""
+        return (self.left_deg + self.right_deg) / 2
+
+    @property
     def narrow_deg(self) -> float:
         """The smaller side: what a rig has to resolve."""
         return min(self.left_deg, self.right_deg)

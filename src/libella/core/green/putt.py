@@ -113,14 +113,28 @@ class Putt:
 
     def drift_doubt_m(self, along_m: float) -> float:
         """Standard uncertainty of that drift, from the slope's, m."""
-        if not self.falls_doubt_percent:
+        doubt = self.falls_doubt_percent
+        if not doubt:
             return 0.0
-        tilted = (
-            replace(self, falls_right_percent=self.falls_right_percent + turn * self.falls_doubt_percent)
-            for turn in (-1, 1)
-        )
-        low, high = (it.drift_m(along_m) for it in tilted)
-        return abs(high - low) / 2
+        here = self.drift_m(along_m)
+        # Near the steepest slope that can be putted one side, or both, may have no putt: then what a part of the doubt
+        # does is taken for all of it.
+        for part in (1.0, 0.5, 0.25, 0.1):
+            off = [
+                abs(it - here)
+                for turn in (-part, part)
+                if (it := self._drift_tilted(turn * doubt, along_m)) is not None
+            ]
+            if off:
+                return sum(off) / len(off) / part
+        return abs(here)
+
+    def _drift_tilted(self, by_percent: float, along_m: float) -> float | None:
+        """The drift where the ground falls so much more to the right; None where no putt holds there."""
+        try:
+            return replace(self, falls_right_percent=self.falls_right_percent + by_percent).drift_m(along_m)
+        except OutOfLimits:
+            return None
 
     @property
     def arrives(self) -> Arrival:

@@ -26,6 +26,8 @@ Floats = NDArray[np.float64]
 _STEPS = 32
 _NODES = tuple(1 - (1 - n / _STEPS) ** 2 for n in range(_STEPS + 1))
 _ROLLING = 5 / 7
+_STEEPEST = 20.0
+"""A path more than 87° across the line has turned away: it does not arrive, whatever the sums go on to say."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,8 +57,8 @@ class Ground:
 class Path:
     """A roll at the nodes along x: offset y (m, right positive), slope dy/dx and speed squared (m²/s²).
 
-    It has fewer nodes than asked where the ball came to rest first. In a bundle each item is an array over the rolls,
-    and a roll that came to rest has NaN from there on.
+    It has fewer nodes than asked where the ball came to rest or turned away first. In a bundle each item is an array
+    over the rolls, and a roll that came to rest has NaN from there on.
     """
 
     x: list[float]
@@ -117,11 +119,13 @@ def _march(ground: Ground, nodes: list[float], y: Any, t: Any, w: Any, sqrt: Cal
         y = y + h / 6 * (t + 2 * ta + 2 * tb + tc)
         t = t + h / 6 * (t1 + 2 * t2 + 2 * t3 + t4)
         w = w + h / 6 * (w1 + 2 * w2 + 2 * w3 + w4)
+        # Written so that what is not a number ends here too.
         if single:
-            if w <= 0:
+            if not (w > 0 and abs(t) < _STEEPEST):
                 break
         else:
-            w = np.where(w > 0, w, np.nan)
+            w = np.where((w > 0) & (np.abs(t) < _STEEPEST), w, np.nan)
+            y, t = np.where(np.isnan(w), np.nan, y), np.where(np.isnan(w), np.nan, t)
         path.x.append(there)
         path.y.append(y)
         path.slope.append(t)

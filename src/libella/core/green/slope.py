@@ -4,7 +4,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import mean, stdev
-from typing import Literal
+from typing import Final, Literal
 
 import numpy as np
 
@@ -14,6 +14,8 @@ from .capture import deceleration
 
 FALLS = Bounds(-12.0, 12.0, "%")
 SLOPE_DOUBT = Bounds(0.0, 5.0, "%")
+LEVEL_RESOLUTION: Final = 0.1
+"""How far off a level may read, percent, one standard deviation: its resolution."""
 AZIMUTH = Bounds(-360.0, 360.0, "deg")
 
 
@@ -37,34 +39,37 @@ class Slope:
     ----------
     forward_percent, right_percent : fall along the line towards the hole, and to the right of it
     fall_percent, azimuth_deg : the steepest fall and where it points, clockwise from the line
-    forward_doubt, right_doubt : standard errors, percent; None with two readings, which leave nothing to check by
-    azimuth_doubt_deg : standard error of the direction; None as above, or where the ground may well be level
+    forward_doubt, right_doubt : standard errors, percent
+    azimuth_doubt_deg : standard error of the direction; None where the ground may well be level
     """
 
     forward_percent: float
     right_percent: float
     fall_percent: float
     azimuth_deg: float
-    forward_doubt: float | None
-    right_doubt: float | None
+    forward_doubt: float
+    right_doubt: float
     azimuth_doubt_deg: float | None
 
     @property
     def words(self) -> str:
         """Where it falls, with its doubt, and how sure that is."""
-        doubt = max(self.forward_doubt or 0.0, self.right_doubt or 0.0)
+        doubt = max(self.forward_doubt, self.right_doubt)
         if self.fall_percent < max(2 * doubt, 0.05):
-            return f"Level, as far as these readings tell (± {2 * doubt:.1f} %)." if doubt else "Level."
+            return f"Level, as far as these readings tell (± {max(0.1, 2 * doubt):.1f} %)."
         turn = (self.azimuth_deg + 180) % 360 - 180
         side = "" if abs(turn) < 0.5 else (" right" if turn > 0 else " left")
         where = f"Falls {self.fall_percent:.1f} %, {abs(turn):.0f}°{side} of the line"
         if self.azimuth_doubt_deg is None:
-            return f"{where}. Read once more to know how sure that is."
-        return f"{where} (± {2 * self.azimuth_doubt_deg:.0f}°)."
+            return f"{where}. Which way is not sure."
+        return f"{where} (± {max(1, math.ceil(2 * self.azimuth_doubt_deg))}°)."
 
 
-def fall_line(readings: Sequence[LevelReading]) -> Slope:
+def fall_line(readings: Sequence[LevelReading], *, resolution_percent: float = LEVEL_RESOLUTION) -> Slope:
     """Least squares of falls = f·cos(azimuth) + r·sin(azimuth): two terms, no constant.
+
+    Standard errors are those of the residuals, and never less than a level that is off by its resolution allows:
+    readings that agree are not exact (handbook 4).
 
     Raises
     ------
@@ -84,22 +89,21 @@ def fall_line(readings: Sequence[LevelReading]) -> Slope:
     (forward, right), *_ = np.linalg.lstsq(table, falls, rcond=None)
     fall = math.hypot(forward, right)
     spare = len(readings) - 2
-    doubts: tuple[float, float] | None = None
+    left_over = falls - table @ np.array([forward, right])
+    scatter = float(left_over @ left_over) / spare if spare > 0 else 0.0
+    covariance = np.linalg.inv(table.T @ table) * max(scatter, resolution_percent**2)
+    doubts = math.sqrt(covariance[0, 0]), math.sqrt(covariance[1, 1])
     turn: float | None = None
-    if spare > 0:
-        left_over = falls - table @ np.array([forward, right])
-        covariance = np.linalg.inv(table.T @ table) * float(left_over @ left_over) / spare
-        doubts = math.sqrt(covariance[0, 0]), math.sqrt(covariance[1, 1])
-        if fall > 2 * max(doubts):
-            across = np.array([-right, forward]) / fall
-            turn = math.degrees(math.sqrt(across @ covariance @ across) / fall)
+    if fall > 2 * max(doubts):
+        across = np.array([-right, forward]) / fall
+        turn = math.degrees(math.sqrt(across @ covariance @ across) / fall)
     return Slope(
         forward_percent=float(forward),
         right_percent=float(right),
         fall_percent=fall,
         azimuth_deg=math.degrees(math.atan2(right, forward)) % 360,
-        forward_doubt=doubts[0] if doubts else None,
-        right_doubt=doubts[1] if doubts else None,
+        forward_doubt=doubts[0],
+        right_doubt=doubts[1],
         azimuth_doubt_deg=turn,
     )
 

@@ -1,6 +1,6 @@
 """Judgement calls: tendency or chance, how big, what to work on."""
 
 from .judgement import Judgement, judge
-from .verdict import Verdict, verdict
+from .verdict import verdict
 
-__all__ = ["Judgement", "Verdict", "judge", "verdict"]
+__all__ = ["Judgement", "judge", "verdict"]

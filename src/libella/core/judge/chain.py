@@ -10,16 +10,17 @@ from typing import Final
 
 import numpy as np
 
+from ..certainty import NINETY, WORDS
 from ..drawing.vial import vial
 from ..estimate import PATH, START, Estimate, Posterior, Prior, estimated, posterior, summarise
 from ..estimate.posterior import Floats
-from ..estimate.summary import NINETY
 from ..golfer import Hand
 from ..green.capture import Window
 from ..interval import Interval
 from ..limits import Bounds
 from ..path import NO_PATH, PATHS, PathModel
-from ..wording import side_of, sided
+from ..wording import percent, side_of, sided
+from .compensation import FEWEST, FEWEST_PAIRS, UNZEROED_DEG, Reader, in_the_means, putt_by_putt
 from .tables import Row, Table
 
 K: Final = Bounds(0.5, 1.0, "")
@@ -33,13 +34,20 @@ _TURNS: Final = 0.3
 
 @dataclass(frozen=True, slots=True)
 class Delivered:
-    """What is known of one putt's links, degrees, right positive; None where not read. `u_deg`: of the device."""
+    """What is known of one putt's links, degrees, right positive; None where not read. `u_deg`: of the device.
+
+    `checks`: readings of the repeat check that found it, 0 where it is only stated; `zero_deg`: standard uncertainty of
+    the face's zero; `one_device`: address and impact are read by the same.
+    """
 
     start: Interval
     face_aim_deg: float | None = None
     face_impact_deg: float | None = None
     path_deg: float | None = None
     u_deg: float = 0.0
+    checks: int = 0
+    zero_deg: float = UNZEROED_DEG
+    one_device: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,7 +82,9 @@ def chain(
     found = _links(putts, aimed, window, noise_deg, shared_deg)
     if len(found) < 2:
         return ()
-    tables = [Table("Every link", ("putts", "bias", "spread", "to the next"), tuple(found), _compensation(putts))]
+    tables = [
+        Table("Every link", ("putts", "bias", "spread", "to the next"), tuple(found), _compensation(putts, window))
+    ]
     both = [it for it in putts if it.face_impact_deg is not None and it.path_deg is not None]
     if both:
         tables.append(_face_and_path(both, k, hand, model))
@@ -152,36 +162,50 @@ def _signed(it: Estimate | None) -> str:
     return f"{sided(it.value)} (± {it.doubt:.1f}°)" if it else ""
 
 
-def _compensation(putts: Sequence[Delivered]) -> str:
-    """Opposite signs of aim and stroke, each at least likely, in the means; and putt by putt, without the shared noise.
+def reader_of(putts: Sequence[Delivered]) -> Reader:
+    """How well the face of these putts was read: as badly as the worst of them."""
+    return Reader(
+        noise_deg=max(it.u_deg for it in putts),
+        checks=min(it.checks for it in putts),
+        zero_deg=max(it.zero_deg for it in putts),
+        one_device=all(it.one_device for it in putts),
+    )
 
-    The stroke's part is a difference and shares the aim's reading error: its variance is taken off both first.
-    """
-    pairs = [
-        (it.face_aim_deg, it.face_impact_deg - it.face_aim_deg)
-        for it in putts
-        if it.face_aim_deg is not None and it.face_impact_deg is not None
-    ]
-    if len(pairs) < _FEWEST:
+
+def _compensation(putts: Sequence[Delivered], window: Window) -> str:
+    """Aim and stroke on opposite sides: in the means, and putt by putt without the error they share."""
+    both = [it for it in putts if it.face_aim_deg is not None and it.face_impact_deg is not None]
+    if len(both) < FEWEST:
         return "Face at address and at impact of three putts tell whether the stroke makes up for the aim."
-    u = max(it.u_deg for it in putts)
-    aim, stroke = (np.array([it[n] for it in pairs]) for n in (0, 1))
-    left, right = (_bias(_of(list(it), START, u)) for it in (aim, stroke))
-    if left and right and left.value * right.value < 0 and all(abs(it.value) > it.doubt for it in (left, right)):
+    aim = [it.face_aim_deg for it in both if it.face_aim_deg is not None]
+    impact = [it.face_impact_deg for it in both if it.face_impact_deg is not None]
+    reader = reader_of(both)
+    means = in_the_means(aim, impact, reader, window)
+    if means.names_direction:
+        stroke = [b - a for a, b in zip(aim, impact, strict=True)]
+        left, right = (_signed(_bias(_of(it, START, reader.noise_deg))) for it in (aim, stroke))
         return (
-            f"The aim is {_signed(left)} and the stroke brings {_signed(right)} of it back: a compensation. "
-            "Mend the first cause, and look again before touching the other."
+            f"The aim is {left} and the stroke adds {right}: a compensation, {WORDS[means.word]} "
+            f"({percent(means.probability)}). Mend the first cause, and look again before touching the other."
         )
-    if len(pairs) >= _FEWEST_FIT:
-        variance = float(aim.var(ddof=1)) - u * u
-        shared = float(np.cov(aim, stroke)[0, 1]) + u * u
-        if variance > 0.01:
-            slope = shared / variance
-            error = math.sqrt(float(stroke.var(ddof=1)) / variance / len(pairs))
-            if slope + NINETY * error < 0:
-                share = min(1.0, -slope)
-                return f"Putt by putt the stroke makes up for about {share * 100:.0f} % of what the aim is off."
-    return "No sign that the stroke makes up for the aim."
+    if len(both) < FEWEST_PAIRS:
+        return f"No sign of it in the means; {FEWEST_PAIRS} putts with both tell whether it is so putt by putt."
+    found = putt_by_putt(aim, impact, reader)
+    if found.question:
+        return (
+            "Does the stroke make up for the aim, putt by putt? It may only be the sensor's own noise: hold the putter "
+            "still against the reference for five readings, then it can be told."
+        )
+    if found.call.names_direction:
+        it = found.takes_back
+        low, middle, high = (round(min(1.0, max(0.0, value)) * 100) for value in (it.low, it.value, it.high))
+        return (
+            f"Putt by putt the stroke makes up for about {middle} % ({low} to {high} %) of what the aim is off: "
+            f"{WORDS[found.call.word]}."
+        )
+    if found.call.word == "none":
+        return "No sign that the stroke makes up for the aim."
+    return "Whether the stroke makes up for the aim can't be told yet from these putts."
 
 
 def _face_and_path(putts: Sequence[Delivered], k: float | None, hand: Hand, model: PathModel) -> Table:
@@ -194,7 +218,7 @@ def _face_and_path(putts: Sequence[Delivered], k: float | None, hand: Hand, mode
         for it in putts
         if it.face_impact_deg is not None and it.path_deg is not None
     ]
-    left = _bias(_of(rest, START, putts[0].u_deg)) if len(rest) >= _FEWEST else None
+    left = _left_over(rest, putts, share) if len(rest) >= _FEWEST else None
     path = float(np.mean([it.path_deg for it in putts if it.path_deg is not None]))
     expected = model.expected_deg(hand)
     off = path - expected
@@ -209,6 +233,19 @@ def _face_and_path(putts: Sequence[Delivered], k: float | None, hand: Hand, mode
     if left and abs(left.value) > left.doubt:
         said += f" {_signed(left)} is left over: strike, the ball's place or the rig's zero."
     return Table("Start from face and path", ("",), rows, said)
+
+
+def _left_over(rest: Sequence[float], putts: Sequence[Delivered], share: Estimate) -> Estimate | None:
+    """What face and path leave of the start, known no better than the sensor's zero and the whole range of k allow."""
+    both = [it for it in putts if it.face_impact_deg is not None and it.path_deg is not None]
+    reader = reader_of(both)
+    found = _bias(_of(rest, START, reader.noise_deg))
+    if found is None:
+        return None
+    apart = float(np.mean([(it.face_impact_deg or 0.0) - (it.path_deg or 0.0) for it in both]))
+    zero = math.hypot(share.value * reader.zero_deg, (1 - share.value) * UNZEROED_DEG)
+    doubt = math.hypot(found.doubt, NINETY * zero) + abs(apart) * share.doubt
+    return Estimate(found.value, found.value - doubt, found.value + doubt)
 
 
 def fit_k(putts: Sequence[Delivered]) -> Estimate | None:

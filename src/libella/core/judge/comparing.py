@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from ..certainty import CLEAR, WORDS, Word, weigh
 from ..drawing.vial import Vial, vial
 from ..estimate import START, Posterior, posterior, summarise
 from ..estimate.comparison import Comparison, compare
@@ -14,7 +15,6 @@ from ..interval import Interval
 from ..station import Station
 from ..wording import percent, side_of
 from .tables import Row, Table
-from .verdict import LIKELY, NONE, WORDS, Word
 
 Question = Literal["line", "spread", "window"]
 QUESTIONS: Final[dict[Question, str]] = {
@@ -22,11 +22,6 @@ QUESTIONS: Final[dict[Question, str]] = {
     "spread": "Is it steadier?",
     "window": "Do more start in the window?",
 }
-_MARGIN: Final = 1 / 8
-"""Shift that matters, in windows: half of what matters of a bias, for each of two blocks has its own doubt."""
-_CLEAR: Final = 0.96
-"""Surer than for one block: beside a wide spread the margin hardly counts, and then 0.95 says "clear" of more than 6 %
-of comparisons of two blocks that do not differ (tests/bench/compare.py)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,32 +90,13 @@ def _pair(
 ) -> Pair:
     (first, a), (other, b) = one, another
     windows = first.station.putt.window, other.station.putt.window
-    margin = min(it.narrow_deg for it in windows) * _MARGIN
     doubts = first.station.shared_deg, other.station.shared_deg
     same_rig = first.station == other.station
-    found = compare(a, b, windows, margin_deg=margin, doubts=doubts, same_rig=same_rig)
+    found = compare(a, b, windows, doubts=doubts, same_rig=same_rig)
+    sides = {"line": found.line, "spread": found.spread, "window": found.window}[question]
     # Each further condition is one more chance to be wrong.
-    clear = 1 - (1 - _CLEAR) / pairs
-    less, more, small = _sides(found, question)
-    word = _word(less, more, small, clear)
+    word = weigh(sides.more, sides.less, sides.small, clear=1 - (1 - CLEAR) / pairs).word
     return Pair(other.name, word if final else None, _said(found, question, word, other, first, final), found)
-
-
-def _sides(it: Comparison, question: Question) -> tuple[float, float, float]:
-    """Chances that it is less, more, and that it hardly differs."""
-    if question == "line":
-        return it.prob_left, it.prob_right, it.prob_small
-    less, more = (it.prob_steadier, it.prob_looser) if question == "spread" else (it.prob_fewer, it.prob_more)
-    return less, more, 1 - less - more
-
-
-def _word(less: float, more: float, small: float, clear: float) -> Word:
-    strongest = max(less, more)
-    if strongest >= clear:
-        return "clear"
-    if strongest >= LIKELY:
-        return "likely"
-    return "none" if small >= NONE else "open"
 
 
 def _said(it: Comparison, question: Question, word: Word, other: Arm, first: Arm, final: bool) -> str:
@@ -139,7 +115,7 @@ def _said(it: Comparison, question: Question, word: Word, other: Arm, first: Arm
         return f"So far {name} {moves}."
     if word == "none":
         same = {"line": "start line", "spread": "spread", "window": "share inside the window"}[question]
-        return f"{name}: no difference in {same} that matters."
+        return f"{name}: no difference in {same} worth having."
     return f"{name} {moves}: {WORDS[word]}."
 
 

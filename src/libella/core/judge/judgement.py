@@ -1,23 +1,45 @@
 """The judgement of one block of start errors, in numbers and in a coach's words."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Literal
+from typing import Final, Literal
 
 from ..angle import hole_widths, offset_m
 from ..briefing import allows
+from ..certainty import LIKELY, MATTERS, Verdict
 from ..drawing.vial import Vial, vial
 from ..estimate import LAPSE_SHARE, START, Estimate, Posterior, Summary, posterior, summarise
 from ..estimate.continuation import MOST_FURTHER
+from ..estimate.cost import Mix, cost
 from ..golfer import Hand, push_or_pull
+from ..green.capture import Window
+from ..green.putt import Putt
+from ..green.usual import USUAL, UsualLength, level_window
 from ..interval import Interval
 from ..station import Station
-from ..wording import Side, Units, about, count, percent, side_of
-from .verdict import Verdict, putts_to_settle, verdict
+from ..wording import Units, about, count, percent, side_of, sided, tape
+from .holed import Holed
+from .verdict import putts_to_settle, verdict, weighed
 from .words import headline, nameless
 
-_TIE_PUTTS = 1
+_FEWEST_ADVISED: Final = 5
+"""Putts below which nothing is advised."""
+_NO_HOLE_M: Final = 2.0
+"""Without a hole sizes are told at this length, and the vial's marks are its window."""
+
+
+@dataclass(frozen=True, slots=True)
+class Occasion:
+    """What a block is judged for: who putts, at which usual lengths, whether at a hole, and what became of the
+    putts."""
+
+    hand: Hand
+    units: Units = "metric"
+    usual: tuple[UsualLength, ...] = USUAL
+    hole: bool = True
+    holed: Holed | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,7 +56,8 @@ class Gain:
 class Judgement:
     """A block judged.
 
-    `final` is false until the block's planned end: then there is a verdict. `headline` is the sentence's first part
+    `counts` are sides and range as read, before any model. `final` is false until the block's planned end: then there
+    is a verdict. `headline` is the sentence's first part
     ("0.6° right, clear."), `size` what that is at the hole, `chance` the share inside the window, `doubt` what the
     numbers are worth. `gains` and `work` are given only at the planned end.
     """
@@ -44,6 +67,7 @@ class Judgement:
     final: bool
     summary: Summary | None
     verdict: Verdict | None
+    counts: str
     headline: str
     size: str
     meaning: str
@@ -61,9 +85,7 @@ def _posterior(readings: tuple[Interval, ...], noise: float) -> Posterior:
     return posterior(readings, START, noise=noise)
 
 
-def judge(
-    readings: Sequence[Interval], station: Station, *, planned: int, hand: Hand, units: Units = "metric"
-) -> Judgement:
+def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> Judgement:
     """Judge a block.
 
     Parameters
@@ -71,13 +93,11 @@ def judge(
     readings : valid readings of the block, degrees, oldest first
     station : putt and rig as they stood
     planned : putts after which the verdict is given; looking earlier finds "clear" in a third of innocent blocks
-    hand : of the golfer, for push and pull
-    units : for lengths in the sentences
     """
     n = len(readings)
     final = n >= planned
-    window = station.putt.window
-    summary = _summary(readings, station) if n else None
+    it = _Weighed(readings, station, occasion) if n else None
+    summary = it.summary if it else None
     proved = station.proof.is_proved
     call = verdict(summary, proved=proved) if summary and final else None
     return Judgement(
@@ -86,29 +106,31 @@ def judge(
         final=final,
         summary=summary,
         verdict=call,
+        counts=_counts(readings),
         headline=headline(summary, call, "No putts yet."),
-        size=_size(summary, station, units),
-        meaning=_meaning(summary, call, n, planned, hand) + ("" if proved or not n else " The line is not proved."),
-        allows=allows(station, units),
-        chance=_chance(summary),
+        size=_size(summary, station.putt, occasion),
+        meaning=_meaning(it, call, n, planned) + ("" if proved or not n else " The line is not proved."),
+        allows=allows(station, occasion.units) if occasion.hole else _no_hole(station.putt, occasion),
+        chance=_chance(summary, occasion),
         doubt=_doubt(summary),
         gains=_gains(summary) if summary and final else (),
-        work=_work(summary, call),
+        work=_work(summary, call, n, occasion.holed),
         prior=f"{START.words} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
-        vial=vial(readings, summary, window, settled=final),
+        vial=vial(readings, summary, _marks(station.putt, occasion), settled=final),
     )
 
 
-def further(readings: Sequence[Interval], station: Station, *, planned: int) -> str:
+def further(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> str:
     """How many more putts would settle the block, in words; empty before the planned end (see `putts_to_settle`)."""
     if not readings or len(readings) < planned:
         return ""
-    word = verdict(_summary(readings, station), proved=station.proof.is_proved).word
+    it = _Weighed(readings, station, occasion)
+    word = verdict(it.summary, proved=station.proof.is_proved).word
     if word == "likely" and not station.proof.is_proved:
         return "Prove the line first: until then no number of putts makes it clear."
     post = _posterior(tuple(readings), station.noise_deg)
-    zones = [it.interval for it in station.zones()]
-    more = putts_to_settle(post, zones, station.putt.window, word, doubt=station.shared_deg)
+    zones = [zone.interval for zone in station.zones()]
+    more = putts_to_settle(post, zones, it.mix, word, doubt=station.shared_deg)
     if more == 0:
         return "Settled: more putts would only sharpen the number."
     aim = "make it clear, or clear it away" if word == "likely" else "settle it"
@@ -117,51 +139,122 @@ def further(readings: Sequence[Interval], station: Station, *, planned: int) -> 
     return f"About {count(more, 'further putt')} on this rig should {aim}, four times in five."
 
 
-def _summary(readings: Sequence[Interval], station: Station) -> Summary:
-    post = _posterior(tuple(readings), station.noise_deg)
-    return summarise(post.blurred(station.shared_deg), station.putt.window)
+class _Weighed:
+    """Readings weighed on one occasion: what is known, and what it is weighed against."""
+
+    def __init__(self, readings: Sequence[Interval], station: Station, occasion: Occasion) -> None:
+        self.putt, self.occasion = station.putt, occasion
+        self.post = _posterior(tuple(readings), station.noise_deg).blurred(station.shared_deg)
+        self.mix = Mix.one(station.putt.window) if occasion.hole else usual_mix(station.putt, occasion.usual)
+        self.summary = summarise(self.post, self.mix)
+
+    @property
+    def dear_length(self) -> tuple[UsualLength, float, Verdict] | None:
+        """The usual length at which the bias costs most, where it is at least likely to matter and costs enough to
+        mend.
+
+        With its mean cost there, putts of a hundred.
+        """
+        matter = MATTERS["start"]
+        dearest: tuple[UsualLength, float, Verdict] | None = None
+        for length in self.occasion.usual if self.occasion.hole else ():
+            if math.isclose(length.distance_m, self.putt.distance_m, rel_tol=0.05):
+                continue
+            there = cost(self.post, Mix.one(level_window(self.putt, length.distance_m)), matter)
+            call = weighed(there)
+            if call.names_direction and there.mean >= max(matter.nothing_under, dearest[1] if dearest else 0.0):
+                dearest = length, there.mean, call
+        return dearest
 
 
-def _size(summary: Summary | None, station: Station, units: Units) -> str:
+def usual_mix(putt: Putt, usual: Sequence[UsualLength]) -> Mix:
+    """The windows of the usual lengths, level, on this green at this pace."""
+    return Mix(tuple(level_window(putt, it.distance_m) for it in usual), tuple(it.weight for it in usual))
+
+
+def _marks(putt: Putt, occasion: Occasion) -> Window:
+    return putt.window if occasion.hole else level_window(putt, _NO_HOLE_M)
+
+
+def _no_hole(putt: Putt, occasion: Occasion) -> str:
+    lengths = ", ".join(tape(it.distance_m, occasion.units) for it in occasion.usual)
+    return f"No hole here: weighed at the usual lengths ({lengths}), level, on a {putt.stimp_ft:g} ft green."
+
+
+def _counts(readings: Sequence[Interval]) -> str:
+    """Sides and range as read: "7 of 10 right, 1 left, 2 on neither side; from 0.4° left to 2.1° right." """
+    if not readings:
+        return ""
+    right, left = sum(it.low >= 0 for it in readings), sum(it.high <= 0 for it in readings)
+    neither = len(readings) - right - left
+    said = f"{right} of {len(readings)} right, {left} left" + (f", {neither} on neither side" if neither else "")
+    ends = (min(readings, key=lambda it: it.anchor), max(readings, key=lambda it: it.anchor))
+    low, high = (f"{'beyond ' if math.isinf(it.low) or math.isinf(it.high) else ''}{sided(it.anchor)}" for it in ends)
+    return f"{said}; from {low} to {high}." if low != high else f"{said}."
+
+
+def _size(summary: Summary | None, putt: Putt, occasion: Occasion) -> str:
     if summary is None:
         return ""
-    length = station.putt.distance_m
+    units = occasion.units
+    length, where = putt.distance_m, "at the hole"
+    if not occasion.hole:
+        length, where = _NO_HOLE_M, f"on {tape(_NO_HOLE_M, units)}"
     bias = summary.bias
     doubt_m = offset_m(bias.doubt, length)
     here = about(offset_m(bias.value, length), doubt_m, units)
     if here.startswith("under") or nameless(bias):
-        return f"At the hole: {here if here.startswith('under') else 'within ' + about(doubt_m, doubt_m, units)}."
+        within = here if here.startswith("under") else "within " + about(doubt_m, doubt_m, units)
+        return f"{where[0].upper()}{where[1:]}: {within}."
     holes = abs(hole_widths(bias.value, length))
-    widths = f", {holes:.1f} hole widths" if holes >= 0.45 else ""
-    return f"About {here} at the hole{widths}."
+    widths = f", {holes:.1f} hole widths" if holes >= 0.45 and occasion.hole else ""
+    return f"About {here} {where}{widths}."
 
 
-def _meaning(summary: Summary | None, call: Verdict | None, n: int, planned: int, hand: Hand) -> str:
-    if summary is None:
+def _meaning(it: "_Weighed | None", call: Verdict | None, n: int, planned: int) -> str:
+    if it is None:
         return f"The verdict comes after {count(planned, 'putt')}."
     if call is None:
         return f"{n} of {count(planned, 'putt')}. The verdict comes at {planned}; until then this is only so far."
-    side: Side = call.side
+    matter = MATTERS["start"]
+    here = "here" if it.occasion.hole else "at the usual lengths"
+    dear = _dear(it, call)
     if call.word == "none":
         return (
-            f"{percent(call.probability)} sure that the bias is under a quarter of the window: nothing there to mend."
+            f"{percent(call.probability)} sure that the bias costs under {matter.nothing_under:g} putts in a hundred "
+            f"{here}: nothing there to mend.{dear}"
         )
-    if call.word == "open" or side == "neither":
-        return "A tendency and chance both still fit these putts."
+    if call.word == "open" or call.side == "neither":
+        return f"A tendency and chance both still fit these putts.{dear}"
     strength = "A tendency, not chance" if call.word == "clear" else "More likely a tendency than chance"
-    name = push_or_pull(side, hand)
+    hand = it.occasion.hand
     return (
-        f"{strength}: {percent(call.probability)} sure of a bias to the {side} that matters "
-        f"(over a quarter of the window). For a {hand}-handed golfer that is a {name}."
+        f"{strength}: {percent(call.probability)} sure of a bias to the {call.side} that costs at least "
+        f"{count(round(matter.matters_from), 'putt')} in a hundred {here} (about {round(it.summary.cost.mean)}). "
+        f"For a {hand}-handed golfer that is a {push_or_pull(call.side, hand)}.{dear}"
     )
 
 
-def _chance(summary: Summary | None) -> str:
+def _dear(it: "_Weighed", call: Verdict) -> str:
+    """What the same bias costs at another usual length, where that is more than here by enough to say."""
+    if it.summary.cost.mean >= MATTERS["start"].nothing_under:
+        return ""
+    found = it.dear_length
+    if found is None:
+        return ""
+    length, putts, there = found
+    on = f"on {tape(length.distance_m, it.occasion.units)} putts the same bias costs about {round(putts)} in a hundred"
+    small = "Small here; " if call.word != "open" else "Can't tell here; "
+    return f" {small}{on} ({there.side}, {there.word})."
+
+
+def _chance(summary: Summary | None, occasion: Occasion) -> str:
     if summary is None:
         return ""
     inside = summary.inside
+    where = "inside the window" if occasion.hole else "inside the windows of the usual lengths"
     return (
-        f"About {round(inside.value * 100)} putts in a hundred start inside the window "
+        f"About {round(inside.value * 100)} putts in a hundred start {where} "
         f"({round(inside.low * 100)} to {round(inside.high * 100)})."
     )
 
@@ -197,23 +290,34 @@ def _putts(value: float) -> str:
     return ("+" if round(value) > 0 else "") + count(round(value), "putt")
 
 
-def _work(summary: Summary | None, call: Verdict | None) -> str:
-    if summary is None or call is None:
+def _work(summary: Summary | None, call: Verdict | None, n: int, holed: Holed | None) -> str:
+    """What to work on, in one currency: putts of a hundred. Nothing under five putts; a tie names nothing."""
+    if summary is None or call is None or n < _FEWEST_ADVISED:
         return ""
-    bias, spread = (round(it.value * 100) for it in (summary.gain_unbiased, summary.gain_steadier))
-    if max(bias, spread) <= _TIE_PUTTS:
-        return "The start line costs next to nothing here. Look at read and pace."
-    if not call.names_direction:
-        why = "there is none to mend" if call.word == "none" else "its direction is not yet likely"
-        return f"Work on the spread: a quarter less {_brings(spread)}. The bias is not named: {why}."
-    if abs(bias - spread) <= _TIE_PUTTS:
-        return f"A tie: mending the bias {_brings(bias)}, a quarter less spread {_brings(spread)}."
-    if bias > spread:
-        return f"Work on the bias: mending it {_brings(bias)}; a quarter less spread {_brings(spread)}."
-    return f"Work on the spread: a quarter less {_brings(spread)}; mending the bias {_brings(bias)}."
+    least = MATTERS["gain"].matters_from
+    bias, spread = (it.value * 100 for it in (summary.gain_unbiased, summary.gain_steadier))
+    found: list[tuple[float, str, str]] = []
+    if call.names_direction and bias >= least:
+        found.append((bias, "the bias", f"mending it {_brings(bias)}"))
+    if summary.prob_steadier_matters >= LIKELY and spread >= least:
+        found.append((spread, "the spread", f"a quarter less {_brings(spread)}"))
+    if holed and holed.matters:
+        started = holed.fell["inside"] + holed.missed["inside"]
+        missed = f"{holed.missed['inside']} of {count(started, 'putt')} that started inside the window missed"
+        found.append((holed.lost_inside, "read and pace", missed))
+    unnamed = "" if call.word != "open" else " The bias is not named: its direction is not yet likely."
+    if not found:
+        if call.word == "none" or bias < least:
+            return "The start line costs next to nothing here. What read and pace cost shows once the finish is noted."
+        return f"Nothing is likely yet to bring {least:g} putts in a hundred.{unnamed}"
+    found.sort(key=lambda it: -it[0])
+    (most, name, brings), rest = found[0], found[1:]
+    if rest and most - rest[0][0] < least:
+        both = f"{name} ({brings}) and {rest[0][1]} ({rest[0][2]})"
+        return f"A tie: {both}. Neither comes first."
+    others = "".join(f"; {it[1]}: {it[2]}" for it in rest)
+    return f"Work on {name}: {brings}{others}.{unnamed}"
 
 
-def _brings(putts: int) -> str:
-    if putts == 0:
-        return "brings nothing"
-    return f"{'brings' if putts > 0 else 'loses'} {count(abs(putts), 'putt')} in a hundred"
+def _brings(putts: float) -> str:
+    return f"brings about {count(round(putts), 'putt')} in a hundred"

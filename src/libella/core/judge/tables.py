@@ -7,23 +7,28 @@ from statistics import median, stdev
 from typing import Final
 
 import numpy as np
-from scipy.special import ndtr
 
+from ..certainty import CLEAR, LIKELY, MATTERS, NINETY, WORDS
+from ..constants import FOOT_M
 from ..drawing.vial import Vial
 from ..estimate import START, Estimate, Posterior, estimated, posterior
 from ..estimate.comparison import compare
-from ..estimate.summary import NINETY
+from ..estimate.cost import Mix, costs_from
+from ..estimate.posterior import Floats
 from ..green.capture import Window
 from ..interval import Interval
 from ..notes import NOTES, Note, Notes
 from ..perception.fit import perceive
 from ..perception.trial import TRUE, Looks, Trial
-from ..wording import count, degrees, percent, side_of, sided
-from .verdict import CLEAR, LIKELY, WORDS
+from ..wording import Units, count, degrees, side_of, sided, tape
+from .holed import PLACES, Place, holed, place_of
 
 _FEWEST: Final = 3
 _FEWEST_FELT: Final = 6
 _FEWEST_HALVED: Final = 10
+_DRAWN: Final = 20_000
+_STRAIGHT_DEG: Final = 0.5
+"""A start within this either side is what a golfer may well call straight: an opinion."""
 Noted = tuple[Interval, Notes]
 """A putt: its start error, degrees, and what was noted of it."""
 
@@ -60,7 +65,12 @@ def _has(putts: Sequence[Noted], note: str) -> list[tuple[Interval, str]]:
 
 
 def _real(start: Interval) -> str:
-    return "straight" if 0 in start else side_of(start.anchor)
+    """The side a start surely had: straight within half a degree; a reading that leaves it open can't tell."""
+    if start.low >= -_STRAIGHT_DEG and start.high <= _STRAIGHT_DEG:
+        return "straight"
+    if start.low >= 0 or start.high <= 0:
+        return side_of(start.anchor)
+    return "can't tell"
 
 
 def _felt(putts: Sequence[Noted], window: Window) -> list[Table]:
@@ -70,9 +80,11 @@ def _felt(putts: Sequence[Noted], window: Window) -> list[Table]:
         return []
     sides = ("left", "straight", "right")
     times = Counter((_real(start), felt) for start, felt in told)
-    rows = tuple(Row(f"started {real}", tuple(str(times[real, felt]) for felt in sides)) for real in sides)
+    untold = sum(n for (real, _), n in times.items() if real == "can't tell")
+    reals = [*((it, f"started {it}") for it in sides), *([("can't tell", "the rig can't tell")] if untold else [])]
+    rows = tuple(Row(name, tuple(str(times[real, felt]) for felt in sides)) for real, name in reals)
     right = sum(n for (real, felt), n in times.items() if real == felt)
-    said = f"{right} of {count(len(told), 'call')} right."
+    said = f"{right} of {count(len(told) - untold, 'call')} right."
     return [Table("Felt against real", tuple(f"felt {it}" for it in sides), rows, f"{said} {_feels_straight(told)}")]
 
 
@@ -94,26 +106,28 @@ def _feels_straight(told: Sequence[tuple[Interval, str]]) -> str:
 
 
 def _four_cells(putts: Sequence[Noted], window: Window) -> list[Table]:
-    """Holed or not, by whether the start lay in the window: separates line from read and pace."""
-    told = _has(putts, "finish")
-    if not told:
+    """Holed or not, by whether the start surely lay in the window: separates line from read and pace."""
+    found = holed(putts, window)
+    if found is None:
         return []
-    times = Counter((window.low_deg <= start.anchor <= window.high_deg, end == "holed") for start, end in told)
-    rows = tuple(
-        Row(name, tuple(str(times[inside, holed]) for holed in (True, False)))
-        for name, inside in (("started in the window", True), ("started outside", False))
-    )
-    started, missed = times[True, True] + times[True, False], times[True, False]
-    out = times[False, True] + times[False, False]
+    names: dict[Place, str] = {
+        "inside": "started in the window",
+        "outside": "started outside",
+        "untold": "the rig can't tell",
+    }
+    shown: list[Place] = [it for it in PLACES if it != "untold" or found.fell[it] + found.missed[it]]
+    rows = tuple(Row(names[it], (str(found.fell[it]), str(found.missed[it]))) for it in shown)
+    started, outside, untold = (found.fell[it] + found.missed[it] for it in PLACES)
+    said: list[str] = []
+    if started:
+        said.append(f"{found.missed['inside']} of {started} that surely started in the window missed.")
+    if outside:
+        said.append(f"{found.missed['outside']} of {outside} that started outside it missed.")
+    if untold:
+        said.append(f"Of {count(untold, 'putt')} this rig can't tell whether they started in the window.")
     if started < _FEWEST:
-        words = f"{count(started, 'putt')} started in the window: too few to tell line from read and pace."
-    elif missed > times[False, False] and missed / started >= 0.5:
-        words = f"{missed} of {started} that started in the window missed: look at read and pace."
-    elif times[False, False] > missed:
-        words = f"{times[False, False]} of {count(out, 'start')} outside the window missed: the line comes first."
-    else:
-        words = "Most that started in the window went in."
-    return [Table("Holed, by the start", ("holed", "missed"), rows, words)]
+        said.append("Too few in the window to tell line from read and pace.")
+    return [Table("Holed, by the start", ("holed", "missed"), rows, " ".join(said))]
 
 
 def _strike(putts: Sequence[Noted], window: Window) -> list[Table]:
@@ -159,13 +173,14 @@ def _counts(putts: Sequence[Noted], window: Window) -> list[Table]:
             continue
         rows: list[Row] = []
         for option in NOTES[note].options:
-            starts = [start for start, value in told if value == option]
-            inside = sum(window.low_deg <= it.anchor <= window.high_deg for it in starts)
-            if starts:
-                rows.append(Row(option, (str(len(starts)), percent(inside / len(starts)))))
+            places = [place_of(start, window) for start, value in told if value == option]
+            if places:
+                cells = str(len(places)), str(places.count("inside")), str(places.count("outside"))
+                rows.append(Row(option, cells))
         usual = max(rows, key=lambda it: int(it.cells[0]))
         words = f"Mostly {usual.name}: {usual.cells[0]} of {count(len(told), 'putt')}."
-        found.append(Table(NOTES[note].label, ("putts", "in the window"), tuple(rows), words))
+        columns = "putts", "surely in the window", "surely outside"
+        found.append(Table(NOTES[note].label, columns, tuple(rows), words))
     return found
 
 
@@ -182,7 +197,11 @@ def _sizes(putts: Sequence[Noted], window: Window) -> list[Table]:
         rows.append(
             Row(
                 note.label,
-                (str(len(read)), _size(median(read), note), f"± {_size(spread, note, True)}" if spread else "too few"),
+                (
+                    str(len(read)),
+                    _size(median(read), note),
+                    "too few" if spread is None else f"± {_size(spread, note, True)}",
+                ),
             )
         )
     if not rows:
@@ -204,68 +223,109 @@ def _halves(putts: Sequence[Noted], window: Window) -> list[Table]:
     starts = [start for start, _ in putts]
     middle = len(starts) // 2
     first, second = (posterior(it, START) for it in (starts[:middle], starts[middle:]))
-    found = compare(first, second, (window, window), margin_deg=window.narrow_deg / 8)
+    found = compare(first, second, (window, window))
     rows = tuple(
         Row(name, (sided(post.bias_quantile(0.5)), f"{post.spread_quantile(0.5):.1f}°"))
         for name, post in (("first half", first), ("second half", second))
     )
-    moved, sure = found.shift, max(found.prob_left, found.prob_right)
-    if sure >= CLEAR:
+    moved = found.shift
+    if max(found.line.less, found.line.more) >= CLEAR:
         words = (
             f"The start moved {abs(moved.value):.1f}° {side_of(moved.value)} within the block (± {moved.doubt:.1f}°)."
         )
-    elif max(found.prob_steadier, found.prob_looser) >= CLEAR:
+    elif max(found.spread.less, found.spread.more) >= CLEAR:
         words = f"The spread changed within the block: {found.spread_ratio.value:.1f} times the first half's."
     else:
         words = "No sign of warming up or tiring within the block."
     return [Table("First half, second half", ("bias", "spread"), rows, words)]
 
 
-def by_distance(blocks: Sequence[tuple[float, Posterior, int]]) -> Table | None:
-    """The side by distance: μ(d) = a + b·d, priors a ~ N(0, 2°), b ~ N(0, 0.5°/m) (handbook 5); None for one distance.
+@dataclass(frozen=True, slots=True)
+class AtDistance:
+    """A block for the side by distance: its length (m), its posterior with what its rig leaves unknown, its putts, and
+    what the hole allowed."""
 
-    Parameters
-    ----------
-    blocks : of each block its distance (m), its posterior with what its rig leaves unknown, its putts
-    """
-    told = [it for it in blocks if it[2] >= _FEWEST]
-    distances = sorted({round(d, 2) for d, _, _ in told})
+    distance_m: float
+    post: Posterior
+    putts: int
+    window: Window
+
+
+def by_distance(blocks: Sequence[AtDistance], units: Units) -> Table | None:
+    """The side by distance, μ(d) = a + b·d (handbook 5); None for one distance."""
+    told = [it for it in blocks if it.putts >= _FEWEST]
+    distances = sorted({round(it.distance_m, 2) for it in told})
     if len(distances) < 2:
         return None
-    slope = growth([(d, estimated(post.bias_quantile)) for d, post, _ in told])
     rows: list[Row] = []
     for d in distances:
-        here = [(post, n) for far, post, n in told if round(far, 2) == d]
-        rows.append(
-            Row(
-                f"{d:g} m",
-                (str(sum(n for _, n in here)), ", ".join(sided(post.bias_quantile(0.5)) for post, _ in here)),
-            )
-        )
-    sure = normal_share(slope)
-    if sure >= LIKELY:
-        way = side_of(slope.value)
-        size = f"{abs(slope.value):.2f}° (± {slope.doubt:.2f}°) {way} with every metre"
-        words = (
-            f"It grows {size}, {WORDS['clear' if sure >= CLEAR else 'likely']}: a stroke cause, or a slope not read."
-        )
-    else:
-        words = f"It does not grow with the distance, as far as this tells (± {slope.doubt:.2f}° a metre)."
-    return Table("Side by distance", ("putts", "bias"), tuple(rows), words)
+        here = [it for it in told if round(it.distance_m, 2) == d]
+        biases = ", ".join(sided(it.post.bias_quantile(0.5)) for it in here)
+        rows.append(Row(tape(d, units), (str(sum(it.putts for it in here)), biases)))
+    return Table("Side by distance", ("putts", "bias"), tuple(rows), _growth_words(told, units))
 
 
-def growth(biases: Sequence[tuple[float, Estimate]]) -> Estimate:
-    """How the bias grows with distance, degrees a metre, from biases at distances (m); each taken for normal."""
+def _growth_words(told: Sequence[AtDistance], units: Units) -> str:
+    far = max(told, key=lambda it: it.distance_m)
+    near_m = min(it.distance_m for it in told)
+    line = trend([(it.distance_m, estimated(it.post.bias_quantile)) for it in told])
+    spread = float(np.median([it.post.spread_quantile(0.5) for it in told]))
+    cost_from = costs_from(np.array([MATTERS["growth"].matters_from]), np.array([spread]), Mix.one(far.window))
+    found = grown(line, near_m, far.distance_m, float(cost_from[0, 0]))
+    slope = line.slope
+    metre, unit = (1.0, "metre") if units == "metric" else (FOOT_M, "foot")
+    size = f"{abs(slope.value) * metre:.2f}° (± {slope.doubt * metre:.2f}°) {side_of(slope.value)} with every {unit}"
+    if found.grows >= LIKELY:
+        said = WORDS["clear" if found.grows >= CLEAR else "likely"]
+        return f"It grows {size}, {said}: a stroke cause, or a slope not read."
+    if found.turns >= LIKELY:
+        said = WORDS["clear" if found.turns >= CLEAR else "likely"]
+        return f"It goes {size}, {said}; but it does not get larger with the distance."
+    return f"It does not grow with the distance, as far as this tells (± {slope.doubt * metre:.2f}° a {unit})."
+
+
+@dataclass(frozen=True, slots=True)
+class Trend:
+    """μ(d) = a + b·d: normal, `mean` (2,) and `cov` (2, 2), degrees and degrees a metre."""
+
+    mean: Floats
+    cov: Floats
+
+    @property
+    def slope(self) -> Estimate:
+        middle, doubt = float(self.mean[1]), NINETY * float(np.sqrt(self.cov[1, 1]))
+        return Estimate(middle, middle - doubt, middle + doubt)
+
+
+def trend(biases: Sequence[tuple[float, Estimate]]) -> Trend:
+    """How the bias goes with distance, from biases at distances (m); each taken for normal.
+
+    Priors a ~ N(0, 2°), b ~ N(0, 0.5°/m).
+    """
     d = np.array([it for it, _ in biases])
     y = np.array([it.value for _, it in biases])
     weight = 1 / np.array([max(it.sd, 0.02) for _, it in biases]) ** 2
     design = np.column_stack((np.ones_like(d), d))
-    covariance = np.linalg.inv(design.T @ (design * weight[:, None]) + np.diag([1 / 2.0**2, 1 / 0.5**2]))
-    b = float((covariance @ (design.T @ (weight * y)))[1])
-    doubt = NINETY * float(np.sqrt(covariance[1, 1]))
-    return Estimate(b, b - doubt, b + doubt)
+    precision: Floats = design.T @ (design * weight[:, None]) + np.diag([1 / 2.0**2, 1 / 0.5**2])
+    covariance: Floats = np.linalg.inv(precision).astype(np.float64)
+    return Trend(covariance @ (design.T @ (weight * y)), covariance)
 
 
-def normal_share(it: Estimate) -> float:
-    """How sure it is that a quantity lies on the side of its middle."""
-    return float(ndtr(abs(it.value) / it.sd)) if it.sd else 1.0
+@dataclass(frozen=True, slots=True)
+class Grown:
+    """Chances that over the range putted the bias changes by enough to matter and its size grows; that it changes."""
+
+    grows: float
+    turns: float
+
+
+def grown(line: Trend, near_m: float, far_m: float, matters_deg: float) -> Grown:
+    """Whether an error grows with distance: the change over the range must matter, and the size must grow.
+
+    A bias that shrinks to nothing, or goes through the line, does not grow; the side is the likelier one.
+    """
+    draws = np.random.default_rng(0).multivariate_normal(line.mean, line.cov, _DRAWN)
+    near, far = draws[:, 0] + draws[:, 1] * near_m, draws[:, 0] + draws[:, 1] * far_m
+    way = 1.0 if line.mean[1] > 0 else -1.0
+    turns = (far - near) * way >= matters_deg
+    return Grown(float((turns & (np.abs(far) > np.abs(near))).mean()), float(turns.mean()))

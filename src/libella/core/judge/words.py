@@ -1,8 +1,8 @@
 """The first words of a judgement: where the bias lies and how sure that is, no finer than it is known."""
 
+from ..certainty import CLEAR, WORDS, Verdict
 from ..estimate import Estimate, Summary
 from ..wording import degrees, side_of
-from .verdict import WORDS, Verdict
 
 
 def headline(summary: Summary | None, call: Verdict | None, nothing: str) -> str:
@@ -13,7 +13,9 @@ def headline(summary: Summary | None, call: Verdict | None, nothing: str) -> str
     if call is None:
         return f"So far {where}."
     if call.word == "none":
-        return "No tendency."
+        if nameless(summary.bias) or summary.prob_side < CLEAR:
+            return "Nothing to mend in the bias."
+        return f"{where[0].upper()}{where[1:]} for sure; nothing to mend, too small to matter here."
     return f"{where[0].upper()}{where[1:]}, {WORDS[call.word]}."
 
 

@@ -6,8 +6,8 @@ from typing import Literal
 
 from scipy.special import ndtr
 
+from ..certainty import CLEAR, LIKELY, NONE
 from ..estimate.summary import Estimate
-from ..judge.verdict import CLEAR, LIKELY, NONE
 from ..wording import degrees, percent, side_of
 
 Does = Literal["follows", "against", "neither", "open"]

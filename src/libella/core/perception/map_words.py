@@ -1,18 +1,19 @@
 """The perception map as a coach reads it: sentences, both beliefs beside what was measured, and the drawing."""
 
+import math
 from dataclasses import dataclass
 from itertools import pairwise
 from typing import Final
 
 import numpy as np
 
+from ..certainty import CLEAR, LIKELY, sure_of
 from ..constants import BALL_M
-from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape, box, mirrored
+from ..drawing.scene import Area, Circle, Curve, Label, Line, Scene, Shape, box, mirrored
 from ..estimate.posterior import Floats
 from ..golfer import Hand
-from ..judge.verdict import sure_of
 from ..wording import Units, about, degrees, fine_degrees, percent, side_of
-from .map import Effect, PerceptionMap
+from .map import Effect, PerceptionMap, rows_at
 from .position import LEVERS, Lever, Position, position_words
 
 ROADS: Final = (
@@ -22,7 +23,8 @@ ROADS: Final = (
 )
 """What else is held to help where no playable change does: opinions (handbook 7)."""
 _REACH_MM: Final = 75.0
-_ROWS: Final = 76
+_ROWS: Final = 61
+_COLUMNS: Final = 61
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,29 +59,34 @@ def _headline(found: PerceptionMap, units: Units) -> tuple[str, str, tuple[str, 
     told = [it for it in found.tried if it.tells]
     if not told:
         return "Nothing to draw yet.", "Ask once as usual, then with one thing moved.", ()
-    change = found.change
-    if change is None:
+    change, again = found.change, found.ask_again
+    if found.is_true_already:
+        within = fine_degrees(found.limit_deg)
         return (
-            f"As usual {_said(found.at({}).value)}; not known yet what moves it.",
-            "One thing moved at a time, asked again each time, tells which way it goes for these eyes.",
+            "Straight looks straight as this golfer stands: nothing to mend.",
+            f"Within ± {within}, what matters here, with {percent(found.enough({}))}.",
             (),
         )
-    if not change.position:
-        return "Straight looks straight as this golfer stands: nothing to move.", f"{percent(change.enough)} sure.", ()
-    left = change.after
-    span = f"between {_said(left.low)} and {_said(left.high)}, nine in ten"
-    if not change.reaches:
+    if change:
+        it = change.after
         return (
-            f"No playable change does it: {position_words(change.position, units)} still leaves {_said(left.value)}.",
-            f"There, straight lies {span}.",
-            ROADS,
+            f"Smallest playable change: {position_words(change.position, units)}.",
+            f"Straight is seen truer there than now: {sure_of(change.truer)} ({percent(change.truer)}), "
+            f"asked there again. There it lies between {_said(it.low)} and {_said(it.high)}, nine in ten; "
+            f"within ± {fine_degrees(found.limit_deg)}, what matters here, with {percent(change.enough)}.",
+            () if change.enough >= 0.5 else ROADS,
         )
-    sure = sure_of(change.nearer)
+    if again:
+        return (
+            f"Worth asking again: {position_words(again.position, units)}.",
+            f"Straight may be seen truer there ({percent(again.truer)}). It is no change yet: a golfer "
+            "whom nothing moves often shows as much once. Asked there again, it stands or falls.",
+            (),
+        )
     return (
-        f"Smallest playable change: {position_words(change.position, units)}.",
-        f"Straight is seen truer there than now: {sure} ({percent(change.nearer)}). There it lies {span}; "
-        f"within ± {fine_degrees(found.limit_deg)}, what matters here, with {percent(change.enough)}.",
-        () if change.enough >= 0.5 else ROADS,
+        f"As usual {_said(found.at({}).value)}; nothing known yet that moves it.",
+        "One thing moved at a time, asked again each time, tells what moves it for these eyes, if anything does.",
+        ROADS if found.next is None else (),
     )
 
 
@@ -89,9 +96,8 @@ def _next(found: PerceptionMap, units: Units) -> str:
         return "Every place worth trying was tried."
     if not position:
         return "Ask as usual first: everything else is moved from there."
-    change = found.change
-    if change is not None and position == change.position:
-        return f"Ask again with the change made: {position_words(position, units)}."
+    if found.ask_again is not None:
+        return f"Ask there once more: {position_words(position, units)}."
     return f"Worth trying next: {position_words(position, units)}. It tells most about what is not known."
 
 
@@ -105,18 +111,24 @@ def _effect(it: Effect, units: Units) -> EffectWords:
         return EffectWords(it.lever, lever.name, swing[0], swing[1], "Not tried with this golfer.")
     per = 10 if lever.unit == "mm" else 1
     size = about(0.01, 0.0, units) if lever.unit == "mm" else "1°"
+    if it.sure == "can't tell yet":
+        if it.matters <= 1 - LIKELY:
+            said = f"Does nothing that could be told ({percent(1 - it.matters)})."
+        else:
+            said = f"Whether it does anything can't be told yet ({percent(it.matters)} that it does)."
+        return EffectWords(it.lever, lever.name, swing[0], swing[1], said)
     low, high = sorted((abs(it.slope.low * per), abs(it.slope.high * per)))
     if it.slope.low * it.slope.high < 0:
         low = 0.0
     # A rod that must point further right to look straight: the line itself looks further left.
-    side = "left" if it.slope.value > 0 else "right"
+    side = "left" if it.right >= it.left else "right"
     return EffectWords(
         it.lever,
         lever.name,
         swing[0],
         swing[1],
         f"{size} {move} it seems to swing {fine_degrees(it.slope.value * per)} {side} "
-        f"({fine_degrees(low)} to {fine_degrees(high)}): {it.sure} ({percent(max(it.right, 1 - it.right))}).",
+        f"({fine_degrees(low)} to {fine_degrees(high)}): {it.sure} ({percent(max(it.right, it.left))}).",
     )
 
 
@@ -142,10 +154,10 @@ def map_scene(found: PerceptionMap, hand: Hand, usual_mm: tuple[float, float] | 
     for it in found.tried:
         if set(it.position) <= {"inside", "behind"}:
             shapes += _place(it.position, it.playable, _label(it.found.angle.value) if it.tells else "?")
-    change = found.change
-    if change and change.position and set(change.position) <= {"inside", "behind"}:
-        x, y = _at(change.position)
-        shapes += [Circle(x, y, 9, "ring"), Label(x - 11, y + 2, "the change", "end")]
+    for it, said in ((found.change, "the change"), (found.ask_again, "ask again")):
+        if it and set(it.position) <= {"inside", "behind"}:
+            x, y = _at(it.position)
+            shapes += [Circle(x, y, 9, "ring"), Label(x - 11, y + 2, said, "end")]
     shapes += [
         Label(reach + 3, -reach + 4, "further in", "start"),
         Label(reach + 3, reach, "further out", "start"),
@@ -183,44 +195,63 @@ def _label(angle: float) -> str:
 
 def _levels(found: PerceptionMap, reach: float) -> list[Shape]:
     """Level lines: where the looks-straight angle is the same; none along a lever that nobody knows the effect of."""
-    start, inside, behind = (float(found.mean[n]) for n in (0, 1, 2))
-    steep = (abs(inside) + abs(behind)) * reach
-    if not any(it.tried for it in found.effects[:2]) or steep < 0.1:
+    across = np.linspace(-reach, reach, _COLUMNS)
+    grid = rows_at(np.repeat(across, _COLUMNS), np.tile(across, _COLUMNS)) @ found.mean
+    steep = float(grid.max() - grid.min())
+    if not any(it.tried for it in found.effects[:2]) or steep < 0.2:
         return []
+    step = 0.5 if steep < 5 else 1.0
+    levels = range(math.ceil(float(grid.min()) / step), math.floor(float(grid.max()) / step) + 1)
+    return [shape for n in levels for shape in _level(found, n * step, reach)]
+
+
+def _level(found: PerceptionMap, level: float, reach: float) -> list[Shape]:
+    """One level line, named where it leaves the frame; the page's x is −behind, its y −inside."""
+    terms = rows_at(np.array([0.0, 1.0, -1.0, 0.0, 0.0]), np.array([0.0, 0.0, 0.0, 1.0, -1.0])) @ found.mean
+    start, inside, behind = terms[0], terms[1:3], terms[3:5]
+    (a1, q1), (a2, q2) = (((it[0] - it[1]) / 2, (it[0] + it[1]) / 2 - start) for it in (inside, behind))
+    steps = np.linspace(-reach, reach, _COLUMNS)
+    # Along the lever that does less there is one crossing, or two, of the other.
+    solve_inside = abs(a1) + abs(q1) * reach >= abs(a2) + abs(q2) * reach
+    a, q, other_a, other_q = (a1, q1, a2, q2) if solve_inside else (a2, q2, a1, q1)
+    branches: tuple[list[tuple[float, float]], list[tuple[float, float]]] = ([], [])
+    for other in steps:
+        rest = start - level + other_a * other + other_q * other**2
+        for branch, root in zip(branches, _roots(q, a, rest), strict=True):
+            if root is not None and abs(root) <= reach:
+                branch.append((-float(other), -root) if solve_inside else (-root, -float(other)))
     shapes: list[Shape] = []
-    step = 0.5 if steep < 2.5 else 1.0
-    for n in range(-12, 13):
-        ends = _crossing(start - n * step, inside, behind, reach)
-        if ends is None:
+    for branch in branches:
+        if len(branch) < 2:
             continue
-        (x1, y1), (x2, y2) = ends
-        shapes.append(Line(x1, y1, x2, y2, "limit" if n == 0 else "mark"))
-        # Named outside the frame, where the line meets its left edge, or else its top.
-        x, y = min(ends)
+        shapes.append(Curve(tuple(branch), "limit" if level == 0 else "mark"))
+        x, y = min(branch)
         if x <= -reach + 1e-6:
-            shapes.append(Label(-reach - 3, y + 2, _label(n * step), "end"))
-        elif (top := min(ends, key=lambda it: it[1]))[1] <= -reach + 1e-6:
-            shapes.append(Label(top[0], -reach - 3, _label(n * step)))
+            shapes.append(Label(-reach - 3, y + 2, _label(level), "end"))
+        elif (top := min(branch, key=lambda it: it[1]))[1] <= -reach + 4:
+            shapes.append(Label(top[0], -reach - 3, _label(level)))
     return shapes
 
 
-def _crossing(
-    start: float, inside: float, behind: float, reach: float
-) -> tuple[tuple[float, float], tuple[float, float]] | None:
-    """Where start + inside·i + behind·b = 0 enters and leaves the square; on the page x = −b, y = −i."""
-    points: list[tuple[float, float]] = []
-    for edge in (-reach, reach):
-        if abs(inside) > 1e-6 and abs(i := -(start + behind * edge) / inside) <= reach:
-            points.append((-edge, -i))
-        if abs(behind) > 1e-6 and abs(b := -(start + inside * edge) / behind) <= reach:
-            points.append((-b, -edge))
-    return (points[0], points[-1]) if len(points) >= 2 else None
+def _roots(q: float, a: float, c: float) -> tuple[float | None, float | None]:
+    """Roots of q·x² + a·x + c, the one nearer 0 first."""
+    if abs(q) * _REACH_MM < 1e-3 * max(abs(a), 1e-9):
+        return (-c / a if abs(a) > 1e-9 else None), None
+    inner = a * a - 4 * q * c
+    if inner < 0:
+        return None, None
+    both = sorted(((-a + sign * math.sqrt(inner)) / (2 * q) for sign in (-1, 1)), key=abs)
+    return both[0], both[1]
 
 
 def _shade(found: PerceptionMap, reach: float) -> list[Shape]:
-    """Where 0 lies inside the 90 % interval: along each row of the page the ends of a quadratic inequality."""
-    mean, cov = found.mean[[0, 2, 1]], found.cov[np.ix_([0, 2, 1], [0, 2, 1])]  # start, behind, inside
-    rows = [(float(y), _ends(mean, cov, float(y), reach)) for y in np.linspace(-reach, reach, _ROWS)]
+    """Where straight may well look straight: where neither side is surer than nineteen in twenty."""
+    if not any(it.tried for it in found.effects[:2]):
+        return []
+    ys, xs = np.linspace(-reach, reach, _ROWS), np.linspace(-reach, reach, _COLUMNS)
+    left = found.below_zero(rows_at(np.repeat(-ys, xs.size), np.tile(-xs, ys.size))).reshape(ys.size, xs.size)
+    open_ = np.minimum(left, 1 - left) - (1 - CLEAR)
+    rows = [(float(y), _spans(xs, row)) for y, row in zip(ys, open_, strict=True)]
     if all(ends == [(-reach, reach)] for _, ends in rows):
         return []
     shapes: list[Shape] = []
@@ -236,16 +267,19 @@ def _shade(found: PerceptionMap, reach: float) -> list[Shape]:
     return shapes
 
 
-def _ends(mean: Floats, cov: Floats, y: float, reach: float) -> list[tuple[float, float]]:
-    """Where m(x)² < 1.645²·s(x)² on the row, from left to right; the page's x is −behind, its y −inside."""
-    start, slope = mean[0] - mean[2] * y, -mean[1]
-    fixed = np.array([1.0, 0.0, -y])
-    moved = np.array([0.0, -1.0, 0.0])
-    wide = 1.645**2
-    a = slope**2 - wide * moved @ cov @ moved
-    b = 2 * (start * slope - wide * fixed @ cov @ moved)
-    c = start**2 - wide * fixed @ cov @ fixed
-    roots = sorted(float(it.real) for it in np.roots([a, b, c]) if abs(it.imag) < 1e-9)
-    edges = [-reach, *(it for it in roots if -reach < it < reach), reach]
-    spans = [(one, other) for one, other in pairwise(edges) if a * (x := (one + other) / 2) ** 2 + b * x + c < 0]
+def _spans(xs: Floats, value: Floats) -> list[tuple[float, float]]:
+    """Where a value known at xs is positive, from left to right, straight between them."""
+    spans: list[tuple[float, float]] = []
+    began: float | None = float(xs[0]) if value[0] > 0 else None
+    for (x1, x2), (v1, v2) in zip(pairwise(xs.tolist()), pairwise(value.tolist()), strict=True):
+        if (v1 > 0) == (v2 > 0):
+            continue
+        crossing = x1 + (x2 - x1) * v1 / (v1 - v2)
+        if began is None:
+            began = crossing
+        else:
+            spans.append((began, crossing))
+            began = None
+    if began is not None:
+        spans.append((began, float(xs[-1])))
     return spans

@@ -4,12 +4,12 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from ..certainty import CLEAR, LIKELY, NONE, sure_of
 from ..constants import BALL_M
 from ..drawing.scene import Circle, Curve, Label, Line, Scene, Shape, Tape
-from ..drawing.vial import Tick, Vial
+from ..drawing.vial import Tick, Vial, reach
 from ..estimate.summary import Estimate
 from ..green.capture import Window
-from ..judge.verdict import CLEAR, LIKELY, NONE, sure_of
 from ..wording import Side, Units, degrees, fine_degrees, percent, side_of, tape
 from .fit import perceive
 from .method import LooksStraight
@@ -54,11 +54,13 @@ def sight_words(found: LooksStraight) -> SightWords:
     side = side_of(angle.value)
     said = degrees(angle.value, doubt)
     word = _word(found)
-    headline = "A true line looks straight." if word == "no tendency" else f"Straight is {said} {side} of true, {word}."
+    headline = (
+        "A true line looks straight." if word == "nothing to mend" else f"Straight is {said} {side} of true, {word}."
+    )
     other = "left" if side == "right" else "right"
     meaning = (
         "Nothing there to mend."
-        if word == "no tendency"
+        if word == "nothing to mend"
         else f"A rod must truly point {said} {side} to look straight; one on the true line looks {other}."
     )
     zone = "" if found.zone is None else f" Anything within ± {fine_degrees(found.zone.value)} is called straight."
@@ -80,7 +82,7 @@ def _word(found: LooksStraight) -> str:
         return "clear"
     if strongest >= LIKELY:
         return "likely"
-    return "no tendency" if 1 - found.right - found.left >= NONE else "can't tell yet"
+    return "nothing to mend" if 1 - found.right - found.left >= NONE else "can't tell yet"
 
 
 def less(one: LooksStraight, other: LooksStraight, names: tuple[str, str]) -> str:
@@ -103,7 +105,7 @@ def sight_vial(found: LooksStraight, seen: tuple[Tick, ...], window: Window, *, 
     it = found.angle
     return Vial(
         unit="deg",
-        reach=3 * max(window.left_deg, window.right_deg, 1.0),
+        reach=reach(window.left_deg, window.right_deg),
         mark_left=-window.left_deg,
         mark_right=window.right_deg,
         bubble_at=it.value if shown else None,

@@ -45,8 +45,8 @@ export function judgedQuery(id: () => string | undefined) {
 /** The tables behind a block's judgement; asked again when a putt of it is new. */
 export function tablesQuery(id: () => string | undefined, putts: () => number | undefined) {
   return createQuery(() => ({
-    queryKey: ['tables', id(), putts()],
-    queryFn: () => ask(api.GET('/api/blocks/{id}/tables', { params: { path: { id: id() ?? '' } } })),
+    queryKey: ['tables', id(), settings.units, putts()],
+    queryFn: () => ask(api.GET('/api/blocks/{id}/tables', { params: { path: { id: id() ?? '' }, ...units() } })),
     enabled: Boolean(id()),
     placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
   }))

@@ -2794,11 +2794,11 @@ export interface components {
          *
          *     Attributes
          *     ----------
-         *     position : levers to move from usual, in steps that can be set; empty where nothing is to be moved
+         *     position : levers to move from usual, in steps that can be set
          *     before, after : looks-straight angle now and with it, degrees
-         *     nearer : chance that straight is seen truer with it than now
+         *     truer : chance that straight is seen truer with it than now, by enough to notice
          *     enough : chance that what is left is under the limit that matters
-         *     reaches : False where even the furthest playable move leaves more than the limit
+         *     stands : it was asked there again and still stands; else it is only worth asking again
          */
         Change: {
             /** Position */
@@ -2807,12 +2807,12 @@ export interface components {
             };
             before: components["schemas"]["Estimate"];
             after: components["schemas"]["Estimate"];
-            /** Nearer */
-            nearer: number;
+            /** Truer */
+            truer: number;
             /** Enough */
             enough: number;
-            /** Reaches */
-            reaches: boolean;
+            /** Stands */
+            stands: boolean;
         };
         /**
          * CheckIn
@@ -3077,28 +3077,24 @@ export interface components {
         };
         /**
          * Comparison
-         * @description Block b against block a.
+         * @description Block b against block a. What matters is told in putts of a hundred (`certainty.MATTERS`).
          *
          *     Attributes
          *     ----------
          *     shift : bias of b less bias of a, degrees, right positive
-         *     prob_right, prob_left : chance that the shift is more than the margin asked for, to that side
-         *     prob_small : chance that it is smaller than twice the margin, either side
+         *     line : less is left, more is right: by what the shift would cost a golfer who starts straight otherwise
+         *     spread : less is steadier: by what the spread alone gains or costs in the narrower window
+         *     window : less is fewer putts inside the window
          *     less_bias, less_spread, higher_chance : chance that **a** has the smaller |bias|, the smaller spread, the higher
          *         chance inside its window
          *     spread_ratio : spread of b over that of a
          *     chance_gain : chance inside the window of b less that of a
-         *     prob_steadier, prob_looser : chance that b's spread is smaller, larger, by more than a tenth
-         *     prob_more, prob_fewer : chance that b starts more, fewer, putts inside the window, by more than one in twenty
          */
         Comparison: {
             shift: components["schemas"]["Estimate"];
-            /** Prob Right */
-            prob_right: number;
-            /** Prob Left */
-            prob_left: number;
-            /** Prob Small */
-            prob_small: number;
+            line: components["schemas"]["Weighed"];
+            spread: components["schemas"]["Weighed"];
+            window: components["schemas"]["Weighed"];
             /** Less Bias */
             less_bias: number;
             /** Less Spread */
@@ -3107,14 +3103,6 @@ export interface components {
             higher_chance: number;
             spread_ratio: components["schemas"]["Estimate"];
             chance_gain: components["schemas"]["Estimate"];
-            /** Prob Steadier */
-            prob_steadier: number;
-            /** Prob Looser */
-            prob_looser: number;
-            /** Prob More */
-            prob_more: number;
-            /** Prob Fewer */
-            prob_fewer: number;
         };
         /**
          * ComparisonIn
@@ -3228,6 +3216,26 @@ export interface components {
              * @default false
              */
             guided: boolean;
+        };
+        /**
+         * Cost
+         * @description What a posterior says its bias costs.
+         *
+         *     Attributes
+         *     ----------
+         *     right, left : chance that it lies to that side and costs enough to matter
+         *     small : chance that it costs too little to mend
+         *     mean : posterior mean of the cost, putts of a hundred
+         */
+        Cost: {
+            /** Right */
+            right: number;
+            /** Left */
+            left: number;
+            /** Small */
+            small: number;
+            /** Mean */
+            mean: number;
         };
         /**
          * CoverIn
@@ -3432,8 +3440,8 @@ export interface components {
          * @description What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
          *
          *     `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
-         *     None where nothing was read twice. `zone` is the target, mm inside; `in_zone` the chance that the eyes are in it;
-         *     None where the school sets none.
+         *     None where nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too
+         *     far in (right) or out (left) by enough to matter; None where the school sets none.
          */
         EyePlace: {
             /** Takes */
@@ -3452,8 +3460,7 @@ export interface components {
                 number,
                 number
             ] | null;
-            /** In Zone */
-            in_zone: number | null;
+            in_zone: components["schemas"]["Verdict"] | null;
         };
         /**
          * EyeTakeIn
@@ -3724,6 +3731,11 @@ export interface components {
              * @default
              */
             notes: string;
+            /**
+             * Usual Lengths
+             * @description lengths usually putted; null takes what is usual for anybody
+             */
+            usual_lengths?: components["schemas"]["UsualLengthIn"][] | null;
         };
         /** GolferLesson */
         GolferLesson: {
@@ -3764,6 +3776,16 @@ export interface components {
             level: "starting" | "club" | "skilled" | "elite";
             /** Notes */
             notes: string;
+            /**
+             * Usual Lengths
+             * @description as noted, or as usual for anybody
+             */
+            usual_lengths: components["schemas"]["UsualLengthIn"][];
+            /**
+             * Usual Noted
+             * @description false where they are what is usual for anybody
+             */
+            usual_noted: boolean;
             /** Invented */
             invented: boolean;
         };
@@ -3933,7 +3955,8 @@ export interface components {
          * Judgement
          * @description A block judged.
          *
-         *     `final` is false until the block's planned end: then there is a verdict. `headline` is the sentence's first part
+         *     `counts` are sides and range as read, before any model. `final` is false until the block's planned end: then there
+         *     is a verdict. `headline` is the sentence's first part
          *     ("0.6° right, clear."), `size` what that is at the hole, `chance` the share inside the window, `doubt` what the
          *     numbers are worth. `gains` and `work` are given only at the planned end.
          */
@@ -3946,6 +3969,8 @@ export interface components {
             final: boolean;
             summary: components["schemas"]["Summary"] | null;
             verdict: components["schemas"]["Verdict"] | null;
+            /** Counts */
+            counts: string;
             /** Headline */
             headline: string;
             /** Size */
@@ -4275,6 +4300,7 @@ export interface components {
             next: {
                 [key: string]: number;
             } | null;
+            /** @description asked there again and still likely truer; None before */
             change: components["schemas"]["Change"] | null;
             aim: components["schemas"]["AimQuestion"];
         };
@@ -6128,8 +6154,8 @@ export interface components {
          *     ----------
          *     forward_percent, right_percent : fall along the line towards the hole, and to the right of it
          *     fall_percent, azimuth_deg : the steepest fall and where it points, clockwise from the line
-         *     forward_doubt, right_doubt : standard errors, percent; None with two readings, which leave nothing to check by
-         *     azimuth_doubt_deg : standard error of the direction; None as above, or where the ground may well be level
+         *     forward_doubt, right_doubt : standard errors, percent
+         *     azimuth_doubt_deg : standard error of the direction; None where the ground may well be level
          */
         Slope: {
             /** Forward Percent */
@@ -6141,9 +6167,9 @@ export interface components {
             /** Azimuth Deg */
             azimuth_deg: number;
             /** Forward Doubt */
-            forward_doubt: number | null;
+            forward_doubt: number;
             /** Right Doubt */
-            right_doubt: number | null;
+            right_doubt: number;
             /** Azimuth Doubt Deg */
             azimuth_doubt_deg: number | null;
         };
@@ -6556,23 +6582,23 @@ export interface components {
          *     ----------
          *     bias, spread : median with 90 % interval
          *     prob_right : P(μ > 0)
-         *     prob_right_of_quarter, prob_left_of_quarter : P(μ > w_R/4), P(μ < −w_L/4), w the window
+         *     cost : what the bias costs against a window of the true one's span, laid about the start target
          *     inside : chance that a putt starts inside the window
          *     gain_unbiased : chance gained when every μ is shifted by the posterior median, which keeps our ignorance
          *     gain_steadier : chance gained by a quarter less spread
+         *     prob_steadier_matters : chance that a quarter less spread gains enough to matter
          */
         Summary: {
             bias: components["schemas"]["Estimate"];
             spread: components["schemas"]["Estimate"];
             /** Prob Right */
             prob_right: number;
-            /** Prob Right Of Quarter */
-            prob_right_of_quarter: number;
-            /** Prob Left Of Quarter */
-            prob_left_of_quarter: number;
+            cost: components["schemas"]["Cost"];
             inside: components["schemas"]["Estimate"];
             gain_unbiased: components["schemas"]["Estimate"];
             gain_steadier: components["schemas"]["Estimate"];
+            /** Prob Steadier Matters */
+            prob_steadier_matters: number;
         };
         /**
          * Table
@@ -6785,8 +6811,25 @@ export interface components {
             limit_deg: number;
         };
         /**
+         * UsualLengthIn
+         * @description A length and how often it is putted beside the others.
+         */
+        UsualLengthIn: {
+            /**
+             * Distance M
+             * @example 2
+             */
+            distance_m: number;
+            /**
+             * Weight
+             * @default 1
+             * @example 3
+             */
+            weight: number;
+        };
+        /**
          * Verdict
-         * @description The word, the side it is about (neither for "none"), and the probability behind it.
+         * @description The word, the side it is about (neither where there is nothing to mend), and the probability behind it.
          */
         Verdict: {
             /**
@@ -6996,6 +7039,18 @@ export interface components {
              * @description how well it usually places the rig's zero: an opinion
              */
             doubt_m: number;
+        };
+        /**
+         * Weighed
+         * @description Chances that b has less, has more, by enough to matter; and that the difference is too small to mend.
+         */
+        Weighed: {
+            /** Less */
+            less: number;
+            /** More */
+            more: number;
+            /** Small */
+            small: number;
         };
         /** ZeroIn */
         ZeroIn: {
@@ -9614,7 +9669,10 @@ export interface operations {
     };
     blocks_tables: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;

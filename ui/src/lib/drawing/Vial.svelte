@@ -14,6 +14,14 @@
   let { vial, words, size = 'side' }: Props = $props()
 
   let outer = $state(0)
+  // The bubble settles after a new putt only: not when it is first drawn, nor when the page changes its width.
+  let settling = $state(false)
+  let drawn = { putts: -1, outer: 0 }
+  $effect.pre(() => {
+    const now = { putts: vial.ticks.length, outer }
+    settling = drawn.outer > 0 && now.outer === drawn.outer && now.putts !== drawn.putts
+    drawn = now
+  })
   const TALL = { row: [26, 15], side: [52, 30], large: [92, 52] } as const
   const tube = $derived(TALL[size][0])
   const tall = $derived(TALL[size][1])
@@ -36,11 +44,12 @@
       </clipPath>
       <g clip-path="url(#tube-{size}-{outer})">
         {#if it.film && !it.off}
-          <rect class="film settle" x={it.film.x} y="1.5" width={it.film.width} height={tube - 3} rx={tube / 3} />
+          <rect class="film" class:settle={settling} x={it.film.x} y="1.5" width={it.film.width} height={tube - 3} rx={tube / 3} />
         {/if}
         {#if it.bubble && !it.off}
           <rect
-            class="bubble settle"
+            class="bubble"
+            class:settle={settling}
             class:open={!vial.settled}
             x={it.bubble.x}
             y={tube * 0.16}
@@ -48,7 +57,7 @@
             height={tube * 0.68}
             rx={Math.min(it.bubble.width, tube * 0.68) / 2}
           />
-          <line class="settle at" x1={it.at} x2={it.at} y1={tube * 0.3} y2={tube * 0.7} />
+          <line class="at" class:settle={settling} x1={it.at} x2={it.at} y1={tube * 0.3} y2={tube * 0.7} />
         {/if}
       </g>
       {#if size !== 'row'}

@@ -7,6 +7,7 @@
   import Choice from './Choice.svelte'
   import Sheet from './Sheet.svelte'
   import Trouble from './Trouble.svelte'
+  import UsualLengths from './UsualLengths.svelte'
 
   interface Props {
     open: boolean
@@ -21,15 +22,16 @@
     { value: 'right' as const, words: 'Right-handed' },
     { value: 'left' as const, words: 'Left-handed' },
   ]
-  let draft = $state<Required<Shapes['GolferIn']>>({ name: '', hand: 'right', level: 'club', notes: '' })
+  const NOBODY = (): Required<Shapes['GolferIn']> => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null })
+  let draft = $state<Required<Shapes['GolferIn']>>(NOBODY())
   let error = $state<unknown>(null)
 
   $effect(() => {
     if (!open) return
     error = null
     draft = golfer
-      ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes }
-      : { name: '', hand: 'right', level: 'club', notes: '' }
+      ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes, usual_lengths: golfer.usual_noted ? golfer.usual_lengths : null }
+      : NOBODY()
   })
 
   async function keep(event: SubmitEvent): Promise<void> {
@@ -62,6 +64,7 @@
       <span class="label">Notes</span>
       <textarea class="entry" rows="3" maxlength="4000" bind:value={draft.notes}></textarea>
     </label>
+    {#if golfer}<UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} {error} />{/if}
     {#if error}<Trouble {error} />{/if}
     <button class="button primary min-h-14 text-lg">{golfer ? 'Keep changes' : 'Add golfer'}</button>
   </form>

@@ -27,7 +27,7 @@
   let busy = $state(false)
   let error = $state<unknown>(null)
   const sheet = $derived(map.data)
-  const change = $derived(sheet?.change && Object.keys(sheet.change.position).length && sheet.change.reaches ? sheet.change.position : null)
+  const change = $derived(sheet?.change?.position ?? null)
   const tried = $derived((sheet?.words.effects ?? []).filter((it) => beliefs || !it.measured.startsWith('Not tried')))
 
   async function keep(position: Record<string, number>): Promise<void> {

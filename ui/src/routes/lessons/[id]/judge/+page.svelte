@@ -43,6 +43,7 @@
       <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''}{block.proved ? '' : ' · line not proved'} · {it.putts} of {it.planned} putts</p>
       <Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
+      {#if it.counts}<p class="mt-1 text-lg font-semibold" data-counts>{it.counts}</p>{/if}
       <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
       {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
       <OwnComparison lessonId={id} {block} />
@@ -59,7 +60,7 @@
       {#if it.final}
         <section>
           <h2 class="wide text-lg">Work on</h2>
-          <p class="mt-1 text-lg leading-snug" data-work>{it.work}</p>
+          <p class="mt-1 text-lg leading-snug" data-work>{it.work || 'Fewer than five putts: nothing is advised yet.'}</p>
           <table class="mt-2 w-full text-left">
             <caption class="label text-left">Putts in a hundred that would newly start inside the window</caption>
             <tbody>

@@ -255,6 +255,7 @@
       <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
         <Vial {vial} words="{judgement.headline} {judgement.size}" />
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
+        {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">

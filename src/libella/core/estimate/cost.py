@@ -1,0 +1,133 @@
+"""What a bias costs, in putts of a hundred that start inside the window (handbook 5, verdict words).
+
+cost(μ, σ) = 100·(share(0, σ) − share(μ, σ)), share the part of Normal(μ, σ) within half a window either side of the
+start target, over one window or the weighted mean of several. It never falls as |μ| grows, so "costs at least c" is
+"lies at least as far out as where it costs c".
+"""
+
+import math
+from dataclasses import dataclass
+from functools import cached_property
+from typing import Final
+
+import numpy as np
+from scipy.special import ndtr
+
+from ..certainty import MATTERS, NINETY, Matter, Verdict, weigh
+from ..green.capture import Window
+from .posterior import Floats, Posterior
+
+_HALVINGS: Final = 22
+
+
+@dataclass(frozen=True)
+class Mix:
+    """Windows a start is weighed in: the one of a putt, or those of several lengths with how often each is putted."""
+
+    windows: tuple[Window, ...]
+    weights: tuple[float, ...]
+
+    @classmethod
+    def one(cls, window: Window) -> "Mix":
+        return cls((window,), (1.0,))
+
+    @cached_property
+    def halves(self) -> tuple[tuple[float, float], ...]:
+        """Half of each window's span, degrees, with its share of the weights."""
+        total = sum(self.weights)
+        return tuple((it.half_deg, weight / total) for it, weight in zip(self.windows, self.weights, strict=True))
+
+
+def share_within(mix: Mix, bias: Floats, spread: Floats) -> Floats:
+    """Share of Normal(bias, spread) within half a window either side of the start target; arrays broadcast."""
+    total: Floats | None = None
+    for half, weight in mix.halves:
+        part: Floats = ndtr((half - bias) / spread)
+        part -= ndtr((-half - bias) / spread)
+        part *= weight
+        total = part if total is None else total + part
+    if total is None:
+        raise ValueError("a mix has at least one window")
+    return total
+
+
+def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:
+    """The least |bias| that costs so many putts of a hundred, per spread; inf where no bias costs as much.
+
+    Parameters
+    ----------
+    putts : (P,) more than 0
+    spread : (S,) standard deviations, degrees
+
+    Returns
+    -------
+    (P, S) degrees
+    """
+    wanted = share_within(mix, np.zeros(1), spread)[None, :] - putts[:, None] / 100
+    low = np.zeros_like(wanted)
+    high = np.broadcast_to(max(half for half, _ in mix.halves) + 8 * spread, wanted.shape)
+    for _ in range(_HALVINGS):
+        middle = (low + high) / 2
+        short = share_within(mix, middle, spread) > wanted
+        low, high = np.where(short, middle, low), np.where(short, high, middle)
+    return np.where(wanted > 0, (low + high) / 2, math.inf)
+
+
+@dataclass(frozen=True, slots=True)
+class Cost:
+    """What a posterior says its bias costs.
+
+    Attributes
+    ----------
+    right, left : chance that it lies to that side and costs enough to matter
+    small : chance that it costs too little to mend
+    mean : posterior mean of the cost, putts of a hundred
+    """
+
+    right: float
+    left: float
+    small: float
+    mean: float
+
+
+def cost(post: Posterior, mix: Mix, matter: Matter) -> Cost:
+    """What the bias costs, by the sizes that matter of the quantity (handbook 5)."""
+    sides = Sides.of(post, mix, matter)
+    value = share_within(mix, np.zeros(1), post.spread)[None, :] - share_within(
+        mix, post.bias[:, None], post.spread[None, :]
+    )
+    return Cost(post.mean(sides.right), post.mean(sides.left), post.mean(sides.small), 100 * post.mean(value))
+
+
+def weigh_difference(low: float, value: float, high: float, spread: float, mix: Mix) -> Verdict:
+    """The word for a difference of two biases, its median and 90 % interval given, by what it costs at this spread."""
+    matter = MATTERS["difference"]
+    far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([spread]), mix)[:, 0]
+    sd = max((high - low) / (2 * NINETY), 1e-6)
+    below: Floats = ndtr(np.array([value - far, -value - far, near - value, -near - value]) / sd)
+    right, left, inner, outer = (float(it) for it in below)
+    return weigh(right, left, inner - outer)
+
+
+@dataclass(frozen=True, slots=True)
+class Sides:
+    """(M, S) each: the share of every grid cell in which the bias matters on a side, or is too small to mend."""
+
+    right: Floats
+    left: Floats
+    small: Floats
+
+    @classmethod
+    def of(cls, post: Posterior, mix: Mix, matter: Matter, doubt: float = 0.0) -> "Sides":
+        """`doubt`: a standard uncertainty of the bias that is not in the grid yet."""
+        far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), post.spread, mix)
+        inside = _above(post.bias, -near, doubt) - _above(post.bias, near, doubt)
+        return cls(_above(post.bias, far, doubt), 1 - _above(post.bias, -far, doubt), inside)
+
+
+def _above(bias: Floats, limit: Floats, doubt: float) -> Floats:
+    """(M, S) share of each cell of an even bias grid above each spread's limit, or the chance to be once doubted."""
+    away = bias[:, None] - limit[None, :]
+    if doubt > 0:
+        return ndtr(away / doubt)
+    return np.clip(away / float(bias[1] - bias[0]) + 0.5, 0.0, 1.0)

@@ -1,0 +1,52 @@
+"""The lengths a golfer usually putts: what a bias costs there, beside what it costs on the putt as laid (handbook
+5)."""
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from typing import Final
+
+from ..limits import Bounds, OutOfLimits
+from .capture import DISTANCE, Window
+from .putt import Putt
+
+WEIGHT: Final = Bounds(0.1, 100.0, "")
+MOST_LENGTHS: Final = 12
+
+
+@dataclass(frozen=True, slots=True)
+class UsualLength:
+    """A length (m) and how often it is putted beside the others."""
+
+    distance_m: float
+    weight: float = 1.0
+
+
+USUAL: Final = tuple(
+    UsualLength(*it) for it in ((1.0, 3.0), (1.5, 3.0), (2.0, 3.0), (3.0, 2.0), (4.0, 2.0), (6.0, 1.0))
+)
+"""What is usual for anybody: an opinion, editable for each golfer."""
+
+
+def checked_lengths(lengths: Sequence[UsualLength]) -> tuple[UsualLength, ...]:
+    """The lengths from the shortest on, or `OutOfLimits` for what can't be one of them."""
+    if not 1 <= len(lengths) <= MOST_LENGTHS:
+        limit = f"1 to {MOST_LENGTHS} lengths"
+        raise OutOfLimits(
+            "usual_lengths", f"Usual lengths are {limit}; these are {len(lengths)}.", limit=limit, unit=""
+        )
+    for n, it in enumerate(lengths):
+        DISTANCE.check(f"usual_lengths.{n}.distance_m", "Usual length", it.distance_m)
+        WEIGHT.check(f"usual_lengths.{n}.weight", "How often", it.weight)
+        if any(math.isclose(it.distance_m, other.distance_m) for other in lengths[:n]):
+            raise OutOfLimits(
+                f"usual_lengths.{n}.distance_m", "This length is there already.", limit="each length once", unit="m"
+            )
+    return tuple(sorted(lengths, key=lambda it: it.distance_m))
+
+
+def level_window(putt: Putt, distance_m: float) -> Window:
+    """What the hole allows at another length: level, on this green, at this pace."""
+    return replace(
+        putt, distance_m=distance_m, falls_forward_percent=0.0, falls_right_percent=0.0, read=None, target="computed"
+    ).window
