@@ -2,8 +2,10 @@
 
 import csv
 import io
+import re
 from datetime import UTC, datetime, timedelta
 
+import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -12,6 +14,7 @@ from libella.core.limits import OutOfLimits
 from libella.exchange.columns import TARGETS, UNITS, ColumnMapping, ColumnUse, checked_mapping, columns_of
 from libella.exchange.putt_rows import Check, putts
 from libella.exchange.sheet import read_sheet
+from libella.exchange.spreadsheet import for_spreadsheet, from_spreadsheet
 
 GIVEN = datetime(2026, 11, 1, 12, tzinfo=UTC)
 angles = st.floats(-29, 29).map(lambda it: round(it, 3))
@@ -100,3 +103,86 @@ def test_every_column_of_our_own_is_guessed_by_its_name_with_a_unit_that_it_can_
         with pytest.raises(OutOfLimits):
             broken = ColumnUse(0, name, guess.unit, "up and away")
             checked_mapping(ColumnMapping((broken,)), sheet_of([name, "x"], ["1", "1"]))
+
+
+def test_a_distance_in_every_row_refuses_only_the_rows_that_are_wrong():
+    """Faults are known by their sizes: with thousands of stations a good row never answers for another's typo."""
+    rng = np.random.default_rng(1)
+    lengths = [f"{it:.3f}" for it in rng.uniform(0.5, 14.0, 6000)]
+    typos = set(rng.choice(6000, 120, replace=False).tolist())
+    told = [["1", "99" if n in typos else it] for n, it in enumerate(lengths)]
+    sheet = sheet_of(["start", "length"], *told)
+    uses = ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "distance_m", "m")
+    check = Check()
+    # Not kept in a list: what is thrown away leaves its place to others.
+    good = 0
+    try:
+        for _ in putts(sheet, ColumnMapping(uses), "Anyone", "right", GIVEN, check):
+            good += 1
+    except OutOfLimits as refused:
+        assert refused.field == "mapping"
+    assert check.bad == sum(n in typos for n in range(check.good + check.bad))
+    assert {it.line - 2 for it in check.listed} <= typos
+
+
+def test_more_blocks_than_anybody_putted_are_refused_while_they_are_read():
+    sheet = sheet_of(["start", "length"], *[["1", f"{0.5 + n * 0.002:.3f}"] for n in range(3000)])
+    uses = ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "distance_m", "m")
+    check = Check()
+    with pytest.raises(OutOfLimits, match="falls apart into more than 2000 blocks"):
+        list(putts(sheet, ColumnMapping(uses), "Anyone", "right", GIVEN, check))
+    assert check.good == 2001
+
+
+@pytest.mark.parametrize(("closed", "bad"), [(False, 39), (True, 20)])
+def test_a_quote_that_runs_on_is_counted_and_named_with_its_line(closed, bad):
+    lines = ["start,note", *(f"1.{n},x" for n in range(50))]
+    lines[12] = '1.1,"x'
+    if closed:
+        lines[31] = '1.1,"x'
+    read_, check = read(read_sheet("\n".join(lines).encode()), ColumnUse(0, "start_deg", "deg", "right"))
+    assert (len(read_), check.bad) == (50 - bad, bad)
+    assert f"runs on over {bad} lines" in check.listed[0].reason
+
+
+def test_a_note_over_two_lines_is_one_sound_row():
+    sheet = sheet_of(["start", "note"], ["1", "first\nsecond, with a comma"], ["2", "x"])
+    rows, check = read(sheet, ColumnUse(0, "start_deg", "deg", "right"))
+    assert (len(rows), check.bad) == (2, 0)
+
+
+@pytest.mark.parametrize("ends", [["\r"], ["\n"], ["\r\n"], ["\r", "\n", "\r\n"]])
+def test_lines_may_end_in_any_way(ends):
+    text = "".join(line + ends[n % len(ends)] for n, line in enumerate(["start,x", "1,a", "2,b", "3,c"]))
+    rows, check = read(read_sheet(text.encode()), ColumnUse(0, "start_deg", "deg", "right"))
+    assert [it.raw["read_deg"] for it in rows] == [1, 2, 3] and check.bad == 0
+
+
+def test_a_time_before_anybody_putted_and_a_control_character_are_refused():
+    cells = ["0001-01-01T10:00:00", "1949-12-31", "9999-12-31T23:59:59+00:00", "2026-10-01 10:00"]
+    sheet = sheet_of(["start", "when", "condition"], *[["1", it, "x"] for it in cells], ["1", "", "a\x07b"])
+    uses = ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "taken_at"), ColumnUse(2, "condition")
+    rows, check = read(sheet, *uses)
+    assert [it.taken_at.year for it in rows] == [2026]
+    assert ["1950" in it.reason for it in check.listed] == [True, True, False, False]
+    assert "future" in check.listed[2].reason and "control character" in check.listed[3].reason
+
+
+def test_a_time_with_its_zone_is_held_to_now_and_one_without_may_be_of_another_place():
+    sheet = sheet_of(["start", "when"], ["1", "2026-11-01T12:00:20+00:00"], ["1", "2026-11-01 22:00"])
+    rows, check = read(sheet, ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "taken_at"))
+    assert check.bad == 1 and [it.taken_at for it in rows] == [GIVEN]
+
+
+@pytest.mark.parametrize(
+    "said", ["=1+1", "\t=1+1", "\r=1", "a;=1+1", "a,@b", "'=1", "''-1", "x|+1", "  =1", "on-line", "-"]
+)
+def test_what_a_spreadsheet_would_take_for_a_formula_comes_back_as_it_was(said):
+    out = for_spreadsheet(said)
+    assert not re.search(r"(^|[\t\r\n;,|])\s*[=+\-@]", out)
+    assert from_spreadsheet(out) == said
+
+
+@given(st.text("=+-@';,|\t a", max_size=12))
+def test_no_words_are_changed_by_a_spreadsheet_and_back(said):
+    assert from_spreadsheet(for_spreadsheet(said)) == said

@@ -10,7 +10,7 @@ from ..exchange.putt_file import as_csv, as_json, rows
 from ..lessons import blocks, golfers, lessons
 from ..lessons.desk import Desk
 from ..lessons.lessons import BlockSheet
-from ..lessons.strokes import strokes_of
+from ..lessons.strokes import strokes_of_all
 from ..store.tables import Golfer, Lesson
 from .shapes import UUID, AtDesk
 
@@ -30,7 +30,8 @@ def export(
 ) -> Response:
     """Every putt of it, oldest first, voided ones marked; docs/formats/putts.md tells the columns."""
     held = _held(desk, scope, id)
-    found = [row for who, lesson, sheets in held for row in rows(who, lesson, sheets, strokes_of(desk, lesson.id))]
+    strokes = strokes_of_all(desk, [lesson.id for _, lesson, _ in held])
+    found = [row for who, lesson, sheets in held for row in rows(who, lesson, sheets, strokes.get(lesson.id, ()))]
     kind = "text/csv; charset=utf-8" if form == "csv" else "application/json"
     headers = {"Content-Disposition": f'attachment; filename="putts-of-{scope}.{form}"'}
     return Response(as_csv(found) if form == "csv" else as_json(found), media_type=kind, headers=headers)

@@ -304,13 +304,17 @@ def _sheet(desk: Desk, id: UUID) -> Sheet:
 def _whole(desk: Desk, row: FileImport, sheet: Sheet, seen: Mapping[UUID, Job]) -> ImportOut:
     found = columns.columns_of(sheet)
     kept = row.mapping or imports.remembered(desk, sheet.digest)
-    guessed = ColumnMapping(tuple(it.guess for it in found), decimal=sheet.decimal)
+    guessed = ColumnMapping(tuple(it.guess for it in found), decimal=sheet.decimal or ".")
+    mapping = columns.mapping_of(kept) if kept else guessed
+    if not row.mapping and sheet.decimal:
+        # How the columns are read is remembered; how this file writes its numbers is its own.
+        mapping = replace(mapping, decimal=sheet.decimal)
     return ImportOut(
         **_line(row, seen),
         delimiter=sheet.delimiter,
         rows=sheet.rows,
         columns=found,
-        mapping=columns.mapping_of(kept) if kept else guessed,
+        mapping=mapping,
         remembered=kept is not None,
         taken_before=imports.taken_before(desk, row),
         targets=[

@@ -142,7 +142,9 @@ def _junia_sees() -> dict[int, Seeing]:
     moved = stands | {"ball_toes_m": 0.235, "shoulders_deg": -2.0, "handle_m": 0.77}
     tried = (({"inside": 25.0}, 4, 3), ({"behind": 25.0}, 3, 3))
     note = "Ball a hand further away, bow from the hips."
-    kept = Seeing(eyes, (-0.045, 0.03), stands=stands, tried=tried, card={"inside": 40.0}, card_note=note, checked=True)
+    # Asked there again before it is kept.
+    again = (*tried, ({"inside": 25.0}, 4, 4))
+    kept = Seeing(eyes, (-0.045, 0.03), stands=stands, tried=again, card={"inside": 25.0}, card_note=note, checked=True)
     # The face follows the picture, and the mark is laid as it is seen.
     aims = Aiming("face", 1.1, kind="face_mirror"), Aiming("mark", 0.7), Aiming("to_mark", 0.3)
     return {16: kept, 0: Seeing(eyes, (-0.04, 0.03), stands=moved, tried=tried, aims=aims)}

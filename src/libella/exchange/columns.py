@@ -121,7 +121,7 @@ class Column:
 def columns_of(sheet: Sheet) -> list[Column]:
     """Each column with its first values and a guess at what it tells; no two are guessed to tell the same."""
     samples: list[list[str]] = [[] for _ in sheet.headings]
-    for n, (_, cells) in enumerate(sheet.lines()):
+    for n, (_, cells, _) in enumerate(sheet.lines()):
         if n >= 40:
             break
         for at, cell in enumerate(cells[: len(samples)]):

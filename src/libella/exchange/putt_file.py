@@ -14,12 +14,12 @@ from ..lessons.chains import measures_of, strokes_by_putt
 from ..lessons.lessons import BlockSheet
 from ..lessons.strokes import StrokeSheet
 from ..store.tables import Golfer, Lesson
+from .spreadsheet import for_spreadsheet
 
 FORMAT: Final = "libella-putts"
 VERSION: Final = 2
 Value = str | float | int | bool | None
 _PUTT: Final = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
-_SPREADSHEET_SIGNS: Final = ("=", "+", "-", "@")
 
 
 @dataclass(frozen=True, slots=True)
@@ -142,6 +142,4 @@ def as_json(putts: Sequence[dict[str, Value]]) -> str:
 def _cell(value: Value) -> Value:
     if isinstance(value, bool):
         return "true" if value else "false"
-    if isinstance(value, str) and value.startswith(_SPREADSHEET_SIGNS):
-        return f"'{value}"
-    return value
+    return for_spreadsheet(value) if isinstance(value, str) else value

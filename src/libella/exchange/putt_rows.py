@@ -2,6 +2,7 @@
 
 import math
 import re
+import unicodedata
 from collections.abc import Iterator
 from dataclasses import dataclass, field
 from datetime import UTC, datetime, timedelta
@@ -14,12 +15,14 @@ from ..core.instruments.start_reader import READ
 from ..core.limits import OutOfLimits
 from ..core.notes import NOTES
 from ..core.stroke import MEASURES
-from ..lessons.imports import PuttRow
-from ..lessons.stations import StationEntry
+from ..lessons.imports import MOST_BLOCKS, PuttRow, too_many_blocks
+from ..lessons.times import EARLIEST, GRACE
 from .columns import TARGETS, UNITS, ColumnMapping, Kind, reader_station
 from .sheet import Sheet
+from .spreadsheet import from_spreadsheet
 
 _LONGEST_CELL: Final = 4000
+_AHEAD: Final = timedelta(hours=14)
 _SAID: Final = {"°": "deg", "degrees": "deg", "degree": "deg", '"': "in", "'": "ft", "inch": "in", "inches": "in",
                 "feet": "ft", "metres": "m", "percent": "%", "sec": "s"}  # fmt: skip
 _MINUS_BY_HAND = {"closed": "left", "open": "right", "in to out": "right", "out to in": "left"}
@@ -55,12 +58,14 @@ def putts(
 ) -> Iterator[PuttRow]:
     """The good rows as putts, in the file's order; bad ones are passed over, and listed in `check`."""
     reader = _Reader(sheet, mapping, golfer, hand, given_at)
-    for line, cells in sheet.lines():
+    for line, cells, swallowed in sheet.lines():
         try:
+            if swallowed:
+                raise _Bad("Row", f"a quote runs on over {swallowed} lines: close it, or take it out")
             row = reader.row(cells)
         except _Bad as fault:
             if check is not None:
-                check.bad += 1
+                check.bad += max(swallowed, 1)
                 if len(check.listed) < LISTED:
                     check.listed.append(BadRow(line, fault.column, fault.reason))
             continue
@@ -68,6 +73,8 @@ def putts(
             check.good += 1
             check.lessons.add(row.lesson)
             check.blocks.add((row.lesson, *row.block))
+            if len(check.blocks) > MOST_BLOCKS:
+                raise too_many_blocks()
             check.first_at = min(check.first_at or row.taken_at, row.taken_at)
             check.last_at = max(check.last_at or row.taken_at, row.taken_at)
         yield row
@@ -117,8 +124,9 @@ class _Reader:
             raise _Bad("Golfer", f"belongs to {who[:40]}")
         mapping = self._mapping
         sizes = self._sizes or self._sizes_told()
-        entry = reader_station(*sizes, 0.02 if self._limits else mapping.u_deg)
-        if fault := _fault(entry):
+        u_deg = 0.02 if self._limits else mapping.u_deg
+        entry = reader_station(*sizes, u_deg)
+        if fault := _fault(*sizes, u_deg):
             raise _Bad(*fault)
         taken_at = self._when()
         condition = self._text("condition") or mapping.condition
@@ -191,10 +199,12 @@ class _Reader:
         cell = self._cells[use.column].strip()
         if len(cell) > _LONGEST_CELL:
             raise _Bad(TARGETS[name].label, f"longer than {_LONGEST_CELL} characters")
+        if not cell.isprintable() and any(unicodedata.category(it) in ("Cc", "Cs") for it in cell):
+            raise _Bad(TARGETS[name].label, "holds a control character, which can't be kept")
         return cell
 
     def _text(self, name: str) -> str:
-        return self._cell(name).removeprefix("'")
+        return from_spreadsheet(self._cell(name))
 
     def _flag(self, name: str) -> bool:
         said = self._text(name).casefold()
@@ -237,9 +247,13 @@ class _Reader:
         found = _moment(said, self._mapping.day_first)
         if found is None:
             raise _Bad("When", f"{said[:30]!r} is no date and time")
-        if found > self._given_at + timedelta(days=1):
+        found, zoned = found
+        if found < EARLIEST:
+            raise _Bad("When", f"{said[:30]!r} lies before {EARLIEST.year}")
+        # A time without a zone may be that of a place where it is later already.
+        if found > self._given_at + (GRACE if zoned else _AHEAD):
             raise _Bad("When", f"{said[:30]!r} lies in the future")
-        return found
+        return min(found, self._given_at)
 
 
 _FLAGS: Final = {"": False, "0": False, "no": False, "false": False, "n": False, "1": True, "yes": True, "true": True,
@@ -273,7 +287,8 @@ def _read(cell: str, kind: Kind, unit: str, decimal: str) -> tuple[float, str]:
 
 
 @lru_cache(maxsize=4096)
-def _moment(said: str, day_first: bool) -> datetime | None:
+def _moment(said: str, day_first: bool) -> tuple[datetime, bool] | None:
+    """A date and time, and whether it names its zone; without one it is taken for UTC."""
     try:
         found = datetime.fromisoformat(said)
     except ValueError:
@@ -290,22 +305,20 @@ def _moment(said: str, day_first: bool) -> datetime | None:
                 break
     if found is None:
         return None
-    return found.replace(tzinfo=UTC) if found.tzinfo is None else found.astimezone(UTC)
+    if found.tzinfo is None:
+        return found.replace(tzinfo=UTC), False
+    try:
+        return found.astimezone(UTC), True
+    except OverflowError:
+        return None
 
 
-_FAULTS: dict[int, tuple[str, str] | None] = {}
-
-
-def _fault(entry: StationEntry) -> tuple[str, str] | None:
-    """Why a putt of those sizes can't be; found once for each station."""
-    key = id(entry)
-    if key not in _FAULTS:
-        if len(_FAULTS) > 4096:
-            _FAULTS.clear()
-        try:
-            entry.station()
-            _FAULTS[key] = None
-        except OutOfLimits as fault:
-            label = TARGETS[fault.field].label if fault.field in TARGETS else "Putt"
-            _FAULTS[key] = label, f"{fault.message}"
-    return _FAULTS[key]
+@lru_cache(maxsize=4096)
+def _fault(*sizes: float) -> tuple[str, str] | None:
+    """Why a putt of those sizes can't be; by the sizes, not by the entry, whose place may be another's tomorrow."""
+    try:
+        reader_station(*sizes).station()
+    except OutOfLimits as fault:
+        label = TARGETS[fault.field].label if fault.field in TARGETS else "Putt"
+        return label, fault.message
+    return None

@@ -1,18 +1,29 @@
 """A file of putts as a sheet: its text, how it is cut into cells, its headings."""
 
+import contextlib
 import csv
 import hashlib
 import io
 import re
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from typing import Final, Literal
+from typing import Final, Literal, NamedTuple
 
 from ..core.limits import OutOfLimits
 
 MOST_COLUMNS: Final = 256
 MOST_ROWS: Final = 250_000
 LARGEST_FILE: Final = 64 * 1024 * 1024
+# A quote that is never closed makes one long cell of all that follows: that is said of its row, not of the file.
+csv.field_size_limit(LARGEST_FILE)
+
+
+class Row(NamedTuple):
+    """A row: its last line's number as an editor counts it, its cells, and how many lines a broken quote ran over."""
+
+    line: int
+    cells: list[str]
+    swallowed: int
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,20 +34,35 @@ class Sheet:
     delimiter: str
     headings: tuple[str, ...]
     rows: int
-    decimal: Literal[".", ","]
+    decimal: Literal[".", ","] | None
+    """As the first rows write it; None where they tell nothing."""
 
     @property
     def digest(self) -> str:
         """The same for every file with these headings."""
         return hashlib.sha256("\x1f".join(self.headings).encode()).hexdigest()
 
-    def lines(self) -> Iterator[tuple[int, list[str]]]:
-        """Line number as an editor counts it, and cells, of each row after the headings; empty rows are passed over."""
+    def lines(self) -> Iterator[Row]:
+        """Each row after the headings; empty ones are passed over."""
+        source = self.text.split("\n")
         reader = csv.reader(io.StringIO(self.text), delimiter=self.delimiter)
         next(reader, None)
+        before = reader.line_num
         for cells in reader:
+            first, before = before, reader.line_num
             if any(cells):
-                yield reader.line_num, cells
+                yield Row(before, cells, self._swallowed(source[first:before]))
+
+    def _swallowed(self, lines: Sequence[str]) -> int:
+        """How many lines a quote that was never closed, or closed in the wrong place, made one row of; 0 for a sound
+        row, which may run over several lines too."""
+        if len(lines) < 2:
+            return 0
+        try:
+            list(csv.reader(lines, delimiter=self.delimiter, strict=True))
+        except csv.Error:
+            return len(lines)
+        return 0
 
 
 def read_sheet(content: bytes) -> Sheet:
@@ -54,7 +80,10 @@ def read_sheet(content: bytes) -> Sheet:
         headings = next(csv.reader(io.StringIO(text), delimiter=delimiter))
         rows = sum(1 for cells in csv.reader(io.StringIO(text), delimiter=delimiter) if any(cells)) - 1
     except csv.Error as fault:
-        raise _refused(f"The file can't be cut into cells: {fault}.", "CSV as in RFC 4180") from None
+        said = (
+            "a cell is longer than any cell should be" if "limit" in str(fault) else "a quote or a line end is broken"
+        )
+        raise _refused(f"The file can't be cut into cells: {said}.", "CSV as in RFC 4180") from None
     if len(headings) > MOST_COLUMNS:
         raise _refused(f"The file has {len(headings)} columns.", f"at most {MOST_COLUMNS} columns")
     if rows > MOST_ROWS:
@@ -63,10 +92,24 @@ def read_sheet(content: bytes) -> Sheet:
     commas = sum(bool(re.fullmatch(r"[+-]?\d+,\d+", it.strip())) for it in cells)
     points = sum(bool(re.fullmatch(r"[+-]?\d+\.\d+", it.strip())) for it in cells)
     named = tuple(it.strip()[:80] or f"column {n + 1}" for n, it in enumerate(headings))
-    return Sheet(text, delimiter, named, rows, "," if commas > points else ".")
+    return Sheet(text, delimiter, named, rows, None if commas == points else "," if commas > points else ".")
+
+
+def _last_whole(text: str, delimiter: str) -> int:
+    """The last line up to which a text can be cut into cells."""
+    reader = csv.reader(io.StringIO(text), delimiter=delimiter)
+    with contextlib.suppress(csv.Error):
+        for _ in reader:
+            pass
+    return reader.line_num
 
 
 def _decoded(content: bytes) -> str:
+    """The text, its lines ended alike however they were ended."""
+    return _as_text(content).replace("\r\n", "\n").replace("\r", "\n")
+
+
+def _as_text(content: bytes) -> str:
     if content.startswith((b"\xff\xfe", b"\xfe\xff")):
         return content.decode("utf-16", errors="replace")
     try:

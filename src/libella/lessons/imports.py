@@ -45,6 +45,17 @@ class PuttRow:
     void_reason: str | None = None
 
 
+def too_many_blocks() -> OutOfLimits:
+    """The error for a file that falls apart into more blocks than anybody putted."""
+    return OutOfLimits(
+        "mapping",
+        f"The file falls apart into more than {MOST_BLOCKS} blocks: look at what is read as condition, block and "
+        "distance.",
+        limit=f"at most {MOST_BLOCKS} blocks",
+        unit="",
+    )
+
+
 class Cancelled(Exception):
     """The coach stopped it; nothing of it is kept."""
 
@@ -201,12 +212,7 @@ class _Made:
 
     def _block(self, it: PuttRow, lesson: Lesson) -> "_Held[Block]":
         if len(self._blocks) >= MOST_BLOCKS:
-            raise OutOfLimits(
-                "mapping",
-                "The file falls apart into too many blocks: look at what is read as condition, block and distance.",
-                limit=f"at most {MOST_BLOCKS} blocks",
-                unit="",
-            )
+            raise too_many_blocks()
         laid = {"lesson_id": lesson.id} | laid_values(it.station)
         station = self._add(Station(studio_id=self.desk.studio_id, id=uuid6.uuid7(), laid_at=it.taken_at, **laid))
         block = Block(

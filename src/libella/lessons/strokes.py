@@ -173,30 +173,40 @@ class StrokeSheet:
 
 def strokes_of(desk: Desk, lesson_id: UUID) -> list[StrokeSheet]:
     """The strokes of a lesson, by when they were made, each sensor's matched to the putts by themselves."""
+    return strokes_of_all(desk, [lesson_id]).get(lesson_id, [])
+
+
+def strokes_of_all(desk: Desk, lesson_ids: Sequence[UUID]) -> dict[UUID, list[StrokeSheet]]:
+    """The strokes of several lessons, those without any left out."""
     query = (
         select(Stroke, Sensor)
         .join(Sensor, (Sensor.studio_id == Stroke.studio_id) & (Sensor.id == Stroke.sensor_id))
-        .where(Stroke.studio_id == desk.studio_id, Stroke.lesson_id == lesson_id)
+        .where(Stroke.studio_id == desk.studio_id, Stroke.lesson_id.in_(lesson_ids))
         .order_by(Stroke.at, Stroke.id)
-    )
-    putts = (
-        select(Reading.id, Reading.taken_at)
-        .join(Block, (Block.studio_id == Reading.studio_id) & (Block.id == Reading.block_id))
-        .where(Reading.studio_id == desk.studio_id, Block.lesson_id == lesson_id)
-        .order_by(Reading.taken_at, Reading.id)
     )
     with desk.transaction() as session:
         rows = [(stroke, sensor) for stroke, sensor in session.execute(query)]
-        if not rows:
-            return []
-        noted = [(id, at.timestamp()) for id, at in session.execute(putts)]
+        told = {stroke.lesson_id for stroke, _ in rows}
+        if not told:
+            return {}
+        putts = (
+            select(Block.lesson_id, Reading.id, Reading.taken_at)
+            .join(Block, (Block.studio_id == Reading.studio_id) & (Block.id == Reading.block_id))
+            .where(Reading.studio_id == desk.studio_id, Block.lesson_id.in_(told))
+            .order_by(Reading.taken_at, Reading.id)
+        )
+        noted: dict[UUID, list[tuple[UUID, float]]] = {it: [] for it in told}
+        for lesson_id, id, at in session.execute(putts):
+            noted[lesson_id].append((id, at.timestamp()))
     zeros = zeros_of(desk, list({sensor.id for _, sensor in rows}))
-    found: list[StrokeSheet] = []
-    for sensor_id in zeros:
-        own = [(stroke, sensor) for stroke, sensor in rows if sensor.id == sensor_id]
-        putt_of = _matched([it for it, _ in own], noted)
-        found += [_sheet(stroke, sensor, zeros[sensor_id], putt_of.get(stroke.id)) for stroke, sensor in own]
-    return sorted(found, key=lambda it: (it.stroke.at, it.stroke.id))
+    found: dict[UUID, list[StrokeSheet]] = {it: [] for it in told}
+    for lesson_id in told:
+        for sensor_id in zeros:
+            own = [(stroke, of) for stroke, of in rows if (of.id, stroke.lesson_id) == (sensor_id, lesson_id)]
+            putt_of = _matched([it for it, _ in own], noted[lesson_id])
+            found[lesson_id] += [_sheet(stroke, of, zeros[sensor_id], putt_of.get(stroke.id)) for stroke, of in own]
+        found[lesson_id].sort(key=lambda it: (it.stroke.at, it.stroke.id))
+    return found
 
 
 def _matched(strokes: Sequence[Stroke], noted: Sequence[tuple[UUID, float]]) -> dict[UUID, UUID]:
