@@ -136,7 +136,7 @@ def desk(engine) -> Desk:
 
 @pytest.fixture
 def client(engine) -> Generator[TestClient]:
-    with TestClient(create_app(engine), raise_server_exceptions=False) as client:
+    with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         yield client
 
 

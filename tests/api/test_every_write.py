@@ -131,7 +131,7 @@ def test_another_studio_sees_and_touches_nothing_of_it(coach, engine):
             text("insert into studio (id, name, place, coach) values (:id, 'Other', '', '')"),
             {"id": "00000000-0000-7000-8000-000000000001"},
         )
-    with TestClient(create_app(engine), raise_server_exceptions=False) as client:
+    with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         other = Coach(client)
         assert other.get("/golfers")["items"] == []
         for kind, it in writes.items():

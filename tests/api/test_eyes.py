@@ -33,7 +33,7 @@ def test_looks_are_kept_corrected_and_judged_against_the_zone(coach):
 
     coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="over", zone_mm=[-5, 5])
     over = coach.get(f"/lessons/{lesson['id']}/eyes")
-    assert over["zone_mm"] == [-5, 5] and "no" in over["words"][-1]
+    assert over["zone_mm"] == [-5, 5] and "too far in, clear" in over["words"][-1]
     coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="own")
     assert coach.get(f"/lessons/{lesson['id']}/eyes")["found"]["in_zone"] is None
 

@@ -109,7 +109,7 @@ def test_files_outside_the_front_end_are_not_served(client, tmp_path, engine):
     (tmp_path / "ui").mkdir()
     (tmp_path / "ui" / "index.html").write_text("page")
     (tmp_path / "secret").write_text("secret")
-    with TestClient(create_app(engine, tmp_path / "ui")) as own:
+    with TestClient(create_app(engine, tmp_path / "ui"), base_url="http://127.0.0.1") as own:
         assert own.get("/lessons/1/start").text == "page"
         assert "secret" not in own.get("/..%2fsecret").text
         assert own.get("/api/nothing").status_code == 404
@@ -118,7 +118,7 @@ def test_files_outside_the_front_end_are_not_served(client, tmp_path, engine):
 def test_a_database_that_goes_away_and_comes_back_loses_nothing(own_cluster):
     engine = connect(new_database(own_cluster))
     migrate(engine)
-    with TestClient(create_app(engine), raise_server_exceptions=False) as client:
+    with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         coach = Coach(client)
         block = coach.block(planned=50)
         kept = [coach.putt(block["id"], {"offset_m": 0.01})["id"] for _ in range(5)]
@@ -141,7 +141,7 @@ def test_a_database_that_goes_away_and_comes_back_loses_nothing(own_cluster):
 def test_a_power_cut_in_mid_run_loses_no_acknowledged_putt_and_doubles_none(own_cluster):
     engine = connect(new_database(own_cluster))
     migrate(engine)
-    with TestClient(create_app(engine), raise_server_exceptions=False) as client:
+    with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         coach = Coach(client)
         block = coach.block(planned=200)
         acknowledged: list[str] = []

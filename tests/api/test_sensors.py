@@ -54,7 +54,7 @@ def test_a_stroke_told_twice_by_either_road_is_one(coach):
     told = stroke("a", path_deg=1.5, u_deg=0.2)
     assert [it["outcome"] for it in tell(coach, head, told, told, stroke("b"))] == ["kept", "known", "kept"]
     token = head["authorization"].removeprefix("Bearer ")
-    with coach.client.websocket_connect("/api/sensor-link/stream") as socket:
+    with coach.client.websocket_connect("ws://127.0.0.1/api/sensor-link/stream") as socket:
         socket.send_json({**OURS, "kind": "hello", "token": token})
         assert socket.receive_json()["kind"] == "welcome"
         socket.send_json(told)
@@ -96,7 +96,7 @@ def test_a_stranger_and_a_device_let_go_are_not_heard(coach):
     id, head = paired(coach, lesson)
     assert coach.client.post("/api/sensor-link/messages", json=stroke()).status_code == 401
     tell(coach, head, stroke("before"))
-    with coach.client.websocket_connect("/api/sensor-link/stream") as socket:
+    with coach.client.websocket_connect("ws://127.0.0.1/api/sensor-link/stream") as socket:
         socket.send_json({**OURS, "kind": "hello", "token": head["authorization"][7:]})
         socket.receive_json()
         coach.drop(f"/sensors/{id}/link")
@@ -104,7 +104,7 @@ def test_a_stranger_and_a_device_let_go_are_not_heard(coach):
         refused = socket.receive_json()
     assert refused["outcome"] == "refused" and "not paired" in refused["problem"]["detail"]
     assert coach.client.post("/api/sensor-link/messages", json=stroke(), headers=head).status_code == 401
-    with coach.client.websocket_connect("/api/sensor-link/stream") as socket:
+    with coach.client.websocket_connect("ws://127.0.0.1/api/sensor-link/stream") as socket:
         socket.send_json({**OURS, "kind": "hello", "token": "x"})
         assert socket.receive_json()["title"] == "Not paired"
         with pytest.raises(WebSocketDisconnect):
@@ -218,9 +218,9 @@ def test_screens_of_a_lesson_hear_of_it_and_others_do_not(coach):
     lesson, other = coach.lesson(), coach.lesson()
     block = coach.block(lesson=lesson)
     _, head = paired(coach, lesson)
-    with coach.client.websocket_connect(f"/api/live/lessons/{lesson['id']}") as screen:
+    with coach.client.websocket_connect(f"ws://127.0.0.1/api/live/lessons/{lesson['id']}") as screen:
         assert screen.receive_json() == {"what": "here"}
-        with coach.client.websocket_connect(f"/api/live/lessons/{other['id']}") as away:
+        with coach.client.websocket_connect(f"ws://127.0.0.1/api/live/lessons/{other['id']}") as away:
             away.receive_json()
             coach.putt(block["id"], {"offset_m": 0.01})
             assert screen.receive_json() == {"what": "putt", "block_id": block["id"]}
@@ -240,7 +240,7 @@ def test_screens_of_a_lesson_hear_of_it_and_others_do_not(coach):
     with (
         pytest.raises(WebSocketDisconnect),
         coach.client.websocket_connect(
-            f"/api/live/lessons/{lesson['id']}", headers={"origin": "http://elsewhere.example"}
+            f"ws://127.0.0.1/api/live/lessons/{lesson['id']}", headers={"origin": "http://elsewhere.example"}
         ) as stranger,
     ):
         stranger.receive_json()

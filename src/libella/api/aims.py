@@ -10,7 +10,7 @@ from ..core.aim import CUES, LINKS, AimFound, AimSum, Cue, Link
 from ..core.instruments import instruments
 from ..lessons import aims
 from ..lessons.aims import AimEntry
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, words
 
 router = APIRouter(tags=["aim"])
 
@@ -25,7 +25,7 @@ class AimSetIn(Entry):
     planned: int = Field(default=7, description="set-downs; 3 to 40")
     kind: words(40) | None = Field(default=None, description="instrument the face is read with; null: an angle is read")
     sizes: dict[words(40), float] = Field(default_factory=dict, max_length=20)
-    started_at: AwareDatetime
+    started_at: Moment
 
 
 class SetDownIn(Entry):
@@ -33,7 +33,7 @@ class SetDownIn(Entry):
     raw: dict[words(20), float | words(20)] = Field(
         max_length=4, examples=[{"angle_deg": 1.0, "seen_deg": 0.5}, {"offset_m": 0.001}]
     )
-    taken_at: AwareDatetime
+    taken_at: Moment
 
 
 class SetDownOut(Kept):

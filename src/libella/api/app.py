@@ -5,7 +5,7 @@ from pathlib import Path
 from fastapi import APIRouter, FastAPI
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
-from sqlalchemy import Engine
+from sqlalchemy import Engine, text
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
@@ -35,9 +35,11 @@ from . import (
     standins,
     stations,
 )
-from .guard import BodyLimit
+from .guard import BodyLimit, SafeHeaders
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
+_REFUSALS = (400, 404, 408, 409, 413, 422, 503, 507)
+_LONGEST_PATH = 1024
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
 
@@ -66,15 +68,17 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     problems.install(app)
     app.add_middleware(GZipMiddleware, minimum_size=2000)
     app.add_middleware(BodyLimit)
-    app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]", "testserver"])
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]"])
+    app.add_middleware(SafeHeaders, page=front_end / "index.html")
 
-    api = APIRouter(prefix="/api", responses=dict.fromkeys((404, 409, 413, 422, 503), _PROBLEM))
+    api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
 
     @api.get("/health", tags=["health"])
     def health() -> dict[str, str]:
-        """Answers when the database does."""
+        """Answers when something can be kept: the database is there, and has room to write."""
         with app.state.desk().transaction() as session:
-            session.connection()
+            session.execute(text("create temporary table room (filler text) on commit drop"))
+            session.execute(text("insert into room values (repeat('libella ', 4096))"))
         return {"status": "ready"}
 
     everyday = (
@@ -100,6 +104,8 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     def front(path: str) -> Response:
         """A file of the front end, or its page, which finds its own way."""
         if path.startswith("api/"):
+            return problems.problem(404, "not-found", "Not found", "There is no such address.")
+        if len(path) > _LONGEST_PATH or not path.isprintable():
             return problems.problem(404, "not-found", "Not found", "There is no such address.")
         file = (front_end / path).resolve()
         if path and file.is_file() and file.is_relative_to(front_end.resolve()):

@@ -20,7 +20,7 @@ from ..lessons.desk import Desk
 from ..lessons.lessons import BlockSheet
 from ..store.tables import Golfer, Reading
 from .instruments import EntryPicture, entry_picture
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, ShortWords, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, words
 
 router = APIRouter(tags=["blocks"])
 
@@ -30,7 +30,7 @@ class BlockIn(Entry):
     condition: ShortWords = Field(description="what is the same through the block", examples=["as usual"])
     guided: bool = Field(description="true when a guide stands in the golfer's view", examples=[False])
     planned: int = Field(description="putts after which the verdict is given, 3 to 200", examples=[10])
-    started_at: AwareDatetime
+    started_at: Moment
     asks: tuple[words(20), ...] = Field(default=(), description="what else is noted of every putt", examples=[["felt"]])
     hole: bool = Field(default=True, description="false: putted to an aim point, with no hole there")
     path_model: PathName = Field(default="", description="the path as declared")
@@ -39,7 +39,7 @@ class BlockIn(Entry):
 
 class RungIn(Entry):
     from_block_id: UUID
-    started_at: AwareDatetime
+    started_at: Moment
 
 
 class ShareIn(Entry):
@@ -55,7 +55,7 @@ class ReadingIn(Entry):
 
     block_id: UUID
     raw: dict[words(40), float | words(40)] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
-    taken_at: AwareDatetime = Field(description="when it was tapped, by the client's clock")
+    taken_at: Moment = Field(description="when it was tapped, by the client's clock")
     notes: dict[words(20), float | words(20)] = Field(default_factory=dict, max_length=16, examples=[{"felt": "left"}])
 
 

@@ -18,7 +18,7 @@ from ..lessons.blocks import hand_of
 from ..lessons.cards import CheckEntry, CheckSheet, KeptCard
 from .eyes import EyeMarkIn
 from .prints import printed
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, LongWords, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, words
 
 router = APIRouter(tags=["cards"])
 
@@ -29,7 +29,7 @@ class CardIn(Entry):
     lesson_id: UUID
     position: dict[words(20), float] = Field(default_factory=dict, max_length=6)
     note: LongWords = ""
-    kept_at: AwareDatetime
+    kept_at: Moment
 
 
 class RowOut(BaseModel):
@@ -61,7 +61,7 @@ class QuickCheckIn(Entry):
     eye_height_m: float = 1.45
     square_m: float | None = Field(default=None, description="gap at the square reference, right end positive; ± 10 mm")
     answers: list[words(10)] = Field(default_factory=list, max_length=DIRECTIONS)
-    taken_at: AwareDatetime
+    taken_at: Moment
 
     def entry(self) -> CheckEntry:
         eyes = None

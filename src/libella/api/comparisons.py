@@ -12,7 +12,7 @@ from ..core.turns import ORDERS, Order
 from ..lessons import comparisons, pauses
 from ..lessons.comparisons import ComparisonEntry, ComparisonSheet, Condition
 from .blocks import BlockKept
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, Kept, ShortWords, words
+from .shapes import UUID, UUID7, AtDesk, Entry, Kept, Moment, ShortWords, words
 
 router = APIRouter(tags=["comparisons"])
 
@@ -34,7 +34,7 @@ class ComparisonIn(Entry):
     question: Question = "line"
     asks: tuple[words(20), ...] = ()
     hole: bool = True
-    started_at: AwareDatetime
+    started_at: Moment
 
 
 class ComparisonOut(BaseModel):

@@ -13,7 +13,7 @@ from ..core.side_look import Covers, SideWay, StringLook, Strip, StripLook
 from ..lessons import eyes
 from ..lessons.eyes import SightingEye, look_of
 from ..store import tables
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment
 
 router = APIRouter(tags=["eyes"])
 
@@ -41,7 +41,7 @@ class EyeTakeIn(Entry):
     level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
     seen_m: float = Field(default=0.005, description="the spacing really read to")
     reread_of: UUID | None = Field(default=None, description="the look this one reads again, nothing having moved")
-    taken_at: AwareDatetime
+    taken_at: Moment
 
     def look(self) -> EyeTake:
         plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail"})
@@ -57,7 +57,7 @@ class StringLookIn(Entry):
     side: Literal["outside", "inside"] = "outside"
     string_height_m: float = Field(default=0.3, description="over the ground; 0.05 to 0.6 m")
     eye_height_m: float = 1.45
-    taken_at: AwareDatetime
+    taken_at: Moment
 
 
 class StripLookIn(Entry):
@@ -67,7 +67,7 @@ class StripLookIn(Entry):
     way: Literal["strip"] = "strip"
     seen: Strip
     turns_m: float = Field(default=0.015, description="how far beside the line it turns dark; 1 to 100 mm")
-    taken_at: AwareDatetime
+    taken_at: Moment
 
 
 class EyeTakeOut(BaseModel):

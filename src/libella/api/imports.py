@@ -20,7 +20,7 @@ from ..lessons import golfers, imports
 from ..lessons.blocks import hand_of
 from ..lessons.desk import Desk
 from ..lessons.imports import PuttRow
-from ..lessons.problem import Conflict
+from ..lessons.problem import Conflict, NotYet
 from ..store.tables import FileImport
 from .shapes import UUID, UUID7, AtDesk, Entry, Kept
 
@@ -70,7 +70,7 @@ class Jobs:
         with self._lock:
             now = self._jobs.get(id)
             if now is not None and now.phase in ("checking", "taking"):
-                raise Conflict("This file is being worked on.", "Wait for it, or stop it.")
+                raise NotYet("This file is being worked on.", "Wait for it, or stop it.")
             for other in self._jobs.values():
                 if other.phase not in ("checking", "taking"):
                     other.rows = []
@@ -226,15 +226,15 @@ def take(desk: AtDesk, request: Request, id: UUID, entry: TakeIn) -> ImportLine:
     """Take it in: all of it in one transaction. Bad rows must have been seen."""
     row = imports.file_import(desk, id)
     if row.mapping is None:
-        raise Conflict("It was not said how this file is read.", "Say what its columns tell.")
+        raise NotYet("It was not said how this file is read.", "Say what its columns tell.")
     if row.state == "taken":
         return _told(desk, request, id)
     before = request.app.state.jobs.of(id)
     if before is None or before.phase not in ("checked", "stopped", "failed"):
-        raise Conflict("The file was not read through yet.", "Look at its rows first.")
+        raise NotYet("The file was not read through yet.", "Look at its rows first.")
     if before.check.bad and not entry.skip_bad:
         said = f"{before.check.bad} rows can't be read. Nothing is taken in until you agree to leave them out."
-        raise Conflict(said, "Look at the list, then take in the rest.")
+        raise NotYet(said, "Look at the list, then take in the rest.")
     rows = before.rows or _rows(desk, row, columns.mapping_of(row.mapping), _sheet(desk, id), Check())
 
     def work(job: Job) -> None:

@@ -14,11 +14,11 @@ from .shapes import (
     UUID,
     UUID7,
     AtDesk,
-    AwareDatetime,
     Entry,
     InUnits,
     Kept,
     LongWords,
+    Moment,
     Page,
     ShortWords,
     cursor,
@@ -41,7 +41,7 @@ class LessonIn(Entry):
     place: ShortWords = Field(examples=["The Ropewalk"])
     surface: Surface = "indoor mat"
     stimp_ft: float = Field(description="green speed, ft on the ramp, 4 to 16", examples=[10.0])
-    started_at: AwareDatetime
+    started_at: Moment
     conditions: LongWords = Field(default="", examples=["lights dimmed"])
 
 
@@ -95,7 +95,7 @@ class Today(Page):
 
 
 class EndIn(Entry):
-    ended_at: AwareDatetime
+    ended_at: Moment
 
 
 class ReasonIn(Entry):

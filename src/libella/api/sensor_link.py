@@ -2,6 +2,7 @@
 
 import asyncio
 import contextlib
+import json
 from collections import deque
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -13,6 +14,7 @@ from uuid import UUID
 from fastapi import APIRouter, Header, Request, WebSocket, WebSocketDisconnect
 from fastapi.responses import JSONResponse
 from pydantic import AwareDatetime, BaseModel, Field, TypeAdapter, ValidationError
+from sqlalchemy.exc import InterfaceError, OperationalError
 from starlette.concurrency import run_in_threadpool
 
 from ..core.limits import OutOfLimits
@@ -102,16 +104,31 @@ class Intake:
                 try:
                     told = await run_in_threadpool(receive, self._desk(), [it.entry for it in batch])
                 except Exception as error:
-                    for it in batch:
-                        if not it.done.done():
-                            it.done.set_exception(error)
+                    # One that the database will not have must not take the others with it.
+                    if len(batch) == 1 or isinstance(error, OperationalError | InterfaceError):
+                        for it in batch:
+                            if not it.done.done():
+                                it.done.set_exception(error)
+                    else:
+                        await self._one_by_one(batch)
                     continue
-                for it, what in zip(batch, told, strict=True):
-                    if not it.done.done():
-                        it.done.set_result(what)
-                    self._tell(it.entry, what)
+                self._answer(batch, told)
         finally:
             self._busy = False
+
+    async def _one_by_one(self, batch: Sequence[_Waiting]) -> None:
+        for it in batch:
+            try:
+                self._answer([it], await run_in_threadpool(receive, self._desk(), [it.entry]))
+            except Exception as error:
+                if not it.done.done():
+                    it.done.set_exception(error)
+
+    def _answer(self, batch: Sequence[_Waiting], told: Sequence[Received]) -> None:
+        for it, what in zip(batch, told, strict=True):
+            if not it.done.done():
+                it.done.set_result(what)
+            self._tell(it.entry, what)
 
     def _tell(self, entry: StrokeEntry, what: Received) -> None:
         if what.outcome != "kept" or what.lesson_id is None:
@@ -184,9 +201,13 @@ async def stream(socket: WebSocket) -> None:
 
 
 async def _json(socket: WebSocket) -> Any:
+    """The next message; None for what is none: no text, no JSON, or nested deeper than anything means."""
+    message = await socket.receive()
+    if message["type"] == "websocket.disconnect":
+        raise WebSocketDisconnect(message.get("code", 1005))
     try:
-        return await socket.receive_json()
-    except ValueError:
+        return json.loads(message.get("text") or "")
+    except (ValueError, RecursionError):
         return None
 
 
@@ -198,7 +219,7 @@ async def _take(app: Any, sensor_id: UUID, lesson_id: UUID, many: Sequence[Any])
         try:
             it = _MESSAGES.validate_python(told)
             _check(it)
-        except (ValidationError, OutOfLimits) as fault:
+        except (ValidationError, OutOfLimits, OverflowError) as fault:
             answers[n] = MessageOut(stroke_id=_id_of(told), outcome="refused", problem=_refusal(told, fault))
             continue
         if it.kind == "stroke":

@@ -8,7 +8,7 @@ from pydantic import BaseModel, Field
 from ..core.drawing.scene import Scene
 from ..core.set_up import ENTRIES, Group, Noted, Unit, Wander
 from ..lessons import set_ups
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, words
 
 router = APIRouter(tags=["set-ups"])
 
@@ -35,7 +35,7 @@ class SetUpIn(Entry):
         max_length=len(ENTRIES), examples=[{"ball_toes_m": 0.23, "shoulders_deg": "left"}]
     )
     again_of: UUID | None = Field(default=None, description="the first of its run, taken again after stepping away")
-    taken_at: AwareDatetime
+    taken_at: Moment
 
 
 class SetUpOut(Kept):

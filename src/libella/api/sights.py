@@ -13,7 +13,7 @@ from ..core.perception.words import FEWEST, SightWords, laid_rod, rod_words
 from ..core.wording import Units
 from ..lessons import sights
 from ..lessons.sights import Asked, Eyes, Glasses, SightEntry, SightSheet, Toward, Trace, condition_words, line_words
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, Kept, ShortWords, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, words
 
 router = APIRouter(tags=["sights"])
 
@@ -28,7 +28,7 @@ class SightIn(Entry):
     eyes: Eyes = "both"
     glasses: Glasses = "none"
     away_m: float = Field(default=2.0, description="rod's near end, or the ball, to where it is read; 0.5 to 15 m")
-    started_at: AwareDatetime
+    started_at: Moment
     toward: Toward = Field(default="hole", description="what is called straight: the hole, or a breaking putt's start")
     position: dict[words(20), float] = Field(
         default_factory=dict,
@@ -101,7 +101,7 @@ class AnswerIn(Entry):
     raw: dict[words(20), float | words(20)] = Field(
         max_length=4, examples=[{"true_deg": 0.75, "looks": "left"}, {"beside_m": 0.02, "seen_m": 0.005}]
     )
-    taken_at: AwareDatetime
+    taken_at: Moment
 
 
 class VoidIn(Entry):

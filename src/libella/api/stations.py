@@ -24,7 +24,7 @@ from ..lessons.stations import AidEntry, StationEntry, entry_of
 from ..store.tables import Station
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
-from .shapes import UUID, UUID7, AtDesk, AwareDatetime, Entry, InUnits, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, words
 
 router = APIRouter(prefix="/stations", tags=["stations"])
 
@@ -107,7 +107,7 @@ class WayOut(BaseModel):
 
 class StationIn(LaidIn):
     lesson_id: UUID
-    laid_at: AwareDatetime
+    laid_at: Moment
 
 
 class LaidOut(BaseModel):

@@ -48,7 +48,7 @@ def main() -> int:
         with contextlib.ExitStack() as stack:
             url = settings.database_url
             if not url:
-                cluster = Cluster(_DATA)
+                cluster = Cluster(_DATA, watched=True)
                 _say(f"PostgreSQL: starting, data in {cluster.folder}")
                 url = stack.enter_context(cluster.running())
             engine = connect(url)

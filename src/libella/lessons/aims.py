@@ -22,7 +22,7 @@ from ..store.tables import AimSet, Golfer, Lesson, SetDown
 from .blocks import hand_of
 from .desk import Desk
 from .lessons import open_lesson
-from .problem import Conflict
+from .problem import Closed, KeptOtherwise, NotYet
 from .stations import entry_of, newest_station
 
 MOST = 80
@@ -83,13 +83,13 @@ def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> AimSet:
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, entry.lesson_id)
         if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
-            raise Conflict(
+            raise NotYet(
                 "A laser is on while this is read, and its cautions were not read in this lesson yet.",
                 "Read them, tick them, then begin the set.",
             )
         row, new = desk.add(session, AimSet, id, **values)
         if not new and any(getattr(row, name) != value for name, value in values.items()):
-            raise Conflict("A set with this id was begun otherwise.", "Begin a new set.")
+            raise KeptOtherwise("A set with this id was begun otherwise.", "Begin a new set.")
         return row
 
 
@@ -102,10 +102,10 @@ def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -
         if kept is None:
             open_lesson(desk, session, row.lesson_id, taken_at)
             if sum(not it.voided for it in _set_downs(desk, session, [set_id])) >= MOST:
-                raise Conflict(f"A set holds {MOST} set-downs.", "Begin a new set.")
+                raise Closed(f"A set holds {MOST} set-downs.", "Begin a new set.")
             kept, _ = desk.add(session, SetDown, id, aim_set_id=set_id, raw=dict(raw), taken_at=taken_at)
         if (kept.aim_set_id, kept.raw, kept.taken_at) != (set_id, dict(raw), taken_at):
-            raise Conflict("A set-down with this id is kept already and says something else.", "Read it again.")
+            raise KeptOtherwise("A set-down with this id is kept already and says something else.", "Read it again.")
         return kept
 
 

@@ -27,7 +27,7 @@ from ..store.tables import Block, Golfer, Lesson, Reading, ReadingMark, Station
 from .desk import Desk
 from .golfers import usual_of
 from .lessons import BlockSheet, open_lesson, with_readings
-from .problem import Conflict
+from .problem import Closed, Conflict, KeptOtherwise, NotYet
 from .stations import entry_of, laid_values
 
 PLANNED = Bounds(3, 200, "putts")
@@ -73,7 +73,7 @@ def add_block(
     station = desk.get(session, Station, entry.station_id, "station")
     lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
     if entry_of(station).station().has_laser and lesson.laser_read_at is None:
-        raise Conflict(
+        raise NotYet(
             "A laser is on at this station, and its cautions were not read in this lesson yet.",
             "Read them, tick them, then start the block.",
         )
@@ -100,7 +100,7 @@ def add_block(
         **laid_values(entry_of(station)),
     )
     if not new and any(getattr(row, name) != value for name, value in told.items()):
-        raise Conflict("A block with this id was started otherwise.", "Start a new block.")
+        raise KeptOtherwise("A block with this id was started otherwise.", "Start a new block.")
     return row
 
 
@@ -196,7 +196,7 @@ def record(
                 )
             )
             if (valid or 0) >= block.planned:
-                raise Conflict(
+                raise Closed(
                     f"This block has reached its planned end of {block.planned} putts.",
                     "Extend it, or start a new block; then record the putt again.",
                 )
@@ -214,7 +214,7 @@ def record(
             if new:
                 return Recorded(kept, True, block.lesson_id)
         if kept.block_id != block_id or kept.raw != dict(raw) or kept.notes != noted or kept.taken_at != taken_at:
-            raise Conflict(
+            raise KeptOtherwise(
                 "A reading with this id is kept already and says something else.",
                 "Void that one and record a new reading.",
             )

@@ -23,7 +23,7 @@ from ..store.tables import Golfer, Lesson, QuickCheck, SetUpCard
 from .desk import Desk
 from .lessons import open_lesson
 from .maps import map_sheet
-from .problem import Conflict
+from .problem import Conflict, KeptOtherwise, NotYet
 from .set_ups import newest_values
 
 PAGE = 20
@@ -77,7 +77,7 @@ def keep_card(
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
     values = newest_values(desk, lesson_id)
     if not values and eyes.found is None and angle is None:
-        raise Conflict("There is nothing to keep yet.", "Note the set-up, mark the eyes or ask what looks straight.")
+        raise NotYet("There is nothing to keep yet.", "Note the set-up, mark the eyes or ask what looks straight.")
     card = moved_card(position, values, eyes.found, eyes.looks, angle, eyes.zone_mm)
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, lesson_id)
@@ -93,7 +93,7 @@ def keep_card(
             kept_at=kept_at,
         )
         if not new and (row.lesson_id, row.raw["position"], row.note) != (lesson_id, raw["position"], note):
-            raise Conflict("A card with this id is kept already and says something else.", "Keep a new card.")
+            raise KeptOtherwise("A card with this id is kept already and says something else.", "Keep a new card.")
         return _kept(row)
 
 
@@ -147,7 +147,7 @@ def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: da
         row, new = desk.add(session, QuickCheck, id, **values, raw=raw, taken_at=taken_at)
         if not new:
             if (row.lesson_id, row.card_id) != (lesson_id, entry.card_id):
-                raise Conflict("A check with this id is kept already, elsewhere.", "Begin a new check.")
+                raise KeptOtherwise("A check with this id is kept already, elsewhere.", "Begin a new check.")
             row.raw = raw
         return row
 

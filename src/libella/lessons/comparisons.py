@@ -16,7 +16,7 @@ from ..store.tables import Block, Comparison, Lesson, Station
 from .blocks import BlockEntry, add_block, station_of, valid_intervals
 from .desk import Desk
 from .lessons import BlockSheet, blocks_where, open_lesson
-from .problem import Conflict
+from .problem import Conflict, KeptOtherwise
 
 _ORDERS: dict[str, Order] = {it: it for it in ORDERS}
 _QUESTIONS: dict[str, Question] = {it: it for it in QUESTIONS}
@@ -83,7 +83,7 @@ def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> Comparison:
         row, new = desk.add(session, Comparison, id, **values, started_at=entry.started_at, entry=told)
         if not new:
             if row.entry != told:
-                raise Conflict("A comparison with this id was planned otherwise.", "Plan a new one.")
+                raise KeptOtherwise("A comparison with this id was planned otherwise.", "Plan a new one.")
             return row
         for n, it in enumerate(entry.conditions):
             station = desk.get(session, Station, it.station_id, "station")

@@ -30,7 +30,7 @@ from ..store.tables import EyeTake, Golfer, Lesson
 from .blocks import hand_of
 from .desk import Desk
 from .lessons import open_lesson
-from .problem import Conflict
+from .problem import Conflict, KeptOtherwise
 
 EDGE = Bounds(-150.0, 150.0, "mm")
 SightingEye = Literal["left", "right", ""]
@@ -70,7 +70,7 @@ def keep_take(
                 raise Conflict("Only a look at both eyes in this lesson can be read again.", "Keep it as a new look.")
         row, _ = desk.add(session, EyeTake, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
         if (row.lesson_id, row.raw, row.taken_at, row.reread_of) != (lesson_id, raw, taken_at, reread_of):
-            raise Conflict("A look with this id is kept already and says something else.", "Mark the eyes again.")
+            raise KeptOtherwise("A look with this id is kept already and says something else.", "Mark the eyes again.")
         return row
 
 

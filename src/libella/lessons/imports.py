@@ -19,7 +19,7 @@ from ..core.station import Station as LaidStation
 from ..store.tables import Block, ColumnMap, FileImport, Golfer, Lesson, Reading, Station
 from .blocks import station_of
 from .desk import Desk
-from .problem import Conflict
+from .problem import KeptOtherwise, NotYet
 from .stations import StationEntry, laid_values
 
 MOST_BLOCKS = 2000
@@ -72,7 +72,7 @@ def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: d
         values = {"golfer_id": golfer_id, "name": name, "digest": digest, "state": "given", "given_at": at}
         row, new = desk.add(session, FileImport, id, **values, content=gzip.compress(content, 3))
         if not new and (row.digest, row.golfer_id) != (digest, golfer_id):
-            raise Conflict("Another file was given under this id.", "Give it anew.")
+            raise KeptOtherwise("Another file was given under this id.", "Give it anew.")
         return row
 
 
@@ -159,7 +159,7 @@ def undo(desk: Desk, id: UUID, undone: bool, at: datetime) -> FileImport:
     with desk.transaction() as session:
         row = desk.get(session, FileImport, id, "import", lock=True)
         if row.state == "given":
-            raise Conflict("This file was not taken in.", "Take it in first.")
+            raise NotYet("This file was not taken in.", "Take it in first.")
         values = {"voided_at": at if undone else None, "void_reason": _UNDONE if undone else None}
         session.execute(
             update(Lesson).where(Lesson.studio_id == desk.studio_id, Lesson.file_import_id == id).values(**values)

@@ -13,7 +13,7 @@ from sqlalchemy.orm import Session
 from ..core.green.capture import STIMP
 from ..store.tables import Block, Golfer, Lesson, Reading, Station
 from .desk import Desk
-from .problem import Conflict
+from .problem import Closed, Conflict
 
 PAGE = 12
 Surface = Literal["indoor mat", "carpet", "green"]
@@ -70,10 +70,10 @@ def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = No
     """The lesson, or `Conflict` where it takes nothing more: voided, or ended before `at` (always, without one)."""
     row = desk.get(session, Lesson, id, "lesson")
     if row.voided_at is not None:
-        raise Conflict("This lesson is voided.", "Restore the lesson, then go on.")
+        raise Closed("This lesson is voided.", "Restore the lesson, then go on.")
     # What was taken before the end may arrive after it: it was waiting for the network.
     if row.ended_at is not None and (at is None or at > row.ended_at):
-        raise Conflict("This lesson has ended.", "Open the lesson again, then go on.")
+        raise Closed("This lesson has ended.", "Open the lesson again, then go on.")
     return row
 
 

@@ -13,7 +13,7 @@ from ..core.stroke import SENSORS, SensorKind, Zero, zero_of
 from ..store.tables import Lesson, Sensor, SensorZero, Stroke
 from .desk import Desk
 from .lessons import open_lesson
-from .problem import Conflict, NotFound
+from .problem import KeptOtherwise, NotFound
 
 CODE_LASTS = timedelta(minutes=10)
 
@@ -37,7 +37,7 @@ def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: st
         if not new and row.paired_at is None and row.code_until <= at:
             row.code, row.code_until = _code(), at + CODE_LASTS
         if not new and (row.kind, row.lesson_id) != (kind, lesson_id):
-            raise Conflict("A sensor with this id was asked for otherwise.", "Ask for a new one.")
+            raise KeptOtherwise("A sensor with this id was asked for otherwise.", "Ask for a new one.")
         return row
 
 

@@ -19,7 +19,7 @@ from .blocks import hand_of
 from .desk import Desk
 from .eyes import eye_sheet
 from .lessons import open_lesson
-from .problem import Conflict
+from .problem import Conflict, KeptOtherwise
 
 USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
 
@@ -59,7 +59,7 @@ def keep_set_up(
         )
         if not new:
             if (row.lesson_id, row.again_of) != (lesson_id, again_of):
-                raise Conflict("A set-up with this id is kept already, elsewhere.", "Note a new one.")
+                raise KeptOtherwise("A set-up with this id is kept already, elsewhere.", "Note a new one.")
             row.values = dict(values)
         return row
 

@@ -26,7 +26,7 @@ from ..core.wording import Units, side_of, tape
 from ..store.tables import Lesson, SightTest, SightTrial
 from .desk import Desk
 from .lessons import open_lesson
-from .problem import Conflict
+from .problem import Closed, KeptOtherwise
 from .stations import entry_of, newest_station
 
 MOST_TRIALS = 80
@@ -102,7 +102,7 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> SightTest:
         values = asdict(entry) | {"position": dict(position_of(entry.position))}
         row, new = desk.add(session, SightTest, id, **values)
         if not new and any(getattr(row, name) != value for name, value in values.items()):
-            raise Conflict("A test with this id was begun otherwise.", "Begin a new test.")
+            raise KeptOtherwise("A test with this id was begun otherwise.", "Begin a new test.")
         return row
 
 
@@ -121,12 +121,12 @@ def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) ->
         if kept is None:
             open_lesson(desk, session, test.lesson_id)
             if test.ended_at is not None:
-                raise Conflict("This test is shown already; its answers stand.", "Begin a new test.")
+                raise Closed("This test is shown already; its answers stand.", "Begin a new test.")
             if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:
-                raise Conflict(f"A test holds {MOST_TRIALS} answers.", "Show what they say, or begin a new test.")
+                raise Closed(f"A test holds {MOST_TRIALS} answers.", "Show what they say, or begin a new test.")
             kept, _ = desk.add(session, SightTrial, id, test_id=test_id, raw=dict(raw), taken_at=taken_at)
         if kept.test_id != test_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
-            raise Conflict("An answer with this id is kept already and says something else.", "Answer again.")
+            raise KeptOtherwise("An answer with this id is kept already and says something else.", "Answer again.")
         return kept
 
 

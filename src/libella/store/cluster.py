@@ -1,14 +1,17 @@
 """A PostgreSQL server of the project's own: made in a folder, on loopback, never as root, stopped by its last user."""
 
+import contextlib
 import fcntl
 import os
 import pwd
+import re
 import secrets
 import shutil
 import socket
 import subprocess
 import tempfile
-from collections.abc import Generator
+import threading
+from collections.abc import Generator, Mapping, Sequence
 from contextlib import contextmanager
 from pathlib import Path
 
@@ -18,6 +21,7 @@ _PROGRAMS = Path("/usr/lib/postgresql")
 _FALLBACK_ROOT = Path("/var/lib/libella")
 _DATABASE = "libella"
 _USER = "libella"
+_LOOKED_AFTER_S = 1.0
 
 
 class ClusterError(RuntimeError):
@@ -31,11 +35,12 @@ class Cluster:
     the `postgres` user that Debian's package makes; where that user cannot reach the folder, the data lies in
     /var/lib/libella under the same name.
 
-    `hasty`: a power cut may cost the data; for tests, whose data is thrown away.
+    `hasty`: a power cut may cost the data; for tests, whose data is thrown away. `watched`: while somebody uses it, a
+    server that died is started again on its port.
     """
 
-    def __init__(self, folder: Path, *, hasty: bool = False) -> None:
-        self._hasty = hasty
+    def __init__(self, folder: Path, *, hasty: bool = False, watched: bool = False) -> None:
+        self._hasty, self._watched = hasty, watched
         self.folder = _reachable(folder.absolute())
         self._data = self.folder / "postgres"
         self._log = self.folder / "postgres.log"
@@ -52,16 +57,21 @@ class Cluster:
                 fcntl.flock(users, fcntl.LOCK_SH)
                 if not self._answers():
                     self._start()
+                self._have_database()
+            done = threading.Event()
+            if self._watched:
+                threading.Thread(target=self._watch, args=(done,), daemon=True).start()
             try:
                 yield self.url
             finally:
+                done.set()
                 with self._alone():
                     try:
                         fcntl.flock(users, fcntl.LOCK_EX | fcntl.LOCK_NB)
                     except BlockingIOError:
                         pass  # somebody else still uses it
                     else:
-                        self._control("stop", "-m", "fast")
+                        self._stop("fast")
 
     @property
     def url(self) -> str:
@@ -70,11 +80,23 @@ class Cluster:
 
     def kill(self) -> None:
         """Stop the server at once, as a power cut would. For tests."""
-        self._control("stop", "-m", "immediate")
+        self._stop("immediate")
 
     def revive(self) -> None:
-        """Start it again on the same port. For tests."""
-        self._control("start", "-l", str(self._log), "-o", self._options(), wait=30)
+        """Start it again on the same port."""
+        self._forget_stale()
+        self._control("start", "-l", str(self._log), "-o", self._options(), wait=60)
+
+    def run(self, program: str, *words: str, **environment: str) -> None:
+        """Run one of the server's own programs, such as `pg_dump`; `ClusterError` where it fails."""
+        self._run(program, *words, environment=environment)
+
+    def _watch(self, done: threading.Event) -> None:
+        """Start the server again when it died, until we are done with it."""
+        while not done.wait(_LOOKED_AFTER_S):
+            with contextlib.suppress(ClusterError, OSError), self._alone():
+                if not done.is_set() and not self._answers():
+                    self.revive()
 
     @contextmanager
     def _alone(self) -> Generator[None]:
@@ -88,20 +110,49 @@ class Cluster:
             shutil.chown(self.folder, "postgres", "postgres")
 
     def _answers(self) -> bool:
-        return (self._data / "postmaster.pid").exists() and self._control("status", check=False) == 0
+        return self._process() is not None and self._control("status", check=False) == 0
+
+    def _process(self) -> int | None:
+        """The number of this cluster's own server process; None where there is none.
+
+        A number left in its file may by now be another process's, even another database's: only one that works in our
+        data folder is ours.
+        """
+        try:
+            number = int((self._data / "postmaster.pid").read_text().split("\n", 1)[0])
+            return number if Path(f"/proc/{number}/cwd").readlink() == self._data.resolve() else None
+        except (OSError, ValueError):
+            return None
+
+    def _forget_stale(self) -> None:
+        """Take away the number of a server that is gone; whose number it is now must not be asked, nor signalled."""
+        if self._process() is None:
+            (self._data / "postmaster.pid").unlink(missing_ok=True)
+
+    def _stop(self, how: str) -> None:
+        if self._process() is not None:
+            self._control("stop", "-m", how)
 
     def _start(self) -> None:
         self._programs()  # says what is missing, before a failed start would
-        fresh = not (self._data / "PG_VERSION").exists()
-        if fresh:
+        if not self._data.exists():
             self._create()
+        elif not (self._data / "PG_VERSION").exists():
+            raise ClusterError(f"{self._data} holds no PostgreSQL data: move it away to start with empty data.")
+        self._have_checksums()
         self._port.write_text(str(_free_port()))
         try:
-            self._control("start", "-l", str(self._log), "-o", self._options(), wait=60)
+            self.revive()
         except ClusterError as problem:
             raise ClusterError(f"PostgreSQL can't start; its last words in {self._log}:\n{self._tail()}") from problem
-        if fresh:
-            self._create_database()
+
+    def _have_checksums(self) -> None:
+        """Turn on checksums of every page for data made before they were: a disk that garbles is noticed."""
+        self._forget_stale()
+        stated = self._said("pg_controldata", "-D", str(self._data))
+        clean = re.search(r"cluster state:\s+shut down\n", stated)
+        if clean and re.search(r"checksum version:\s+0\b", stated):
+            self._run("pg_checksums", "--enable", "-D", str(self._data))
 
     def _options(self) -> str:
         return (
@@ -111,23 +162,39 @@ class Cluster:
         )
 
     def _create(self) -> None:
+        """Make the data beside its place and move it there whole: cut off at any moment, nothing half-made is left."""
+        making = self.folder / "postgres.making"
+        shutil.rmtree(making, ignore_errors=True)
         self._secret.touch(mode=0o600)
         self._secret.write_text(secrets.token_urlsafe(24))
         if os.geteuid() == 0:
             shutil.chown(self._secret, "postgres", "postgres")
         self._run(
-            "initdb", "-D", str(self._data), "-U", _USER, "-A", "scram-sha-256", f"--pwfile={self._secret}",
-            "-E", "UTF8", "--locale=C.UTF-8",
+            "initdb", "-D", str(making), "-U", _USER, "-A", "scram-sha-256", f"--pwfile={self._secret}",
+            "-E", "UTF8", "--locale=C.UTF-8", "--data-checksums",
         )  # fmt: skip
+        making.rename(self._data)
 
-    def _create_database(self) -> None:
+    def _have_database(self) -> None:
+        """Make the database where it is not there: the first start may have been cut off before it was."""
         with psycopg.connect(self.url.rsplit("/", 1)[0] + "/postgres", autocommit=True) as connection:
-            connection.execute(f"create database {_DATABASE}")
+            if connection.execute("select 1 from pg_database where datname = %s", [_DATABASE]).fetchone() is None:
+                connection.execute(f"create database {_DATABASE}")
 
     def _control(self, *words: str, wait: int = 30, check: bool = True) -> int:
         return self._run("pg_ctl", "-D", str(self._data), "-w", "-t", str(wait), *words, check=check)
 
-    def _run(self, program: str, *words: str, check: bool = True) -> int:
+    def _said(self, program: str, *words: str) -> str:
+        """What a program of the server's says."""
+        return self._ran(program, words, {})[1]
+
+    def _run(self, program: str, *words: str, check: bool = True, environment: Mapping[str, str] | None = None) -> int:
+        code, said = self._ran(program, words, environment or {})
+        if check and code:
+            raise ClusterError(f"{program} failed: {said[-600:]}")
+        return code
+
+    def _ran(self, program: str, words: Sequence[str], environment: Mapping[str, str]) -> tuple[int, str]:
         command = [str(self._programs() / program), *words]
         if os.geteuid() == 0:
             command = ["runuser", "-u", "postgres", "--", *command]
@@ -136,13 +203,10 @@ class Cluster:
         with tempfile.TemporaryFile("w+") as said:
             done = subprocess.run(
                 command, cwd=self.folder, stdin=subprocess.DEVNULL, stdout=said, stderr=said, start_new_session=True,
-                check=False,
+                check=False, env=os.environ | {"LC_ALL": "C"} | environment,
             )  # fmt: skip
             said.seek(0)
-            words_said = said.read().strip()
-        if check and done.returncode:
-            raise ClusterError(f"{program} failed: {words_said[-600:]}")
-        return done.returncode
+            return done.returncode, said.read().strip() + "\n"
 
     def _programs(self) -> Path:
         """The folder of the server's programs: the version that made the data, else the newest installed."""

@@ -19,6 +19,8 @@ def connect(url: str, *, pool_size: int = 10) -> Engine:
         max_overflow=10,
         pool_timeout=5,
         pool_pre_ping=True,
+        # What was entered has no place in a log.
+        hide_parameters=True,
         connect_args={"connect_timeout": 3, "options": "-c timezone=utc -c statement_timeout=15000"},
     )
 
