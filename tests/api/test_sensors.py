@@ -1,22 +1,18 @@
 """Sensors: paired by a code, heard over HTTP and WebSocket, once each; matched, zeroed, let go."""
 
+import json
+from concurrent.futures import ThreadPoolExecutor
 from datetime import UTC, datetime, timedelta
 
 import pytest
 import uuid6
 from starlette.websockets import WebSocketDisconnect
 
-from libella.api import sensor_link
 from libella.core.simulated import SimulatedGolfer, sensed
 
 from ..conftest import now
 
 OURS = {"format": "libella-stroke", "version": 1}
-
-
-@pytest.fixture(autouse=True)
-def no_wrong_codes_yet():
-    sensor_link._wrong_codes.clear()
 
 
 def asked(coach, lesson, kind="face_and_path"):
@@ -125,6 +121,56 @@ def test_a_code_pairs_once_and_guessing_is_stopped(coach):
     assert coach.client.post("/api/sensor-link/pair", json=pair).status_code == 429
     old = coach.client.post("/api/sensor-link/pair", json=pair | {"version": 7})
     assert old.status_code == 422
+    # What one device guesses is not held against another.
+    other = asked(coach, lesson)
+    assert coach.client.post("/api/sensor-link/pair", json=pair | {"code": other["code"], "device_id": "d2"}).is_success
+
+
+def test_codes_guessed_at_once_count_each_other(coach):
+    """Sixty at the same time: no more than ten are looked at."""
+
+    def guess(n):
+        body = {**OURS, "code": f"{n:06d}", "device_id": "d1"}
+        return coach.client.post("/api/sensor-link/pair", json=body).status_code
+
+    with ThreadPoolExecutor(12) as pool:
+        told = list(pool.map(guess, range(60)))
+    assert told.count(422) == 10 and told.count(429) == 50
+
+
+def test_an_address_that_guesses_under_many_names_is_stopped_too(coach):
+    def guess(n):
+        body = {**OURS, "code": f"{n:06d}", "device_id": f"d{n}"}
+        return coach.client.post("/api/sensor-link/pair", json=body).status_code
+
+    assert [guess(n) for n in range(62)].count(429) == 2
+
+
+def test_a_stroke_that_can_not_be_kept_takes_no_other_with_it(coach):
+    lesson = coach.lesson()
+    _, head = paired(coach, lesson)
+    bad = [stroke("\ud800"), stroke("b\x00"), stroke("c") | {"at": "9999-12-31T23:59:59-10:00"}]
+    bad += [stroke("d") | {"measures": {"face_impact_deg": True}}, {"deep": 1}]
+    plain = head | {"content-type": "application/json"}
+    body = json.dumps([stroke("a"), *bad, stroke("z")])
+    answer = coach.client.post("/api/sensor-link/messages", content=body, headers=plain)
+    assert answer.status_code == 200, answer.text
+    told = [it["outcome"] for it in answer.json()]
+    assert told[0] == told[-1] == "kept" and set(told[1:-1]) == {"refused"}
+    assert coach.client.post("/api/sensor-link/messages", content="[null, 7]", headers=plain).status_code == 422
+
+
+@pytest.mark.parametrize("frame", [b"\x00\xff", "[" * 100_000, '{"a":' * 5000 + "1" + "}" * 5000, "nonsense", "\ud800"])
+def test_frames_that_are_no_message_are_refused_and_the_stream_goes_on(coach, frame):
+    _, head = paired(coach, coach.lesson())
+    token = head["authorization"].removeprefix("Bearer ")
+    with coach.client.websocket_connect("ws://127.0.0.1/api/sensor-link/stream") as socket:
+        socket.send_json({**OURS, "kind": "hello", "token": token})
+        assert socket.receive_json()["kind"] == "welcome"
+        socket.send_bytes(frame) if isinstance(frame, bytes) else socket.send_text(frame)
+        assert socket.receive_json()["outcome"] == "refused"
+        socket.send_json(stroke("a"))
+        assert socket.receive_json()["outcome"] == "kept"
 
 
 def test_strokes_are_put_to_their_putts_by_time_late_ones_too_and_by_hand(coach):

@@ -15,12 +15,12 @@ from ..core.notes import NOTES, When
 from ..core.path import PathModel, PathName
 from ..core.station import Station
 from ..core.wording import side_of
-from ..lessons import blocks, chains
+from ..lessons import blocks, chains, kept
 from ..lessons.desk import Desk
 from ..lessons.lessons import BlockSheet
 from ..store.tables import Golfer, Reading
 from .instruments import EntryPicture, entry_picture
-from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, words
+from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, as_kept, words
 
 router = APIRouter(tags=["blocks"])
 
@@ -225,14 +225,23 @@ def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
 @router.get("/blocks/{id}/judgement")
 def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     """The judgement of a block as it stands."""
-    it = blocks.judge_block(desk, id, units)
-    return JudgedOut(block=_out(it.sheet, it.judgement, units), judgement=it.judgement, rays=it.rays, rung=it.rung)
+
+    def make() -> str:
+        it = blocks.judge_block(desk, id, units)
+        block = _out(it.sheet, it.judgement, units)
+        return JudgedOut(block=block, judgement=it.judgement, rays=it.rays, rung=it.rung).model_dump_json()
+
+    return as_kept(kept.of_block(desk, id, f"judged, {units}", make))
 
 
 @router.get("/blocks/{id}/tables")
 def tables(desk: AtDesk, id: UUID, units: InUnits = "metric") -> TablesOut:
     """Every link of the chain, what was noted beside the start lines, the side by distance."""
-    return TablesOut(tables=chains.block_tables(desk, id, units))
+
+    def make() -> str:
+        return TablesOut(tables=chains.block_tables(desk, id, units)).model_dump_json()
+
+    return as_kept(kept.of_block(desk, id, f"tables, {units}", make))
 
 
 @router.get("/lessons/{id}/wall")

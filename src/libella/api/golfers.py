@@ -1,20 +1,37 @@
 """Golfers."""
 
 from datetime import datetime
+from typing import Annotated
 
 from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
 from ..core.golfer import LEVELS, Hand, Level
 from ..core.green.usual import UsualLength
-from ..lessons import golfers, lessons
-from ..store.tables import Golfer
+from ..lessons import golfers, kept, lessons
+from ..lessons.desk import Desk
+from ..lessons.lessons import BlockSheet
+from ..store.tables import Golfer, Lesson
 from .blocks import BlockLine, block_line
 from .lessons import LessonOut
-from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Page, ShortWords, cursor, opened, words
+from .shapes import (
+    UUID,
+    UUID7,
+    AtDesk,
+    Entry,
+    InUnits,
+    Kept,
+    LongWords,
+    Page,
+    ShortWords,
+    as_kept,
+    cursor,
+    opened,
+    words,
+)
 
 router = APIRouter(tags=["golfers"])
-Search = words(80)
+Search = Annotated[words(80), Query(description="part of the name")]
 
 
 class UsualLengthIn(Entry):
@@ -100,7 +117,7 @@ def levels() -> list[LevelOut]:
 @router.get("/golfers")
 def find(
     desk: AtDesk,
-    q: Search = Query("", description="part of the name"),
+    q: Search = "",
     after: str | None = Query(None, description="page mark"),
     units: InUnits = "metric",
 ) -> GolferPage:
@@ -110,10 +127,17 @@ def find(
     items: list[GolferLine] = []
     for row in rows:
         lesson, blocks = last.get(row.id, (None, []))
-        newest = LastLesson(started_at=lesson.started_at, block=block_line(blocks[-1], row, units)) if lesson else None
+        newest = _last(desk, lesson, blocks[-1], row, units) if lesson else None
         items.append(GolferLine(golfer=golfer_out(row), last=newest))
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
     return GolferPage(items=items, next=more)
+
+
+def _last(desk: Desk, lesson: Lesson, block: BlockSheet, who: Golfer, units: InUnits) -> LastLesson:
+    def make() -> str:
+        return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
+
+    return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
 
 
 @router.put("/golfers/{id}")
@@ -135,11 +159,18 @@ def lessons_of(
     desk: AtDesk, id: UUID, after: str | None = Query(None, description="page mark"), units: InUnits = "metric"
 ) -> GolferLessonPage:
     """A golfer's lessons, newest first, each block with its vial."""
+    before = opened(after, datetime.fromisoformat, UUID)
+    if before is not None:
+        return as_kept(_lessons(desk, id, before, units))
+    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda: _lessons(desk, id, None, units)))
+
+
+def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:
     who = golfers.golfer(desk, id)
-    rows = lessons.lessons_of(desk, id, opened(after, datetime.fromisoformat, UUID))
+    rows = lessons.lessons_of(desk, id, before)
     items = [
         GolferLesson(lesson=LessonOut.model_validate(it), blocks=[block_line(block, who, units) for block in blocks])
         for it, blocks in rows
     ]
     more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
-    return GolferLessonPage(items=items, next=more)
+    return GolferLessonPage(items=items, next=more).model_dump_json()

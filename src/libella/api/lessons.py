@@ -6,9 +6,10 @@ from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
 from ..core.golfer import Hand, Level
-from ..lessons import aims, lessons, set_ups, sights
-from ..lessons.desk import studio
+from ..lessons import aims, kept, lessons, set_ups, sights
+from ..lessons.desk import Desk, studio
 from ..lessons.lessons import Surface
+from ..store.tables import Golfer, Lesson
 from .blocks import BlockLine, BlockOut, block_line, block_out
 from .shapes import (
     UUID,
@@ -21,6 +22,7 @@ from .shapes import (
     Moment,
     Page,
     ShortWords,
+    as_kept,
     cursor,
     opened,
 )
@@ -111,17 +113,20 @@ def this_studio(desk: AtDesk) -> StudioOut:
 def today(desk: AtDesk, after: str | None = Query(None, description="page mark"), units: InUnits = "metric") -> Today:
     """What stands open, a page at a time."""
     rows = lessons.open_lessons(desk, opened(after, datetime.fromisoformat, UUID))
-    sheets = lessons.blocks_of(desk, [lesson.id for lesson, _ in rows])
-    items = [
-        OpenLesson(
-            lesson=LessonOut.model_validate(lesson),
-            golfer=GolferBrief.model_validate(golfer),
-            blocks=[block_line(it, golfer, units) for it in sheets if it.block.lesson_id == lesson.id],
-        )
-        for lesson, golfer in rows
-    ]
+    items = [_open_lesson(desk, lesson, golfer, units) for lesson, golfer in rows]
     more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
     return Today(studio=StudioOut.model_validate(studio(desk)), lessons=items, next=more)
+
+
+def _open_lesson(desk: Desk, lesson: Lesson, golfer: Golfer, units: InUnits) -> OpenLesson:
+    def make() -> str:
+        return OpenLesson(
+            lesson=LessonOut.model_validate(lesson),
+            golfer=GolferBrief.model_validate(golfer),
+            blocks=[block_line(it, golfer, units) for it in lessons.blocks_of(desk, [lesson.id])],
+        ).model_dump_json()
+
+    return OpenLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"today, {units}", make))
 
 
 @router.put("/lessons/{id}")
@@ -133,6 +138,10 @@ def keep(desk: AtDesk, id: UUID7, entry: LessonIn) -> LessonOut:
 @router.get("/lessons/{id}")
 def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
     """One lesson whole."""
+    return as_kept(kept.of_lesson(desk, id, f"lesson, {units}", lambda: _whole(desk, id, units).model_dump_json()))
+
+
+def _whole(desk: Desk, id: UUID, units: InUnits) -> LessonSheetOut:
     sheet = lessons.lesson_sheet(desk, id)
     return LessonSheetOut(
         lesson=LessonOut.model_validate(sheet.lesson),

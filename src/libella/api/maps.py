@@ -8,8 +8,9 @@ from ..core.perception.aim import AimQuestion
 from ..core.perception.map import Change
 from ..core.perception.map_words import MapWords
 from ..core.perception.position import LEVERS, position_words
-from ..lessons import maps
-from .shapes import UUID, AtDesk, InUnits
+from ..lessons import kept, maps
+from ..lessons.desk import Desk
+from .shapes import UUID, AtDesk, InUnits, as_kept
 
 router = APIRouter(tags=["perception map"])
 
@@ -63,6 +64,10 @@ def levers() -> list[LeverOut]:
 @router.get("/lessons/{id}/map")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> MapOut:
     """The map of a lesson, with what to try next."""
+    return as_kept(kept.of_lesson(desk, id, f"map, {units}", lambda: _map(desk, id, units).model_dump_json()))
+
+
+def _map(desk: Desk, id: UUID, units: InUnits) -> MapOut:
     sheet = maps.map_sheet(desk, id, units)
     following = sheet.map.next
     return MapOut(

@@ -1,5 +1,6 @@
 """Errors as application/problem+json (RFC 9457), naming the field, the limit and the unit."""
 
+import json
 import logging
 import traceback
 from collections.abc import Mapping
@@ -60,7 +61,14 @@ def problem(
         remedy=remedy,
         errors=errors or [],
     )
-    return JSONResponse(body.model_dump(), status, headers=headers, media_type=_MEDIA)
+    return _Said(body.model_dump(), status, headers=headers, media_type=_MEDIA)
+
+
+class _Said(JSONResponse):
+    """JSON that can be sent whatever was sent to us: half a character becomes a question mark."""
+
+    def render(self, content: Any) -> bytes:
+        return json.dumps(content, ensure_ascii=False, separators=(",", ":")).encode(errors="replace")
 
 
 def too_large(limit: int) -> JSONResponse:

@@ -1,7 +1,7 @@
 """Saved stations: kept under a name, used again, shared as a file."""
 
 from datetime import UTC, datetime
-from typing import Any
+from typing import Annotated, Any
 
 from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
@@ -15,7 +15,7 @@ from .shapes import UUID, UUID7, AtDesk, Entry, InUnits, Page, ShortWords, curso
 from .stations import LaidIn, LaidOut
 
 router = APIRouter(prefix="/saved-stations", tags=["saved"])
-Search = words(80)
+Search = Annotated[words(80), Query(description="part of the name")]
 
 
 class SaveIn(LaidIn):
@@ -46,7 +46,7 @@ class ReadOut(LaidOut):
 @router.get("")
 def find(
     desk: AtDesk,
-    q: Search = Query("", description="part of the name"),
+    q: Search = "",
     after: str | None = Query(None, description="page mark"),
     units: InUnits = "metric",
 ) -> SavedPage:

@@ -3,11 +3,9 @@
 import asyncio
 import contextlib
 import json
-from collections import deque
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
-from time import monotonic
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
@@ -33,7 +31,6 @@ FORMAT = "libella-stroke"
 VERSION = 1
 MOST = 100
 _MOST_TOGETHER = 400
-_WRONG_CODES, _WITHIN_S = 10, 60.0
 _FACE = MEASURES["face_address_deg"].bounds
 
 
@@ -137,20 +134,16 @@ class Intake:
         self._live.tell(what.lesson_id, "stroke", **details, stroke_id=str(what.stroke_id), putt=bool(what.putt))
 
 
-_wrong_codes: deque[float] = deque(maxlen=_WRONG_CODES)
-
-
-@router.post("/pair")
+@router.post("/pair", responses={429: {"model": Problem}})
 def pair(desk: AtDesk, request: Request, entry: PairIn) -> PairedOut:
     """Pair with the code the coach reads out: once, within ten minutes."""
-    now = monotonic()
-    if len(_wrong_codes) == _WRONG_CODES and now - _wrong_codes[0] < _WITHIN_S:
-        said = f"{_WRONG_CODES} wrong codes within {_WITHIN_S:.0f} s: wait a minute, then ask for a new code."
-        return problem(429, "too-many-codes", "Too many wrong codes", said)  # type: ignore[return-value]
+    host = request.client.host if request.client else ""
     try:
-        row, token = sensors.pair(desk, entry.code, entry.device_id, datetime.now(UTC))
+        row, token = sensors.pair(desk, entry.code, entry.device_id, datetime.now(UTC), host)
+    except sensors.TooMany:
+        said = f"{sensors.MOST_TRIES} wrong codes within a minute: wait a minute, then ask for a new code."
+        return problem(429, "too-many-codes", "Too many wrong codes", said)  # type: ignore[return-value]
     except NotFound:
-        _wrong_codes.append(now)
         fault = FieldProblem(
             field="code", message="This code is not valid, or has run out.", limit="a code under 10 min old"
         )
@@ -267,7 +260,8 @@ def _show(live: Live, sensor_id: UUID, lesson_id: UUID, it: Message) -> None:
 
 
 def _id_of(told: Any) -> str:
-    return str(told.get("stroke_id", ""))[:80] if isinstance(told, dict) else ""
+    said = str(told.get("stroke_id", ""))[:80] if isinstance(told, dict) else ""
+    return said.encode(errors="replace").decode()
 
 
 def _refusal(told: Any, fault: ValidationError | OutOfLimits) -> Problem:

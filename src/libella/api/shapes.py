@@ -11,7 +11,7 @@ from types import UnionType
 from typing import Annotated, Any, Final, Literal, Union, get_args, get_origin
 from uuid import UUID
 
-from fastapi import Depends, Query, Request
+from fastapi import Depends, Query, Request, Response
 from pydantic import UUID7, AfterValidator, AwareDatetime, BaseModel, ConfigDict, StringConstraints, model_validator
 
 from ..core.limits import OutOfLimits
@@ -125,6 +125,11 @@ class Page(BaseModel):
     next: str | None
 
 
+def as_kept(answer: str) -> Any:
+    """An answer kept as JSON, passed on as it is."""
+    return Response(answer, media_type="application/json")
+
+
 def cursor(*parts: object) -> str:
     return base64.urlsafe_b64encode(json.dumps([str(it) for it in parts]).encode()).decode()
 
@@ -158,6 +163,7 @@ __all__ = [
     "Moment",
     "Page",
     "ShortWords",
+    "as_kept",
     "cursor",
     "opened",
     "words",

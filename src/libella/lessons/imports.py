@@ -10,7 +10,7 @@ from typing import Any, Generic, TypeVar
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import func, select, update
+from sqlalchemy import func, select, text, update
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, undefer
 
@@ -137,6 +137,8 @@ def take(desk: Desk, id: UUID, rows: Iterator[PuttRow], skipped: int, at: dateti
         row = desk.get(session, FileImport, id, "import", lock=True)
         if row.state == "taken":
             return row
+        # Thousands of statements are one change of what is told of the golfer: it is raised at the end.
+        session.execute(text("set local libella.quiet = 'on'"))
         golfer = desk.get(session, Golfer, row.golfer_id, "golfer")
         made = _Made(desk, session, row, golfer)
         waiting: list[tuple[object, ...]] = []
@@ -149,7 +151,10 @@ def take(desk: Desk, id: UUID, rows: Iterator[PuttRow], skipped: int, at: dateti
                 waiting = []
         done += _copy(session, waiting)
         progress(done)
+        session.flush()
+        session.execute(text("set local libella.quiet = 'off'"))
         made.end()
+        golfer.updated_at = at
         row.state, row.putts, row.skipped, row.taken_at = "taken", done, skipped, at
         return row
 

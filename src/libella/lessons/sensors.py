@@ -7,15 +7,22 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from uuid import UUID
 
-from sqlalchemy import func, select
+import uuid6
+from sqlalchemy import ColumnElement, and_, delete, func, select
 
 from ..core.stroke import SENSORS, SensorKind, Zero, zero_of
-from ..store.tables import Lesson, Sensor, SensorZero, Stroke
+from ..store.tables import Lesson, PairingTry, Sensor, SensorZero, Stroke
 from .desk import Desk
 from .lessons import open_lesson
 from .problem import KeptOtherwise, NotFound
 
 CODE_LASTS = timedelta(minutes=10)
+MOST_TRIES, MOST_TRIES_OF_HOST = 10, 60
+TRIES_WITHIN = timedelta(minutes=1)
+
+
+class TooMany(Exception):
+    """So many wrong codes were told within a minute that no more are looked at."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,8 +48,12 @@ def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: st
         return row
 
 
-def pair(desk: Desk, code: str, device_id: str, at: datetime) -> tuple[Sensor, str]:
-    """Pair the device that shows this code; the second item is its token, told once. `NotFound` for any other code."""
+def pair(desk: Desk, code: str, device_id: str, at: datetime, host: str = "") -> tuple[Sensor, str]:
+    """Pair the device that shows this code; the second item is its token, told once. `NotFound` for any other code.
+
+    Wrong codes are counted by device and by address, before the code is looked at: `TooMany` for one more.
+    """
+    _count_try(desk, device_id, host, at)
     token = secrets.token_urlsafe(24)
     with desk.transaction() as session:
         row = session.scalar(
@@ -53,7 +64,24 @@ def pair(desk: Desk, code: str, device_id: str, at: datetime) -> tuple[Sensor, s
         if row is None:
             raise NotFound("pairing code")
         row.code, row.device_id, row.paired_at, row.token_hash = None, device_id, at, _hash(token)
+        session.execute(delete(PairingTry).where(_tried(desk, host), PairingTry.device == device_id))
         return row, token
+
+
+def _count_try(desk: Desk, device_id: str, host: str, at: datetime) -> None:
+    since = at - TRIES_WITHIN
+    with desk.transaction() as session:
+        # One after another for one address: tries made at once must count each other.
+        session.execute(select(func.pg_advisory_xact_lock(func.hashtextextended(f"pairing {host}", 0))))
+        session.execute(delete(PairingTry).where(_tried(desk, host), PairingTry.at <= since))
+        devices = list(session.scalars(select(PairingTry.device).where(_tried(desk, host))))
+        if devices.count(device_id) >= MOST_TRIES or len(devices) >= MOST_TRIES_OF_HOST:
+            raise TooMany
+        desk.add(session, PairingTry, uuid6.uuid7(), device=device_id, host=host, at=at)
+
+
+def _tried(desk: Desk, host: str) -> ColumnElement[bool]:
+    return and_(PairingTry.studio_id == desk.studio_id, PairingTry.host == host)
 
 
 def sensor_of(desk: Desk, token: str) -> Sensor | None:

@@ -4,7 +4,17 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import CheckConstraint, DateTime, ForeignKeyConstraint, Index, MetaData, UniqueConstraint, func, text
+from sqlalchemy import (
+    BigInteger,
+    CheckConstraint,
+    DateTime,
+    ForeignKeyConstraint,
+    Index,
+    MetaData,
+    UniqueConstraint,
+    func,
+    text,
+)
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
@@ -563,3 +573,53 @@ class ColumnMap(Table):
     kept_at: Mapped[datetime]
 
     __table_args__ = (ForeignKeyConstraint(["studio_id"], ["studio.id"]),)
+
+
+class GolferRevision(Table):
+    """Raised by triggers with every write that changes what is told of a golfer."""
+
+    __tablename__ = "golfer_revision"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID] = mapped_column(primary_key=True)
+    revision: Mapped[int] = mapped_column(BigInteger)
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"], ondelete="CASCADE"),
+    )
+
+
+class KeptAnswer(Table):
+    """An answer with the revision of the data and the version of the rules it was made from."""
+
+    __tablename__ = "kept_answer"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    about_id: Mapped[UUID] = mapped_column(primary_key=True)
+    what: Mapped[str] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    revision: Mapped[int] = mapped_column(BigInteger)
+    rules: Mapped[str]
+    answer: Mapped[str]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"], ondelete="CASCADE"),
+        Index(None, "studio_id", "golfer_id"),
+    )
+
+
+class PairingTry(Table):
+    """A pairing code tried and not found, by which device at which address."""
+
+    __tablename__ = "pairing_try"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    device: Mapped[str]
+    host: Mapped[str]
+    at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        Index(None, "studio_id", "host", "at"),
+    )

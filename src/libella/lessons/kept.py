@@ -1,0 +1,84 @@
+"""Answers that take a while to make, kept with the data and the rules they were made from, and made anew when either
+changes.
+
+The data's mark is its golfer's revision, which every write raises (store/migrations 0013); the rules' mark is what the
+program is made of.
+"""
+
+import hashlib
+from collections.abc import Callable
+from functools import cache
+from pathlib import Path
+from uuid import UUID
+
+from sqlalchemy import func, select
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session
+
+from ..store.tables import Block, Golfer, GolferRevision, KeptAnswer, Lesson
+from .desk import Desk
+
+
+def of_lesson(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
+    """The answer about a lesson; `what` names it, its units included."""
+    with desk.transaction() as session:
+        golfer_id = desk.get(session, Lesson, id, "lesson").golfer_id
+    return _kept(desk, golfer_id, id, what, make)
+
+
+def of_block(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
+    """The answer about a block."""
+    query = (
+        select(Lesson.golfer_id)
+        .join(Block, (Block.studio_id == Lesson.studio_id) & (Block.lesson_id == Lesson.id))
+        .where(Block.studio_id == desk.studio_id, Block.id == id)
+    )
+    with desk.transaction() as session:
+        golfer_id = session.scalar(query)
+        if golfer_id is None:
+            desk.get(session, Block, id, "block")
+            return make()
+    return _kept(desk, golfer_id, id, what, make)
+
+
+def of_golfer(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
+    """The answer about a golfer."""
+    with desk.transaction() as session:
+        desk.get(session, Golfer, id, "golfer")
+    return _kept(desk, id, id, what, make)
+
+
+def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable[[], str]) -> str:
+    key = {"studio_id": desk.studio_id, "about_id": about_id, "what": what}
+    with desk.transaction() as session:
+        # Before it is made: what is written meanwhile makes it old, never too new.
+        revision = _revision(desk, session, golfer_id)
+        kept = session.get(KeptAnswer, (desk.studio_id, about_id, what))
+        if kept is not None and (kept.revision, kept.rules) == (revision, rules()):
+            return kept.answer
+    answer = make()
+    values = {"golfer_id": golfer_id, "revision": revision, "rules": rules(), "answer": answer}
+    with desk.transaction() as session:
+        session.execute(
+            insert(KeptAnswer)
+            .values(**key, **values)
+            .on_conflict_do_update(index_elements=list(key), set_=values, where=KeptAnswer.revision <= revision)
+        )
+    return answer
+
+
+def _revision(desk: Desk, session: Session, golfer_id: UUID) -> int:
+    query = select(func.max(GolferRevision.revision)).where(
+        GolferRevision.studio_id == desk.studio_id, GolferRevision.golfer_id == golfer_id
+    )
+    return session.scalar(query) or 0
+
+
+@cache
+def rules() -> str:
+    """The mark of the rules: of every file of the program, so that none can be forgotten."""
+    package = Path(__file__).parents[1]
+    digest = hashlib.sha256()
+    for file in sorted(package.rglob("*.py")):
+        digest.update(file.read_bytes())
+    return digest.hexdigest()[:32]
