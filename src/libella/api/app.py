@@ -66,7 +66,7 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     app.state.jobs = imports.Jobs()
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
-    app.add_middleware(GZipMiddleware, minimum_size=2000)
+    app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
     app.add_middleware(BodyLimit)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]"])
     app.add_middleware(SafeHeaders, page=front_end / "index.html")

@@ -34,12 +34,20 @@ def place_of(start: Interval, window: Window) -> Place:
 class Holed:
     """Putts whose end was noted, by place of the start: how many fell and how many missed."""
 
-    fell: dict[Place, int]
-    missed: dict[Place, int]
+    counts: tuple[tuple[Place, int, int], ...]
+    """Place of the start, how many fell, how many missed; every place once."""
+
+    @property
+    def fell(self) -> dict[Place, int]:
+        return {place: fell for place, fell, _ in self.counts}
+
+    @property
+    def missed(self) -> dict[Place, int]:
+        return {place: missed for place, _, missed in self.counts}
 
     @property
     def putts(self) -> int:
-        return sum(self.fell.values()) + sum(self.missed.values())
+        return sum(fell + missed for _, fell, missed in self.counts)
 
     @property
     def lost_inside(self) -> float:
@@ -62,4 +70,4 @@ def holed(putts: Sequence[tuple[Interval, Notes]], window: Window) -> Holed | No
     if not told:
         return None
     times = Counter(told)
-    return Holed({it: times[it, True] for it in PLACES}, {it: times[it, False] for it in PLACES})
+    return Holed(tuple((it, times[it, True], times[it, False]) for it in PLACES))

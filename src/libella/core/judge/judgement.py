@@ -94,6 +94,11 @@ def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *,
     station : putt and rig as they stood
     planned : putts after which the verdict is given; looking earlier finds "clear" in a third of innocent blocks
     """
+    return _judged(tuple(readings), station, occasion, planned)
+
+
+@lru_cache(maxsize=1024)
+def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion, planned: int) -> Judgement:
     n = len(readings)
     final = n >= planned
     it = _Weighed(readings, station, occasion) if n else None
