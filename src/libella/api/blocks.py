@@ -226,7 +226,7 @@ def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
 def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     """The judgement of a block as it stands."""
 
-    def make() -> str:
+    def make(_: int) -> str:
         it = blocks.judge_block(desk, id, units)
         block = _out(it.sheet, it.judgement, units)
         return JudgedOut(block=block, judgement=it.judgement, rays=it.rays, rung=it.rung).model_dump_json()
@@ -238,7 +238,7 @@ def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
 def tables(desk: AtDesk, id: UUID, units: InUnits = "metric") -> TablesOut:
     """Every link of the chain, what was noted beside the start lines, the side by distance."""
 
-    def make() -> str:
+    def make(_: int) -> str:
         return TablesOut(tables=chains.block_tables(desk, id, units)).model_dump_json()
 
     return as_kept(kept.of_block(desk, id, f"tables, {units}", make))

@@ -134,7 +134,7 @@ def find(
 
 
 def _last(desk: Desk, lesson: Lesson, block: BlockSheet, who: Golfer, units: InUnits) -> LastLesson:
-    def make() -> str:
+    def make(_: int) -> str:
         return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
 
     return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
@@ -162,7 +162,7 @@ def lessons_of(
     before = opened(after, datetime.fromisoformat, UUID)
     if before is not None:
         return as_kept(_lessons(desk, id, before, units))
-    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda: _lessons(desk, id, None, units)))
+    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda _: _lessons(desk, id, None, units)))
 
 
 def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:

@@ -43,6 +43,7 @@ class EntryPicture(BaseModel):
 
     kind: str
     entry: str
+    slides: str = Field(description="what is found by sliding along its marks; empty where it is tapped")
     unit: str
     picture: Scene
     zones: list[ZoneOut]
@@ -144,6 +145,7 @@ def entry_picture(aid: Aid, zones: Sequence[Zone], units: Units) -> EntryPicture
     return EntryPicture(
         kind=aid.about.kind,
         entry=aid.about.entry,
+        slides=aid.about.slides,
         unit=aid.about.quantity.unit,
         picture=aid.picture(units),
         zones=[_zone(it, between(it.interval, aid.about.quantity, units)) for it in zones],

@@ -74,6 +74,7 @@ class GolferBrief(Kept):
 class LessonSheetOut(BaseModel):
     """A lesson with everything that stands in it, oldest first."""
 
+    revision: int = Field(description="the mark of the data it was made from; a new line says the newest")
     lesson: LessonOut
     golfer: GolferBrief
     stations: list[StationOut]
@@ -119,7 +120,7 @@ def today(desk: AtDesk, after: str | None = Query(None, description="page mark")
 
 
 def _open_lesson(desk: Desk, lesson: Lesson, golfer: Golfer, units: InUnits) -> OpenLesson:
-    def make() -> str:
+    def make(_: int) -> str:
         return OpenLesson(
             lesson=LessonOut.model_validate(lesson),
             golfer=GolferBrief.model_validate(golfer),
@@ -138,12 +139,17 @@ def keep(desk: AtDesk, id: UUID7, entry: LessonIn) -> LessonOut:
 @router.get("/lessons/{id}")
 def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
     """One lesson whole."""
-    return as_kept(kept.of_lesson(desk, id, f"lesson, {units}", lambda: _whole(desk, id, units).model_dump_json()))
+    return as_kept(
+        kept.of_lesson(
+            desk, id, f"lesson, {units}", lambda revision: _whole(desk, id, units, revision).model_dump_json()
+        )
+    )
 
 
-def _whole(desk: Desk, id: UUID, units: InUnits) -> LessonSheetOut:
+def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOut:
     sheet = lessons.lesson_sheet(desk, id)
     return LessonSheetOut(
+        revision=revision,
         lesson=LessonOut.model_validate(sheet.lesson),
         golfer=GolferBrief.model_validate(sheet.golfer),
         stations=[station_out(it, units) for it in sheet.stations],

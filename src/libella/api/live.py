@@ -12,6 +12,9 @@ from urllib.parse import urlsplit
 from uuid import UUID
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from starlette.concurrency import run_in_threadpool
+
+from ..lessons import kept
 
 router = APIRouter()
 
@@ -69,13 +72,15 @@ def same_site(socket: WebSocket) -> bool:
 
 @router.websocket("/live/lessons/{id}")
 async def live(socket: WebSocket, id: UUID) -> None:
-    """Tells {"what": …} whenever something of the lesson is new; begins with {"what": "here"}."""
+    """Tells {"what": …} whenever something of the lesson is new; begins with {"what": "here", "revision": …}."""
     if not same_site(socket):
         await socket.close(4403)
         return
     await socket.accept()
     with socket.app.state.live.screen(id) as queue:
-        await socket.send_json({"what": "here"})
+        # The newest mark, looked up once the screen hears: what it holds already need not be asked again.
+        revision = await run_in_threadpool(lambda: kept.revision_of_lesson(socket.app.state.desk(), id))
+        await socket.send_json({"what": "here", "revision": revision})
         gone = asyncio.ensure_future(_until_gone(socket))
         try:
             while not gone.done():

@@ -19,14 +19,22 @@ from ..store.tables import Block, Golfer, GolferRevision, KeptAnswer, Lesson
 from .desk import Desk
 
 
-def of_lesson(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
-    """The answer about a lesson; `what` names it, its units included."""
+def of_lesson(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
+    """The answer about a lesson; `what` names it, its units included. `make` is told the data's mark."""
     with desk.transaction() as session:
         golfer_id = desk.get(session, Lesson, id, "lesson").golfer_id
     return _kept(desk, golfer_id, id, what, make)
 
 
-def of_block(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
+def revision_of_lesson(desk: Desk, id: UUID) -> int:
+    """The mark of what is known of a lesson's golfer; 0 where there is no such lesson."""
+    query = select(Lesson.golfer_id).where(Lesson.studio_id == desk.studio_id, Lesson.id == id)
+    with desk.transaction() as session:
+        golfer_id = session.scalar(query)
+        return _revision(desk, session, golfer_id) if golfer_id else 0
+
+
+def of_block(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
     """The answer about a block."""
     query = (
         select(Lesson.golfer_id)
@@ -37,18 +45,18 @@ def of_block(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
         golfer_id = session.scalar(query)
         if golfer_id is None:
             desk.get(session, Block, id, "block")
-            return make()
+            return make(0)
     return _kept(desk, golfer_id, id, what, make)
 
 
-def of_golfer(desk: Desk, id: UUID, what: str, make: Callable[[], str]) -> str:
+def of_golfer(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
     """The answer about a golfer."""
     with desk.transaction() as session:
         desk.get(session, Golfer, id, "golfer")
     return _kept(desk, id, id, what, make)
 
 
-def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable[[], str]) -> str:
+def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable[[int], str]) -> str:
     key = {"studio_id": desk.studio_id, "about_id": about_id, "what": what}
     with desk.transaction() as session:
         # Before it is made: what is written meanwhile makes it old, never too new.
@@ -56,7 +64,7 @@ def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable
         kept = session.get(KeptAnswer, (desk.studio_id, about_id, what))
         if kept is not None and (kept.revision, kept.rules) == (revision, rules()):
             return kept.answer
-    answer = make()
+    answer = make(revision)
     values = {"golfer_id": golfer_id, "revision": revision, "rules": rules(), "answer": answer}
     with desk.transaction() as session:
         session.execute(

@@ -80,8 +80,8 @@
   <section aria-labelledby="golfers" class="min-w-0 {today.isPending ? 'max-desk:invisible' : ''}">
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-1">
       <h1 id="golfers" class="wide text-2xl">Golfers</h1>
-      <div class="flex gap-2 pb-1">
-        <input class="entry w-52!" type="search" placeholder="Find by name" aria-label="Find a golfer by name" bind:value={search} />
+      <div class="flex min-w-0 flex-wrap gap-2 pb-1">
+        <input class="entry w-52! max-sm:w-full! max-w-full" type="search" placeholder="Find by name" aria-label="Find a golfer by name" bind:value={search} />
         <button class="button" onclick={() => (adding = true)}>Add golfer</button>
         <a class="button" href="/aids">Aids</a>
       </div>

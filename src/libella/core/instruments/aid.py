@@ -94,6 +94,8 @@ class About:
     read: str
     mistakes: tuple[str, ...]
     cautions: tuple[str, ...]
+    slides: str = ""
+    """What is found by sliding along its marks, said to whoever can't see them; of one that slides only."""
     strict: bool = False
     """It lets a band of angles through, which can be set (`Rig.tuned`)."""
     laser: bool = False

@@ -37,6 +37,7 @@ class Board(Ruled):
         name="Ruler board",
         measures="start",
         entry="slide",
+        slides="Where the ball crossed the ruler",
         guides=False,
         tells="Which side of the line the ball started, and how far off, putt by putt.",
         cannot="Why it started there. It says nothing of the face or the path.",

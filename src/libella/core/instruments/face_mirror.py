@@ -20,6 +20,7 @@ class FaceMirror(Thrown):
         name="Mirror on the face",
         measures="face",
         entry="slide",
+        slides="Where the laser's spot lies on the ruler",
         guides=False,
         tells="Where the face points at address, twice as finely as a laser on the putter: a mirror doubles it.",
         cannot="Anything while the laser can reach a face. Nothing of the stroke.",

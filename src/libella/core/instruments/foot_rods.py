@@ -22,6 +22,7 @@ class FootRods(BodyRod):
         name="Rod along the toes",
         measures="body",
         entry="slide",
+        slides="How far the line of the feet turns",
         guides=True,
         tells="Where the feet point at address, and how far the golfer stands from the line.",
         cannot="What knees, hips and shoulders do above them.",

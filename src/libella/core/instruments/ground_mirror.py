@@ -37,6 +37,7 @@ class GroundMirror(Scale):
         name="Mirror on the ground",
         measures="eyes",
         entry="slide",
+        slides="Where the eyes show in the mirror",
         guides=True,
         mirror=True,
         tells="How far inside or outside the line an eye is, to a few millimetres once the mirror is level.",

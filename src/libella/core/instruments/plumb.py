@@ -25,6 +25,7 @@ class Plumb(Scale):
         name="Plumb from the eye",
         measures="eyes",
         entry="slide",
+        slides="Where the weight hangs",
         guides=False,
         tells="Where an eye is, straight down, whatever the ground does.",
         cannot="Less than about 5 mm: it swings, and the golfer moves to see it.",

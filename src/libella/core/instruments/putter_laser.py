@@ -23,6 +23,7 @@ class PutterLaser(Thrown):
         name="Laser on the putter",
         measures="face",
         entry="slide",
+        slides="Where the laser's spot lies on the ruler",
         guides=False,
         tells="Where the face points at address, to a mark of the ruler; and how steadily it is held there.",
         cannot="Where the face points at impact. Nothing of the ball.",

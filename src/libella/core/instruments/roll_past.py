@@ -27,6 +27,7 @@ class RollPast(Scale):
         name="Tape for the roll past",
         measures="pace",
         entry="slide",
+        slides="Where the ball came to rest along the tape",
         guides=False,
         at="hole",
         tells="How far past the hole, or short of it, each putt came to rest.",

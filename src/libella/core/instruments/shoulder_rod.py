@@ -20,6 +20,7 @@ class ShoulderRod(BodyRod):
         name="Rod across the shoulders",
         measures="body",
         entry="slide",
+        slides="How far the rod turns",
         guides=False,
         tells="Where the shoulders point at address, against the line.",
         cannot="What they do in the stroke; and whether this golfer needs them parallel.",

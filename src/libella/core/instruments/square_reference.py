@@ -41,6 +41,7 @@ class SquareReference(Ruled):
         name="Square reference",
         measures="face",
         entry="slide",
+        slides="How wide the gap is, and at which end",
         guides=True,
         tells="Whether the face is square, and by the gap how far it is not.",
         cannot="The natural aim: with a square edge in view the golfer squares to it.",

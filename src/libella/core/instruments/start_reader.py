@@ -40,6 +40,7 @@ class StartReader(Rig):
         name="Start reader",
         measures="start",
         entry="slide",
+        slides="Which start the reader shows",
         guides=False,
         tells="The start line in degrees, from a device that is paired, a file, or read off its display.",
         cannot="How well it was set square to the line: prove that as for any rig.",

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { instrumentsQuery, renewLesson } from '$lib/api/queries.svelte'
   import Choice from '$lib/frame/Choice.svelte'
@@ -49,7 +50,7 @@
     busy = true
     error = null
     try {
-      const body = { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: new Date().toISOString() }
+      const body = { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: stamp() }
       begun(await ask(api.PUT('/api/aim-sets/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body })))
     } catch (problem) {
       error = problem

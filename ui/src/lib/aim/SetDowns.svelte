@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, type Shapes } from '$lib/api/client'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
@@ -49,7 +50,7 @@
     })
   }
   function keep(raw: Record<string, number | string>): void {
-    const [id, body] = [v7(), { set_id: sheet.set.id, raw, taken_at: new Date().toISOString() }]
+    const [id, body] = [v7(), { set_id: sheet.set.id, raw, taken_at: stamp() }]
     say(() => ask(api.PUT('/api/set-downs/{id}', { params: { path: { id }, query: { units: settings.units } }, body })))
   }
   function undo(): void {

@@ -1,6 +1,8 @@
 /** The server, with its generated types; every refusal becomes a `Refusal`. */
 import createClient from 'openapi-fetch'
 import type { Readable } from 'openapi-typescript-helpers'
+import { settings } from '$lib/settings/settings.svelte'
+import { hear } from './clock'
 import type { components, paths } from './schema'
 
 /** Shapes as they are read: what `openapi-fetch` makes of an answer. */
@@ -8,6 +10,18 @@ export type Shapes = Readable<components['schemas']>
 export type Problem = Required<Shapes['Problem']>
 
 export const api = createClient<paths>()
+
+const asked = new WeakMap<Request, number>()
+api.use({
+  onRequest({ request }) {
+    asked.set(request, Date.now())
+    request.headers.set('libella-units', settings.units)
+    return request
+  },
+  onResponse({ request, response }) {
+    hear(response, asked.get(request) ?? 0)
+  },
+})
 
 /** The server answered and said no: what happened, what was kept, what to do. */
 export class Refusal extends Error {

@@ -2,6 +2,8 @@
 
 export interface LiveEvent {
   what: 'here' | 'putt' | 'block' | 'stroke' | 'still' | 'level' | 'sensor' | 'pause'
+  /** Of "here": the mark of the newest data. */
+  revision?: number
   block_id?: string
   sensor_id?: string
   stroke_id?: string
@@ -14,7 +16,7 @@ export interface LiveEvent {
 
 const PAUSES_MS = [300, 1000, 2000, 5000]
 
-/** Hear what happens in a lesson while the caller stands; "here" is heard whenever the line is new: ask everything again. */
+/** Hear what happens in a lesson while the caller stands; "here" is heard whenever the line is new: ask again what is older. */
 export function liveLesson(id: () => string, heard: (event: LiveEvent) => void): void {
   $effect(() => {
     const lesson = id()

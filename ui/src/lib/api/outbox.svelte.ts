@@ -6,6 +6,8 @@
  */
 import Dexie, { type EntityTable } from 'dexie'
 import { v7 } from 'uuid'
+import { settings } from '$lib/settings/settings.svelte'
+import { hear } from './clock'
 import { problemOf, type Problem, type Shapes } from './client'
 
 /** One write on its way. Ids sort by the time they were made. */
@@ -26,6 +28,8 @@ export interface Letter {
 type Book = Dexie & { letters: EntityTable<Letter, 'id'> }
 
 const PAUSES_MS = [400, 1000, 2000, 4000]
+/** No refusal of what was written: who writes is not known, it came too slowly, or too much came at once. */
+const LATER = new Set([401, 408, 429])
 
 class Outbox {
   letters = $state<Letter[]>([])
@@ -33,6 +37,8 @@ class Outbox {
   keeping = $state(0)
   /** Whether the last try got through. */
   reached = $state(true)
+  /** The server does not know who is writing: everything waits for a sign-in. */
+  stranger = $state(false)
   /** Confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */
   confirmed = $state<Letter[]>([])
 
@@ -118,12 +124,15 @@ class Outbox {
 
   /** True when the letter is done with: taken, or refused for good. */
   async #deliver(letter: Letter): Promise<boolean> {
+    const asked = Date.now()
     const answer = await fetch(letter.path, {
       method: letter.method,
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', 'libella-units': settings.units },
       ...(letter.body === null ? {} : { body: JSON.stringify(letter.body) }),
     }).catch(() => null)
-    this.reached = answer !== null && answer.status < 500 && answer.status !== 429
+    if (answer) hear(answer, asked)
+    this.reached = answer !== null && answer.status < 500 && !LATER.has(answer.status)
+    this.stranger = answer?.status === 401
     if (!answer || !this.reached) return false
     if (answer.ok) {
       this.confirmed.push(letter)

@@ -1,6 +1,7 @@
 <!-- A lesson's own entries; end it, open it again, void it. -->
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { renewLesson } from '$lib/api/queries.svelte'
   import PauseEntries from '$lib/start/PauseEntries.svelte'
@@ -48,7 +49,7 @@
       ),
     )
   const end = () =>
-    say(() => ask(api.PUT('/api/lessons/{id}/end', { params: path, body: { ended_at: new Date().toISOString() } })))
+    say(() => ask(api.PUT('/api/lessons/{id}/end', { params: path, body: { ended_at: stamp() } })))
   const reopen = () => say(() => ask(api.DELETE('/api/lessons/{id}/end', { params: path })))
   const discard = () => say(() => ask(api.PUT('/api/lessons/{id}/void', { params: path, body: { reason } })))
   const restore = () => say(() => ask(api.DELETE('/api/lessons/{id}/void', { params: path })))

@@ -3,6 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { notesQuery, renewLesson } from '$lib/api/queries.svelte'
   import Choice from './Choice.svelte'
@@ -64,7 +65,7 @@
     try {
       const station_id = await station()
       const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
-      const body = { station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: new Date().toISOString() }
+      const body = { station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() }
       const block = await ask(api.PUT('/api/blocks/{id}', { params: { path: { id: v7() } }, body }))
       await renewLesson(client, lessonId)
       started?.()

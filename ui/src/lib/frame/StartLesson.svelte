@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation'
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from './Sheet.svelte'
@@ -36,7 +37,7 @@
     busy = true
     error = null
     try {
-      const body = { ...draft, golfer_id: golfer.id, started_at: new Date().toISOString() }
+      const body = { ...draft, golfer_id: golfer.id, started_at: stamp() }
       const lesson = await ask(api.PUT('/api/lessons/{id}', { params: { path: { id: v7() } }, body }))
       open = false
       await goto(`/lessons/${lesson.id}/set`)

@@ -24,12 +24,12 @@
       : outbox.keeping
         ? 'keeping'
         : outbox.waiting.length
-          ? `${outbox.waiting.length} waiting`
+          ? `${outbox.waiting.length} waiting${outbox.stranger ? ' for a sign-in' : ''}`
           : 'saved',
   )
 </script>
 
-<header class="flex h-12 shrink-0 items-center gap-3 border-b border-hairline px-3 text-[15px]">
+<header class="flex h-12 shrink-0 items-center gap-3 max-sm:gap-1.5 border-b border-hairline px-3 text-[15px]">
   <a href="/" class="flex h-11 shrink-0 items-center gap-2 pr-1 font-bold" aria-label="Libella: today">
     <svg width="34" height="18" viewBox="0 0 34 18" aria-hidden="true">
       <rect x="1" y="1" width="32" height="16" rx="8" fill="var(--fluid)" stroke="var(--ink)" stroke-width="1.5" />
@@ -48,7 +48,7 @@
       {/if}
     {/each}
     {#if place.invented}
-      <span class="hidden shrink-0 border border-engraved px-1.5 text-[13px] text-faded sm:inline">invented demo</span>
+      <span class="shrink-0 border border-engraved px-1.5 text-[13px] text-faded"><span class="max-sm:hidden">invented </span>demo</span>
     {/if}
   </nav>
   <span
@@ -64,13 +64,13 @@
     {/if}
   </span>
   <button
-    class="button plain hidden shrink-0 sm:inline-flex"
+    class="button plain shrink-0 max-sm:px-2"
     onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}
     aria-label="{settings.units === 'metric' ? 'm' : 'ft'}: change the units"
   >
     {settings.units === 'metric' ? 'm' : 'ft'}
   </button>
-  <button class="button plain shrink-0" onclick={turn} aria-label="{light}: change the light">
+  <button class="button plain shrink-0 max-sm:px-2" onclick={turn} aria-label="{light}: change the light">
     <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span>
   </button>
   <button class="button plain hidden shrink-0 sm:inline-flex" onclick={help} aria-label="Show the keys">?</button>

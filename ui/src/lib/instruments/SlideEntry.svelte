@@ -60,7 +60,7 @@
           class="absolute inset-0"
           role="slider"
           tabindex="0"
-          aria-label="Where the ball crossed the ruler"
+          aria-label={entry.slides}
           aria-valuemin={-middle}
           aria-valuemax={middle}
           aria-valuenow={at - middle}

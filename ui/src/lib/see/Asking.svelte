@@ -4,6 +4,7 @@
 -->
 <script lang="ts">
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, type Shapes } from '$lib/api/client'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/frame/Choice.svelte'
@@ -54,7 +55,7 @@
       ask(
         api.PUT('/api/sight-trials/{id}', {
           params: { path: { id: v7() }, query: units },
-          body: { test_id: sight.test.id, raw, taken_at: new Date().toISOString() },
+          body: { test_id: sight.test.id, raw, taken_at: stamp() },
         }),
       ),
     )

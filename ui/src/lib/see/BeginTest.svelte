@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import Choice from '$lib/frame/Choice.svelte'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
@@ -60,7 +61,7 @@
     busy = true
     error = null
     try {
-      const body = { lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position, started_at: new Date().toISOString() }
+      const body = { lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position, started_at: stamp() }
       const params = { path: { id: v7() }, query: { units: settings.units } }
       begun(await ask(api.PUT('/api/sight-tests/{id}', { params, body })))
     } catch (problem) {

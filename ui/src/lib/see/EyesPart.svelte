@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { putAnswer } from '$lib/api/queries.svelte'
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
@@ -96,7 +97,7 @@
   async function keep(): Promise<void> {
     if (!lead || !trail || way === 'string' || way === 'strip') return
     const reread_of = rereading ? (rereadable?.id ?? null) : null
-    const body = { lesson_id: lessonId, lead, trail, way, reread_of, ...level, eye_height_m, seen_m, taken_at: new Date().toISOString() }
+    const body = { lesson_id: lessonId, lead, trail, way, reread_of, ...level, eye_height_m, seen_m, taken_at: stamp() }
     const params = { path: { id: v7() }, query: { units: settings.units } }
     if (await say(ask(api.PUT('/api/eye-takes/{id}', { params, body })))) {
       again()

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { renew } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
@@ -34,7 +35,7 @@
     busy = true
     error = null
     try {
-      const body = { lesson_id: lessonId, position, note, kept_at: new Date().toISOString() }
+      const body = { lesson_id: lessonId, position, note, kept_at: stamp() }
       await ask(api.PUT('/api/set-up-cards/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body }))
       note = ''
       await renew(client, ['cards', golfer.id])

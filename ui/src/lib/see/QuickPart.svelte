@@ -2,6 +2,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
   import { putAnswer } from '$lib/api/queries.svelte'
@@ -71,7 +72,7 @@
   }
   async function begin(): Promise<void> {
     checkId = v7()
-    startedAt = new Date().toISOString()
+    startedAt = stamp()
     lead = trail = null
     squared = false
     gap = 0

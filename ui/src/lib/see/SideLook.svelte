@@ -1,6 +1,7 @@
 <!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
 <script lang="ts">
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import LengthEntry from '$lib/frame/LengthEntry.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -45,7 +46,7 @@
     busy = true
     error = null
     try {
-      const more = { lesson_id: lessonId, taken_at: new Date().toISOString() }
+      const more = { lesson_id: lessonId, taken_at: stamp() }
       const body = look.way === 'string' ? { ...look, ...more, string_height_m: height, eye_height_m: eyeHeight } : { ...look, ...more, turns_m: turns }
       kept(await ask(api.PUT('/api/eye-looks/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body })))
     } catch (problem) {

@@ -3,6 +3,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { renewLesson } from '$lib/api/queries.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
@@ -13,7 +14,7 @@
 
   async function step(): Promise<void> {
     try {
-      const body = { from_block_id: block.id, started_at: new Date().toISOString() }
+      const body = { from_block_id: block.id, started_at: stamp() }
       const next = await ask(api.PUT('/api/rungs/{id}', { params: { path: { id: v7() } }, body }))
       error = null
       await renewLesson(client, lessonId)

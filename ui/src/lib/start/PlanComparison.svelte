@@ -3,6 +3,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { renew, renewLesson } from '$lib/api/queries.svelte'
   import Choice from '$lib/frame/Choice.svelte'
@@ -47,7 +48,7 @@
   }
 
   async function lay(change: Partial<Plan>): Promise<string> {
-    const body = { ...planOf(station), ...change, lesson_id: lessonId, laid_at: new Date().toISOString() }
+    const body = { ...planOf(station), ...change, lesson_id: lessonId, laid_at: stamp() }
     return (await ask(api.PUT('/api/stations/{id}', { params: { path: { id: v7() } }, body }))).id
   }
   async function conditions(): Promise<Shapes['ConditionIn'][]> {
@@ -76,7 +77,7 @@
     try {
       const body = {
         lesson_id: lessonId, conditions: await conditions(), each, run, question, asks: asked, hole: true,
-        order: kind === 'transfer' ? ('in order' as const) : order, started_at: new Date().toISOString(),
+        order: kind === 'transfer' ? ('in order' as const) : order, started_at: stamp(),
       }
       const made = await ask(api.PUT('/api/comparisons/{id}', { params: { path: { id: v7() } }, body }))
       await renew(client, ['comparisons', lessonId])

@@ -7,6 +7,7 @@
   import { liveLesson } from '$lib/api/live.svelte'
   import { outbox } from '$lib/api/outbox.svelte'
   import { lessonQuery, renew } from '$lib/api/queries.svelte'
+  import Coming from '$lib/frame/Coming.svelte'
   import { currentBlock } from '$lib/frame/current'
   import LessonDetails from '$lib/frame/LessonDetails.svelte'
   import { place } from '$lib/frame/place.svelte'
@@ -37,6 +38,8 @@
       if (event.what === 'stroke') heard.add(id, event)
       if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moment(event.sensor_id, event.sent)
       if (event.what === 'still' || event.what === 'level' || ours) return
+      // A line that is new, and nothing happened since what stands here was asked: no need to ask again.
+      if (event.what === 'here' && sheet && event.revision === sheet.revision) return
       if (event.what === 'pause') void renew(client, ['pauses', id])
       if (event.what === 'putt' || event.putt) void renew(client, ['judged'])
       if (event.what === 'sensor' || event.what === 'stroke' || event.what === 'here') soon('sensors', id)
@@ -58,15 +61,16 @@
 
 {#if lesson.error && !sheet}
   <div class="p-6"><Trouble error={lesson.error} again={() => lesson.refetch()} /></div>
-{:else if sheet}
+{:else}
+  <!-- The frame stands at once; what is asked for comes into it. -->
   <div class="flex h-full min-h-0 flex-col desk:flex-row">
-    <RunSheet {sheet} {block} details={() => (details = true)} />
+    <RunSheet id={page.params.id ?? ''} {sheet} {block} details={() => (details = true)} />
     <div class="min-h-0 min-w-0 flex-1 overflow-y-auto">
-      {#if sheet.lesson.voided_at}
+      {#if sheet?.lesson.voided_at}
         <p class="border-b-2 border-danger px-4 py-2 font-semibold">This lesson is voided ({sheet.lesson.void_reason}). Restore it under “Lesson”.</p>
       {/if}
-      {@render children()}
+      {#if sheet}{@render children()}{:else}<Coming what="The lesson" />{/if}
     </div>
   </div>
-  <LessonDetails bind:open={details} lesson={sheet.lesson} />
+  {#if sheet}<LessonDetails bind:open={details} lesson={sheet.lesson} />{/if}
 {/if}

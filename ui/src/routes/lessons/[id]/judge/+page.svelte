@@ -6,6 +6,7 @@
   import { judgedQuery, lessonQuery, tablesQuery } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
+  import Coming from '$lib/frame/Coming.svelte'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
   import { currentBlock } from '$lib/frame/current'
   import CompareBlocks from '$lib/start/CompareBlocks.svelte'
@@ -104,4 +105,6 @@
       </section>
     </aside>
   </div>
+{:else}
+  <Coming what="The judgement" />
 {/if}

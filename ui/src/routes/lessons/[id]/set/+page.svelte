@@ -5,6 +5,7 @@
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal, type Shapes } from '$lib/api/client'
   import { instrumentsQuery, lessonQuery, renewLesson } from '$lib/api/queries.svelte'
   import { steady } from '$lib/api/steady.svelte'
@@ -142,7 +143,7 @@
     const whole = { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {}, aids: seen?.aids ?? [] }
     const stands = sheet?.stations.find((it) => same(it, whole))
     if (stands) return stands.id
-    const body = { ...whole, lesson_id: id, laid_at: new Date().toISOString() }
+    const body = { ...whole, lesson_id: id, laid_at: stamp() }
     return (await ask(api.PUT('/api/stations/{id}', { params: { path: { id: v7() } }, body }))).id
   }
   let along = $state(0)

@@ -3,6 +3,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, refusal } from '$lib/api/client'
   import { Latest } from '$lib/api/latest.svelte'
   import { putAnswer, renew } from '$lib/api/queries.svelte'
@@ -33,7 +34,7 @@
     taken_at: string
     values: Record<string, number | string>
   }
-  const fresh = (again_of: string | null): Draft => ({ id: v7(), again_of, taken_at: new Date().toISOString(), values: {} })
+  const fresh = (again_of: string | null): Draft => ({ id: v7(), again_of, taken_at: stamp(), values: {} })
   let begun = $state<Draft | null>(null)
   let choosing = $state(false)
   const sheet = $derived(stand.data)

@@ -4,12 +4,14 @@
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
+  import { stamp } from '$lib/api/clock'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { outbox } from '$lib/api/outbox.svelte'
   import { comparisonsQuery, entryQuery, judgedQuery, lessonQuery, notesQuery, renewLesson } from '$lib/api/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
+  import Coming from '$lib/frame/Coming.svelte'
   import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
   import { currentBlock } from '$lib/frame/current'
   import { keys } from '$lib/frame/keys.svelte'
@@ -143,7 +145,7 @@
   }
   function record(zone: Zone, notes: Record<string, string | number>): void {
     if (!blockId) return
-    const reading = { id: v7(), block_id: blockId, raw: zone.raw, notes, taken_at: new Date().toISOString() }
+    const reading = { id: v7(), block_id: blockId, raw: zone.raw, notes, taken_at: stamp() }
     const side = sideOf(zone)
     const { id: about, ...body } = reading
     outbox.post({
@@ -292,4 +294,6 @@
       started={() => (switching = false)}
     />
   </Sheet>
+{:else}
+  <Coming what="The recording" />
 {/if}
