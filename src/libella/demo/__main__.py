@@ -19,11 +19,11 @@ from ..api.settings import Settings
 from ..lessons.desk import open_desk
 from ..lessons.lessons import own_lessons
 from ..store.cluster import Cluster, ClusterError
-from ..store.database import clear, connect, migrate
+from ..store.database import DataNewer, clear, connect, migrate
 from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
 
-_DATA = Path(__file__).parents[3] / ".data"
+DATA = Path(__file__).parents[3] / ".data"
 
 
 def main() -> int:
@@ -48,7 +48,7 @@ def main() -> int:
         with contextlib.ExitStack() as stack:
             url = settings.database_url
             if not url:
-                cluster = Cluster(_DATA, watched=True)
+                cluster = Cluster(DATA, watched=True)
                 _say(f"PostgreSQL: starting, data in {cluster.folder}")
                 url = stack.enter_context(cluster.running())
             engine = connect(url)
@@ -70,10 +70,10 @@ def main() -> int:
             _serve(engine, settings.port, launcher)
     except (KeyboardInterrupt, SystemExit):
         pass
-    except ClusterError as problem:
+    except (ClusterError, DataNewer) as problem:
         return _refuse(str(problem))
     except OperationalError as problem:
-        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
+        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLADATABASE_URL.")
     _say("Stopped.")
     return 0
 

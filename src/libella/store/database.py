@@ -4,7 +4,9 @@ from pathlib import Path
 
 from alembic import command
 from alembic.config import Config
-from sqlalchemy import Engine, create_engine, text
+from alembic.migration import MigrationContext
+from alembic.script import ScriptDirectory
+from sqlalchemy import Connection, Engine, create_engine, text
 
 _MIGRATIONS = Path(__file__).parent / "migrations"
 _MIGRATION_LOCK = 7_260_114
@@ -32,13 +34,22 @@ def alembic_config() -> Config:
     return config
 
 
+class DataNewer(RuntimeError):
+    """The data was kept by a newer program than this one."""
+
+
+class WouldLose(RuntimeError):
+    """Going back to an older schema would drop what was recorded."""
+
+
 def migrate(engine: Engine, revision: str = "head") -> None:
-    """Bring the schema to a revision; two starting at once wait for each other."""
+    """Bring the schema up to a revision; two starting at once wait for each other. `DataNewer` where it is further."""
     config = alembic_config()
     with engine.connect() as connection:
         connection.execute(text("select pg_advisory_lock(:key)"), {"key": _MIGRATION_LOCK})
         connection.commit()
         try:
+            _refuse_newer(config, connection)
             config.attributes["connection"] = connection
             command.upgrade(config, revision)
             connection.commit()
@@ -46,6 +57,57 @@ def migrate(engine: Engine, revision: str = "head") -> None:
             connection.rollback()
             connection.execute(text("select pg_advisory_unlock(:key)"), {"key": _MIGRATION_LOCK})
             connection.commit()
+
+
+def _refuse_newer(config: Config, connection: Connection) -> None:
+    stands = MigrationContext.configure(connection).get_current_revision()
+    connection.rollback()
+    known = {it.revision for it in ScriptDirectory.from_config(config).walk_revisions()}
+    if stands is not None and stands not in known:
+        newest = max(known)
+        raise DataNewer(
+            f"What is kept here was kept by a newer Libella (schema {stands}; this one knows up to {newest}). "
+            "Nothing was changed. Start the newer one again, or restore a backup that this one made."
+        )
+
+
+def migrate_down(engine: Engine, revision: str, *, lose: bool = False) -> None:
+    """Bring the schema back to an older revision; `WouldLose` where recorded values would go, unless told to lose
+    them."""
+    config = alembic_config()
+    with engine.connect() as connection:
+        before = _filled(connection)
+        config.attributes["connection"] = connection
+        command.downgrade(config, revision)
+        left = {(table, column) for table, column, _ in _columns(connection)}
+        lost = {where: rows for where, rows in before.items() if rows and where not in left}
+        if lost and not lose:
+            connection.rollback()
+            said = ", ".join(f"{table}.{column} ({rows} rows)" for (table, column), rows in sorted(lost.items()))
+            raise WouldLose(f"Going back to {revision} would drop what was recorded: {said}. Nothing was changed.")
+        connection.commit()
+
+
+def _columns(connection: Connection) -> list[tuple[str, str, str | None]]:
+    """Table, column and default of everything recorded."""
+    rows = connection.execute(
+        text(
+            "select table_name, column_name, column_default from information_schema.columns "
+            "where table_schema = 'public' and table_name not in ('alembic_version', 'kept_answer', 'golfer_revision')"
+        )
+    )
+    return [(table, column, default) for table, column, default in rows]
+
+
+def _filled(connection: Connection) -> dict[tuple[str, str], int]:
+    """How many rows hold something of their own in each column: neither nothing nor the column's default."""
+    found: dict[tuple[str, str], int] = {}
+    for table, column, default in _columns(connection):
+        own = f'and "{column}" is distinct from {default}' if default and "nextval" not in default else ""
+        found[table, column] = (
+            connection.scalar(text(f'select count(*) from "{table}" where "{column}" is not null {own}')) or 0
+        )
+    return found
 
 
 def clear(engine: Engine) -> None:

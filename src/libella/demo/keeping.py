@@ -1,0 +1,53 @@
+"""`./backup` and `./restore`: everything kept into one file, and back."""
+
+import argparse
+import contextlib
+import sys
+from datetime import datetime
+from pathlib import Path
+
+from psycopg import OperationalError
+
+from ..api.settings import Settings
+from ..store.backup import BackupError, restore, save
+from ..store.cluster import Cluster, ClusterError
+from ..store.database import DataNewer
+from .__main__ import DATA
+
+
+def main() -> int:
+    words = argparse.ArgumentParser(description="Back up or restore everything Libella keeps.")
+    which = words.add_subparsers(dest="what", required=True)
+    out = which.add_parser("backup", prog="./backup", help="write a backup, and check it by restoring it")
+    out.add_argument("file", nargs="?", type=Path, help="where to; a name with the date if none is given")
+    back = which.add_parser("restore", prog="./restore", help="restore a backup into an empty place")
+    back.add_argument("file", type=Path)
+    back.add_argument("--over", action="store_true", help="also where something is kept; it is put aside, not deleted")
+    options = words.parse_args()
+    try:
+        with contextlib.ExitStack() as stack:
+            url = Settings().database_url or stack.enter_context(Cluster(DATA).running())
+            if options.what == "backup":
+                file = options.file or Path(f"libella-{datetime.now():%Y-%m-%d-%H%M}.backup")
+                rows = save(url, file)
+                told = ", ".join(f"{rows.get(it, 0)} {it}s" for it in ("golfer", "lesson", "reading"))
+                _say(f"{file}: {told}; restored into an empty place and found the same.")
+            else:
+                before = restore(url, options.file, over=options.over)
+                aside = f" What stood there is kept as the database {before}." if before else ""
+                _say(f"Restored {options.file}.{aside}")
+    except (BackupError, ClusterError, DataNewer) as problem:
+        print(f"libella: {problem}", file=sys.stderr)
+        return 1
+    except OperationalError as problem:
+        print(f"libella: The database does not answer: {str(problem).strip()}", file=sys.stderr)
+        return 1
+    return 0
+
+
+def _say(words: str) -> None:
+    print(f"libella: {words}", flush=True)
+
+
+if __name__ == "__main__":
+    sys.exit(main())

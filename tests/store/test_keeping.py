@@ -1,0 +1,250 @@
+"""Nothing lost: starts cut off anywhere, servers that die, backups, data that is newer or would be dropped."""
+
+import os
+import shutil
+import signal
+import subprocess
+import time
+
+import psycopg
+import pytest
+import uuid6
+from sqlalchemy import text
+
+from libella.lessons.desk import open_desk
+from libella.lessons.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.store.backup import BackupError, restore, save
+from libella.store.cluster import Cluster, ClusterError
+from libella.store.database import DataNewer, WouldLose, connect, migrate, migrate_down
+
+from ..conftest import demo_database, new_database, open_folder
+
+
+def answers(cluster: Cluster) -> bool:
+    with cluster.running() as url, psycopg.connect(url) as connection:
+        return connection.execute("select 1").fetchone() == (1,)
+
+
+@pytest.mark.parametrize(
+    "cut", ["before anything", "while the data is made", "before it is moved", "before the database"]
+)
+def test_a_first_start_cut_off_anywhere_is_mended_by_the_next(cut, monkeypatch):
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data", hasty=True)
+        if cut == "before anything":
+            (folder / "data").mkdir()
+            (folder / "data" / "postgres.secret").touch(mode=0o600)
+        elif cut == "while the data is made":
+            making = cluster.folder / "postgres.making"
+            making.mkdir(parents=True)
+            (making / "PG_VERSION").write_text("15")
+            (cluster.folder / "postgres.secret").write_text("of-another-time")
+        else:
+            what = "rename" if cut == "before it is moved" else "_have_database"
+
+            def stop(*_):
+                raise KeyboardInterrupt
+
+            with monkeypatch.context() as patched:
+                target = "pathlib.Path.rename" if what == "rename" else "libella.store.cluster.Cluster._have_database"
+                patched.setattr(target, stop)
+                with pytest.raises(KeyboardInterrupt), cluster.running():
+                    pass
+        assert answers(Cluster(folder / "data", hasty=True))
+
+
+def test_a_server_left_running_by_a_start_that_was_killed_is_used_and_stopped_in_order():
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data", hasty=True)
+        with cluster.running():
+            number = cluster._process()
+            again = Cluster(folder / "data", hasty=True)
+            assert again._answers() and again._process() == number
+        assert cluster._process() is None
+
+
+def test_a_number_that_is_another_process_by_now_is_never_signalled():
+    """Seen: another database was stopped because its process had the number left in a stale file."""
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data", hasty=True)
+        assert answers(cluster)
+        innocent = subprocess.Popen(["sleep", "60"], cwd="/", preexec_fn=_as_postgres)
+        try:
+            data = cluster.folder / "postgres"
+            stale = [str(innocent.pid), str(data), "1700000000", "5999", "", "127.0.0.1", "0 0", "ready"]
+            (data / "postmaster.pid").write_text("\n".join(stale) + "\n")
+            if os.geteuid() == 0:
+                shutil.chown(data / "postmaster.pid", "postgres", "postgres")
+            assert not cluster._answers()
+            cluster.kill()
+            assert answers(Cluster(folder / "data", hasty=True))
+            assert innocent.poll() is None
+        finally:
+            innocent.kill()
+
+
+def _as_postgres() -> None:
+    if os.geteuid() == 0:
+        import pwd
+
+        os.setuid(pwd.getpwnam("postgres").pw_uid)
+
+
+def test_a_server_that_dies_is_started_again_on_its_port_while_it_is_watched():
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data", hasty=True, watched=True)
+        with cluster.running() as url:
+            number = cluster._process()
+            os.kill(number, signal.SIGKILL)
+            until = time.monotonic() + 40
+            while True:
+                try:
+                    with psycopg.connect(url, connect_timeout=2) as connection:
+                        assert connection.execute("select 1").fetchone() == (1,)
+                    break
+                except psycopg.OperationalError:
+                    assert time.monotonic() < until
+                    time.sleep(0.2)
+            assert cluster._process() not in (None, number) and cluster.url == url
+        time.sleep(1.5)
+        assert cluster._process() is None
+
+
+def test_pages_have_checksums_and_older_data_gets_them():
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data", hasty=True)
+        with cluster.running() as url, psycopg.connect(url) as connection:
+            assert connection.execute("show data_checksums").fetchone() == ("on",)
+        cluster._run("pg_checksums", "--disable", "-D", str(cluster.folder / "postgres"))
+        with cluster.running() as url, psycopg.connect(url) as connection:
+            assert connection.execute("show data_checksums").fetchone() == ("on",)
+
+
+def test_data_that_is_none_is_not_written_over():
+    with open_folder() as folder:
+        cluster = Cluster(folder / "data", hasty=True)
+        (cluster.folder / "postgres").mkdir(parents=True)
+        (cluster.folder / "postgres" / "mine.txt").write_text("something")
+        with pytest.raises(ClusterError, match="holds no PostgreSQL data"), cluster.running():
+            pass
+        assert (cluster.folder / "postgres" / "mine.txt").exists()
+
+
+def named(url: str) -> list[str]:
+    engine = connect(url)
+    try:
+        return [it.name for it in find_golfers(open_desk(engine))]
+    finally:
+        engine.dispose()
+
+
+def add(url: str, name: str) -> None:
+    engine = connect(url)
+    keep_golfer(open_desk(engine), uuid6.uuid7(), GolferEntry(name, "right", "club"))
+    engine.dispose()
+
+
+def test_a_backup_is_checked_and_restores_to_the_same(cluster, tmp_path):
+    url = demo_database(cluster)
+    file = tmp_path / "monday.backup"
+    rows = save(url, file)
+    assert rows["golfer"] == 5 and rows["reading"] > 100 and file.stat().st_size > 10_000
+    with pytest.raises(BackupError, match="there already"):
+        save(url, file)
+    empty = new_database(cluster)
+    assert restore(empty, file) == ""
+    assert named(empty) == named(url)
+    again = tmp_path / "again.backup"
+    assert save(empty, again) == rows
+
+
+def test_what_is_written_while_it_is_backed_up_waits_for_the_next(cluster, tmp_path, monkeypatch):
+    url = demo_database(cluster)
+    from libella.store import backup
+
+    ran = backup._run
+
+    def slow(*words):
+        if words[1] == "pg_dump":
+            add(url, "Written Meanwhile")
+        ran(*words)
+
+    monkeypatch.setattr(backup, "_run", slow)
+    save(url, tmp_path / "a.backup")
+    empty = new_database(cluster)
+    restore(empty, tmp_path / "a.backup")
+    assert "Written Meanwhile" in named(url) and "Written Meanwhile" not in named(empty)
+
+
+def test_a_backup_that_does_not_restore_to_the_same_is_thrown_away(cluster, tmp_path, monkeypatch):
+    url = demo_database(cluster)
+    from libella.store import backup
+
+    digests = backup._digests
+    seen = []
+
+    def differing(connection):
+        seen.append(1)
+        found = digests(connection)
+        return found if len(seen) == 1 else found | {"reading": (0, "0")}
+
+    monkeypatch.setattr(backup, "_digests", differing)
+    with pytest.raises(BackupError, match="reading"):
+        save(url, tmp_path / "a.backup")
+    assert list(tmp_path.iterdir()) == []
+
+
+def test_a_restore_changes_nothing_until_it_is_done_and_puts_aside_what_stood_there(cluster, tmp_path):
+    url, other = demo_database(cluster), new_database(cluster)
+    migrate_and_close(other)
+    add(other, "Only Here")
+    save(url, tmp_path / "a.backup")
+    with pytest.raises(BackupError, match="1 golfers"):
+        restore(other, tmp_path / "a.backup")
+    (tmp_path / "broken.backup").write_bytes((tmp_path / "a.backup").read_bytes()[:5000])
+    with pytest.raises(BackupError, match="nothing was changed"):
+        restore(other, tmp_path / "broken.backup", over=True)
+    assert named(other) == ["Only Here"]
+    before = restore(other, tmp_path / "a.backup", over=True)
+    assert named(other) == named(url)
+    assert named(other.rsplit("/", 1)[0] + "/" + before) == ["Only Here"]
+
+
+def migrate_and_close(url: str) -> None:
+    engine = connect(url)
+    migrate(engine)
+    engine.dispose()
+
+
+def test_data_of_a_newer_program_is_refused_with_the_reason(fresh_url):
+    engine = connect(fresh_url)
+    migrate(engine)
+    with engine.begin() as connection:
+        connection.execute(text("update alembic_version set version_num = '9999'"))
+    with pytest.raises(DataNewer, match=r"newer Libella \(schema 9999"):
+        migrate(engine)
+    with engine.connect() as connection:
+        assert connection.scalar(text("select version_num from alembic_version")) == "9999"
+    engine.dispose()
+
+
+def test_going_back_never_drops_what_was_recorded_without_saying(fresh_url):
+    engine = connect(fresh_url)
+    migrate(engine)
+    migrate_down(engine, "0011")
+    migrate(engine)
+    desk = open_desk(engine)
+    entry = GolferEntry("A", "right", "club")
+    keep_golfer(desk, uuid6.uuid7(), entry)
+    migrate_down(engine, "0011")
+    migrate(engine)
+    with engine.begin() as connection:
+        connection.execute(text("update golfer set usual_lengths = '[[2.0, 1.0]]'"))
+    with pytest.raises(WouldLose, match=r"golfer\.usual_lengths \(1 rows"):
+        migrate_down(engine, "0011")
+    with engine.connect() as connection:
+        assert connection.scalar(text("select usual_lengths::text from golfer")) == "[[2.0, 1.0]]"
+    migrate_down(engine, "0011", lose=True)
+    migrate(engine)
+    assert find_golfers(desk)[0].usual_lengths is None
+    engine.dispose()
