@@ -43,13 +43,14 @@ def test_by_mouse_from_a_new_golfer_to_a_verdict(page: Page):
     page.get_by_label("Ball to hole", exact=True).fill("3.2 m")
     page.keyboard.press("Enter")
     expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("hole 3.20 m away"))
-    start_block(page, putts=4)
-    for n in range(4):
+    start_block(page, putts=6)
+    for n in range(6):
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
         zone(page, "touched the left post").click()
-    expect(page.get_by_text("Planned end: 4 putts.")).to_be_visible()
+    expect(page.get_by_text("Planned end: 6 putts.")).to_be_visible()
     page.get_by_role("link", name="Judge J").click()
     expect(page.locator("[data-headline]")).to_contain_text(re.compile("left, (clear|likely)"))
+    expect(page.locator("[data-counts]")).to_contain_text("0 of 6 right, 6 left")
     expect(page.locator("[data-work]")).to_contain_text("Work on")
     # A left-handed golfer who starts left pushes.
     expect(page.get_by_text("that is a push")).to_be_visible()

@@ -123,7 +123,7 @@ def test_eyes_are_marked_by_tap_and_by_number_and_judged_against_the_zone(page: 
     looks.first.get_by_role("button", name="Void").click()
     expect(looks.first.get_by_role("button", name="Restore")).to_be_visible()
     page.get_by_role("radio", name="Over the line").click()
-    expect(words).to_contain_text("(a school's opinion): no.")
+    expect(words).to_contain_text("(a school's opinion): too far in, likely.")
     page.get_by_label("To, inside", exact=True).fill("-20")
     page.keyboard.press("Enter")
     expect(page.get_by_text("The zone's inner edge must lie further inside.")).to_be_visible()

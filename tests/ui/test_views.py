@@ -1,11 +1,13 @@
 """Every view in both lights and at three sizes: no serious accessibility finding, nothing cut off, nothing tiny."""
 
+import re
 from itertools import pairwise
 
 import pytest
 from playwright.sync_api import Page, expect
 
 from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
+from .test_main_flow import own_lesson, start_block
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
@@ -222,3 +224,75 @@ def test_motion_stops_when_the_system_asks(browser, served):
     expect(bubble).to_be_visible()
     assert bubble.evaluate("it => getComputedStyle(it).transitionDuration") == "0s"
     context.close()
+
+
+TOO_WIDE = """
+[...document.querySelectorAll('main h1, main h2, main p, main svg, main section, main li, main table')]
+  .filter(it => it.checkVisibility() && it.getBoundingClientRect().right > innerWidth + 1)
+  .map(it => it.outerHTML.slice(0, 120))
+"""
+LONGEST = "Maximiliane Wilhelmine von der Hohenbruckendorff-Unterschleissheimer-Achterwasser"[:80]
+
+
+def test_the_longest_name_cuts_nothing_off_on_a_phone_and_units_and_label_are_in_reach(page: Page):
+    page.set_viewport_size({"width": 390, "height": 844})
+    own_lesson(page, LONGEST)
+    lesson = page.url.removesuffix("/set")
+    for view in ("/", f"{lesson}/set", f"{lesson}/start", f"{lesson}/judge", f"{lesson}/stand", f"{lesson}/aim"):
+        page.goto(view)
+        page.wait_for_load_state("networkidle")
+        assert page.evaluate(CUT_OFF) == [], view
+        assert page.evaluate("document.documentElement.scrollWidth") <= 390, view
+        # Nothing inside its column is wider than the column either: it would be cut off, not scrolled to.
+        assert page.evaluate(TOO_WIDE) == [], view
+        expect(page.get_by_role("button", name="change the units")).to_be_in_viewport()
+    page.goto(f"/lessons/{open_lesson(page)}/set")
+    expect(page.get_by_role("banner").get_by_text("demo")).to_be_in_viewport()
+
+
+def test_the_bubble_settles_after_a_new_putt_and_neither_at_first_paint_nor_when_resized(page: Page):
+    own_lesson(page, "Settling Golfer")
+    start_block(page)
+    page.locator("[data-zone='clean']").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    page.reload()
+    bubble = page.locator("[data-vial] .bubble").first
+    expect(bubble).to_be_visible()
+    assert bubble.evaluate("it => getComputedStyle(it).transitionDuration") == "0s"
+    page.set_viewport_size({"width": 1000, "height": 800})
+    assert bubble.evaluate("it => getComputedStyle(it).transitionDuration") == "0s"
+    page.locator("[data-zone='clean']").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 3")
+    expect(bubble).to_have_class(re.compile(r"\bsettle\b"))
+
+
+def test_the_first_content_of_a_step_stands_soon_after_a_click_and_the_lesson_is_asked_once(page: Page):
+    lesson = f"/lessons/{open_lesson(page)}"
+    asked: list[str] = []
+    page.on("request", lambda it: asked.append(it.url) if it.url.split("?")[0].endswith(f"/api{lesson}") else None)
+    page.goto(f"{lesson}/judge")
+    expect(page.locator("[data-headline]")).to_be_visible()
+    page.wait_for_timeout(900)
+    assert len(asked) == 1
+    for step in ("Set", "Start", "Judge"):
+        page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile(f"^{step}")).click()
+        # The frame itself never goes away.
+        expect(page.get_by_role("navigation", name="Run sheet")).to_be_visible()
+        expect(page.locator("main svg").first).to_be_visible()
+
+
+def test_nothing_of_a_page_is_refused_by_its_own_policy(page: Page):
+    said: list[str] = []
+    page.on("console", lambda it: said.append(it.text) if "Content Security Policy" in it.text else None)
+    for view in ("today", "set", "judge", "see-map", "aids"):
+        visit(page, view)
+    assert said == []
+
+
+def test_a_slide_says_what_it_slides_along(page: Page):
+    visit(page, "start")
+    expect(page.get_by_role("slider")).to_have_attribute("aria-label", "Where the ball crossed the ruler")
+    pictures = page.request.get("/api/instruments").json()
+    slides = {it["about"]["kind"]: it["about"]["slides"] for it in pictures if it["about"]["entry"] == "slide"}
+    assert "ruler" not in slides["plumb"] and "mirror" in slides["ground_mirror"] and all(slides.values())

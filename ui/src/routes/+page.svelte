@@ -45,7 +45,7 @@
 
 <svelte:head><title>Today · Libella</title></svelte:head>
 
-<div class="mx-auto grid max-w-[1240px] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+<div class="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
   <section aria-labelledby="open-lessons">
     <h1 id="open-lessons" class="wide flex min-h-[54px] items-end border-b-2 border-ink pb-1 text-2xl">Lessons in progress</h1>
     {#if today.error}
@@ -56,7 +56,7 @@
     {#each open as { lesson, golfer, blocks } (lesson.id)}
       <article class="border-b border-hairline py-4" data-lesson={lesson.id}>
         <div class="flex items-baseline justify-between gap-3">
-          <h2 class="wide min-w-0 truncate text-xl"><a class="hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
+          <h2 class="wide min-w-0 text-xl"><a class="block truncate hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
           <span class="shrink-0 text-faded">{day(lesson.started_at)}, {clock(lesson.started_at)}</span>
         </div>
         <p class="text-faded">{lesson.place} · {lesson.surface} · {lesson.stimp_ft} ft</p>

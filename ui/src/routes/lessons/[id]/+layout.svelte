@@ -38,17 +38,24 @@
       if (event.what === 'stroke') heard.add(id, event)
       if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moment(event.sensor_id, event.sent)
       if (event.what === 'still' || event.what === 'level' || ours) return
-      // A line that is new, and nothing happened since what stands here was asked: no need to ask again.
-      if (event.what === 'here' && sheet && event.revision === sheet.revision) return
+      // A line that is new: asked again only if something happened since what stands here was asked.
+      if (event.what === 'here') {
+        clearTimeout(later.here)
+        later.here = setTimeout(() => sheet?.revision !== event.revision && again(id), 500)
+        return
+      }
       if (event.what === 'pause') void renew(client, ['pauses', id])
       if (event.what === 'putt' || event.putt) void renew(client, ['judged'])
-      if (event.what === 'sensor' || event.what === 'stroke' || event.what === 'here') soon('sensors', id)
-      if (event.what === 'putt' || event.putt || event.what === 'block' || event.what === 'here') {
+      if (event.what === 'sensor' || event.what === 'stroke') soon('sensors', id)
+      if (event.what === 'putt' || event.putt || event.what === 'block') {
         soon('lesson', id)
         soon('comparisons', id)
       }
     },
   )
+  function again(id: string): void {
+    for (const what of ['sensors', 'lesson', 'comparisons']) soon(what, id)
+  }
 
   $effect(() => {
     if (!sheet) return
