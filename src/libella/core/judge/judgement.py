@@ -312,9 +312,11 @@ def _work(summary: Summary | None, call: Verdict | None, n: int, holed: Holed | 
         found.append((holed.lost_inside, "read and pace", missed))
     unnamed = "" if call.word != "open" else " The bias is not named: its direction is not yet likely."
     if not found:
-        if call.word == "none" or bias < least:
-            return "The start line costs next to nothing here. What read and pace cost shows once the finish is noted."
-        return f"Nothing is likely yet to bring {least:g} putts in a hundred.{unnamed}"
+        if call.word == "none" and spread < least:
+            pace = "" if holed else " What read and pace cost shows once the finish is noted."
+            return f"The start line costs next to nothing here.{pace}"
+        said = f"Nothing is likely enough yet to be worked on: nothing brings {least:g} putts in a hundred for sure."
+        return said + unnamed
     found.sort(key=lambda it: -it[0])
     (most, name, brings), rest = found[0], found[1:]
     if rest and most - rest[0][0] < least:

@@ -14,7 +14,7 @@ from ..estimate.posterior import Floats
 from ..golfer import Hand
 from ..wording import Units, about, degrees, fine_degrees, percent, side_of
 from .map import Effect, PerceptionMap, rows_at
-from .position import LEVERS, Lever, Position, position_words
+from .position import LEVERS, Lever, Position, position_words, same_place
 
 ROADS: Final = (
     "Keep the true line and train: the rod on a proved line, looked at from this set-up, until it looks right.",
@@ -151,8 +151,10 @@ def map_scene(found: PerceptionMap, hand: Hand, usual_mm: tuple[float, float] | 
         if abs(usual_mm[1]) < reach:
             shapes.append(Circle(usual_mm[1], usual_mm[0], BALL_M * 500, "ghost"))
     shapes += _levels(found, reach)
-    for it in found.tried:
-        if set(it.position) <= {"inside", "behind"}:
+    for n, it in enumerate(found.tried):
+        # Asked again at a place, the newest answer stands there.
+        again = any(same_place(it.position, later.position) for later in found.tried[n + 1 :])
+        if set(it.position) <= {"inside", "behind"} and not again:
             shapes += _place(it.position, it.playable, _label(it.found.angle.value) if it.tells else "?")
     for it, said in ((found.change, "the change"), (found.ask_again, "ask again")):
         if it and set(it.position) <= {"inside", "behind"}:

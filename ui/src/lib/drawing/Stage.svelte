@@ -174,6 +174,10 @@
     font-size: 13px;
     font-weight: 600;
   }
+  /* A line through points is never an area. */
+  polyline {
+    fill: none;
+  }
   polyline.left,
   polyline.right {
     fill: none;

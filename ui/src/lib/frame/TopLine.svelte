@@ -48,7 +48,7 @@
       {/if}
     {/each}
     {#if place.invented}
-      <span class="shrink-0 border border-engraved px-1.5 text-[13px] text-faded"><span class="max-sm:hidden">invented </span>demo</span>
+      <span class="shrink-0 border border-engraved px-1.5 text-[13px] text-faded"><span class="max-sm:hidden">invented&nbsp;</span>demo</span>
     {/if}
   </nav>
   <span
