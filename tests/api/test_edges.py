@@ -5,11 +5,13 @@ import socket
 import threading
 import time
 
+import psycopg
 import pytest
 import uuid6
 import uvicorn
 from fastapi.testclient import TestClient
 from sqlalchemy import text
+from sqlalchemy.exc import OperationalError
 
 from libella.api.app import create_app
 from libella.api.guard import BodyLimit
@@ -198,3 +200,21 @@ def test_usual_lengths_are_kept_checked_and_used(coach):
         coach.putt(block["id"], {"offset_m": 0.03})
     said = coach.judged(block["id"])["judgement"]
     assert "usual lengths (5.00 m)" in said["allows"] and said["counts"].startswith("5 of 5 right")
+
+
+@pytest.mark.parametrize("state", [psycopg.errors.DiskFull, psycopg.errors.IoError])
+def test_a_full_disk_is_said_and_health_says_it_too(engine, monkeypatch, state):
+    """Not "does not answer": the database does, and has no room."""
+
+    def full(*_, **__):
+        raise OperationalError("insert", {}, state('could not extend file "base/1/2": No space left on device'))
+
+    with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
+        monkeypatch.setattr("sqlalchemy.orm.Session.execute", full)
+        health = client.get("/api/health")
+        monkeypatch.setattr("libella.lessons.golfers.keep_golfer", full)
+        body = {"name": "A", "hand": "right", "level": "club"}
+        write = client.put(f"/api/golfers/{uuid6.uuid7()}", json=body)
+    for answer in (health, write):
+        assert answer.status_code == 507 and answer.json()["title"] == "No room to keep anything", answer.text
+    assert "this entry was not kept yet" in write.json()["detail"] and "Make room" in write.json()["remedy"]

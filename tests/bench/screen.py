@@ -41,10 +41,44 @@ def main() -> None:
                 first_view(page)
                 pulls(page, slope=False)
                 pulls(page, slope=True)
+                steps(page)
                 taps(page)
                 browser.close()
         finally:
             served.kill()
+
+
+STEPS = {"Set": "[data-stage] svg", "Judge": "[data-headline]", "Start": "[data-count]", "Stand": "[data-behind] svg"}
+
+
+def steps(page: Page) -> None:
+    """From the click on a step of the run sheet to the first frame with its content."""
+    page.goto("/")
+    page.get_by_role("link", name="Go on recording").first.click()
+    expect(page.locator("[data-count]")).to_be_visible()
+    page.wait_for_timeout(1500)
+    for name, shown in STEPS.items():
+        took = []
+        for _ in range(5):
+            other = "Aim" if name != "Aim" else "Set"
+            page.locator("nav[aria-label='Run sheet'] a").filter(has_text=other).first.click()
+            page.wait_for_timeout(700)
+            took.append(
+                page.evaluate(
+                    """([name, shown]) => new Promise(done => {
+                      const link = [...document.querySelectorAll("nav[aria-label='Run sheet'] a")]
+                        .find(it => it.firstElementChild.textContent === name)
+                      const began = performance.now()
+                      const look = () => document.querySelector(shown) ? done(performance.now() - began)
+                        : requestAnimationFrame(look)
+                      link.click(); requestAnimationFrame(look)
+                    })""",
+                    [name, shown],
+                )
+            )
+        print(
+            f"click on {name} to its first content: median {np.median(took):.0f} ms, most {max(took):.0f} (asked: 400)"
+        )
 
 
 def first_view(page: Page) -> None:

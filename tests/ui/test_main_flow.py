@@ -437,3 +437,25 @@ def test_golfers_are_found_by_name(page: Page, search: str):
     else:
         expect(page.get_by_role("list").get_by_role("link", name="Greta Solvang")).to_be_visible()
         expect(page.get_by_role("list").get_by_role("link", name="Idris Vantongeren")).to_be_hidden()
+
+
+def test_a_write_that_nobody_signed_in_for_waits_and_is_not_refused(page: Page):
+    own_lesson(page, "Signed Out Golfer")
+    start_block(page)
+    said = {"type": "urn:libella:problem:sign-in", "title": "Sign in", "status": 401, "detail": "Sign in."}
+    page.route("**/api/readings/*", lambda it: it.fulfill(status=401, json=said))
+    zone(page, "clean").click()
+    expect(page.get_by_role("status").filter(has_text="1 waiting for a sign-in")).to_be_visible()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    page.unroute("**/api/readings/*")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+
+
+def test_a_device_whose_clock_is_wrong_loses_no_putt(page: Page):
+    """Ten minutes fast: what it writes down would lie in the future."""
+    page.add_init_script("const now = Date.now.bind(Date); Date.now = () => now() + 600000")
+    own_lesson(page, "Fast Clock Golfer")
+    start_block(page)
+    zone(page, "clean").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
