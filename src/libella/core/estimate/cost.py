@@ -7,17 +7,17 @@ start target, over one window or the weighted mean of several. It never falls as
 
 import math
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cache, cached_property
 from typing import Final
 
 import numpy as np
-from scipy.special import ndtr
+from scipy.special import ndtr, ndtri
 
 from ..certainty import MATTERS, NINETY, Matter, Verdict, weigh
 from ..green.capture import Window
-from .posterior import Floats, Posterior
+from .posterior import Floats, Posterior, normal_below
 
-_HALVINGS: Final = 22
+_HALVINGS: Final = 30
 
 
 @dataclass(frozen=True)
@@ -42,8 +42,8 @@ def share_within(mix: Mix, bias: Floats, spread: Floats) -> Floats:
     """Share of Normal(bias, spread) within half a window either side of the start target; arrays broadcast."""
     total: Floats | None = None
     for half, weight in mix.halves:
-        part: Floats = ndtr((half - bias) / spread)
-        part -= ndtr((-half - bias) / spread)
+        part = normal_below((half - bias) / spread)
+        part -= normal_below((-half - bias) / spread)
         part *= weight
         total = part if total is None else total + part
     if total is None:
@@ -63,6 +63,12 @@ def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:
     -------
     (P, S) degrees
     """
+    if len(mix.halves) == 1:
+        return np.stack([_costs_of_one(float(it), mix.halves[0][0], spread) for it in putts])
+    return _bisected(putts, spread, mix)
+
+
+def _bisected(putts: Floats, spread: Floats, mix: Mix) -> Floats:
     wanted = share_within(mix, np.zeros(1), spread)[None, :] - putts[:, None] / 100
     low = np.zeros_like(wanted)
     high = np.broadcast_to(max(half for half, _ in mix.halves) + 8 * spread, wanted.shape)
@@ -71,6 +77,27 @@ def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:
         short = share_within(mix, middle, spread) > wanted
         low, high = np.where(short, middle, low), np.where(short, high, middle)
     return np.where(wanted > 0, (low + high) / 2, math.inf)
+
+
+def _costs_of_one(putts: float, half: float, spread: Floats) -> Floats:
+    """The same for one window, from a table over half the window in spreads: everything else is scale."""
+    at, biases = _table(putts)
+    ratio = np.log(half / spread)
+    found: Floats = np.interp(ratio, at, biases) * spread
+    # Where even a bias out of all sight costs less, and beyond the table's ends, which are out of sight too.
+    return np.where(ratio <= at[0], math.inf, np.where(ratio > at[-1], half, found))
+
+
+@cache
+def _table(putts: float) -> tuple[Floats, Floats]:
+    """Logarithms of half a window in spreads, evenly, and the bias in spreads that costs so many putts there."""
+    least = float(ndtri((1 + putts / 100) / 2))
+    at: Floats = np.concatenate(
+        (math.log(least) + np.geomspace(1e-6, 0.2, 400), np.linspace(math.log(least) + 0.201, math.log(1000), 4000))
+    )
+    spreads = np.exp(-at)
+    one = Mix.one(Window(1.0, 1.0))
+    return at, _bisected(np.array([putts]), spreads, one)[0] / spreads
 
 
 @dataclass(frozen=True, slots=True)

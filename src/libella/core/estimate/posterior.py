@@ -220,7 +220,8 @@ def _zoom(value: Floats, bias: Floats, log_spread: Floats) -> tuple[tuple[float,
 
 
 def _between(low: float, high: float, bias: Floats, spread: Floats) -> Floats:
-    return ndtr((high - bias[:, None]) / spread[None, :]) - ndtr((low - bias[:, None]) / spread[None, :])
+    scale = 1 / spread[None, :]
+    return normal_below((high - bias[:, None]) * scale) - normal_below((low - bias[:, None]) * scale)
 
 
 class _Seen:
