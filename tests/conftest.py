@@ -25,6 +25,7 @@ from libella.core.instruments import About, instruments
 from libella.core.instruments.aid import dimension
 from libella.core.instruments.gate import Gate
 from libella.core.instruments.peg_gate import PegGate
+from libella.core.judge.judgement import _judged
 from libella.demo.scenario import load
 from libella.lessons.desk import Desk, open_desk
 from libella.store.cluster import Cluster
@@ -218,6 +219,8 @@ def hoop() -> Generator[str]:
     assert "hoop" in instruments()
     yield "hoop"
     del Hoop
+    # What was judged on it is remembered, and would hold it.
+    _judged.cache_clear()
     instruments.cache_clear()
     gc.collect()
     assert "hoop" not in instruments()

@@ -65,7 +65,7 @@ def test_no_number_becomes_a_truth(coach):
     assert coach.put(f"/blocks/{uuid6.uuid7()}", 422, **body | {"guided": False, "planned": "10"})["errors"]
 
 
-@pytest.mark.parametrize("name", ["a\x07b", "a\x00", "\ud800", "two\nlines"])
+@pytest.mark.parametrize("name", ["a\x07b", "a\x00", "\ud800"])
 def test_words_that_can_not_be_kept_are_refused(client, name):
     body = json.dumps({"name": name, "hand": "right", "level": "club"})
     answer = client.put(f"/api/golfers/{uuid6.uuid7()}", content=body, headers={"content-type": "application/json"})

@@ -4,7 +4,7 @@ import math
 from itertools import pairwise
 
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from libella.core.card import mirror_overlay
@@ -70,8 +70,9 @@ def test_a_golfer_who_sees_it_all_mirrored_gets_the_same_change(usual, inside, b
     places, other = asked(1), asked(-1)
     one, two = perception_map(places, LIMIT), perception_map(other, LIMIT)
     assert one.at({"inside": 10.0}).value == pytest.approx(-two.at({"inside": 10.0}).value, abs=1e-4)
-    chances = [[it.truer for it in found.worth_asking] for found in (one, two)]
-    assume(not any(abs(it - edge) < 0.02 for all in chances for it in all for edge in (0.55, 0.8)))
+    chances = [it.truer for found in (one, two) for it in found.worth_asking]
+    if any(abs(it - edge) < 0.02 for it in chances for edge in (0.55, 0.8)):
+        return  # the draws of both are not mirrored: at an edge they may differ
     if one.change is None:
         assert two.change is None
     else:
@@ -87,13 +88,14 @@ def test_a_test_makes_the_map_surer_where_it_was_asked_and_their_order_does_not_
 
 
 @settings(max_examples=25, deadline=None)
-@given(angles, angles, angles, doubts)
-def test_a_change_stays_in_its_bounds_never_makes_it_worse_by_its_own_map_and_is_drawn(usual, inside, chin, doubt):
+@given(st.sampled_from([-1, 1]), st.floats(0.9, 3), st.floats(-0.2, 0.3), st.floats(-0.2, 0.6), st.floats(0.1, 0.35))
+def test_a_change_stays_in_its_bounds_never_makes_it_worse_by_its_own_map_and_is_drawn(side, far, left, other, doubt):
+    usual, inside, chin = (side * far * it for it in (1, left, other))
     found = perception_map(
         [tried(usual, doubt), *[tried(inside, doubt, inside=25.0)] * 2, *[tried(chin, doubt, chin=-6.0)] * 2], LIMIT
     )
     change = found.change
-    assume(change is not None)
+    assert change is not None
     for lever, moved in change.position.items():
         low, high = found.bounds(lever)
         assert low <= moved <= high and rounded(lever, moved) == moved

@@ -1,10 +1,12 @@
 """The desk: what is done together is kept whole or not at all; what is not of this studio is not there."""
 
+from concurrent.futures import ThreadPoolExecutor
+
 import pytest
 import uuid6
 
 from libella.core.golfer import LEVELS
-from libella.lessons.desk import Desk
+from libella.lessons.desk import Desk, open_desk
 from libella.lessons.golfers import GolferEntry, find_golfers, keep_golfer
 from libella.lessons.problem import NotFound
 from libella.store.tables import Golfer
@@ -43,3 +45,9 @@ def test_a_row_said_twice_is_found_and_of_another_studio_it_is_not_there(desk, e
     other = Desk(engine, uuid6.uuid7())
     with other.transaction() as session, pytest.raises(NotFound, match="golfer"):
         other.get(session, Golfer, id, "golfer")
+
+
+def test_first_requests_at_once_make_one_studio(engine):
+    with ThreadPoolExecutor(8) as pool:
+        made = {it.studio_id for it in pool.map(lambda _: open_desk(engine), range(16))}
+    assert len(made) == 1

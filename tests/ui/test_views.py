@@ -262,6 +262,7 @@ def test_the_bubble_settles_after_a_new_putt_and_neither_at_first_paint_nor_when
     assert bubble.evaluate("it => getComputedStyle(it).transitionDuration") == "0s"
     page.set_viewport_size({"width": 1000, "height": 800})
     assert bubble.evaluate("it => getComputedStyle(it).transitionDuration") == "0s"
+    page.set_viewport_size({"width": 1280, "height": 800})
     page.locator("[data-zone='clean']").click()
     expect(page.locator("[data-count]")).to_contain_text("Putt 3")
     expect(bubble).to_have_class(re.compile(r"\bsettle\b"))
@@ -291,7 +292,8 @@ def test_nothing_of_a_page_is_refused_by_its_own_policy(page: Page):
 
 
 def test_a_slide_says_what_it_slides_along(page: Page):
-    visit(page, "start")
+    own_lesson(page, "Sliding Golfer")
+    start_block(page, "Ruler board")
     expect(page.get_by_role("slider")).to_have_attribute("aria-label", "Where the ball crossed the ruler")
     pictures = page.request.get("/api/instruments").json()
     slides = {it["about"]["kind"]: it["about"]["slides"] for it in pictures if it["about"]["entry"] == "slide"}

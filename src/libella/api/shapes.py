@@ -28,24 +28,17 @@ def _printable(text: str) -> str:
     return text
 
 
-def _one_line(text: str) -> str:
-    if "\n" in text or "\t" in text:
-        raise ValueError("a line of words has no line break and no tab")
-    return text
-
-
-def words(longest: int, *, shortest: int = 0, lines: bool = False) -> Any:
-    """A string type: trimmed, printable, bounded in length; one line, or several."""
+def words(longest: int, *, shortest: int = 0) -> Any:
+    """A string type: trimmed, printable, bounded in length."""
     return Annotated[
         str,
         StringConstraints(strip_whitespace=True, min_length=shortest, max_length=longest),
         AfterValidator(_printable),
-        *(() if lines else (AfterValidator(_one_line),)),
     ]
 
 
 ShortWords = words(80, shortest=1)
-LongWords = words(4000, lines=True)
+LongWords = words(4000)
 
 
 def _moment(at: datetime) -> datetime:

@@ -73,7 +73,7 @@ def main() -> int:
     except (ClusterError, DataNewer) as problem:
         return _refuse(str(problem))
     except OperationalError as problem:
-        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLADATABASE_URL.")
+        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
     _say("Stopped.")
     return 0
 

@@ -6,7 +6,7 @@ from typing import TypeVar
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import Engine, select
+from sqlalchemy import Engine, func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
@@ -14,6 +14,7 @@ from ..store.tables import Studio, Table
 from .problem import NotFound
 
 Row = TypeVar("Row", bound=Table)
+_FIRST_STUDIO = 7_260_115
 
 
 class Desk:
@@ -60,7 +61,9 @@ class Desk:
 def open_desk(engine: Engine) -> Desk:
     """The desk of the only studio there is; makes an empty one in a new database."""
     with Session(engine) as session, session.begin():
-        studio = session.scalar(select(Studio).order_by(Studio.id).limit(1).with_for_update())
+        # One after another: two first requests at once must not make two studios.
+        session.execute(select(func.pg_advisory_xact_lock(_FIRST_STUDIO)))
+        studio = session.scalar(select(Studio).order_by(Studio.id).limit(1))
         if studio is None:
             studio = Studio(id=uuid6.uuid7(), name="My studio", place="", coach="", invented=False)
             session.add(studio)

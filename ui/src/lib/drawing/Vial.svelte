@@ -19,7 +19,8 @@
   let drawn = { putts: -1, outer: 0 }
   $effect.pre(() => {
     const now = { putts: vial.ticks.length, outer }
-    settling = drawn.outer > 0 && now.outer === drawn.outer && now.putts !== drawn.putts
+    if (now.outer !== drawn.outer) settling = false
+    else if (drawn.outer > 0 && now.putts !== drawn.putts) settling = true
     drawn = now
   })
   const TALL = { row: [26, 15], side: [52, 30], large: [92, 52] } as const
