@@ -5,6 +5,7 @@
   import { stamp } from '$lib/api/clock'
   import { api, ask, type Shapes } from '$lib/api/client'
   import { renew } from '$lib/api/queries.svelte'
+  import Coming from '$lib/frame/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/frame/Trouble.svelte'
   import { settings } from '$lib/settings/settings.svelte'
@@ -116,4 +117,6 @@
     </div>
     <div class="mt-3"><CardList golferId={golfer.id} /></div>
   </div>
+{:else}
+  <Coming what="The map" />
 {/if}
