@@ -63,7 +63,7 @@ class SafeHeaders:
     def __init__(self, app: ASGIApp, page: Path) -> None:
         self._app = app
         self._page = page
-        self._policy = ""
+        self._policy = (0, "")
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         if scope["type"] != "http":
@@ -81,7 +81,9 @@ class SafeHeaders:
 
     def _content_policy(self) -> str:
         """Only our own files; of scripts inside the page only those that were built into it, known by their hashes."""
-        if not self._policy:
+        # A page that was built anew while we serve it brings other scripts.
+        built = self._page.stat().st_mtime_ns if self._page.is_file() else 1
+        if self._policy[0] != built:
             text = self._page.read_text() if self._page.is_file() else ""
             inline = re.findall(r"<script(?![^>]*\bsrc=)[^>]*>(.*?)</script>", text, re.DOTALL)
             hashes = (base64.b64encode(hashlib.sha256(it.encode()).digest()).decode() for it in inline)
@@ -97,5 +99,5 @@ class SafeHeaders:
                 "form-action": "'self'",
                 "frame-ancestors": "'none'",
             }
-            self._policy = "; ".join(f"{name} {value}" for name, value in policy.items())
-        return self._policy
+            self._policy = built, "; ".join(f"{name} {value}" for name, value in policy.items())
+        return self._policy[1]
