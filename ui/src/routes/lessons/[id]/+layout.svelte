@@ -21,6 +21,8 @@
   const sheet = $derived(lesson.data)
   const block = $derived(currentBlock(sheet, page.url))
   let details = $state(false)
+  /** The mark of the newest data, as a new line said it; null once it was looked at. */
+  let newest = $state<number | null>(null)
 
   // What other screens and sensors do is seen here at once; what is tapped here is on screen already.
   const client = useQueryClient()
@@ -40,8 +42,7 @@
       if (event.what === 'still' || event.what === 'level' || ours) return
       // A line that is new: asked again only if something happened since what stands here was asked.
       if (event.what === 'here') {
-        clearTimeout(later.here)
-        later.here = setTimeout(() => sheet?.revision !== event.revision && again(id), 500)
+        newest = event.revision ?? null
         return
       }
       if (event.what === 'pause') void renew(client, ['pauses', id])
@@ -53,9 +54,12 @@
       }
     },
   )
-  function again(id: string): void {
-    for (const what of ['sensors', 'lesson', 'comparisons']) soon(what, id)
-  }
+  // Compared once the lesson is there: however late its answer comes, it says what it was made from.
+  $effect(() => {
+    if (!sheet || newest === null) return
+    if (sheet.revision < newest) for (const what of ['sensors', 'lesson', 'comparisons']) soon(what, sheet.lesson.id)
+    newest = null
+  })
 
   $effect(() => {
     if (!sheet) return
