@@ -27,9 +27,9 @@ from libella.core.instruments.gate import Gate
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.judge.judgement import _judged
 from libella.demo.scenario import load
-from libella.lessons.desk import Desk, open_desk
-from libella.store.cluster import Cluster
-from libella.store.database import connect, migrate
+from libella.lessons.desk.desk import Desk, open_desk
+from libella.store.server.cluster import Cluster
+from libella.store.server.database import connect, migrate
 
 ROOT = Path(__file__).parents[1]
 # A busy machine is no mistake of the code.

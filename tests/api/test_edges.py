@@ -14,8 +14,8 @@ from sqlalchemy import text
 from sqlalchemy.exc import OperationalError
 
 from libella.api.app import create_app
-from libella.api.guard import BodyLimit
-from libella.api.shapes import cursor
+from libella.api.base.guard import BodyLimit
+from libella.api.base.shapes import cursor
 
 from ..conftest import now
 
@@ -109,7 +109,7 @@ def test_a_question_that_fails_says_nothing_of_an_entry_and_the_log_says_no_valu
     def broken(*_):
         raise RuntimeError(entered)
 
-    monkeypatch.setattr("libella.lessons.golfers.find_golfers", broken)
+    monkeypatch.setattr("libella.lessons.golfer.golfers.find_golfers", broken)
     with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         said = client.get("/api/golfers").json()
     assert said["status"] == 500 and "could not be read" in said["detail"] and "kept" not in said["detail"]
@@ -169,7 +169,7 @@ def test_what_is_told_of_a_golfer_is_kept_until_anything_of_it_changes(coach, en
 
     assert kept() == 1
     made = []
-    monkeypatch.setattr("libella.api.lessons._whole", lambda *it: made.append(it))
+    monkeypatch.setattr("libella.api.lesson.lessons._whole", lambda *it: made.append(it))
     assert coach.get(f"/lessons/{lesson['id']}") == first and not made
     monkeypatch.undo()
     putt = coach.putt(block["id"], {"offset_m": 0.02})
@@ -212,7 +212,7 @@ def test_a_full_disk_is_said_and_health_says_it_too(engine, monkeypatch, state):
     with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         monkeypatch.setattr("sqlalchemy.orm.Session.execute", full)
         health = client.get("/api/health")
-        monkeypatch.setattr("libella.lessons.golfers.keep_golfer", full)
+        monkeypatch.setattr("libella.lessons.golfer.golfers.keep_golfer", full)
         body = {"name": "A", "hand": "right", "level": "club"}
         write = client.put(f"/api/golfers/{uuid6.uuid7()}", json=body)
     for answer in (health, write):

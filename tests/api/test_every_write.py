@@ -10,7 +10,7 @@ from sqlalchemy import text
 from libella.api.app import create_app
 
 from ..conftest import Coach, now
-from .test_eyes import look
+from .see.test_eyes import look
 
 
 @dataclass

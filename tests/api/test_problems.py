@@ -10,7 +10,7 @@ import uuid6
 from fastapi.testclient import TestClient
 
 from libella.api.app import create_app
-from libella.store.database import connect, migrate
+from libella.store.server.database import connect, migrate
 
 from ..conftest import Coach, new_database, now
 

@@ -5,9 +5,9 @@ import numpy as np
 from libella.core.green.putt import Putt
 from libella.core.instruments import lay
 from libella.core.judge.comparing import Arm, compared
-from libella.core.proof import Proof
-from libella.core.simulated import SimulatedGolfer
-from libella.core.station import Station
+from libella.core.set.proof import Proof
+from libella.core.set.station import Station
+from libella.core.simulated.golfer import SimulatedGolfer
 
 STATION = Station(Putt(2.5, 0.3, 10), lay("board", {}), Proof("tape", doubt_m=0.0015))
 PLAYED = 600

@@ -7,11 +7,11 @@ import numpy as np
 from scipy.stats import CensoredData, norm
 
 from libella.core.estimate import posterior, summarise
-from libella.core.green.capture import Window
 from libella.core.instruments import Rig
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
-from libella.core.interval import Interval
+from libella.core.measure.interval import Interval
+from libella.core.measure.window import Window
 
 WINDOW = Window(1.0, 1.0)
 RIGS: dict[str, Rig] = {"board": Board(1.0, 0.2, 0.005), "gate": PegGate(0.5, 0.065, 0.005)}

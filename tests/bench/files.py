@@ -6,7 +6,7 @@ from datetime import UTC, datetime, timedelta
 import httpx2
 import uuid6
 
-from libella.store.cluster import Cluster
+from libella.store.server.cluster import Cluster
 
 from ..conftest import Coach, new_database, open_folder
 from ..ui.conftest import Served

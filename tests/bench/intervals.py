@@ -12,8 +12,8 @@ from libella.core.estimate import START, posterior, summarise
 from libella.core.estimate.posterior import LAPSE_SHARE
 from libella.core.green.putt import Putt
 from libella.core.instruments import instruments, lay
-from libella.core.proof import Proof
-from libella.core.station import Station
+from libella.core.set.proof import Proof
+from libella.core.set.station import Station
 
 PUTT = Putt(4.0, 0.35, 10)
 

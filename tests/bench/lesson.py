@@ -12,9 +12,9 @@ import uuid6
 import uvicorn
 
 from libella.api.app import create_app
-from libella.lessons.desk import open_desk
-from libella.store.cluster import Cluster
-from libella.store.database import connect, migrate
+from libella.lessons.desk.desk import open_desk
+from libella.store.server.cluster import Cluster
+from libella.store.server.database import connect, migrate
 
 from ..conftest import Coach, open_folder
 

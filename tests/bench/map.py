@@ -12,10 +12,11 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from libella.core.perception import Trial, by_directions
-from libella.core.perception.map import PerceptionMap, Tried, perception_map
-from libella.core.perception.position import LEVERS, Lever, Position, rounded, same_place
-from libella.core.simulated import SimulatedEyes
+from libella.core.see.map import PerceptionMap, Tried, perception_map
+from libella.core.see.method import by_directions
+from libella.core.see.position import LEVERS, Lever, Position, rounded, same_place
+from libella.core.see.trial import Trial
+from libella.core.simulated.golfer import SimulatedEyes
 
 TRIED: tuple[Lever, ...] = ("inside", "behind", "tilt", "chin", "distance")
 LIMIT = 0.5

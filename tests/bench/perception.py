@@ -7,11 +7,12 @@ from collections.abc import Callable
 import numpy as np
 import psignifit
 
-from libella.core.perception import Trial, by_directions, perceive
-from libella.core.perception.fit import _perceived
-from libella.core.perception.map import Tried, perception_map
-from libella.core.perception.position import LEVERS
-from libella.core.simulated import SimulatedEyes
+from libella.core.see.fit import _perceived, perceive
+from libella.core.see.map import Tried, perception_map
+from libella.core.see.method import by_directions
+from libella.core.see.position import LEVERS
+from libella.core.see.trial import Trial
+from libella.core.simulated.golfer import SimulatedEyes
 
 ENOUGH_DEG = 0.5
 MOST = 60

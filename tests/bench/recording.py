@@ -9,7 +9,7 @@ import httpx2
 import numpy as np
 import uuid6
 
-from libella.store.cluster import Cluster
+from libella.store.server.cluster import Cluster
 
 from ..conftest import Coach, new_database, now, open_folder
 from ..ui.conftest import Served

@@ -10,9 +10,9 @@ import time
 from fastapi.testclient import TestClient
 
 from libella.api.app import create_app
-from libella.lessons.desk import open_desk
-from libella.store.cluster import Cluster
-from libella.store.database import connect, migrate
+from libella.lessons.desk.desk import open_desk
+from libella.store.server.cluster import Cluster
+from libella.store.server.database import connect, migrate
 
 from ..api.any_request import Asked
 from ..conftest import Coach, open_folder

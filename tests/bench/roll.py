@@ -6,8 +6,8 @@ from collections.abc import Callable
 import numpy as np
 from scipy.integrate import solve_ivp
 
-from libella.core.green.aim import aim, drop_map
 from libella.core.green.roll import Ground, roll, roll_many
+from libella.core.green.target import aim, drop_map
 
 from .estimate import timed
 

@@ -5,7 +5,7 @@ import time
 import numpy as np
 from playwright.sync_api import Page, expect, sync_playwright
 
-from libella.store.cluster import Cluster
+from libella.store.server.cluster import Cluster
 
 from ..conftest import new_database, open_folder
 from ..ui.conftest import CHROMIUM, Served

@@ -19,7 +19,7 @@ from websockets.exceptions import WebSocketException
 from websockets.sync.client import connect
 
 from libella.standins.link import FORMAT, Link, pair
-from libella.store.cluster import Cluster
+from libella.store.server.cluster import Cluster
 
 from ..conftest import Coach, new_database, open_folder
 from ..ui.conftest import CHROMIUM, Served

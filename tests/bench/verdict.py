@@ -11,12 +11,12 @@ from collections import Counter
 
 import numpy as np
 
-from libella.core.certainty import weigh
+from libella.core.certainty.verdict import weigh
 from libella.core.estimate import START, posterior, summarise
-from libella.core.green.capture import Window
+from libella.core.estimate.verdict import verdict
 from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
-from libella.core.judge import verdict
+from libella.core.measure.window import Window
 
 SPREAD = 1.0
 

@@ -9,18 +9,18 @@ import pytest
 from pdfminer.high_level import extract_pages
 from pdfminer.layout import LTCurve, LTLine, LTTextContainer
 
-from libella.core.card import Card, mirror_overlay
-from libella.core.constants import BALL_M
+from libella.core.certainty.estimate import Estimate
 from libella.core.drawing.scene import Circle, Scene, Tape
-from libella.core.drawing.templates import TEMPLATES, template
-from libella.core.estimate import Estimate
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.instruments import lay
-from libella.core.limits import OutOfLimits
-from libella.core.proof import Proof
-from libella.core.quick_check import Kept
-from libella.core.station import Station
+from libella.core.keep.card import Card, mirror_overlay
+from libella.core.keep.templates import TEMPLATES, template
+from libella.core.measure.constants import BALL_M
+from libella.core.measure.limits import OutOfLimits
+from libella.core.see.quick_check import Kept
+from libella.core.set.proof import Proof
+from libella.core.set.station import Station
 from libella.exchange.card_sheet import card_sheet
 from libella.exchange.paper import FOOT, MARGIN, OVERLAP, paper_size, pdf, tiled
 from libella.exchange.station_sheet import station_sheet

@@ -10,7 +10,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from libella.core.limits import OutOfLimits
+from libella.core.measure.limits import OutOfLimits
 from libella.exchange.columns import TARGETS, UNITS, ColumnMapping, ColumnUse, checked_mapping, columns_of
 from libella.exchange.putt_rows import Check, putts
 from libella.exchange.sheet import read_sheet

@@ -7,8 +7,8 @@ import pytest
 from libella.core.drawing.scene import Area, Circle, Curve, Label, Line, Ray, Scene, Tape
 from libella.core.green.putt import Putt
 from libella.core.instruments import Rig, instruments
-from libella.core.layout import from_above, from_side
-from libella.core.station import Station
+from libella.core.set.layout import from_above, from_side
+from libella.core.set.station import Station
 from libella.exchange.svg import drawn, svg_page
 
 PUTT = Putt(2.5, 0.3, 10)

@@ -8,18 +8,18 @@ import uuid6
 from libella.core.judge.tables import Table
 from libella.demo.people import PEOPLE
 from libella.demo.seeing import stand_and_see
-from libella.lessons.aims import aim_table, natural_aim
-from libella.lessons.blocks import judge_block
-from libella.lessons.cards import cards_of, checks_of
-from libella.lessons.chains import block_tables
-from libella.lessons.comparisons import comparisons_of
-from libella.lessons.desk import Desk, open_desk
-from libella.lessons.golfers import GolferEntry, find_golfers, keep_golfer
-from libella.lessons.lessons import LessonEntry, keep_lesson, lessons_of
-from libella.lessons.maps import map_sheet
-from libella.lessons.set_ups import stand_sheet
-from libella.lessons.sights import sights_of
-from libella.store.database import connect, migrate
+from libella.lessons.aim.aims import aim_table, natural_aim
+from libella.lessons.desk.desk import Desk, open_desk
+from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.lessons.judge.tables import block_tables
+from libella.lessons.keep.cards import cards_of, checks_of
+from libella.lessons.lesson.lessons import LessonEntry, keep_lesson, lessons_of
+from libella.lessons.see.maps import map_sheet
+from libella.lessons.see.sights import sights_of
+from libella.lessons.stand.set_ups import stand_sheet
+from libella.lessons.start.blocks import judge_block
+from libella.lessons.start.comparisons import comparisons_of
+from libella.store.server.database import connect, migrate
 
 from ..conftest import demo_database, new_database
 

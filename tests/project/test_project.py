@@ -17,8 +17,8 @@ from sqlalchemy import text
 from libella.core.instruments import instruments
 from libella.demo.people import PEOPLE
 from libella.demo.scenario import is_empty, is_half_loaded, load
-from libella.lessons.desk import open_desk
-from libella.lessons.golfers import find_golfers
+from libella.lessons.desk.desk import open_desk
+from libella.lessons.golfer.golfers import find_golfers
 
 from ..conftest import ROOT, new_database
 

@@ -4,7 +4,7 @@ import time
 
 import pytest
 
-from libella.core.stroke import checked_measures
+from libella.core.start.stroke import checked_measures
 from libella.standins import device
 from libella.standins.device import FAULTS, Habit, run
 from libella.standins.link import Link

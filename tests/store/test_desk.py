@@ -5,11 +5,11 @@ from concurrent.futures import ThreadPoolExecutor
 import pytest
 import uuid6
 
-from libella.core.golfer import LEVELS
-from libella.lessons.desk import Desk, open_desk
-from libella.lessons.golfers import GolferEntry, find_golfers, keep_golfer
-from libella.lessons.problem import NotFound
-from libella.store.tables import Golfer
+from libella.core.golfer.level import LEVELS
+from libella.lessons.desk.desk import Desk, open_desk
+from libella.lessons.desk.problem import NotFound
+from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.store.tables import GolferRow
 
 
 def entry(name: str) -> GolferEntry:
@@ -39,12 +39,12 @@ def test_a_row_said_twice_is_found_and_of_another_studio_it_is_not_there(desk, e
     id = uuid6.uuid7()
     with desk.transaction() as session:
         values = {"name": "One", "hand": "right", "level": "club", "notes": ""}
-        row, new = desk.add(session, Golfer, id, **values)
-        again, newer = desk.add(session, Golfer, id, **values | {"name": "Other"})
+        row, new = desk.add(session, GolferRow, id, **values)
+        again, newer = desk.add(session, GolferRow, id, **values | {"name": "Other"})
         assert (new, newer) == (True, False) and again.name == row.name == "One"
     other = Desk(engine, uuid6.uuid7())
     with other.transaction() as session, pytest.raises(NotFound, match="golfer"):
-        other.get(session, Golfer, id, "golfer")
+        other.get(session, GolferRow, id, "golfer")
 
 
 def test_first_requests_at_once_make_one_studio(engine):

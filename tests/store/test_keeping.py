@@ -11,11 +11,11 @@ import pytest
 import uuid6
 from sqlalchemy import text
 
-from libella.lessons.desk import open_desk
-from libella.lessons.golfers import GolferEntry, find_golfers, keep_golfer
-from libella.store.backup import BackupError, restore, save
-from libella.store.cluster import Cluster, ClusterError
-from libella.store.database import DataNewer, WouldLose, connect, migrate, migrate_down
+from libella.lessons.desk.desk import open_desk
+from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.store.server.backup import BackupError, restore, save
+from libella.store.server.cluster import Cluster, ClusterError
+from libella.store.server.database import DataNewer, WouldLose, connect, migrate, migrate_down
 
 from ..conftest import demo_database, new_database, open_folder
 
@@ -46,7 +46,9 @@ def test_a_first_start_cut_off_anywhere_is_mended_by_the_next(cut, monkeypatch):
                 raise KeyboardInterrupt
 
             with monkeypatch.context() as patched:
-                target = "pathlib.Path.rename" if what == "rename" else "libella.store.cluster.Cluster._have_database"
+                target = (
+                    "pathlib.Path.rename" if what == "rename" else "libella.store.server.cluster.Cluster._have_database"
+                )
                 patched.setattr(target, stop)
                 with pytest.raises(KeyboardInterrupt), cluster.running():
                     pass
@@ -160,7 +162,7 @@ def test_a_backup_is_checked_and_restores_to_the_same(cluster, tmp_path):
 
 def test_what_is_written_while_it_is_backed_up_waits_for_the_next(cluster, tmp_path, monkeypatch):
     url = demo_database(cluster)
-    from libella.store import backup
+    from libella.store.server import backup
 
     ran = backup._run
 
@@ -178,7 +180,7 @@ def test_what_is_written_while_it_is_backed_up_waits_for_the_next(cluster, tmp_p
 
 def test_a_backup_that_does_not_restore_to_the_same_is_thrown_away(cluster, tmp_path, monkeypatch):
     url = demo_database(cluster)
-    from libella.store import backup
+    from libella.store.server import backup
 
     digests = backup._digests
     seen = []

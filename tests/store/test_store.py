@@ -10,11 +10,11 @@ from alembic.autogenerate import compare_metadata
 from alembic.migration import MigrationContext
 from sqlalchemy import text
 
-from libella.lessons.desk import open_desk
-from libella.lessons.stations import entry_of, find_saved
-from libella.store.cluster import Cluster, ClusterError
-from libella.store.database import clear, connect, migrate
-from libella.store.tables import Table
+from libella.lessons.desk.desk import open_desk
+from libella.lessons.set.stations import entry_of, find_saved
+from libella.store.server.cluster import Cluster, ClusterError
+from libella.store.server.database import clear, connect, migrate
+from libella.store.tables import Stored
 
 from ..conftest import open_folder
 
@@ -22,7 +22,7 @@ from ..conftest import open_folder
 def test_the_migrations_make_exactly_the_tables(engine):
     with engine.connect() as connection:
         context = MigrationContext.configure(connection, opts={"compare_type": True})
-        assert compare_metadata(context, Table.metadata) == []
+        assert compare_metadata(context, Stored.metadata) == []
 
 
 def test_two_that_migrate_at_once_wait_for_each_other(fresh_url):
@@ -55,7 +55,7 @@ def test_migrating_again_changes_nothing_and_clearing_starts_over(engine):
 
 
 def test_every_row_leads_with_its_studio(engine):
-    for table in Table.metadata.sorted_tables:
+    for table in Stored.metadata.sorted_tables:
         key = [it.name for it in table.primary_key.columns]
         assert key[0] == ("id" if table.name == "studio" else "studio_id"), table.name
         for index in table.indexes:

@@ -7,7 +7,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
-from .test_main_flow import own_lesson, start_block
+from .start.test_main_flow import own_lesson, start_block
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}

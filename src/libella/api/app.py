@@ -9,33 +9,17 @@ from sqlalchemy import Engine, text
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
-from ..lessons.desk import Desk, open_desk
-from . import (
-    aims,
-    bag,
-    blocks,
-    cards,
-    comparisons,
-    exports,
-    eyes,
-    golfers,
-    green,
-    imports,
-    instruments,
-    lessons,
-    live,
-    maps,
-    prints,
-    problems,
-    saved,
-    sensor_link,
-    sensors,
-    set_ups,
-    sights,
-    standins,
-    stations,
-)
-from .guard import BodyLimit, SafeHeaders
+from ..lessons.desk.desk import Desk, open_desk
+from .aim import aims
+from .base import live, problems
+from .base.guard import BodyLimit, SafeHeaders
+from .golfer import golfers
+from .keep import cards, exports, imports, prints
+from .lesson import lessons
+from .see import eyes, maps, sights
+from .set import bag, green, instruments, saved, stations
+from .stand import set_ups
+from .start import blocks, comparisons, sensor_link, sensors, standins
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
 _REFUSALS = (400, 404, 408, 409, 413, 422, 503, 507)

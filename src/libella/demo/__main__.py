@@ -15,11 +15,11 @@ from sqlalchemy import Engine
 from sqlalchemy.exc import OperationalError
 
 from ..api.app import create_app
-from ..api.settings import Settings
-from ..lessons.desk import open_desk
-from ..lessons.lessons import own_lessons
-from ..store.cluster import Cluster, ClusterError
-from ..store.database import DataNewer, clear, connect, migrate
+from ..api.base.settings import Settings
+from ..lessons.desk.desk import open_desk
+from ..lessons.lesson.lessons import own_lessons
+from ..store.server.cluster import Cluster, ClusterError
+from ..store.server.database import DataNewer, clear, connect, migrate
 from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
 

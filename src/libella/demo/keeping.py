@@ -8,10 +8,10 @@ from pathlib import Path
 
 from psycopg import OperationalError
 
-from ..api.settings import Settings
-from ..store.backup import BackupError, restore, save
-from ..store.cluster import Cluster, ClusterError
-from ..store.database import DataNewer
+from ..api.base.settings import Settings
+from ..store.server.backup import BackupError, restore, save
+from ..store.server.cluster import Cluster, ClusterError
+from ..store.server.database import DataNewer
 from .__main__ import DATA
 
 

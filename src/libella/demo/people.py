@@ -2,12 +2,13 @@
 
 from dataclasses import dataclass, field
 
-from ..core.golfer import Hand, Level
+from ..core.golfer.hand import Hand
+from ..core.golfer.level import Level
 from ..core.green.read import Read
 from ..core.judge.comparing import Question
-from ..core.set_up import Value
-from ..core.simulated import SimulatedEyes, SimulatedGolfer
-from ..core.turns import Order
+from ..core.simulated.golfer import SimulatedEyes, SimulatedGolfer
+from ..core.stand.set_up import Value
+from ..core.start.turns import Order
 from .seeing import Aiming, Seeing
 
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})

@@ -12,17 +12,17 @@ import numpy as np
 import uuid6
 
 from ..core.instruments import lay
-from ..core.proof import WAYS, Proof
-from ..core.simulated import sensed
-from ..lessons.blocks import BlockEntry, block_sheet, record, start_block, station_of, void_reading
-from ..lessons.comparisons import ComparisonEntry, Condition, comparison_sheet, plan_comparison
-from ..lessons.desk import Desk, studio
-from ..lessons.golfers import GolferEntry, find_golfers, keep_golfer
-from ..lessons.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
-from ..lessons.sensors import ask_sensor, keep_zero, pair
-from ..lessons.stations import AidEntry, StationEntry, keep_station
-from ..lessons.strokes import StrokeEntry, receive
-from ..store.tables import Block, Studio
+from ..core.set.proof import WAYS, Proof
+from ..core.simulated.golfer import sensed
+from ..lessons.desk.desk import Desk, studio
+from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from ..lessons.lesson.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
+from ..lessons.set.stations import AidEntry, StationEntry, keep_station
+from ..lessons.start.blocks import BlockEntry, block_sheet, record, start_block, station_of, void_reading
+from ..lessons.start.comparisons import ComparisonEntry, Condition, comparison_sheet, plan_comparison
+from ..lessons.start.sensors import ask_sensor, keep_zero, pair
+from ..lessons.start.strokes import StrokeEntry, receive
+from ..store.tables import BlockRow, StudioRow
 from .people import PEOPLE, Person, Run, Versus
 from .seeing import stand_and_see
 
@@ -55,7 +55,7 @@ def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None)
         say(f"{person.name}, {len(person.lessons)} lessons")
     # Last, so that an interrupted loading is known as one.
     with desk.transaction() as session:
-        row = session.get_one(Studio, desk.studio_id)
+        row = session.get_one(StudioRow, desk.studio_id)
         row.name, row.place, row.coach, row.invented = "The Ropewalk", "Skerrow", "Ottoline Brask", True
 
 
@@ -125,7 +125,7 @@ class Floor:
         return at
 
     def _one(
-        self, run: Run, block: Block, n: int, at: datetime, noting: np.random.Generator, sensor_id: UUID | None
+        self, run: Run, block: BlockRow, n: int, at: datetime, noting: np.random.Generator, sensor_id: UUID | None
     ) -> datetime:
         at += _PUTT_EVERY * float(self.rng.uniform(0.7, 1.4))
         station = station_of(block)

@@ -7,20 +7,20 @@ from datetime import datetime, timedelta
 import numpy as np
 import uuid6
 
-from ..core.aim import Link
-from ..core.eyes import EyeMark, EyeTake
+from ..core.aim.links import Link
 from ..core.instruments import lay
 from ..core.instruments.aid import Raw
-from ..core.perception.position import Position
-from ..core.set_up import Value
-from ..core.simulated import SimulatedEyes
-from ..lessons.aims import AimEntry, begin_set, set_down
-from ..lessons.cards import CheckEntry, check, check_sheet, keep_card
-from ..lessons.desk import Desk
-from ..lessons.eyes import keep_take
-from ..lessons.lessons import read_laser_cautions
-from ..lessons.set_ups import keep_set_up
-from ..lessons.sights import SightEntry, answer, begin_test, felt_there, show_test, sight_sheet
+from ..core.see.eyes import EyeMark, EyeTake
+from ..core.see.position import Position
+from ..core.simulated.golfer import SimulatedEyes
+from ..core.stand.set_up import Value
+from ..lessons.aim.aims import AimEntry, begin_set, set_down
+from ..lessons.desk.desk import Desk
+from ..lessons.keep.cards import CheckEntry, check, check_sheet, keep_card
+from ..lessons.lesson.lessons import read_laser_cautions
+from ..lessons.see.eyes import keep_take
+from ..lessons.see.sights import SightEntry, answer, begin_test, felt_there, show_test, sight_sheet
+from ..lessons.stand.set_ups import keep_set_up
 
 _SEED = 20_261
 _ANSWERS = 16

@@ -2,10 +2,10 @@
 
 from collections.abc import Iterable
 
-from ..core.card import Card
-from ..core.golfer import Hand
-from ..core.set_up_scene import set_up_above, set_up_behind
-from ..core.wording import Units
+from ..core.golfer.hand import Hand
+from ..core.keep.card import Card
+from ..core.measure.units import Units
+from ..core.stand.drawn import set_up_above, set_up_behind
 from .paper import MARGIN, PaperName, Sheet, paper_size
 from .prose import written
 from .svg import drawn, text

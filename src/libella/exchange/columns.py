@@ -7,9 +7,9 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any, Final, Literal
 
-from ..core.limits import OutOfLimits
-from ..core.notes import NOTES
-from ..lessons.stations import StationEntry
+from ..core.measure.limits import OutOfLimits
+from ..core.start.notes import NOTES
+from ..lessons.set.stations import StationEntry
 from .sheet import Sheet
 
 _SAMPLES: Final = 5

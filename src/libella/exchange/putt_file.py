@@ -7,13 +7,13 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from typing import Any, Final
 
-from ..core.notes import NOTES, Note
-from ..core.stroke import MEASURES
-from ..lessons.blocks import station_of
-from ..lessons.chains import measures_of, strokes_by_putt
-from ..lessons.lessons import BlockSheet
-from ..lessons.strokes import StrokeSheet
-from ..store.tables import Golfer, Lesson
+from ..core.start.notes import NOTES, Note
+from ..core.start.stroke import MEASURES
+from ..lessons.judge.tables import measures_of, strokes_by_putt
+from ..lessons.lesson.lessons import BlockSheet
+from ..lessons.start.blocks import station_of
+from ..lessons.start.strokes import StrokeSheet
+from ..store.tables import GolferRow, LessonRow
 from .spreadsheet import for_spreadsheet
 
 FORMAT: Final = "libella-putts"
@@ -75,7 +75,7 @@ DICTIONARY: Final[tuple[Column, ...]] = (
 
 
 def rows(
-    golfer: Golfer, lesson: Lesson, sheets: Iterable[BlockSheet], strokes: Sequence[StrokeSheet] = ()
+    golfer: GolferRow, lesson: LessonRow, sheets: Iterable[BlockSheet], strokes: Sequence[StrokeSheet] = ()
 ) -> list[dict[str, Value]]:
     """One row a putt, oldest first, keyed by column; `strokes` are what sensors told in the lesson."""
     told = strokes_by_putt(strokes)

@@ -9,14 +9,14 @@ from datetime import UTC, datetime, timedelta
 from functools import lru_cache
 from typing import Final
 
-from ..core.angle import angle_deg
-from ..core.golfer import Hand
+from ..core.golfer.hand import Hand
 from ..core.instruments.start_reader import READ
-from ..core.limits import OutOfLimits
-from ..core.notes import NOTES
-from ..core.stroke import MEASURES
-from ..lessons.imports import MOST_BLOCKS, PuttRow, too_many_blocks
-from ..lessons.times import EARLIEST, GRACE
+from ..core.measure.angle import angle_deg
+from ..core.measure.limits import OutOfLimits
+from ..core.start.notes import NOTES
+from ..core.start.stroke import MEASURES
+from ..lessons.desk.times import EARLIEST, GRACE
+from ..lessons.keep.imports import MOST_BLOCKS, PuttRow, too_many_blocks
 from .columns import TARGETS, UNITS, ColumnMapping, Kind, reader_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet

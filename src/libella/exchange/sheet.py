@@ -9,7 +9,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal, NamedTuple
 
-from ..core.limits import OutOfLimits
+from ..core.measure.limits import OutOfLimits
 
 MOST_COLUMNS: Final = 256
 MOST_ROWS: Final = 250_000

@@ -9,8 +9,8 @@ from dataclasses import asdict
 from typing import Any, Final, cast
 
 from ..core.green.read import Read
-from ..core.limits import OutOfLimits
-from ..lessons.stations import AidEntry, StationEntry
+from ..core.measure.limits import OutOfLimits
+from ..lessons.set.stations import AidEntry, StationEntry
 
 FORMAT: Final = "libella-station"
 VERSION: Final = 2

@@ -3,12 +3,12 @@
 from collections.abc import Iterable
 from typing import Final
 
-from ..core.briefing import allows, breaks, tape_list, trust
-from ..core.golfer import Hand
-from ..core.kit import kit_check
-from ..core.layout import from_above, from_side
-from ..core.station import Station
-from ..core.wording import Units
+from ..core.golfer.hand import Hand
+from ..core.measure.units import Units
+from ..core.set.briefing import allows, breaks, tape_list, trust
+from ..core.set.kit import kit_check
+from ..core.set.layout import from_above, from_side
+from ..core.set.station import Station
 from .paper import MARGIN, PaperName, Sheet, paper_size
 from .prose import written
 from .svg import drawn, text

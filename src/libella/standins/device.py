@@ -8,7 +8,7 @@ from typing import Literal
 
 import numpy as np
 
-from ..core.simulated import SimulatedGolfer, SimulatedStroke, sensed
+from ..core.simulated.golfer import SimulatedGolfer, SimulatedStroke, sensed
 from .link import Link, until
 
 Kind = Literal["face_and_path", "start_board", "level"]

@@ -5,11 +5,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from ..certainty import MATTERS, Matter
-from ..green.capture import Window
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.matter import MATTERS, Matter
+from ..measure.window import Window
 from .cost import Mix, costs_from, share_within
 from .posterior import Floats, Posterior, cumulative
-from .summary import Estimate, estimated
 
 _BINS = 200
 _SHARES = (0.1, 0.3, 0.5, 0.7, 0.9)

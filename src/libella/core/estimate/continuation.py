@@ -5,9 +5,9 @@ from collections.abc import Callable, Sequence
 import numpy as np
 from numpy.typing import NDArray
 
-from ..certainty import Matter
-from ..green.capture import Window
-from ..interval import Interval
+from ..certainty.matter import Matter
+from ..measure.interval import Interval
+from ..measure.window import Window
 from .cost import Mix, Sides
 from .posterior import LAPSE_REACH, LAPSE_SHARE, Floats, Posterior
 

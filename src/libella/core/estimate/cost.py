@@ -13,8 +13,9 @@ from typing import Final
 import numpy as np
 from scipy.special import ndtr, ndtri
 
-from ..certainty import MATTERS, NINETY, Matter, Verdict, weigh
-from ..green.capture import Window
+from ..certainty.matter import MATTERS, Matter
+from ..certainty.verdict import NINETY, Verdict, weigh
+from ..measure.window import Window
 from .posterior import Floats, Posterior, normal_below
 
 _HALVINGS: Final = 30

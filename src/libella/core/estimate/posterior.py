@@ -13,7 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.special import ndtr
 
-from ..interval import Interval
+from ..measure.interval import Interval
 
 Floats = NDArray[np.float64]
 

@@ -1,38 +1,15 @@
 """What a posterior says to a coach: bias, spread, the chance inside the window, and what a change would gain."""
 
-from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
 
-from ..certainty import MATTERS, NINETY
-from ..green.capture import Window
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.matter import MATTERS
+from ..certainty.vial import Bubble
+from ..measure.window import Window
 from .cost import Cost, Mix, cost
 from .posterior import Floats, Posterior
-
-
-@dataclass(frozen=True, slots=True)
-class Estimate:
-    """A posterior value (median for a quantity, mean for a chance) and its 90 % interval."""
-
-    value: float
-    low: float
-    high: float
-
-    @property
-    def doubt(self) -> float:
-        """Half the width of the 90 % interval."""
-        return (self.high - self.low) / 2
-
-    @property
-    def sd(self) -> float:
-        """The standard deviation a normal with that interval would have."""
-        return self.doubt / NINETY
-
-
-def estimated(quantile: Callable[[float], float]) -> Estimate:
-    """The median and the 90 % interval of what has these quantiles."""
-    return Estimate(quantile(0.5), quantile(0.05), quantile(0.95))
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +37,11 @@ class Summary:
     gain_unbiased: Estimate
     gain_steadier: Estimate
     prob_steadier_matters: float
+
+    @property
+    def bubble(self) -> Bubble:
+        """What a vial shows of it."""
+        return Bubble(self.bias, self.spread)
 
     @property
     def prob_side(self) -> float:

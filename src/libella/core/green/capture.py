@@ -1,11 +1,10 @@
 """What the hole allows: the largest start error that still holes a level putt (handbook 4)."""
 
 import math
-from dataclasses import dataclass
 from typing import Literal
 
-from ..constants import BALL_M, FOOT_M, GRAVITY_M_S2, HOLE_M, RAMP_SPEED_M_S
-from ..limits import Bounds
+from ..measure.constants import BALL_M, FOOT_M, GRAVITY_M_S2, HOLE_M, RAMP_SPEED_M_S
+from ..measure.limits import Bounds
 
 Capture = Literal["rim_assisted", "free_fall"]
 CAPTURE_WORDS: dict[Capture, str] = {"rim_assisted": "rim-assisted", "free_fall": "free fall"}
@@ -47,36 +46,3 @@ def longest_past(stimp_ft: float, capture: Capture) -> float:
     if capture == "free_fall":
         speed = (2 * _HOLE_R - _BALL_R) / math.sqrt(2 * _BALL_R / GRAVITY_M_S2)
     return speed**2 / (2 * deceleration(stimp_ft))
-
-
-@dataclass(frozen=True, slots=True)
-class Window:
-    """Largest start errors that still hole the putt, both positive, degrees left and right of the true start line.
-
-    `off_deg`: where the true start line lies from the start target, right positive; not 0 when the coach's own read is
-    the target and differs from the computed aim.
-    """
-
-    left_deg: float
-    right_deg: float
-    off_deg: float = 0.0
-
-    @property
-    def low_deg(self) -> float:
-        """The left end, against the start target."""
-        return self.off_deg - self.left_deg
-
-    @property
-    def high_deg(self) -> float:
-        """The right end, against the start target."""
-        return self.off_deg + self.right_deg
-
-    @property
-    def half_deg(self) -> float:
-        """Half its span, by which the size of a bias is weighed about the start target."""
-        return (self.left_deg + self.right_deg) / 2
-
-    @property
-    def narrow_deg(self) -> float:
-        """The smaller side: what a rig has to resolve."""
-        return min(self.left_deg, self.right_deg)

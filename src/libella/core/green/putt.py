@@ -5,13 +5,14 @@ from dataclasses import dataclass, replace
 from typing import Final, Literal
 
 from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape
-from ..limits import OutOfLimits
-from ..wording import Units, tape
-from .aim import Aim, Arrival, PaceWindow, aim, arrival, drop_map, pace_window, started_at
-from .capture import CAPTURE_WORDS, DISTANCE, PAST, STIMP, Capture, Window, capture_offset, longest_past, speed_past
+from ..measure.limits import OutOfLimits
+from ..measure.units import Units, tape
+from ..measure.window import Window
+from .capture import CAPTURE_WORDS, DISTANCE, PAST, STIMP, Capture, capture_offset, longest_past, speed_past
 from .read import Read
 from .roll import Ground
 from .slope import FALLS, SLOPE_DOUBT
+from .target import Aim, Arrival, PaceWindow, aim, arrival, drop_map, pace_window, started_at
 
 STRAIGHT_M: Final = 0.010
 """A putt whose drift at the hole is under this counts as straight, m."""

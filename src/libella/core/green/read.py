@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Final, Literal
 
-from ..constants import BALL_M, HOLE_M
-from ..limits import Bounds, OutOfLimits
-from ..wording import Units, tape
+from ..measure.constants import BALL_M, HOLE_M
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import Units, tape
 
 Place = Literal["centre", "inside_edge", "edge", "outside"]
 Side = Literal["left", "right"]

@@ -18,7 +18,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from ..constants import GRAVITY_M_S2
+from ..measure.constants import GRAVITY_M_S2
 from .capture import deceleration
 
 Floats = NDArray[np.float64]

@@ -8,8 +8,8 @@ from typing import Final, Literal
 
 import numpy as np
 
-from ..constants import GRAVITY_M_S2
-from ..limits import Bounds, OutOfLimits
+from ..measure.constants import GRAVITY_M_S2
+from ..measure.limits import Bounds, OutOfLimits
 from .capture import deceleration
 
 FALLS = Bounds(-12.0, 12.0, "%")

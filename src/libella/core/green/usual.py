@@ -6,8 +6,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Final
 
-from ..limits import Bounds, OutOfLimits
-from .capture import DISTANCE, Window
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.window import Window
+from .capture import DISTANCE
 from .putt import Putt
 
 WEIGHT: Final = Bounds(0.1, 100.0, "")

@@ -13,9 +13,9 @@ from typing import Any, ClassVar, Literal, Self
 
 from ..drawing.scene import Scene, Shape, box
 from ..green.putt import Putt
-from ..interval import Interval
-from ..limits import Bounds, OutOfLimits
-from ..wording import Units, about, fine_degrees, tape
+from ..measure.interval import Interval
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import Units, about, fine_degrees, tape
 
 Raw = Mapping[str, float | str]
 """A reading as it was tapped: one key, one value."""

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..constants import BALL_M
 from ..drawing.scene import Circle, Shape
+from ..measure.constants import BALL_M
 from .aid import About
 from .gate import Gate, gate_about
 

@@ -4,10 +4,10 @@ import math
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..angle import angle_deg
 from ..drawing.scene import Shape, Tape, box
 from ..green.putt import Putt
-from ..wording import Units, tape
+from ..measure.angle import angle_deg
+from ..measure.units import Units, tape
 from .aid import About, Solid, dimension
 from .rig import Remedy
 from .ruled import Ruled

@@ -4,7 +4,7 @@ import math
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..wording import Units
+from ..measure.units import Units
 from .aid import Raw, dimension
 from .scale import Scale
 

@@ -4,10 +4,10 @@ import math
 from abc import abstractmethod
 from dataclasses import dataclass
 
-from ..constants import BALL_M
 from ..drawing.scene import Circle, Scene, Shape, box
-from ..interval import Interval
-from ..wording import Units
+from ..measure.constants import BALL_M
+from ..measure.interval import Interval
+from ..measure.units import Units
 from .aid import Aid, Raw, Zone, choice, dimension
 
 # Name, from and to in turns that can just be seen, words.

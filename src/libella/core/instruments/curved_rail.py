@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..constants import BALL_M
 from ..drawing.scene import Circle, Curve, Scene, Shape, Tape, box
-from ..wording import Units, tape
+from ..measure.constants import BALL_M
+from ..measure.units import Units, tape
 from .aid import About, Solid, dimension
 from .guide_rail import GuideRail
 

@@ -4,13 +4,13 @@ import math
 from dataclasses import dataclass, replace
 from typing import ClassVar, Self
 
-from ..constants import BALL_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape, box
 from ..green.putt import Putt
-from ..interval import Interval
-from ..string_sight import StringSight, eyes_from_cover
-from ..wording import Units, tape
+from ..measure.constants import BALL_M
+from ..measure.interval import Interval
+from ..measure.units import Units, tape
 from .aid import About, Aid, Raw, Solid, Zone, choice, dimension
+from .string_sight import StringSight, eyes_from_cover
 
 _R = BALL_M / 2
 _STAKE_M = 0.01

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import ClassVar
 
 from ..drawing.scene import Shape, Tape, box
-from ..wording import Units, tape
+from ..measure.units import Units, tape
 from .aid import About, Solid, dimension
 from .body_rod import BodyRod
 

@@ -5,12 +5,12 @@ from abc import abstractmethod
 from dataclasses import dataclass, replace
 from typing import Self
 
-from ..angle import angle_deg
-from ..constants import BALL_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape
 from ..green.putt import Putt
-from ..interval import Interval
-from ..wording import Units, tape
+from ..measure.angle import angle_deg
+from ..measure.constants import BALL_M
+from ..measure.interval import Interval
+from ..measure.units import Units, tape
 from .aid import About, Raw, Solid, Zone, choice, dimension
 from .rig import Remedy, Rig, Sight, passing_sight
 

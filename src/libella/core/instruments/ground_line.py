@@ -4,13 +4,13 @@ import math
 from dataclasses import dataclass, replace
 from typing import Self
 
-from ..angle import angle_deg
-from ..constants import BALL_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape
 from ..green.putt import Putt
-from ..interval import Interval
-from ..limits import OutOfLimits
-from ..wording import Units, fine_degrees, tape
+from ..measure.angle import angle_deg
+from ..measure.constants import BALL_M
+from ..measure.interval import Interval
+from ..measure.limits import OutOfLimits
+from ..measure.units import Units, fine_degrees, tape
 from .aid import About, Raw, Zone, choice, dimension
 from .rig import Remedy, Rig, Sight
 

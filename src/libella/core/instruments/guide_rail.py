@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..interval import Interval
-from ..wording import Units
+from ..measure.interval import Interval
+from ..measure.units import Units
 from .aid import Aid, Raw, Zone, choice, dimension
 
 _WIDE_MM = 120.0

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import ClassVar
 
 from ..drawing.scene import Line, Shape
-from ..wording import Units
+from ..measure.units import Units
 from .aid import About, dimension
 from .scale import Scale
 

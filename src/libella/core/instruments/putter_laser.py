@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..angle import angle_deg
+from ..measure.angle import angle_deg
 from .aid import About, dimension
 from .cautions import LASER
 from .thrown import Thrown

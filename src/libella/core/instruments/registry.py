@@ -5,7 +5,7 @@ import pkgutil
 from collections.abc import Mapping
 from functools import cache
 
-from ..limits import OutOfLimits
+from ..measure.limits import OutOfLimits
 from .aid import Aid
 
 

@@ -6,10 +6,10 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Literal, Self
 
-from ..constants import HOLE_M
 from ..green.putt import Putt
-from ..limits import OutOfLimits
-from ..wording import Units, fine_degrees, percent
+from ..measure.constants import HOLE_M
+from ..measure.limits import OutOfLimits
+from ..measure.units import Units, fine_degrees, percent
 from .aid import Aid, Zone
 
 STRICT, LOOSE = 0.5, 1.5

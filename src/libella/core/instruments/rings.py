@@ -4,11 +4,11 @@ import math
 from dataclasses import dataclass
 from typing import ClassVar
 
-from ..constants import HOLE_M
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape
-from ..interval import Interval
-from ..limits import OutOfLimits
-from ..wording import Units, tape
+from ..measure.constants import HOLE_M
+from ..measure.interval import Interval
+from ..measure.limits import OutOfLimits
+from ..measure.units import Units, tape
 from .aid import About, Aid, Raw, Zone, choice, dimension
 
 _FINISHES = {

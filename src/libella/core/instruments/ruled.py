@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import ClassVar
 
 from ..green.putt import Putt
-from ..wording import Units, fine_degrees, tape
+from ..measure.units import Units, fine_degrees, tape
 from .rig import Remedy, Rig, Sight
 from .scale import MOST_MARKS, Scale
 

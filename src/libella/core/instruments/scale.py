@@ -6,9 +6,9 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING, ClassVar
 
 from ..drawing.scene import Label, Line, Scene, Shape, box
-from ..interval import Interval
-from ..limits import OutOfLimits
-from ..wording import Units, count, tape
+from ..measure.interval import Interval
+from ..measure.limits import OutOfLimits
+from ..measure.units import Units, count, tape
 from .aid import Aid, Raw, Zone, choice
 
 MOST_MARKS = 100

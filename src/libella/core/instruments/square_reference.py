@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import ClassVar
 
 from ..drawing.scene import Shape, Tape, box
-from ..wording import Units, tape
+from ..measure.units import Units, tape
 from .aid import About, Raw, Solid, dimension
 from .ruled import Ruled
 

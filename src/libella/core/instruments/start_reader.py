@@ -6,9 +6,9 @@ from typing import ClassVar
 
 from ..drawing.scene import Label, Line, Scene, Shape, Tape, box
 from ..green.putt import Putt
-from ..interval import Interval
-from ..limits import Bounds, OutOfLimits
-from ..wording import Units, fine_degrees, tape
+from ..measure.interval import Interval
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import Units, fine_degrees, tape
 from .aid import About, Raw, Solid, Zone, between, choice, dimension
 from .rig import Rig, Sight
 

@@ -10,16 +10,18 @@ from typing import Final
 
 import numpy as np
 
-from ..certainty import NINETY, WORDS
-from ..drawing.vial import vial
-from ..estimate import PATH, START, Estimate, Posterior, Prior, estimated, posterior, summarise
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.verdict import NINETY, WORDS
+from ..certainty.vial import vial
+from ..estimate import PATH, START, Posterior, Prior, posterior, summarise
 from ..estimate.posterior import Floats
-from ..golfer import Hand
-from ..green.capture import Window
-from ..interval import Interval
-from ..limits import Bounds
-from ..path import NO_PATH, PATHS, PathModel
-from ..wording import percent, side_of, sided
+from ..golfer.hand import Hand
+from ..measure.interval import Interval
+from ..measure.limits import Bounds
+from ..measure.side import side_of
+from ..measure.units import percent, sided
+from ..measure.window import Window
+from ..start.path import NO_PATH, PATHS, PathModel
 from .compensation import FEWEST, FEWEST_PAIRS, UNZEROED_DEG, Reader, in_the_means, putt_by_putt
 from .tables import Row, Table
 
@@ -154,7 +156,7 @@ def _row(name: str, values: Sequence[float | Interval], post: Posterior | None, 
     found = summarise(post, window)
     spread = f"{found.spread.value:.1f}° (± {found.spread.doubt:.1f}°)"
     ticks = [it if isinstance(it, Interval) else Interval(it, it) for it in values]
-    shown = vial(ticks, found, window, settled=True)
+    shown = vial(ticks, found.bubble, window, settled=True)
     return Row(name, (str(len(values)), _signed(found.bias), spread, change), shown)
 
 

@@ -7,13 +7,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
-from ..certainty import CLEAR, WORDS, Word, weigh
-from ..drawing.vial import Vial, vial
+from ..certainty.verdict import CLEAR, WORDS, Word, weigh
+from ..certainty.vial import Vial, vial
 from ..estimate import START, Posterior, posterior, summarise
 from ..estimate.comparison import Comparison, compare
-from ..interval import Interval
-from ..station import Station
-from ..wording import percent, side_of
+from ..measure.interval import Interval
+from ..measure.side import side_of
+from ..measure.units import percent
+from ..set.station import Station
 from .tables import Row, Table
 
 Question = Literal["line", "spread", "window"]
@@ -82,7 +83,7 @@ def compared(arms: Sequence[Arm], question: Question, *, final: bool) -> Compare
 def _vial(arm: Arm, post: Posterior, settled: bool) -> Vial:
     window = arm.station.putt.window
     found = summarise(post.blurred(arm.station.shared_deg), window) if arm.readings else None
-    return vial(arm.readings, found, window, settled=settled)
+    return vial(arm.readings, found and found.bubble, window, settled=settled)
 
 
 def _pair(

@@ -14,13 +14,14 @@ from typing import Final
 
 import numpy as np
 
-from ..certainty import MATTERS, Verdict, weigh
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import Verdict, weigh
 from ..estimate import START, posterior
 from ..estimate.cost import Mix, costs_from
 from ..estimate.posterior import Floats
-from ..estimate.summary import Estimate, estimated
-from ..green.capture import Window
-from ..interval import Interval
+from ..measure.interval import Interval
+from ..measure.window import Window
 
 FEWEST: Final = 3
 FEWEST_PAIRS: Final = 8

@@ -11,10 +11,11 @@ from typing import Final, Literal
 
 from scipy.special import betainc
 
-from ..certainty import LIKELY, MATTERS
-from ..green.capture import Window
-from ..interval import Interval
-from ..notes import Notes
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import LIKELY
+from ..measure.interval import Interval
+from ..measure.window import Window
+from ..start.notes import Notes
 
 Place = Literal["inside", "outside", "untold"]
 PLACES: Final[tuple[Place, ...]] = ("inside", "outside", "untold")

@@ -6,22 +6,25 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final, Literal
 
-from ..angle import hole_widths, offset_m
-from ..briefing import allows
-from ..certainty import LIKELY, MATTERS, Verdict
-from ..drawing.vial import Vial, vial
-from ..estimate import LAPSE_SHARE, START, Estimate, Posterior, Summary, posterior, summarise
+from ..certainty.estimate import Estimate
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import LIKELY, Verdict
+from ..certainty.vial import Vial, vial
+from ..estimate import LAPSE_SHARE, START, Posterior, Summary, posterior, summarise
 from ..estimate.continuation import MOST_FURTHER
 from ..estimate.cost import Mix, cost
-from ..golfer import Hand, push_or_pull
-from ..green.capture import Window
+from ..estimate.verdict import putts_to_settle, verdict, weighed
+from ..golfer.hand import Hand, push_or_pull
 from ..green.putt import Putt
 from ..green.usual import USUAL, UsualLength, level_window
-from ..interval import Interval
-from ..station import Station
-from ..wording import Units, about, count, percent, side_of, sided, tape
+from ..measure.angle import hole_widths, offset_m
+from ..measure.interval import Interval
+from ..measure.side import side_of
+from ..measure.units import Units, about, count, percent, sided, tape
+from ..measure.window import Window
+from ..set.briefing import allows
+from ..set.station import Station
 from .holed import Holed
-from .verdict import putts_to_settle, verdict, weighed
 from .words import headline, nameless
 
 _FEWEST_ADVISED: Final = 5
@@ -121,7 +124,7 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         gains=_gains(summary) if summary and final else (),
         work=_work(summary, call, n, occasion.holed),
         prior=f"{START.words} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
-        vial=vial(readings, summary, _marks(station.putt, occasion), settled=final),
+        vial=vial(readings, summary and summary.bubble, _marks(station.putt, occasion), settled=final),
     )
 
 

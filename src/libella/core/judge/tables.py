@@ -8,19 +8,22 @@ from typing import Final
 
 import numpy as np
 
-from ..certainty import CLEAR, LIKELY, MATTERS, NINETY, WORDS
-from ..constants import FOOT_M
-from ..drawing.vial import Vial
-from ..estimate import START, Estimate, Posterior, estimated, posterior
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import CLEAR, LIKELY, NINETY, WORDS
+from ..certainty.vial import Vial
+from ..estimate import START, Posterior, posterior
 from ..estimate.comparison import compare
 from ..estimate.cost import Mix, costs_from
 from ..estimate.posterior import Floats
-from ..green.capture import Window
-from ..interval import Interval
-from ..notes import NOTES, Note, Notes
-from ..perception.fit import perceive
-from ..perception.trial import TRUE, Looks, Trial
-from ..wording import Units, count, degrees, side_of, sided, tape
+from ..measure.constants import FOOT_M
+from ..measure.interval import Interval
+from ..measure.side import side_of
+from ..measure.units import Units, count, degrees, sided, tape
+from ..measure.window import Window
+from ..see.fit import perceive
+from ..see.trial import TRUE, Looks, Trial
+from ..start.notes import NOTES, Note, Notes
 from .holed import PLACES, Place, holed, place_of
 
 _FEWEST: Final = 3

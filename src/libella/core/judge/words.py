@@ -1,8 +1,10 @@
 """The first words of a judgement: where the bias lies and how sure that is, no finer than it is known."""
 
-from ..certainty import CLEAR, WORDS, Verdict
-from ..estimate import Estimate, Summary
-from ..wording import degrees, side_of
+from ..certainty.estimate import Estimate
+from ..certainty.verdict import CLEAR, WORDS, Verdict
+from ..estimate import Summary
+from ..measure.side import side_of
+from ..measure.units import degrees
 
 
 def headline(summary: Summary | None, call: Verdict | None, nothing: str) -> str:

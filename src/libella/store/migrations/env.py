@@ -2,9 +2,9 @@
 
 from alembic import context
 
-from libella.store.tables import Table
+from libella.store.tables import Stored
 
 connection = context.config.attributes["connection"]
-context.configure(connection=connection, target_metadata=Table.metadata, compare_type=True)
+context.configure(connection=connection, target_metadata=Stored.metadata, compare_type=True)
 with context.begin_transaction():
     context.run_migrations()

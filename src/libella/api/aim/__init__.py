@@ -1,0 +1,1 @@
+"""Aim: set-downs."""

@@ -1,0 +1,163 @@
+"""Shapes that several routers share."""
+
+import base64
+import binascii
+import json
+import unicodedata
+from collections.abc import Callable, Mapping
+from datetime import datetime
+from functools import cache
+from types import UnionType
+from typing import Annotated, Any, Final, Literal, Union, get_args, get_origin
+from uuid import UUID
+
+from fastapi import Depends, Query, Request, Response
+from pydantic import UUID7, AfterValidator, AwareDatetime, BaseModel, ConfigDict, StringConstraints, model_validator
+
+from ...core.measure.limits import OutOfLimits
+from ...core.measure.units import Units
+from ...lessons.desk.desk import Desk
+from ...lessons.desk.times import checked_time
+
+_SAID: Final = frozenset([str, UUID, datetime, Any, object])
+
+
+def _printable(text: str) -> str:
+    if any(unicodedata.category(letter) in ("Cc", "Cs") and letter not in "\n\t" for letter in text):
+        raise ValueError("control characters can't be kept")
+    return text
+
+
+def words(longest: int, *, shortest: int = 0) -> Any:
+    """A string type: trimmed, printable, bounded in length."""
+    return Annotated[
+        str,
+        StringConstraints(strip_whitespace=True, min_length=shortest, max_length=longest),
+        AfterValidator(_printable),
+    ]
+
+
+ShortWords = words(80, shortest=1)
+LongWords = words(4000)
+
+
+def _moment(at: datetime) -> datetime:
+    return checked_time("at", at)
+
+
+Moment = Annotated[AwareDatetime, AfterValidator(_moment)]
+"""When something happened: with its zone, not before 1950, not in the future."""
+
+
+def _desk(request: Request) -> Desk:
+    return request.app.state.desk()
+
+
+AtDesk = Annotated[Desk, Depends(_desk)]
+InUnits = Annotated[Units, Query(description="Units of lengths in sentences and drawings.")]
+
+
+class Entry(BaseModel):
+    """A body sent by a client: unknown fields are refused, numbers are finite."""
+
+    model_config = ConfigDict(extra="forbid", allow_inf_nan=False)
+
+    @model_validator(mode="before")
+    @classmethod
+    def _nothing_is_guessed(cls, told: Any) -> Any:
+        """A truth value is no number, and words are no number: neither is turned into one."""
+        if isinstance(told, dict):
+            for name, field in cls.model_fields.items():
+                if name in told and _misread(told[name], field.annotation):
+                    raise ValueError(f"{name} takes another kind of value")
+        return told
+
+
+def _misread(value: Any, kind: Any) -> bool:
+    """True where a value would be taken for a number, or a truth, that it is not."""
+    parts = _parts(kind)
+    if isinstance(value, bool):
+        return bool not in parts and not parts & {Any, object}
+    if isinstance(value, str):
+        return bool(parts & {int, float, bool}) and not parts & _SAID
+    if isinstance(value, int | float):
+        return parts <= {bool, type(None)}
+    inner = [it for it in (get_args(kind) or ()) if it is not type(None)]
+    if isinstance(value, dict) and get_origin(kind) in (dict, Mapping):
+        return any(_misread(it, get_args(kind)[1]) for it in value.values())
+    if isinstance(value, list):
+        if get_origin(kind) in (list, tuple) and inner:
+            return any(_misread(it, inner[min(n, len(inner) - 1)] if Ellipsis not in inner else inner[0])
+                       for n, it in enumerate(value))  # fmt: skip
+        return any(_misread(value, it) for it in inner if get_origin(it) in (list, tuple))
+    if isinstance(value, dict):
+        return any(_misread(value, it) for it in inner if get_origin(it) is dict)
+    return False
+
+
+@cache
+def _parts(kind: Any) -> frozenset[Any]:
+    """The plain types a field may hold, choices counted as what they are."""
+    if get_origin(kind) is Literal:
+        return frozenset(type(it) for it in get_args(kind))
+    if get_origin(kind) in (Union, UnionType, Annotated):
+        inner = get_args(kind)[:1] if get_origin(kind) is Annotated else get_args(kind)
+        return frozenset().union(*(_parts(it) for it in inner))
+    return frozenset([get_origin(kind) or kind])
+
+
+class Kept(BaseModel):
+    """A row as kept."""
+
+    model_config = ConfigDict(from_attributes=True)
+
+
+class Page(BaseModel):
+    """Where the next page starts; None at the end."""
+
+    next: str | None
+
+
+def as_kept(answer: str) -> Any:
+    """An answer kept as JSON, passed on as it is."""
+    return Response(answer, media_type="application/json")
+
+
+def cursor(*parts: object) -> str:
+    return base64.urlsafe_b64encode(json.dumps([str(it) for it in parts]).encode()).decode()
+
+
+def opened(text: str | None, *kinds: Callable[[str], Any]) -> tuple[Any, ...] | None:
+    """The parts of a cursor, each read by its kind, or None for the first page."""
+    if not text:
+        return None
+    try:
+        parts = json.loads(base64.b64decode(text.encode(), altchars=b"-_", validate=True))
+        found = tuple(kind(part) for kind, part in zip(kinds, parts, strict=True))
+        if any(isinstance(it, str) and "\x00" in it for it in found):
+            raise ValueError("not one of ours")
+        if any(isinstance(it, datetime) and it.tzinfo is None for it in found):
+            raise ValueError("not one of ours")
+        json.dumps(parts).encode()
+        return tuple(str(it).encode().decode() if isinstance(it, str) else it for it in found)
+    except (binascii.Error, ValueError, TypeError, AttributeError, RecursionError, OverflowError):
+        limit = "as given by the page before"
+        raise OutOfLimits("after", "This page mark is not one of ours.", limit=limit, unit="") from None
+
+
+__all__ = [
+    "UUID",
+    "UUID7",
+    "AtDesk",
+    "Entry",
+    "InUnits",
+    "Kept",
+    "LongWords",
+    "Moment",
+    "Page",
+    "ShortWords",
+    "as_kept",
+    "cursor",
+    "opened",
+    "words",
+]

@@ -1,0 +1,1 @@
+"""Keep: cards to go by, files of putts in."""

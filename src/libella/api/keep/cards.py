@@ -1,0 +1,173 @@
+"""Set-up cards, and the check for every day against them."""
+
+from datetime import UTC, datetime
+from typing import Literal
+
+from fastapi import APIRouter, Query
+from fastapi.responses import Response
+from pydantic import BaseModel, Field
+
+from ...core.keep.card import mirror_overlay
+from ...core.measure.units import Units
+from ...core.see.eyes import EyeTake
+from ...core.see.quick_check import DIRECTIONS, Drift
+from ...exchange.card_sheet import card_sheet
+from ...exchange.paper import PaperName, Sheet, tiled
+from ...lessons.keep import cards
+from ...lessons.keep.cards import CheckEntry, CheckSheet, KeptCard
+from ...lessons.start.blocks import hand_of
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, words
+from ..see.eyes import EyeMarkIn
+from .prints import printed
+
+router = APIRouter(tags=["cards"])
+
+
+class CardIn(Entry):
+    """A set-up to keep: the usual one with these levers moved."""
+
+    lesson_id: UUID
+    position: dict[words(20), float] = Field(default_factory=dict, max_length=6)
+    note: LongWords = ""
+    kept_at: Moment
+
+
+class RowOut(BaseModel):
+    name: str
+    size: str
+
+
+class CardOut(BaseModel):
+    """A card as it is read."""
+
+    id: UUID
+    lesson_id: UUID
+    kept_at: datetime
+    note: str
+    change: str = Field(description="what to move, in words")
+    rows: list[RowOut]
+    put_away_at: datetime | None
+    has_eyes: bool
+    has_sight: bool
+
+
+class QuickCheckIn(Entry):
+    """What was looked at so far; parts may still be missing."""
+
+    lesson_id: UUID
+    card_id: UUID
+    lead: EyeMarkIn | None = None
+    trail: EyeMarkIn | None = None
+    eye_height_m: float = 1.45
+    square_m: float | None = Field(default=None, description="gap at the square reference, right end positive; ± 10 mm")
+    answers: list[words(10)] = Field(default_factory=list, max_length=DIRECTIONS)
+    taken_at: Moment
+
+    def entry(self) -> CheckEntry:
+        eyes = None
+        if self.lead and self.trail:
+            eyes = EyeTake(self.lead.mark(), self.trail.mark(), eye_height_m=self.eye_height_m)
+        return CheckEntry(self.card_id, eyes, self.square_m, self.answers)
+
+
+class QuickCheckOut(BaseModel):
+    """A check against its card."""
+
+    id: UUID
+    card_id: UUID
+    taken_at: datetime
+    eyes: bool
+    square_m: float | None
+    answers: list[str]
+    angles: tuple[float, ...] = Field(description="true angles to ask, in order, degrees")
+    drifts: tuple[Drift, ...]
+    alert: str
+
+
+class AwayIn(Entry):
+    put_away: bool = True
+
+
+@router.put("/set-up-cards/{id}")
+def keep(desk: AtDesk, id: UUID7, entry: CardIn, units: InUnits = "metric") -> CardOut:
+    """Keep this set-up."""
+    return _card(cards.keep_card(desk, id, entry.lesson_id, entry.position, entry.note, entry.kept_at), units)
+
+
+@router.put("/set-up-cards/{id}/away")
+def put_away(desk: AtDesk, id: UUID, entry: AwayIn, units: InUnits = "metric") -> CardOut:
+    """Take a card out of the list, or bring it back."""
+    return _card(cards.put_away_card(desk, id, datetime.now(UTC) if entry.put_away else None), units)
+
+
+@router.get("/golfers/{id}/set-up-cards")
+def of_golfer(desk: AtDesk, id: UUID, units: InUnits = "metric") -> list[CardOut]:
+    """A golfer's cards, newest first; the first is gone by."""
+    return [_card(it, units) for it in cards.cards_of(desk, id)]
+
+
+@router.get(
+    "/set-up-cards/{id}/print",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}, "image/svg+xml": {}}, "description": "The print."}},
+)
+def print_card(
+    desk: AtDesk,
+    id: UUID,
+    what: Literal["card", "mirror"] = Query("card", description="the card, or the overlay for the mirror"),
+    form: Literal["pdf", "svg"] = Query("pdf"),
+    paper: PaperName = Query("a4"),
+    sheet: int = Query(1, ge=1),
+    units: InUnits = "metric",
+) -> Response:
+    """The card, or the mirror's overlay in true size."""
+    kept, golfer = cards.card(desk, id)
+    hand = hand_of(golfer)
+    title = f"{golfer.name}: {'set-up card' if what == 'card' else 'overlay for the mirror'}"
+    sheets: tuple[Sheet, ...]
+    if what == "card":
+        sheets = card_sheet(kept.card, title, kept.row.note, hand, units, paper)
+    else:
+        sheets = tiled(mirror_overlay(hand, kept.card.zone_mm, kept.card.marks), title, paper)
+    return printed(sheets, title, f"set-up-{what}", form, paper, sheet)
+
+
+@router.put("/quick-checks/{id}")
+def check(desk: AtDesk, id: UUID7, entry: QuickCheckIn, units: InUnits = "metric") -> QuickCheckOut:
+    """Keep what was looked at so far, and say how it stands against the card."""
+    cards.check(desk, id, entry.lesson_id, entry.entry(), entry.taken_at)
+    return _check(cards.check_sheet(desk, id, units))
+
+
+@router.get("/lessons/{id}/quick-checks")
+def checks(desk: AtDesk, id: UUID, units: InUnits = "metric") -> list[QuickCheckOut]:
+    """The checks of a lesson, newest first."""
+    return [_check(it) for it in cards.checks_of(desk, id, units)]
+
+
+def _card(it: KeptCard, units: Units) -> CardOut:
+    return CardOut(
+        id=it.row.id,
+        lesson_id=it.row.lesson_id,
+        kept_at=it.row.kept_at,
+        note=it.row.note,
+        change=it.card.change_words(units),
+        rows=[RowOut(name=name, size=size) for name, size in it.card.rows(units)],
+        put_away_at=it.row.put_away_at,
+        has_eyes=it.card.kept.inside is not None,
+        has_sight=it.card.kept.angle is not None,
+    )
+
+
+def _check(it: CheckSheet) -> QuickCheckOut:
+    return QuickCheckOut(
+        id=it.check.id,
+        card_id=it.check.card_id,
+        taken_at=it.check.taken_at,
+        eyes=it.entry.eyes is not None,
+        square_m=it.entry.square_m,
+        answers=list(it.entry.answers),
+        angles=it.angles,
+        drifts=it.drifts,
+        alert=it.alert,
+    )

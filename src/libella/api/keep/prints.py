@@ -1,0 +1,83 @@
+"""Prints in true size: templates and the station sheet, as PDF or SVG."""
+
+from collections.abc import Sequence
+from typing import Literal
+
+from fastapi import APIRouter, Query
+from fastapi.responses import Response
+from pydantic import BaseModel, Field
+
+from ...core.golfer.hand import Hand
+from ...core.keep.templates import TEMPLATES, template
+from ...core.measure.limits import OutOfLimits
+from ...exchange.paper import PaperName, Sheet, pdf, tiled
+from ...exchange.station_sheet import station_sheet
+from ..base.shapes import InUnits, words
+from ..set.stations import LaidIn
+
+router = APIRouter(prefix="/prints", tags=["prints"])
+STATION = "station"
+
+
+class PrintOut(BaseModel):
+    """Something that can be printed."""
+
+    name: str
+    title: str
+    words: str
+
+
+class PrintIn(LaidIn):
+    """The station it is printed for."""
+
+    hand: Hand = "right"
+    title: words(80) = Field(default="", description="written on the sheet", examples=["Straight three"])
+
+
+@router.get("")
+def all_prints() -> list[PrintOut]:
+    """The station sheet and every template."""
+    sheet = PrintOut(
+        name=STATION, title="Station sheet", words="Drawing, tape list in laying order, cautions and kit check."
+    )
+    return [sheet, *(PrintOut(name=name, title=it.name, words=it.words) for name, it in TEMPLATES.items())]
+
+
+@router.post(
+    "/{name}",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}, "image/svg+xml": {}}, "description": "The print."}},
+)
+def one(
+    name: str,
+    plan: PrintIn,
+    form: Literal["pdf", "svg"] = Query("pdf", description="a PDF of all sheets, or one sheet as SVG"),
+    paper: PaperName = Query("a4"),
+    sheet: int = Query(1, ge=1, description="which sheet, for SVG"),
+    units: InUnits = "metric",
+) -> Response:
+    """A print in true size. The header `x-sheets` says how many sheets it takes."""
+    sheets, title = _sheets(name, plan, paper, units)
+    return printed(sheets, title, name, form, paper, sheet)
+
+
+def printed(
+    sheets: Sequence[Sheet], title: str, name: str, form: Literal["pdf", "svg"], paper: PaperName, sheet: int
+) -> Response:
+    """All sheets as a PDF, or one as SVG; `x-sheets` says how many there are."""
+    if sheet > len(sheets):
+        raise OutOfLimits("sheet", f"This print has {len(sheets)} sheets.", limit=f"1 to {len(sheets)}", unit="sheets")
+    file = f"{name}-{paper}" + ("" if form == "pdf" or len(sheets) == 1 else f"-{sheet}")
+    headers = {"x-sheets": str(len(sheets)), "Content-Disposition": f'attachment; filename="{file}.{form}"'}
+    if form == "pdf":
+        return Response(pdf(sheets, title), media_type="application/pdf", headers=headers)
+    return Response(sheets[sheet - 1].svg, media_type="image/svg+xml", headers=headers)
+
+
+def _sheets(name: str, plan: PrintIn, paper: PaperName, units: InUnits) -> tuple[tuple[Sheet, ...], str]:
+    station = plan.entry().station()
+    if name == STATION:
+        title = plan.title or "Station sheet"
+        return station_sheet(station, title, plan.hand, units, paper), title
+    print_ = template(name)
+    return tiled(print_.draw(station, plan.hand, units), print_.name, paper), print_.name

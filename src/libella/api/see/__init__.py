@@ -1,0 +1,1 @@
+"""See: where the eyes are, what looks straight, the map of it."""

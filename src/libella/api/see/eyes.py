@@ -1,0 +1,174 @@
+"""Where the eyes are: looks in a mirror or by plumb, and where they are wanted."""
+
+from datetime import datetime
+from typing import Annotated, Literal
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ...core.certainty.vial import Vial
+from ...core.drawing.scene import Scene
+from ...core.see.eyes import ZONES, EyeMark, EyePlace, EyeTake, School, Way
+from ...core.see.side_look import Covers, SideWay, StringLook, Strip, StripLook
+from ...lessons.see import eyes
+from ...lessons.see.eyes import SightingEye, look_of
+from ...store import tables
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment
+
+router = APIRouter(tags=["eyes"])
+
+
+class EyeMarkIn(Entry):
+    """Where one eye shows itself, or stands, m."""
+
+    inside_m: float = Field(description="inside the line, towards the golfer positive", examples=[0.03])
+    behind_m: float = Field(description="behind the ball, away from the hole positive", examples=[-0.03])
+
+    def mark(self) -> EyeMark:
+        return EyeMark(self.inside_m, self.behind_m)
+
+
+class EyeTakeIn(Entry):
+    """One look: both eyes, each marked with the other closed."""
+
+    lesson_id: UUID
+    lead: EyeMarkIn = Field(description="the eye nearer the hole")
+    trail: EyeMarkIn
+    way: Way = "mirror"
+    eye_height_m: float = Field(default=1.45, description="over the mirror; 0.8 to 2 m")
+    falls_in_percent: float = Field(default=0, description="the mirror's level, falling to the golfer positive")
+    falls_back_percent: float = Field(default=0, description="falling away from the hole positive")
+    level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
+    seen_m: float = Field(default=0.005, description="the spacing really read to")
+    reread_of: UUID | None = Field(default=None, description="the look this one reads again, nothing having moved")
+    taken_at: Moment
+
+    def look(self) -> EyeTake:
+        plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail"})
+        return EyeTake(self.lead.mark(), self.trail.mark(), **plain)
+
+
+class StringLookIn(Entry):
+    """What the sighting eye sees an upright string over the line cover."""
+
+    lesson_id: UUID
+    way: Literal["string"] = "string"
+    covers: Covers = Field(description="where it seems to lie on the ball")
+    side: Literal["outside", "inside"] = "outside"
+    string_height_m: float = Field(default=0.3, description="over the ground; 0.05 to 0.6 m")
+    eye_height_m: float = 1.45
+    taken_at: Moment
+
+
+class StripLookIn(Entry):
+    """What a strip on the line shows: light from over it, dark from either side."""
+
+    lesson_id: UUID
+    way: Literal["strip"] = "strip"
+    seen: Strip
+    turns_m: float = Field(default=0.015, description="how far beside the line it turns dark; 1 to 100 mm")
+    taken_at: Moment
+
+
+class EyeTakeOut(BaseModel):
+    """A look as kept; a look at the side only is an interval, with None for an open end."""
+
+    id: UUID
+    taken_at: datetime
+    voided: bool
+    reread_of: UUID | None
+    way: Way | SideWay
+    inside_m: float | None = Field(description="mid-point of both eyes, corrected for the level")
+    behind_m: float | None
+    low_mm: float | None
+    high_mm: float | None
+
+
+class EyesSheetOut(BaseModel):
+    """The looks of a lesson and what they say."""
+
+    takes: list[EyeTakeOut]
+    found: EyePlace | None
+    words: tuple[str, ...]
+    vial: Vial
+    mirror: Scene
+    school: School
+    zone_mm: tuple[float, float] | None
+    schools: dict[School, tuple[float, float] | None] = Field(description="each school's own zone: opinions")
+    sighting_eye: SightingEye = Field(description="empty while it is not known")
+
+
+class WantedEyesIn(Entry):
+    school: School
+    zone_mm: tuple[float, float] | None = Field(default=None, description="own edges, mm inside; null: the school's")
+    sighting_eye: SightingEye | None = Field(default=None, description="null leaves what is noted")
+
+
+class VoidTakeIn(Entry):
+    voided: bool = True
+
+
+@router.get("/lessons/{id}/eyes")
+def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut:
+    """The looks of a lesson."""
+    sheet = eyes.eye_sheet(desk, id, units)
+    return EyesSheetOut(
+        takes=[_take_out(it) for it in sheet.takes],
+        found=sheet.found,
+        words=sheet.words,
+        vial=sheet.vial,
+        mirror=sheet.mirror,
+        school=sheet.school,
+        zone_mm=sheet.zone_mm,
+        schools=ZONES,
+        sighting_eye=sheet.sighting_eye,
+    )
+
+
+@router.put("/eye-takes/{id}")
+def keep(desk: AtDesk, id: UUID7, entry: EyeTakeIn, units: InUnits = "metric") -> EyesSheetOut:
+    """Keep one look."""
+    eyes.keep_take(desk, id, entry.lesson_id, entry.look(), entry.taken_at, entry.reread_of)
+    return of_lesson(desk, entry.lesson_id, units)
+
+
+@router.put("/eye-looks/{id}")
+def keep_side(
+    desk: AtDesk, id: UUID7, entry: Annotated[StringLookIn | StripLookIn, Field(discriminator="way")],
+    units: InUnits = "metric",
+) -> EyesSheetOut:  # fmt: skip
+    """Keep a look that tells the side only."""
+    values = entry.model_dump(exclude={"lesson_id", "taken_at"})
+    look = StringLook(**values) if isinstance(entry, StringLookIn) else StripLook(**values)
+    eyes.keep_take(desk, id, entry.lesson_id, look, entry.taken_at)
+    return of_lesson(desk, entry.lesson_id, units)
+
+
+@router.put("/eye-takes/{id}/voided")
+def void(desk: AtDesk, id: UUID, entry: VoidTakeIn, units: InUnits = "metric") -> EyesSheetOut:
+    """Void a look, or restore it."""
+    return of_lesson(desk, eyes.void_take(desk, id, entry.voided).lesson_id, units)
+
+
+@router.put("/golfers/{id}/eyes")
+def want(desk: AtDesk, id: UUID, entry: WantedEyesIn) -> WantedEyesIn:
+    """Say where this golfer's eyes are wanted."""
+    row = eyes.want_eyes(desk, id, entry.school, entry.zone_mm, entry.sighting_eye)
+    values = {"school": row.eye_school, "zone_mm": row.eye_zone_mm, "sighting_eye": row.sighting_eye}
+    return WantedEyesIn.model_validate(values)
+
+
+def _take_out(row: tables.EyeTakeRow) -> EyeTakeOut:
+    look = look_of(row)
+    both = isinstance(look, EyeTake)
+    return EyeTakeOut(
+        id=row.id,
+        taken_at=row.taken_at,
+        voided=row.voided,
+        reread_of=row.reread_of,
+        way=look.way,
+        inside_m=look.inside_m if both else None,
+        behind_m=look.behind_m if both else None,
+        low_mm=look.inside_mm.low_or_none,
+        high_mm=look.inside_mm.high_or_none,
+    )

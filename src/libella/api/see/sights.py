@@ -1,0 +1,226 @@
+"""What looks straight to this golfer: tests, their answers, what they found."""
+
+from dataclasses import fields
+from datetime import UTC, datetime
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ...core.certainty.vial import Vial
+from ...core.drawing.scene import Scene
+from ...core.measure.units import Units
+from ...core.see.method import METHODS, LooksStraight, Method
+from ...core.see.words import FEWEST, SightWords, laid_rod, rod_words
+from ...lessons.see import sights
+from ...lessons.see.sights import (
+    Asked,
+    Eyes,
+    Glasses,
+    SightEntry,
+    SightSheet,
+    Toward,
+    Trace,
+    condition_words,
+    line_words,
+)
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, words
+
+router = APIRouter(tags=["sights"])
+
+
+class SightIn(Entry):
+    """A test to begin."""
+
+    lesson_id: UUID
+    method: Method = "directions"
+    condition: ShortWords = Field(default="as usual", examples=["as usual"])
+    trace: Trace = "as usual"
+    eyes: Eyes = "both"
+    glasses: Glasses = "none"
+    away_m: float = Field(default=2.0, description="rod's near end, or the ball, to where it is read; 0.5 to 15 m")
+    started_at: Moment
+    toward: Toward = Field(default="hole", description="what is called straight: the hole, or a breaking putt's start")
+    position: dict[words(20), float] = Field(
+        default_factory=dict,
+        max_length=6,
+        description="levers moved from usual, mm or degrees",
+        examples=[{"inside": 25}],
+    )
+
+
+class SightTestOut(Kept):
+    id: UUID
+    lesson_id: UUID
+    method: Method
+    condition: str
+    trace: Trace
+    eyes: Eyes
+    glasses: Glasses
+    away_m: float
+    started_at: datetime
+    ended_at: datetime | None = Field(description="when it was shown; until then its answers are hidden")
+    toward: Toward
+    position: dict[str, float]
+    playable: bool
+    comfort: int | None
+    trust: int | None
+
+
+class SightTrialOut(Kept):
+    id: UUID
+    test_id: UUID
+    raw: dict[str, float | str]
+    taken_at: datetime
+    voided: bool
+
+
+class SightOut(BaseModel):
+    """A test as it stands."""
+
+    test: SightTestOut
+    under: str = Field(description="under what it was asked, in words")
+    line: str = Field(description="what the rod's angles are against, in words")
+    trials: list[SightTrialOut]
+    found: LooksStraight
+    words: SightWords
+    vial: Vial
+    next: Asked | None
+    lay: str = Field(description="how to lay the rod for the next answer")
+    stage: Scene | None = Field(description="the rod as it is to lie")
+    curve: Scene | None
+    fewest: int = Field(description="answers before anything is said of them")
+
+
+class SightsOut(BaseModel):
+    """The tests of a lesson, oldest first, and the last two set against each other."""
+
+    tests: list[SightOut]
+    compared: str
+
+
+class MethodOut(BaseModel):
+    method: Method
+    name: str
+    how: str
+
+
+class AnswerIn(Entry):
+    """One answer: a true angle and how it looks; or where the rod stopped or the golfer pointed."""
+
+    test_id: UUID
+    raw: dict[words(20), float | words(20)] = Field(
+        max_length=4, examples=[{"true_deg": 0.75, "looks": "left"}, {"beside_m": 0.02, "seen_m": 0.005}]
+    )
+    taken_at: Moment
+
+
+class VoidIn(Entry):
+    voided: bool = True
+
+
+class FeltIn(Entry):
+    """How the golfer found the position of a test."""
+
+    playable: bool = True
+    comfort: int | None = Field(default=None, description="1 to 5")
+    trust: int | None = Field(default=None, description="1 to 5")
+
+
+class QuestionOut(BaseModel):
+    """What the golfer's own screen shows: the question, and nothing else."""
+
+    question: str = Field(description="empty while nothing is asked")
+    answer: int = Field(description="which answer is waited for")
+
+
+@router.get("/sight-methods")
+def methods() -> list[MethodOut]:
+    """The ways of asking what looks straight."""
+    return [MethodOut(method=key, name=it.name, how=it.how) for key, it in METHODS.items()]
+
+
+@router.get("/lessons/{id}/sights")
+def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightsOut:
+    """The tests of a lesson."""
+    found = sights.sights_of(desk, id)
+    return SightsOut(tests=[_out(it, units) for it in found], compared=sights.compared(found))
+
+
+@router.put("/sight-tests/{id}")
+def begin(desk: AtDesk, id: UUID7, entry: SightIn, units: InUnits = "metric") -> SightOut:
+    """Begin a test."""
+    values = {it.name: getattr(entry, it.name) for it in fields(SightEntry)}
+    sights.begin_test(desk, id, SightEntry(**values))
+    return one(desk, id, units)
+
+
+@router.get("/sight-tests/{id}")
+def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightOut:
+    """A test with what it found and what to ask next."""
+    return _out(sights.sight_sheet(desk, id), units)
+
+
+@router.put("/sight-tests/{id}/shown")
+def show(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightOut:
+    """Show what it found; from then on it takes no more answers."""
+    sights.show_test(desk, id, datetime.now(UTC))
+    return one(desk, id, units)
+
+
+@router.delete("/sight-tests/{id}/shown")
+def go_on(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightOut:
+    """Hide it again, and go on asking."""
+    sights.show_test(desk, id, None)
+    return one(desk, id, units)
+
+
+@router.put("/sight-tests/{id}/felt")
+def felt(desk: AtDesk, id: UUID, entry: FeltIn, units: InUnits = "metric") -> SightOut:
+    """Say whether the golfer can play from there, how comfortable it is, and how far it is trusted."""
+    sights.felt_there(desk, id, playable=entry.playable, comfort=entry.comfort, trust=entry.trust)
+    return one(desk, id, units)
+
+
+@router.get("/lessons/{id}/question")
+def question(desk: AtDesk, id: UUID) -> QuestionOut:
+    """For the golfer's own screen."""
+    asked = next((it for it in reversed(sights.sights_of(desk, id)) if not it.test.ended_at), None)
+    if asked is None:
+        return QuestionOut(question="", answer=0)
+    count = sum(not it.voided for it in asked.trials)
+    return QuestionOut(question=METHODS[_method(asked.test.method)].question, answer=count + 1)
+
+
+@router.put("/sight-trials/{id}")
+def answer(desk: AtDesk, id: UUID7, entry: AnswerIn, units: InUnits = "metric") -> SightOut:
+    """Keep one answer, and say what to ask next."""
+    sights.answer(desk, id, entry.test_id, entry.raw, entry.taken_at)
+    return one(desk, entry.test_id, units)
+
+
+@router.put("/sight-trials/{id}/voided")
+def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> SightOut:
+    """Void an answer (a slip of the finger), or restore it."""
+    return one(desk, sights.void_answer(desk, id, entry.voided).test_id, units)
+
+
+def _method(text: str) -> Method:
+    return next(it for it in METHODS if it == text)
+
+
+def _out(sheet: SightSheet, units: Units) -> SightOut:
+    asked = sheet.next
+    return SightOut(
+        test=SightTestOut.model_validate(sheet.test),
+        under=condition_words(sheet.test, units),
+        line=line_words(sheet, units),
+        trials=[SightTrialOut.model_validate(it) for it in sheet.trials],
+        found=sheet.found,
+        words=sheet.words,
+        vial=sheet.vial,
+        next=sheet.next,
+        lay=rod_words(asked.true_deg, asked.spot_m, sheet.test.away_m, units) if asked else "",
+        stage=laid_rod(asked.true_deg, asked.spot_m, sheet.test.away_m, units) if asked else None,
+        curve=sheet.curve,
+        fewest=FEWEST,
+    )

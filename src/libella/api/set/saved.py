@@ -1,0 +1,93 @@
+"""Saved stations: kept under a name, used again, shared as a file."""
+
+from datetime import UTC, datetime
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Query
+from fastapi.responses import JSONResponse
+from pydantic import Field
+
+from ...exchange.station_file import from_document, to_document
+from ...lessons.set import stations
+from ...lessons.set.stations import entry_of
+from ...store.tables import SavedStationRow
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Page, ShortWords, cursor, opened, words
+from .stations import LaidIn, LaidOut
+
+router = APIRouter(prefix="/saved-stations", tags=["saved"])
+Search = Annotated[words(80), Query(description="part of the name")]
+
+
+class SaveIn(LaidIn):
+    name: ShortWords = Field(examples=["Straight three, narrow gate"])
+
+
+class SavedOut(LaidOut):
+    id: UUID
+    name: str
+
+
+class SavedPage(Page):
+    items: list[SavedOut]
+
+
+class FileIn(Entry):
+    """The content of a station file."""
+
+    document: dict[str, Any]
+
+
+class ReadOut(LaidOut):
+    """What a station file holds; nothing is kept yet."""
+
+    name: str
+
+
+@router.get("")
+def find(
+    desk: AtDesk,
+    q: Search = "",
+    after: str | None = Query(None, description="page mark"),
+    units: InUnits = "metric",
+) -> SavedPage:
+    """Saved stations by name, a page at a time."""
+    rows = stations.find_saved(desk, q, opened(after, str, UUID))
+    more = cursor(rows[-1].name, rows[-1].id) if len(rows) == stations.PAGE else None
+    return SavedPage(items=[_out(it, units) for it in rows], next=more)
+
+
+@router.post("/read")
+def read(entry: FileIn, units: InUnits = "metric") -> ReadOut:
+    """Check a station file and say what it holds; keeps nothing."""
+    name, found = from_document(entry.document)
+    return ReadOut(name=name, **LaidOut.of(found, units))
+
+
+@router.put("/{id}")
+def save(desk: AtDesk, id: UUID7, entry: SaveIn, units: InUnits = "metric") -> SavedOut:
+    """Keep a station under a name, or take over the changed one."""
+    return _out(stations.save_station(desk, id, entry.name, entry.entry()), units)
+
+
+@router.get("/{id}/file")
+def file(desk: AtDesk, id: UUID) -> JSONResponse:
+    """The station as a file; its format is described in docs/formats/station.md."""
+    row = stations.saved_station(desk, id)
+    named = {"Content-Disposition": 'attachment; filename="station.json"'}
+    return JSONResponse(to_document(row.name, entry_of(row)), headers=named)
+
+
+@router.delete("/{id}")
+def put_away(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
+    """Take it out of the list; it can be brought back."""
+    return _out(stations.put_away(desk, id, datetime.now(UTC)), units)
+
+
+@router.put("/{id}/back")
+def bring_back(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
+    """Bring it back into the list."""
+    return _out(stations.put_away(desk, id, None), units)
+
+
+def _out(row: SavedStationRow, units: InUnits) -> SavedOut:
+    return SavedOut(id=row.id, name=row.name, **LaidOut.of(entry_of(row), units))

@@ -1,0 +1,1 @@
+"""Stand: set-ups noted."""

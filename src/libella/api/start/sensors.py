@@ -1,0 +1,173 @@
+"""Sensors as the coach sees them: ask for one, see what it tells, zero it, put its strokes to putts, let it go."""
+
+from datetime import UTC, datetime
+from typing import Literal
+
+from fastapi import APIRouter, Request
+from pydantic import BaseModel, Field
+
+from ...core.start.stroke import SENSORS, SensorKind
+from ...lessons.start import sensors, strokes
+from ...store.tables import SensorRow
+from ..base.live import Live
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, words
+
+router = APIRouter(tags=["sensors"])
+
+
+class SensorIn(Entry):
+    lesson_id: UUID
+    kind: SensorKind
+    name: words(80) = ""
+
+
+class LessonOfSensorIn(Entry):
+    lesson_id: UUID
+
+
+class ZeroIn(Entry):
+    sensor_id: UUID
+
+
+class StrokePlaceIn(Entry):
+    reading_id: UUID | None = Field(default=None, description="the putt it belongs to; left out, the time decides")
+    set_aside: bool = Field(default=False, description="true: it belongs to no putt")
+
+
+class ZeroOut(BaseModel):
+    face_deg: float
+    noise_deg: float
+    readings: int
+    taken_at: datetime
+    words: str
+
+
+class SensorOut(BaseModel):
+    """A sensor of a lesson. `code` is shown until it is paired; `still` counts what would zero it now."""
+
+    id: UUID
+    kind: SensorKind
+    kind_words: str
+    name: str
+    code: str | None
+    code_until: datetime
+    device_id: str | None
+    state: Literal["waiting", "run out", "paired", "elsewhere"]
+    strokes: int
+    last_at: datetime | None
+    zero: ZeroOut | None
+    still: int
+
+
+class StrokeLine(BaseModel):
+    """A stroke with its zero taken off, degrees and mm; the putt it belongs to, None for none."""
+
+    id: UUID
+    sensor_id: UUID
+    sensor: str
+    at: datetime
+    late_s: float = Field(description="how long after it was made it arrived, by the two clocks")
+    measures: dict[str, float]
+    zeroed: bool
+    reading_id: UUID | None
+    by_hand: bool
+    set_aside: bool
+
+
+class SensorsOut(BaseModel):
+    sensors: list[SensorOut]
+    strokes: list[StrokeLine]
+
+
+@router.put("/sensors/{id}")
+def ask(desk: AtDesk, request: Request, id: UUID7, entry: SensorIn) -> SensorsOut:
+    """Make a place for a sensor; the code is shown for ten minutes."""
+    sensors.ask_sensor(desk, id, entry.lesson_id, entry.kind, entry.name, datetime.now(UTC))
+    return of_lesson(desk, request, entry.lesson_id)
+
+
+@router.get("/lessons/{id}/sensors")
+def of_lesson(desk: AtDesk, request: Request, id: UUID) -> SensorsOut:
+    """The sensors of a lesson and the strokes they told, newest stroke first."""
+    live: Live = request.app.state.live
+    rows = sensors.sensors_of(desk, id)
+    told = strokes.strokes_of(desk, id)
+    return SensorsOut(sensors=[_out(it, live, id) for it in rows], strokes=[_line(it) for it in reversed(told)])
+
+
+@router.put("/sensors/{id}/lesson")
+def use(desk: AtDesk, request: Request, id: UUID, entry: LessonOfSensorIn) -> SensorsOut:
+    """Send its strokes to this lesson from now on."""
+    sensors.use_sensor(desk, id, entry.lesson_id)
+    return of_lesson(desk, request, entry.lesson_id)
+
+
+@router.put("/sensor-zeros/{id}")
+def zero(desk: AtDesk, request: Request, id: UUID7, entry: ZeroIn) -> ZeroOut:
+    """Zero a sensor whose putter is held against the square reference now: from its readings of the last seconds."""
+    live: Live = request.app.state.live
+    row = sensors.keep_zero(desk, id, entry.sensor_id, live.stills(entry.sensor_id), datetime.now(UTC))
+    live.tell(sensors.sensor(desk, entry.sensor_id).lesson_id, "sensor")
+    return _zero(row.face_deg, row.noise_deg, len(row.still_deg), row.taken_at)
+
+
+@router.delete("/sensors/{id}/link")
+def unpair(desk: AtDesk, request: Request, id: UUID) -> SensorsOut:
+    """Let a sensor go; what it told stays."""
+    row = sensors.unpair(desk, id, datetime.now(UTC))
+    return of_lesson(desk, request, row.lesson_id)
+
+
+@router.put("/strokes/{id}/putt")
+def put(desk: AtDesk, request: Request, id: UUID, entry: StrokePlaceIn) -> SensorsOut:
+    """Put a stroke to a putt, or set it aside."""
+    row = strokes.put_stroke(desk, id, entry.reading_id, set_aside=entry.set_aside)
+    request.app.state.live.tell(row.lesson_id, "sensor")
+    return of_lesson(desk, request, row.lesson_id)
+
+
+def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
+    row = it.sensor
+    kind = next(kind for kind in SENSORS if kind == row.kind)
+    return SensorOut(
+        id=row.id,
+        kind=kind,
+        kind_words=SENSORS[kind],
+        name=row.name,
+        code=row.code if row.paired_at is None else None,
+        code_until=row.code_until,
+        device_id=row.device_id,
+        state=_state(row, lesson_id),
+        strokes=it.strokes,
+        last_at=it.last_at,
+        zero=_zero(it.zero.face_deg, it.zero.noise_deg, len(it.zero.still_deg), it.zero.taken_at) if it.zero else None,
+        still=len(live.stills(row.id)),
+    )
+
+
+def _state(row: SensorRow, lesson_id: UUID) -> Literal["waiting", "run out", "paired", "elsewhere"]:
+    if row.token_hash is None:
+        return "run out" if row.code_until <= datetime.now(UTC) else "waiting"
+    return "paired" if row.lesson_id == lesson_id else "elsewhere"
+
+
+def _zero(face: float, noise: float, readings: int, at: datetime) -> ZeroOut:
+    side = "open or closed by nothing" if abs(face) < 0.05 else f"{abs(face):.1f}° {'right' if face > 0 else 'left'}"
+    words = f"Read {side} against the reference (± {noise:.1f}° from reading to reading); taken off since."
+    return ZeroOut(face_deg=face, noise_deg=noise, readings=readings, taken_at=at, words=words)
+
+
+def _line(it: strokes.StrokeSheet) -> StrokeLine:
+    row = it.stroke
+    return StrokeLine(
+        id=row.id,
+        sensor_id=row.sensor_id,
+        sensor=it.sensor.name,
+        at=row.at,
+        late_s=(row.received_at - row.at).total_seconds(),
+        measures=dict(it.measures),
+        zeroed=it.zeroed,
+        reading_id=it.reading_id,
+        by_hand=row.reading_id is not None,
+        set_aside=row.set_aside,
+    )

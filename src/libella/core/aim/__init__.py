@@ -1,0 +1,1 @@
+"""Aim: where face and ball mark point at address."""

@@ -1,0 +1,31 @@
+"""How much is enough to matter: one table for everything that is judged (handbook 5)."""
+
+from dataclasses import dataclass
+from typing import Final, Literal
+
+
+@dataclass(frozen=True, slots=True)
+class Matter:
+    """From what size on something matters, and under what size there is nothing to mend; both in `unit`."""
+
+    matters_from: float
+    nothing_under: float
+    unit: Literal["putts in a hundred", "deg", "mm"]
+
+
+_PUTTS: Final = Matter(2.0, 5.0, "putts in a hundred")
+MATTERS: Final[dict[str, Matter]] = {
+    "start": _PUTTS,
+    "face_aim": _PUTTS,
+    "ball_mark": _PUTTS,
+    "to_mark": _PUTTS,
+    "delivery": _PUTTS,
+    "path": _PUTTS,
+    "gain": _PUTTS,
+    "growth": _PUTTS,
+    "difference": _PUTTS,
+    "looks_straight": Matter(0.5, 0.5, "deg"),
+    "body_line": Matter(1.0, 1.0, "deg"),
+    "eyes_outside_zone": Matter(5.0, 5.0, "mm"),
+}
+"""Every quantity that is judged. Eyes without a school's zone are never judged: place and interval only."""

@@ -1,0 +1,1 @@
+"""Who putts: the hand and the level."""

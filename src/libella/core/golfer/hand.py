@@ -1,0 +1,10 @@
+"""Which way round a golfer stands."""
+
+from typing import Literal
+
+Hand = Literal["right", "left"]
+
+
+def push_or_pull(side: Literal["left", "right"], hand: Hand) -> str:
+    """The golfer's word for a start error: right is a push for a right-handed golfer, a pull for a left-handed one."""
+    return "push" if side == hand else "pull"

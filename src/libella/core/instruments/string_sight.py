@@ -1,0 +1,130 @@
+"""A string over the line as a sight: what it covers, and how it must be moved to split the ball (handbook 3).
+
+Heights are above the ground; "outside" is beyond the line from the golfer. The eye meant is the sighting one.
+"""
+
+import math
+from dataclasses import dataclass
+
+from ..drawing.scene import Circle, Label, Line, Scene, Shape
+from ..golfer.hand import Hand
+from ..measure.constants import BALL_M
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import Units, about, fine_degrees, tape
+
+EYES = Bounds(-0.3, 0.3, "m")
+EYE_HEIGHT = Bounds(0.8, 2.0, "m")
+STRING_HEIGHT = Bounds(0.05, 0.6, "m")
+_BALL_R = BALL_M / 2
+_LEAST_GAP_M = 0.3
+
+
+@dataclass(frozen=True, slots=True)
+class StringSight:
+    """A string at height h, seen by an eye at height H that is e inside the line.
+
+    Parameters
+    ----------
+    eyes_inside_m : e, towards the golfer positive
+    eye_height_m : H
+    string_height_m : h; over the ball, and well under the eye
+    """
+
+    eyes_inside_m: float
+    eye_height_m: float
+    string_height_m: float
+
+    def __post_init__(self) -> None:
+        EYES.check("eyes_inside_m", "Eyes inside", self.eyes_inside_m)
+        EYE_HEIGHT.check("eye_height_m", "Eye height", self.eye_height_m)
+        STRING_HEIGHT.check("string_height_m", "String height", self.string_height_m)
+        if self.eye_height_m - self.string_height_m < _LEAST_GAP_M:
+            raise OutOfLimits(
+                "string_height_m",
+                "The string would be in the golfer's face; lower it.",
+                limit=f"at least {_LEAST_GAP_M * 1000:g} mm under the eye",
+                unit="m",
+            )
+
+    def covers_outside_m(self, height_m: float) -> float:
+        """What the string hides at a height z, outside the true line: e·(h − z)/(H − h)."""
+        h, eye = self.string_height_m, self.eye_height_m
+        return self.eyes_inside_m * (h - height_m) / (eye - h)
+
+    @property
+    def shift_inside_m(self) -> float:
+        """How far inside the string must hang to truly split the ball: e·(h − r)/(H − r)."""
+        return self.eyes_inside_m * (self.string_height_m - _BALL_R) / (self.eye_height_m - _BALL_R)
+
+    @property
+    def lean_about_ball_deg(self) -> float:
+        """Lean of posts that turn about a point at the height of the ball's centre: atan(e/(H − r))."""
+        return math.degrees(math.atan(self.eyes_inside_m / (self.eye_height_m - _BALL_R)))
+
+    @property
+    def lean_planted_deg(self) -> float:
+        """Lean of posts planted on the line at ground level: atan(e·(h − r)/((H − r)·h))."""
+        return math.degrees(math.atan(self.shift_inside_m / self.string_height_m))
+
+    def words(self, units: Units) -> tuple[str, ...]:
+        """What it means for the coach, a sentence each."""
+        if abs(self.covers_outside_m(_BALL_R)) < 0.0005:
+            return ("An upright string is true for these eyes: it splits the ball.", _LASER_WORDS)
+        beyond = "outside" if self.eyes_inside_m > 0 else "inside"
+        towards = "inside" if self.eyes_inside_m > 0 else "outside"
+        covers = [about(self.covers_outside_m(z), 0.0, units) for z in (0.0, _BALL_R, BALL_M)]
+        return (
+            f"Upright, it covers a line {beyond} the true one: {covers[0]} at the ground, {covers[1]} at the ball's "
+            f"centre, {covers[2]} at its top. It would teach a wrong picture.",
+            f"Hang it {tape(abs(self.shift_inside_m), units)} {towards} the line and it splits the ball.",
+            f"Or lean the posts {towards}: {fine_degrees(self.lean_planted_deg)} planted on the line, "
+            f"{fine_degrees(self.lean_about_ball_deg)} turned about the height of the ball's centre.",
+            _LASER_WORDS,
+        )
+
+    def from_behind(self, hand: Hand, units: Units) -> Scene:
+        """The line from behind, to scale: ball, upright string, the string moved, and both lines of sight; mm."""
+        golfer = -1 if hand == "right" else 1
+        eye = (golfer * self.eyes_inside_m * 1000, -self.eye_height_m * 1000)
+        string = -self.string_height_m * 1000
+        moved = golfer * self.shift_inside_m * 1000
+        ground = -golfer * self.covers_outside_m(0.0) * 1000
+        r = BALL_M * 500
+        shapes: list[Shape] = [
+            Line(-400, 0, 400, 0, "ground"),
+            Line(0, string * 1.6, 0, 0, "line"),
+            Circle(0, -r, r, "ball"),
+            Line(*eye, ground, 0, "mark"),
+            Line(*eye, 0, -r, "limit"),
+            Circle(0, string, 5, "ghost"),
+            Circle(moved, string, 5, "post"),
+            Circle(*eye, 14, "ghost"),
+            Label(eye[0], eye[1] - 30, "sighting eye"),
+        ]
+        words = (
+            f"From behind: eye {tape(self.eye_height_m, units)} up, string {tape(self.string_height_m, units)} up. "
+            "Thick: the line of sight through the ball's centre, which the moved string lies on."
+        )
+        return Scene(-420, eye[1] - 80, 420, 40, words, tuple(shapes))
+
+
+_LASER_WORDS = (
+    "A laser on the ground, or on a tripod over the line, needs none of this: its light lies in one upright plane, "
+    "wherever it is seen from."
+)
+
+
+def eyes_from_cover(covers_outside_m: float, height_m: float, eye_height_m: float, string_height_m: float) -> float:
+    """The reverse: an upright string seen covering a mark m outside the line at height z: e = m·(H − h)/(h − z).
+
+    It tells the side well, the size poorly. Metres inside, `OutOfLimits` where the heights can't be.
+    """
+    StringSight(0.0, eye_height_m, string_height_m)
+    if not 0 <= height_m < string_height_m:
+        raise OutOfLimits(
+            "height_m",
+            "The mark must lie under the string.",
+            limit=f"0 to {string_height_m * 1000:g} mm",
+            unit="m",
+        )
+    return covers_outside_m * (eye_height_m - string_height_m) / (string_height_m - height_m)

@@ -1,0 +1,1 @@
+"""Keep: what is taken home: cards and prints."""

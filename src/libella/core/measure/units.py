@@ -1,0 +1,86 @@
+"""Numbers as a coach reads them: with their unit, and never finer than what was seen."""
+
+from typing import Literal
+
+from .constants import FOOT_M, INCH_M
+from .side import side_of
+
+Units = Literal["metric", "feet"]
+
+
+def tape(length_m: float, units: Units) -> str:
+    """A length to lay out, as read from a tape: mm under 10 cm, cm under 1 m, else m; or inches, else feet and inches.
+
+    >>> tape(0.0627, "metric"), tape(2.5, "metric"), tape(2.5, "feet")
+    ('62.7 mm', '2.50 m', '8 ft 2.4 in')
+    """
+    if units == "metric":
+        if length_m < 0.1:
+            return f"{length_m * 1000:.1f}".removesuffix(".0") + " mm"
+        if length_m < 1:
+            return f"{length_m * 100:.1f}".removesuffix(".0") + " cm"
+        return f"{length_m:.2f} m"
+    inches = length_m / INCH_M
+    if round(inches, 2) < 12:
+        return f"{inches:.2f}".rstrip("0").rstrip(".") + " in"
+    feet = int(length_m / FOOT_M + 1e-9)
+    rest = round(inches - 12 * feet, 1)
+    if rest >= 12:
+        feet, rest = feet + 1, 0.0
+    return f"{feet} ft" + (f" {rest:g} in" if rest else "")
+
+
+def about(length_m: float, uncertainty_m: float, units: Units) -> str:
+    """A measured length, rounded to what its uncertainty (half a 90 % interval, m) still supports, without sign.
+
+    >>> about(0.0263, 0.011, "metric"), about(0.0263, 0.011, "feet")
+    ('25 mm', '1 in')
+    """
+    size, unit, steps = (abs(length_m) * 1000, "mm", (1, 5, 10, 50, 100))
+    doubt = uncertainty_m * 1000
+    if units == "feet":
+        size, unit, steps = abs(length_m) / INCH_M, "in", (0.1, 0.5, 1, 2, 4)
+        doubt = uncertainty_m / INCH_M
+    step = max((s for s in steps if s <= doubt / 2), default=steps[0])
+    rounded = round(size / step) * step
+    if rounded == 0:
+        return f"under {step:g} {unit}"
+    return f"{rounded:g} {unit}"
+
+
+def decimals_for(doubt: float) -> int:
+    """Decimals an angle may show when it is known to ± `doubt` degrees: whole degrees from 1.5°, else tenths."""
+    return 0 if doubt >= 1.5 else 1
+
+
+def degrees(angle_deg: float, doubt_deg: float) -> str:
+    """An angle without sign, no finer than what is known of it: "0.6°"."""
+    return f"{abs(angle_deg):.{decimals_for(doubt_deg)}f}°"
+
+
+def sided(angle_deg: float) -> str:
+    """A right-positive angle with its side: "0.6° right"; "0.0°" has none."""
+    side = side_of(angle_deg, 0.05)
+    return "0.0°" if side == "neither" else f"{abs(angle_deg):.1f}° {side}"
+
+
+def fine_degrees(angle_deg: float) -> str:
+    """A computed angle (a limit, a window) without sign, to two decimals under 2°, one above: "0.85°"."""
+    size = abs(angle_deg)
+    return f"{size:.2f}°" if size < 2 else f"{size:.1f}°"
+
+
+def percent(share: float) -> str:
+    """A share as whole putts in a hundred, never claiming certainty: "68 %", "under 1 %", "over 99 %"."""
+    if share < 0.01:
+        return "under 1 %"
+    if share > 0.99:
+        return "over 99 %"
+    return f"{round(share * 100)} %"
+
+
+def count(n: int, noun: str) -> str:
+    """>>> count(1, "putt"), count(3, "putt")
+    ('1 putt', '3 putts')
+    """
+    return f"{n} {noun}" if n == 1 else f"{n} {noun}s"

@@ -1,0 +1,1 @@
+"""See: where the eyes are, and what looks straight from there."""

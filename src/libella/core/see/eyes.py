@@ -1,0 +1,286 @@
+"""Where the eyes are, in the golfer's own frame: inside the line +, behind the ball + (handbook 3).
+
+By mirror or plumb both eyes are marked. An eye sees itself along the mirror's normal, so each is marked with the other
+closed; a mirror that falls p % shows an eye H above it H·p/100 too far uphill. A string seen against the ball, or a
+strip that turns from light to dark, tells the side only: an interval on the same scale.
+"""
+
+import math
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import NINETY, WORDS, Verdict, weigh
+from ..certainty.vial import Bubble, Vial, vial
+from ..drawing.scene import Circle, Label, Line, Scene, Shape, box, mirrored
+from ..estimate.posterior import Posterior, Prior, posterior
+from ..golfer.hand import Hand
+from ..measure.constants import BALL_M
+from ..measure.interval import Interval
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import Units, about, degrees
+from ..measure.window import Window
+from .side_look import SideLook
+
+Way = Literal["mirror", "plumb"]
+School = Literal["over", "inside", "own"]
+PLACE: Final = Bounds(-0.3, 0.3, "m")
+HEIGHT: Final = Bounds(0.8, 2.0, "m")
+FALLS: Final = Bounds(-10.0, 10.0, "%")
+LEVEL_DOUBT: Final = Bounds(0.0, 2.0, "%")
+SEEN: Final = Bounds(0.001, 0.02, "m")
+WIDEST_M: Final = 0.1
+"""Eyes further apart than this are in no head."""
+INSIDE: Final = Prior(bias_mean=0.0, bias_sd=40.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
+BEHIND: Final = Prior(bias_mean=40.0, bias_sd=60.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
+ZONES: Final[dict[School, tuple[float, float] | None]] = {"over": (-10.0, 10.0), "inside": (10.0, 50.0), "own": None}
+"""Target zones by school, mm inside: opinions (handbook 7). `own` is wherever this golfer sees straight."""
+_REACH_MM: Final = 120.0
+_SURE: Final = 0.95
+
+
+@dataclass(frozen=True, slots=True)
+class EyeMark:
+    """Where one eye shows itself, or stands, m: inside the line, behind the ball."""
+
+    inside_m: float
+    behind_m: float
+
+
+@dataclass(frozen=True, slots=True)
+class EyeTake:
+    """One look: both eyes marked, each with the other closed.
+
+    Parameters
+    ----------
+    lead, trail : the eye nearer the hole, and the other
+    way : by a mirror on the ground, which needs its level; or by plumb, which is direct
+    eye_height_m : of the eyes over the mirror, straight down
+    falls_in_percent, falls_back_percent : the mirror's level, falling to the golfer and away from the hole positive
+    level_doubt_percent : how finely the level was read, one standard deviation
+    seen_m : the spacing that is really read to
+    """
+
+    lead: EyeMark
+    trail: EyeMark
+    way: Way = "mirror"
+    eye_height_m: float = 1.45
+    falls_in_percent: float = 0.0
+    falls_back_percent: float = 0.0
+    level_doubt_percent: float = 0.1
+    seen_m: float = 0.005
+
+    def __post_init__(self) -> None:
+        for name, mark in (("lead", self.lead), ("trail", self.trail)):
+            PLACE.check(f"{name}.inside_m", f"{name.capitalize()} eye inside", mark.inside_m)
+            PLACE.check(f"{name}.behind_m", f"{name.capitalize()} eye behind", mark.behind_m)
+        HEIGHT.check("eye_height_m", "Eyes above the mirror", self.eye_height_m)
+        FALLS.check("falls_in_percent", "Mirror falls to the golfer", self.falls_in_percent)
+        FALLS.check("falls_back_percent", "Mirror falls away from the hole", self.falls_back_percent)
+        LEVEL_DOUBT.check("level_doubt_percent", "Level read to", self.level_doubt_percent)
+        SEEN.check("seen_m", "Read to", self.seen_m)
+        apart = math.hypot(self.lead.inside_m - self.trail.inside_m, self.lead.behind_m - self.trail.behind_m)
+        if apart > WIDEST_M:
+            raise OutOfLimits(
+                "trail",
+                f"The eyes would be {apart * 1000:.0f} mm apart, which is wider than a head; mark each eye with the "
+                "other closed.",
+                limit=f"at most {WIDEST_M * 1000:g} mm",
+                unit="m",
+            )
+        if self.lead.behind_m >= self.trail.behind_m:
+            raise OutOfLimits(
+                "lead.behind_m",
+                "The lead eye is the one nearer the hole; the marks are the other way round.",
+                limit="less behind than the trail eye",
+                unit="m",
+            )
+
+    @property
+    def _level_shift(self) -> tuple[float, float]:
+        if self.way == "plumb":
+            return 0.0, 0.0
+        return self.eye_height_m * self.falls_in_percent / 100, self.eye_height_m * self.falls_back_percent / 100
+
+    @property
+    def inside_m(self) -> float:
+        """The mid-point of both eyes, corrected for the mirror's level."""
+        return (self.lead.inside_m + self.trail.inside_m) / 2 + self._level_shift[0]
+
+    @property
+    def behind_m(self) -> float:
+        """As `inside_m`, behind the ball."""
+        return (self.lead.behind_m + self.trail.behind_m) / 2 + self._level_shift[1]
+
+    @property
+    def inside_mm(self) -> Interval:
+        """The reading of the mid-point: two marks averaged, each read to half a spacing."""
+        return Interval((self.inside_m - self.seen_m / 2) * 1000, (self.inside_m + self.seen_m / 2) * 1000)
+
+    @property
+    def behind_mm(self) -> Interval:
+        """As `inside_mm`, behind the ball."""
+        return Interval((self.behind_m - self.seen_m / 2) * 1000, (self.behind_m + self.seen_m / 2) * 1000)
+
+    @property
+    def level_doubt_m(self) -> float:
+        """What the level leaves unknown, shared by all takes on the same mirror."""
+        return 0.0 if self.way == "plumb" else self.eye_height_m * self.level_doubt_percent / 100
+
+    def eye_line_deg(self, hand: Hand) -> float:
+        """The line through both eyes against the line, degrees, right positive."""
+        outward = self.trail.inside_m - self.lead.inside_m
+        right = outward if hand == "right" else -outward
+        return math.degrees(math.atan2(right, self.trail.behind_m - self.lead.behind_m))
+
+
+def reading_error_m(pairs: Sequence[tuple[EyeTake, EyeTake]], seen_m: float) -> float:
+    """Standard deviation of one reading of the mirror, m, from the same look read twice (by one reader or two).
+
+    Half the mean square of the differences, held by two readings' worth of the mark's own rounding, so that two
+    readings that happen to agree do not make a perfect reader.
+    """
+    rounding = seen_m / math.sqrt(12)
+    differences = [d for a, b in pairs for d in (a.inside_m - b.inside_m, a.behind_m - b.behind_m)]
+    return math.sqrt((2 * rounding**2 + sum(d * d / 2 for d in differences)) / (2 + len(differences)))
+
+
+@dataclass(frozen=True, slots=True)
+class EyePlace:
+    """What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
+
+    `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
+    None where nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too
+    far in (right) or out (left) by enough to matter; None where the school sets none.
+    """
+
+    takes: int
+    inside: Estimate
+    behind: Estimate | None
+    wander: Estimate
+    eye_line_deg: float | None
+    reading_mm: float | None
+    prob_inside: float
+    zone: tuple[float, float] | None
+    in_zone: Verdict | None
+
+
+def eye_place(
+    takes: Sequence[EyeTake],
+    hand: Hand,
+    zone: tuple[float, float] | None,
+    *,
+    sides: Sequence[SideLook] = (),
+    reading_m: float | None = None,
+) -> EyePlace | None:
+    """Bias and spread of where the eyes are; None without a look.
+
+    Parameters
+    ----------
+    takes : looks with both eyes marked
+    sides : looks that tell the side only
+    reading_m : standard deviation of one reading, where it was found out (`reading_error_m`)
+    """
+    if not takes and not sides:
+        return None
+    shared = max((it.level_doubt_m for it in takes), default=0.0) * 1000
+    noise = 0.0 if reading_m is None else reading_m * 1000
+
+    def found(reads: list[Interval], prior: Prior) -> Posterior:
+        return posterior(reads, prior, lapse=0.0, noise=noise).blurred(shared)
+
+    inside = found([it.inside_mm for it in (*takes, *sides)], INSIDE)
+    behind = found([it.behind_mm for it in takes], BEHIND) if takes else None
+
+    def estimate(quantile: Callable[[float], float]) -> Estimate:
+        return estimated(quantile)
+
+    return EyePlace(
+        takes=len(takes) + len(sides),
+        inside=estimate(inside.bias_quantile),
+        behind=estimate(behind.bias_quantile) if behind else None,
+        wander=estimate(inside.spread_quantile),
+        eye_line_deg=sum(it.eye_line_deg(hand) for it in takes) / len(takes) if takes else None,
+        reading_mm=noise or None,
+        prob_inside=inside.bias_above(0.0),
+        zone=zone,
+        in_zone=None if zone is None else _in_zone(inside, zone),
+    )
+
+
+def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
+    """Too far in (right), too far out (left), by enough beyond the zone's edge to matter; none: inside the zone."""
+    beyond = MATTERS["eyes_outside_zone"].matters_from
+    within = inside.bias_above(zone[0]) - inside.bias_above(zone[1])
+    return weigh(inside.bias_above(zone[1] + beyond), 1 - inside.bias_above(zone[0] - beyond), within)
+
+
+def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
+    """What it says, a sentence each; never inside or outside within what is not known."""
+    inside, behind = found.inside, found.behind
+    if max(found.prob_inside, 1 - found.prob_inside) < _SURE:
+        first = f"Over the line, as far as this tells (± {about(inside.doubt / 1000, 0.0, units)})."
+    else:
+        side = "inside" if inside.value > 0 else "outside"
+        first = f"Eyes {about(inside.value / 1000, inside.doubt / 1000, units)} {side} the line."
+    said = [first]
+    if behind is None:
+        said.append("Only the side was looked at: behind or ahead is not known.")
+    else:
+        way = "behind" if behind.value > 0 else "ahead of"
+        said.append(f"{about(behind.value / 1000, behind.doubt / 1000, units).capitalize()} {way} the ball's centre.")
+    if found.eye_line_deg is not None:
+        turned = found.eye_line_deg
+        side = "right" if turned > 0 else "left"
+        line = "parallel to the line" if abs(turned) < 0.5 else f"turned {degrees(turned, 0.5)} {side} of the line"
+        said.append(f"The eye line is {line}.")
+    if found.takes > 2:
+        said.append(f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}.")
+    if found.reading_mm is not None:
+        said.append(f"Read to ± {about(found.reading_mm * NINETY / 1000, 0.0, units)}, by the looks read twice.")
+    if found.zone is not None and found.in_zone is not None:
+        low, high = (about(abs(it) / 1000, 0.0, units) + (" outside" if it < 0 else " inside") for it in found.zone)
+        it = found.in_zone
+        if it.word == "none":
+            sure = "in it"
+        elif it.word == "open":
+            sure = WORDS["open"]
+        else:
+            sure = f"too far {'in' if it.side == 'right' else 'out'}, {WORDS[it.word]}"
+        said.append(f"The zone from {low} to {high} (a school's opinion): {sure}.")
+    return tuple(said)
+
+
+def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
+    """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
+    low, high = zone or (-10.0, 10.0)
+    bubble = Bubble(found.inside, found.wander) if found else None
+    return vial([it.inside_mm for it in takes], bubble, Window(-low, high), settled=True, unit="mm")
+
+
+def mirror_scene(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float] | None) -> Scene:
+    """The mirror from above, hole at the right: line, ball, zone, each take's eyes, what is not known of the last."""
+    reach = _REACH_MM
+    shapes: list[Shape] = [box(-reach * 1.6, -reach, reach, reach, "board")]
+    if zone is not None:
+        shapes.append(box(-reach * 1.6, -zone[1], reach, -zone[0], "window"))
+    shapes += [Line(-reach * 1.6, 0, reach, 0, "line"), Line(0, -reach, 0, reach, "mark")]
+    shapes.append(Circle(0, 0, BALL_M * 500, "ghost"))
+    for n, take in enumerate(takes):
+        shift_in, shift_back = take.inside_m, take.behind_m
+        if n == len(takes) - 1:
+            patch = math.hypot(take.seen_m, 1.645 * take.level_doubt_m) * 1000
+            shapes.append(Circle(-shift_back * 1000, -shift_in * 1000, max(patch, 2.0), "window"))
+        for eye in (take.lead, take.trail):
+            x = -(eye.behind_m + take.behind_m - (take.lead.behind_m + take.trail.behind_m) / 2) * 1000
+            y = -(eye.inside_m + take.inside_m - (take.lead.inside_m + take.trail.inside_m) / 2) * 1000
+            shapes.append(Circle(x, y, 4.0 if n == len(takes) - 1 else 2.5, "post" if n == len(takes) - 1 else "ghost"))
+    shapes.append(Label(-reach * 1.5, -reach + 12, "inside", "start"))
+    shapes.append(Label(-reach * 1.5, reach - 4, "outside", "start"))
+    shapes.append(Label(reach * 0.95, -6, "to the hole", "end"))
+    if hand == "left":
+        shapes = [mirrored(it) for it in shapes]
+    words = "The mirror from above, the hole at the right: where the eyes are, corrected for its level."
+    return Scene(-reach * 1.6 - 4, -reach - 4, reach + 4, reach + 4, words, tuple(shapes))

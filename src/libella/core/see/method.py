@@ -1,0 +1,126 @@
+"""The ways of asking what straight looks like, and what each brings: the looks-straight angle with its certainty."""
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..certainty.estimate import Estimate, estimated
+from ..estimate.posterior import Prior, posterior
+from ..measure.angle import angle_deg
+from ..measure.interval import Interval
+from ..measure.limits import Bounds, OutOfLimits
+from .fit import BIAS_SD, perceive
+from .trial import Looks, Trial
+
+Method = Literal["directions", "turn", "point"]
+
+
+@dataclass(frozen=True, slots=True)
+class MethodWords:
+    """A way of asking: its name, how it is done, and what the golfer is asked."""
+
+    name: str
+    how: str
+    question: str
+
+
+METHODS: Final[dict[Method, MethodWords]] = {
+    "directions": MethodWords(
+        "Directions",
+        "Lay the rod where Libella says; the golfer says left, straight or right. No answer is told.",
+        "Where does the rod point?",
+    ),
+    "turn": MethodWords(
+        "Turn it",
+        "Turn the rod until the golfer calls it straight, from the left and from the right; read where it ended.",
+        "Say when it is straight.",
+    ),
+    "point": MethodWords(
+        "Point",
+        "The rod lies on the line; the golfer points to where it seems to hit. Read how far beside.",
+        "Where does the line hit?",
+    ),
+}
+ADJUSTED: Final = Prior(bias_mean=0.0, bias_sd=BIAS_SD, spread_median=0.7, spread_log_sd=0.6, unit="deg")
+AWAY: Final = Bounds(0.5, 15.0, "m")
+BESIDE: Final = Bounds(-1.5, 1.5, "m")
+SEEN: Final = Bounds(0.001, 0.2, "m")
+
+
+@dataclass(frozen=True, slots=True)
+class LooksStraight:
+    """What a test found.
+
+    Attributes
+    ----------
+    trials : answers it rests on
+    angle : looks-straight angle, degrees, right positive: where a rod must truly point to look straight
+    noise : how far single answers scatter, degrees
+    zone : half-width of what is called straight, degrees; None where the way of asking can't tell
+    right, left : P(β > limit), P(β < −limit), for the limit it was asked with
+    too_noisy : the answers contradict each other: no angle is named
+    open_side : all answers alike: only a bound is known, on that side
+    """
+
+    trials: int
+    angle: Estimate
+    noise: Estimate
+    zone: Estimate | None
+    right: float
+    left: float
+    too_noisy: bool = False
+    open_side: Looks | None = None
+
+
+def by_directions(trials: Sequence[Trial], limit_deg: float) -> LooksStraight:
+    """From answers at known angles; `limit_deg` is what would matter."""
+    found = perceive(trials)
+    return LooksStraight(
+        trials=len(trials),
+        angle=found.looks_straight,
+        noise=found.noise,
+        zone=found.zone,
+        right=found.above(limit_deg),
+        left=1 - found.above(-limit_deg),
+        too_noisy=found.too_noisy,
+        open_side=found.open_side,
+    )
+
+
+def by_adjustment(ends: Sequence[Interval], limit_deg: float) -> LooksStraight:
+    """From where the golfer stopped the rod, or pointed to: each one reading of the looks-straight angle, degrees."""
+    post = posterior(ends, ADJUSTED)
+    return LooksStraight(
+        trials=len(ends),
+        angle=estimated(post.bias_quantile),
+        noise=estimated(post.spread_quantile),
+        zone=None,
+        right=post.bias_above(limit_deg),
+        left=1 - post.bias_above(-limit_deg),
+    )
+
+
+def turned_to(beside_m: float, away_m: float, seen_m: float) -> Interval:
+    """The rod's far end stopped `beside_m` right of the line, `away_m` from its near end, read to ± `seen_m`."""
+    AWAY.check("away_m", "Rod's far end", away_m)
+    BESIDE.check("beside_m", "Beside the line", beside_m)
+    SEEN.check("seen_m", "Read to", seen_m)
+    return Interval(angle_deg(beside_m - seen_m, away_m), angle_deg(beside_m + seen_m, away_m))
+
+
+def pointed_to(beside_m: float, away_m: float, seen_m: float) -> Interval:
+    """A rod on the line seems to hit `beside_m` right: it looks right, so one must point left to look straight."""
+    it = turned_to(beside_m, away_m, seen_m)
+    return Interval(-it.high, -it.low)
+
+
+def spot_of(true_deg: float, away_m: float) -> float:
+    """Where the rod's far end is to be laid beside the line for a true angle, m, right positive."""
+    AWAY.check("away_m", "Rod's far end", away_m)
+    return away_m * math.tan(math.radians(true_deg))
+
+
+def unknown(method: str) -> OutOfLimits:
+    """The error for a way of asking there is not."""
+    return OutOfLimits("method", f"There is no way {method!r}.", limit=f"one of {', '.join(METHODS)}", unit="")

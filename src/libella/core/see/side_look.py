@@ -1,0 +1,74 @@
+"""Looks that tell on which side the eyes are, and little of how far: a string over the ball, a strip that darkens."""
+
+import math
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..instruments.string_sight import eyes_from_cover
+from ..measure.constants import BALL_M
+from ..measure.interval import Interval
+from ..measure.limits import Bounds
+
+SideWay = Literal["string", "strip"]
+Covers = Literal["splits it", "quarter", "edge", "off it"]
+_COVERS: Final[dict[Covers, tuple[float, float]]] = {
+    "splits it": (0.0, 0.25), "quarter": (0.25, 0.75), "edge": (0.75, 1.0), "off it": (1.0, math.inf),
+}  # fmt: skip
+"""Where an upright string seems to lie on the ball, in ball radii from its centre."""
+
+
+@dataclass(frozen=True, slots=True)
+class StringLook:
+    """What the sighting eye sees an upright string over the line cover at the height of the ball's centre.
+
+    It tells the side well, the size poorly (`string_sight.eyes_from_cover`).
+    """
+
+    covers: Covers
+    side: Literal["outside", "inside"] = "outside"
+    string_height_m: float = 0.3
+    eye_height_m: float = 1.45
+    way: SideWay = "string"
+
+    def __post_init__(self) -> None:
+        self.inside_mm  # noqa: B018  refuses heights that can't be
+
+    @property
+    def inside_mm(self) -> Interval:
+        """The sighting eye inside the line: seen covering a line outside, the eye is inside."""
+        half = BALL_M / 2
+        low, high = (
+            math.inf if math.isinf(u) else eyes_from_cover(u * half, half, self.eye_height_m, self.string_height_m)
+            for u in _COVERS[self.covers]
+        )
+        if self.covers == "splits it":
+            return Interval(-high * 1000, high * 1000)
+        return Interval(low * 1000, high * 1000) if self.side == "outside" else Interval(-high * 1000, -low * 1000)
+
+
+Strip = Literal["light", "dark inside", "dark outside"]
+TURNS: Final = Bounds(0.001, 0.1, "m")
+
+
+@dataclass(frozen=True, slots=True)
+class StripLook:
+    """A strip on the line that looks light from over it, and dark from further than `turns_m` to either side."""
+
+    seen: Strip
+    turns_m: float = 0.015
+    way: SideWay = "strip"
+
+    def __post_init__(self) -> None:
+        TURNS.check("turns_m", "Strip turns dark at", self.turns_m)
+
+    @property
+    def inside_mm(self) -> Interval:
+        edge = self.turns_m * 1000
+        return {
+            "light": Interval(-edge, edge),
+            "dark inside": Interval(edge, math.inf),
+            "dark outside": Interval(-math.inf, -edge),
+        }[self.seen]
+
+
+SideLook = StringLook | StripLook

@@ -1,0 +1,22 @@
+"""One trial of the directions test: a rod at a true angle, and where the golfer says it points."""
+
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..measure.limits import Bounds
+
+Looks = Literal["left", "straight", "right"]
+TRUE: Final = Bounds(-8.0, 8.0, "deg")
+STEP_DEG: Final = 0.25
+"""How finely a coach turns a rod or a laser for a trial."""
+
+
+@dataclass(frozen=True, slots=True)
+class Trial:
+    """`true_deg`: where the rod truly points against the line, right positive."""
+
+    true_deg: float
+    looks: Looks
+
+    def __post_init__(self) -> None:
+        TRUE.check("true_deg", "True angle of the rod", self.true_deg)

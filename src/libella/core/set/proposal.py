@@ -1,0 +1,58 @@
+"""Proposals: for what the coach wants to know, the instruments that tell it, laid to suit the putt and the golfer."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from ..green.putt import Putt
+from ..instruments.aid import Aid, Measures
+from ..instruments.registry import instruments
+from ..instruments.rig import Rig, Sight
+from ..measure.units import Units
+from .kit import Needed, needed
+
+
+@dataclass(frozen=True, slots=True)
+class Proposal:
+    """An instrument laid out for a putt, how and why, and what of it is not in the bag.
+
+    `sight` is None for what is not judged against the hole's window.
+    """
+
+    aid: Aid
+    sight: Sight | None
+    words: str
+    missing: tuple[Needed, ...]
+
+
+def propose(
+    measures: Measures, putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units
+) -> tuple[Proposal, ...]:
+    """All instruments that tell what is wanted, the best first.
+
+    Best: what is in the bag; then what sees well enough for the putt; then what leaves the golfer unguided; then
+    what sees finest.
+
+    Parameters
+    ----------
+    measures : what the coach wants to know
+    putt : the putt it is to be known on
+    spread_deg : strictness wanted, which is the spread expected of the golfer (degrees)
+    bag : parts the coach owns; None when the bag was not told, and then all is taken for there
+    """
+    found = [_laid(it, putt, spread_deg, bag, units) for it in instruments().values() if it.about.measures == measures]
+    return tuple(sorted(found, key=_rank))
+
+
+def _laid(kind: type[Aid], putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units) -> Proposal:
+    aid = kind.laid({}).for_putt(putt, spread_deg)
+    sight = aid.sight(putt, spread_deg, units) if isinstance(aid, Rig) else None
+    missing = tuple(it for it in needed([aid.about], bag) if not it.is_there)
+    laid = aid.sizes_said(units)
+    words = f"{laid[0].upper()}{laid[1:]}. {sight.words if sight else aid.about.tells}"
+    return Proposal(aid, sight, words, missing)
+
+
+def _rank(it: Proposal) -> tuple[bool, bool, bool, float, str]:
+    about = it.aid.about
+    poor = it.sight is not None and it.sight.fit != "good"
+    return bool(it.missing), poor, about.guides, it.sight.share if it.sight else 0.0, about.name

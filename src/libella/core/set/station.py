@@ -1,0 +1,182 @@
+"""A station: a putt with its rig, what else is laid beside it, and the proof of its line."""
+
+import math
+from dataclasses import dataclass, replace
+
+from ..golfer.hand import Hand
+from ..green.putt import Putt
+from ..instruments.aid import Aid, Raw, Solid, Zone
+from ..instruments.rig import Remedy, Rig
+from ..measure.angle import angle_deg
+from ..measure.constants import HOLE_M
+from ..measure.interval import Interval
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.side import side_of
+from ..measure.units import Units, tape
+from .objections import BACKSTROKE, Objection, Placed, objections, usual_backstroke_m
+from .proof import NOT_PROVED, Proof
+
+_SHIFT_FROM_M = 0.001
+ACROSS = Bounds(-0.3, 0.3, "m")
+MOST_AIDS = 8
+
+
+@dataclass(frozen=True, slots=True)
+class Station:
+    """A putt with the rig that watches it, laid on its start line. Raises `OutOfLimits` where they do not fit.
+
+    Parameters
+    ----------
+    putt, rig, proof : what is putted, what watches it, and how its line was proved
+    aids : what else is laid on the same line
+    across_m : where the rig's middle stands right of the start line on purpose: where a true putt passes it, on a break
+    backstroke_m : how far the head goes back; None takes what is usual for the putt
+    """
+
+    putt: Putt
+    rig: Rig
+    proof: Proof = NOT_PROVED
+    aids: tuple[Aid, ...] = ()
+    across_m: float = 0.0
+    backstroke_m: float | None = None
+
+    def __post_init__(self) -> None:
+        if not self.putt.is_level:
+            _ = self.putt.aim  # a putt that can't be made is refused here, not at its first reading
+        if self.rig.about.measures != "start":
+            raise cannot_watch(self.rig)
+        room = self.putt.distance_m - HOLE_M / 2
+        if self.rig.station_m > room:
+            raise OutOfLimits(
+                "distance_m",
+                f"{self.rig.about.name} at {tape(self.rig.station_m, 'metric')} stands at or beyond the hole of a "
+                f"{tape(self.putt.distance_m, 'metric')} putt; put it nearer the ball.",
+                limit=f"at most {room:.2f} m",
+                unit="m",
+            )
+        ACROSS.check("across_m", "Rig right of the start line", self.across_m)
+        if self.backstroke_m is not None:
+            BACKSTROKE.check("backstroke_m", "Backstroke", self.backstroke_m)
+        if len(self.aids) > MOST_AIDS:
+            raise OutOfLimits(
+                "aids", f"At most {MOST_AIDS} aids lie beside a rig.", limit=f"at most {MOST_AIDS}", unit=""
+            )
+        x, y = self.hole_m
+        hole = Solid("hole", x - HOLE_M / 2, x + HOLE_M / 2, y - HOLE_M / 2, y + HOLE_M / 2, 0.02)
+        for n, placed in enumerate(self._placed("right")[1:]):
+            inside = next((it for it in placed.solids if it.meets(hole)), None)
+            if inside:
+                raise OutOfLimits(
+                    f"aids.{n}.{inside.of}" if inside.of else f"aids.{n}",
+                    f"{placed.name}: the {inside.name} would stand in the hole.",
+                    limit=f"clear of the hole at {self.putt.distance_m:g} m by {HOLE_M * 500:g} mm",
+                    unit="m",
+                )
+
+    @property
+    def hole_m(self) -> tuple[float, float]:
+        """The hole's centre along and right of the start line, m."""
+        turn = math.radians(self.putt.start_deg)
+        return self.putt.distance_m * math.cos(turn), -self.putt.distance_m * math.sin(turn)
+
+    def _placed(self, hand: Hand) -> list[Placed]:
+        """The rig and what lies beside it, where each stands for a golfer of that hand; the rig first."""
+        rig = tuple(replace(it, y1=it.y1 + self.across_m, y2=it.y2 + self.across_m) for it in self.rig.solids())
+        found = [Placed(self.rig, rig)]
+        x, y = self.hole_m
+        for aid in self.aids:
+            solids = aid.solids() if hand == "right" else tuple(it.mirrored() for it in aid.solids())
+            if aid.about.at == "hole":
+                solids = tuple(replace(it, x1=it.x1 + x, x2=it.x2 + x, y1=it.y1 + y, y2=it.y2 + y) for it in solids)
+            found.append(Placed(aid, solids))
+        return found
+
+    @property
+    def drift_m(self) -> float:
+        """How far a true putt has left the start line at the rig, right positive."""
+        return self.putt.drift_m(self.rig.station_m)
+
+    @property
+    def shift_deg(self) -> float:
+        """What is added to every reading: where the rig stands beside the line is put back, the drift there is taken
+        off, and what the proof of the line found."""
+        rig_m = self.rig.station_m
+        return self.proof.correction_deg(rig_m) + angle_deg(self.across_m, rig_m) - angle_deg(self.drift_m, rig_m)
+
+    @property
+    def shared_deg(self) -> float:
+        """Standard uncertainty of the rig's own aim and of the slope under it, shared by all readings."""
+        rig_m = self.rig.station_m
+        return math.hypot(self.proof.shared_deg(rig_m), angle_deg(self.putt.drift_doubt_m(rig_m), rig_m))
+
+    @property
+    def noise_deg(self) -> float:
+        """Standard deviation of the reading noise: what a check of the rig found, and what the rig states of itself."""
+        return math.hypot(self.proof.noise_deg, self.rig.noise_deg)
+
+    def interval(self, raw: Raw) -> Interval:
+        """The start error, degrees, against the start target, that a raw reading stands for."""
+        return self.rig.interval(raw).shifted(self.shift_deg)
+
+    def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
+        """Every reading a tap can record here, left to right."""
+        shift = self.shift_deg
+        return tuple(replace(it, interval=it.interval.shifted(shift)) for it in self.rig.zones(units))
+
+    def observe(self, start_deg: float) -> Zone:
+        """The reading that a ball starting at that error would give here."""
+        return next(it for it in self.zones() if start_deg <= it.interval.high)
+
+    def words(self, units: Units) -> str:
+        """The station in one line: "2.50 m · ruler board at 1.00 m"."""
+        rig = self.rig
+        return f"{tape(self.putt.distance_m, units)} · {rig.about.name.lower()} at {tape(rig.station_m, units)}"
+
+    def remedies(self, units: Units) -> tuple[Remedy, ...]:
+        """Where a gate or a rail would punish no good putt on a break: nearer, or shifted to where a true one passes.
+
+        A ruler punishes nothing: the drift is taken off what it reads.
+        """
+        drift = self.drift_m
+        if self.across_m and abs(drift) < _SHIFT_FROM_M:
+            return (Remedy("across_m", 0.0, "Put it back on the start line"),)
+        if not self.rig.about.strict or abs(drift - self.across_m) < _SHIFT_FROM_M:
+            return ()
+        found: list[Remedy] = []
+        place = next(it for it in self.rig.dimensions() if it.name in ("distance_m", "length_m"))
+        near = self.putt.started.leaves_at_m(_SHIFT_FROM_M)
+        if near is not None and self.across_m == 0 and place.low <= near < self.rig.station_m:
+            near = math.floor(near * 100) / 100
+            found.append(Remedy(place.name, near, f"{place.label} {tape(near, units)}"))
+        if place.name == "distance_m":  # a rail begins under the ball: it can't be shifted
+            said = f"Shift it {tape(abs(round(drift, 3)), units)} {side_of(drift)}"
+            found.append(Remedy("across_m", round(drift, 3), said))
+        return tuple(found)
+
+    def objections(self, hand: Hand, units: Units) -> tuple[Objection, ...]:
+        """What speaks against laying all this together, each with its reason."""
+        return objections(self._placed(hand), hand, self.putt.distance_m, self.backstroke_or_usual_m, units)
+
+    @property
+    def backstroke_or_usual_m(self) -> float:
+        """How far the head goes back, m."""
+        return usual_backstroke_m(self.putt.distance_m) if self.backstroke_m is None else self.backstroke_m
+
+    @property
+    def cautions(self) -> tuple[str, ...]:
+        """What to mind with all that is laid here, said once each."""
+        return tuple(dict.fromkeys(it for aid in (self.rig, *self.aids) for it in aid.about.cautions))
+
+    @property
+    def has_laser(self) -> bool:
+        return any(it.about.laser for it in (self.rig, *self.aids))
+
+
+def cannot_watch(aid: Aid) -> OutOfLimits:
+    """The error for an instrument that does not watch where a ball starts."""
+    return OutOfLimits(
+        "rig_kind",
+        f"{aid.about.name} shows {aid.about.quantity.name.lower()}; it can't watch where a ball starts.",
+        limit="an instrument that measures the ball's start",
+        unit="",
+    )

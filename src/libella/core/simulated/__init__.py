@@ -1,0 +1,1 @@
+"""A golfer whose truth is known, through every step."""

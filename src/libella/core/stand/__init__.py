@@ -1,0 +1,1 @@
+"""Stand: how the golfer stands."""

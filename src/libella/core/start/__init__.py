@@ -1,0 +1,1 @@
+"""Start: putts and what is noted of them, turns, pauses, rungs."""

@@ -1,0 +1,94 @@
+"""Whose turn it is: a comparison of conditions, putted in short runs so that warm-up is no effect."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import groupby
+from typing import Final, Literal
+
+import numpy as np
+
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import count
+
+Order = Literal["alternating", "shuffled", "in order"]
+ORDERS: Final[dict[Order, str]] = {
+    "alternating": "By turns, there and back",
+    "shuffled": "Shuffled in each round",
+    "in order": "One after another",
+}
+EACH: Final = Bounds(3, 60, "putts")
+RUN: Final = Bounds(1, 10, "putts")
+MOST_CONDITIONS: Final = 5
+
+
+@dataclass(frozen=True, slots=True)
+class Plan:
+    """A comparison as planned. `each`: putts under each condition; `run`: putts before the condition changes."""
+
+    conditions: int
+    each: int
+    order: Order
+    run: int
+    seed: int = 0
+
+    def __post_init__(self) -> None:
+        if not 2 <= self.conditions <= MOST_CONDITIONS:
+            said = f"2 to {MOST_CONDITIONS}"
+            raise OutOfLimits("conditions", f"A comparison has {said} conditions.", limit=said, unit="")
+        EACH.check("each", "Putts under each condition", self.each)
+        RUN.check("run", "Putts in a run", self.run)
+
+    def turns(self) -> tuple[int, ...]:
+        """The condition of every putt, from the first to the last.
+
+        Alternating goes there and back, so that whatever drifts evenly through the lesson falls on all alike.
+        """
+        if self.order == "in order":
+            return tuple(n for n in range(self.conditions) for _ in range(self.each))
+        rng = np.random.default_rng(self.seed)
+        left = [self.each] * self.conditions
+        found: list[int] = []
+        forth = True
+        while any(left):
+            round_ = list(range(self.conditions))
+            if self.order == "shuffled":
+                round_ = [int(it) for it in rng.permutation(self.conditions)]
+            elif not forth:
+                round_.reverse()
+            for n in round_:
+                putts = min(self.run, left[n])
+                found += [n] * putts
+                left[n] -= putts
+            forth = not forth
+        return tuple(found)
+
+
+@dataclass(frozen=True, slots=True)
+class Turn:
+    """The condition whose turn it is, how many putts until it changes, and which comes then; None at the end."""
+
+    condition: int | None
+    left: int
+    then: int | None
+
+    def words(self, names: Sequence[str]) -> str:
+        """ "2 more putts wide base, then as usual." """
+        if self.condition is None:
+            return "All putts of this comparison are in."
+        here = f"{count(self.left, 'more putt')}: {names[self.condition]}"
+        return f"{here}, then {names[self.then]}." if self.then is not None else f"{here}, then it is done."
+
+
+def turn(plan: Plan, done: Sequence[int]) -> Turn:
+    """Whose turn it is when each condition has so many valid putts: a putt voided is putted again in its own place."""
+    rest = list(done)
+    coming: list[int] = []
+    for n in plan.turns():
+        if rest[n] > 0:
+            rest[n] -= 1
+        else:
+            coming.append(n)
+    if not coming:
+        return Turn(None, 0, None)
+    runs = [(n, len(list(same))) for n, same in groupby(coming)]
+    return Turn(runs[0][0], runs[0][1], runs[1][0] if len(runs) > 1 else None)

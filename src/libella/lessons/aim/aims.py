@@ -1,0 +1,230 @@
+"""Aim at address: sets of set-downs, begun, read, judged, added up."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, field
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ...core.aim.links import (
+    LINKS,
+    PLANNED,
+    AimFound,
+    AimSum,
+    Cue,
+    Link,
+    aim_found,
+    aim_sum,
+    by_degrees,
+    natural_and_aided,
+)
+from ...core.certainty.estimate import Estimate
+from ...core.green.putt import Putt
+from ...core.instruments import lay
+from ...core.instruments.aid import Raw
+from ...core.measure.interval import Interval
+from ...core.measure.limits import OutOfLimits
+from ...core.measure.units import Units
+from ...core.set.proof import NOT_PROVED
+from ...core.set.station import Station
+from ...store.tables import AimSetRow, GolferRow, LessonRow, SetDownRow
+from ..desk.desk import Desk
+from ..desk.problem import Closed, KeptOtherwise, NotYet
+from ..lesson.lessons import open_lesson
+from ..set.stations import entry_of, newest_station
+from ..start.blocks import hand_of
+
+MOST = 80
+FEWEST = 3
+"""Set-downs before a link counts in a sum or beside the picture."""
+
+
+@dataclass(frozen=True, slots=True)
+class AimEntry:
+    """What a coach sets before a set. `kind` is the instrument the face is read with; None reads an angle."""
+
+    lesson_id: UUID
+    link: Link
+    cue: Cue
+    aided: bool
+    planned: int
+    started_at: datetime
+    kind: str | None = None
+    sizes: Mapping[str, float] = field(default_factory=dict[str, float])
+
+    def __post_init__(self) -> None:
+        PLANNED.check("planned", "Planned set-downs", self.planned)
+        if self.kind is None:
+            return
+        if self.link != "face" or lay(self.kind, self.sizes).about.measures != "face":
+            raise OutOfLimits(
+                "kind", "This instrument does not read that.", limit="an instrument that reads the face aim", unit=""
+            )
+
+
+@dataclass(frozen=True, slots=True)
+class AimSheet:
+    """A set as it stands, oldest set-down first."""
+
+    set: AimSetRow
+    set_downs: Sequence[SetDownRow]
+    found: AimFound
+
+    @property
+    def bias(self) -> Estimate | None:
+        """Its bias, once it rests on enough."""
+        it = self.found
+        return it.summary.bias if it.summary and it.set_downs >= FEWEST else None
+
+
+@dataclass(frozen=True, slots=True)
+class AimTable:
+    """The sets of a lesson, oldest first; the links added up, and what an aid in view changes."""
+
+    sheets: Sequence[AimSheet]
+    sum: AimSum
+    aid: str
+
+
+def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> AimSetRow:
+    """Begin a set. Said twice it is one; said otherwise, a conflict."""
+    values = asdict(entry) | {"sizes": dict(entry.sizes)}
+    with desk.transaction() as session:
+        lesson = open_lesson(desk, session, entry.lesson_id)
+        if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
+            raise NotYet(
+                "A laser is on while this is read, and its cautions were not read in this lesson yet.",
+                "Read them, tick them, then begin the set.",
+            )
+        row, new = desk.add(session, AimSetRow, id, **values)
+        if not new and any(getattr(row, name) != value for name, value in values.items()):
+            raise KeptOtherwise("A set with this id was begun otherwise.", "Begin a new set.")
+        return row
+
+
+def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -> SetDownRow:
+    """Keep one set-down; the same one said again changes nothing."""
+    with desk.transaction() as session:
+        row = desk.get(session, AimSetRow, set_id, "set", lock=True)
+        _read(row, raw)
+        kept = session.get(SetDownRow, (desk.studio_id, id))
+        if kept is None:
+            open_lesson(desk, session, row.lesson_id, taken_at)
+            if sum(not it.voided for it in _set_downs(desk, session, [set_id])) >= MOST:
+                raise Closed(f"A set holds {MOST} set-downs.", "Begin a new set.")
+            kept, _ = desk.add(session, SetDownRow, id, aim_set_id=set_id, raw=dict(raw), taken_at=taken_at)
+        if (kept.aim_set_id, kept.raw, kept.taken_at) != (set_id, dict(raw), taken_at):
+            raise KeptOtherwise("A set-down with this id is kept already and says something else.", "Read it again.")
+        return kept
+
+
+def void_set_down(desk: Desk, id: UUID, voided: bool) -> SetDownRow:
+    """Void a set-down, or restore it."""
+    with desk.transaction() as session:
+        row = desk.get(session, SetDownRow, id, "set-down", lock=True)
+        row.voided = voided
+        return row
+
+
+def lesson_of_set(desk: Desk, id: UUID) -> UUID:
+    """The lesson a set belongs to."""
+    with desk.transaction() as session:
+        return desk.get(session, AimSetRow, id, "set").lesson_id
+
+
+def aim_table(desk: Desk, lesson_id: UUID, units: Units) -> AimTable:
+    """The aim of a lesson."""
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+        sheets = _sheets(desk, session, lesson, units)
+        putt, _ = _laid(desk, session, lesson)
+    natural = _newest(sheets, "face", aided=False)
+    return AimTable(
+        sheets=sheets,
+        sum=aim_sum(_newest(sheets, "mark"), _newest(sheets, "to_mark"), natural, putt),
+        aid=natural_and_aided(natural, _newest(sheets, "face", aided=True), putt),
+    )
+
+
+def natural_aim(desk: Desk, golfer_id: UUID) -> Estimate | None:
+    """The golfer's newest face aim at address with no aid in view, degrees."""
+    query = (
+        select(LessonRow)
+        .join(AimSetRow, (LessonRow.studio_id == AimSetRow.studio_id) & (LessonRow.id == AimSetRow.lesson_id))
+        .where(LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None))
+        .where(AimSetRow.link == "face", AimSetRow.aided.is_(False))
+        .order_by(AimSetRow.started_at.desc())
+        .limit(3)
+    )
+    with desk.transaction() as session:
+        for lesson in session.scalars(query):
+            if found := _newest(_sheets(desk, session, lesson, "metric"), "face", aided=False):
+                return found
+    return None
+
+
+def aim_line(desk: Desk, lesson_id: UUID, units: Units) -> str:
+    """The aim in one line, for the run sheet."""
+    sheets = aim_table(desk, lesson_id, units).sheets
+    faces = [it for it in sheets if it.set.link == "face" and not it.set.aided] or sheets
+    return faces[-1].found.headline if faces else "Nothing read yet."
+
+
+def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None) -> Estimate | None:
+    biases = [it.bias for it in sheets if it.set.link == link and aided in (None, it.set.aided)]
+    return next((it for it in reversed(biases) if it), None)
+
+
+def _sheets(desk: Desk, session: Session, lesson: LessonRow, units: Units) -> list[AimSheet]:
+    golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+    sets = session.scalars(
+        select(AimSetRow)
+        .where(AimSetRow.studio_id == desk.studio_id, AimSetRow.lesson_id == lesson.id)
+        .order_by(AimSetRow.started_at, AimSetRow.id)
+    ).all()
+    putt, laid = _laid(desk, session, lesson)
+    proof = laid.proof if laid else NOT_PROVED
+    shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
+    downs = _set_downs(desk, session, [it.id for it in sets])
+    found: list[AimSheet] = []
+    for row in sets:
+        own = [it for it in downs if it.aim_set_id == row.id]
+        reads = [_read(row, it.raw) for it in own if not it.voided]
+        # The putter against the mark needs no line: what is not known of it does not count there.
+        against_line = row.link != "to_mark"
+        judged = aim_found(
+            reads,
+            next(it for it in LINKS if it == row.link),
+            putt,
+            hand_of(golfer),
+            units,
+            planned=row.planned,
+            proved=proof.is_proved or not against_line,
+            shared_deg=shared if against_line else 0.0,
+        )
+        found.append(AimSheet(row, own, judged))
+    return found
+
+
+def _laid(desk: Desk, session: Session, lesson: LessonRow) -> tuple[Putt, Station | None]:
+    """The putt of the lesson, as laid last; a usual one before anything was laid."""
+    row = newest_station(desk, session, lesson.id)
+    laid = entry_of(row).station() if row else None
+    return (laid.putt if laid else Putt(2.5, 0.3, lesson.stimp_ft)), laid
+
+
+def _set_downs(desk: Desk, session: Session, set_ids: Sequence[UUID]) -> Sequence[SetDownRow]:
+    query = select(SetDownRow).where(SetDownRow.studio_id == desk.studio_id, SetDownRow.aim_set_id.in_(set_ids))
+    return session.scalars(query.order_by(SetDownRow.taken_at, SetDownRow.id)).all()
+
+
+def _read(row: AimSetRow, raw: Raw) -> Interval:
+    if row.kind is not None:
+        return lay(row.kind, row.sizes).interval(raw)
+    angle, seen = raw.get("angle_deg"), raw.get("seen_deg")
+    if set(raw) != {"angle_deg", "seen_deg"} or not isinstance(angle, float | int) or not isinstance(seen, float | int):
+        what = next(it.name for key, it in LINKS.items() if key == row.link)
+        raise OutOfLimits("raw", f"{what} takes an angle.", limit="angle_deg, seen_deg", unit="deg")
+    return by_degrees(angle, seen)

@@ -1,0 +1,76 @@
+"""The desk: one studio's door to the store, through which every use case goes."""
+
+from collections.abc import Generator
+from contextlib import contextmanager
+from typing import TypeVar
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import Engine, func, select
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session, sessionmaker
+
+from ...store.tables import Stored, StudioRow
+from .problem import NotFound
+
+Row = TypeVar("Row", bound=Stored)
+_FIRST_STUDIO = 7_260_115
+
+
+class Desk:
+    """Opens transactions on one studio's rows."""
+
+    def __init__(self, engine: Engine, studio_id: UUID, session: Session | None = None) -> None:
+        self.studio_id = studio_id
+        self._engine = engine
+        self._sessions = sessionmaker(engine, expire_on_commit=False)
+        self._session = session
+
+    @contextmanager
+    def together(self) -> Generator["Desk"]:
+        """A desk whose transactions are all one: what is done through it in the block is kept whole, or not at all."""
+        with self._sessions.begin() as session:
+            yield Desk(self._engine, self.studio_id, session)
+
+    @contextmanager
+    def transaction(self) -> Generator[Session]:
+        """A session committed at the end of the block, rolled back on an error."""
+        if self._session is not None:
+            yield self._session
+            self._session.flush()
+            return
+        with self._sessions.begin() as session:
+            yield session
+
+    def get(self, session: Session, table: type[Row], id: UUID, what: str, *, lock: bool = False) -> Row:
+        """The row of this studio with that id, or `NotFound`; locked until the transaction ends where asked."""
+        row = session.get(table, (self.studio_id, id), with_for_update=lock or None)
+        if row is None:
+            raise NotFound(what)
+        return row
+
+    def add(self, session: Session, table: type[Row], id: UUID, **values: object) -> tuple[Row, bool]:
+        """Insert a row, or find the one that is there already; the second item tells whether it is new."""
+        key = {"studio_id": self.studio_id, "id": id}
+        new = session.scalar(insert(table).values(**key, **values).on_conflict_do_nothing().returning(table))
+        if new is not None:
+            return new, True
+        return session.get_one(table, (self.studio_id, id)), False
+
+
+def open_desk(engine: Engine) -> Desk:
+    """The desk of the only studio there is; makes an empty one in a new database."""
+    with Session(engine) as session, session.begin():
+        # One after another: two first requests at once must not make two studios.
+        session.execute(select(func.pg_advisory_xact_lock(_FIRST_STUDIO)))
+        studio = session.scalar(select(StudioRow).order_by(StudioRow.id).limit(1))
+        if studio is None:
+            studio = StudioRow(id=uuid6.uuid7(), name="My studio", place="", coach="", invented=False)
+            session.add(studio)
+        return Desk(engine, studio.id)
+
+
+def studio(desk: Desk) -> StudioRow:
+    """The studio itself."""
+    with desk.transaction() as session:
+        return session.get_one(StudioRow, desk.studio_id)

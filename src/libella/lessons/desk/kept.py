@@ -1,0 +1,92 @@
+"""Answers that take a while to make, kept with the data and the rules they were made from, and made anew when either
+changes.
+
+The data's mark is its golfer's revision, which every write raises (store/migrations 0013); the rules' mark is what the
+program is made of.
+"""
+
+import hashlib
+from collections.abc import Callable
+from functools import cache
+from pathlib import Path
+from uuid import UUID
+
+from sqlalchemy import func, select
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session
+
+from ...store.tables import BlockRow, GolferRevisionRow, GolferRow, KeptAnswerRow, LessonRow
+from .desk import Desk
+
+
+def of_lesson(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
+    """The answer about a lesson; `what` names it, its units included. `make` is told the data's mark."""
+    with desk.transaction() as session:
+        golfer_id = desk.get(session, LessonRow, id, "lesson").golfer_id
+    return _kept(desk, golfer_id, id, what, make)
+
+
+def revision_of_lesson(desk: Desk, id: UUID) -> int:
+    """The mark of what is known of a lesson's golfer; 0 where there is no such lesson."""
+    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
+    with desk.transaction() as session:
+        golfer_id = session.scalar(query)
+        return _revision(desk, session, golfer_id) if golfer_id else 0
+
+
+def of_block(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
+    """The answer about a block."""
+    query = (
+        select(LessonRow.golfer_id)
+        .join(BlockRow, (BlockRow.studio_id == LessonRow.studio_id) & (BlockRow.lesson_id == LessonRow.id))
+        .where(BlockRow.studio_id == desk.studio_id, BlockRow.id == id)
+    )
+    with desk.transaction() as session:
+        golfer_id = session.scalar(query)
+        if golfer_id is None:
+            desk.get(session, BlockRow, id, "block")
+            return make(0)
+    return _kept(desk, golfer_id, id, what, make)
+
+
+def of_golfer(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
+    """The answer about a golfer."""
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, id, "golfer")
+    return _kept(desk, id, id, what, make)
+
+
+def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable[[int], str]) -> str:
+    key = {"studio_id": desk.studio_id, "about_id": about_id, "what": what}
+    with desk.transaction() as session:
+        # Before it is made: what is written meanwhile makes it old, never too new.
+        revision = _revision(desk, session, golfer_id)
+        kept = session.get(KeptAnswerRow, (desk.studio_id, about_id, what))
+        if kept is not None and (kept.revision, kept.rules) == (revision, rules()):
+            return kept.answer
+    answer = make(revision)
+    values = {"golfer_id": golfer_id, "revision": revision, "rules": rules(), "answer": answer}
+    with desk.transaction() as session:
+        session.execute(
+            insert(KeptAnswerRow)
+            .values(**key, **values)
+            .on_conflict_do_update(index_elements=list(key), set_=values, where=KeptAnswerRow.revision <= revision)
+        )
+    return answer
+
+
+def _revision(desk: Desk, session: Session, golfer_id: UUID) -> int:
+    query = select(func.max(GolferRevisionRow.revision)).where(
+        GolferRevisionRow.studio_id == desk.studio_id, GolferRevisionRow.golfer_id == golfer_id
+    )
+    return session.scalar(query) or 0
+
+
+@cache
+def rules() -> str:
+    """The mark of the rules: of every file of the program, so that none can be forgotten."""
+    package = Path(__file__).parents[2]
+    digest = hashlib.sha256()
+    for file in sorted(package.rglob("*.py")):
+        digest.update(file.read_bytes())
+    return digest.hexdigest()[:32]

@@ -1,0 +1,71 @@
+"""Golfers: who they are."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from uuid import UUID
+
+from sqlalchemy import select, tuple_
+
+from ...core.golfer.hand import Hand
+from ...core.golfer.level import Level
+from ...core.green.usual import USUAL, UsualLength, checked_lengths
+from ...store.tables import GolferRow
+from ..desk.desk import Desk
+
+PAGE = 20
+
+
+@dataclass(frozen=True, slots=True)
+class GolferEntry:
+    """What a coach notes of a golfer."""
+
+    name: str
+    hand: Hand
+    level: Level
+    notes: str = ""
+    usual_lengths: tuple[UsualLength, ...] | None = None
+    invented: bool = False
+
+    def __post_init__(self) -> None:
+        if self.usual_lengths is not None:
+            checked_lengths(self.usual_lengths)
+
+
+def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> GolferRow:
+    """Add a golfer, or take over the edited entry."""
+    with desk.transaction() as session:
+        values: dict[str, object] = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
+        lengths = entry.usual_lengths
+        values |= {
+            "usual_lengths": None
+            if lengths is None
+            else [[it.distance_m, it.weight] for it in checked_lengths(lengths)]
+        }
+        row, new = desk.add(session, GolferRow, id, **values, invented=entry.invented)
+        if not new:
+            for name, value in values.items():
+                setattr(row, name, value)
+        session.flush()
+        session.refresh(row)
+        return row
+
+
+def usual_of(row: GolferRow) -> tuple[UsualLength, ...]:
+    """The lengths this golfer usually putts."""
+    return USUAL if row.usual_lengths is None else tuple(UsualLength(*it) for it in row.usual_lengths)
+
+
+def golfer(desk: Desk, id: UUID) -> GolferRow:
+    with desk.transaction() as session:
+        return desk.get(session, GolferRow, id, "golfer")
+
+
+def find_golfers(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[GolferRow]:
+    """A page of golfers by name, those whose name holds `search`, starting behind `after` (name, id)."""
+    query = select(GolferRow).where(GolferRow.studio_id == desk.studio_id)
+    if search.strip():
+        query = query.where(GolferRow.name.icontains(search.strip(), autoescape=True))
+    if after:
+        query = query.where(tuple_(GolferRow.name, GolferRow.id) > after)
+    with desk.transaction() as session:
+        return session.scalars(query.order_by(GolferRow.name, GolferRow.id).limit(PAGE)).all()

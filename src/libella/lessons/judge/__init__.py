@@ -1,0 +1,1 @@
+"""Judge: what stands behind a verdict."""

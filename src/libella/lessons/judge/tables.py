@@ -1,0 +1,101 @@
+"""The tables behind a block's judgement: its notes, every link of its chain, its side by distance."""
+
+from collections.abc import Mapping, Sequence
+from uuid import UUID
+
+from ...core.estimate import START, posterior
+from ...core.judge.chain import Aimed, Delivered, chain
+from ...core.judge.compensation import UNZEROED_DEG
+from ...core.judge.tables import AtDistance, Table, by_distance, tables
+from ...core.measure.interval import Interval
+from ...core.measure.units import Units
+from ...core.start.notes import Notes
+from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
+from ..aim.aims import aim_table
+from ..desk.desk import Desk
+from ..lesson.lessons import BlockSheet, blocks_where
+from ..start.blocks import hand_of, path_of, station_of, valid_intervals
+from ..start.strokes import StrokeSheet, strokes_of
+
+
+def block_tables(desk: Desk, id: UUID, units: Units) -> tuple[Table, ...]:
+    """Every table that what was noted and told allows, the chain first."""
+    with desk.transaction() as session:
+        block = desk.get(session, BlockRow, id, "block")
+        lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")
+        hand = hand_of(desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
+        sheets = blocks_where(desk, session, BlockRow.lesson_id == block.lesson_id)
+    [own] = [it for it in sheets if it.block.id == id]
+    told = strokes_by_putt(strokes_of(desk, block.lesson_id))
+    valid = [it for it in own.readings if not it.voided]
+    station = station_of(block)
+    aim = aim_table(desk, block.lesson_id, "metric").sum
+    links = chain(
+        [delivered(it, told.get(it.id, ())) for it in valid],
+        Aimed(aim.mark, aim.to_mark, aim.face),
+        station.putt.window,
+        hand,
+        k=block.k,
+        model=path_of(block),
+        noise_deg=station.noise_deg,
+        shared_deg=station.shared_deg,
+    )
+    noted = [(_start(it), notes_of(it, told.get(it.id, ()))) for it in valid]
+    alike = [it for it in sheets if (it.block.condition, it.block.guided) == (block.condition, block.guided)]
+    distances = by_distance([_at_distance(it) for it in alike], units)
+    return (*links, *tables(noted, station.putt.window), *([distances] if distances else []))
+
+
+def strokes_by_putt(strokes: Sequence[StrokeSheet]) -> dict[UUID, list[StrokeSheet]]:
+    """What sensors told of each putt."""
+    found: dict[UUID, list[StrokeSheet]] = {}
+    for it in strokes:
+        if it.reading_id is not None:
+            found.setdefault(it.reading_id, []).append(it)
+    return found
+
+
+def measures_of(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Mapping[str, float]:
+    """A putt's links as sensors told them, and where none did, as they were noted or came with a file."""
+    noted = {name: value for name, value in reading.notes.items() if isinstance(value, float | int)}
+    told = {name: value for it in strokes for name, value in it.measures.items()}
+    return noted | told
+
+
+def delivered(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Delivered:
+    """A putt's place in the chain."""
+    it = measures_of(reading, strokes)
+    readers = {name: sheet.sensor.id for sheet in strokes for name in sheet.measures if name.startswith("face_")}
+    return Delivered(
+        _start(reading),
+        it.get("face_address_deg"),
+        it.get("face_impact_deg"),
+        it.get("path_deg"),
+        u_deg=max((sheet.noise_deg for sheet in strokes), default=it.get("u_deg", 0.0)),
+        checks=min((sheet.checks for sheet in strokes), default=0),
+        zero_deg=max((sheet.zero_doubt_deg for sheet in strokes), default=UNZEROED_DEG),
+        one_device=len(set(readers.values())) <= 1,
+    )
+
+
+def notes_of(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Notes:
+    """What was noted of a putt; where a sensor told the strike and nobody noted it, the place it was on the face."""
+    notes: Notes = reading.notes
+    toe = measures_of(reading, strokes).get("strike_toe_mm")
+    if toe is None or "strike" in notes:
+        return notes
+    return dict(notes) | {"strike": "middle" if abs(toe) < _MIDDLE_MM else "toe" if toe > 0 else "heel"}
+
+
+_MIDDLE_MM = 5.0
+
+
+def _start(reading: ReadingRow) -> Interval:
+    return Interval.of(reading.low_deg, reading.high_deg)
+
+
+def _at_distance(sheet: BlockSheet) -> AtDistance:
+    station = station_of(sheet.block)
+    valid = valid_intervals(sheet)
+    post = posterior(valid, START, noise=station.noise_deg).blurred(station.shared_deg)
+    return AtDistance(sheet.block.distance_m, post, len(valid), station.putt.window)

@@ -1,0 +1,196 @@
+"""Set-up cards: kept, gone by, and checked against in under two minutes."""
+
+import hashlib
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlalchemy import select
+
+from ...core.instruments.square_reference import SquareReference
+from ...core.keep.card import Card, moved_card
+from ...core.measure.interval import Interval
+from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.measure.units import Units
+from ...core.see.eyes import EyeMark, EyeTake
+from ...core.see.position import position_of
+from ...core.see.quick_check import DIRECTIONS, Drift, alert, asked_angles, drifts
+from ...core.see.trial import Trial
+from ...store.tables import GolferRow, LessonRow, QuickCheckRow, SetUpCardRow
+from ..desk.desk import Desk
+from ..desk.problem import Conflict, KeptOtherwise, NotYet
+from ..lesson.lessons import open_lesson
+from ..see.maps import map_sheet
+from ..stand.set_ups import newest_values
+
+PAGE = 20
+GAP = Bounds(-SquareReference().half_width_m, SquareReference().half_width_m, "m")
+_CARD = TypeAdapter(Card)
+
+
+@dataclass(frozen=True, slots=True)
+class KeptCard:
+    """A card with when and why it was kept."""
+
+    row: SetUpCardRow
+    card: Card
+
+
+@dataclass(frozen=True, slots=True)
+class CheckEntry:
+    """What was looked at so far: each part may still be missing.
+
+    `square_m` is the gap at the square reference, right end positive; `answers` are how each asked rod looks, in order.
+    """
+
+    card_id: UUID
+    eyes: EyeTake | None
+    square_m: float | None
+    answers: Sequence[str]
+
+
+@dataclass(frozen=True, slots=True)
+class CheckSheet:
+    """A check with what it says against its card; `angles` are the true angles to ask, in order."""
+
+    check: QuickCheckRow
+    card: KeptCard
+    entry: CheckEntry
+    angles: tuple[float, ...]
+    drifts: tuple[Drift, ...]
+    alert: str
+
+
+def keep_card(
+    desk: Desk, id: UUID, lesson_id: UUID, moved: Mapping[str, float], note: str, kept_at: datetime
+) -> KeptCard:
+    """Keep a change of the lesson's usual set-up as a card, with everything the lesson knows of it by now.
+
+    Said twice it is one card, as it was the first time; said otherwise, a conflict.
+    """
+    position = position_of(moved)
+    found = map_sheet(desk, lesson_id, "metric")
+    eyes = found.eyes
+    angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
+    values = newest_values(desk, lesson_id)
+    if not values and eyes.found is None and angle is None:
+        raise NotYet("There is nothing to keep yet.", "Note the set-up, mark the eyes or ask what looks straight.")
+    card = moved_card(position, values, eyes.found, eyes.looks, angle, eyes.zone_mm)
+    with desk.transaction() as session:
+        lesson = open_lesson(desk, session, lesson_id)
+        raw = _CARD.dump_python(card, mode="json")
+        row, new = desk.add(
+            session,
+            SetUpCardRow,
+            id,
+            golfer_id=lesson.golfer_id,
+            lesson_id=lesson_id,
+            note=note,
+            raw=raw,
+            kept_at=kept_at,
+        )
+        if not new and (row.lesson_id, row.raw["position"], row.note) != (lesson_id, raw["position"], note):
+            raise KeptOtherwise("A card with this id is kept already and says something else.", "Keep a new card.")
+        return _kept(row)
+
+
+def put_away_card(desk: Desk, id: UUID, at: datetime | None) -> KeptCard:
+    """Take a card out of the golfer's list, or bring it back (None)."""
+    with desk.transaction() as session:
+        row = desk.get(session, SetUpCardRow, id, "card", lock=True)
+        row.put_away_at = at
+        return _kept(row)
+
+
+def card(desk: Desk, id: UUID) -> tuple[KeptCard, GolferRow]:
+    """One card and whose it is."""
+    with desk.transaction() as session:
+        row = desk.get(session, SetUpCardRow, id, "card")
+        return _kept(row), desk.get(session, GolferRow, row.golfer_id, "golfer")
+
+
+def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
+    """A golfer's newest cards that are not put away, newest first; the first is gone by."""
+    query = (
+        select(SetUpCardRow)
+        .where(
+            SetUpCardRow.studio_id == desk.studio_id,
+            SetUpCardRow.golfer_id == golfer_id,
+            SetUpCardRow.put_away_at.is_(None),
+        )
+        .order_by(SetUpCardRow.kept_at.desc(), SetUpCardRow.id.desc())
+        .limit(PAGE)
+    )
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, golfer_id, "golfer")
+        return [_kept(it) for it in session.scalars(query)]
+
+
+def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> QuickCheckRow:
+    """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
+    for n, it in enumerate(entry.answers):
+        if it not in ("left", "straight", "right"):
+            raise OutOfLimits(f"answers.{n}", f"It can't look {it!r}.", limit="left, straight or right", unit="")
+    if len(entry.answers) > DIRECTIONS:
+        raise OutOfLimits("answers", f"A check asks {DIRECTIONS} directions.", limit=f"{DIRECTIONS}", unit="answers")
+    if entry.square_m is not None:
+        GAP.check("square_m", "Gap at the square reference", entry.square_m)
+    raw = {
+        "eyes": None if entry.eyes is None else asdict(entry.eyes),
+        "square_m": entry.square_m,
+        "answers": list(entry.answers),
+    }
+    with desk.transaction() as session:
+        lesson = open_lesson(desk, session, lesson_id)
+        if desk.get(session, SetUpCardRow, entry.card_id, "card").golfer_id != lesson.golfer_id:
+            raise Conflict("That card is another golfer's.", "Choose one of this golfer's cards.")
+        values = {"lesson_id": lesson_id, "card_id": entry.card_id}
+        row, new = desk.add(session, QuickCheckRow, id, **values, raw=raw, taken_at=taken_at)
+        if not new:
+            if (row.lesson_id, row.card_id) != (lesson_id, entry.card_id):
+                raise KeptOtherwise("A check with this id is kept already, elsewhere.", "Begin a new check.")
+            row.raw = raw
+        return row
+
+
+def check_sheet(desk: Desk, id: UUID, units: Units) -> CheckSheet:
+    """One check against its card."""
+    with desk.transaction() as session:
+        row = desk.get(session, QuickCheckRow, id, "check")
+        return _checked(row, _kept(desk.get(session, SetUpCardRow, row.card_id, "card")), units)
+
+
+def checks_of(desk: Desk, lesson_id: UUID, units: Units) -> list[CheckSheet]:
+    """The checks of a lesson, newest first."""
+    query = select(QuickCheckRow).where(QuickCheckRow.studio_id == desk.studio_id, QuickCheckRow.lesson_id == lesson_id)
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson")
+        rows = session.scalars(query.order_by(QuickCheckRow.taken_at.desc(), QuickCheckRow.id.desc())).all()
+        return [_checked(it, _kept(desk.get(session, SetUpCardRow, it.card_id, "card")), units) for it in rows]
+
+
+def _checked(row: QuickCheckRow, kept: KeptCard, units: Units) -> CheckSheet:
+    raw = row.raw
+    eyes = None
+    if raw["eyes"]:
+        values: dict[str, Any] = raw["eyes"] | {it: EyeMark(**raw["eyes"][it]) for it in ("lead", "trail")}
+        eyes = EyeTake(**values)
+    entry = CheckEntry(row.card_id, eyes, raw["square_m"], raw["answers"])
+    # Nobody foresees them, and they are the same when asked again.
+    seed = int.from_bytes(hashlib.sha256(row.id.bytes).digest()[:4])
+    angles = asked_angles(kept.card.kept, seed)
+    trials = [Trial(angle, looks) for angle, looks in zip(angles, raw["answers"], strict=False)]
+    found = drifts(kept.card.kept, eyes, _square(entry.square_m), trials, units)
+    return CheckSheet(row, kept, entry, angles, found, alert(found))
+
+
+def _square(gap_m: float | None) -> Interval | None:
+    """The face against the square reference: a gap at the right end is open to a right-handed golfer, aims right."""
+    return None if gap_m is None else SquareReference().interval({"offset_m": gap_m})
+
+
+def _kept(row: SetUpCardRow) -> KeptCard:
+    return KeptCard(row, _CARD.validate_python(row.raw))

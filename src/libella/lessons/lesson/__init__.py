@@ -1,0 +1,1 @@
+"""Lessons, and what stands in one."""

@@ -1,0 +1,214 @@
+"""Lessons: when, where and with whom; and what stands in one."""
+
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass
+from datetime import datetime
+from typing import Literal
+from uuid import UUID
+
+from sqlalchemy import ColumnElement, select, tuple_
+from sqlalchemy.dialects.postgresql import distinct_on
+from sqlalchemy.orm import Session
+
+from ...core.green.capture import STIMP
+from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow, StationRow
+from ..desk.desk import Desk
+from ..desk.problem import Closed, Conflict
+
+PAGE = 12
+Surface = Literal["indoor mat", "carpet", "green"]
+
+
+@dataclass(frozen=True, slots=True)
+class LessonEntry:
+    """What a coach notes when a lesson starts."""
+
+    golfer_id: UUID
+    place: str
+    surface: Surface
+    stimp_ft: float
+    started_at: datetime
+    conditions: str = ""
+    invented: bool = False
+
+    def __post_init__(self) -> None:
+        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
+
+
+@dataclass(frozen=True, slots=True)
+class LessonSheet:
+    """A lesson with everything that stands in it, oldest first."""
+
+    lesson: LessonRow
+    golfer: GolferRow
+    stations: Sequence[StationRow]
+    blocks: Sequence["BlockSheet"]
+
+
+@dataclass(frozen=True, slots=True)
+class BlockSheet:
+    """A block with its readings, voided ones included, oldest first."""
+
+    block: BlockRow
+    readings: Sequence[ReadingRow]
+
+
+def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> LessonRow:
+    """Start a lesson, or take over its edited entry; its golfer stays."""
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, entry.golfer_id, "golfer")
+        row, new = desk.add(session, LessonRow, id, **asdict(entry))
+        if not new:
+            if row.golfer_id != entry.golfer_id:
+                raise Conflict("This lesson belongs to another golfer.", "Start a new lesson for this golfer.")
+            for name in ("place", "surface", "stimp_ft", "started_at", "conditions"):
+                setattr(row, name, getattr(entry, name))
+        return row
+
+
+def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = None) -> LessonRow:
+    """The lesson, or `Conflict` where it takes nothing more: voided, or ended before `at` (always, without one)."""
+    row = desk.get(session, LessonRow, id, "lesson")
+    if row.voided_at is not None:
+        raise Closed("This lesson is voided.", "Restore the lesson, then go on.")
+    # What was taken before the end may arrive after it: it was waiting for the network.
+    if row.ended_at is not None and (at is None or at > row.ended_at):
+        raise Closed("This lesson has ended.", "Open the lesson again, then go on.")
+    return row
+
+
+def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> LessonRow:
+    """End a lesson, or open it again (None)."""
+    with desk.transaction() as session:
+        row = desk.get(session, LessonRow, id, "lesson", lock=True)
+        if ended_at and ended_at < row.started_at:
+            raise Conflict("A lesson can't end before it started.", "Check the clock of this device.")
+        row.ended_at = ended_at
+        return row
+
+
+def read_laser_cautions(desk: Desk, id: UUID, at: datetime) -> LessonRow:
+    """Note that the laser's cautions were read; the first time in a lesson counts."""
+    with desk.transaction() as session:
+        row = desk.get(session, LessonRow, id, "lesson", lock=True)
+        row.laser_read_at = row.laser_read_at or at
+        return row
+
+
+def void_lesson(desk: Desk, id: UUID, reason: str | None, at: datetime) -> LessonRow:
+    """Void a lesson, or restore it (reason None). Its readings stay as they are."""
+    with desk.transaction() as session:
+        row = desk.get(session, LessonRow, id, "lesson", lock=True)
+        row.voided_at, row.void_reason = (at, reason) if reason else (None, None)
+        return row
+
+
+def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
+    """One lesson whole."""
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, id, "lesson")
+        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+        stations = session.scalars(
+            select(StationRow)
+            .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == id)
+            .order_by(StationRow.laid_at, StationRow.id)
+        ).all()
+    return LessonSheet(lesson, golfer, stations, blocks_of(desk, [id]))
+
+
+def blocks_of(desk: Desk, lesson_ids: Sequence[UUID]) -> list[BlockSheet]:
+    """The blocks of some lessons with their readings, oldest first."""
+    with desk.transaction() as session:
+        return blocks_where(desk, session, BlockRow.lesson_id.in_(lesson_ids))
+
+
+def blocks_where(desk: Desk, session: Session, *which: ColumnElement[bool]) -> list[BlockSheet]:
+    """The blocks of this studio that fulfil something, with their readings, oldest first."""
+    blocks = session.scalars(
+        select(BlockRow).where(BlockRow.studio_id == desk.studio_id, *which).order_by(BlockRow.started_at, BlockRow.id)
+    ).all()
+    return with_readings(desk, session, blocks)
+
+
+def with_readings(desk: Desk, session: Session, blocks: Sequence[BlockRow]) -> list[BlockSheet]:
+    """Blocks with their readings, oldest first."""
+    readings = session.scalars(
+        select(ReadingRow)
+        .where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id.in_([it.id for it in blocks]))
+        .order_by(ReadingRow.taken_at, ReadingRow.id)
+    ).all()
+    by_block: dict[UUID, list[ReadingRow]] = {it.id: [] for it in blocks}
+    for reading in readings:
+        by_block[reading.block_id].append(reading)
+    return [BlockSheet(it, by_block[it.id]) for it in blocks]
+
+
+def lessons_of(
+    desk: Desk, golfer_id: UUID, before: tuple[datetime, UUID] | None = None
+) -> Sequence[tuple[LessonRow, list[BlockSheet]]]:
+    """A page of a golfer's lessons with their blocks, newest first; voided ones are left out."""
+    query = select(LessonRow).where(
+        LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None)
+    )
+    if before:
+        query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, golfer_id, "golfer")
+        rows = session.scalars(query.order_by(LessonRow.started_at.desc(), LessonRow.id.desc()).limit(PAGE)).all()
+    return _with_blocks(desk, rows)
+
+
+def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[LessonRow, list[BlockSheet]]]:
+    """All of a golfer's lessons with their blocks, oldest first; voided ones are left out."""
+    query = select(LessonRow).where(
+        LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None)
+    )
+    with desk.transaction() as session:
+        rows = session.scalars(query.order_by(LessonRow.started_at, LessonRow.id)).all()
+    return _with_blocks(desk, rows)
+
+
+def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Sequence[tuple[LessonRow, GolferRow]]:
+    """A page of the lessons in progress, newest first, starting behind `before` (started, id)."""
+    query = (
+        select(LessonRow, GolferRow)
+        .join(GolferRow, (GolferRow.studio_id == LessonRow.studio_id) & (GolferRow.id == LessonRow.golfer_id))
+        .where(LessonRow.studio_id == desk.studio_id, LessonRow.ended_at.is_(None), LessonRow.voided_at.is_(None))
+        .order_by(LessonRow.started_at.desc(), LessonRow.id.desc())
+        .limit(PAGE)
+    )
+    if before:
+        query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
+    with desk.transaction() as session:
+        return [(lesson, golfer) for lesson, golfer in session.execute(query)]
+
+
+def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[LessonRow, list[BlockSheet]]]:
+    """Each golfer's newest lesson that holds a block, by golfer."""
+    held = select(BlockRow.lesson_id).where(BlockRow.studio_id == desk.studio_id)
+    query = (
+        select(LessonRow)
+        .ext(distinct_on(LessonRow.golfer_id))
+        .where(LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id.in_(golfer_ids))
+        .where(LessonRow.voided_at.is_(None), LessonRow.id.in_(held))
+        .order_by(LessonRow.golfer_id, LessonRow.started_at.desc())
+    )
+    with desk.transaction() as session:
+        rows = session.scalars(query).all()
+    return {lesson.golfer_id: (lesson, blocks) for lesson, blocks in _with_blocks(desk, rows)}
+
+
+def own_lessons(desk: Desk) -> int:
+    """How many lessons are not of the invented demo."""
+    with desk.transaction() as session:
+        rows = session.scalars(
+            select(LessonRow.id).where(LessonRow.studio_id == desk.studio_id, LessonRow.invented.is_(False))
+        ).all()
+    return len(rows)
+
+
+def _with_blocks(desk: Desk, rows: Sequence[LessonRow]) -> list[tuple[LessonRow, list[BlockSheet]]]:
+    by_lesson: dict[UUID, list[BlockSheet]] = {it.id: [] for it in rows}
+    for sheet in blocks_of(desk, list(by_lesson)):
+        by_lesson[sheet.block.lesson_id].append(sheet)
+    return [(it, by_lesson[it.id]) for it in rows]

@@ -1,0 +1,166 @@
+"""Where the eyes are: looks kept with a lesson, and where this golfer's eyes are wanted."""
+
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass
+from datetime import datetime
+from typing import Any, Literal, get_args
+from uuid import UUID
+
+from sqlalchemy import select
+
+from ...core.certainty.vial import Vial
+from ...core.drawing.scene import Scene
+from ...core.golfer.hand import Hand
+from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.measure.units import Units
+from ...core.see.eyes import (
+    ZONES,
+    EyeMark,
+    EyePlace,
+    EyeTake,
+    School,
+    eye_place,
+    eye_vial,
+    eye_words,
+    mirror_scene,
+    reading_error_m,
+)
+from ...core.see.side_look import SideLook, StringLook, StripLook
+from ...store.tables import EyeTakeRow, GolferRow, LessonRow
+from ..desk.desk import Desk
+from ..desk.problem import Conflict, KeptOtherwise
+from ..lesson.lessons import open_lesson
+from ..start.blocks import hand_of
+
+EDGE = Bounds(-150.0, 150.0, "mm")
+SightingEye = Literal["left", "right", ""]
+AnyLook = EyeTake | SideLook
+
+
+@dataclass(frozen=True, slots=True)
+class EyeSheet:
+    """The looks of a lesson with what they say, newest last."""
+
+    takes: Sequence[EyeTakeRow]
+    looks: Sequence[EyeTake]
+    """Those that count and mark both eyes, first readings only."""
+    found: EyePlace | None
+    words: tuple[str, ...]
+    vial: Vial
+    mirror: Scene
+    hand: Hand
+    school: School
+    zone_mm: tuple[float, float] | None
+    sighting_eye: SightingEye
+
+
+def keep_take(
+    desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken_at: datetime, reread_of: UUID | None = None
+) -> EyeTakeRow:
+    """Keep one look; the same one said again changes nothing.
+
+    `reread_of`: the look this one reads again, nothing having moved. It counts for the reading error only.
+    """
+    raw = asdict(look)
+    with desk.transaction() as session:
+        open_lesson(desk, session, lesson_id)
+        if reread_of is not None:
+            first = desk.get(session, EyeTakeRow, reread_of, "look")
+            if first.lesson_id != lesson_id or not isinstance(look, EyeTake) or not isinstance(look_of(first), EyeTake):
+                raise Conflict("Only a look at both eyes in this lesson can be read again.", "Keep it as a new look.")
+        row, _ = desk.add(session, EyeTakeRow, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
+        if (row.lesson_id, row.raw, row.taken_at, row.reread_of) != (lesson_id, raw, taken_at, reread_of):
+            raise KeptOtherwise("A look with this id is kept already and says something else.", "Mark the eyes again.")
+        return row
+
+
+def void_take(desk: Desk, id: UUID, voided: bool) -> EyeTakeRow:
+    """Void a look, or restore it."""
+    with desk.transaction() as session:
+        row = desk.get(session, EyeTakeRow, id, "look", lock=True)
+        row.voided = voided
+        return row
+
+
+def want_eyes(
+    desk: Desk,
+    golfer_id: UUID,
+    school: School,
+    zone_mm: tuple[float, float] | None,
+    sighting_eye: SightingEye | None = None,
+) -> GolferRow:
+    """Where this golfer's eyes are wanted: a school, with its own edges or the school's (None).
+
+    `sighting_eye` None leaves what is noted.
+    """
+    if zone_mm is not None:
+        for name, edge in zip(("zone_mm.0", "zone_mm.1"), zone_mm, strict=True):
+            EDGE.check(name, "Edge of the zone", edge)
+        if zone_mm[0] >= zone_mm[1]:
+            raise OutOfLimits(
+                "zone_mm.1",
+                "The zone's inner edge must lie further inside.",
+                limit=f"over {zone_mm[0]:g} mm",
+                unit="mm",
+            )
+    with desk.transaction() as session:
+        row = desk.get(session, GolferRow, golfer_id, "golfer", lock=True)
+        row.eye_school, row.eye_zone_mm = school, None if zone_mm is None else list(zone_mm)
+        if sighting_eye is not None:
+            row.sighting_eye = sighting_eye
+        return row
+
+
+def eye_sheet(desk: Desk, lesson_id: UUID, units: Units) -> EyeSheet:
+    """The looks of a lesson."""
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+        query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
+        takes = session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)).all()
+    hand = hand_of(golfer)
+    school = next(it for it in get_args(School) if it == golfer.eye_school)
+    zone = zone_of(golfer)
+    valid = {it.id: it for it in takes if not it.voided}
+    first = [look_of(it) for it in valid.values() if it.reread_of is None]
+    looks = [it for it in first if isinstance(it, EyeTake)]
+    sides = [it for it in first if not isinstance(it, EyeTake)]
+    pairs: list[tuple[EyeTake, EyeTake]] = []
+    for it in valid.values():
+        if it.reread_of is not None and it.reread_of in valid:
+            one, other = look_of(valid[it.reread_of]), look_of(it)
+            if isinstance(one, EyeTake) and isinstance(other, EyeTake):
+                pairs.append((one, other))
+    error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else None
+    found = eye_place(looks, hand, zone, sides=sides, reading_m=error)
+    return EyeSheet(
+        takes=takes,
+        looks=looks,
+        found=found,
+        words=eye_words(found, units) if found else ("Nobody looked yet.",),
+        vial=eye_vial(first, found, zone),
+        mirror=mirror_scene(looks, hand, zone),
+        hand=hand,
+        school=school,
+        zone_mm=zone,
+        sighting_eye=next(it for it in get_args(SightingEye) if it == golfer.sighting_eye),
+    )
+
+
+def zone_of(golfer: GolferRow) -> tuple[float, float] | None:
+    """Where this golfer's eyes are wanted, mm inside; None where straight looks straight."""
+    school = next(it for it in get_args(School) if it == golfer.eye_school)
+    if school == "own" or golfer.eye_zone_mm is None:
+        return ZONES[school]
+    return float(golfer.eye_zone_mm[0]), float(golfer.eye_zone_mm[1])
+
+
+def look_of(take: EyeTakeRow) -> AnyLook:
+    """A kept look in terms of core."""
+    values: dict[str, Any] = dict(take.raw)
+    if values["way"] == "string":
+        return StringLook(**values)
+    if values["way"] == "strip":
+        return StripLook(**values)
+    values |= {name: EyeMark(**take.raw[name]) for name in ("lead", "trail")}
+    return EyeTake(**values)

@@ -1,0 +1,275 @@
+"""Tests of what looks straight: begun, asked, answered, shown."""
+
+import hashlib
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, field
+from datetime import datetime
+from typing import Literal
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ...core.certainty.matter import MATTERS
+from ...core.certainty.vial import Vial
+from ...core.drawing.scene import Scene
+from ...core.green.putt import Putt
+from ...core.measure.angle import offset_m
+from ...core.measure.interval import Interval
+from ...core.measure.limits import OutOfLimits
+from ...core.measure.side import side_of
+from ...core.measure.units import Units, tape
+from ...core.see.fit import perceive
+from ...core.see.map import Tried
+from ...core.see.method import AWAY, LooksStraight, Method, by_adjustment, by_directions, pointed_to, spot_of, turned_to
+from ...core.see.position import SCORE, position_of, position_words
+from ...core.see.trial import Trial
+from ...core.see.words import SightWords, curve, less, sight_vial, sight_words
+from ...store.tables import LessonRow, SightTestRow, SightTrialRow
+from ..desk.desk import Desk
+from ..desk.problem import Closed, KeptOtherwise
+from ..lesson.lessons import open_lesson
+from ..set.stations import entry_of, newest_station
+
+MOST_TRIALS = 80
+LOOKS_STRAIGHT_MATTERS = MATTERS["looks_straight"].matters_from
+"""From how far off true something must look straight to matter, degrees."""
+Trace = Literal["as usual", "ball to hole", "hole to ball"]
+Eyes = Literal["both", "left", "right"]
+Glasses = Literal["none", "on", "off"]
+Toward = Literal["hole", "start"]
+Raw = Mapping[str, float | str]
+
+
+@dataclass(frozen=True, slots=True)
+class SightEntry:
+    """What a coach sets before a test."""
+
+    lesson_id: UUID
+    method: Method
+    condition: str
+    trace: Trace
+    eyes: Eyes
+    glasses: Glasses
+    away_m: float
+    started_at: datetime
+    toward: Toward = "hole"
+    position: Mapping[str, float] = field(default_factory=dict[str, float])
+
+    def __post_init__(self) -> None:
+        AWAY.check("away_m", "Rod's far end", self.away_m)
+        position_of(self.position)
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """Where the rod is to lie next: its true angle (degrees), its far end beside the line (m), right positive."""
+
+    true_deg: float
+    spot_m: float
+
+
+@dataclass(frozen=True, slots=True)
+class SightSheet:
+    """A test as it stands. `next` is None where the way of asking needs none, or enough was asked."""
+
+    test: SightTestRow
+    trials: Sequence[SightTrialRow]
+    found: LooksStraight
+    words: SightWords
+    vial: Vial
+    next: Asked | None
+    curve: Scene | None
+    putt: Putt
+    """What the hole is judged by: the lesson's newest putt, or one of 2.5 m."""
+
+    @property
+    def tried(self) -> Tried:
+        """The test as a place on the perception map."""
+        it = self.test
+        return Tried(position_of(it.position), self.found, it.playable, it.comfort, it.trust)
+
+
+def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> SightTestRow:
+    """Begin a test. Said twice it is one; said otherwise, a conflict."""
+    with desk.transaction() as session:
+        open_lesson(desk, session, entry.lesson_id)
+        if entry.toward == "start" and _putt(desk, session, entry.lesson_id).is_level:
+            raise OutOfLimits(
+                "toward",
+                "The putt of this lesson does not break: its start line is the line to the hole.",
+                limit="a breaking putt under Set, or the line to the hole",
+                unit="",
+            )
+        values = asdict(entry) | {"position": dict(position_of(entry.position))}
+        row, new = desk.add(session, SightTestRow, id, **values)
+        if not new and any(getattr(row, name) != value for name, value in values.items()):
+            raise KeptOtherwise("A test with this id was begun otherwise.", "Begin a new test.")
+        return row
+
+
+def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> SightTrialRow:
+    """Keep one answer; the same one said again changes nothing.
+
+    Raises
+    ------
+    OutOfLimits
+        for an answer this way of asking does not give.
+    """
+    with desk.transaction() as session:
+        test = desk.get(session, SightTestRow, test_id, "test", lock=True)
+        _read(test, raw)
+        kept = session.get(SightTrialRow, (desk.studio_id, id))
+        if kept is None:
+            open_lesson(desk, session, test.lesson_id)
+            if test.ended_at is not None:
+                raise Closed("This test is shown already; its answers stand.", "Begin a new test.")
+            if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:
+                raise Closed(f"A test holds {MOST_TRIALS} answers.", "Show what they say, or begin a new test.")
+            kept, _ = desk.add(session, SightTrialRow, id, test_id=test_id, raw=dict(raw), taken_at=taken_at)
+        if kept.test_id != test_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
+            raise KeptOtherwise("An answer with this id is kept already and says something else.", "Answer again.")
+        return kept
+
+
+def void_answer(desk: Desk, id: UUID, voided: bool) -> SightTrialRow:
+    """Void an answer (a slip of the finger), or restore it."""
+    with desk.transaction() as session:
+        row = desk.get(session, SightTrialRow, id, "answer", lock=True)
+        row.voided = voided
+        return row
+
+
+def show_test(desk: Desk, id: UUID, at: datetime | None) -> SightTestRow:
+    """Show what a test found; from then on it takes no more answers. None hides it again and goes on."""
+    with desk.transaction() as session:
+        row = desk.get(session, SightTestRow, id, "test", lock=True)
+        row.ended_at = at
+        return row
+
+
+def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, trust: int | None) -> SightTestRow:
+    """How the golfer found the position of a test: comfort and trust 1 to 5, None while it was not said."""
+    for name, score in (("comfort", comfort), ("trust", trust)):
+        if score is not None:
+            SCORE.check(name, name.capitalize(), score)
+    with desk.transaction() as session:
+        row = desk.get(session, SightTestRow, id, "test", lock=True)
+        row.playable, row.comfort, row.trust = playable, comfort, trust
+        return row
+
+
+def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
+    """One test with what it found and what to ask next."""
+    with desk.transaction() as session:
+        test = desk.get(session, SightTestRow, id, "test")
+        return _sheet(test, _trials(desk, session, id), _putt(desk, session, test.lesson_id))
+
+
+def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
+    """The tests of a lesson, oldest first."""
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson")
+        tests = session.scalars(
+            select(SightTestRow)
+            .where(SightTestRow.studio_id == desk.studio_id, SightTestRow.lesson_id == lesson_id)
+            .order_by(SightTestRow.started_at, SightTestRow.id)
+        ).all()
+        putt = _putt(desk, session, lesson_id)
+        return [_sheet(it, _trials(desk, session, it.id), putt) for it in tests]
+
+
+def in_one_line(desk: Desk, lesson_id: UUID) -> str:
+    """What the lesson's newest shown test found, or what is to be done."""
+    sheets = sights_of(desk, lesson_id)
+    # As usual where it was asked so: what was found with the head moved is not what this golfer sees.
+    shown = sorted((it for it in sheets if it.test.ended_at), key=lambda it: not it.test.position)
+    if shown:
+        return shown[-1].words.headline
+    return "Being asked." if sheets else "Nothing asked yet."
+
+
+def compared(sheets: Sequence[SightSheet]) -> str:
+    """The last two shown tests set against each other, in words; empty with fewer."""
+    told = [it for it in sheets if it.test.ended_at and not it.found.too_noisy and it.found.open_side is None]
+    told = [it for it in told if it.found.trials >= 6]
+    if len(told) < 2:
+        return ""
+    one, other = told[-2:]
+    names = condition_words(one.test), condition_words(other.test)
+    if names[0] == names[1]:
+        names = "the first time", "the second time"
+    return less(one.found, other.found, names)
+
+
+def condition_words(test: SightTestRow, units: Units = "metric") -> str:
+    """Under what it was asked, in words."""
+    eyes = {"both": "", "left": "left eye alone", "right": "right eye alone"}[test.eyes]
+    glasses = {"none": "", "on": "glasses on", "off": "glasses off"}[test.glasses]
+    trace = "" if test.trace == "as usual" else f"traced {test.trace}"
+    toward = "to the start target" if test.toward == "start" else ""
+    moved = position_words(position_of(test.position), units) if test.position else ""
+    return ", ".join(it for it in (moved, test.condition, toward, trace, eyes, glasses) if it)
+
+
+def line_words(sheet: SightSheet, units: Units) -> str:
+    """What the angles are against: the line to the hole, or where a breaking putt must start."""
+    if sheet.test.toward == "hole":
+        return "the line to the hole"
+    beside = offset_m(sheet.putt.start_deg, sheet.putt.distance_m)
+    return f"the start line, which ends {tape(abs(beside), units)} {side_of(beside)} of the hole"
+
+
+def _sheet(test: SightTestRow, trials: Sequence[SightTrialRow], putt: Putt) -> SightSheet:
+    limit = LOOKS_STRAIGHT_MATTERS
+    valid = [_read(test, it.raw) for it in trials if not it.voided]
+    answers = tuple(it for it in valid if isinstance(it, Trial))
+    ends = [it for it in valid if isinstance(it, Interval)]
+    found = by_directions(answers, limit) if test.method == "directions" else by_adjustment(ends, limit)
+    shown = test.ended_at is not None
+    asked = None
+    if test.method == "directions" and not shown and len(answers) < MOST_TRIALS:
+        angle = perceive(answers).next_angle(_draw(test.id, len(answers)))
+        asked = Asked(angle, spot_of(angle, test.away_m))
+    return SightSheet(
+        test=test,
+        trials=trials,
+        found=found,
+        words=sight_words(found),
+        vial=sight_vial(found, ends, putt.window, settled=shown),
+        next=asked,
+        curve=curve(answers) if shown and answers else None,
+        putt=putt,
+    )
+
+
+def _draw(id: UUID, n: int) -> float:
+    """A number from 0 to 1 that nobody foresees and that is the same when asked again."""
+    return int.from_bytes(hashlib.sha256(id.bytes + bytes([n])).digest()[:6]) / 2**48
+
+
+def _read(test: SightTestRow, raw: Raw) -> Trial | Interval:
+    if test.method == "directions":
+        angle, looks = raw.get("true_deg"), raw.get("looks")
+        if set(raw) != {"true_deg", "looks"} or isinstance(angle, str) or angle is None:
+            raise OutOfLimits("raw", "This test takes a true angle and how it looks.", limit="true_deg, looks", unit="")
+        if looks not in ("left", "straight", "right"):
+            raise OutOfLimits("raw.looks", f"It can't look {looks!r}.", limit="left, straight or right", unit="")
+        return Trial(angle, looks)
+    beside, seen = raw.get("beside_m"), raw.get("seen_m")
+    if set(raw) - {"from_side"} != {"beside_m", "seen_m"} or isinstance(beside, str) or isinstance(seen, str):
+        raise OutOfLimits("raw", "This test takes a place beside the line.", limit="beside_m, seen_m", unit="")
+    if beside is None or seen is None or raw.get("from_side", "left") not in ("left", "right"):
+        raise OutOfLimits("raw.from_side", "Turned from the left or the right.", limit="left or right", unit="")
+    return (turned_to if test.method == "turn" else pointed_to)(beside, test.away_m, seen)
+
+
+def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[SightTrialRow]:
+    query = select(SightTrialRow).where(SightTrialRow.studio_id == desk.studio_id, SightTrialRow.test_id == test_id)
+    return session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)).all()
+
+
+def _putt(desk: Desk, session: Session, lesson_id: UUID) -> Putt:
+    station = newest_station(desk, session, lesson_id)
+    lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+    return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.stimp_ft)

@@ -1,0 +1,1 @@
+"""Set: stations laid, saved and proved; the bag."""

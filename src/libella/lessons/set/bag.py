@@ -1,0 +1,59 @@
+"""What a coach carries and thinks: the parts in the bag, the strictness by level, the kit check of a lesson."""
+
+from collections.abc import Mapping, Sequence
+from uuid import UUID
+
+from ...core.golfer.level import LEVELS, SPREAD, Level
+from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.set.kit import MOST, PARTS
+from ...store.tables import LessonRow, StudioRow
+from ..desk.desk import Desk
+
+_COUNT = Bounds(0, MOST, "pieces")
+_MOST_TICKS, _LONGEST_TICK = 60, 160
+
+
+def bag(desk: Desk) -> dict[str, int] | None:
+    """Parts owned and how many; None until the coach has told."""
+    with desk.transaction() as session:
+        return session.get_one(StudioRow, desk.studio_id).bag
+
+
+def keep_bag(desk: Desk, parts: Mapping[str, int] | None) -> dict[str, int] | None:
+    """Take over what is in the bag; None forgets it, and everything counts as there."""
+    for name, count in (parts or {}).items():
+        if name not in PARTS:
+            raise OutOfLimits(f"bag.{name}", f"There is no part {name!r}.", limit=f"one of {', '.join(PARTS)}", unit="")
+        _COUNT.check(f"bag.{name}", name.capitalize(), count)
+    with desk.transaction() as session:
+        studio = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+        studio.bag = None if parts is None else {name: n for name, n in parts.items() if n}
+        return studio.bag
+
+
+def spreads(desk: Desk) -> dict[Level, float]:
+    """The start-line spread expected by level, degrees: the coach's own opinion where he has one."""
+    with desk.transaction() as session:
+        own = session.get_one(StudioRow, desk.studio_id).spreads_deg
+    return {level: own.get(level, it.spread_deg) for level, it in LEVELS.items()}
+
+
+def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
+    """Take over the coach's own opinion; a level left out goes back to the usual."""
+    for level, spread in own.items():
+        SPREAD.check(f"spreads_deg.{level}", f"Spread, {LEVELS[level].name.lower()}", spread)
+    with desk.transaction() as session:
+        session.get_one(StudioRow, desk.studio_id, with_for_update=True).spreads_deg = {
+            str(level): spread for level, spread in own.items()
+        }
+    return spreads(desk)
+
+
+def tick_kit(desk: Desk, lesson_id: UUID, ticked: Sequence[str]) -> LessonRow:
+    """Keep which items of the kit check are ticked in a lesson."""
+    if len(ticked) > _MOST_TICKS or any(len(it) > _LONGEST_TICK for it in ticked):
+        raise OutOfLimits("ticked", "That is no kit check.", limit=f"at most {_MOST_TICKS} items", unit="")
+    with desk.transaction() as session:
+        row = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
+        row.kit_checked = list(ticked)
+        return row

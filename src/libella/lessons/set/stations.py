@@ -1,0 +1,187 @@
+"""Stations: a putt with its rig, laid for a lesson."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, fields, replace
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import exists, select, tuple_
+from sqlalchemy.orm import Session
+
+from ...core.green.capture import Capture
+from ...core.green.putt import Putt, Target
+from ...core.green.read import Read
+from ...core.instruments import Aid, Rig, lay
+from ...core.measure.limits import OutOfLimits
+from ...core.set.proof import NOT_PROVED, Proof
+from ...core.set.station import Station, cannot_watch
+from ...store.tables import BlockRow, LaidColumns, LessonRow, SavedStationRow, StationRow
+from ..desk.desk import Desk
+from ..desk.problem import Conflict
+
+PAGE = 20
+
+
+@dataclass(frozen=True, slots=True)
+class AidEntry:
+    """An instrument laid beside the rig; names of sizes end in their unit."""
+
+    kind: str
+    sizes: Mapping[str, float]
+
+
+@dataclass(frozen=True, slots=True)
+class StationEntry:
+    """A putt, the dimensions of the rig that watches it (m), and what else is laid."""
+
+    distance_m: float
+    past_m: float
+    stimp_ft: float
+    capture: Capture
+    rig_kind: str
+    rig_sizes_m: Mapping[str, float]
+    falls_forward_percent: float = 0.0
+    falls_right_percent: float = 0.0
+    falls_doubt_percent: float = 0.0
+    read: Read | None = None
+    target: Target = "computed"
+    proof: Proof = NOT_PROVED
+    across_m: float = 0.0
+    backstroke_m: float | None = None
+    aids: tuple[AidEntry, ...] = ()
+
+    def putt(self) -> Putt:
+        """The putt in terms of core."""
+        return Putt(
+            self.distance_m,
+            self.past_m,
+            self.stimp_ft,
+            self.capture,
+            self.falls_forward_percent,
+            self.falls_right_percent,
+            self.falls_doubt_percent,
+            self.read,
+            self.target,
+        )
+
+    def station(self) -> Station:
+        """The station in terms of core; raises `OutOfLimits` where it can't be laid."""
+        putt = self.putt()
+        # A rig, an aid and a putt all have a distance: say whose it is.
+        rig = _lay(self.rig_kind, self.rig_sizes_m, "rig_kind", "rig_sizes_m")
+        if not isinstance(rig, Rig):
+            raise cannot_watch(rig)
+        aids = (_lay(it.kind, it.sizes, f"aids.{n}.kind", f"aids.{n}") for n, it in enumerate(self.aids))
+        return Station(putt, rig, self.proof, tuple(aids), self.across_m, self.backstroke_m)
+
+
+def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: str) -> Aid:
+    try:
+        return lay(kind, sizes)
+    except OutOfLimits as fault:
+        field = kind_field if fault.field == "kind" else f"{sizes_field}.{fault.field}"
+        raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
+
+
+def newest_station(desk: Desk, session: Session, lesson_id: UUID) -> StationRow | None:
+    """The station a lesson's putts are on now; None before one is laid."""
+    return session.scalar(
+        select(StationRow)
+        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
+        .order_by(StationRow.laid_at.desc(), StationRow.id.desc())
+        .limit(1)
+    )
+
+
+def entry_of(laid: LaidColumns) -> StationEntry:
+    """The entry a kept station or block stands for."""
+    return StationEntry(
+        distance_m=laid.distance_m,
+        past_m=laid.past_m,
+        stimp_ft=laid.stimp_ft,
+        capture="free_fall" if laid.capture == "free_fall" else "rim_assisted",
+        rig_kind=laid.rig_kind,
+        rig_sizes_m=laid.rig_sizes_m,
+        falls_forward_percent=laid.falls_forward_percent,
+        falls_right_percent=laid.falls_right_percent,
+        falls_doubt_percent=laid.falls_doubt_percent,
+        read=None if laid.read is None else Read(**laid.read),
+        target="read" if laid.target == "read" else "computed",
+        proof=Proof(**laid.proof),
+        across_m=laid.across_m,
+        backstroke_m=laid.backstroke_m,
+        aids=tuple(AidEntry(**it) for it in laid.aids),
+    )
+
+
+def laid_values(entry: StationEntry) -> dict[str, Any]:
+    """The entry as the columns of a station and a block keep it."""
+    values = {it.name: getattr(entry, it.name) for it in fields(entry)}
+    station = entry.station()
+    # With every dimension, so that a default changed later does not change what was laid.
+    return values | {
+        "rig_sizes_m": station.rig.sizes(),
+        "proof": asdict(entry.proof),
+        "read": None if entry.read is None else asdict(entry.read),
+        "aids": [{"kind": it.about.kind, "sizes": it.sizes()} for it in station.aids],
+    }
+
+
+def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> SavedStationRow:
+    """Keep a station under a name, or take over the changed one.
+
+    A proof belongs to the line it was made on: the saved station is to be proved again where it is laid.
+    """
+    values = laid_values(replace(entry, proof=NOT_PROVED)) | {"name": name}
+    with desk.transaction() as session:
+        row, new = desk.add(session, SavedStationRow, id, **values)
+        if not new:
+            for key, value in values.items():
+                setattr(row, key, value)
+        session.flush()
+        session.refresh(row)
+        return row
+
+
+def saved_station(desk: Desk, id: UUID) -> SavedStationRow:
+    with desk.transaction() as session:
+        return desk.get(session, SavedStationRow, id, "saved station")
+
+
+def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[SavedStationRow]:
+    """A page of saved stations by name, those whose name holds `search`, behind `after` (name, id)."""
+    query = select(SavedStationRow).where(
+        SavedStationRow.studio_id == desk.studio_id, SavedStationRow.put_away_at.is_(None)
+    )
+    if search.strip():
+        query = query.where(SavedStationRow.name.icontains(search.strip(), autoescape=True))
+    if after:
+        query = query.where(tuple_(SavedStationRow.name, SavedStationRow.id) > after)
+    with desk.transaction() as session:
+        return session.scalars(query.order_by(SavedStationRow.name, SavedStationRow.id).limit(PAGE)).all()
+
+
+def put_away(desk: Desk, id: UUID, at: datetime | None) -> SavedStationRow:
+    """Take a saved station out of the list, or bring it back (None)."""
+    with desk.transaction() as session:
+        row = desk.get(session, SavedStationRow, id, "saved station", lock=True)
+        row.put_away_at = at
+        return row
+
+
+def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> StationRow:
+    """Lay a station, or change one that no block has used yet; after that it stands as it was read with."""
+    values = laid_values(entry)
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson")
+        row, new = desk.add(session, StationRow, id, lesson_id=lesson_id, laid_at=laid_at, **values)
+        changed = {name: value for name, value in values.items() if getattr(row, name) != value}
+        if new or (not changed and row.lesson_id == lesson_id):
+            return row
+        used = session.scalar(select(exists().where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == id)))
+        if used or row.lesson_id != lesson_id:
+            raise Conflict("Putts were read on this station, so it stays as it was laid.", "Keep it as a new station.")
+        for name, value in changed.items():
+            setattr(row, name, value)
+        return row

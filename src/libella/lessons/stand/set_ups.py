@@ -1,0 +1,179 @@
+"""Set-ups: noted, set beside the one before, taken again after stepping away."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ...core.drawing.scene import Scene
+from ...core.measure.limits import OutOfLimits
+from ...core.measure.units import Units, count
+from ...core.stand.drawn import set_up_above, set_up_behind
+from ...core.stand.set_up import ENTRIES, Noted, SetUp, Wander, beside, checked, wander
+from ...store.tables import GolferRow, LessonRow, SetUpRow, StudioRow
+from ..desk.desk import Desk
+from ..desk.problem import Conflict, KeptOtherwise
+from ..lesson.lessons import open_lesson
+from ..see.eyes import eye_sheet
+from ..start.blocks import hand_of
+
+USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
+
+
+@dataclass(frozen=True, slots=True)
+class StandSheet:
+    """The set-up of a lesson: the newest beside the one before, how far it wanders, and both drawings.
+
+    `before_at` is when the one before was noted: in this lesson, or the golfer's newest in an earlier one.
+    """
+
+    wanted: Sequence[str]
+    taken: Sequence[SetUpRow]
+    now: SetUpRow | None
+    before: SetUpRow | None
+    noted: tuple[Noted, ...]
+    wander: tuple[Wander, ...]
+    times: int
+    above: Scene
+    behind: Scene
+
+
+def keep_set_up(
+    desk: Desk, id: UUID, lesson_id: UUID, values: SetUp, taken_at: datetime, again_of: UUID | None = None
+) -> SetUpRow:
+    """Keep a set-up; said again with other values it takes them over (it is one entry, being filled in).
+
+    `again_of`: the first of a run of the same set-up, taken again after stepping away.
+    """
+    checked(values)
+    with desk.transaction() as session:
+        open_lesson(desk, session, lesson_id)
+        if again_of is not None and desk.get(session, SetUpRow, again_of, "set-up").lesson_id != lesson_id:
+            raise Conflict("That set-up belongs to another lesson.", "Note a new one.")
+        row, new = desk.add(
+            session, SetUpRow, id, lesson_id=lesson_id, values=dict(values), taken_at=taken_at, again_of=again_of
+        )
+        if not new:
+            if (row.lesson_id, row.again_of) != (lesson_id, again_of):
+                raise KeptOtherwise("A set-up with this id is kept already, elsewhere.", "Note a new one.")
+            row.values = dict(values)
+        return row
+
+
+def void_set_up(desk: Desk, id: UUID, voided: bool) -> SetUpRow:
+    """Void a set-up, or restore it."""
+    with desk.transaction() as session:
+        row = desk.get(session, SetUpRow, id, "set-up", lock=True)
+        row.voided = voided
+        return row
+
+
+def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:
+    """Choose what is asked of a set-up, for every golfer; in the order in which it is asked."""
+    for name in names:
+        if name not in ENTRIES:
+            raise OutOfLimits("names", f"There is no entry {name!r}.", limit=", ".join(ENTRIES), unit="")
+    ordered = [it for it in ENTRIES if it in names]
+    with desk.transaction() as session:
+        session.get_one(StudioRow, desk.studio_id).set_up_wanted = ordered
+    return ordered
+
+
+@dataclass(frozen=True, slots=True)
+class _Stands:
+    """The rows a lesson's set-up is told from; `run` are the times its newest one was taken."""
+
+    golfer: GolferRow
+    wanted: Sequence[str] | None
+    taken: Sequence[SetUpRow]
+    now: SetUpRow | None
+    before: SetUpRow | None
+    run: Sequence[SetUpRow]
+
+    def noted(self, units: Units) -> tuple[Noted, ...]:
+        return beside(self.now.values if self.now else {}, self.before.values if self.before else None, units)
+
+    def wander(self, units: Units) -> tuple[Wander, ...]:
+        return wander([it.values for it in self.run], units)
+
+
+def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+        wanted = session.get_one(StudioRow, desk.studio_id).set_up_wanted
+        taken = _taken(desk, session, lesson_id)
+        firsts = _firsts(taken)
+        before = firsts[-2] if len(firsts) > 1 else _earlier(desk, session, lesson)
+    now = firsts[-1] if firsts else None
+    run = [it for it in taken if not it.voided and now is not None and now.id in (it.id, it.again_of)]
+    return _Stands(golfer, wanted, taken, now, before, run)
+
+
+def stand_sheet(desk: Desk, lesson_id: UUID, units: Units) -> StandSheet:
+    """The set-up of a lesson."""
+    it = _stands(desk, lesson_id)
+    found = eye_sheet(desk, lesson_id, units).found
+    inside = found.inside.value / 1000 if found else None
+    values, old = (it.now.values if it.now else {}), (it.before.values if it.before else None)
+    hand = hand_of(it.golfer)
+    return StandSheet(
+        wanted=USUALLY_WANTED if it.wanted is None else it.wanted,
+        taken=it.taken,
+        now=it.now,
+        before=it.before,
+        noted=it.noted(units),
+        wander=it.wander(units),
+        times=len(it.run),
+        above=set_up_above(values, old, hand, units),
+        behind=set_up_behind(values, old, inside, hand, units),
+    )
+
+
+def stand_line(desk: Desk, lesson_id: UUID, units: Units) -> str:
+    """The set-up in one line, for the run sheet, which is asked for often: nothing is drawn for it."""
+    it = _stands(desk, lesson_id)
+    if it.now is None:
+        return "Nothing noted yet."
+    loose = next((one for one in it.wander(units) if one.wandering >= 0.8), None)
+    if loose:
+        return loose.words
+    noted = it.noted(units)
+    changed = [one for one in noted if one.change]
+    if changed:
+        more = f", and {count(len(changed) - 1, 'more change')}" if len(changed) > 1 else ""
+        return f"{changed[0].label}: {changed[0].change}{more}."
+    return f"{count(len(noted), 'thing')} noted" + (", as before." if it.before else ".")
+
+
+def newest_values(desk: Desk, lesson_id: UUID) -> SetUp:
+    """What the lesson's newest set-up says; empty without one."""
+    with desk.transaction() as session:
+        firsts = _firsts(_taken(desk, session, lesson_id))
+    return firsts[-1].values if firsts else {}
+
+
+def _firsts(taken: Sequence[SetUpRow]) -> list[SetUpRow]:
+    return [it for it in taken if not it.voided and it.again_of is None]
+
+
+def _taken(desk: Desk, session: Session, lesson_id: UUID) -> Sequence[SetUpRow]:
+    query = select(SetUpRow).where(SetUpRow.studio_id == desk.studio_id, SetUpRow.lesson_id == lesson_id)
+    return session.scalars(query.order_by(SetUpRow.taken_at, SetUpRow.id)).all()
+
+
+def _earlier(desk: Desk, session: Session, lesson: LessonRow) -> SetUpRow | None:
+    """The golfer's newest set-up of an earlier lesson."""
+    query = (
+        select(SetUpRow)
+        .join(LessonRow, (LessonRow.studio_id == SetUpRow.studio_id) & (LessonRow.id == SetUpRow.lesson_id))
+        .where(
+            SetUpRow.studio_id == desk.studio_id, LessonRow.golfer_id == lesson.golfer_id, LessonRow.voided_at.is_(None)
+        )
+        .where(LessonRow.started_at < lesson.started_at, SetUpRow.voided.is_(False), SetUpRow.again_of.is_(None))
+        .order_by(SetUpRow.taken_at.desc(), SetUpRow.id.desc())
+    )
+    return session.scalar(query.limit(1))

@@ -1,0 +1,1 @@
+"""Start: blocks of putts, planned comparisons, sensors and their strokes, pauses."""

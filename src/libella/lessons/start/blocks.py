@@ -1,0 +1,329 @@
+"""Blocks and readings: a run of putts under one condition, recorded, voided, restored, judged."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from datetime import datetime
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import func, select
+from sqlalchemy.orm import Session
+
+from ...core.drawing.scene import Scene
+from ...core.golfer.hand import Hand
+from ...core.judge.chain import K
+from ...core.judge.holed import holed
+from ...core.judge.judgement import Judgement, Occasion, further, judge
+from ...core.measure.interval import Interval
+from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.measure.units import Units
+from ...core.set.layout import rays
+from ...core.set.station import Station
+from ...core.start.ladder import Rung, rung
+from ...core.start.notes import NOTES, Notes, checked_asks, checked_notes
+from ...core.start.path import NO_PATH, PATHS, PathModel
+from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingMarkRow, ReadingRow, StationRow
+from ..desk.desk import Desk
+from ..desk.problem import Closed, Conflict, KeptOtherwise, NotYet
+from ..golfer.golfers import usual_of
+from ..lesson.lessons import BlockSheet, open_lesson, with_readings
+from ..set.stations import entry_of, laid_values
+
+PLANNED = Bounds(3, 200, "putts")
+
+
+@dataclass(frozen=True, slots=True)
+class BlockEntry:
+    """What a coach sets before a block: where, under which condition, how many putts."""
+
+    station_id: UUID
+    condition: str
+    guided: bool
+    planned: int
+    started_at: datetime
+    asks: tuple[str, ...] = ()
+    hole: bool = True
+    path: PathModel = NO_PATH
+
+    def __post_init__(self) -> None:
+        PLANNED.check("planned", "Planned putts", self.planned)
+        asks = checked_asks(self.asks)
+        if not self.hole and (without := [it for it in asks if it in ("finish", "fell")]):
+            raise OutOfLimits("asks", f"Without a hole there is no {NOTES[without[0]].label.lower()}.",
+                              limit="notes that need no hole", unit="")  # fmt: skip
+
+
+def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> BlockRow:
+    """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
+    with desk.transaction() as session:
+        return add_block(desk, session, id, entry)
+
+
+def add_block(
+    desk: Desk,
+    session: Session,
+    id: UUID,
+    entry: BlockEntry,
+    *,
+    comparison_id: UUID | None = None,
+    turn: int | None = None,
+) -> BlockRow:
+    """The same inside a transaction, as one condition of a comparison where one is named."""
+    station = desk.get(session, StationRow, entry.station_id, "station")
+    lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
+    if entry_of(station).station().has_laser and lesson.laser_read_at is None:
+        raise NotYet(
+            "A laser is on at this station, and its cautions were not read in this lesson yet.",
+            "Read them, tick them, then start the block.",
+        )
+    told = {
+        "station_id": station.id,
+        "condition": entry.condition,
+        "guided": entry.guided,
+        "first_planned": entry.planned,
+        "asks": list(checked_asks(entry.asks)),
+        "hole": entry.hole,
+        "path_model": entry.path.name,
+        "ball_ahead_m": entry.path.ball_ahead_m,
+    }
+    row, new = desk.add(
+        session,
+        BlockRow,
+        id,
+        **told,
+        lesson_id=station.lesson_id,
+        planned=entry.planned,
+        started_at=entry.started_at,
+        comparison_id=comparison_id,
+        turn=turn,
+        **laid_values(entry_of(station)),
+    )
+    if not new and any(getattr(row, name) != value for name, value in told.items()):
+        raise KeptOtherwise("A block with this id was started otherwise.", "Start a new block.")
+    return row
+
+
+def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> BlockRow:
+    """Lay the ladder's next rung and start a block on it; said again it is the same block."""
+    sheet, _ = _sheet(desk, from_id)
+    block = sheet.block
+    with desk.transaction() as session:
+        kept = session.get(BlockRow, (desk.studio_id, id))
+        if kept is not None:
+            return kept
+        it = _rung(sheet, "metric")
+        if it.step not in ("tighten", "widen"):
+            raise Conflict(it.words, "Putt on this rung.")
+        laid = entry_of(block)
+        laid = replace(laid, rig_sizes_m=dict(laid.rig_sizes_m) | {it.dimension: it.value_m})
+        values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at}
+        station, _ = desk.add(session, StationRow, uuid6.uuid7(), **values)
+        entry = BlockEntry(
+            station.id, block.condition, block.guided, block.first_planned, at, tuple(block.asks), block.hole,
+            path_of(block),
+        )  # fmt: skip
+        return add_block(desk, session, id, entry)
+
+
+def set_k(desk: Desk, id: UUID, k: float | None) -> BlockRow:
+    """Set the share of the face in the start, or let the putts tell it (None)."""
+    if k is not None:
+        K.check("k", "Share of the face", k)
+    with desk.transaction() as session:
+        row = desk.get(session, BlockRow, id, "block", lock=True)
+        row.k = k
+        return row
+
+
+def path_of(block: BlockRow) -> PathModel:
+    """The path as declared for a block."""
+    return PathModel(next(it for it in PATHS if it == block.path_model), block.ball_ahead_m)
+
+
+def extend_block(desk: Desk, id: UUID, planned: int) -> BlockRow:
+    """Move a block's planned end further out; the verdict waits for the new end."""
+    PLANNED.check("planned", "Planned putts", planned)
+    with desk.transaction() as session:
+        row = desk.get(session, BlockRow, id, "block", lock=True)
+        if planned < row.planned:
+            raise Conflict(
+                f"This block is planned for {row.planned} putts; a plan is not cut short after looking.",
+                "Leave the block open, or start a new one.",
+            )
+        row.planned = planned
+        return row
+
+
+@dataclass(frozen=True, slots=True)
+class Recorded:
+    """A reading as kept, and whether this call added it."""
+
+    reading: ReadingRow
+    new: bool
+    lesson_id: UUID
+
+
+def record(
+    desk: Desk,
+    id: UUID,
+    block_id: UUID,
+    raw: Mapping[str, float | str],
+    taken_at: datetime,
+    notes: Notes | None = None,
+) -> Recorded:
+    """Record one putt, with what else was noted of it.
+
+    The same reading said again changes nothing; the same id with another body is a conflict.
+
+    Raises
+    ------
+    OutOfLimits
+        when the block's rig cannot give that reading.
+    NotFound, Conflict
+        when there is no such block here, or its lesson is voided or had ended, or the plan is full.
+    """
+    with desk.transaction() as session:
+        block = desk.get(session, BlockRow, block_id, "block", lock=True)
+        interval = station_of(block).interval(raw)
+        noted = dict(checked_notes(notes or {}, block.asks))
+        kept = session.get(ReadingRow, (desk.studio_id, id))
+        if kept is None:
+            open_lesson(desk, session, block.lesson_id, taken_at)
+            valid = session.scalar(
+                select(func.count()).where(
+                    ReadingRow.studio_id == desk.studio_id,
+                    ReadingRow.block_id == block_id,
+                    ReadingRow.voided.is_(False),
+                )
+            )
+            if (valid or 0) >= block.planned:
+                raise Closed(
+                    f"This block has reached its planned end of {block.planned} putts.",
+                    "Extend it, or start a new block; then record the putt again.",
+                )
+            kept, new = desk.add(
+                session,
+                ReadingRow,
+                id,
+                block_id=block_id,
+                raw=dict(raw),
+                low_deg=interval.low_or_none,
+                high_deg=interval.high_or_none,
+                notes=noted,
+                taken_at=taken_at,
+            )
+            if new:
+                return Recorded(kept, True, block.lesson_id)
+        if kept.block_id != block_id or kept.raw != dict(raw) or kept.notes != noted or kept.taken_at != taken_at:
+            raise KeptOtherwise(
+                "A reading with this id is kept already and says something else.",
+                "Void that one and record a new reading.",
+            )
+        return Recorded(kept, False, block.lesson_id)
+
+
+def void_reading(desk: Desk, id: UUID, reason: str | None) -> ReadingRow:
+    """Void a reading for a reason, or restore it (None). Every change is kept in its history."""
+    with desk.transaction() as session:
+        row = desk.get(session, ReadingRow, id, "reading", lock=True)
+        if (row.voided, row.void_reason) != (reason is not None, reason):
+            row.voided, row.void_reason = reason is not None, reason
+            mark = {"reading_id": id, "voided": row.voided, "reason": reason}
+            desk.add(session, ReadingMarkRow, uuid6.uuid7(), **mark)
+        return row
+
+
+def block_now(desk: Desk, lesson_id: UUID) -> UUID | None:
+    """The block putted last, or else started last; None before the first."""
+    query = (
+        select(BlockRow.id)
+        .outerjoin(ReadingRow, (ReadingRow.studio_id == BlockRow.studio_id) & (ReadingRow.block_id == BlockRow.id))
+        .where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id == lesson_id)
+        .order_by(func.coalesce(ReadingRow.recorded_at, BlockRow.started_at).desc(), BlockRow.id.desc())
+        .limit(1)
+    )
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson")
+        return session.scalar(query)
+
+
+def lesson_of_block(desk: Desk, id: UUID) -> UUID:
+    """The lesson a block belongs to."""
+    with desk.transaction() as session:
+        return desk.get(session, BlockRow, id, "block").lesson_id
+
+
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """A block with its judgement, the picture of its putts, and what the ladder says of its rig."""
+
+    sheet: BlockSheet
+    judgement: Judgement
+    rays: Scene
+    rung: Rung
+
+
+def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
+    """Judge one block as it stands."""
+    sheet, golfer = _sheet(desk, id)
+    station = station_of(sheet.block)
+    picture = rays(station, tuple(valid_intervals(sheet)), units, hole=sheet.block.hole)
+    return Judged(sheet, judge_sheet(sheet, golfer, units), picture, _rung(sheet, units))
+
+
+def _rung(sheet: BlockSheet, units: Units) -> Rung:
+    return rung([it.raw for it in sheet.readings if not it.voided], station_of(sheet.block), units)
+
+
+def judged_sheet(desk: Desk, id: UUID, units: Units) -> tuple[BlockSheet, Judgement]:
+    """A block and its judgement alone."""
+    sheet, golfer = _sheet(desk, id)
+    return sheet, judge_sheet(sheet, golfer, units)
+
+
+def judge_sheet(sheet: BlockSheet, golfer: GolferRow, units: Units) -> Judgement:
+    """The judgement of a block already read from the store."""
+    station = station_of(sheet.block)
+    return judge(valid_intervals(sheet), station, _occasion(sheet, station, golfer, units), planned=sheet.block.planned)
+
+
+def _occasion(sheet: BlockSheet, station: Station, golfer: GolferRow, units: Units) -> Occasion:
+    noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
+    ended = holed(noted, station.putt.window) if sheet.block.hole else None
+    return Occasion(hand_of(golfer), units, usual_of(golfer), sheet.block.hole, ended)
+
+
+def further_putts_words(desk: Desk, id: UUID) -> str:
+    """How many more putts would settle a block (takes a moment: it plays the block on)."""
+    sheet, golfer = _sheet(desk, id)
+    station = station_of(sheet.block)
+    occasion = _occasion(sheet, station, golfer, "metric")
+    return further(valid_intervals(sheet), station, occasion, planned=sheet.block.planned)
+
+
+def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
+    """One block with its readings."""
+    return _sheet(desk, id)[0]
+
+
+def station_of(block: BlockRow) -> Station:
+    """The putt and rig of a block, as they stood."""
+    return entry_of(block).station()
+
+
+def valid_intervals(sheet: BlockSheet) -> list[Interval]:
+    """The readings that count, oldest first."""
+    return [Interval.of(it.low_deg, it.high_deg) for it in sheet.readings if not it.voided]
+
+
+def hand_of(golfer: GolferRow) -> Hand:
+    return "left" if golfer.hand == "left" else "right"
+
+
+def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, GolferRow]:
+    with desk.transaction() as session:
+        block = desk.get(session, BlockRow, id, "block")
+        lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")
+        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+        [sheet] = with_readings(desk, session, [block])
+        return sheet, golfer

@@ -1,0 +1,241 @@
+"""Strokes that sensors tell: taken in once each, put to their putts, corrected by their zero."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+from datetime import datetime
+from typing import Any, Literal
+from uuid import UUID
+
+import uuid6
+from sqlalchemy import func, select
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session
+
+from ...core.judge.compensation import UNZEROED_DEG
+from ...core.start.stroke import match
+from ...store.tables import BlockRow, LessonRow, ReadingRow, SensorRow, SensorZeroRow, StrokeRow
+from ..desk.desk import Desk
+from ..desk.problem import Conflict
+from .blocks import station_of
+from .comparisons import next_block
+from .sensors import zero_at, zeros_of
+
+READER = "start_reader"
+Outcome = Literal["kept", "known", "refused"]
+
+
+@dataclass(frozen=True, slots=True)
+class StrokeEntry:
+    """A stroke as told: by which sensor, under which id of its own, when by the device's clock."""
+
+    sensor_id: UUID
+    key: str
+    measures: Mapping[str, float]
+    at: datetime
+
+
+@dataclass(frozen=True, slots=True)
+class Received:
+    """What became of a stroke told; `why` it was refused; `putt` is the putt it recorded by itself.
+
+    `measures` are those of a stroke that is new, its zero taken off.
+    """
+
+    outcome: Outcome
+    lesson_id: UUID | None = None
+    stroke_id: UUID | None = None
+    why: str = ""
+    putt: UUID | None = None
+    measures: Mapping[str, float] = field(default_factory=dict[str, float])
+
+
+def receive(desk: Desk, entries: Sequence[StrokeEntry]) -> list[Received]:
+    """Take in strokes of any sensors in one transaction: all that is kept when this returns is safe.
+
+    A stroke told before, in this call or another, is known and changes nothing. A start that a paired reader tells
+    while a block is read with one records its putt, unless that block asks for what was felt first.
+    """
+    with desk.transaction() as session:
+        wanted = {it.sensor_id for it in entries}
+        rows = session.scalars(select(SensorRow).where(SensorRow.studio_id == desk.studio_id, SensorRow.id.in_(wanted)))
+        sensors = {it.id: it for it in rows if it.token_hash is not None}
+        lessons = session.scalars(
+            select(LessonRow).where(
+                LessonRow.studio_id == desk.studio_id, LessonRow.id.in_({it.lesson_id for it in sensors.values()})
+            )
+        )
+        closed = {it.id: _closed(it) for it in lessons}
+        fresh: dict[tuple[UUID, str], dict[str, Any]] = {}
+        for it in entries:
+            sensor = sensors.get(it.sensor_id)
+            if sensor is None or _shut(closed[sensor.lesson_id], it.at):
+                continue
+            fresh.setdefault(
+                (it.sensor_id, it.key),
+                {"studio_id": desk.studio_id, "id": uuid6.uuid7(), "sensor_id": it.sensor_id, "key": it.key,
+                 "lesson_id": sensor.lesson_id, "measures": dict(it.measures), "at": it.at},
+            )  # fmt: skip
+        new = _insert(session, list(fresh.values()))
+        putts = _record_starts(desk, session, [it for key, it in fresh.items() if key in new])
+    zeros = zeros_of(desk, list(sensors)) if new else {}
+    found: list[Received] = []
+    for it in entries:
+        sensor = sensors.get(it.sensor_id)
+        if sensor is None:
+            found.append(Received("refused", why="This sensor is not paired any more."))
+            continue
+        why = _shut(closed[sensor.lesson_id], it.at)
+        if why:
+            found.append(Received("refused", sensor.lesson_id, why=why))
+            continue
+        key = it.sensor_id, it.key
+        told = key in new
+        new.discard(key)
+        id: UUID = fresh[key]["id"]
+        zero = zero_at(zeros[it.sensor_id], it.at) if told else None
+        measures = zero.corrected(it.measures) if zero else it.measures
+        what = "kept" if told else "known"
+        found.append(Received(what, sensor.lesson_id, id, putt=putts.get(id), measures=measures))
+    return found
+
+
+def _closed(lesson: LessonRow) -> tuple[bool, datetime | None]:
+    return lesson.voided_at is not None, lesson.ended_at
+
+
+def _shut(closed: tuple[bool, datetime | None], at: datetime) -> str:
+    voided, ended_at = closed
+    if voided:
+        return "The sensor's lesson is voided."
+    return "The sensor's lesson has ended." if ended_at is not None and at > ended_at else ""
+
+
+def _insert(session: Session, rows: list[dict[str, Any]]) -> set[tuple[UUID, str]]:
+    if not rows:
+        return set()
+    statement = insert(StrokeRow).on_conflict_do_nothing().returning(StrokeRow.sensor_id, StrokeRow.key)
+    return {(sensor, key) for sensor, key in session.execute(statement, rows)}
+
+
+def _record_starts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> dict[UUID, UUID]:
+    """Putts that new strokes record by themselves, by stroke."""
+    found: dict[UUID, UUID] = {}
+    for row in sorted(rows, key=lambda it: it["at"]):
+        block = _reading_block(desk, session, row["lesson_id"]) if "start_deg" in row["measures"] else None
+        if block is None:
+            continue
+        raw = {"read_deg": row["measures"]["start_deg"]}
+        interval = station_of(block).interval(raw)
+        id = uuid6.uuid7()
+        values = {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none, "taken_at": row["at"]}
+        desk.add(session, ReadingRow, id, block_id=block.id, raw=raw, notes={}, **values)
+        found[row["id"]] = id
+    return found
+
+
+def _reading_block(desk: Desk, session: Session, lesson_id: UUID) -> BlockRow | None:
+    """The lesson's block that a reader records by itself: the one putted now, if it has room and asks nothing."""
+    block = session.scalar(
+        select(BlockRow)
+        .where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id == lesson_id)
+        .order_by(BlockRow.started_at.desc(), BlockRow.id.desc())
+        .limit(1)
+    )
+    if block is None:
+        return None
+    if block.comparison_id is not None:
+        at = next_block(desk, session, block.comparison_id)
+        block = desk.get(session, BlockRow, at, "block") if at else None
+    if block is None or block.rig_kind != READER or block.asks:
+        return None
+    session.refresh(block, with_for_update=True)
+    valid = session.scalar(
+        select(func.count()).where(
+            ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id == block.id, ReadingRow.voided.is_(False)
+        )
+    )
+    return block if (valid or 0) < block.planned else None
+
+
+@dataclass(frozen=True, slots=True)
+class StrokeSheet:
+    """A stroke with what it says once the zero is taken off, and the putt it belongs to."""
+
+    stroke: StrokeRow
+    sensor: SensorRow
+    measures: Mapping[str, float]
+    zeroed: bool
+    noise_deg: float
+    reading_id: UUID | None
+    checks: int = 0
+    zero_doubt_deg: float = UNZEROED_DEG
+
+
+def strokes_of(desk: Desk, lesson_id: UUID) -> list[StrokeSheet]:
+    """The strokes of a lesson, by when they were made, each sensor's matched to the putts by themselves."""
+    return strokes_of_all(desk, [lesson_id]).get(lesson_id, [])
+
+
+def strokes_of_all(desk: Desk, lesson_ids: Sequence[UUID]) -> dict[UUID, list[StrokeSheet]]:
+    """The strokes of several lessons, those without any left out."""
+    query = (
+        select(StrokeRow, SensorRow)
+        .join(SensorRow, (SensorRow.studio_id == StrokeRow.studio_id) & (SensorRow.id == StrokeRow.sensor_id))
+        .where(StrokeRow.studio_id == desk.studio_id, StrokeRow.lesson_id.in_(lesson_ids))
+        .order_by(StrokeRow.at, StrokeRow.id)
+    )
+    with desk.transaction() as session:
+        rows = [(stroke, sensor) for stroke, sensor in session.execute(query)]
+        told = {stroke.lesson_id for stroke, _ in rows}
+        if not told:
+            return {}
+        putts = (
+            select(BlockRow.lesson_id, ReadingRow.id, ReadingRow.taken_at)
+            .join(BlockRow, (BlockRow.studio_id == ReadingRow.studio_id) & (BlockRow.id == ReadingRow.block_id))
+            .where(ReadingRow.studio_id == desk.studio_id, BlockRow.lesson_id.in_(told))
+            .order_by(ReadingRow.taken_at, ReadingRow.id)
+        )
+        noted: dict[UUID, list[tuple[UUID, float]]] = {it: [] for it in told}
+        for lesson_id, id, at in session.execute(putts):
+            noted[lesson_id].append((id, at.timestamp()))
+    zeros = zeros_of(desk, list({sensor.id for _, sensor in rows}))
+    found: dict[UUID, list[StrokeSheet]] = {it: [] for it in told}
+    for lesson_id in told:
+        for sensor_id in zeros:
+            own = [(stroke, of) for stroke, of in rows if (of.id, stroke.lesson_id) == (sensor_id, lesson_id)]
+            putt_of = _matched([it for it, _ in own], noted[lesson_id])
+            found[lesson_id] += [_sheet(stroke, of, zeros[sensor_id], putt_of.get(stroke.id)) for stroke, of in own]
+        found[lesson_id].sort(key=lambda it: (it.stroke.at, it.stroke.id))
+    return found
+
+
+def _matched(strokes: Sequence[StrokeRow], noted: Sequence[tuple[UUID, float]]) -> dict[UUID, UUID]:
+    """The putt of each stroke of one sensor: where the coach put it, else by time."""
+    by_hand = {it.id: it.reading_id for it in strokes if it.reading_id is not None and not it.set_aside}
+    free = [it for it in strokes if it.id not in by_hand and not it.set_aside]
+    open_putts = [(id, at) for id, at in noted if id not in by_hand.values()]
+    pairs = match([at for _, at in open_putts], [it.at.timestamp() for it in free])
+    return by_hand | {free[m].id: open_putts[n][0] for m, n in pairs.items()}
+
+
+def _sheet(
+    stroke: StrokeRow, sensor: SensorRow, zeros: Sequence[SensorZeroRow], reading_id: UUID | None
+) -> StrokeSheet:
+    zero = zero_at(zeros, stroke.at)
+    told: dict[str, float] = stroke.measures
+    measures = zero.corrected(told) if zero else told
+    noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
+    checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG)
+    return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, checks, doubt)
+
+
+def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool) -> StrokeRow:
+    """Put a stroke to a putt by hand, set it aside, or let the time decide again (neither)."""
+    with desk.transaction() as session:
+        row = desk.get(session, StrokeRow, id, "stroke", lock=True)
+        if reading_id is not None:
+            reading = desk.get(session, ReadingRow, reading_id, "putt")
+            if desk.get(session, BlockRow, reading.block_id, "block").lesson_id != row.lesson_id:
+                raise Conflict("That putt was made in another lesson.", "Choose a putt of this lesson.")
+        row.reading_id, row.set_aside = reading_id, set_aside
+        return row

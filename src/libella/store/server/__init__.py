@@ -1,0 +1,1 @@
+"""The PostgreSQL server: its cluster, its database, its backups."""

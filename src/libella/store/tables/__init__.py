@@ -1,0 +1,44 @@
+"""Every table of the store, by step."""
+
+from .aim import AimSetRow, SetDownRow
+from .base import Stored
+from .golfer import GolferRow
+from .judge import GolferRevisionRow, KeptAnswerRow
+from .keep import ColumnMapRow, FileImportRow, QuickCheckRow, SetUpCardRow
+from .lesson import LessonRow
+from .see import EyeTakeRow, SightTestRow, SightTrialRow
+from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
+from .set import LaidColumns, SavedStationRow, StationRow
+from .stand import SetUpRow
+from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
+from .studio import StudioRow
+
+__all__ = [
+    "AimSetRow",
+    "BlockRow",
+    "ColumnMapRow",
+    "ComparisonRow",
+    "EyeTakeRow",
+    "FileImportRow",
+    "GolferRevisionRow",
+    "GolferRow",
+    "KeptAnswerRow",
+    "LaidColumns",
+    "LessonRow",
+    "PairingTryRow",
+    "QuickCheckRow",
+    "ReadingMarkRow",
+    "ReadingRow",
+    "SavedStationRow",
+    "SensorRow",
+    "SensorZeroRow",
+    "SetDownRow",
+    "SetUpCardRow",
+    "SetUpRow",
+    "SightTestRow",
+    "SightTrialRow",
+    "StationRow",
+    "Stored",
+    "StrokeRow",
+    "StudioRow",
+]

@@ -1,0 +1,59 @@
+"""Set-downs."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import (
+    ForeignKeyConstraint,
+    Index,
+    func,
+    text,
+)
+from sqlalchemy.orm import Mapped, mapped_column
+
+from .base import Stored
+
+
+class AimSetRow(Stored):
+    """A run of set-downs: one link of the aim, read one way under one cue."""
+
+    __tablename__ = "aim_set"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    link: Mapped[str]
+    """See `core.aim.links.LINKS`."""
+    cue: Mapped[str]
+    aided: Mapped[bool]
+    """An aid stood in the golfer's view."""
+    kind: Mapped[str | None]
+    """The instrument the face was read with; null where an angle was read."""
+    sizes: Mapped[dict[str, Any]]
+    planned: Mapped[int]
+    started_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "started_at"),
+    )
+
+
+class SetDownRow(Stored):
+    """One set-down as read. It never changes: a slip voids it, and another is added."""
+
+    __tablename__ = "set_down"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    aim_set_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "aim_set_id"], ["aim_set.studio_id", "aim_set.id"]),
+        Index(None, "studio_id", "aim_set_id", "taken_at", "id"),
+    )

@@ -1,0 +1,44 @@
+"""Golfers."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import (
+    CheckConstraint,
+    ForeignKeyConstraint,
+    Index,
+    func,
+    text,
+)
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import Mapped, mapped_column
+
+from .base import Stored
+
+
+class GolferRow(Stored):
+    __tablename__ = "golfer"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    hand: Mapped[str]
+    level: Mapped[str]
+    notes: Mapped[str]
+    eye_school: Mapped[str] = mapped_column(server_default=text("'inside'"))
+    """Where this golfer's eyes are wanted: see `core.see.eyes.ZONES`."""
+    eye_zone_mm: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """Own edges of that zone, mm inside; null takes the school's."""
+    sighting_eye: Mapped[str] = mapped_column(server_default=text("''"))
+    """left or right; empty while it is not known."""
+    usual_lengths: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""
+    invented: Mapped[bool] = mapped_column(server_default=text("false"))
+    updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        CheckConstraint("hand in ('right', 'left')", name="hand"),
+        Index(None, "studio_id", "name", "id"),
+    )

@@ -1,0 +1,48 @@
+"""Lessons."""
+
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import (
+    ForeignKeyConstraint,
+    Index,
+    text,
+)
+from sqlalchemy.orm import Mapped, mapped_column
+
+from .base import Stored
+
+
+class LessonRow(Stored):
+    __tablename__ = "lesson"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    place: Mapped[str]
+    surface: Mapped[str]
+    stimp_ft: Mapped[float]
+    conditions: Mapped[str]
+    started_at: Mapped[datetime]
+    ended_at: Mapped[datetime | None]
+    voided_at: Mapped[datetime | None]
+    void_reason: Mapped[str | None]
+    laser_read_at: Mapped[datetime | None]
+    """When the laser's cautions were read in this lesson."""
+    kit_checked: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+    """Items of the kit check that are ticked."""
+    invented: Mapped[bool] = mapped_column(server_default=text("false"))
+    moved_at: Mapped[datetime | None]
+    """When the coach last said that the feet moved."""
+    rested_at: Mapped[datetime | None]
+    """When the coach last said that the golfer straightened up."""
+    file_import_id: Mapped[UUID | None]
+    """The file its putts came from."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        ForeignKeyConstraint(["studio_id", "file_import_id"], ["file_import.studio_id", "file_import.id"]),
+        Index(None, "studio_id", "file_import_id"),
+        Index(None, "studio_id", "golfer_id", "started_at"),
+        Index(None, "studio_id", "started_at"),
+    )

@@ -1,0 +1,89 @@
+"""Where the eyes were, and what looked straight."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import (
+    ForeignKeyConstraint,
+    Index,
+    func,
+    text,
+)
+from sqlalchemy.orm import Mapped, mapped_column
+
+from .base import Stored
+
+
+class SightTestRow(Stored):
+    """A run of answers about what looks straight, asked one way under one condition."""
+
+    __tablename__ = "sight_test"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    method: Mapped[str]
+    """See `core.see.method.METHODS`."""
+    condition: Mapped[str]
+    trace: Mapped[str]
+    eyes: Mapped[str]
+    glasses: Mapped[str]
+    away_m: Mapped[float]
+    """From the near end of the rod, or the ball, to where it is read."""
+    toward: Mapped[str] = mapped_column(server_default=text("'hole'"))
+    """What is called straight: the line to the hole, or the start line of a breaking putt."""
+    position: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """Levers moved from the usual set-up: see `core.see.position`."""
+    playable: Mapped[bool] = mapped_column(server_default=text("true"))
+    comfort: Mapped[int | None]
+    trust: Mapped[int | None]
+    """How it felt there, 1 to 5; null while it was not said."""
+    started_at: Mapped[datetime]
+    ended_at: Mapped[datetime | None]
+    """When its answers were shown; until then they are hidden."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "started_at"),
+    )
+
+
+class SightTrialRow(Stored):
+    """One answer. It never changes: a slip of the finger voids it, and another is added."""
+
+    __tablename__ = "sight_trial"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    test_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "test_id"], ["sight_test.studio_id", "sight_test.id"]),
+        Index(None, "studio_id", "test_id", "taken_at", "id"),
+    )
+
+
+class EyeTakeRow(Stored):
+    """One look at where the eyes are, as it was marked; see `core.see.eyes.EyeTake` and `core.see.side_look`."""
+
+    __tablename__ = "eye_take"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    reread_of: Mapped[UUID | None]
+    """The look this one reads again, nothing having moved: it tells how well the mirror is read."""
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "taken_at", "id"),
+    )

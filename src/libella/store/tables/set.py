@@ -1,0 +1,71 @@
+"""Stations: a putt with its rig, laid in a lesson or saved under a name."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import (
+    ForeignKeyConstraint,
+    Index,
+    func,
+    text,
+)
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import Mapped, mapped_column
+
+from .base import Stored
+
+
+class LaidColumns:
+    """A putt and a rig as they stood; shared by the station that plans them and the block that was read with them."""
+
+    distance_m: Mapped[float]
+    past_m: Mapped[float]
+    stimp_ft: Mapped[float]
+    capture: Mapped[str]
+    rig_kind: Mapped[str]
+    rig_sizes_m: Mapped[dict[str, Any]]
+    falls_forward_percent: Mapped[float] = mapped_column(server_default=text("0"))
+    falls_right_percent: Mapped[float] = mapped_column(server_default=text("0"))
+    proof: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """See `core.set.proof.Proof`; what is missing there has its default: not proved."""
+    falls_doubt_percent: Mapped[float] = mapped_column(server_default=text("0"))
+    read: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """The coach's read: see `core.green.read.Read`."""
+    target: Mapped[str] = mapped_column(server_default=text("'computed'"))
+    across_m: Mapped[float] = mapped_column(server_default=text("0"))
+    backstroke_m: Mapped[float | None]
+    aids: Mapped[list[Any]] = mapped_column(server_default=text("'[]'"))
+    """What else is laid: a list of {"kind", "sizes"}; names of sizes end in their unit."""
+
+
+class StationRow(LaidColumns, Stored):
+    __tablename__ = "station"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    laid_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "laid_at"),
+    )
+
+
+class SavedStationRow(LaidColumns, Stored):
+    """A station kept under a name, to be laid again."""
+
+    __tablename__ = "saved_station"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    kept_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    put_away_at: Mapped[datetime | None]
+    """When it was taken out of the list; it can be brought back."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        Index(None, "studio_id", "name", "id"),
+    )

@@ -1,0 +1,79 @@
+"""Eyes through the API: looks kept, corrected, voided, judged against the golfer's own zone, refused."""
+
+import pytest
+import uuid6
+
+from ...conftest import now
+
+
+def look(inside=0.03, behind=0.02, **more):
+    eyes = {
+        "lead": {"inside_m": inside, "behind_m": behind - 0.032},
+        "trail": {"inside_m": inside, "behind_m": behind + 0.032},
+    }
+    return eyes | more
+
+
+def keep(coach, lesson, status=(200, 201), id=None, **more):
+    body = look(**more) | {"lesson_id": lesson["id"], "taken_at": now()}
+    return coach.put(f"/eye-takes/{id or uuid6.uuid7()}", status, **body)
+
+
+def test_looks_are_kept_corrected_and_judged_against_the_zone(coach):
+    lesson = coach.lesson()
+    assert coach.get(f"/lessons/{lesson['id']}/eyes")["words"] == ["Nobody looked yet."]
+    for inside in (0.012, 0.016, 0.014):
+        sheet = keep(coach, lesson, inside=inside, falls_in_percent=1.0, eye_height_m=1.45)
+    # 14 mm shown, and the mirror falls 1 % to the golfer: 28.5 mm in truth.
+    assert sheet["found"]["inside"]["value"] == pytest.approx(28.5, abs=1)
+    assert "inside the line" in sheet["words"][0] and "in it" in sheet["words"][-1]
+    assert (sheet["vial"]["mark_left"], sheet["vial"]["mark_right"]) == (10, 50)
+    again = coach.get(f"/lessons/{lesson['id']}/eyes")
+    assert again == sheet
+
+    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="over", zone_mm=[-5, 5])
+    over = coach.get(f"/lessons/{lesson['id']}/eyes")
+    assert over["zone_mm"] == [-5, 5] and "too far in, clear" in over["words"][-1]
+    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="own")
+    assert coach.get(f"/lessons/{lesson['id']}/eyes")["found"]["in_zone"] is None
+
+
+def test_a_look_said_twice_is_one_and_one_that_was_wrong_is_voided(coach):
+    lesson, id = coach.lesson(), str(uuid6.uuid7())
+    body = look() | {"lesson_id": lesson["id"], "taken_at": now()}
+    coach.put(f"/eye-takes/{id}", **body)
+    assert coach.put(f"/eye-takes/{id}", **body)["found"]["takes"] == 1
+    coach.put(f"/eye-takes/{id}", 409, **body | look(inside=0.05))
+    voided = coach.put(f"/eye-takes/{id}/voided", voided=True)
+    assert voided["found"] is None and voided["takes"][0]["voided"]
+    assert coach.put(f"/eye-takes/{id}/voided", voided=False)["found"]["takes"] == 1
+
+
+@pytest.mark.parametrize(
+    ("more", "field", "unit"),
+    [
+        ({"falls_in_percent": 12}, "falls_in_percent", "%"),
+        ({"eye_height_m": 3}, "eye_height_m", "m"),
+        ({"trail": {"inside_m": 0.03, "behind_m": 0.2}}, "trail", "m"),
+        ({"trail": {"inside_m": 0.03, "behind_m": -0.02}}, "lead.behind_m", "m"),
+    ],
+)
+def test_what_can_not_be_is_refused_with_field_limit_and_unit(coach, more, field, unit):
+    body = look() | {"lesson_id": coach.lesson()["id"], "taken_at": now()} | more
+    if field == "lead.behind_m":
+        body["lead"] = {"inside_m": 0.03, "behind_m": 0.02}
+    [found] = coach.put(f"/eye-takes/{uuid6.uuid7()}", 422, **body)["errors"]
+    assert (found["field"], found["unit"]) == (field, unit) and found["limit"]
+
+
+def test_a_zone_the_wrong_way_round_is_refused(coach):
+    golfer = coach.golfer()
+    for zone, field in (([50, 10], "zone_mm.1"), ([-400, 10], "zone_mm.0")):
+        refused = coach.put(f"/golfers/{golfer['id']}/eyes", 422, school="inside", zone_mm=zone)
+        assert refused["errors"][0]["field"] == field
+
+
+def test_an_ended_lesson_takes_no_look(coach):
+    lesson = coach.lesson()
+    coach.put(f"/lessons/{lesson['id']}/end", ended_at=now())
+    keep(coach, lesson, status=409)

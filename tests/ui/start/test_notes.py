@@ -1,0 +1,91 @@
+"""What else is noted of a putt: the felt call before the reading, the rest after it, nothing lost on the way."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from ..conftest import hold_first_answer
+from .test_main_flow import own_lesson
+
+
+def begin(page: Page, name: str, *notes: str) -> None:
+    own_lesson(page, name)
+    page.get_by_text("Also note").click()
+    for it in notes:
+        page.get_by_role("button", name=it, exact=True).click()
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+
+
+def test_a_putt_is_told_step_by_step_in_the_order_in_which_it_happens(page: Page):
+    begin(page, "Noting Golfer", "Finish", "Felt start", "Strike")
+    step = page.locator("[data-note-step]")
+    putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")
+    expect(step).to_have_attribute("data-note-step", "felt")
+    page.keyboard.press("1")
+    # The reading comes after the call; nothing is kept before the last step.
+    expect(page.get_by_role("slider")).to_be_visible()
+    page.keyboard.press("0")
+    expect(step).to_have_attribute("data-note-step", "strike")
+    expect(putts).to_have_count(0)
+    page.reload()
+    expect(step).to_have_attribute("data-note-step", "strike")
+    page.keyboard.press("u")
+    expect(page.get_by_role("slider")).to_be_visible()
+    page.keyboard.press("ArrowRight")
+    page.keyboard.press("Enter")
+    step.get_by_role("button", name="toe low").tap()
+    expect(step).to_have_attribute("data-note-step", "finish")
+    page.get_by_role("button", name="Skip").click()
+    expect(putts).to_have_count(1)
+    expect(putts.first).to_contain_text("felt left, toe low")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    expect(step).to_have_attribute("data-note-step", "felt")
+    page.keyboard.press("u")
+    expect(putts.first.get_by_role("button", name="Restore")).to_be_visible()
+
+
+def test_the_notes_are_told_beside_the_verdict(page: Page):
+    begin(page, "Telling Golfer", "Finish")
+    for n in range(3):
+        expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
+        page.keyboard.press("0")
+        page.locator("[data-note-step=finish]").get_by_role("button", name="short").tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 4")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).click()
+    expect(page.locator("[data-table='Holed, by the start']")).to_contain_text(
+        "3 of 3 that surely started in the window missed"
+    )
+
+
+def test_the_wall_shows_the_last_putt_once_its_call_is_in(page: Page):
+    begin(page, "Walled Golfer", "Felt start")
+    page.get_by_role("button", name="Lesson", exact=True).click()
+    with page.context.expect_page() as opened:
+        page.get_by_role("link", name="Last putt, for the wall").click()
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("dialog")).to_have_count(0)
+    wall = opened.value.locator("[data-wall]")
+    expect(wall).to_contain_text("No putts yet.")
+    page.keyboard.press("2")
+    for _ in range(3):
+        page.keyboard.press("ArrowLeft")
+    page.get_by_role("button", name=re.compile("^Record")).click()
+    expect(wall).to_contain_text("mm left")
+    expect(wall.locator("[data-vial] .tick")).to_have_count(1)
+    assert "Judge" not in wall.inner_text() and "°" not in wall.inner_text().split("mm left")[0]
+
+
+def test_a_wall_opened_just_before_a_putt_still_shows_it(page: Page):
+    begin(page, "Early Wall")
+    wall = page.context.new_page()
+    let_go = hold_first_answer(wall, "**/api/lessons/*/wall*")
+    with wall.expect_request("**/api/lessons/*/wall*"):
+        wall.goto(page.url.replace("lessons", "wall").split("/start")[0])
+    page.keyboard.press("0")
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    let_go()
+    # The wall asks anyway every ten seconds: it has to know before that.
+    expect(wall.locator("[data-vial] .tick")).to_have_count(1, timeout=7000)
