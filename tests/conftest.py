@@ -171,12 +171,12 @@ class Coach:
 
     def lesson(self, golfer_id: str | None = None, **more):
         golfer_id = golfer_id or self.golfer()["id"]
-        body = {"golfer_id": golfer_id, "place": "Test floor", "stimp_ft": 10, "started_at": now()}
+        body = {"golfer_id": golfer_id, "place": "Test floor", "green_speed_ft": 10, "started_at": now()}
         return self.put(f"/lessons/{uuid6.uuid7()}", **body | more)
 
     def station(self, lesson_id: str, kind: str = "board", sizes: dict | None = None, **more):
         proof = {"way": "tape", "doubt_m": 0.0015}
-        putt = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "proof": proof}
+        putt = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "proof": proof}
         body = putt | {"rig_kind": kind, "rig_sizes_m": sizes or {}}
         return self.put(f"/stations/{uuid6.uuid7()}", lesson_id=lesson_id, laid_at=now(), **body | more)
 

@@ -45,7 +45,7 @@ def test_no_address_makes_the_server_stumble(client, path):
 
 @pytest.mark.parametrize("at", ["9999-12-31T23:59:59-12:00", "0001-01-01T00:00:00+12:00", "2126-01-01T00:00:00Z"])
 def test_a_lesson_at_the_end_of_time_is_refused_with_the_field_and_the_limit(coach, at):
-    body = {"golfer_id": coach.golfer()["id"], "place": "x", "stimp_ft": 10, "started_at": at}
+    body = {"golfer_id": coach.golfer()["id"], "place": "x", "green_speed_ft": 10, "started_at": at}
     refused = coach.put(f"/lessons/{uuid6.uuid7()}", 422, **body)
     assert refused["errors"][0]["field"] == "started_at" and "1950 to now" in refused["errors"][0]["limit"]
 
@@ -94,7 +94,7 @@ def test_each_refusal_is_headed_by_what_it_is(coach):
 
 def test_limits_are_told_in_the_readers_units(coach):
     lesson = coach.lesson()
-    body = {"distance_m": 99, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "board", "rig_sizes_m": {}}
+    body = {"distance_m": 99, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "board", "rig_sizes_m": {}}
     path = f"/api/stations/{uuid6.uuid7()}"
     whole = body | {"lesson_id": lesson["id"], "laid_at": now()}
     metric = coach.client.put(path, json=whole).json()["errors"][0]

@@ -14,7 +14,7 @@ from libella.store.server.database import connect, migrate
 
 from ..conftest import Coach, new_database, now
 
-STATION = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {}}
+STATION = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {}}
 
 
 @pytest.mark.parametrize(
@@ -22,15 +22,15 @@ STATION = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_ga
     [
         ({"distance_m": -2}, "distance_m", "300 mm to 15 m"),
         ({"distance_m": 400}, "distance_m", "300 mm to 15 m"),
-        ({"stimp_ft": 90}, "stimp_ft", "4 ft to 16 ft"),
-        ({"past_m": 2.9, "stimp_ft": 5}, "past_m", "under"),
+        ({"green_speed_ft": 90}, "green_speed_ft", "4 ft to 16 ft"),
+        ({"past_m": 2.9, "green_speed_ft": 5}, "past_m", "under"),
         ({"rig_sizes_m": {"inside_width_m": 0.03}}, "rig_sizes_m.inside_width_m", "43.7 mm to 300 mm"),
         ({"rig_sizes_m": {"distance_m": -1}}, "rig_sizes_m.distance_m", "100 mm to 3 m"),
         ({"rig_sizes_m": {"distance_m": 2.6}, "distance_m": 1}, "distance_m", "at most"),
         ({"rig_sizes_m": {"depth_m": 1}}, "rig_sizes_m.depth_m", "one of"),
         ({"rig_kind": "sundial"}, "rig_kind", "one of"),
         ({"capture": "magnet"}, "capture", "free_fall"),
-        ({"falls_forward_percent": 7.5, "stimp_ft": 13, "distance_m": 4}, "falls_forward_percent", "can stop"),
+        ({"falls_forward_percent": 7.5, "green_speed_ft": 13, "distance_m": 4}, "falls_forward_percent", "can stop"),
         ({"falls_right_percent": 40}, "falls_right_percent", "-12 % to 12 %"),
         ({"proof": {"way": "tape", "doubt_m": 1}}, "proof.doubt_m", "0 mm to 50 mm"),
         ({"proof": {"way": "guess"}}, "proof.way", "second_laser"),

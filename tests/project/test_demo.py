@@ -11,14 +11,14 @@ from libella.demo.seeing import stand_and_see
 from libella.lessons.aim.aims import aim_table, natural_aim
 from libella.lessons.desk.desk import Desk, open_desk
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.lessons.judge.blocks import judge_block
+from libella.lessons.judge.comparisons import comparisons_of
 from libella.lessons.judge.tables import block_tables
 from libella.lessons.keep.cards import cards_of, checks_of
 from libella.lessons.lesson.lessons import LessonEntry, keep_lesson, lessons_of
 from libella.lessons.see.maps import map_sheet
 from libella.lessons.see.sights import sights_of
 from libella.lessons.stand.set_ups import stand_sheet
-from libella.lessons.start.blocks import judge_block
-from libella.lessons.start.comparisons import comparisons_of
 from libella.store.server.database import connect, migrate
 
 from ..conftest import demo_database, new_database

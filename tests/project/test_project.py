@@ -66,7 +66,7 @@ def test_the_generated_types_are_fresh(tmp_path):
         cwd=ROOT / "ui",
     )
     assert made.returncode == 0, made.stderr
-    kept = (ROOT / "ui" / "src" / "lib" / "api" / "schema.d.ts").read_text()
+    kept = (ROOT / "ui" / "src" / "lib" / "data" / "schema.d.ts").read_text()
     assert (tmp_path / "schema.d.ts").read_text() == kept, "run what docs/developing.md says under Types"
 
 

@@ -114,7 +114,7 @@ def test_stations_kept_before_the_planner_are_laid_as_they_were(fresh_url):
         for n, (kind, sizes) in enumerate((("chalk_line", '{"distance_m": 4.5}'), ("board", '{"distance_m": 1.0}'))):
             connection.execute(
                 text(
-                    "insert into saved_station (studio_id, id, name, distance_m, past_m, stimp_ft, capture, rig_kind, "
+                    "insert into saved_station (studio_id, id, name, distance_m, past_m, green_speed_ft, capture, rig_kind, "
                     "rig_sizes_m) values ('00000000-0000-7000-8000-000000000001', gen_random_uuid(), :name, 5, 0.3, "
                     "10, 'rim_assisted', :kind, cast(:sizes as jsonb))"
                 ),

@@ -14,12 +14,17 @@ from .aim import aims
 from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .golfer import golfers
+from .judge import blocks as judged_blocks
+from .judge import comparisons
 from .keep import cards, exports, imports, prints
 from .lesson import lessons
+from .pages import golfers as golfer_pages
+from .pages import lessons as lesson_pages
+from .pages import vocabulary
 from .see import eyes, maps, sights
 from .set import bag, green, instruments, saved, stations
 from .stand import set_ups
-from .start import blocks, comparisons, sensor_link, sensors, standins
+from .start import blocks, pauses, sensor_link, sensors, standins
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
 _REFUSALS = (400, 404, 408, 409, 413, 422, 503, 507)
@@ -67,11 +72,16 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
 
     everyday = (
         golfers,
+        golfer_pages,
         lessons,
+        lesson_pages,
+        vocabulary,
         stations,
         saved,
         blocks,
+        judged_blocks,
         comparisons,
+        pauses,
         sensors,
         aims,
         sights,

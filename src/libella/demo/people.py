@@ -6,6 +6,7 @@ from ..core.golfer.hand import Hand
 from ..core.golfer.level import Level
 from ..core.green.read import Read
 from ..core.judge.comparing import Question
+from ..core.see.position import Position
 from ..core.simulated.golfer import SimulatedEyes, SimulatedGolfer
 from ..core.stand.set_up import Value
 from ..core.start.turns import Order
@@ -141,10 +142,10 @@ def _junia_sees() -> dict[int, Seeing]:
         "handle_m": 0.79, "eye_height_m": 1.38,
     }  # fmt: skip
     moved = stands | {"ball_toes_m": 0.235, "shoulders_deg": -2.0, "handle_m": 0.77}
-    tried = (({"inside": 25.0}, 4, 3), ({"behind": 25.0}, 3, 3))
+    tried: tuple[tuple[Position, int, int], ...] = (({"inside": 25.0}, 4, 3), ({"behind": 25.0}, 3, 3))
     note = "Ball a hand further away, bow from the hips."
     # Asked there again before it is kept.
-    again = (*tried, ({"inside": 25.0}, 4, 4))
+    again: tuple[tuple[Position, int, int], ...] = (*tried, ({"inside": 25.0}, 4, 4))
     kept = Seeing(eyes, (-0.045, 0.03), stands=stands, tried=again, card={"inside": 25.0}, card_note=note, checked=True)
     # The face follows the picture, and the mark is laid as it is seen.
     aims = Aiming("face", 1.1, kind="face_mirror"), Aiming("mark", 0.7), Aiming("to_mark", 0.3)

@@ -16,10 +16,11 @@ from ..core.set.proof import WAYS, Proof
 from ..core.simulated.golfer import sensed
 from ..lessons.desk.desk import Desk, studio
 from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from ..lessons.judge.comparisons import comparison_sheet
 from ..lessons.lesson.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
 from ..lessons.set.stations import AidEntry, StationEntry, keep_station
 from ..lessons.start.blocks import BlockEntry, block_sheet, record, start_block, station_of, void_reading
-from ..lessons.start.comparisons import ComparisonEntry, Condition, comparison_sheet, plan_comparison
+from ..lessons.start.comparisons import ComparisonEntry, Condition, plan_comparison
 from ..lessons.start.sensors import ask_sensor, keep_zero, pair
 from ..lessons.start.strokes import StrokeEntry, receive
 from ..store.tables import BlockRow, StudioRow
@@ -27,7 +28,7 @@ from .people import PEOPLE, Person, Run, Versus
 from .seeing import stand_and_see
 
 _SEED = 20_260
-_STIMP_FT = 9.5
+_GREEN_SPEED_FT = 9.5
 _PUTT_EVERY = timedelta(seconds=17)
 _NOTED_AFTER = timedelta(seconds=6)
 _SENSOR_U_DEG = 0.2
@@ -70,7 +71,7 @@ def _load_person(desk: Desk, person: Person, now: datetime, rng: np.random.Gener
 def _teach(desk: Desk, golfer_id: UUID, person: Person, days: int, start: datetime, rng: np.random.Generator) -> None:
     lesson_id = uuid6.uuid7()
     conditions = "14 m floor, level, lamps on"
-    entry = LessonEntry(golfer_id, "The Ropewalk", "indoor mat", _STIMP_FT, start, conditions, invented=True)
+    entry = LessonEntry(golfer_id, "The Ropewalk", "indoor_mat", _GREEN_SPEED_FT, start, conditions, invented=True)
     keep_lesson(desk, lesson_id, entry)
     if days in person.seeing:
         stand_and_see(desk, lesson_id, person.seeing[days], start, f"{person.name}, {days} days ago")
@@ -148,7 +149,7 @@ class Floor:
         entry = StationEntry(
             run.distance_m,
             0.3,
-            _STIMP_FT,
+            _GREEN_SPEED_FT,
             "rim_assisted",
             kind,
             sizes,

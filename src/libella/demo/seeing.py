@@ -12,6 +12,7 @@ from ..core.instruments import lay
 from ..core.instruments.aid import Raw
 from ..core.see.eyes import EyeMark, EyeTake
 from ..core.see.position import Position
+from ..core.see.trial import Looks
 from ..core.simulated.golfer import SimulatedEyes
 from ..core.stand.set_up import Value
 from ..lessons.aim.aims import AimEntry, begin_set, set_down
@@ -115,7 +116,7 @@ def _check(
     eyes = _look(seeing, rng, moved.get("inside", 0.0) / 1000, moved.get("behind", 0.0) / 1000)
     check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, ()), at)
     seen = seeing.eyes.at(moved)
-    answers = [seen.looks(rng, angle) for angle in check_sheet(desk, check_id, "metric").angles]
+    answers: list[Looks] = [seen.looks(rng, angle) for angle in check_sheet(desk, check_id).angles]
     check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, answers), at)
 
 
@@ -129,9 +130,7 @@ def _ask(
     rng: np.random.Generator,
 ) -> None:
     """What looks straight, asked with a rod."""
-    entry = SightEntry(
-        lesson_id, "directions", "as usual", "as usual", "both", "none", 2.0, at, position=dict(position)
-    )
+    entry = SightEntry(lesson_id, "directions", "as usual", "as_usual", "both", "none", 2.0, at, position=position)
     begin_test(desk, test_id, entry)
     for _ in range(_ANSWERS):
         asked = sight_sheet(desk, test_id).next

@@ -6,6 +6,7 @@ from ..core.golfer.hand import Hand
 from ..core.keep.card import Card
 from ..core.measure.units import Units
 from ..core.stand.drawn import set_up_above, set_up_behind
+from ..words.keep.card import card_rows, change_words
 from .paper import MARGIN, PaperName, Sheet, paper_size
 from .prose import written
 from .svg import drawn, text
@@ -32,8 +33,8 @@ def card_sheet(card: Card, title: str, note: str, hand: Hand, units: Units, pape
         tall = max(tall, (scene.bottom - scene.top) * scale)
         x += (width - 2 * MARGIN) / 2
     parts: list[tuple[str, Iterable[str], str]] = [
-        ("Change", [card.change_words(units)] if card.position else [], "□"),
-        ("Stand like this", [f"{name}: {size}" for name, size in card.rows(units)], "□"),
+        ("Change", [change_words(card, units)] if card.position else [], "□"),
+        ("Stand like this", [f"{name}: {size}" for name, size in card_rows(card, units)], "□"),
         ("Note", [note] if note else [], ""),
         ("Mind", [_CAUTION], "!"),
     ]

@@ -2,13 +2,14 @@
 
 import math
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any, Final, Literal
 
 from ..core.measure.limits import OutOfLimits
 from ..core.start.notes import NOTES
+from ..lessons.desk.stored import Stored
 from ..lessons.set.stations import StationEntry
 from .sheet import Sheet
 
@@ -35,7 +36,7 @@ class Target:
 
 _LINE = ("right", "left")
 _FACE = ("right", "left", "open", "closed")
-_PATH = ("right", "left", "in to out", "out to in")
+_PATH = ("right", "left", "in_to_out", "out_to_in")
 TARGETS: Final[dict[str, Target]] = {
     "start_deg": Target("Start", "angle", _LINE),
     "start_low_deg": Target("Start, lower limit", "angle", _LINE),
@@ -52,7 +53,7 @@ TARGETS: Final[dict[str, Target]] = {
     "back_m": Target("Backstroke, how far", "length"),
     "through_m": Target("Follow-through, how far", "length"),
     "u_deg": Target("Stated uncertainty", "angle"),
-    **{name: Target(it.label, "choice", options=it.options) for name, it in NOTES.items() if it.options},
+    **{name: Target(it.label, "choice", options=tuple(it.options)) for name, it in NOTES.items() if it.options},
     "taken_at": Target("When", "when"),
     "golfer": Target("Golfer", "text"),
     "lesson_id": Target("Lesson", "text"),
@@ -61,7 +62,7 @@ TARGETS: Final[dict[str, Target]] = {
     "guided": Target("Rig in view", "flag"),
     "distance_m": Target("Length of the putt", "length"),
     "past_m": Target("Pace, past the hole", "length"),
-    "stimp_ft": Target("Green speed", "number"),
+    "green_speed_ft": Target("Green speed", "number"),
     "falls_forward_percent": Target("Falls forward", "slope", ("down", "up")),
     "falls_right_percent": Target("Falls across", "slope", ("right", "left")),
     "voided": Target("Does not count", "flag"),
@@ -80,7 +81,7 @@ _WORDS: Final = (
     (r"\bbackswing\b", "backswing_s"),
     (r"\bdownswing\b", "downswing_s"),
     (r"\b(golfer|player|name)\b", "golfer"),
-    (r"\b(stimp|speed)\b", "stimp_ft"),
+    (r"\b(stimp|speed)\b", "green_speed_ft"),
 )
 
 
@@ -103,7 +104,7 @@ class ColumnMapping:
     day_first: bool = True
     distance_m: float = 2.5
     past_m: float = 0.3
-    stimp_ft: float = 10.0
+    green_speed_ft: float = 10.0
     rig_at_m: float = 0.3
     u_deg: float = 0.2
     condition: str = "as usual"
@@ -116,6 +117,11 @@ class Column:
     heading: str
     samples: tuple[str, ...]
     guess: ColumnUse
+
+
+def option_code(said: str) -> str:
+    """An option as it is kept, from how a file spells it: "Toe high" and "toe_high" are one, and so is "coach's"."""
+    return re.sub(r"[\s\-]+", "_", said.strip().casefold().removesuffix("'s"))
 
 
 def columns_of(sheet: Sheet) -> list[Column]:
@@ -164,11 +170,11 @@ def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
         told.append(it.target)
     if not {"start_deg", "start_offset", "start_low_deg", "start_high_deg"} & set(told):
         raise OutOfLimits("columns", "No column tells the start.", limit="start, its limits, or its offset", unit="")
-    for name in ("distance_m", "past_m", "stimp_ft", "rig_at_m", "u_deg"):
+    for name in ("distance_m", "past_m", "green_speed_ft", "rig_at_m", "u_deg"):
         if not math.isfinite(getattr(mapping, name)):
             raise OutOfLimits(name, "That is no number.", limit="a number", unit="")
     reader_station(
-        mapping.distance_m, mapping.past_m, mapping.stimp_ft, 0.0, 0.0, mapping.rig_at_m, mapping.u_deg
+        mapping.distance_m, mapping.past_m, mapping.green_speed_ft, 0.0, 0.0, mapping.rig_at_m, mapping.u_deg
     ).station()
 
 
@@ -178,7 +184,7 @@ def _guess(n: int, heading: str, samples: Sequence[str]) -> tuple[ColumnUse, int
     own = heading.strip().casefold()
     options = TARGETS[own].options if own in TARGETS else ()
     # A note's name may head a column of numbers in another's file: then it tells something else.
-    ours = own in TARGETS and (not options or not samples or any(it.casefold() in options for it in samples))
+    ours = own in TARGETS and (not options or not samples or any(option_code(it) in options for it in samples))
     target = own if ours else next((it for words, it in _WORDS if re.search(words, plain)), "")
     how = 0 if ours else 1
     if not target and samples and all(re.match(r"\d{4}-\d\d-\d\d|\d{1,2}[./]\d{1,2}[./]\d{4}", it) for it in samples):
@@ -195,19 +201,32 @@ def _guess(n: int, heading: str, samples: Sequence[str]) -> tuple[ColumnUse, int
     return ColumnUse(n, target, unit, side), how
 
 
-def mapping_of(told: Mapping[str, Any]) -> ColumnMapping:
-    """A mapping as it was kept."""
-    rest = {name: value for name, value in told.items() if name != "columns"}
-    return ColumnMapping(tuple(ColumnUse(**it) for it in told["columns"]), **rest)
+def _codes(told: dict[str, Any]) -> dict[str, Any]:
+    """From the first version: the green's speed had another name, and sides were words."""
+    old = "stimp_ft"
+    columns = [
+        it
+        | {
+            "target": "green_speed_ft" if it.get("target") == old else it.get("target", ""),
+            "positive": str(it.get("positive", "")).replace(" ", "_"),
+        }
+        for it in told["columns"]
+    ]
+    named = {"green_speed_ft" if name == old else name: value for name, value in told.items()}
+    return named | {"columns": columns}
+
+
+MAPPING: Final[Stored[ColumnMapping]] = Stored(ColumnMapping, (_codes,))
+"""How a mapping is kept."""
 
 
 @lru_cache(maxsize=2048)
 def reader_station(
-    distance_m: float, past_m: float, stimp_ft: float, forward: float, right: float, rig_at_m: float, u_deg: float
+    distance_m: float, past_m: float, green_speed_ft: float, forward: float, right: float, rig_at_m: float, u_deg: float
 ) -> StationEntry:
     """The station of a putt read by a start reader: m, ft, percent and degrees."""
     sizes = {"distance_m": rig_at_m, "u_deg": u_deg}
     return StationEntry(
-        distance_m, past_m, stimp_ft, "rim_assisted", "start_reader", sizes, falls_forward_percent=forward,
+        distance_m, past_m, green_speed_ft, "rim_assisted", "start_reader", sizes, falls_forward_percent=forward,
         falls_right_percent=right,
     )  # fmt: skip

@@ -95,7 +95,9 @@ def pdf(sheets: Sequence[Sheet], title: str) -> bytes:
         for n, it in enumerate(sheets)
     )
     html = f"<html><head><title>{escape(title)}</title><style>{style}</style></head><body>{pages}</body></html>"
-    return HTML(string=html).write_pdf()
+    made = HTML(string=html).write_pdf()
+    assert made is not None, "without a target the file is given back"
+    return made
 
 
 def _grid(wide: float, tall: float, width: float, height: float) -> tuple[int, int]:

@@ -19,7 +19,7 @@ from .spreadsheet import for_spreadsheet
 FORMAT: Final = "libella-putts"
 VERSION: Final = 2
 Value = str | float | int | bool | None
-_PUTT: Final = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
+_PUTT: Final = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent")
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,7 +47,7 @@ DICTIONARY: Final[tuple[Column, ...]] = (
     Column("guided", "", "true: the rig stood in the golfer's view"),
     Column("distance_m", "m", "ball to the hole's centre"),
     Column("past_m", "m", "pace: how far past the hole a miss would run"),
-    Column("stimp_ft", "ft", "green speed on the ramp"),
+    Column("green_speed_ft", "ft", "green speed on the ramp"),
     Column("falls_forward_percent", "%", "slope along the line, downhill to the hole positive"),
     Column("falls_right_percent", "%", "slope across the line, falling to the right positive"),
     Column("rig", "", "the instrument that watched the start"),

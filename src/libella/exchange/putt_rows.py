@@ -17,7 +17,7 @@ from ..core.start.notes import NOTES
 from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import MOST_BLOCKS, PuttRow, too_many_blocks
-from .columns import TARGETS, UNITS, ColumnMapping, Kind, reader_station
+from .columns import TARGETS, UNITS, ColumnMapping, Kind, option_code, reader_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
 
@@ -25,7 +25,7 @@ _LONGEST_CELL: Final = 4000
 _AHEAD: Final = timedelta(hours=14)
 _SAID: Final = {"°": "deg", "degrees": "deg", "degree": "deg", '"': "in", "'": "ft", "inch": "in", "inches": "in",
                 "feet": "ft", "metres": "m", "percent": "%", "sec": "s"}  # fmt: skip
-_MINUS_BY_HAND = {"closed": "left", "open": "right", "in to out": "right", "out to in": "left"}
+_MINUS_BY_HAND = {"closed": "left", "open": "right", "in_to_out": "right", "out_to_in": "left"}
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,7 +92,7 @@ class _Bad(Exception):
         self.column, self.reason = column, reason
 
 
-_SIZES: Final = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent", "rig_at_m")
+_SIZES: Final = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent", "rig_at_m")
 
 
 @lru_cache(maxsize=2048)
@@ -174,12 +174,14 @@ class _Reader:
         found: dict[str, str | float] = {}
         for name in self._at:
             if name in NOTES and NOTES[name].options:
-                said = self._text(name).casefold()
+                said = self._text(name)
                 if not said:
                     continue
-                if said not in NOTES[name].options:
-                    raise _Bad(NOTES[name].label, f"{said[:30]!r} is none of {', '.join(NOTES[name].options)}")
-                found[name] = said
+                code = option_code(said)
+                if code not in NOTES[name].options:
+                    options = ", ".join(NOTES[name].options.values())
+                    raise _Bad(NOTES[name].label, f"{said[:30]!r} is none of {options}")
+                found[name] = code
             elif name in MEASURES or name in NOTES:
                 if name == "start_deg" or (value := self._maybe(name)) is None:
                     continue
@@ -258,9 +260,24 @@ class _Reader:
 
 _FLAGS: Final = {"": False, "0": False, "no": False, "false": False, "n": False, "1": True, "yes": True, "true": True,
                  "y": True}  # fmt: skip
-_SIDES: Final = {"l": "left", "r": "right", "left": "left", "right": "right", "open": "open", "closed": "closed",
-                 "toe": "toe", "heel": "heel", "high": "high", "low": "low", "in to out": "in to out",
-                 "out to in": "out to in", "down": "down", "up": "up"}  # fmt: skip
+_SIDES: Final = {
+    "l": "left",
+    "r": "right",
+    "left": "left",
+    "right": "right",
+    "open": "open",
+    "closed": "closed",
+    "toe": "toe",
+    "heel": "heel",
+    "high": "high",
+    "low": "low",
+    "in to out": "in_to_out",
+    "in_to_out": "in_to_out",
+    "out to in": "out_to_in",
+    "out_to_in": "out_to_in",
+    "down": "down",
+    "up": "up",
+}
 _NUMBER = re.compile(r"([+\-−]?\d*[.,]?\d+(?:[eE][+-]?\d+)?)\s*(.*)")
 
 

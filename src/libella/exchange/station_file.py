@@ -14,7 +14,7 @@ from ..lessons.set.stations import AidEntry, StationEntry
 
 FORMAT: Final = "libella-station"
 VERSION: Final = 2
-_FIRST_PUTT = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
+_FIRST_PUTT = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent")
 _PUTT = (*_FIRST_PUTT, "falls_doubt_percent")
 _LATER = {"aids", "backstroke_m"}
 _LONGEST_NAME = 80

@@ -5,10 +5,12 @@ from typing import Final
 
 from ..core.golfer.hand import Hand
 from ..core.measure.units import Units
-from ..core.set.briefing import allows, breaks, tape_list, trust
 from ..core.set.kit import kit_check
 from ..core.set.layout import from_above, from_side
 from ..core.set.station import Station
+from ..words.set.briefing import allows, breaks, tape_list, trust
+from ..words.set.objections import objection_words
+from ..words.set.station import station_words
 from .paper import MARGIN, PaperName, Sheet, paper_size
 from .prose import written
 from .svg import drawn, text
@@ -25,20 +27,22 @@ def station_sheet(station: Station, title: str, hand: Hand, units: Units, paper:
     scale = (room - 2 * _TAPES_MM) / (above.right - above.left)
     y = MARGIN + 6
     body = text(MARGIN, y, title, size=6, weight=700)
-    body += text(MARGIN, y + 6, f"{station.words(units)} · drawn 1 : {1 / scale:.1f}, {hand}-handed golfer", size=3.4)
+    body += text(
+        MARGIN, y + 6, f"{station_words(station, units)} · drawn 1 : {1 / scale:.1f}, {hand}-handed golfer", size=3.4
+    )
     y += 8 + _TAPES_MM
     body += drawn(above, MARGIN + _TAPES_MM, y, scale)
     y += (above.bottom - above.top) * scale + _TAPES_MM
     if side is not None:
         body += drawn(side, MARGIN + _TAPES_MM, y, scale)
         y += (side.bottom - side.top) * scale + 6
-    objections = [f"{it.words} {it.why}" for it in station.objections(hand, units)]
+    objections = [f"{it.words} {it.why}" for it in (objection_words(one, units) for one in station.objections(hand))]
     parts: list[tuple[str, Iterable[str], str]] = [
         ("Lay it in this order", tape_list(station, hand, units), "□"),
         ("Mind", objections, "!"),
         ("The putt", [*breaks(station, units), allows(station, units)], ""),
         ("What the line is worth", trust(station, units), ""),
         ("Cautions", station.cautions, "!"),
-        ("Kit check", kit_check([it.about for it in (station.rig, *station.aids)]), "□"),
+        ("Kit check", [it.words for it in kit_check([one.about for one in (station.rig, *station.aids)])], "□"),
     ]
     return written(Sheet(width, height, body), y, parts, title)

@@ -22,6 +22,7 @@ def main() -> int:
     words.add_argument("--fault", action="append", default=[], choices=FAULTS, help="what goes wrong; may be repeated")
     options = words.parse_args()
     device = f"standin-{options.kind}"
+    link: Link | None = None
     try:
         link = Link(options.url, pair(options.url, options.code, device), device)
         print(f"{device}: paired", flush=True)
@@ -40,7 +41,7 @@ def main() -> int:
         return 1
     except KeyboardInterrupt:
         pass
-    print(f"{device}: stopped, {len(link.unanswered)} strokes unanswered", flush=True)
+    print(f"{device}: stopped, {len(link.unanswered) if link else 0} strokes unanswered", flush=True)
     return 0
 
 

@@ -4,7 +4,7 @@ import pytest
 import uuid6
 
 PLAN = {
-    "distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {"distance_m": 0.5},
+    "distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {"distance_m": 0.5},
 }  # fmt: skip
 STRING = {"kind": "elevated_string", "sizes": {"length_m": 3.5}}
 
@@ -55,7 +55,7 @@ def test_strictness_by_level_is_the_coachs_own_opinion(client, coach):
     assert {it["level"]: it for it in coach.get("/bands")} == usual
 
 
-PUTT = {key: PLAN[key] for key in ("distance_m", "past_m", "stimp_ft")}
+PUTT = {key: PLAN[key] for key in ("distance_m", "past_m", "green_speed_ft")}
 
 
 def test_proposals_keep_to_the_bag_when_asked(client, coach):
@@ -158,11 +158,11 @@ def test_the_kit_check_is_kept_with_the_lesson(client, coach):
 
 def test_rolls_and_eyes_are_answered_and_refused(client):
     rolls = [{"way": "out", "length_m": 3.0, "drift_m": 0.1}, {"way": "back", "length_m": 3.2, "drift_m": -0.1}]
-    found = said(client, "/green/rolls", rolls=rolls, stimp_ft=10)
+    found = said(client, "/green/rolls", rolls=rolls, green_speed_ft=10)
     assert found["slope"]["right_percent"] > 0 and "Falls" in found["words"]
-    assert fault(client, "/green/rolls", rolls=rolls[:1], stimp_ft=10)["field"] == "rolls"
+    assert fault(client, "/green/rolls", rolls=rolls[:1], green_speed_ft=10)["field"] == "rolls"
     far = [rolls[0] | {"length_m": 90}, rolls[1]]
-    assert fault(client, "/green/rolls", rolls=far, stimp_ft=10)["field"] == "length_m"
+    assert fault(client, "/green/rolls", rolls=far, green_speed_ft=10)["field"] == "length_m"
     cover = {"height_m": 0.0, "eye_height_m": 1.5, "string_height_m": 0.2}
     eyes = said(client, "/instruments/string/eyes", covers_outside_m=0.006, **cover)
     assert eyes["eyes_inside_m"] == pytest.approx(0.039) and "inside" in eyes["words"]

@@ -14,11 +14,11 @@ from libella.exchange.station_file import from_document, to_document
 from libella.lessons.set.stations import AidEntry, StationEntry
 
 STATION = {
-    "distance_m": 3.0, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate",
+    "distance_m": 3.0, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate",
     "rig_sizes_m": {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005},
     "falls_forward_percent": -1.0, "falls_right_percent": 0.8,
 }  # fmt: skip
-FIRST = ("distance_m", "past_m", "stimp_ft", "falls_forward_percent", "falls_right_percent")
+FIRST = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent")
 DOCUMENT = to_document("Gate, breaking", StationEntry(capture="free_fall", **STATION))
 
 

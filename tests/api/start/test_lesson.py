@@ -140,7 +140,7 @@ def test_recomputing_from_raw_gives_the_stored_interval(coach, desk):
 def test_a_block_keeps_the_rig_as_it_stood(coach):
     lesson = coach.lesson()
     station = coach.station(lesson["id"], "peg_gate", {"inside_width_m": 0.06})
-    body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate", "lesson_id": lesson["id"]}
+    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate", "lesson_id": lesson["id"]}
     path = f"/stations/{station['id']}"
     changed = coach.put(path, **body, rig_sizes_m={"inside_width_m": 0.07}, laid_at=now())
     assert changed["rig_sizes_m"]["inside_width_m"] == 0.07
@@ -179,7 +179,7 @@ def test_foreign_things_are_not_found(coach, client):
 def test_a_lesson_stays_with_its_golfer(coach):
     lesson = coach.lesson()
     other = coach.golfer("Other")
-    body = {"golfer_id": other["id"], "place": "x", "stimp_ft": 10, "started_at": lesson["started_at"]}
+    body = {"golfer_id": other["id"], "place": "x", "green_speed_ft": 10, "started_at": lesson["started_at"]}
     coach.put(f"/lessons/{lesson['id']}", 409, **body)
     body["golfer_id"] = lesson["golfer_id"]
     assert coach.put(f"/lessons/{lesson['id']}", **body)["place"] == "x"
@@ -226,7 +226,7 @@ def test_a_golfer_is_changed_in_place(coach):
 
 
 def test_a_preview_speaks_the_coachs_units_and_keeps_nothing(coach, client, engine):
-    body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "board", "rig_sizes_m": {"mark_m": 0.05}}
+    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "board", "rig_sizes_m": {"mark_m": 0.05}}
     said = client.post("/api/stations/preview?units=feet", json=body).json()
     assert "ft" in said["words"] and "in" in said["allows"]
     assert said["sight"]["fit"] == "coarse" and said["sight"]["remedies"]
@@ -283,7 +283,7 @@ def test_an_unproved_line_is_marked_and_its_verdict_is_not_clear(coach):
 
 
 def test_a_rig_check_is_worked_out_from_raw_readings(client):
-    body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "board", "rig_sizes_m": {}}
+    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "board", "rig_sizes_m": {}}
     raws = [{"offset_m": it} for it in (0.005, 0.0, 0.01, 0.005)]
     said = client.post("/api/stations/check", json=body | {"raws": raws}).json()
     assert said["checks"] == 4 and said["zero_deg"] == pytest.approx(0.2865, abs=1e-3)
@@ -293,7 +293,7 @@ def test_a_rig_check_is_worked_out_from_raw_readings(client):
 
 
 def test_the_drop_map_is_a_picture(client):
-    body = {"distance_m": 3, "past_m": 0.3, "stimp_ft": 10, "falls_right_percent": 1}
+    body = {"distance_m": 3, "past_m": 0.3, "green_speed_ft": 10, "falls_right_percent": 1}
     scene = client.post("/api/green/drops", json=body).json()
     assert any(it["shape"] == "area" and len(it["points"]) > 20 for it in scene["shapes"])
 
@@ -339,7 +339,7 @@ def test_every_way_of_watching_the_start_is_recorded_and_judged(coach, kind):
 
 
 def test_a_gate_is_made_as_strict_as_wanted(client):
-    body = {"distance_m": 2.5, "past_m": 0.3, "stimp_ft": 10, "rig_kind": "peg_gate"}
+    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate"}
     sizes = client.post("/api/stations/tune", json=body | {"limit_deg": 1.2}).json()
     seen = client.post("/api/stations/preview", json=body | {"rig_sizes_m": sizes}).json()
     assert seen["sight"]["narrowest_deg"] == pytest.approx(1.2, abs=0.01)

@@ -54,7 +54,7 @@ def test_which_limit_is_kinder_depends_on_pace():
         ((math.nan, 0.3, 10), "distance_m"),
         ((2, -0.1, 10), "past_m"),
         ((2, 2.9, 6), "past_m"),
-        ((2, 0.3, 2), "stimp_ft"),
+        ((2, 0.3, 2), "green_speed_ft"),
     ],
 )
 def test_absurd_putts_are_refused_with_their_limit(putt, field):

@@ -10,24 +10,16 @@ from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 from scipy.optimize import brentq
 
-from libella.core.green.capture import DISTANCE, PAST, STIMP
+from libella.core.green.capture import DISTANCE, PAST, GREEN_SPEED
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.green.roll import Ground, roll, roll_many
-from libella.core.green.slope import (
-    FALLS,
-    LEVEL_RESOLUTION,
-    LevelReading,
-    TrialRoll,
-    fall_line,
-    nearest_straight,
-    rolled_slope,
-)
+from libella.core.green.slope import (FALLS, LEVEL_RESOLUTION, LevelReading, TrialRoll, fall_line, nearest_straight, rolled_slope)
 from libella.core.green.target import aim, arrival, drop_map
 from libella.core.instruments import lay
 from libella.core.instruments.board import Board
 from libella.core.measure.limits import OutOfLimits
-from libella.core.set.briefing import allows, breaks, trust
+from libella.words.set.briefing import allows, breaks, trust
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 
@@ -342,7 +334,7 @@ def test_what_is_not_known_of_the_slope_is_shared_by_the_block():
 anywhere = {
     "distance_m": st.floats(DISTANCE.low, DISTANCE.high),
     "past_m": st.floats(PAST.low, PAST.high),
-    "stimp_ft": st.floats(STIMP.low, STIMP.high),
+    "green_speed_ft": st.floats(GREEN_SPEED.low, GREEN_SPEED.high),
     "forward": st.floats(FALLS.low, FALLS.high),
     "right": st.floats(FALLS.low, FALLS.high),
     "doubt": st.floats(0, 1),

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
-from libella.core.see.eyes import ZONES, EyeMark, EyeTake, eye_place, eye_vial, eye_words, mirror_scene, reading_error_m
+from libella.core.see.eyes import (ZONES, EyeMark, EyeTake, eye_place, eye_vial, eye_words, mirror_scene, reading_error_m)
 from libella.core.see.side_look import StringLook, StripLook
 
 from ..estimate.reference import cases

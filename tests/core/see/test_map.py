@@ -5,12 +5,12 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
+from libella.core.aim.picture import aim_question
 from libella.core.certainty.estimate import Estimate
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.map import Tried, perception_map, rows_at
 from libella.core.see.map_words import map_scene, map_words
 from libella.core.see.method import LooksStraight, by_directions
-from libella.core.see.picture import aim_question
 from libella.core.see.position import LEVERS, position_of, position_words, same_place
 from libella.core.see.trial import Trial
 from libella.core.simulated.golfer import SimulatedEyes

@@ -7,7 +7,7 @@ import pytest
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.instruments import Rig, instruments
-from libella.core.set.briefing import allows, breaks, tape_list, trust
+from libella.words.set.briefing import allows, breaks, tape_list, trust
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 

@@ -11,7 +11,7 @@ from libella.core.instruments import Rig, instruments, lay
 from libella.core.instruments.aid import QUANTITIES
 from libella.core.measure.angle import angle_deg
 from libella.core.measure.limits import OutOfLimits
-from libella.core.set.briefing import breaks, tape_list
+from libella.words.set.briefing import breaks, tape_list
 from libella.core.set.kit import PARTS, in_bag, kit_check, needed
 from libella.core.set.layout import from_above, from_side
 from libella.core.set.objections import usual_backstroke_m

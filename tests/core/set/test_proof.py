@@ -16,7 +16,7 @@ from libella.core.measure.angle import angle_deg
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.measure.window import Window
-from libella.core.set.briefing import breaks
+from libella.words.set.briefing import breaks
 from libella.core.set.layout import from_above
 from libella.core.set.proof import WAYS, Proof, budget, repeatability
 from libella.core.set.station import Station

@@ -2,11 +2,11 @@
   import '../app.css'
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
   import type { Snippet } from 'svelte'
-  import { Refusal } from '$lib/api/client'
-  import { keys } from '$lib/frame/keys.svelte'
-  import KeySheet from '$lib/frame/KeySheet.svelte'
-  import RefusedLetters from '$lib/frame/RefusedLetters.svelte'
-  import TopLine from '$lib/frame/TopLine.svelte'
+  import { Refusal } from '$lib/data/client'
+  import { keys } from '$lib/base/keys.svelte'
+  import KeySheet from '$lib/base/KeySheet.svelte'
+  import RefusedLetters from '$lib/base/RefusedLetters.svelte'
+  import TopLine from '$lib/lesson/TopLine.svelte'
 
   let { children }: { children: Snippet } = $props()
 

@@ -2,14 +2,14 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
-  import { api, ask, type Shapes } from '$lib/api/client'
-  import { place } from '$lib/frame/place.svelte'
-  import GolferSheet from '$lib/frame/GolferSheet.svelte'
-  import StartLesson from '$lib/frame/StartLesson.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import VialLine from '$lib/frame/VialLine.svelte'
-  import { clock, day } from '$lib/settings/dates'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { api, ask, type Shapes } from '$lib/data/client'
+  import { place } from '$lib/base/place.svelte'
+  import GolferSheet from '$lib/golfer/GolferSheet.svelte'
+  import StartLesson from '$lib/lesson/StartLesson.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import VialLine from '$lib/judge/VialLine.svelte'
+  import { clock, day } from '$lib/base/dates'
+  import { settings } from '$lib/base/settings.svelte'
 
   let search = $state('')
   let adding = $state(false)
@@ -59,7 +59,7 @@
           <h2 class="wide min-w-0 text-xl"><a class="block truncate hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
           <span class="shrink-0 text-faded">{day(lesson.started_at)}, {clock(lesson.started_at)}</span>
         </div>
-        <p class="text-faded">{lesson.place} · {lesson.surface} · {lesson.stimp_ft} ft</p>
+        <p class="text-faded">{lesson.place} · {lesson.surface} · {lesson.green_speed_ft} ft</p>
         {#each blocks.slice(-2) as block (block.id)}
           <div class="mt-3"><VialLine {block} /></div>
         {/each}

@@ -6,11 +6,17 @@ from datetime import datetime
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
-from ...core.aim.links import CUES, LINKS, AimFound, AimSum, Cue, Link
+from ...core.aim.links import CUES, AimFound, Cue, Link
+from ...core.certainty.estimate import Estimate
+from ...core.certainty.verdict import Verdict
+from ...core.certainty.vial import Vial
+from ...core.estimate import Summary
 from ...core.instruments import instruments
 from ...lessons.aim import aims
 from ...lessons.aim.aims import AimEntry
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, words
+from ...words.aim.links import CUES as CUE_NAMES
+from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words20, Words40
 
 router = APIRouter(tags=["aim"])
 
@@ -23,14 +29,14 @@ class AimSetIn(Entry):
     cue: Cue = "line"
     aided: bool = Field(default=False, description="an aid stands in the golfer's view")
     planned: int = Field(default=7, description="set-downs; 3 to 40")
-    kind: words(40) | None = Field(default=None, description="instrument the face is read with; null: an angle is read")
-    sizes: dict[words(40), float] = Field(default_factory=dict, max_length=20)
+    kind: Words40 | None = Field(default=None, description="instrument the face is read with; null: an angle is read")
+    sizes: dict[Words40, float] = Field(default_factory=dict, max_length=20)
     started_at: Moment
 
 
 class SetDownIn(Entry):
     set_id: UUID
-    raw: dict[words(20), float | words(20)] = Field(
+    raw: dict[Words20, float | Words20] = Field(
         max_length=4, examples=[{"angle_deg": 1.0, "seen_deg": 0.5}, {"offset_m": 0.001}]
     )
     taken_at: Moment
@@ -55,17 +61,56 @@ class AimSetOut(Kept):
     started_at: datetime
 
 
+class AimFoundOut(BaseModel):
+    """A set judged. `final` from its planned end on: then there is a verdict."""
+
+    set_downs: int
+    planned: int
+    final: bool
+    summary: Summary | None
+    verdict: Verdict | None
+    headline: str
+    meaning: str
+    doubt: str
+    vial: Vial
+
+    @staticmethod
+    def of(it: AimFound, units: InUnits) -> "AimFoundOut":
+        said = aim_words(it, units)
+        return AimFoundOut(
+            set_downs=it.set_downs,
+            planned=it.planned,
+            final=it.final,
+            summary=it.summary,
+            verdict=it.verdict,
+            headline=said.headline,
+            meaning=said.meaning,
+            doubt=said.doubt,
+            vial=it.vial,
+        )
+
+
+class AimSumOut(BaseModel):
+    """The ball mark and the putter against it, added, beside the face as it was read; null for what was not."""
+
+    mark: Estimate | None
+    to_mark: Estimate | None
+    added: Estimate | None
+    face: Estimate | None
+    words: str
+
+
 class AimSheetOut(BaseModel):
     set: AimSetOut
     set_downs: list[SetDownOut]
-    found: AimFound
+    found: AimFoundOut
 
 
 class AimOut(BaseModel):
     """The sets of a lesson, oldest first."""
 
     sheets: list[AimSheetOut]
-    sum: AimSum
+    sum: AimSumOut
     aid: str = Field(description="what an aid in view changes, in words")
 
 
@@ -77,7 +122,7 @@ class LinkOut(BaseModel):
 
 class AimChoices(BaseModel):
     links: list[LinkOut]
-    cues: tuple[Cue, ...]
+    cues: dict[Cue, str] = Field(description="what the ball shows, each with its name")
     kinds: list[str] = Field(description="instruments that read the face aim")
 
 
@@ -90,7 +135,7 @@ def choices() -> AimChoices:
     """What can be read of the aim, under which cues, with what."""
     return AimChoices(
         links=[LinkOut(link=key, name=it.name, how=it.how) for key, it in LINKS.items()],
-        cues=CUES,
+        cues={it: CUE_NAMES[it] for it in CUES},
         kinds=[kind for kind, it in instruments().items() if it.about.measures == "face"],
     )
 
@@ -98,18 +143,24 @@ def choices() -> AimChoices:
 @router.get("/lessons/{id}/aim")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
     """The aim of a lesson."""
-    table = aims.aim_table(desk, id, units)
+    table = aims.aim_table(desk, id)
     return AimOut(
         sheets=[
             AimSheetOut(
                 set=AimSetOut.model_validate(it.set),
                 set_downs=[SetDownOut.model_validate(down) for down in it.set_downs],
-                found=it.found,
+                found=AimFoundOut.of(it.found, units),
             )
             for it in table.sheets
         ],
-        sum=table.sum,
-        aid=table.aid,
+        sum=AimSumOut(
+            mark=table.sum.mark,
+            to_mark=table.sum.to_mark,
+            added=table.sum.added,
+            face=table.sum.face,
+            words=sum_words(table.sum),
+        ),
+        aid=aid_words(table.aid),
     )
 
 

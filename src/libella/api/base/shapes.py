@@ -28,17 +28,17 @@ def _printable(text: str) -> str:
     return text
 
 
-def words(longest: int, *, shortest: int = 0) -> Any:
-    """A string type: trimmed, printable, bounded in length."""
-    return Annotated[
-        str,
-        StringConstraints(strip_whitespace=True, min_length=shortest, max_length=longest),
-        AfterValidator(_printable),
-    ]
-
-
-ShortWords = words(80, shortest=1)
-LongWords = words(4000)
+_Trimmed = Annotated[str, StringConstraints(strip_whitespace=True), AfterValidator(_printable)]
+"""Trimmed and printable; the aliases below bound its length."""
+Words10 = Annotated[_Trimmed, StringConstraints(max_length=10)]
+Words20 = Annotated[_Trimmed, StringConstraints(max_length=20)]
+Words30 = Annotated[_Trimmed, StringConstraints(max_length=30)]
+Words40 = Annotated[_Trimmed, StringConstraints(max_length=40)]
+Words80 = Annotated[_Trimmed, StringConstraints(max_length=80)]
+Words200 = Annotated[_Trimmed, StringConstraints(max_length=200)]
+ShortWords = Annotated[_Trimmed, StringConstraints(min_length=1, max_length=80)]
+LongWords = Annotated[_Trimmed, StringConstraints(max_length=4000)]
+Search = Annotated[Words80, Query(description="part of the name")]
 
 
 def _moment(at: datetime) -> datetime:
@@ -155,9 +155,15 @@ __all__ = [
     "LongWords",
     "Moment",
     "Page",
+    "Search",
     "ShortWords",
+    "Words10",
+    "Words20",
+    "Words30",
+    "Words40",
+    "Words80",
+    "Words200",
     "as_kept",
     "cursor",
     "opened",
-    "words",
 ]

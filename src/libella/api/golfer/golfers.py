@@ -1,40 +1,16 @@
 """Golfers."""
 
-from datetime import datetime
-from typing import Annotated
-
-from fastapi import APIRouter, Query
+from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS, Level
 from ...core.green.usual import UsualLength
-from ...lessons.desk import kept
-from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
-from ...lessons.lesson import lessons
-from ...lessons.lesson.lessons import BlockSheet
-from ...store.tables import GolferRow, LessonRow
-from ..base.shapes import (
-    UUID,
-    UUID7,
-    AtDesk,
-    Entry,
-    InUnits,
-    Kept,
-    LongWords,
-    Page,
-    ShortWords,
-    as_kept,
-    cursor,
-    opened,
-    words,
-)
-from ..lesson.lessons import LessonOut
-from ..start.blocks import BlockLine, block_line
+from ...store.tables import GolferRow
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, ShortWords
 
 router = APIRouter(tags=["golfers"])
-Search = Annotated[words(80), Query(description="part of the name")]
 
 
 class UsualLengthIn(Entry):
@@ -72,31 +48,6 @@ class LevelOut(BaseModel):
     name: str
 
 
-class LastLesson(BaseModel):
-    """A golfer's newest lesson with putts, by its last block."""
-
-    started_at: datetime
-    block: BlockLine
-
-
-class GolferLine(BaseModel):
-    golfer: GolferOut
-    last: LastLesson | None
-
-
-class GolferPage(Page):
-    items: list[GolferLine]
-
-
-class GolferLesson(BaseModel):
-    lesson: LessonOut
-    blocks: list[BlockLine]
-
-
-class GolferLessonPage(Page):
-    items: list[GolferLesson]
-
-
 def golfer_out(row: GolferRow) -> GolferOut:
     """A golfer, with the usual lengths in force."""
     return GolferOut(
@@ -117,32 +68,6 @@ def levels() -> list[LevelOut]:
     return [LevelOut(level=key, name=it.name) for key, it in LEVELS.items()]
 
 
-@router.get("/golfers")
-def find(
-    desk: AtDesk,
-    q: Search = "",
-    after: str | None = Query(None, description="page mark"),
-    units: InUnits = "metric",
-) -> GolferPage:
-    """Golfers by name, a page at a time, each with the newest result."""
-    rows = golfers.find_golfers(desk, q, opened(after, str, UUID))
-    last = lessons.latest_lessons(desk, [it.id for it in rows])
-    items: list[GolferLine] = []
-    for row in rows:
-        lesson, blocks = last.get(row.id, (None, []))
-        newest = _last(desk, lesson, blocks[-1], row, units) if lesson else None
-        items.append(GolferLine(golfer=golfer_out(row), last=newest))
-    more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
-    return GolferPage(items=items, next=more)
-
-
-def _last(desk: Desk, lesson: LessonRow, block: BlockSheet, who: GolferRow, units: InUnits) -> LastLesson:
-    def make(_: int) -> str:
-        return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
-
-    return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
-
-
 @router.put("/golfers/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
@@ -155,25 +80,3 @@ def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
 @router.get("/golfers/{id}")
 def one(desk: AtDesk, id: UUID) -> GolferOut:
     return golfer_out(golfers.golfer(desk, id))
-
-
-@router.get("/golfers/{id}/lessons")
-def lessons_of(
-    desk: AtDesk, id: UUID, after: str | None = Query(None, description="page mark"), units: InUnits = "metric"
-) -> GolferLessonPage:
-    """A golfer's lessons, newest first, each block with its vial."""
-    before = opened(after, datetime.fromisoformat, UUID)
-    if before is not None:
-        return as_kept(_lessons(desk, id, before, units))
-    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda _: _lessons(desk, id, None, units)))
-
-
-def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:
-    who = golfers.golfer(desk, id)
-    rows = lessons.lessons_of(desk, id, before)
-    items = [
-        GolferLesson(lesson=LessonOut.model_validate(it), blocks=[block_line(block, who, units) for block in blocks])
-        for it, blocks in rows
-    ]
-    more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
-    return GolferLessonPage(items=items, next=more).model_dump_json()

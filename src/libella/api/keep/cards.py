@@ -10,13 +10,15 @@ from pydantic import BaseModel, Field
 from ...core.keep.card import mirror_overlay
 from ...core.measure.units import Units
 from ...core.see.eyes import EyeTake
-from ...core.see.quick_check import DIRECTIONS, Drift
+from ...core.see.quick_check import DIRECTIONS
+from ...core.see.trial import Looks
 from ...exchange.card_sheet import card_sheet
 from ...exchange.paper import PaperName, Sheet, tiled
 from ...lessons.keep import cards
 from ...lessons.keep.cards import CheckEntry, CheckSheet, KeptCard
-from ...lessons.start.blocks import hand_of
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, words
+from ...words.keep.card import card_rows, change_words
+from ...words.see.check import LINKS, alert_words, drift_word, drift_words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20
 from ..see.eyes import EyeMarkIn
 from .prints import printed
 
@@ -27,7 +29,7 @@ class CardIn(Entry):
     """A set-up to keep: the usual one with these levers moved."""
 
     lesson_id: UUID
-    position: dict[words(20), float] = Field(default_factory=dict, max_length=6)
+    position: dict[Words20, float] = Field(default_factory=dict, max_length=6)
     note: LongWords = ""
     kept_at: Moment
 
@@ -60,7 +62,7 @@ class QuickCheckIn(Entry):
     trail: EyeMarkIn | None = None
     eye_height_m: float = 1.45
     square_m: float | None = Field(default=None, description="gap at the square reference, right end positive; ± 10 mm")
-    answers: list[words(10)] = Field(default_factory=list, max_length=DIRECTIONS)
+    answers: list[Looks] = Field(default_factory=list, max_length=DIRECTIONS)
     taken_at: Moment
 
     def entry(self) -> CheckEntry:
@@ -68,6 +70,15 @@ class QuickCheckIn(Entry):
         if self.lead and self.trail:
             eyes = EyeTake(self.lead.mark(), self.trail.mark(), eye_height_m=self.eye_height_m)
         return CheckEntry(self.card_id, eyes, self.square_m, self.answers)
+
+
+class DriftOut(BaseModel):
+    """One link of the check against the card, in a word and a sentence."""
+
+    what: str
+    word: str
+    drifted: bool
+    words: str
 
 
 class QuickCheckOut(BaseModel):
@@ -80,8 +91,9 @@ class QuickCheckOut(BaseModel):
     square_m: float | None
     answers: list[str]
     angles: tuple[float, ...] = Field(description="true angles to ask, in order, degrees")
-    drifts: tuple[Drift, ...]
+    drifts: list[DriftOut]
     alert: str
+    drifted: bool = Field(description="something likely drifted")
 
 
 class AwayIn(Entry):
@@ -122,7 +134,7 @@ def print_card(
 ) -> Response:
     """The card, or the mirror's overlay in true size."""
     kept, golfer = cards.card(desk, id)
-    hand = hand_of(golfer)
+    hand = golfer.hand
     title = f"{golfer.name}: {'set-up card' if what == 'card' else 'overlay for the mirror'}"
     sheets: tuple[Sheet, ...]
     if what == "card":
@@ -136,13 +148,13 @@ def print_card(
 def check(desk: AtDesk, id: UUID7, entry: QuickCheckIn, units: InUnits = "metric") -> QuickCheckOut:
     """Keep what was looked at so far, and say how it stands against the card."""
     cards.check(desk, id, entry.lesson_id, entry.entry(), entry.taken_at)
-    return _check(cards.check_sheet(desk, id, units))
+    return _check(cards.check_sheet(desk, id), units)
 
 
 @router.get("/lessons/{id}/quick-checks")
 def checks(desk: AtDesk, id: UUID, units: InUnits = "metric") -> list[QuickCheckOut]:
     """The checks of a lesson, newest first."""
-    return [_check(it) for it in cards.checks_of(desk, id, units)]
+    return [_check(it, units) for it in cards.checks_of(desk, id)]
 
 
 def _card(it: KeptCard, units: Units) -> CardOut:
@@ -151,15 +163,15 @@ def _card(it: KeptCard, units: Units) -> CardOut:
         lesson_id=it.row.lesson_id,
         kept_at=it.row.kept_at,
         note=it.row.note,
-        change=it.card.change_words(units),
-        rows=[RowOut(name=name, size=size) for name, size in it.card.rows(units)],
+        change=change_words(it.card, units),
+        rows=[RowOut(name=name, size=size) for name, size in card_rows(it.card, units)],
         put_away_at=it.row.put_away_at,
         has_eyes=it.card.kept.inside is not None,
         has_sight=it.card.kept.angle is not None,
     )
 
 
-def _check(it: CheckSheet) -> QuickCheckOut:
+def _check(it: CheckSheet, units: Units) -> QuickCheckOut:
     return QuickCheckOut(
         id=it.check.id,
         card_id=it.check.card_id,
@@ -168,6 +180,10 @@ def _check(it: CheckSheet) -> QuickCheckOut:
         square_m=it.entry.square_m,
         answers=list(it.entry.answers),
         angles=it.angles,
-        drifts=it.drifts,
-        alert=it.alert,
+        drifts=[
+            DriftOut(what=LINKS[one.what], word=drift_word(one), drifted=one.drifted, words=drift_words(one, units))
+            for one in it.drifts
+        ],
+        alert=alert_words(it.drifts),
+        drifted=any(one.drifted for one in it.drifts),
     )

@@ -21,7 +21,6 @@ from ...lessons.desk.problem import Conflict, NotYet
 from ...lessons.golfer import golfers
 from ...lessons.keep import imports
 from ...lessons.keep.imports import PuttRow
-from ...lessons.start.blocks import hand_of
 from ...store.tables import FileImportRow
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept
 
@@ -106,7 +105,7 @@ class MappingIn(Entry):
     day_first: bool = True
     distance_m: float = 2.5
     past_m: float = 0.3
-    stimp_ft: float = 10.0
+    green_speed_ft: float = 10.0
     rig_at_m: float = 0.3
     u_deg: float = 0.2
     condition: str = Field(default="as usual", max_length=80)
@@ -272,7 +271,7 @@ def redo(desk: AtDesk, request: Request, id: UUID) -> ImportLine:
 def _rows(desk: Desk, row: FileImportRow, told: ColumnMapping, sheet: Sheet, check: Check) -> Iterator[PuttRow]:
     """The good rows of a file, read as told; what is found on the way is noted in `check`."""
     golfer = golfers.golfer(desk, row.golfer_id)
-    return putt_rows.putts(sheet, told, golfer.name, hand_of(golfer), row.given_at, check)
+    return putt_rows.putts(sheet, told, golfer.name, golfer.hand, row.given_at, check)
 
 
 def _told(desk: Desk, request: Request, id: UUID) -> ImportLine:

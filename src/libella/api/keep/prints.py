@@ -12,7 +12,7 @@ from ...core.keep.templates import TEMPLATES, template
 from ...core.measure.limits import OutOfLimits
 from ...exchange.paper import PaperName, Sheet, pdf, tiled
 from ...exchange.station_sheet import station_sheet
-from ..base.shapes import InUnits, words
+from ..base.shapes import InUnits, Words80
 from ..set.stations import LaidIn
 
 router = APIRouter(prefix="/prints", tags=["prints"])
@@ -31,7 +31,7 @@ class PrintIn(LaidIn):
     """The station it is printed for."""
 
     hand: Hand = "right"
-    title: words(80) = Field(default="", description="written on the sheet", examples=["Straight three"])
+    title: Words80 = Field(default="", description="written on the sheet", examples=["Straight three"])
 
 
 @router.get("")

@@ -13,6 +13,7 @@ from ...core.see.side_look import Covers, SideWay, StringLook, Strip, StripLook
 from ...lessons.see import eyes
 from ...lessons.see.eyes import SightingEye, look_of
 from ...store import tables
+from ...words.see.eyes import eye_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment
 
 router = APIRouter(tags=["eyes"])
@@ -111,11 +112,11 @@ class VoidTakeIn(Entry):
 @router.get("/lessons/{id}/eyes")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut:
     """The looks of a lesson."""
-    sheet = eyes.eye_sheet(desk, id, units)
+    sheet = eyes.eye_sheet(desk, id)
     return EyesSheetOut(
         takes=[_take_out(it) for it in sheet.takes],
         found=sheet.found,
-        words=sheet.words,
+        words=eye_words(sheet.found, units),
         vial=sheet.vial,
         mirror=sheet.mirror,
         school=sheet.school,

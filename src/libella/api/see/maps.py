@@ -5,12 +5,15 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.see.map import Change
-from ...core.see.map_words import MapWords
-from ...core.see.picture import AimQuestion
-from ...core.see.position import LEVERS, position_words
+from ...core.see.position import LEVERS
+from ...lessons.aim.picture import aim_question_of
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.see import maps
+from ...words.aim.picture import PictureWords, picture_words
+from ...words.see.map import MapWords, map_words
+from ...words.see.position import position_words
+from ...words.see.straight import sight_words
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 
 router = APIRouter(tags=["perception map"])
@@ -50,7 +53,7 @@ class MapOut(BaseModel):
     left_out: int = Field(description="shown tests asked under other conditions")
     next: dict[str, float] | None = Field(description="levers to move for the test worth asking next")
     change: Change | None = Field(description="asked there again and still likely truer; None before")
-    aim: AimQuestion
+    aim: PictureWords
 
 
 @router.get("/levers")
@@ -69,17 +72,17 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> MapOut:
 
 
 def _map(desk: Desk, id: UUID, units: InUnits) -> MapOut:
-    sheet = maps.map_sheet(desk, id, units)
+    sheet = maps.map_sheet(desk, id)
     following = sheet.map.next
     return MapOut(
-        words=sheet.words,
+        words=map_words(sheet.map, units),
         scene=sheet.scene,
         places=[
             PlaceOut(
                 id=it.test.id,
                 where=position_words(it.tried.position, units),
                 position=dict(it.test.position),
-                headline=it.words.headline,
+                headline=sight_words(it.found).headline,
                 tells=it.tried.tells,
                 playable=it.test.playable,
                 comfort=it.test.comfort,
@@ -88,7 +91,7 @@ def _map(desk: Desk, id: UUID, units: InUnits) -> MapOut:
             for it in sheet.sights
         ],
         left_out=sheet.left_out,
-        next=None if following is None else dict(following),
+        next=None if following is None else {str(lever): value for lever, value in following.items()},
         change=sheet.map.change,
-        aim=sheet.aim,
+        aim=picture_words(aim_question_of(desk, id, sheet.as_usual)),
     )

@@ -1,5 +1,6 @@
 """What looks straight to this golfer: tests, their answers, what they found."""
 
+from collections.abc import Sequence
 from dataclasses import fields
 from datetime import UTC, datetime
 
@@ -9,21 +10,22 @@ from pydantic import BaseModel, Field
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.measure.units import Units
-from ...core.see.method import METHODS, LooksStraight, Method
-from ...core.see.words import FEWEST, SightWords, laid_rod, rod_words
+from ...core.see.method import FEWEST, METHODS, Eyes, Glasses, LooksStraight, Method, Toward, Trace
+from ...core.see.position import position_of
+from ...core.see.straight import laid_rod
 from ...lessons.see import sights
-from ...lessons.see.sights import (
-    Asked,
-    Eyes,
-    Glasses,
-    SightEntry,
-    SightSheet,
-    Toward,
-    Trace,
+from ...lessons.see.sights import Asked, SightEntry, SightSheet
+from ...words.see.straight import METHODS as METHOD_WORDS
+from ...words.see.straight import (
+    AskedUnder,
+    SightWords,
     condition_words,
     line_words,
+    rod_words,
+    sight_words,
+    truer_words,
 )
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20
 
 router = APIRouter(tags=["sights"])
 
@@ -34,13 +36,13 @@ class SightIn(Entry):
     lesson_id: UUID
     method: Method = "directions"
     condition: ShortWords = Field(default="as usual", examples=["as usual"])
-    trace: Trace = "as usual"
+    trace: Trace = "as_usual"
     eyes: Eyes = "both"
     glasses: Glasses = "none"
     away_m: float = Field(default=2.0, description="rod's near end, or the ball, to where it is read; 0.5 to 15 m")
     started_at: Moment
     toward: Toward = Field(default="hole", description="what is called straight: the hole, or a breaking putt's start")
-    position: dict[words(20), float] = Field(
+    position: dict[Words20, float] = Field(
         default_factory=dict,
         max_length=6,
         description="levers moved from usual, mm or degrees",
@@ -108,13 +110,13 @@ class AnswerIn(Entry):
     """One answer: a true angle and how it looks; or where the rod stopped or the golfer pointed."""
 
     test_id: UUID
-    raw: dict[words(20), float | words(20)] = Field(
+    raw: dict[Words20, float | Words20] = Field(
         max_length=4, examples=[{"true_deg": 0.75, "looks": "left"}, {"beside_m": 0.02, "seen_m": 0.005}]
     )
     taken_at: Moment
 
 
-class VoidIn(Entry):
+class VoidAnswerIn(Entry):
     voided: bool = True
 
 
@@ -136,14 +138,14 @@ class QuestionOut(BaseModel):
 @router.get("/sight-methods")
 def methods() -> list[MethodOut]:
     """The ways of asking what looks straight."""
-    return [MethodOut(method=key, name=it.name, how=it.how) for key, it in METHODS.items()]
+    return [MethodOut(method=it, name=METHOD_WORDS[it].name, how=METHOD_WORDS[it].how) for it in METHODS]
 
 
 @router.get("/lessons/{id}/sights")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightsOut:
     """The tests of a lesson."""
     found = sights.sights_of(desk, id)
-    return SightsOut(tests=[_out(it, units) for it in found], compared=sights.compared(found))
+    return SightsOut(tests=[_out(it, units) for it in found], compared=_compared(found, units))
 
 
 @router.put("/sight-tests/{id}")
@@ -188,7 +190,7 @@ def question(desk: AtDesk, id: UUID) -> QuestionOut:
     if asked is None:
         return QuestionOut(question="", answer=0)
     count = sum(not it.voided for it in asked.trials)
-    return QuestionOut(question=METHODS[_method(asked.test.method)].question, answer=count + 1)
+    return QuestionOut(question=METHOD_WORDS[asked.test.method].question, answer=count + 1)
 
 
 @router.put("/sight-trials/{id}")
@@ -199,28 +201,42 @@ def answer(desk: AtDesk, id: UUID7, entry: AnswerIn, units: InUnits = "metric") 
 
 
 @router.put("/sight-trials/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> SightOut:
+def void(desk: AtDesk, id: UUID, entry: VoidAnswerIn, units: InUnits = "metric") -> SightOut:
     """Void an answer (a slip of the finger), or restore it."""
     return one(desk, sights.void_answer(desk, id, entry.voided).test_id, units)
 
 
-def _method(text: str) -> Method:
-    return next(it for it in METHODS if it == text)
-
-
 def _out(sheet: SightSheet, units: Units) -> SightOut:
-    asked = sheet.next
+    test, asked = sheet.test, sheet.next
+    lay = rod_words(asked.true_deg, asked.spot_m, test.away_m, units) if asked else ""
     return SightOut(
-        test=SightTestOut.model_validate(sheet.test),
-        under=condition_words(sheet.test, units),
-        line=line_words(sheet, units),
+        test=SightTestOut.model_validate(test),
+        under=_under(sheet, units),
+        line=line_words(test.toward, sheet.putt, units),
         trials=[SightTrialOut.model_validate(it) for it in sheet.trials],
         found=sheet.found,
-        words=sheet.words,
+        words=sight_words(sheet.found),
         vial=sheet.vial,
-        next=sheet.next,
-        lay=rod_words(asked.true_deg, asked.spot_m, sheet.test.away_m, units) if asked else "",
-        stage=laid_rod(asked.true_deg, asked.spot_m, sheet.test.away_m, units) if asked else None,
+        next=asked,
+        lay=lay,
+        stage=laid_rod(asked.spot_m, test.away_m, units, f"The rod truly {lay}") if asked else None,
         curve=sheet.curve,
         fewest=FEWEST,
     )
+
+
+def _under(sheet: SightSheet, units: Units) -> str:
+    it = sheet.test
+    position = position_of(it.position)
+    return condition_words(AskedUnder(it.condition, it.toward, it.trace, it.eyes, it.glasses, position), units)
+
+
+def _compared(sheets: Sequence[SightSheet], units: Units) -> str:
+    """The last two shown tests set against each other; empty with fewer."""
+    two = sights.last_two(sheets)
+    if two is None:
+        return ""
+    names = _under(two[0], units), _under(two[1], units)
+    if names[0] == names[1]:
+        names = "the first time", "the second time"
+    return truer_words(two[0].found, two[1].found, names)

@@ -7,7 +7,7 @@ from ...core.golfer.level import LEVELS, Level
 from ...core.instruments.rig import LOOSE, STRICT
 from ...core.set.kit import PARTS
 from ...lessons.set import bag
-from ..base.shapes import UUID, AtDesk, Entry, words
+from ..base.shapes import UUID, AtDesk, Entry, Words40, Words80
 from ..lesson.lessons import LessonOut
 
 router = APIRouter(tags=["bag"])
@@ -18,10 +18,11 @@ class BagOut(BaseModel):
 
     told: bool
     parts: dict[str, int] = Field(description="how many of every part there is")
+    names: dict[str, str] = Field(description="what every part is called")
 
 
 class BagIn(Entry):
-    parts: dict[words(40), int] = Field(max_length=60, examples=[{"peg": 4, "ball": 12}])
+    parts: dict[Words40, int] = Field(max_length=60, examples=[{"peg": 4, "ball": 12}])
 
 
 class BandOut(BaseModel):
@@ -40,7 +41,7 @@ class BandsIn(Entry):
 
 
 class TicksIn(Entry):
-    ticked: list[words(200)] = Field(max_length=200)
+    ticked: list[Words80] = Field(max_length=200)
 
 
 @router.get("/bag")
@@ -80,7 +81,11 @@ def tick(desk: AtDesk, id: UUID, entry: TicksIn) -> LessonOut:
 
 
 def _bag(told: dict[str, int] | None) -> BagOut:
-    return BagOut(told=told is not None, parts={name: (told or {}).get(name, 0) for name in PARTS})
+    return BagOut(
+        told=told is not None,
+        parts={part: (told or {}).get(part, 0) for part in PARTS},
+        names={part: it.name for part, it in PARTS.items()},
+    )
 
 
 def _bands(spreads: dict[Level, float]) -> list[BandOut]:

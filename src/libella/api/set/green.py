@@ -40,7 +40,7 @@ class RollsIn(Entry):
     """Test rolls along the line, all sent off alike."""
 
     rolls: list[RollIn] = Field(max_length=40)
-    stimp_ft: float = Field(ge=4, le=16)
+    green_speed_ft: float = Field(ge=4, le=16)
 
 
 class ReadIn(Entry):
@@ -62,7 +62,7 @@ class PuttIn(Entry):
 
     distance_m: float = Field(description="ball to the hole's centre, 0.3 to 15 m", examples=[2.5])
     past_m: float = Field(description="how far past the hole it would run, m", examples=[0.3])
-    stimp_ft: float = Field(description="green speed, ft, 4 to 16", examples=[10.0])
+    green_speed_ft: float = Field(description="green speed, ft, 4 to 16", examples=[10.0])
     capture: Capture = "rim_assisted"
     falls_forward_percent: float = Field(default=0, description="slope along the line, downhill to the hole positive")
     falls_right_percent: float = Field(default=0, description="slope across the line, falling to the right positive")
@@ -72,8 +72,17 @@ class PuttIn(Entry):
 
     def putt(self) -> Putt:
         """The putt in terms of core."""
-        values = {name: getattr(self, name) for name in PuttIn.model_fields}
-        return Putt(**values | {"read": self.read and self.read.read()})
+        return Putt(
+            distance_m=self.distance_m,
+            past_m=self.past_m,
+            green_speed_ft=self.green_speed_ft,
+            capture=self.capture,
+            falls_forward_percent=self.falls_forward_percent,
+            falls_right_percent=self.falls_right_percent,
+            falls_doubt_percent=self.falls_doubt_percent,
+            read=self.read.read() if self.read else None,
+            target=self.target,
+        )
 
 
 @router.post("/slope")
@@ -86,7 +95,7 @@ def slope(entry: LevelsIn) -> SlopeOut:
 @router.post("/rolls")
 def rolls(entry: RollsIn) -> SlopeOut:
     """The slope that test rolls both ways tell."""
-    found = rolled_slope([TrialRoll(it.way, it.length_m, it.drift_m) for it in entry.rolls], entry.stimp_ft)
+    found = rolled_slope([TrialRoll(it.way, it.length_m, it.drift_m) for it in entry.rolls], entry.green_speed_ft)
     return SlopeOut(slope=found, words=found.words)
 
 

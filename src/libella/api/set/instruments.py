@@ -10,7 +10,7 @@ from ...core.golfer.hand import Hand
 from ...core.instruments import About, Aid, Dimension, Quantity, Zone, between, instruments, lay
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
 from ...core.measure.units import Units, about
-from ..base.shapes import Entry, InUnits, words
+from ..base.shapes import Entry, InUnits, Words40
 
 router = APIRouter(prefix="/instruments", tags=["instruments"])
 
@@ -129,8 +129,8 @@ def eyes(entry: CoverIn, units: InUnits = "metric") -> EyesOut:
 class LayIn(Entry):
     """An instrument by itself."""
 
-    kind: words(40)
-    sizes: dict[words(40), float] = Field(default_factory=dict, max_length=20)
+    kind: Words40
+    sizes: dict[Words40, float] = Field(default_factory=dict, max_length=20)
 
 
 @router.post("/entry")

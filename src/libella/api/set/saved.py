@@ -1,7 +1,7 @@
 """Saved stations: kept under a name, used again, shared as a file."""
 
 from datetime import UTC, datetime
-from typing import Annotated, Any
+from typing import Any
 
 from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
@@ -11,11 +11,10 @@ from ...exchange.station_file import from_document, to_document
 from ...lessons.set import stations
 from ...lessons.set.stations import entry_of
 from ...store.tables import SavedStationRow
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Page, ShortWords, cursor, opened, words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Page, Search, ShortWords, cursor, opened
 from .stations import LaidIn, LaidOut
 
 router = APIRouter(prefix="/saved-stations", tags=["saved"])
-Search = Annotated[words(80), Query(description="part of the name")]
 
 
 class SaveIn(LaidIn):

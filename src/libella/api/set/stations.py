@@ -14,16 +14,17 @@ from ...core.green.putt import Target
 from ...core.green.read import Read
 from ...core.instruments import Measures, Remedy, Rig, Sight
 from ...core.measure.limits import OutOfLimits
-from ...core.set.briefing import allows, breaks, trust
-from ...core.set.kit import Needed, kit_check, needed
+from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
-from ...core.set.objections import Objection
 from ...core.set.proof import NOT_PROVED, WAYS, Proof, Repeatability, Way, repeatability
 from ...core.set.proposal import propose
 from ...lessons.set import bag, stations
 from ...lessons.set.stations import AidEntry, StationEntry, entry_of
 from ...store.tables import StationRow
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, words
+from ...words.set.briefing import allows, breaks, trust
+from ...words.set.objections import Objection, objection_words
+from ...words.set.station import change_words, proposal_words, station_words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words40
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
 
@@ -52,8 +53,8 @@ class ProofIn(Entry):
 class AidIn(Entry):
     """An instrument laid beside the rig."""
 
-    kind: words(40) = Field(examples=["elevated_string"])
-    sizes: dict[words(40), float] = Field(
+    kind: Words40 = Field(examples=["elevated_string"])
+    sizes: dict[Words40, float] = Field(
         default_factory=dict, max_length=20, description="names end in their unit", examples=[{"lean_deg": 2.0}]
     )
 
@@ -61,8 +62,8 @@ class AidIn(Entry):
 class LaidIn(PuttIn):
     """A putt, a rig, and what else is laid. Lengths in m."""
 
-    rig_kind: words(40) = Field(examples=["peg_gate"])
-    rig_sizes_m: dict[words(40), float] = Field(
+    rig_kind: Words40 = Field(examples=["peg_gate"])
+    rig_sizes_m: dict[Words40, float] = Field(
         default_factory=dict, max_length=20, examples=[{"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005}]
     )
 
@@ -90,7 +91,7 @@ class PreviewIn(LaidIn):
 class CheckIn(LaidIn):
     """A rig read again and again with nothing changing, or against a known angle."""
 
-    raws: list[dict[words(40), float | words(40)]] = Field(max_length=100, examples=[[{"offset_m": 0.005}] * 3])
+    raws: list[dict[Words40, float | Words40]] = Field(max_length=100, examples=[[{"offset_m": 0.005}] * 3])
     known_deg: float = Field(default=0, description="the angle it was read against, right positive")
 
 
@@ -116,7 +117,7 @@ class LaidOut(BaseModel):
 
     distance_m: float
     past_m: float
-    stimp_ft: float
+    green_speed_ft: float
     capture: Capture
     rig_kind: str
     rig_sizes_m: dict[str, float]
@@ -134,7 +135,8 @@ class LaidOut(BaseModel):
     @staticmethod
     def of(entry: StationEntry, units: InUnits) -> dict[str, Any]:
         """The fields, from an entry."""
-        return {it.name: getattr(entry, it.name) for it in fields(entry)} | {"words": entry.station().words(units)}
+        said = station_words(entry.station(), units)
+        return {it.name: getattr(entry, it.name) for it in fields(entry)} | {"words": said}
 
 
 class StationOut(LaidOut):
@@ -165,7 +167,7 @@ class Preview(BaseModel):
     aids: tuple[AidEntry, ...] = Field(description="with every size")
     backstroke_m: float
     parts: tuple[Needed, ...]
-    kit_check: tuple[str, ...]
+    kit_check: tuple[KitItem, ...]
     cautions: tuple[str, ...]
     laser: bool
 
@@ -177,15 +179,15 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
     window = station.putt.window
     abouts = [it.about for it in (station.rig, *station.aids)]
     return Preview(
-        words=station.words(units),
+        words=station_words(station, units),
         allows=allows(station, units),
         breaks=breaks(station, units),
         trust=trust(station, units),
         window_left_deg=window.left_deg,
         window_right_deg=window.right_deg,
         sight=station.rig.sight(station.putt, bag.spreads(desk)[plan.level], units),
-        remedies=station.remedies(units),
-        objections=station.objections(plan.hand, units),
+        remedies=tuple(change_words(it, units) for it in station.remedies),
+        objections=tuple(objection_words(it, units) for it in station.objections(plan.hand)),
         stage=from_above(station, plan.hand, units),
         side=from_side(station, units),
         entry=entry_picture(station.rig, station.zones(units), units),
@@ -234,7 +236,7 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
             name=it.aid.about.name,
             sizes=it.aid.sizes(),
             sight=it.sight,
-            words=it.words,
+            words=proposal_words(it, units),
             guides=it.aid.about.guides,
             watches=isinstance(it.aid, Rig) and it.aid.about.measures == "start",
             missing=it.missing,

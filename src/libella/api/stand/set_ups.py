@@ -6,9 +6,11 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
-from ...core.stand.set_up import ENTRIES, Group, Noted, Unit, Wander
+from ...core.stand.set_up import ENTRIES, Unit
+from ...lessons.see.eyes import eye_sheet
 from ...lessons.stand import set_ups
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, words
+from ...words.stand.set_up import GROUPS, NotedWords, WanderWords, noted_words, wander_words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words30
 
 router = APIRouter(tags=["set-ups"])
 
@@ -18,20 +20,20 @@ class EntryOut(BaseModel):
 
     name: str
     label: str
-    group: Group
+    group: str
     unit: Unit
     hint: str
     low: float
     high: float
     step: float
-    options: tuple[str, ...]
+    options: dict[str, str] = Field(description="codes, each with its name")
 
 
 class SetUpIn(Entry):
     """A set-up as noted."""
 
     lesson_id: UUID
-    values: dict[words(30), float | words(30)] = Field(
+    values: dict[Words30, float | Words30] = Field(
         max_length=len(ENTRIES), examples=[{"ball_toes_m": 0.23, "shoulders_deg": "left"}]
     )
     again_of: UUID | None = Field(default=None, description="the first of its run, taken again after stepping away")
@@ -53,15 +55,15 @@ class StandOut(BaseModel):
     taken: list[SetUpOut]
     now: SetUpOut | None
     before: SetUpOut | None
-    noted: tuple[Noted, ...]
-    wander: tuple[Wander, ...] = Field(description="how far each number goes from one time to the next")
+    noted: tuple[NotedWords, ...]
+    wander: tuple[WanderWords, ...] = Field(description="how far each number goes from one time to the next")
     times: int = Field(description="how often this set-up was taken")
     above: Scene
     behind: Scene
 
 
 class NotedIn(Entry):
-    names: list[words(30)] = Field(max_length=len(ENTRIES))
+    names: list[Words30] = Field(max_length=len(ENTRIES))
 
 
 class VoidSetUpIn(Entry):
@@ -73,8 +75,8 @@ def entries() -> list[EntryOut]:
     """What can be noted of a set-up."""
     return [
         EntryOut(
-            name=name, label=it.label, group=it.group, unit=it.unit, hint=it.hint, low=it.low, high=it.high,
-            step=it.step, options=it.options,
+            name=name, label=it.label, group=GROUPS[it.group], unit=it.unit, hint=it.hint, low=it.low, high=it.high,
+            step=it.step, options=dict(it.options),
         )
         for name, it in ENTRIES.items()
     ]  # fmt: skip
@@ -89,14 +91,15 @@ def want(desk: AtDesk, entry: NotedIn) -> NotedIn:
 @router.get("/lessons/{id}/stand")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> StandOut:
     """The set-up of a lesson."""
-    sheet = set_ups.stand_sheet(desk, id, units)
+    found = eye_sheet(desk, id).found
+    sheet = set_ups.stand_sheet(desk, id, units, eyes_inside_m=found.inside.value / 1000 if found else None)
     return StandOut(
         wanted=list(sheet.wanted),
         taken=[SetUpOut.model_validate(it) for it in sheet.taken],
         now=None if sheet.now is None else SetUpOut.model_validate(sheet.now),
         before=None if sheet.before is None else SetUpOut.model_validate(sheet.before),
-        noted=sheet.noted,
-        wander=sheet.wander,
+        noted=tuple(noted_words(it, units) for it in sheet.noted),
+        wander=tuple(wander_words(it, units) for it in sheet.wander),
         times=sheet.times,
         above=sheet.above,
         behind=sheet.behind,

@@ -1,27 +1,15 @@
-"""Blocks and readings: record, void, restore, judge."""
+"""Blocks and readings: record, void, restore."""
 
 from datetime import datetime
 
 from fastapi import APIRouter, Request, Response
 from pydantic import BaseModel, Field
 
-from ...core.certainty.vial import Vial
-from ...core.drawing.scene import Scene
-from ...core.judge.judgement import Judgement
-from ...core.judge.tables import Table
-from ...core.measure.interval import Interval
-from ...core.measure.side import side_of
-from ...core.set.station import Station
-from ...core.start.ladder import Rung
 from ...core.start.notes import NOTES, When
 from ...core.start.path import PathModel, PathName
-from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
-from ...lessons.judge import tables as chains
-from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
-from ...store.tables import GolferRow, ReadingRow
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, as_kept, words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 from ..set.instruments import EntryPicture, entry_picture
 
 router = APIRouter(tags=["blocks"])
@@ -33,7 +21,7 @@ class BlockIn(Entry):
     guided: bool = Field(description="true when a guide stands in the golfer's view", examples=[False])
     planned: int = Field(description="putts after which the verdict is given, 3 to 200", examples=[10])
     started_at: Moment
-    asks: tuple[words(20), ...] = Field(default=(), description="what else is noted of every putt", examples=[["felt"]])
+    asks: tuple[Words20, ...] = Field(default=(), description="what else is noted of every putt", examples=[["felt"]])
     hole: bool = Field(default=True, description="false: putted to an aim point, with no hole there")
     path_model: PathName = Field(default="", description="the path as declared")
     ball_ahead_m: float = Field(default=0.0, description="ball ahead of the arc's middle, m")
@@ -56,12 +44,12 @@ class ReadingIn(Entry):
     """One putt, raw: what was tapped."""
 
     block_id: UUID
-    raw: dict[words(40), float | words(40)] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
+    raw: dict[Words40, float | Words40] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
     taken_at: Moment = Field(description="when it was tapped, by the client's clock")
-    notes: dict[words(20), float | words(20)] = Field(default_factory=dict, max_length=16, examples=[{"felt": "left"}])
+    notes: dict[Words20, float | Words20] = Field(default_factory=dict, max_length=16, examples=[{"felt": "left"}])
 
 
-class VoidIn(Entry):
+class VoidReadingIn(Entry):
     reason: ShortWords = Field(examples=["talked through"])
 
 
@@ -78,11 +66,6 @@ class ReadingOut(Kept):
     recorded_at: datetime
     voided: bool
     void_reason: str | None
-
-
-class ReadingLine(ReadingOut):
-    words: str
-    side: str
 
 
 class BlockKept(Kept):
@@ -103,54 +86,13 @@ class BlockKept(Kept):
     started_at: datetime
 
 
-class BlockLine(BlockKept):
-    """A block in one line, with its vial."""
-
-    station: str
-    rig_kind: str
-    putts: int
-    final: bool
-    proved: bool = Field(description="false when the line was not proved: marked so wherever its numbers appear")
-    headline: str
-    size: str
-    vial: Vial
-
-
-class BlockOut(BlockLine):
-    """A block with its readings, oldest first."""
-
-    readings: list[ReadingLine]
-
-
-class JudgedOut(BaseModel):
-    """A block judged, with the picture of its putts from above."""
-
-    block: BlockOut
-    judgement: Judgement
-    rays: Scene
-    rung: Rung = Field(description="what the ladder says of the rig")
-
-
-class TablesOut(BaseModel):
-    """What lies behind a block's judgement."""
-
-    tables: tuple[Table, ...]
-
-
-class WallOut(BaseModel):
-    """What a second screen shows of the lesson's block: the last putt large and the vial; None before any block."""
-
-    block: BlockLine | None
-    last: ReadingLine | None
-
-
 class NoteOut(BaseModel):
     """Something that can be noted of a putt by one tap."""
 
     note: str
     label: str
     question: str
-    options: tuple[str, ...]
+    options: dict[str, str] = Field(description="what can be tapped: codes, each with its name")
     when: When
     columns: int
     unit: str
@@ -159,10 +101,7 @@ class NoteOut(BaseModel):
     step: float
     low_word: str
     high_word: str
-
-
-class FurtherOut(BaseModel):
-    words: str
+    needs_hole: bool = Field(description="it tells what became of the ball at the hole")
 
 
 @router.get("/notes")
@@ -173,7 +112,7 @@ def notes() -> list[NoteOut]:
             note=key,
             label=it.label,
             question=it.question,
-            options=it.options,
+            options=dict(it.options),
             when=it.when,
             columns=it.columns,
             unit=it.bounds.unit if it.bounds else "",
@@ -182,6 +121,7 @@ def notes() -> list[NoteOut]:
             step=it.step,
             low_word=it.low_word,
             high_word=it.high_word,
+            needs_hole=it.needs_hole,
         )
         for key, it in NOTES.items()
     ]
@@ -224,47 +164,6 @@ def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
     return entry_picture(station.rig, station.zones(units), units)
 
 
-@router.get("/blocks/{id}/judgement")
-def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
-    """The judgement of a block as it stands."""
-
-    def make(_: int) -> str:
-        it = blocks.judge_block(desk, id, units)
-        block = _out(it.sheet, it.judgement, units)
-        return JudgedOut(block=block, judgement=it.judgement, rays=it.rays, rung=it.rung).model_dump_json()
-
-    return as_kept(kept.of_block(desk, id, f"judged, {units}", make))
-
-
-@router.get("/blocks/{id}/tables")
-def tables(desk: AtDesk, id: UUID, units: InUnits = "metric") -> TablesOut:
-    """Every link of the chain, what was noted beside the start lines, the side by distance."""
-
-    def make(_: int) -> str:
-        return TablesOut(tables=chains.block_tables(desk, id, units)).model_dump_json()
-
-    return as_kept(kept.of_block(desk, id, f"tables, {units}", make))
-
-
-@router.get("/lessons/{id}/wall")
-def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
-    """The block putted now, for a second screen. A putt is there when it is kept: after what was felt was called."""
-    block_id = blocks.block_now(desk, id)
-    if block_id is None:
-        return WallOut(block=None, last=None)
-    sheet, judgement = blocks.judged_sheet(desk, block_id, units)
-    last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
-    station = blocks.station_of(sheet.block)
-    block = BlockLine(**_line(sheet, judgement, units))
-    return WallOut(block=block, last=_reading(last, station, units) if last else None)
-
-
-@router.get("/blocks/{id}/further")
-def further(desk: AtDesk, id: UUID) -> FurtherOut:
-    """How many more putts would settle it."""
-    return FurtherOut(words=blocks.further_putts_words(desk, id))
-
-
 @router.put("/readings/{id}", responses={201: {"model": ReadingOut}})
 def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response: Response) -> ReadingOut:
     """Record one putt. Sent again it changes nothing; the same id with another body is a conflict."""
@@ -275,7 +174,7 @@ def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response
 
 
 @router.put("/readings/{id}/void")
-def void(desk: AtDesk, request: Request, id: UUID, entry: VoidIn) -> ReadingOut:
+def void(desk: AtDesk, request: Request, id: UUID, entry: VoidReadingIn) -> ReadingOut:
     """Void a reading; it stays in the record with the reason."""
     return _marked(desk, request, id, entry.reason)
 
@@ -290,39 +189,3 @@ def _marked(desk: Desk, request: Request, id: UUID, reason: str | None) -> Readi
     row = blocks.void_reading(desk, id, reason)
     request.app.state.live.tell(blocks.lesson_of_block(desk, row.block_id), "putt", block_id=str(row.block_id))
     return ReadingOut.model_validate(row)
-
-
-def block_line(sheet: BlockSheet, golfer: GolferRow, units: InUnits) -> BlockLine:
-    """A block in one line."""
-    return BlockLine(**_line(sheet, blocks.judge_sheet(sheet, golfer, units), units))
-
-
-def block_out(sheet: BlockSheet, golfer: GolferRow, units: InUnits) -> BlockOut:
-    """A block with its readings."""
-    return _out(sheet, blocks.judge_sheet(sheet, golfer, units), units)
-
-
-def _out(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> BlockOut:
-    station = blocks.station_of(sheet.block)
-    readings = [_reading(it, station, units) for it in sheet.readings]
-    return BlockOut(**_line(sheet, judgement, units), readings=readings)
-
-
-def _reading(it: ReadingRow, station: Station, units: InUnits) -> ReadingLine:
-    interval = Interval.of(it.low_deg, it.high_deg)
-    side = "neither" if 0 in interval else side_of(interval.anchor)
-    return ReadingLine(**ReadingOut.model_validate(it).model_dump(), words=station.rig.words(it.raw, units), side=side)
-
-
-def _line(sheet: BlockSheet, judgement: Judgement, units: InUnits) -> dict[str, object]:
-    station = blocks.station_of(sheet.block)
-    return BlockKept.model_validate(sheet.block).model_dump() | {
-        "station": station.words(units),
-        "rig_kind": sheet.block.rig_kind,
-        "proved": station.proof.is_proved,
-        "putts": judgement.putts,
-        "final": judgement.final,
-        "headline": judgement.headline,
-        "size": judgement.size,
-        "vial": judgement.vial,
-    }

@@ -23,7 +23,7 @@ from ...lessons.start import sensors
 from ...lessons.start.strokes import Received, StrokeEntry, receive
 from ..base.live import Live, same_site
 from ..base.problems import FieldProblem, Problem, field_problem, problem
-from ..base.shapes import AtDesk, Entry, words
+from ..base.shapes import AtDesk, Entry, ShortWords, Words40, Words80
 
 router = APIRouter(prefix="/sensor-link", tags=["sensor-link"])
 
@@ -38,7 +38,7 @@ class PairIn(Entry):
     format: Literal["libella-stroke"]
     version: Literal[1]
     code: str = Field(pattern=r"^\d{6}$", examples=["402913"])
-    device_id: words(80, shortest=1) = Field(description="the device's own name of itself", examples=["face-7c1"])
+    device_id: ShortWords = Field(description="the device's own name of itself", examples=["face-7c1"])
 
 
 class PairedOut(BaseModel):
@@ -52,10 +52,10 @@ class Message(Entry):
     format: Literal["libella-stroke"]
     version: Literal[1]
     kind: Literal["stroke", "still", "level"]
-    device_id: words(80, shortest=1)
-    stroke_id: words(80) = Field(default="", description="of a stroke: the device's own id; sent again it is the same")
+    device_id: ShortWords
+    stroke_id: Words80 = Field(default="", description="of a stroke: the device's own id; sent again it is the same")
     at: AwareDatetime = Field(description="by the device's clock")
-    measures: dict[words(40), float] = Field(max_length=20, examples=[{"face_impact_deg": 0.6, "u_deg": 0.2}])
+    measures: dict[Words40, float] = Field(max_length=20, examples=[{"face_impact_deg": 0.6, "u_deg": 0.2}])
 
 
 class MessageOut(BaseModel):
@@ -264,13 +264,15 @@ def _id_of(told: Any) -> str:
     return said.encode(errors="replace").decode()
 
 
-def _refusal(told: Any, fault: ValidationError | OutOfLimits) -> Problem:
+def _refusal(told: Any, fault: ValidationError | OutOfLimits | OverflowError) -> Problem:
     if isinstance(told, dict) and (told.get("format") != FORMAT or told.get("version") != VERSION):
         return _as_problem(_another_version(told))
     if isinstance(fault, OutOfLimits):
         errors = [FieldProblem(field=fault.field, message=fault.message, limit=fault.limit, unit=fault.unit)]
-    else:
+    elif isinstance(fault, ValidationError):
         errors = [field_problem(it) for it in fault.errors()]
+    else:
+        errors = [FieldProblem(field="at", message="That is beyond any date.", limit="a date", unit="")]
     said = "; ".join(f"{it.field}: {it.message}" for it in errors)
     return Problem(type="urn:libella:problem:invalid", title="Message refused", status=422, detail=said, errors=errors)
 

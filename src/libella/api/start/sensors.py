@@ -10,7 +10,7 @@ from ...core.start.stroke import SENSORS, SensorKind
 from ...lessons.start import sensors, strokes
 from ...store.tables import SensorRow
 from ..base.live import Live
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Words80
 
 router = APIRouter(tags=["sensors"])
 
@@ -18,7 +18,7 @@ router = APIRouter(tags=["sensors"])
 class SensorIn(Entry):
     lesson_id: UUID
     kind: SensorKind
-    name: words(80) = ""
+    name: Words80 = ""
 
 
 class LessonOfSensorIn(Entry):
@@ -128,11 +128,10 @@ def put(desk: AtDesk, request: Request, id: UUID, entry: StrokePlaceIn) -> Senso
 
 def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
     row = it.sensor
-    kind = next(kind for kind in SENSORS if kind == row.kind)
     return SensorOut(
         id=row.id,
-        kind=kind,
-        kind_words=SENSORS[kind],
+        kind=row.kind,
+        kind_words=SENSORS[row.kind],
         name=row.name,
         code=row.code if row.paired_at is None else None,
         code_until=row.code_until,

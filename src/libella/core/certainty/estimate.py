@@ -2,8 +2,12 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from typing import Final
 
 from .verdict import NINETY
+
+INTERVAL: Final = (0.05, 0.95)
+"""The quantiles at the ends of every interval that is told."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -20,6 +24,11 @@ class Estimate:
         return (self.high - self.low) / 2
 
     @property
+    def is_one_side(self) -> bool:
+        """True where the whole interval lies on one side of 0."""
+        return self.low * self.high > 0
+
+    @property
     def sd(self) -> float:
         """The standard deviation a normal with that interval would have."""
         return self.doubt / NINETY
@@ -27,4 +36,14 @@ class Estimate:
 
 def estimated(quantile: Callable[[float], float]) -> Estimate:
     """The median and the 90 % interval of what has these quantiles."""
-    return Estimate(quantile(0.5), quantile(0.05), quantile(0.95))
+    return Estimate(quantile(0.5), *(quantile(it) for it in INTERVAL))
+
+
+def normal(middle: float, sd: float) -> Estimate:
+    """A normal quantity told by its middle and its 90 % interval."""
+    return Estimate(middle, middle - NINETY * sd, middle + NINETY * sd)
+
+
+def around(middle: float, doubt: float) -> Estimate:
+    """The same from half the width of its interval."""
+    return Estimate(middle, middle - doubt, middle + doubt)

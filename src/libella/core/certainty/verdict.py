@@ -1,7 +1,7 @@
-"""How sure is sure enough, and how much is enough to matter: one rule and one table for everything judged (handbook 5).
+"""How sure is sure enough: the one rule from probability and cost to a word (handbook 5).
 
-A thing *matters* from one size on and is *nothing to mend* under another; sizes are putts of a hundred that start
-inside the window, or degrees or millimetres where nothing is putted. All of these are opinions.
+Everything that is judged, a bias, a difference, a drift, what the picture does to the aim, takes its word from here;
+the texts of the words stand in `words.certainty`.
 """
 
 from dataclasses import dataclass
@@ -13,31 +13,42 @@ Word = Literal["clear", "likely", "none", "open"]
 CLEAR: Final = 0.95
 LIKELY: Final = 0.80
 NONE: Final = 0.80
+"""How sure it must be that something is too small to mend."""
+SETTLES: Final = 0.80
+"""In how many continuations more readings must settle a thing before they are advised."""
 NINETY: Final = 1.645
 """Half a 90 % interval of a normal, in standard deviations."""
 
-WORDS: Final[dict[Word, str]] = {
-    "clear": "clear",
-    "likely": "likely",
-    "none": "nothing to mend",
-    "open": "can't tell yet",
-}
 
-Sure = Literal["clear", "likely", "can't tell yet"]
+def sure_of(chance: float) -> Literal["clear", "likely", "open"]:
+    """The word for how sure one thing is, by its probability alone."""
+    return "clear" if chance >= CLEAR else "likely" if chance >= LIKELY else "open"
 
 
-def sure_of(chance: float) -> Sure:
-    """The word for how sure a direction is, by its probability."""
-    return "clear" if chance >= CLEAR else "likely" if chance >= LIKELY else "can't tell yet"
+def is_likely(chance: float) -> bool:
+    """True from where on a thing may be called likely."""
+    return chance >= LIKELY
+
+
+def is_unlikely(chance: float) -> bool:
+    """True where the contrary may be called likely."""
+    return chance <= 1 - LIKELY
+
+
+def clear_among(candidates: int) -> float:
+    """The probability from which one of several is clear: each further one is one more chance to be wrong."""
+    return 1 - (1 - CLEAR) / candidates
 
 
 @dataclass(frozen=True, slots=True)
 class Verdict:
-    """The word, the side it is about (neither where there is nothing to mend), and the probability behind it."""
+    """The word, the side it is about (neither where there is nothing to mend), the probability behind it, and what it
+    costs on average, in the unit of what matters; None where it was not weighed by cost."""
 
     word: Word
     side: Side
     probability: float
+    cost: float | None = None
 
     @property
     def names_direction(self) -> bool:
@@ -45,7 +56,15 @@ class Verdict:
         return self.word in ("clear", "likely")
 
 
-def weigh(right: float, left: float, small: float, *, can_be_clear: bool = True, clear: float = CLEAR) -> Verdict:
+def weigh(
+    right: float,
+    left: float,
+    small: float,
+    *,
+    can_be_clear: bool = True,
+    clear: float = CLEAR,
+    cost: float | None = None,
+) -> Verdict:
     """The one rule from probabilities to a word.
 
     Parameters
@@ -53,14 +72,20 @@ def weigh(right: float, left: float, small: float, *, can_be_clear: bool = True,
     right, left : chance that it lies to that side and is large enough to matter
     small : chance that it is too small to mend
     can_be_clear : False where something shared by all readings is not checked, such as a line that is not proved
-    clear : surer than usual where one of several is named
+    clear : surer than usual where one of several is named: see `clear_among`
+    cost : carried along
     """
     side: Side = "right" if right >= left else "left"
     strongest = max(right, left)
     if strongest >= clear and can_be_clear:
-        return Verdict("clear", side, strongest)
+        return Verdict("clear", side, strongest, cost)
     if strongest >= LIKELY:
-        return Verdict("likely", side, strongest)
+        return Verdict("likely", side, strongest, cost)
     if small >= NONE:
-        return Verdict("none", "neither", small)
-    return Verdict("open", side, strongest)
+        return Verdict("none", "neither", small, cost)
+    return Verdict("open", side, strongest, cost)
+
+
+def weigh_event(chance: float) -> Verdict:
+    """The same for something that happened or did not, such as a drift: none where it likely did not."""
+    return weigh(chance, 0.0, 1 - chance)

@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..certainty.matter import Matter
+from ..certainty.verdict import SETTLES
 from ..measure.interval import Interval
 from ..measure.window import Window
 from .cost import Mix, Sides
@@ -14,7 +15,6 @@ from .posterior import LAPSE_REACH, LAPSE_SHARE, Floats, Posterior
 MOST_FURTHER = 40
 _STEPS = (1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 21, 25, 30, 35, MOST_FURTHER)
 _PLAYED = 200
-_SETTLED_SHARE = 0.8
 
 Settled = Callable[[Floats, Floats, Floats], NDArray[np.bool_]]
 
@@ -68,6 +68,6 @@ def further_putts(
         value = now + counts[:, step - 1] @ table
         weight = np.exp(value - value.max(axis=1, keepdims=True))
         weight /= weight.sum(axis=1, keepdims=True)
-        if settled(*(weight @ told).T).mean() >= _SETTLED_SHARE:
+        if settled(*(weight @ told).T).mean() >= SETTLES:
             return step
     return None

@@ -13,8 +13,9 @@ from typing import Final
 import numpy as np
 from scipy.special import ndtr, ndtri
 
+from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS, Matter
-from ..certainty.verdict import NINETY, Verdict, weigh
+from ..certainty.verdict import Verdict, weigh
 from ..measure.window import Window
 from .posterior import Floats, Posterior, normal_below
 
@@ -127,11 +128,11 @@ def cost(post: Posterior, mix: Mix, matter: Matter) -> Cost:
     return Cost(post.mean(sides.right), post.mean(sides.left), post.mean(sides.small), 100 * post.mean(value))
 
 
-def weigh_difference(low: float, value: float, high: float, spread: float, mix: Mix) -> Verdict:
-    """The word for a difference of two biases, its median and 90 % interval given, by what it costs at this spread."""
+def weigh_difference(moved: Estimate, spread: float, mix: Mix) -> Verdict:
+    """The word for a difference of two biases, degrees, by what it costs at this spread."""
     matter = MATTERS["difference"]
     far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([spread]), mix)[:, 0]
-    sd = max((high - low) / (2 * NINETY), 1e-6)
+    value, sd = moved.value, max(moved.sd, 1e-6)
     below: Floats = ndtr(np.array([value - far, -value - far, near - value, -near - value]) / sd)
     right, left, inner, outer = (float(it) for it in below)
     return weigh(right, left, inner - outer)

@@ -13,6 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.special import ndtr
 
+from ..certainty.verdict import NINETY
 from ..measure.interval import Interval
 
 Floats = NDArray[np.float64]
@@ -41,13 +42,10 @@ class Prior:
     unit: str
 
     @property
-    def words(self) -> str:
-        low, high = (self.spread_median * math.exp(z * 1.645 * self.spread_log_sd) for z in (-1, 1))
-        mark = "°" if self.unit == "deg" else f" {self.unit}"
-        return (
-            f"Before any putt: bias {self.bias_mean:g} ± {self.bias_sd:g}{mark} (one standard deviation), "
-            f"spread around {self.spread_median:g}{mark} ({low:.1f} to {high:.1f}{mark}, nine in ten)."
-        )
+    def spread_range(self) -> tuple[float, float]:
+        """Where nine in ten spreads are expected."""
+        low, high = (self.spread_median * math.exp(z * NINETY * self.spread_log_sd) for z in (-1, 1))
+        return low, high
 
 
 START = Prior(bias_mean=0.0, bias_sd=2.0, spread_median=1.0, spread_log_sd=0.9, unit="deg")

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from ..certainty.estimate import Estimate, estimated
+from ..certainty.estimate import INTERVAL, Estimate, estimated
 from ..certainty.matter import MATTERS
 from ..certainty.vial import Bubble
 from ..measure.window import Window
@@ -66,7 +66,7 @@ def summarise(post: Posterior, allowed: Window | Mix, quantity: str = "start") -
     steadier = inside(spread_factor=0.75) - chance
 
     def share(values: Floats) -> Estimate:
-        low, high = post.quantiles(values, (0.05, 0.95))
+        low, high = post.quantiles(values, INTERVAL)
         return Estimate(post.mean(values), low, high)
 
     return Summary(

@@ -25,7 +25,7 @@ def verdict(summary: Summary, *, proved: bool = True) -> Verdict:
 
 def weighed(cost: Cost, *, proved: bool = True) -> Verdict:
     """The word for a cost, wherever it is weighed."""
-    return weigh(cost.right, cost.left, cost.small, can_be_clear=proved)
+    return weigh(cost.right, cost.left, cost.small, can_be_clear=proved, cost=cost.mean)
 
 
 def putts_to_settle(

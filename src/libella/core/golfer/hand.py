@@ -5,6 +5,6 @@ from typing import Literal
 Hand = Literal["right", "left"]
 
 
-def push_or_pull(side: Literal["left", "right"], hand: Hand) -> str:
+def push_or_pull(side: Literal["left", "right"], hand: Hand) -> Literal["push", "pull"]:
     """The golfer's word for a start error: right is a push for a right-handed golfer, a pull for a left-handed one."""
     return "push" if side == hand else "pull"

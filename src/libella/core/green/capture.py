@@ -11,21 +11,21 @@ CAPTURE_WORDS: dict[Capture, str] = {"rim_assisted": "rim-assisted", "free_fall"
 
 DISTANCE = Bounds(0.3, 15.0, "m")
 PAST = Bounds(0.0, 3.0, "m")
-STIMP = Bounds(4.0, 16.0, "ft")
+GREEN_SPEED = Bounds(4.0, 16.0, "ft")
 
 _HOLE_R = HOLE_M / 2
 _BALL_R = BALL_M / 2
 _RIM_LIMIT_M_S = 1.63
 
 
-def deceleration(stimp_ft: float) -> float:
+def deceleration(green_speed_ft: float) -> float:
     """Deceleration of a rolling ball on a level green of that speed, m/s² (already holds the 5/7 of rolling)."""
-    return RAMP_SPEED_M_S**2 / (2 * stimp_ft * FOOT_M)
+    return RAMP_SPEED_M_S**2 / (2 * green_speed_ft * FOOT_M)
 
 
-def speed_past(past_m: float, stimp_ft: float) -> float:
+def speed_past(past_m: float, green_speed_ft: float) -> float:
     """Speed at the hole's centre of a putt that would stop `past_m` beyond it on the level, m/s."""
-    return math.sqrt(2 * deceleration(stimp_ft) * past_m)
+    return math.sqrt(2 * deceleration(green_speed_ft) * past_m)
 
 
 def capture_offset(speed_m_s: float, capture: Capture) -> float:
@@ -40,9 +40,9 @@ def capture_offset(speed_m_s: float, capture: Capture) -> float:
     return math.sqrt(max(0.0, _HOLE_R**2 - half_chord**2))
 
 
-def longest_past(stimp_ft: float, capture: Capture) -> float:
+def longest_past(green_speed_ft: float, capture: Capture) -> float:
     """How far past the hole a dead-centre putt may be struck and still drop, m."""
     speed = _RIM_LIMIT_M_S
     if capture == "free_fall":
         speed = (2 * _HOLE_R - _BALL_R) / math.sqrt(2 * _BALL_R / GRAVITY_M_S2)
-    return speed**2 / (2 * deceleration(stimp_ft))
+    return speed**2 / (2 * deceleration(green_speed_ft))

@@ -8,7 +8,7 @@ from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape
 from ..measure.limits import OutOfLimits
 from ..measure.units import Units, tape
 from ..measure.window import Window
-from .capture import CAPTURE_WORDS, DISTANCE, PAST, STIMP, Capture, capture_offset, longest_past, speed_past
+from .capture import CAPTURE_WORDS, DISTANCE, GREEN_SPEED, PAST, Capture, capture_offset, longest_past, speed_past
 from .read import Read
 from .roll import Ground
 from .slope import FALLS, SLOPE_DOUBT
@@ -29,7 +29,7 @@ class Putt:
     ----------
     distance_m : ball to the hole's centre, 0.3 to 15 m
     past_m : how far past the hole's centre it would run, 0 to 3 m and not beyond what the hole can take
-    stimp_ft : green speed, feet on the ramp, 4 to 16
+    green_speed_ft : green speed, feet on the ramp, 4 to 16
     capture : which approximation of capture is in use
     falls_forward_percent, falls_right_percent : slope along the line to the hole (downhill positive) and across it
     falls_doubt_percent : standard error of the slope; 0 where it was not found out
@@ -39,7 +39,7 @@ class Putt:
 
     distance_m: float
     past_m: float
-    stimp_ft: float
+    green_speed_ft: float
     capture: Capture = "rim_assisted"
     falls_forward_percent: float = 0.0
     falls_right_percent: float = 0.0
@@ -50,7 +50,7 @@ class Putt:
     def __post_init__(self) -> None:
         DISTANCE.check("distance_m", "Putt length", self.distance_m)
         PAST.check("past_m", "Pace past the hole", self.past_m)
-        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
+        GREEN_SPEED.check("green_speed_ft", "Green speed", self.green_speed_ft)
         FALLS.check("falls_forward_percent", "Fall towards the hole", self.falls_forward_percent)
         FALLS.check("falls_right_percent", "Fall to the right", self.falls_right_percent)
         SLOPE_DOUBT.check("falls_doubt_percent", "Doubt of the slope", self.falls_doubt_percent)
@@ -58,7 +58,7 @@ class Putt:
             raise OutOfLimits(
                 "read", "Say your read before the putt is started at it.", limit="a place beside the hole", unit=""
             )
-        longest = longest_past(self.stimp_ft, self.capture)
+        longest = longest_past(self.green_speed_ft, self.capture)
         if self.past_m >= longest:
             raise OutOfLimits(
                 "past_m",
@@ -71,7 +71,7 @@ class Putt:
     @property
     def capture_m(self) -> float:
         """Largest miss of the hole's centre that still drops, m either side."""
-        return capture_offset(speed_past(self.past_m, self.stimp_ft), self.capture)
+        return capture_offset(speed_past(self.past_m, self.green_speed_ft), self.capture)
 
     @property
     def is_level(self) -> bool:
@@ -79,7 +79,7 @@ class Putt:
 
     @property
     def _ground(self) -> Ground:
-        return Ground(self.stimp_ft, self.falls_forward_percent, self.falls_right_percent)
+        return Ground(self.green_speed_ft, self.falls_forward_percent, self.falls_right_percent)
 
     @property
     def aim(self) -> Aim:

@@ -37,14 +37,14 @@ class Ground:
     Positive falls forward (downhill to the hole) and to the right.
     """
 
-    stimp_ft: float
+    green_speed_ft: float
     falls_forward_percent: float = 0.0
     falls_right_percent: float = 0.0
 
     @property
     def friction(self) -> float:
         """Deceleration on the level, m/s²."""
-        return deceleration(self.stimp_ft)
+        return deceleration(self.green_speed_ft)
 
     @property
     def pull(self) -> tuple[float, float]:

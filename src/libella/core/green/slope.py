@@ -133,7 +133,7 @@ class TrialRoll:
         DRIFTED.check("drift_m", "Drift", self.drift_m)
 
 
-def rolled_slope(rolls: Sequence[TrialRoll], stimp_ft: float, *, tape_m: float = 0.01) -> Slope:
+def rolled_slope(rolls: Sequence[TrialRoll], green_speed_ft: float, *, tape_m: float = 0.01) -> Slope:
     """The slope that test rolls both ways tell, all sent off with the same speed (a ramp, or a practised stroke).
 
     With friction a and the slope's pull s against the roll, a ball rolls ℓ = v²/(2(a + s)) and drifts c·ℓ/(2a + s)
@@ -143,7 +143,7 @@ def rolled_slope(rolls: Sequence[TrialRoll], stimp_ft: float, *, tape_m: float =
     Parameters
     ----------
     rolls : at least one each way
-    stimp_ft : green speed
+    green_speed_ft : green speed
     tape_m : standard uncertainty of a length and a drift read by tape, m
 
     Raises
@@ -154,7 +154,7 @@ def rolled_slope(rolls: Sequence[TrialRoll], stimp_ft: float, *, tape_m: float =
     ways = {way: [it for it in rolls if it.way == way] for way in ("out", "back")}
     if not ways["out"] or not ways["back"]:
         raise OutOfLimits("rolls", "Roll at least one ball each way.", limit="at least 1 each way", unit="")
-    a = deceleration(stimp_ft)
+    a = deceleration(green_speed_ft)
     length = {way: mean(it.length_m for it in these) for way, these in ways.items()}
     turn = {way: mean(it.drift_m / it.length_m for it in these) for way, these in ways.items()}
     total = length["out"] + length["back"]

@@ -161,7 +161,7 @@ def pace_window(
     Between the last step that drops and the first that does not, what it has to spare is taken as straight.
     """
     true = aim(ground, distance_m, past_m, capture)
-    paces = np.linspace(-_SLOWER_M, longest_past(ground.stimp_ft, capture), _PACES)
+    paces = np.linspace(-_SLOWER_M, longest_past(ground.green_speed_ft, capture), _PACES)
     speeds = np.sqrt(np.maximum(true.speed_m_s**2 + 2 * ground.friction * (paces - past_m), 1e-6))
     path = roll_many(ground, distance_m, np.full_like(speeds, start_deg), speeds)
     off, at_speed = _closest(ground, path)
@@ -188,7 +188,7 @@ def pace_window(
 
 def _back(ground: Ground, distance_m: float, past_m: float) -> Path:
     """The path over the hole's centre at the pace meant, hole first."""
-    speed_at_hole = max(speed_past(past_m, ground.stimp_ft), _SLOWEST_M_S)
+    speed_at_hole = max(speed_past(past_m, ground.green_speed_ft), _SLOWEST_M_S)
 
     def arriving(slope_at_hole: float) -> Path:
         back = roll_back(ground, distance_m, slope_at_hole, speed_at_hole)
@@ -233,7 +233,7 @@ def _no_putt(ground: Ground) -> OutOfLimits:
     slope = f"{ground.falls_forward_percent:g} % forward, {ground.falls_right_percent:g} % to the right"
     return OutOfLimits(
         "falls_forward_percent",
-        f"No putt arrives at that pace on this slope ({slope}) and green speed ({ground.stimp_ft:g} ft).",
+        f"No putt arrives at that pace on this slope ({slope}) and green speed ({ground.green_speed_ft:g} ft).",
         limit="a slope on which the ball can stop",
         unit="%",
     )

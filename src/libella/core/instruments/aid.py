@@ -86,6 +86,8 @@ class About:
 
     kind: str
     name: str
+    said: str
+    """Its name inside a sentence."""
     measures: Measures
     entry: Literal["tap", "slide"]
     guides: bool
@@ -133,7 +135,8 @@ class Solid:
     """Something that stands on the ground, as an upright block, m: along and across the line and in height.
 
     Right of the line positive, for a right-handed golfer where the aid belongs to one side. `of` names the dimension
-    that puts it where it is.
+    that puts it where it is. `place`: what the putter's head would meet; a thing hung over its way, or one that the
+    ball starts on, is no obstacle of the same kind.
     """
 
     name: str
@@ -144,6 +147,7 @@ class Solid:
     top: float
     low: float = 0.0
     of: str = ""
+    place: Literal["standing", "hung", "under_the_ball"] = "standing"
 
     def mirrored(self) -> "Solid":
         """The same for a left-handed golfer."""

@@ -23,6 +23,7 @@ class BallBox(ByEye):
     about: ClassVar[About] = About(
         kind="ball_box",
         name="Ball box beside the ball",
+        said="ball box beside the ball",
         measures="face",
         entry="tap",
         guides=True,
@@ -34,7 +35,7 @@ class BallBox(ByEye):
             "Left in the way of the putt: take it off before the stroke.",
         ),
         cautions=("Take it off the line before the putt, and out of the way when you leave.",),
-        parts=(("ball box", 1),),
+        parts=(("ball_box", 1),),
     )
 
     def _reference_from_behind(self) -> tuple[Shape, ...]:

@@ -16,6 +16,7 @@ class BallGate(Gate):
     about: ClassVar[About] = gate_about(
         "ball_gate",
         "Gate of two balls",
+        "gate of two balls",
         "Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
         "Mark both spots: a knocked ball put back by eye changes the gate.",
         (("ball", 2),),

@@ -35,6 +35,7 @@ class Board(Ruled):
     about: ClassVar[About] = About(
         kind="board",
         name="Ruler board",
+        said="ruler board",
         measures="start",
         entry="slide",
         slides="Where the ball crossed the ruler",
@@ -48,7 +49,7 @@ class Board(Ruled):
             "The ball not put back on its spot.",
         ),
         cautions=("A board on the ground trips people: lift it when you leave the station.",),
-        parts=(("ruler board", 1),),
+        parts=(("ruler_board", 1),),
     )
 
     @property

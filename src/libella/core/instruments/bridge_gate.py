@@ -17,8 +17,9 @@ class BridgeGate(Gate):
     )
 
     about: ClassVar[About] = gate_about(
-        "bridge",
+        "bridge_gate",
         "Bridge opening",
+        "bridge opening",
         "Watch which pillar the ball touches first; through without a touch is clean.",
         "A bridge trips people: lift it when you leave the station.",
         (("bridge", 1),),

@@ -14,7 +14,8 @@ class ChalkLine(GroundLine):
     about: ClassVar[About] = line_about(
         "chalk_line",
         "Chalk line",
+        "chalk line",
         "Snapped from a string that was lifted to one side.",
         ("The greenkeeper's rules come first: ask before you chalk a green.",),
-        "chalk line",
+        "chalk_line",
     )

@@ -36,6 +36,7 @@ class CurvedRail(GuideRail):
     about: ClassVar[About] = About(
         kind="curved_rail",
         name="Curved guide rail",
+        said="curved guide rail",
         measures="path",
         entry="tap",
         guides=True,
@@ -47,7 +48,7 @@ class CurvedRail(GuideRail):
             "Leaning on the rail: the gap is never even, and nothing is learnt without it.",
         ),
         cautions=("A rail trips people: lift it when you leave the station.",),
-        parts=(("curved rail", 1),),
+        parts=(("curved_rail", 1),),
     )
 
     @property

@@ -53,6 +53,7 @@ class ElevatedString(Aid):
     about: ClassVar[About] = About(
         kind="elevated_string",
         name="String over the line",
+        said="string over the line",
         measures="eyes",
         entry="tap",
         guides=True,
@@ -143,5 +144,5 @@ class ElevatedString(Aid):
         return (
             Solid("near stake", near - half, near + half, -half, half, h, of="behind_m"),
             Solid("far stake", far - half, far + half, -half, half, h, of="length_m"),
-            Solid("string", near, far, y - 0.001, y + 0.001, h + 0.001, h - 0.001, of="string_height_m"),
+            Solid("string", near, far, y - 0.001, y + 0.001, h + 0.001, h - 0.001, of="string_height_m", place="hung"),
         )

@@ -18,6 +18,7 @@ class FaceMirror(Thrown):
         laser=True,
         mirror=True,
         name="Mirror on the face",
+        said="mirror on the face",
         measures="face",
         entry="slide",
         slides="Where the laser's spot lies on the ruler",
@@ -31,7 +32,7 @@ class FaceMirror(Thrown):
             "Read as if the angle were not doubled.",
         ),
         cautions=(*LASER, MIRROR_AND_LASER),
-        parts=(("face mirror", 1), ("pointing laser", 1), ("ruler board", 1)),
+        parts=(("face_mirror", 1), ("pointing_laser", 1), ("ruler_board", 1)),
     )
 
     def _value(self, offset_m: float) -> float:

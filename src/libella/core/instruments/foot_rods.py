@@ -20,6 +20,7 @@ class FootRods(BodyRod):
     about: ClassVar[About] = About(
         kind="foot_rods",
         name="Rod along the toes",
+        said="rod along the toes",
         measures="body",
         entry="slide",
         slides="How far the line of the feet turns",
@@ -29,7 +30,7 @@ class FootRods(BodyRod):
         read="Lay it along both toes; tape from each end to the line; the difference is the offset.",
         mistakes=("Laid along the shoes' soles, when one foot is turned out.", "Moved with the feet afterwards."),
         cautions=("Rods trip people: flag them, and take them up when you leave.",),
-        parts=(("rod", 2), ("tape measure", 1)),
+        parts=(("rod", 2), ("tape_measure", 1)),
     )
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:

@@ -169,6 +169,7 @@ MISTAKES = (
 def gate_about(
     kind: str,
     name: str,
+    said: str,
     read: str,
     caution: str,
     parts: tuple[tuple[str, int], ...],
@@ -178,6 +179,7 @@ def gate_about(
     return About(
         kind=kind,
         name=name,
+        said=said,
         measures="start",
         entry="tap",
         guides=True,

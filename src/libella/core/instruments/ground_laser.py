@@ -15,8 +15,9 @@ class GroundLaser(GroundLine):
     about: ClassVar[About] = line_about(
         "ground_laser",
         "Laser on the ground",
+        "laser on the ground",
         "The laser not over the ball's spot and the aim point both.",
         (*LASER, MIRROR_AND_LASER),
-        "line laser",
+        "line_laser",
         laser=True,
     )

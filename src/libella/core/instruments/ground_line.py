@@ -132,12 +132,13 @@ class GroundLine(Rig):
 
 
 def line_about(
-    kind: str, name: str, mistake: str, cautions: tuple[str, ...], part: str, *, laser: bool = False
+    kind: str, name: str, said: str, mistake: str, cautions: tuple[str, ...], part: str, *, laser: bool = False
 ) -> About:
     """What is told of a line on the ground; only what it is made of differs."""
     return About(
         kind=kind,
         name=name,
+        said=said,
         measures="start",
         entry="tap",
         guides=True,

@@ -35,6 +35,7 @@ class GroundMirror(Scale):
     about: ClassVar[About] = About(
         kind="ground_mirror",
         name="Mirror on the ground",
+        said="mirror on the ground",
         measures="eyes",
         entry="slide",
         slides="Where the eyes show in the mirror",
@@ -49,7 +50,7 @@ class GroundMirror(Scale):
             "The mirror's line not on the line.",
         ),
         cautions=(MIRROR_AND_LASER, "A mirror blinds in low sun: turn it over when you leave it."),
-        parts=(("ground mirror", 1), ("level", 1)),
+        parts=(("ground_mirror", 1), ("level", 1)),
     )
 
     def _value(self, offset_m: float) -> float:

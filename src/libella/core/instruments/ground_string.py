@@ -14,6 +14,7 @@ class GroundString(GroundLine):
     about: ClassVar[About] = line_about(
         "ground_string",
         "String on the ground",
+        "string on the ground",
         "Slack: wind and feet move it.",
         ("A string trips people: flag it, and take it up when you leave.",),
         "string",

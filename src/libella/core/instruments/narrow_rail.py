@@ -39,6 +39,7 @@ class NarrowRail(Rig):
     about: ClassVar[About] = About(
         kind="narrow_rail",
         name="Narrow rail",
+        said="narrow rail",
         measures="start",
         entry="tap",
         guides=True,
@@ -52,7 +53,7 @@ class NarrowRail(Rig):
             "Turned on the line: its far end off by as much as it is wide.",
         ),
         cautions=("A rail trips people: lift it when you leave the station.",),
-        parts=(("narrow rail", 1),),
+        parts=(("narrow_rail", 1),),
     )
 
     @property
@@ -121,4 +122,15 @@ class NarrowRail(Rig):
 
     def solids(self) -> tuple[Solid, ...]:
         # The ball starts on the rail, which begins beside the putter and not under it.
-        return (Solid("rail", 0.0, self.length_m, -self.width_m / 2, self.width_m / 2, 0.006, of="length_m"),)
+        return (
+            Solid(
+                "rail",
+                0.0,
+                self.length_m,
+                -self.width_m / 2,
+                self.width_m / 2,
+                0.006,
+                of="length_m",
+                place="under_the_ball",
+            ),
+        )

@@ -19,6 +19,7 @@ class PegGate(Gate):
     about: ClassVar[About] = gate_about(
         "peg_gate",
         "Gate of pegs",
+        "gate of pegs",
         "Watch which peg the ball touches first; none is clean.",
         "Pegs trip people: flag them, and pull them when you leave. Mend the holes.",
         (("peg", 2),),

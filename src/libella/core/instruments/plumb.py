@@ -23,6 +23,7 @@ class Plumb(Scale):
     about: ClassVar[About] = About(
         kind="plumb",
         name="Plumb from the eye",
+        said="plumb from the eye",
         measures="eyes",
         entry="slide",
         slides="Where the weight hangs",
@@ -32,7 +33,7 @@ class Plumb(Scale):
         read="Hold the line at the eye, let the weight come to rest, read where it stands across the line.",
         mistakes=("Held beside the eye instead of before it.", "The golfer lifts the head to look."),
         cautions=("Keep the weight away from the face while it swings.",),
-        parts=(("plumb line", 1), ("tape measure", 1)),
+        parts=(("plumb_line", 1), ("tape_measure", 1)),
     )
 
     def _value(self, offset_m: float) -> float:

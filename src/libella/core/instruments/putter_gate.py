@@ -30,6 +30,7 @@ class PutterGate(Aid):
     about: ClassVar[About] = About(
         kind="putter_gate",
         name="Putter gate of pegs",
+        said="putter gate of pegs",
         measures="strike",
         entry="tap",
         guides=True,

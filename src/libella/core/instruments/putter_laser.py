@@ -21,6 +21,7 @@ class PutterLaser(Thrown):
         kind="putter_laser",
         laser=True,
         name="Laser on the putter",
+        said="laser on the putter",
         measures="face",
         entry="slide",
         slides="Where the laser's spot lies on the ruler",
@@ -34,7 +35,7 @@ class PutterLaser(Thrown):
             "The throw measured from the ball instead of from the emitter.",
         ),
         cautions=LASER,
-        parts=(("putter laser", 1), ("ruler board", 1)),
+        parts=(("putter_laser", 1), ("ruler_board", 1)),
     )
 
     def _value(self, offset_m: float) -> float:

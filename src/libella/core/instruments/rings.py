@@ -34,6 +34,7 @@ class Rings(Aid):
     about: ClassVar[About] = About(
         kind="rings",
         name="Rings round the hole",
+        said="rings round the hole",
         measures="pace",
         entry="tap",
         guides=True,

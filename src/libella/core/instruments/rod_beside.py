@@ -23,6 +23,7 @@ class RodBeside(ByEye):
     about: ClassVar[About] = About(
         kind="rod_beside",
         name="Rod beside the ball",
+        said="rod beside the ball",
         measures="face",
         entry="tap",
         guides=True,

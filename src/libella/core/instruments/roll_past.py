@@ -25,6 +25,7 @@ class RollPast(Scale):
     about: ClassVar[About] = About(
         kind="roll_past",
         name="Tape for the roll past",
+        said="tape for the roll past",
         measures="pace",
         entry="slide",
         slides="Where the ball came to rest along the tape",
@@ -38,7 +39,7 @@ class RollPast(Scale):
             "A ball that went far off line is read along it.",
         ),
         cautions=("A tape on the green trips people: take it up when you leave.",),
-        parts=(("tape measure", 1),),
+        parts=(("tape_measure", 1),),
     )
 
     def _value(self, offset_m: float) -> float:

@@ -18,6 +18,7 @@ class ShoulderRod(BodyRod):
     about: ClassVar[About] = About(
         kind="shoulder_rod",
         name="Rod across the shoulders",
+        said="rod across the shoulders",
         measures="body",
         entry="slide",
         slides="How far the rod turns",
@@ -27,7 +28,7 @@ class ShoulderRod(BodyRod):
         read="Hold it across both shoulders; tape from each end down to the line; the difference is the offset.",
         mistakes=("Held by the hands: they turn it.", "Read while the golfer looks up."),
         cautions=("Step clear of the golfer's face before turning with a rod.",),
-        parts=(("rod", 1), ("tape measure", 1)),
+        parts=(("rod", 1), ("tape_measure", 1)),
     )
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:

@@ -39,6 +39,7 @@ class SquareReference(Ruled):
     about: ClassVar[About] = About(
         kind="square_reference",
         name="Square reference",
+        said="square reference",
         measures="face",
         entry="slide",
         slides="How wide the gap is, and at which end",
@@ -52,7 +53,7 @@ class SquareReference(Ruled):
             "A curved or milled face touches before its ends.",
         ),
         cautions=("Lift it when you leave the station: it trips people.",),
-        parts=(("square", 1), ("feeler card", 1)),
+        parts=(("square", 1), ("feeler_card", 1)),
     )
 
     @property

@@ -38,6 +38,7 @@ class StartReader(Rig):
     about: ClassVar[About] = About(
         kind="start_reader",
         name="Start reader",
+        said="start reader",
         measures="start",
         entry="slide",
         slides="Which start the reader shows",
@@ -50,7 +51,7 @@ class StartReader(Rig):
             "A stated uncertainty that nobody checked: read it against a known line.",
         ),
         cautions=("Its cable or stand trips people: keep it on the far side of the line.",),
-        parts=(("start reader", 1),),
+        parts=(("start_reader", 1),),
     )
 
     @property

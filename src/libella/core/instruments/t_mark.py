@@ -23,6 +23,7 @@ class TMark(ByEye):
     about: ClassVar[About] = About(
         kind="t_mark",
         name="T mark",
+        said="T mark",
         measures="face",
         entry="tap",
         guides=True,
@@ -34,7 +35,7 @@ class TMark(ByEye):
             "The bar shorter than the face.",
         ),
         cautions=("Tape and chalk only where the greenkeeper allows it.",),
-        parts=(("cloth tape", 1),),
+        parts=(("cloth_tape", 1),),
     )
 
     def _reference_from_behind(self) -> tuple[Shape, ...]:

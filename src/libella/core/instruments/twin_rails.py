@@ -27,6 +27,7 @@ class TwinRails(GuideRail):
     about: ClassVar[About] = About(
         kind="twin_rails",
         name="Twin guide rails",
+        said="twin guide rails",
         measures="path",
         entry="tap",
         guides=True,
@@ -39,7 +40,7 @@ class TwinRails(GuideRail):
             "Rails for a straight way under an arced stroke.",
         ),
         cautions=("Rails trip people: lift them when you leave the station.",),
-        parts=(("guide rail", 2),),
+        parts=(("guide_rail", 2),),
     )
 
     @property

@@ -12,7 +12,7 @@ from typing import Final, Literal
 from scipy.special import betainc
 
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import LIKELY
+from ..certainty.verdict import is_likely
 from ..measure.interval import Interval
 from ..measure.window import Window
 from ..start.notes import Notes
@@ -62,7 +62,7 @@ class Holed:
             return False
         n = self.missed["inside"]
         share = MATTERS["gain"].matters_from / 100
-        return bool(1 - betainc(n + 1, self.putts - n + 1, share) >= LIKELY) and n > 1
+        return n > 1 and is_likely(float(1 - betainc(n + 1, self.putts - n + 1, share)))
 
 
 def holed(putts: Sequence[tuple[Interval, Notes]], window: Window) -> Holed | None:

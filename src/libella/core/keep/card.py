@@ -8,12 +8,10 @@ from ..certainty.estimate import Estimate
 from ..drawing.scene import Circle, Label, Line, Scene, Shape, box
 from ..golfer.hand import Hand
 from ..measure.constants import BALL_M
-from ..measure.side import side_of
-from ..measure.units import Units, about, degrees
 from ..see.eyes import EyePlace, EyeTake
-from ..see.position import Position, position_words
+from ..see.position import Position
 from ..see.quick_check import Kept
-from ..stand.set_up import ENTRIES, SetUp, value_words
+from ..stand.set_up import SetUp
 
 _GRID: Final = (80.0, 100.0)
 Marks = tuple[tuple[float, float], tuple[float, float]]
@@ -38,23 +36,6 @@ class Card:
     kept: Kept
     marks: Marks | None
     zone_mm: tuple[float, float] | None
-
-    def rows(self, units: Units) -> tuple[tuple[str, str], ...]:
-        """Names and sizes, in the order in which a golfer takes the stance."""
-        rows = [(entry.label, value_words(name, self.values[name], units)) for name, entry in ENTRIES.items()
-                if name in self.values]  # fmt: skip
-        if self.kept.inside:
-            rows.append(("Eyes", _eyes(self.kept, units)))
-        if self.kept.angle:
-            it = self.kept.angle
-            side = side_of(it.value, 0.05)
-            said = "true" if side == "neither" else f"{degrees(it.value, it.doubt)} {side}"
-            rows.append(("Straight is seen", f"{said} (± {max(0.1, it.doubt):.1f}°)"))
-        return tuple(rows)
-
-    def change_words(self, units: Units) -> str:
-        """What to move, in words."""
-        return position_words(self.position, units) if self.position else "nothing moved"
 
 
 def moved_card(
@@ -124,13 +105,3 @@ def _edge(mm: float) -> str:
 
 def _shifted(it: Estimate, by: float) -> Estimate:
     return Estimate(it.value + by, it.low + by, it.high + by)
-
-
-def _eyes(kept: Kept, units: Units) -> str:
-    said: list[str] = []
-    pairs = (kept.inside, ("inside the line", "outside the line")), (kept.behind, ("behind the ball", "ahead of it"))
-    for it, names in pairs:
-        if it is not None:
-            size = about(it.value / 1000, 0.0, units)
-            said.append(f"{size} {names[0] if it.value >= 0 else names[1]} (± {about(it.doubt / 1000, 0.0, units)})")
-    return ", ".join(said)

@@ -12,7 +12,7 @@ from typing import Final, Literal
 
 from ..certainty.estimate import Estimate, estimated
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import NINETY, WORDS, Verdict, weigh
+from ..certainty.verdict import NINETY, Verdict, sure_of, weigh
 from ..certainty.vial import Bubble, Vial, vial
 from ..drawing.scene import Circle, Label, Line, Scene, Shape, box, mirrored
 from ..estimate.posterior import Posterior, Prior, posterior
@@ -20,11 +20,12 @@ from ..golfer.hand import Hand
 from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, about, degrees
 from ..measure.window import Window
 from .side_look import SideLook
 
 Way = Literal["mirror", "plumb"]
+SightingEye = Literal["left", "right", ""]
+"""The eye a golfer sights with; empty while it is not known."""
 School = Literal["over", "inside", "own"]
 PLACE: Final = Bounds(-0.3, 0.3, "m")
 HEIGHT: Final = Bounds(0.8, 2.0, "m")
@@ -38,7 +39,6 @@ BEHIND: Final = Prior(bias_mean=40.0, bias_sd=60.0, spread_median=8.0, spread_lo
 ZONES: Final[dict[School, tuple[float, float] | None]] = {"over": (-10.0, 10.0), "inside": (10.0, 50.0), "own": None}
 """Target zones by school, mm inside: opinions (handbook 7). `own` is wherever this golfer sees straight."""
 _REACH_MM: Final = 120.0
-_SURE: Final = 0.95
 
 
 @dataclass(frozen=True, slots=True)
@@ -166,6 +166,18 @@ class EyePlace:
     zone: tuple[float, float] | None
     in_zone: Verdict | None
 
+    @property
+    def side(self) -> Literal["inside", "outside", "over"]:
+        """On which side of the line the eyes surely are; over it where that is not sure."""
+        if sure_of(max(self.prob_inside, 1 - self.prob_inside)) != "clear":
+            return "over"
+        return "inside" if self.inside.value > 0 else "outside"
+
+    @property
+    def reading_doubt_mm(self) -> float | None:
+        """Half a 90 % interval of one reading, mm."""
+        return None if self.reading_mm is None else NINETY * self.reading_mm
+
 
 def eye_place(
     takes: Sequence[EyeTake],
@@ -217,42 +229,6 @@ def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
     return weigh(inside.bias_above(zone[1] + beyond), 1 - inside.bias_above(zone[0] - beyond), within)
 
 
-def eye_words(found: EyePlace, units: Units) -> tuple[str, ...]:
-    """What it says, a sentence each; never inside or outside within what is not known."""
-    inside, behind = found.inside, found.behind
-    if max(found.prob_inside, 1 - found.prob_inside) < _SURE:
-        first = f"Over the line, as far as this tells (± {about(inside.doubt / 1000, 0.0, units)})."
-    else:
-        side = "inside" if inside.value > 0 else "outside"
-        first = f"Eyes {about(inside.value / 1000, inside.doubt / 1000, units)} {side} the line."
-    said = [first]
-    if behind is None:
-        said.append("Only the side was looked at: behind or ahead is not known.")
-    else:
-        way = "behind" if behind.value > 0 else "ahead of"
-        said.append(f"{about(behind.value / 1000, behind.doubt / 1000, units).capitalize()} {way} the ball's centre.")
-    if found.eye_line_deg is not None:
-        turned = found.eye_line_deg
-        side = "right" if turned > 0 else "left"
-        line = "parallel to the line" if abs(turned) < 0.5 else f"turned {degrees(turned, 0.5)} {side} of the line"
-        said.append(f"The eye line is {line}.")
-    if found.takes > 2:
-        said.append(f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}.")
-    if found.reading_mm is not None:
-        said.append(f"Read to ± {about(found.reading_mm * NINETY / 1000, 0.0, units)}, by the looks read twice.")
-    if found.zone is not None and found.in_zone is not None:
-        low, high = (about(abs(it) / 1000, 0.0, units) + (" outside" if it < 0 else " inside") for it in found.zone)
-        it = found.in_zone
-        if it.word == "none":
-            sure = "in it"
-        elif it.word == "open":
-            sure = WORDS["open"]
-        else:
-            sure = f"too far {'in' if it.side == 'right' else 'out'}, {WORDS[it.word]}"
-        said.append(f"The zone from {low} to {high} (a school's opinion): {sure}.")
-    return tuple(said)
-
-
 def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
     """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
     low, high = zone or (-10.0, 10.0)
@@ -271,7 +247,7 @@ def mirror_scene(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float]
     for n, take in enumerate(takes):
         shift_in, shift_back = take.inside_m, take.behind_m
         if n == len(takes) - 1:
-            patch = math.hypot(take.seen_m, 1.645 * take.level_doubt_m) * 1000
+            patch = math.hypot(take.seen_m, NINETY * take.level_doubt_m) * 1000
             shapes.append(Circle(-shift_back * 1000, -shift_in * 1000, max(patch, 2.0), "window"))
         for eye in (take.lead, take.trail):
             x = -(eye.behind_m + take.behind_m - (take.lead.behind_m + take.trail.behind_m) / 2) * 1000

@@ -16,14 +16,14 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cached_property
 from itertools import product
-from typing import Final
+from typing import Final, Literal
 
 import numpy as np
 from scipy.optimize import brentq
 from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate, estimated
-from ..certainty.verdict import LIKELY, Sure, sure_of
+from ..certainty.verdict import is_likely, sure_of
 from ..estimate.posterior import Floats
 from .fit import BIAS_SD
 from .method import LooksStraight
@@ -36,7 +36,6 @@ _MATTERS: Final = 0.5
 """Chance that a lever does anything, before it is tried."""
 _PLACED_DEG: Final = 0.15
 """How far a head put back where it was sees otherwise, one standard deviation: a map is no finer."""
-_FEWEST: Final = 6
 _TRUER_DEG: Final = 0.25
 _WORTH: Final = 0.55
 _DRAWN: Final = 20_000
@@ -55,8 +54,7 @@ class Tried:
     @property
     def tells(self) -> bool:
         """False for contradictory, one-sided or too few answers: they don't enter the map."""
-        it = self.found
-        return it.trials >= _FEWEST and not it.too_noisy and it.open_side is None
+        return self.found.tells
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,7 +76,7 @@ class Effect:
     tried: bool
 
     @property
-    def sure(self) -> Sure:
+    def sure(self) -> Literal["clear", "likely", "open"]:
         return sure_of(max(self.right, self.left))
 
 
@@ -179,7 +177,7 @@ class PerceptionMap:
     @property
     def is_true_already(self) -> bool:
         """Straight looks straight as the golfer stands: within the limit that matters, at least likely."""
-        return any(it.tells and not it.position for it in self.tried) and self.enough({}) >= LIKELY
+        return any(it.tells and not it.position for it in self.tried) and is_likely(self.enough({}))
 
     @cached_property
     def worth_asking(self) -> tuple[Change, ...]:
@@ -246,12 +244,12 @@ class PerceptionMap:
 
     def _smallest_known(self) -> Position:
         """The smallest change by the levers whose direction is at least likely; empty where none is."""
-        known: list[Lever] = [it.lever for it in self.effects if it.tried and it.sure != "can't tell yet"]
+        known: list[Lever] = [it.lever for it in self.effects if it.tried and it.sure != "open"]
         return self._smallest(known) if known else {}
 
     def _changed(self, position: Position) -> Change:
         truer = self._truer(position)
-        stands = truer >= LIKELY and self._asked_again(position)
+        stands = is_likely(truer) and self._asked_again(position)
         return Change(position, self.at({}), self.at(position), truer, self.enough(position), stands)
 
     def _asked_again(self, position: Position) -> bool:

@@ -3,45 +3,26 @@
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Final, Literal
+from typing import Final, Literal, get_args
 
 from ..certainty.estimate import Estimate, estimated
 from ..estimate.posterior import Prior, posterior
 from ..measure.angle import angle_deg
 from ..measure.interval import Interval
-from ..measure.limits import Bounds, OutOfLimits
+from ..measure.limits import Bounds
 from .fit import BIAS_SD, perceive
 from .trial import Looks, Trial
 
 Method = Literal["directions", "turn", "point"]
 
 
-@dataclass(frozen=True, slots=True)
-class MethodWords:
-    """A way of asking: its name, how it is done, and what the golfer is asked."""
-
-    name: str
-    how: str
-    question: str
-
-
-METHODS: Final[dict[Method, MethodWords]] = {
-    "directions": MethodWords(
-        "Directions",
-        "Lay the rod where Libella says; the golfer says left, straight or right. No answer is told.",
-        "Where does the rod point?",
-    ),
-    "turn": MethodWords(
-        "Turn it",
-        "Turn the rod until the golfer calls it straight, from the left and from the right; read where it ended.",
-        "Say when it is straight.",
-    ),
-    "point": MethodWords(
-        "Point",
-        "The rod lies on the line; the golfer points to where it seems to hit. Read how far beside.",
-        "Where does the line hit?",
-    ),
-}
+Trace = Literal["as_usual", "ball_to_hole", "hole_to_ball"]
+Eyes = Literal["both", "left", "right"]
+Glasses = Literal["none", "on", "off"]
+Toward = Literal["hole", "start"]
+METHODS: Final[tuple[Method, ...]] = get_args(Method)
+FEWEST: Final = 6
+"""Answers before anything is said of them."""
 ADJUSTED: Final = Prior(bias_mean=0.0, bias_sd=BIAS_SD, spread_median=0.7, spread_log_sd=0.6, unit="deg")
 AWAY: Final = Bounds(0.5, 15.0, "m")
 BESIDE: Final = Bounds(-1.5, 1.5, "m")
@@ -71,6 +52,11 @@ class LooksStraight:
     left: float
     too_noisy: bool = False
     open_side: Looks | None = None
+
+    @property
+    def tells(self) -> bool:
+        """False for contradictory, one-sided or too few answers: no angle is named then."""
+        return self.trials >= FEWEST and not self.too_noisy and self.open_side is None
 
 
 def by_directions(trials: Sequence[Trial], limit_deg: float) -> LooksStraight:
@@ -119,8 +105,3 @@ def spot_of(true_deg: float, away_m: float) -> float:
     """Where the rod's far end is to be laid beside the line for a true angle, m, right positive."""
     AWAY.check("away_m", "Rod's far end", away_m)
     return away_m * math.tan(math.radians(true_deg))
-
-
-def unknown(method: str) -> OutOfLimits:
-    """The error for a way of asking there is not."""
-    return OutOfLimits("method", f"There is no way {method!r}.", limit=f"one of {', '.join(METHODS)}", unit="")

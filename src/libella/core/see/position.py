@@ -6,7 +6,6 @@ from dataclasses import dataclass
 from typing import Final, Literal, get_args
 
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, tape
 
 Lever = Literal["inside", "behind", "tilt", "chin", "distance", "ball"]
 Position = Mapping[Lever, float]
@@ -48,7 +47,7 @@ MOVED: Final = {"mm": Bounds(-150.0, 150.0, "mm"), "deg": Bounds(-30.0, 30.0, "d
 SCORE: Final = Bounds(1, 5, "")
 
 
-def position_of(moved: Mapping[str, float]) -> Position:
+def position_of(moved: Mapping[str, float] | Position) -> Position:
     """A position as entered, without what did not move; `OutOfLimits` for an unknown lever or one moved too far."""
     position: dict[Lever, float] = {}
     for name, value in moved.items():
@@ -62,18 +61,6 @@ def position_of(moved: Mapping[str, float]) -> Position:
         if value:
             position[lever] = value
     return position
-
-
-def position_words(position: Position, units: Units) -> str:
-    """>>> position_words({"inside": 20.0, "chin": -5.0}, "metric")
-    '20 mm further in, 5° chin tucked'
-    """
-    said: list[str] = []
-    for lever, value in position.items():
-        about = LEVERS[lever]
-        size = tape(abs(value) / 1000, units) if about.unit == "mm" else f"{abs(value):g}°"
-        said.append(f"{size} {about.plus if value > 0 else about.minus}")
-    return ", ".join(said) or "as usual"
 
 
 def same_place(one: Position, other: Position) -> bool:

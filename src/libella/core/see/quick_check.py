@@ -8,11 +8,9 @@ from typing import Final, Literal
 import numpy as np
 from scipy.special import ndtr
 
-from ..certainty.estimate import Estimate
-from ..certainty.verdict import CLEAR, LIKELY, NINETY
+from ..certainty.estimate import Estimate, normal
+from ..certainty.verdict import Verdict, is_likely, weigh_event
 from ..measure.interval import Interval
-from ..measure.side import side_of
-from ..measure.units import Units, about, degrees, percent
 from .eyes import EyeTake
 from .fit import perceive
 from .trial import STEP_DEG, TRUE, Trial
@@ -25,7 +23,6 @@ _SEEN_MOVED_DEG: Final = 1.0
 """Five answers can't see less."""
 _SET_DOWN_DEG: Final = 1.0
 """One set-down scatters about as much as a start does (handbook 5, prior of face aim)."""
-Word = Literal["steady", "drifted", "likely drifted", "can't tell yet", "not looked at"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,12 +36,37 @@ class Kept:
 
 
 @dataclass(frozen=True, slots=True)
-class Drift:
-    """One link of the check against the card, in a word and a sentence."""
+class Shift:
+    """How far something lies from where the card has it, mm or degrees, as far as one look tells."""
 
-    what: str
-    word: Word
-    words: str
+    by: Estimate
+    of: Literal["inside", "behind", "angle"]
+
+
+@dataclass(frozen=True, slots=True)
+class Drift:
+    """One link of the check against the card.
+
+    Attributes
+    ----------
+    what : the link
+    call : clear or likely that it drifted, none where it is steady, open where one look can't tell; None where it was
+        not looked at
+    card_has_it : False where the card holds nothing to check against
+    shifts : by how much
+    read_deg, asked : of the square check, what was read; of the directions, how many were asked
+    """
+
+    what: Literal["eyes", "square", "sight"]
+    call: Verdict | None
+    card_has_it: bool = True
+    shifts: tuple[Shift, ...] = ()
+    read_deg: float = 0.0
+    asked: int = 0
+
+    @property
+    def drifted(self) -> bool:
+        return self.call is not None and self.call.names_direction
 
 
 def asked_angles(kept: Kept, seed: int) -> tuple[float, ...]:
@@ -55,94 +77,48 @@ def asked_angles(kept: Kept, seed: int) -> tuple[float, ...]:
     return tuple(min(TRUE.high, max(TRUE.low, it)) for it in angles)
 
 
-def drifts(
-    kept: Kept, eyes: EyeTake | None, square: Interval | None, trials: Sequence[Trial], units: Units
-) -> tuple[Drift, ...]:
+def drifts(kept: Kept, eyes: EyeTake | None, square: Interval | None, trials: Sequence[Trial]) -> tuple[Drift, ...]:
     """The check link by link: a single look is one look, and says so."""
-    return (_eyes(kept, eyes, units), _square(square), _sight(kept, trials))
+    return (_eyes(kept, eyes), _square(square), _sight(kept, trials))
 
 
-def alert(found: Sequence[Drift]) -> str:
-    """The check in one sentence."""
-    gone = [it.what.lower() for it in found if it.word in ("drifted", "likely drifted")]
-    if gone:
-        sure = "" if any(it.word == "drifted" for it in found) else " likely"
-        return f"Drift{sure}: {' and '.join(gone)}. Look again before anything is changed."
-    if all(it.word == "not looked at" for it in found):
-        return "Nothing was looked at yet."
-    if any(it.word == "can't tell yet" for it in found):
-        return "No drift seen; not all of it can be told from one look."
-    return "Steady: as it was kept."
-
-
-def _eyes(kept: Kept, eyes: EyeTake | None, units: Units) -> Drift:
-    what = "Eyes"
+def _eyes(kept: Kept, eyes: EyeTake | None) -> Drift:
     if eyes is None or kept.inside is None:
-        return Drift(what, "not looked at", "No look at the eyes." if eyes is None else "The card holds no eyes.")
-    sure: list[float] = []
-    said: list[str] = []
-    for now, was, names in (
-        (eyes.inside_m * 1000, kept.inside, ("further in", "further out")),
-        (eyes.behind_m * 1000, kept.behind, ("further behind", "further ahead")),
-    ):
+        return Drift("eyes", None, card_has_it=eyes is None or kept.inside is not None)
+    shifts: list[Shift] = []
+    gone = 0.0
+    for of, now, was in (("inside", eyes.inside_m, kept.inside), ("behind", eyes.behind_m, kept.behind)):
         if was is None:
             continue
         doubt = math.sqrt(
             was.sd**2 + kept.wander_mm**2 + (eyes.seen_m * 1000) ** 2 / 12 + (eyes.level_doubt_m * 1000) ** 2
         )
-        moved = now - was.value
-        sure.append(_beyond(moved, doubt, _MOVED_MM))
-        size, give = (about(it / 1000, doubt * NINETY / 1000, units) for it in (abs(moved), doubt * NINETY))
-        said.append(f"{size} {names[0] if moved > 0 else names[1]} (± {give})")
-    word = _word(max(sure), 1 - max(sure))
-    return Drift(what, word, f"{' and '.join(said)} than on the card: {_chance(word, max(sure))}.")
+        moved = now * 1000 - was.value
+        gone = max(gone, _beyond(moved, doubt, _MOVED_MM))
+        shifts.append(Shift(normal(moved, doubt), "inside" if of == "inside" else "behind"))
+    return Drift("eyes", weigh_event(gone), shifts=tuple(shifts))
 
 
 def _square(square: Interval | None) -> Drift:
-    what = "Face against the square"
+    """One set-down scatters about as much as it can drift: it is never clear, and not drifting is steady."""
     if square is None:
-        return Drift(what, "not looked at", "No square check.")
-    at = square.anchor
-    turned = _beyond(at, _SET_DOWN_DEG, _SET_DOWN_DEG)
-    side = side_of(at, 0.05)
-    said = "square" if side == "neither" else f"{degrees(at, 0.5)} {side}"
-    if turned >= LIKELY:
-        return Drift(what, "likely drifted", f"Set down {said}; one set-down scatters by about 1°, this is more.")
-    return Drift(what, "steady", f"Set down {said}; within what one set-down scatters.")
+        return Drift("square", None)
+    gone = _beyond(square.anchor, _SET_DOWN_DEG, _SET_DOWN_DEG)
+    call = Verdict("likely", "right", gone) if is_likely(gone) else Verdict("none", "neither", 1 - gone)
+    return Drift("square", call, read_deg=square.anchor)
 
 
 def _sight(kept: Kept, trials: Sequence[Trial]) -> Drift:
-    what = "What looks straight"
     if len(trials) < DIRECTIONS or kept.angle is None:
-        asked = f"{len(trials)} of {DIRECTIONS} asked."
-        why = "The card holds no looks-straight angle." if kept.angle is None else asked
-        return Drift(what, "not looked at", why)
+        return Drift("sight", None, card_has_it=kept.angle is not None, asked=len(trials))
     now = perceive(trials).looks_straight
     doubt = math.hypot(now.sd, kept.angle.sd)
     moved = now.value - kept.angle.value
-    chance = _beyond(moved, doubt, _SEEN_MOVED_DEG)
-    word = _word(chance, 1 - chance)
-    side = side_of(moved, 0.05)
-    where = "As on the card" if side == "neither" else f"{degrees(moved, 0.5)} {side} of the card"
-    said = f"{where} (± {degrees(doubt * NINETY, 0.5)}, five answers)"
-    return Drift(what, word, f"{said}: {_chance(word, chance)}.")
+    shift = Shift(normal(moved, doubt), "angle")
+    return Drift("sight", weigh_event(_beyond(moved, doubt, _SEEN_MOVED_DEG)), shifts=(shift,), asked=len(trials))
 
 
 def _beyond(moved: float, doubt: float, limit: float) -> float:
     """Chance that the true move is over the limit, either way."""
     sd = max(doubt, 1e-6)
     return float(1 - ndtr((limit - moved) / sd) + ndtr((-limit - moved) / sd))
-
-
-def _word(gone: float, steady: float) -> Word:
-    if gone >= CLEAR:
-        return "drifted"
-    if gone >= LIKELY:
-        return "likely drifted"
-    return "steady" if steady >= LIKELY else "can't tell yet"
-
-
-def _chance(word: Word, gone: float) -> str:
-    if word == "steady":
-        return f"steady ({percent(1 - gone)})"
-    return f"{word} ({percent(gone)})" if word != "can't tell yet" else "one look can't tell"

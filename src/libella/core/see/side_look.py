@@ -10,9 +10,9 @@ from ..measure.interval import Interval
 from ..measure.limits import Bounds
 
 SideWay = Literal["string", "strip"]
-Covers = Literal["splits it", "quarter", "edge", "off it"]
+Covers = Literal["splits", "quarter", "edge", "off"]
 _COVERS: Final[dict[Covers, tuple[float, float]]] = {
-    "splits it": (0.0, 0.25), "quarter": (0.25, 0.75), "edge": (0.75, 1.0), "off it": (1.0, math.inf),
+    "splits": (0.0, 0.25), "quarter": (0.25, 0.75), "edge": (0.75, 1.0), "off": (1.0, math.inf),
 }  # fmt: skip
 """Where an upright string seems to lie on the ball, in ball radii from its centre."""
 
@@ -41,12 +41,12 @@ class StringLook:
             math.inf if math.isinf(u) else eyes_from_cover(u * half, half, self.eye_height_m, self.string_height_m)
             for u in _COVERS[self.covers]
         )
-        if self.covers == "splits it":
+        if self.covers == "splits":
             return Interval(-high * 1000, high * 1000)
         return Interval(low * 1000, high * 1000) if self.side == "outside" else Interval(-high * 1000, -low * 1000)
 
 
-Strip = Literal["light", "dark inside", "dark outside"]
+Strip = Literal["light", "dark_inside", "dark_outside"]
 TURNS: Final = Bounds(0.001, 0.1, "m")
 
 
@@ -66,8 +66,8 @@ class StripLook:
         edge = self.turns_m * 1000
         return {
             "light": Interval(-edge, edge),
-            "dark inside": Interval(edge, math.inf),
-            "dark outside": Interval(-math.inf, -edge),
+            "dark_inside": Interval(edge, math.inf),
+            "dark_outside": Interval(-math.inf, -edge),
         }[self.seen]
 
 

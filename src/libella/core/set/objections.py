@@ -3,12 +3,11 @@
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from itertools import combinations
-from typing import Final
+from typing import Final, Literal
 
 from ..golfer.hand import Hand
-from ..instruments.aid import Aid, Solid
+from ..instruments.aid import About, Aid, Solid
 from ..measure.limits import Bounds
-from ..measure.units import Units, tape
 
 BACKSTROKE: Final = Bounds(0.02, 1.2, "m")
 # The putter's head on its way: half its length, how high it rises, and what it passes over flat. Opinions.
@@ -34,29 +33,42 @@ class Placed:
     aid: Aid
     solids: tuple[Solid, ...]
 
-    @property
-    def name(self) -> str:
-        return self.aid.about.name
+
+Kind = Literal[
+    "laser_over_mirror", "same_place", "string_low", "backstroke", "follow_through", "beside", "feet", "short"
+]
 
 
 @dataclass(frozen=True, slots=True)
 class Objection:
-    """A warning, and its reason."""
+    """Something that speaks against what is laid.
 
-    words: str
-    why: str
+    Attributes
+    ----------
+    kind : what is wrong
+    about, other : the instrument, and the one it is with
+    part, other_part : what of them
+    at_m : how far that is: from the ball, up, or as long as it shows the line
+    reach_m : how far the head goes, or the line should be shown
+    """
+
+    kind: Kind
+    about: About
+    other: About | None = None
+    part: str = ""
+    other_part: str = ""
+    at_m: float = 0.0
+    reach_m: float = 0.0
 
 
-def objections(
-    placed: Sequence[Placed], hand: Hand, distance_m: float, backstroke_m: float, units: Units
-) -> tuple[Objection, ...]:
+def objections(placed: Sequence[Placed], hand: Hand, distance_m: float, backstroke_m: float) -> tuple[Objection, ...]:
     """Everything that speaks against these instruments together; empty where nothing does."""
     return (
         *_laser_and_mirror(placed),
         *_same_place(placed),
-        *(it for each in placed for it in _in_the_stroke(each, backstroke_m, units)),
+        *(it for each in placed for it in _in_the_stroke(each, backstroke_m)),
         *_across_the_feet(placed, hand),
-        *(it for each in placed for it in _too_short(each, distance_m, units)),
+        *(it for each in placed for it in _too_short(each, distance_m)),
     )
 
 
@@ -64,10 +76,7 @@ def _laser_and_mirror(placed: Iterable[Placed]) -> list[Objection]:
     lasers = [it for it in placed if it.aid.about.laser]
     mirrors = [it for it in placed if it.aid.about.mirror]
     return [
-        Objection(
-            f"{laser.name} together with {mirror.name.lower()}: never a head over the mirror while the laser is on.",
-            "A mirror throws the beam up, into the eyes of whoever looks down. Read the mirror first, then switch on.",
-        )
+        Objection("laser_over_mirror", laser.aid.about, mirror.aid.about)
         for laser in lasers
         for mirror in mirrors
         if laser is not mirror
@@ -80,79 +89,45 @@ def _same_place(placed: Sequence[Placed]) -> list[Objection]:
         meeting = next(((a, b) for a in one.solids for b in other.solids if a.meets(b)), None)
         if meeting:
             a, b = meeting
-            found.append(
-                Objection(
-                    f"{one.name} and {other.name.lower()} are in the same place.",
-                    f"The {a.name} and the {b.name} would stand in each other; move one of them.",
-                )
-            )
+            found.append(Objection("same_place", one.aid.about, other.aid.about, a.name, b.name))
     return found
 
 
-def _in_the_stroke(each: Placed, backstroke_m: float, units: Units) -> list[Objection]:
+def _in_the_stroke(each: Placed, backstroke_m: float) -> list[Objection]:
     """What the head would meet, going back or through. What guides the stroke stands beside the head on purpose."""
-    if each.aid.about.measures in ("path", "strike"):
+    about = each.aid.about
+    if about.measures in ("path", "strike"):
         return []
     way = Solid("stroke", -backstroke_m, backstroke_m, -_HALF_HEAD_M, _HALF_HEAD_M, _RISES_M, _FLAT_M)
     found: list[Objection] = []
     for it in each.solids:
-        if it.name == "rail" or not it.meets(way):  # the ball starts on a narrow rail
+        if it.place == "under_the_ball" or not it.meets(way):
             continue
-        if it.name == "string":
-            found.append(
-                Objection(
-                    f"{each.name}: the string is in the putter's way.",
-                    f"It hangs {tape(round((it.low + it.top) / 2, 3), units)} up, and the head rises to about "
-                    f"{tape(_RISES_M, units)} going back and through. Hang it higher.",
-                )
-            )
+        if it.place == "hung":
+            up = round((it.low + it.top) / 2, 3)
+            found.append(Objection("string_low", about, part=it.name, at_m=up, reach_m=_RISES_M))
         elif it.x2 < 0:
-            found.append(
-                Objection(
-                    f"{each.name}: no room behind the ball for the backstroke.",
-                    f"The {it.name} stands {tape(round(-(it.x1 + it.x2) / 2, 3), units)} behind the ball; this putt "
-                    f"takes the head about {tape(backstroke_m, units)} back.",
-                )
-            )
+            back = round(-(it.x1 + it.x2) / 2, 3)
+            found.append(Objection("backstroke", about, part=it.name, at_m=back, reach_m=backstroke_m))
         elif it.x1 > 0:
-            found.append(
-                Objection(
-                    f"{each.name}: in the way of the follow-through.",
-                    f"The {it.name} stands {tape(it.x1, units)} beyond the ball; the head goes about "
-                    f"{tape(backstroke_m, units)} through. Move it further out, or lift it before the putt.",
-                )
-            )
+            found.append(Objection("follow_through", about, part=it.name, at_m=it.x1, reach_m=backstroke_m))
         else:
-            found.append(
-                Objection(
-                    f"{each.name}: in the head's way.",
-                    f"The {it.name} lies beside the ball where the head passes; the head reaches "
-                    f"{tape(_HALF_HEAD_M, units)} either side of the line.",
-                )
-            )
+            found.append(Objection("beside", about, part=it.name, reach_m=_HALF_HEAD_M))
     # Two posts of one gate say the same.
-    return list({it.words: it for it in reversed(found)}.values())[::-1]
+    return list({it.kind: it for it in reversed(found)}.values())[::-1]
 
 
 def _across_the_feet(placed: Iterable[Placed], hand: Hand) -> list[Objection]:
     feet = _FEET if hand == "right" else tuple(it.mirrored() for it in _FEET)
     return [
-        Objection(
-            f"{each.name}: across the golfer's feet.",
-            "It reaches to where the golfer stands: the feet move it, or it trips. Shorten it, or turn it round.",
-        )
+        Objection("feet", each.aid.about)
         for each in placed
         if each.aid.about.measures != "body" and any(it.meets(foot) for it in each.solids for foot in feet)
     ]
 
 
-def _too_short(each: Placed, distance_m: float, units: Units) -> list[Objection]:
+def _too_short(each: Placed, distance_m: float) -> list[Objection]:
     end = each.aid.line_end_m
     if end is None or end >= distance_m - 0.005:
         return []
-    return [
-        Objection(
-            f"{each.name}: too short for this putt.",
-            f"It shows the line for {tape(end, units)}, and the hole is {tape(distance_m, units)} away.",
-        )
-    ]
+    return [Objection("short", each.aid.about, at_m=end, reach_m=distance_m)]

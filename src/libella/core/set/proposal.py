@@ -13,14 +13,13 @@ from .kit import Needed, needed
 
 @dataclass(frozen=True, slots=True)
 class Proposal:
-    """An instrument laid out for a putt, how and why, and what of it is not in the bag.
+    """An instrument laid out for a putt, and what of it is not in the bag.
 
     `sight` is None for what is not judged against the hole's window.
     """
 
     aid: Aid
     sight: Sight | None
-    words: str
     missing: tuple[Needed, ...]
 
 
@@ -47,9 +46,7 @@ def _laid(kind: type[Aid], putt: Putt, spread_deg: float, bag: Mapping[str, int]
     aid = kind.laid({}).for_putt(putt, spread_deg)
     sight = aid.sight(putt, spread_deg, units) if isinstance(aid, Rig) else None
     missing = tuple(it for it in needed([aid.about], bag) if not it.is_there)
-    laid = aid.sizes_said(units)
-    words = f"{laid[0].upper()}{laid[1:]}. {sight.words if sight else aid.about.tells}"
-    return Proposal(aid, sight, words, missing)
+    return Proposal(aid, sight, missing)
 
 
 def _rank(it: Proposal) -> tuple[bool, bool, bool, float, str]:

@@ -6,12 +6,11 @@ from dataclasses import dataclass, replace
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..instruments.aid import Aid, Raw, Solid, Zone
-from ..instruments.rig import Remedy, Rig
+from ..instruments.rig import Rig
 from ..measure.angle import angle_deg
 from ..measure.constants import HOLE_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.side import side_of
 from ..measure.units import Units, tape
 from .objections import BACKSTROKE, Objection, Placed, objections, usual_backstroke_m
 from .proof import NOT_PROVED, Proof
@@ -19,6 +18,15 @@ from .proof import NOT_PROVED, Proof
 _SHIFT_FROM_M = 0.001
 ACROSS = Bounds(-0.3, 0.3, "m")
 MOST_AIDS = 8
+
+
+@dataclass(frozen=True, slots=True)
+class Change:
+    """A change of one size, m; `label` is that of the rig's own dimension."""
+
+    name: str
+    value: float
+    label: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,7 +76,7 @@ class Station:
             if inside:
                 raise OutOfLimits(
                     f"aids.{n}.{inside.of}" if inside.of else f"aids.{n}",
-                    f"{placed.name}: the {inside.name} would stand in the hole.",
+                    f"{placed.aid.about.name}: the {inside.name} would stand in the hole.",
                     limit=f"clear of the hole at {self.putt.distance_m:g} m by {HOLE_M * 500:g} mm",
                     unit="m",
                 )
@@ -127,35 +135,29 @@ class Station:
         """The reading that a ball starting at that error would give here."""
         return next(it for it in self.zones() if start_deg <= it.interval.high)
 
-    def words(self, units: Units) -> str:
-        """The station in one line: "2.50 m · ruler board at 1.00 m"."""
-        rig = self.rig
-        return f"{tape(self.putt.distance_m, units)} · {rig.about.name.lower()} at {tape(rig.station_m, units)}"
-
-    def remedies(self, units: Units) -> tuple[Remedy, ...]:
+    @property
+    def remedies(self) -> tuple[Change, ...]:
         """Where a gate or a rail would punish no good putt on a break: nearer, or shifted to where a true one passes.
 
         A ruler punishes nothing: the drift is taken off what it reads.
         """
         drift = self.drift_m
         if self.across_m and abs(drift) < _SHIFT_FROM_M:
-            return (Remedy("across_m", 0.0, "Put it back on the start line"),)
+            return (Change("across_m", 0.0),)
         if not self.rig.about.strict or abs(drift - self.across_m) < _SHIFT_FROM_M:
             return ()
-        found: list[Remedy] = []
+        found: list[Change] = []
         place = next(it for it in self.rig.dimensions() if it.name in ("distance_m", "length_m"))
         near = self.putt.started.leaves_at_m(_SHIFT_FROM_M)
         if near is not None and self.across_m == 0 and place.low <= near < self.rig.station_m:
-            near = math.floor(near * 100) / 100
-            found.append(Remedy(place.name, near, f"{place.label} {tape(near, units)}"))
+            found.append(Change(place.name, math.floor(near * 100) / 100, place.label))
         if place.name == "distance_m":  # a rail begins under the ball: it can't be shifted
-            said = f"Shift it {tape(abs(round(drift, 3)), units)} {side_of(drift)}"
-            found.append(Remedy("across_m", round(drift, 3), said))
+            found.append(Change("across_m", round(drift, 3)))
         return tuple(found)
 
-    def objections(self, hand: Hand, units: Units) -> tuple[Objection, ...]:
+    def objections(self, hand: Hand) -> tuple[Objection, ...]:
         """What speaks against laying all this together, each with its reason."""
-        return objections(self._placed(hand), hand, self.putt.distance_m, self.backstroke_or_usual_m, units)
+        return objections(self._placed(hand), hand, self.putt.distance_m, self.backstroke_or_usual_m)
 
     @property
     def backstroke_or_usual_m(self) -> float:

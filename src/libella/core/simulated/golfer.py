@@ -164,19 +164,19 @@ class SimulatedGolfer:
         touched = float(rng.random())
         back, at, through = np.cumsum(self.touch_shares)
         across = "middle" if abs(stroke.strike_toe_mm) < 6 else "toe" if stroke.strike_toe_mm > 0 else "heel"
-        high = "" if abs(stroke.strike_up_mm) < 4 else " high" if stroke.strike_up_mm > 0 else " low"
+        high = "" if abs(stroke.strike_up_mm) < 4 else "high" if stroke.strike_up_mm > 0 else "low"
         inwards = stroke.path_deg * hand_in
         return {
             "felt": "straight" if abs(felt) < 0.4 else "left" if felt < 0 else "right",
-            "strike": (across + high).replace("middle ", "") if high else across,
-            "roll": "clean" if rng.random() < 0.75 else str(rng.choice(["wobble left", "wobble right", "skid"])),
-            "path": "neutral" if abs(inwards) < 1 else "in to out" if inwards > 0 else "out to in",
+            "strike": across if not high else high if across == "middle" else f"{across}_{high}",
+            "roll": "clean" if rng.random() < 0.75 else str(rng.choice(["wobble_left", "wobble_right", "skid"])),
+            "path": "neutral" if abs(inwards) < 1 else "in_to_out" if inwards > 0 else "out_to_in",
             "path_deg": round(stroke.path_deg * 2) / 2,
-            "touch": "going back"
+            "touch": "going_back"
             if touched < back
-            else "at the ball"
+            else "at_the_ball"
             if touched < at
-            else "going through"
+            else "going_through"
             if touched < through
             else "nothing",
             "still": "nothing" if still else str(rng.choice(["head", "knees", "hips"])),

@@ -10,7 +10,6 @@ from ..estimate import START, Posterior, posterior
 from ..instruments.aid import Raw
 from ..instruments.rig import Rig
 from ..measure.limits import OutOfLimits
-from ..measure.units import Units, count, fine_degrees, tape
 from ..set.station import Station
 
 WANTED: Final = 0.75
@@ -24,16 +23,21 @@ Step = Literal["wait", "stay", "tighten", "widen", "none"]
 class Rung:
     """What the ladder says now.
 
-    `step` is "none" for an instrument that has no strictness, "wait" before the last ten are in. `dimension` and
-    `value_m` are the width to lay, for "tighten" and "widen".
+    Attributes
+    ----------
+    step : "none" for an instrument that has no strictness, "wait" before the last ten are in
+    why : of "stay": the last ten say so, all putts together do, or the rig goes no further, for the `fault` told
+    dimension, value_m, limit_deg : of "tighten" and "widen": the size to lay, and the half-width it is for
     """
 
     step: Step
-    passed: int
-    of: int
-    words: str
+    passed: int = 0
+    of: int = 0
+    why: Literal["", "last", "all", "end"] = ""
     dimension: str = ""
     value_m: float = 0.0
+    limit_deg: float = 0.0
+    fault: OutOfLimits | None = None
 
 
 def three_in_four_deg(post: Posterior) -> float:
@@ -48,7 +52,7 @@ def three_in_four_deg(post: Posterior) -> float:
     return float(brentq(short, 1e-6, high, xtol=1e-6))
 
 
-def rung(raws: Sequence[Raw], station: Station, units: Units) -> Rung:
+def rung(raws: Sequence[Raw], station: Station) -> Rung:
     """Whether to tighten or widen, from the last ten putts on this rig; the width comes from all of them.
 
     Parameters
@@ -57,28 +61,24 @@ def rung(raws: Sequence[Raw], station: Station, units: Units) -> Rung:
     """
     rig = station.rig
     if not rig.about.strict:
-        return Rung("none", 0, 0, f"{rig.about.name} has no width to tighten.")
+        return Rung("none")
     last = raws[-LAST:]
     passed = sum(0 in rig.interval(it) for it in last)
     if len(last) < LAST:
-        left = count(LAST - len(last), "more putt")
-        return Rung("wait", passed, len(last), f"{passed} of {len(last)} clean. The ladder moves after {left}.")
-    said = f"{passed} of the last {LAST} clean"
+        return Rung("wait", passed, len(last))
     post = posterior([station.interval(it) for it in raws], START, noise=station.noise_deg)
     wanted = three_in_four_deg(post)
     tighter = passed >= _TIGHTEN_FROM
     if not tighter and passed > _WIDEN_TO:
-        return Rung("stay", passed, LAST, f"{said}: stay on this rung.")
-    step: Step = "tighten" if tighter else "widen"
+        return Rung("stay", passed, LAST, "last")
     try:
         laid = rig.tuned(wanted)
     except OutOfLimits as fault:
-        return Rung("stay", passed, LAST, f"{said}, but this rig goes no further: {fault.message}")
+        return Rung("stay", passed, LAST, "end", fault=fault)
     name, now, new = _changed(rig, laid)
     if (new < now) != tighter or abs(new - now) < _FINEST_M:
-        return Rung("stay", passed, LAST, f"{said}, and all putts together say that this width is right: stay.")
-    words = f"{said}: {step} to {tape(new, units)} (± {fine_degrees(wanted)}), which three putts in four should pass."
-    return Rung(step, passed, LAST, words, name, round(new, 3))
+        return Rung("stay", passed, LAST, "all")
+    return Rung("tighten" if tighter else "widen", passed, LAST, "", name, round(new, 3), wanted)
 
 
 def _changed(rig: Rig, laid: Rig) -> tuple[str, float, float]:

@@ -1,7 +1,7 @@
 """What else can be noted of a putt, in the order in which it happens; only what a block asks for is asked."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Final, Literal
 
 from ..measure.limits import Bounds, OutOfLimits
@@ -13,34 +13,68 @@ Notes = Mapping[str, str | float]
 
 @dataclass(frozen=True, slots=True)
 class Note:
-    """Something noted of a putt: by one tap, or where it has no options, a size read off.
+    """Something noted of a putt: by one tap, or where it has no options, a size read off. A registry entry: whatever
+    asks, keeps, tabulates or exports notes finds it here, with its names.
 
-    `when` says whether it is asked before the start line is read: what the golfer felt must not know the reading.
-    `columns` lays its options out as a picture: the strike on the face, three by three.
-    `bounds` and `step` are of a size, in the bounds' unit; `low_word` and `high_word` are its words for minus and plus.
+    Attributes
+    ----------
+    options : what can be tapped: codes, each with its name
+    when : whether it is asked before the start line is read: what the golfer felt must not know the reading
+    columns : lays its options out as a picture: the strike on the face, three by three
+    bounds, step : of a size, in the bounds' unit
+    low_word, high_word : of a size, the names of minus and plus
+    table : which table tells of it: one of its own kind, how often each option, or the sizes read off
+    needs_hole : it tells what became of the ball at the hole
     """
 
     label: str
     question: str
-    options: tuple[str, ...] = ()
+    options: Mapping[str, str] = field(default_factory=dict[str, str])
     when: When = "after"
     columns: int = 0
     bounds: Bounds | None = None
     step: float = 0.0
     low_word: str = ""
     high_word: str = ""
+    table: Literal["own", "counts", "sizes"] = "counts"
+    needs_hole: bool = False
 
 
 NOTES: Final[dict[str, Note]] = {
-    "felt": Note("Felt start", "Where did it start, by feel?", ("left", "straight", "right"), "before"),
+    "felt": Note(
+        "Felt start",
+        "Where did it start, by feel?",
+        {it: it for it in ("left", "straight", "right")},
+        "before",
+        table="own",
+    ),
     "strike": Note(
         "Strike",
         "Where on the face?",
-        ("heel high", "high", "toe high", "heel", "middle", "toe", "heel low", "low", "toe low"),
+        {
+            "heel_high": "heel high",
+            "high": "high",
+            "toe_high": "toe high",
+            "heel": "heel",
+            "middle": "middle",
+            "toe": "toe",
+            "heel_low": "heel low",
+            "low": "low",
+            "toe_low": "toe low",
+        },
         columns=3,
+        table="own",
     ),
-    "roll": Note("Roll", "How did it roll?", ("clean", "wobble left", "wobble right", "skid")),
-    "path": Note("Path", "Which way did the head travel?", ("out to in", "neutral", "in to out")),
+    "roll": Note(
+        "Roll",
+        "How did it roll?",
+        {"clean": "clean", "wobble_left": "wobble left", "wobble_right": "wobble right", "skid": "skid"},
+    ),
+    "path": Note(
+        "Path",
+        "Which way did the head travel?",
+        {"out_to_in": "out to in", "neutral": "neutral", "in_to_out": "in to out"},
+    ),
     "path_deg": Note(
         "Path in degrees",
         "Which way did the head travel, in degrees?",
@@ -48,18 +82,51 @@ NOTES: Final[dict[str, Note]] = {
         step=0.5,
         low_word="left",
         high_word="right",
+        table="sizes",
     ),
-    "touch": Note("Touch", "What did the stroke touch?", ("nothing", "going back", "at the ball", "going through")),
+    "touch": Note(
+        "Touch",
+        "What did the stroke touch?",
+        {
+            "nothing": "nothing",
+            "going_back": "going back",
+            "at_the_ball": "at the ball",
+            "going_through": "going through",
+        },
+    ),
     "still": Note(
         "Stillness",
         "What moved?",
-        ("nothing", "head", "knees", "hips", "wrists", "follow-through", "backstroke"),
+        {
+            "nothing": "nothing",
+            "head": "head",
+            "knees": "knees",
+            "hips": "hips",
+            "wrists": "wrists",
+            "follow_through": "follow-through",
+            "backstroke": "backstroke",
+        },
     ),
-    "back_m": Note("Backstroke", "How far back did the head go?", bounds=Bounds(0.0, 1.5, "m"), step=0.05),
-    "through_m": Note("Follow-through", "How far through did it go?", bounds=Bounds(0.0, 2.0, "m"), step=0.05),
-    "finish": Note("Finish", "Where did it end?", ("holed", "short", "left", "right", "past")),
-    "fell": Note("Fell in", "Over which edge did it fall, or pass?", ("front", "left", "right", "back", "none")),
-    "read": Note("Read used", "By whose read?", ("computed", "coach's", "golfer's")),
+    "back_m": Note(
+        "Backstroke", "How far back did the head go?", bounds=Bounds(0.0, 1.5, "m"), step=0.05, table="sizes"
+    ),
+    "through_m": Note(
+        "Follow-through", "How far through did it go?", bounds=Bounds(0.0, 2.0, "m"), step=0.05, table="sizes"
+    ),
+    "finish": Note(
+        "Finish",
+        "Where did it end?",
+        {it: it for it in ("holed", "short", "left", "right", "past")},
+        table="own",
+        needs_hole=True,
+    ),
+    "fell": Note(
+        "Fell in",
+        "Over which edge did it fall, or pass?",
+        {it: it for it in ("front", "left", "right", "back", "none")},
+        needs_hole=True,
+    ),
+    "read": Note("Read used", "By whose read?", {"computed": "computed", "coach": "coach's", "golfer": "golfer's"}),
 }
 
 

@@ -7,13 +7,8 @@ from typing import Final, Literal
 from ..golfer.hand import Hand
 from ..measure.limits import Bounds
 
-PathName = Literal["", "straight", "arc", "arc then straight"]
-PATHS: Final[dict[PathName, str]] = {
-    "": "none declared",
-    "straight": "straight back and through",
-    "arc": "an arc",
-    "arc then straight": "an arc back, straight through",
-}
+PathName = Literal["", "straight", "arc", "arc_then_straight"]
+"""The path as declared; empty where none was."""
 BALL_AHEAD: Final = Bounds(-0.3, 0.3, "m")
 ARC_M: Final = 1.6
 """Radius of the head's path over the ground in an arc: an opinion, and only used where the ball is off its middle."""
@@ -35,7 +30,7 @@ class PathModel:
         On an arc the head comes back inside after its middle: a ball ahead of it meets a path to the left for a
         right-handed golfer, by asin(ahead/radius).
         """
-        if self.name != "arc" and not (self.name == "arc then straight" and self.ball_ahead_m < 0):
+        if self.name != "arc" and not (self.name == "arc_then_straight" and self.ball_ahead_m < 0):
             return 0.0
         inwards = math.degrees(math.asin(self.ball_ahead_m / ARC_M))
         return -inwards if hand == "right" else inwards

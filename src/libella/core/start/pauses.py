@@ -3,10 +3,9 @@
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Final
+from typing import Final, Literal
 
 from ..measure.limits import Bounds
-from ..measure.units import count
 
 SPOT_PUTTS: Final = Bounds(3, 50, "putts")
 MINUTES: Final = Bounds(2, 30, "min")
@@ -71,21 +70,19 @@ def stand(putts: Sequence[tuple[float, str]], *, moved_s: float = NEVER, rested_
 
 @dataclass(frozen=True, slots=True)
 class Nudge:
-    """Something to do before the next putt."""
+    """Something to do before the next putt: after how many minutes, or putts from one spot, it is due."""
 
-    what: str
-    words: str
+    what: Literal["rest", "feet", "spot"]
+    after: float
 
 
 def nudges(it: Stand, now_s: float, pauses: Pauses) -> tuple[Nudge, ...]:
     """What is due: rest first, then the feet, then another spot."""
     found: list[Nudge] = []
     if it.bent_since_s is not None and now_s - it.bent_since_s >= pauses.rest_min * 60:
-        minutes = f"{pauses.rest_min:g} minutes bent over"
-        found.append(Nudge("rest", f"{minutes}: straighten up and walk. Stop at pain and see a licensed professional."))
+        found.append(Nudge("rest", pauses.rest_min))
     if it.feet_since_s is not None and now_s - it.feet_since_s >= pauses.feet_min * 60:
-        words = f"{pauses.feet_min:g} minutes on the same feet: move them, or lay a towel under; mend the green."
-        found.append(Nudge("feet", words))
+        found.append(Nudge("feet", pauses.feet_min))
     if it.spot >= pauses.spot_putts:
-        found.append(Nudge("spot", f"{count(it.spot, 'putt')} from this spot in a row: move on to another."))
+        found.append(Nudge("spot", it.spot))
     return tuple(found)

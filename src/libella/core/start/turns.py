@@ -3,19 +3,14 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import groupby
-from typing import Final, Literal
+from typing import Final, Literal, get_args
 
 import numpy as np
 
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import count
 
-Order = Literal["alternating", "shuffled", "in order"]
-ORDERS: Final[dict[Order, str]] = {
-    "alternating": "By turns, there and back",
-    "shuffled": "Shuffled in each round",
-    "in order": "One after another",
-}
+Order = Literal["alternating", "shuffled", "in_order"]
+ORDERS: Final[tuple[Order, ...]] = get_args(Order)
 EACH: Final = Bounds(3, 60, "putts")
 RUN: Final = Bounds(1, 10, "putts")
 MOST_CONDITIONS: Final = 5
@@ -43,7 +38,7 @@ class Plan:
 
         Alternating goes there and back, so that whatever drifts evenly through the lesson falls on all alike.
         """
-        if self.order == "in order":
+        if self.order == "in_order":
             return tuple(n for n in range(self.conditions) for _ in range(self.each))
         rng = np.random.default_rng(self.seed)
         left = [self.each] * self.conditions
@@ -70,13 +65,6 @@ class Turn:
     condition: int | None
     left: int
     then: int | None
-
-    def words(self, names: Sequence[str]) -> str:
-        """ "2 more putts wide base, then as usual." """
-        if self.condition is None:
-            return "All putts of this comparison are in."
-        here = f"{count(self.left, 'more putt')}: {names[self.condition]}"
-        return f"{here}, then {names[self.then]}." if self.then is not None else f"{here}, then it is done."
 
 
 def turn(plan: Plan, done: Sequence[int]) -> Turn:

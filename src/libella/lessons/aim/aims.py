@@ -9,12 +9,12 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ...core.aim.links import (
-    LINKS,
     PLANNED,
     AimFound,
     AimSum,
     Cue,
     Link,
+    Moved,
     aim_found,
     aim_sum,
     by_degrees,
@@ -26,7 +26,6 @@ from ...core.instruments import lay
 from ...core.instruments.aid import Raw
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
-from ...core.measure.units import Units
 from ...core.set.proof import NOT_PROVED
 from ...core.set.station import Station
 from ...store.tables import AimSetRow, GolferRow, LessonRow, SetDownRow
@@ -34,7 +33,6 @@ from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
 from ..lesson.lessons import open_lesson
 from ..set.stations import entry_of, newest_station
-from ..start.blocks import hand_of
 
 MOST = 80
 FEWEST = 3
@@ -85,7 +83,7 @@ class AimTable:
 
     sheets: Sequence[AimSheet]
     sum: AimSum
-    aid: str
+    aid: Moved | None
 
 
 def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> AimSetRow:
@@ -134,11 +132,11 @@ def lesson_of_set(desk: Desk, id: UUID) -> UUID:
         return desk.get(session, AimSetRow, id, "set").lesson_id
 
 
-def aim_table(desk: Desk, lesson_id: UUID, units: Units) -> AimTable:
+def aim_table(desk: Desk, lesson_id: UUID) -> AimTable:
     """The aim of a lesson."""
     with desk.transaction() as session:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        sheets = _sheets(desk, session, lesson, units)
+        sheets = _sheets(desk, session, lesson)
         putt, _ = _laid(desk, session, lesson)
     natural = _newest(sheets, "face", aided=False)
     return AimTable(
@@ -160,16 +158,17 @@ def natural_aim(desk: Desk, golfer_id: UUID) -> Estimate | None:
     )
     with desk.transaction() as session:
         for lesson in session.scalars(query):
-            if found := _newest(_sheets(desk, session, lesson, "metric"), "face", aided=False):
+            if found := _newest(_sheets(desk, session, lesson), "face", aided=False):
                 return found
     return None
 
 
-def aim_line(desk: Desk, lesson_id: UUID, units: Units) -> str:
-    """The aim in one line, for the run sheet."""
-    sheets = aim_table(desk, lesson_id, units).sheets
+def aim_told(desk: Desk, lesson_id: UUID) -> AimFound | None:
+    """The set that tells the aim of a lesson in one line: the newest of the face with no aid in view, else the
+    newest."""
+    sheets = aim_table(desk, lesson_id).sheets
     faces = [it for it in sheets if it.set.link == "face" and not it.set.aided] or sheets
-    return faces[-1].found.headline if faces else "Nothing read yet."
+    return faces[-1].found if faces else None
 
 
 def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None) -> Estimate | None:
@@ -177,7 +176,7 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
     return next((it for it in reversed(biases) if it), None)
 
 
-def _sheets(desk: Desk, session: Session, lesson: LessonRow, units: Units) -> list[AimSheet]:
+def _sheets(desk: Desk, session: Session, lesson: LessonRow) -> list[AimSheet]:
     golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
     sets = session.scalars(
         select(AimSetRow)
@@ -196,10 +195,9 @@ def _sheets(desk: Desk, session: Session, lesson: LessonRow, units: Units) -> li
         against_line = row.link != "to_mark"
         judged = aim_found(
             reads,
-            next(it for it in LINKS if it == row.link),
+            row.link,
             putt,
-            hand_of(golfer),
-            units,
+            golfer.hand,
             planned=row.planned,
             proved=proof.is_proved or not against_line,
             shared_deg=shared if against_line else 0.0,
@@ -212,7 +210,7 @@ def _laid(desk: Desk, session: Session, lesson: LessonRow) -> tuple[Putt, Statio
     """The putt of the lesson, as laid last; a usual one before anything was laid."""
     row = newest_station(desk, session, lesson.id)
     laid = entry_of(row).station() if row else None
-    return (laid.putt if laid else Putt(2.5, 0.3, lesson.stimp_ft)), laid
+    return (laid.putt if laid else Putt(2.5, 0.3, lesson.green_speed_ft)), laid
 
 
 def _set_downs(desk: Desk, session: Session, set_ids: Sequence[UUID]) -> Sequence[SetDownRow]:
@@ -225,6 +223,5 @@ def _read(row: AimSetRow, raw: Raw) -> Interval:
         return lay(row.kind, row.sizes).interval(raw)
     angle, seen = raw.get("angle_deg"), raw.get("seen_deg")
     if set(raw) != {"angle_deg", "seen_deg"} or not isinstance(angle, float | int) or not isinstance(seen, float | int):
-        what = next(it.name for key, it in LINKS.items() if key == row.link)
-        raise OutOfLimits("raw", f"{what} takes an angle.", limit="angle_deg, seen_deg", unit="deg")
+        raise OutOfLimits("raw", "This link takes an angle.", limit="angle_deg, seen_deg", unit="deg")
     return by_degrees(angle, seen)

@@ -6,30 +6,31 @@ from uuid import UUID
 from ...core.estimate import START, posterior
 from ...core.judge.chain import Aimed, Delivered, chain
 from ...core.judge.compensation import UNZEROED_DEG
-from ...core.judge.tables import AtDistance, Table, by_distance, tables
+from ...core.judge.distance import AtDistance, by_distance
+from ...core.judge.noted import tables
+from ...core.judge.table import TableFacts
 from ...core.measure.interval import Interval
-from ...core.measure.units import Units
 from ...core.start.notes import Notes
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet, blocks_where
-from ..start.blocks import hand_of, path_of, station_of, valid_intervals
+from ..start.blocks import path_of, station_of, valid_intervals
 from ..start.strokes import StrokeSheet, strokes_of
 
 
-def block_tables(desk: Desk, id: UUID, units: Units) -> tuple[Table, ...]:
+def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
     """Every table that what was noted and told allows, the chain first."""
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, id, "block")
         lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")
-        hand = hand_of(desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
+        hand = desk.get(session, GolferRow, lesson.golfer_id, "golfer").hand
         sheets = blocks_where(desk, session, BlockRow.lesson_id == block.lesson_id)
     [own] = [it for it in sheets if it.block.id == id]
     told = strokes_by_putt(strokes_of(desk, block.lesson_id))
     valid = [it for it in own.readings if not it.voided]
     station = station_of(block)
-    aim = aim_table(desk, block.lesson_id, "metric").sum
+    aim = aim_table(desk, block.lesson_id).sum
     links = chain(
         [delivered(it, told.get(it.id, ())) for it in valid],
         Aimed(aim.mark, aim.to_mark, aim.face),
@@ -42,7 +43,7 @@ def block_tables(desk: Desk, id: UUID, units: Units) -> tuple[Table, ...]:
     )
     noted = [(_start(it), notes_of(it, told.get(it.id, ()))) for it in valid]
     alike = [it for it in sheets if (it.block.condition, it.block.guided) == (block.condition, block.guided)]
-    distances = by_distance([_at_distance(it) for it in alike], units)
+    distances = by_distance([_at_distance(it) for it in alike])
     return (*links, *tables(noted, station.putt.window), *([distances] if distances else []))
 
 

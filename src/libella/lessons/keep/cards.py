@@ -2,33 +2,44 @@
 
 import hashlib
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from datetime import datetime
-from typing import Any
+from typing import Final
 from uuid import UUID
 
-from pydantic import TypeAdapter
 from sqlalchemy import select
 
 from ...core.instruments.square_reference import SquareReference
 from ...core.keep.card import Card, moved_card
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
-from ...core.measure.units import Units
-from ...core.see.eyes import EyeMark, EyeTake
-from ...core.see.position import position_of
-from ...core.see.quick_check import DIRECTIONS, Drift, alert, asked_angles, drifts
-from ...core.see.trial import Trial
+from ...core.see.eyes import EyeTake
+from ...core.see.position import Position, position_of
+from ...core.see.quick_check import DIRECTIONS, Drift, asked_angles, drifts
+from ...core.see.trial import Looks, Trial
 from ...store.tables import GolferRow, LessonRow, QuickCheckRow, SetUpCardRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise, NotYet
+from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
 from ..see.maps import map_sheet
 from ..stand.set_ups import newest_values
 
 PAGE = 20
 GAP = Bounds(-SquareReference().half_width_m, SquareReference().half_width_m, "m")
-_CARD = TypeAdapter(Card)
+
+
+@dataclass(frozen=True, slots=True)
+class Looked:
+    """What a check has looked at so far, as it is kept."""
+
+    eyes: EyeTake | None
+    square_m: float | None
+    answers: tuple[Looks, ...]
+
+
+_CARD: Final[Stored[Card]] = Stored(Card)
+_LOOKED: Final[Stored[Looked]] = Stored(Looked)
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,7 +60,7 @@ class CheckEntry:
     card_id: UUID
     eyes: EyeTake | None
     square_m: float | None
-    answers: Sequence[str]
+    answers: Sequence[Looks]
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,18 +72,17 @@ class CheckSheet:
     entry: CheckEntry
     angles: tuple[float, ...]
     drifts: tuple[Drift, ...]
-    alert: str
 
 
 def keep_card(
-    desk: Desk, id: UUID, lesson_id: UUID, moved: Mapping[str, float], note: str, kept_at: datetime
+    desk: Desk, id: UUID, lesson_id: UUID, moved: Mapping[str, float] | Position, note: str, kept_at: datetime
 ) -> KeptCard:
     """Keep a change of the lesson's usual set-up as a card, with everything the lesson knows of it by now.
 
     Said twice it is one card, as it was the first time; said otherwise, a conflict.
     """
     position = position_of(moved)
-    found = map_sheet(desk, lesson_id, "metric")
+    found = map_sheet(desk, lesson_id)
     eyes = found.eyes
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
     values = newest_values(desk, lesson_id)
@@ -81,7 +91,7 @@ def keep_card(
     card = moved_card(position, values, eyes.found, eyes.looks, angle, eyes.zone_mm)
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, lesson_id)
-        raw = _CARD.dump_python(card, mode="json")
+        raw = _CARD.keep(card)
         row, new = desk.add(
             session,
             SetUpCardRow,
@@ -131,18 +141,11 @@ def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
 
 def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> QuickCheckRow:
     """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
-    for n, it in enumerate(entry.answers):
-        if it not in ("left", "straight", "right"):
-            raise OutOfLimits(f"answers.{n}", f"It can't look {it!r}.", limit="left, straight or right", unit="")
     if len(entry.answers) > DIRECTIONS:
         raise OutOfLimits("answers", f"A check asks {DIRECTIONS} directions.", limit=f"{DIRECTIONS}", unit="answers")
     if entry.square_m is not None:
         GAP.check("square_m", "Gap at the square reference", entry.square_m)
-    raw = {
-        "eyes": None if entry.eyes is None else asdict(entry.eyes),
-        "square_m": entry.square_m,
-        "answers": list(entry.answers),
-    }
+    raw = _LOOKED.keep(Looked(entry.eyes, entry.square_m, tuple(entry.answers)))
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, lesson_id)
         if desk.get(session, SetUpCardRow, entry.card_id, "card").golfer_id != lesson.golfer_id:
@@ -156,35 +159,31 @@ def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: da
         return row
 
 
-def check_sheet(desk: Desk, id: UUID, units: Units) -> CheckSheet:
+def check_sheet(desk: Desk, id: UUID) -> CheckSheet:
     """One check against its card."""
     with desk.transaction() as session:
         row = desk.get(session, QuickCheckRow, id, "check")
-        return _checked(row, _kept(desk.get(session, SetUpCardRow, row.card_id, "card")), units)
+        return _checked(row, _kept(desk.get(session, SetUpCardRow, row.card_id, "card")))
 
 
-def checks_of(desk: Desk, lesson_id: UUID, units: Units) -> list[CheckSheet]:
+def checks_of(desk: Desk, lesson_id: UUID) -> list[CheckSheet]:
     """The checks of a lesson, newest first."""
     query = select(QuickCheckRow).where(QuickCheckRow.studio_id == desk.studio_id, QuickCheckRow.lesson_id == lesson_id)
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson")
         rows = session.scalars(query.order_by(QuickCheckRow.taken_at.desc(), QuickCheckRow.id.desc())).all()
-        return [_checked(it, _kept(desk.get(session, SetUpCardRow, it.card_id, "card")), units) for it in rows]
+        return [_checked(it, _kept(desk.get(session, SetUpCardRow, it.card_id, "card"))) for it in rows]
 
 
-def _checked(row: QuickCheckRow, kept: KeptCard, units: Units) -> CheckSheet:
-    raw = row.raw
-    eyes = None
-    if raw["eyes"]:
-        values: dict[str, Any] = raw["eyes"] | {it: EyeMark(**raw["eyes"][it]) for it in ("lead", "trail")}
-        eyes = EyeTake(**values)
-    entry = CheckEntry(row.card_id, eyes, raw["square_m"], raw["answers"])
+def _checked(row: QuickCheckRow, kept: KeptCard) -> CheckSheet:
+    told = _LOOKED.read(row.raw)
+    entry = CheckEntry(row.card_id, told.eyes, told.square_m, told.answers)
     # Nobody foresees them, and they are the same when asked again.
     seed = int.from_bytes(hashlib.sha256(row.id.bytes).digest()[:4])
     angles = asked_angles(kept.card.kept, seed)
-    trials = [Trial(angle, looks) for angle, looks in zip(angles, raw["answers"], strict=False)]
-    found = drifts(kept.card.kept, eyes, _square(entry.square_m), trials, units)
-    return CheckSheet(row, kept, entry, angles, found, alert(found))
+    trials = [Trial(angle, looks) for angle, looks in zip(angles, told.answers, strict=False)]
+    found = drifts(kept.card.kept, told.eyes, _square(entry.square_m), trials)
+    return CheckSheet(row, kept, entry, angles, found)
 
 
 def _square(gap_m: float | None) -> Interval | None:
@@ -193,4 +192,4 @@ def _square(gap_m: float | None) -> Interval | None:
 
 
 def _kept(row: SetUpCardRow) -> KeptCard:
-    return KeptCard(row, _CARD.validate_python(row.raw))
+    return KeptCard(row, _CARD.read(row.raw))

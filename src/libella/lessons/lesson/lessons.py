@@ -3,20 +3,19 @@
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import datetime
-from typing import Literal
 from uuid import UUID
 
 from sqlalchemy import ColumnElement, select, tuple_
 from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import Session
 
-from ...core.green.capture import STIMP
+from ...core.green.capture import GREEN_SPEED
+from ...core.set.floor import Surface
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict
 
 PAGE = 12
-Surface = Literal["indoor mat", "carpet", "green"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,13 +25,13 @@ class LessonEntry:
     golfer_id: UUID
     place: str
     surface: Surface
-    stimp_ft: float
+    green_speed_ft: float
     started_at: datetime
     conditions: str = ""
     invented: bool = False
 
     def __post_init__(self) -> None:
-        STIMP.check("stimp_ft", "Green speed", self.stimp_ft)
+        GREEN_SPEED.check("green_speed_ft", "Green speed", self.green_speed_ft)
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,7 +60,7 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> LessonRow:
         if not new:
             if row.golfer_id != entry.golfer_id:
                 raise Conflict("This lesson belongs to another golfer.", "Start a new lesson for this golfer.")
-            for name in ("place", "surface", "stimp_ft", "started_at", "conditions"):
+            for name in ("place", "surface", "green_speed_ft", "started_at", "conditions"):
                 setattr(row, name, getattr(entry, name))
         return row
 

@@ -1,9 +1,9 @@
 """Where the eyes are: looks kept with a lesson, and where this golfer's eyes are wanted."""
 
 from collections.abc import Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from datetime import datetime
-from typing import Any, Literal, get_args
+from typing import Final
 from uuid import UUID
 
 from sqlalchemy import select
@@ -12,29 +12,29 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.measure.limits import Bounds, OutOfLimits
-from ...core.measure.units import Units
 from ...core.see.eyes import (
     ZONES,
-    EyeMark,
     EyePlace,
     EyeTake,
     School,
+    SightingEye,
     eye_place,
     eye_vial,
-    eye_words,
     mirror_scene,
     reading_error_m,
 )
-from ...core.see.side_look import SideLook, StringLook, StripLook
+from ...core.see.side_look import SideLook
 from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
+from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
-from ..start.blocks import hand_of
 
 EDGE = Bounds(-150.0, 150.0, "mm")
-SightingEye = Literal["left", "right", ""]
 AnyLook = EyeTake | SideLook
+
+
+LOOK: Final[Stored[AnyLook]] = Stored(AnyLook)
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +45,6 @@ class EyeSheet:
     looks: Sequence[EyeTake]
     """Those that count and mark both eyes, first readings only."""
     found: EyePlace | None
-    words: tuple[str, ...]
     vial: Vial
     mirror: Scene
     hand: Hand
@@ -61,7 +60,7 @@ def keep_take(
 
     `reread_of`: the look this one reads again, nothing having moved. It counts for the reading error only.
     """
-    raw = asdict(look)
+    raw = LOOK.keep(look)
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)
         if reread_of is not None:
@@ -69,7 +68,7 @@ def keep_take(
             if first.lesson_id != lesson_id or not isinstance(look, EyeTake) or not isinstance(look_of(first), EyeTake):
                 raise Conflict("Only a look at both eyes in this lesson can be read again.", "Keep it as a new look.")
         row, _ = desk.add(session, EyeTakeRow, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
-        if (row.lesson_id, row.raw, row.taken_at, row.reread_of) != (lesson_id, raw, taken_at, reread_of):
+        if (row.lesson_id, look_of(row), row.taken_at, row.reread_of) != (lesson_id, look, taken_at, reread_of):
             raise KeptOtherwise("A look with this id is kept already and says something else.", "Mark the eyes again.")
         return row
 
@@ -111,15 +110,14 @@ def want_eyes(
         return row
 
 
-def eye_sheet(desk: Desk, lesson_id: UUID, units: Units) -> EyeSheet:
+def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     """The looks of a lesson."""
     with desk.transaction() as session:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
         golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
         query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
         takes = session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)).all()
-    hand = hand_of(golfer)
-    school = next(it for it in get_args(School) if it == golfer.eye_school)
+    hand = golfer.hand
     zone = zone_of(golfer)
     valid = {it.id: it for it in takes if not it.voided}
     first = [look_of(it) for it in valid.values() if it.reread_of is None]
@@ -137,30 +135,22 @@ def eye_sheet(desk: Desk, lesson_id: UUID, units: Units) -> EyeSheet:
         takes=takes,
         looks=looks,
         found=found,
-        words=eye_words(found, units) if found else ("Nobody looked yet.",),
         vial=eye_vial(first, found, zone),
         mirror=mirror_scene(looks, hand, zone),
         hand=hand,
-        school=school,
+        school=golfer.eye_school,
         zone_mm=zone,
-        sighting_eye=next(it for it in get_args(SightingEye) if it == golfer.sighting_eye),
+        sighting_eye=golfer.sighting_eye,
     )
 
 
 def zone_of(golfer: GolferRow) -> tuple[float, float] | None:
     """Where this golfer's eyes are wanted, mm inside; None where straight looks straight."""
-    school = next(it for it in get_args(School) if it == golfer.eye_school)
-    if school == "own" or golfer.eye_zone_mm is None:
-        return ZONES[school]
+    if golfer.eye_school == "own" or golfer.eye_zone_mm is None:
+        return ZONES[golfer.eye_school]
     return float(golfer.eye_zone_mm[0]), float(golfer.eye_zone_mm[1])
 
 
 def look_of(take: EyeTakeRow) -> AnyLook:
     """A kept look in terms of core."""
-    values: dict[str, Any] = dict(take.raw)
-    if values["way"] == "string":
-        return StringLook(**values)
-    if values["way"] == "strip":
-        return StripLook(**values)
-    values |= {name: EyeMark(**take.raw[name]) for name in ("lead", "trail")}
-    return EyeTake(**values)
+    return LOOK.read(take.raw)

@@ -4,7 +4,6 @@ import hashlib
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field
 from datetime import datetime
-from typing import Literal
 from uuid import UUID
 
 from sqlalchemy import select
@@ -14,17 +13,27 @@ from ...core.certainty.matter import MATTERS
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.green.putt import Putt
-from ...core.measure.angle import offset_m
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
-from ...core.measure.side import side_of
-from ...core.measure.units import Units, tape
 from ...core.see.fit import perceive
 from ...core.see.map import Tried
-from ...core.see.method import AWAY, LooksStraight, Method, by_adjustment, by_directions, pointed_to, spot_of, turned_to
-from ...core.see.position import SCORE, position_of, position_words
+from ...core.see.method import (
+    AWAY,
+    Eyes,
+    Glasses,
+    LooksStraight,
+    Method,
+    Toward,
+    Trace,
+    by_adjustment,
+    by_directions,
+    pointed_to,
+    spot_of,
+    turned_to,
+)
+from ...core.see.position import SCORE, Position, position_of
+from ...core.see.straight import curve, sight_vial
 from ...core.see.trial import Trial
-from ...core.see.words import SightWords, curve, less, sight_vial, sight_words
 from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
@@ -34,10 +43,6 @@ from ..set.stations import entry_of, newest_station
 MOST_TRIALS = 80
 LOOKS_STRAIGHT_MATTERS = MATTERS["looks_straight"].matters_from
 """From how far off true something must look straight to matter, degrees."""
-Trace = Literal["as usual", "ball to hole", "hole to ball"]
-Eyes = Literal["both", "left", "right"]
-Glasses = Literal["none", "on", "off"]
-Toward = Literal["hole", "start"]
 Raw = Mapping[str, float | str]
 
 
@@ -54,7 +59,7 @@ class SightEntry:
     away_m: float
     started_at: datetime
     toward: Toward = "hole"
-    position: Mapping[str, float] = field(default_factory=dict[str, float])
+    position: Mapping[str, float] | Position = field(default_factory=dict[str, float])
 
     def __post_init__(self) -> None:
         AWAY.check("away_m", "Rod's far end", self.away_m)
@@ -76,7 +81,6 @@ class SightSheet:
     test: SightTestRow
     trials: Sequence[SightTrialRow]
     found: LooksStraight
-    words: SightWords
     vial: Vial
     next: Asked | None
     curve: Scene | None
@@ -179,45 +183,20 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
         return [_sheet(it, _trials(desk, session, it.id), putt) for it in tests]
 
 
-def in_one_line(desk: Desk, lesson_id: UUID) -> str:
-    """What the lesson's newest shown test found, or what is to be done."""
+def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
+    """The lesson's newest shown test, and whether anything was asked at all.
+
+    As usual where it was asked so: what was found with the head moved is not what this golfer sees.
+    """
     sheets = sights_of(desk, lesson_id)
-    # As usual where it was asked so: what was found with the head moved is not what this golfer sees.
     shown = sorted((it for it in sheets if it.test.ended_at), key=lambda it: not it.test.position)
-    if shown:
-        return shown[-1].words.headline
-    return "Being asked." if sheets else "Nothing asked yet."
+    return (shown[-1] if shown else None), bool(sheets)
 
 
-def compared(sheets: Sequence[SightSheet]) -> str:
-    """The last two shown tests set against each other, in words; empty with fewer."""
-    told = [it for it in sheets if it.test.ended_at and not it.found.too_noisy and it.found.open_side is None]
-    told = [it for it in told if it.found.trials >= 6]
-    if len(told) < 2:
-        return ""
-    one, other = told[-2:]
-    names = condition_words(one.test), condition_words(other.test)
-    if names[0] == names[1]:
-        names = "the first time", "the second time"
-    return less(one.found, other.found, names)
-
-
-def condition_words(test: SightTestRow, units: Units = "metric") -> str:
-    """Under what it was asked, in words."""
-    eyes = {"both": "", "left": "left eye alone", "right": "right eye alone"}[test.eyes]
-    glasses = {"none": "", "on": "glasses on", "off": "glasses off"}[test.glasses]
-    trace = "" if test.trace == "as usual" else f"traced {test.trace}"
-    toward = "to the start target" if test.toward == "start" else ""
-    moved = position_words(position_of(test.position), units) if test.position else ""
-    return ", ".join(it for it in (moved, test.condition, toward, trace, eyes, glasses) if it)
-
-
-def line_words(sheet: SightSheet, units: Units) -> str:
-    """What the angles are against: the line to the hole, or where a breaking putt must start."""
-    if sheet.test.toward == "hole":
-        return "the line to the hole"
-    beside = offset_m(sheet.putt.start_deg, sheet.putt.distance_m)
-    return f"the start line, which ends {tape(abs(beside), units)} {side_of(beside)} of the hole"
+def last_two(sheets: Sequence[SightSheet]) -> tuple[SightSheet, SightSheet] | None:
+    """The last two shown tests that tell, to be set against each other; None with fewer."""
+    told = [it for it in sheets if it.test.ended_at and it.found.tells]
+    return (told[-2], told[-1]) if len(told) > 1 else None
 
 
 def _sheet(test: SightTestRow, trials: Sequence[SightTrialRow], putt: Putt) -> SightSheet:
@@ -235,7 +214,6 @@ def _sheet(test: SightTestRow, trials: Sequence[SightTrialRow], putt: Putt) -> S
         test=test,
         trials=trials,
         found=found,
-        words=sight_words(found),
         vial=sight_vial(found, ends, putt.window, settled=shown),
         next=asked,
         curve=curve(answers) if shown and answers else None,
@@ -272,4 +250,4 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[SightTrialR
 def _putt(desk: Desk, session: Session, lesson_id: UUID) -> Putt:
     station = newest_station(desk, session, lesson_id)
     lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-    return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.stimp_ft)
+    return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.green_speed_ft)

@@ -5,12 +5,11 @@ from uuid import UUID
 
 from ...core.golfer.level import LEVELS, SPREAD, Level
 from ...core.measure.limits import Bounds, OutOfLimits
-from ...core.set.kit import MOST, PARTS
+from ...core.set.kit import MOST, PARTS, is_kit_item
 from ...store.tables import LessonRow, StudioRow
 from ..desk.desk import Desk
 
 _COUNT = Bounds(0, MOST, "pieces")
-_MOST_TICKS, _LONGEST_TICK = 60, 160
 
 
 def bag(desk: Desk) -> dict[str, int] | None:
@@ -24,7 +23,7 @@ def keep_bag(desk: Desk, parts: Mapping[str, int] | None) -> dict[str, int] | No
     for name, count in (parts or {}).items():
         if name not in PARTS:
             raise OutOfLimits(f"bag.{name}", f"There is no part {name!r}.", limit=f"one of {', '.join(PARTS)}", unit="")
-        _COUNT.check(f"bag.{name}", name.capitalize(), count)
+        _COUNT.check(f"bag.{name}", PARTS[name].name, count)
     with desk.transaction() as session:
         studio = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
         studio.bag = None if parts is None else {name: n for name, n in parts.items() if n}
@@ -41,7 +40,7 @@ def spreads(desk: Desk) -> dict[Level, float]:
 def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
     """Take over the coach's own opinion; a level left out goes back to the usual."""
     for level, spread in own.items():
-        SPREAD.check(f"spreads_deg.{level}", f"Spread, {LEVELS[level].name.lower()}", spread)
+        SPREAD.check(f"spreads_deg.{level}", f"Spread, {LEVELS[level].name}", spread)
     with desk.transaction() as session:
         session.get_one(StudioRow, desk.studio_id, with_for_update=True).spreads_deg = {
             str(level): spread for level, spread in own.items()
@@ -51,8 +50,9 @@ def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
 
 def tick_kit(desk: Desk, lesson_id: UUID, ticked: Sequence[str]) -> LessonRow:
     """Keep which items of the kit check are ticked in a lesson."""
-    if len(ticked) > _MOST_TICKS or any(len(it) > _LONGEST_TICK for it in ticked):
-        raise OutOfLimits("ticked", "That is no kit check.", limit=f"at most {_MOST_TICKS} items", unit="")
+    for it in ticked:
+        if not is_kit_item(it):
+            raise OutOfLimits("ticked", f"There is no kit check {it!r}.", limit="items of the kit check", unit="")
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
         row.kit_checked = list(ticked)

@@ -1,9 +1,9 @@
 """Stations: a putt with its rig, laid for a lesson."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, fields, replace
+from dataclasses import dataclass, fields, replace
 from datetime import datetime
-from typing import Any
+from typing import Any, Final
 from uuid import UUID
 
 from sqlalchemy import exists, select, tuple_
@@ -19,6 +19,7 @@ from ...core.set.station import Station, cannot_watch
 from ...store.tables import BlockRow, LaidColumns, LessonRow, SavedStationRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
+from ..desk.stored import Stored
 
 PAGE = 20
 
@@ -31,13 +32,18 @@ class AidEntry:
     sizes: Mapping[str, float]
 
 
+PROOF: Final[Stored[Proof]] = Stored(Proof)
+READ: Final[Stored[Read]] = Stored(Read)
+AID: Final[Stored[AidEntry]] = Stored(AidEntry)
+
+
 @dataclass(frozen=True, slots=True)
 class StationEntry:
     """A putt, the dimensions of the rig that watches it (m), and what else is laid."""
 
     distance_m: float
     past_m: float
-    stimp_ft: float
+    green_speed_ft: float
     capture: Capture
     rig_kind: str
     rig_sizes_m: Mapping[str, float]
@@ -56,7 +62,7 @@ class StationEntry:
         return Putt(
             self.distance_m,
             self.past_m,
-            self.stimp_ft,
+            self.green_speed_ft,
             self.capture,
             self.falls_forward_percent,
             self.falls_right_percent,
@@ -99,19 +105,19 @@ def entry_of(laid: LaidColumns) -> StationEntry:
     return StationEntry(
         distance_m=laid.distance_m,
         past_m=laid.past_m,
-        stimp_ft=laid.stimp_ft,
-        capture="free_fall" if laid.capture == "free_fall" else "rim_assisted",
+        green_speed_ft=laid.green_speed_ft,
+        capture=laid.capture,
         rig_kind=laid.rig_kind,
         rig_sizes_m=laid.rig_sizes_m,
         falls_forward_percent=laid.falls_forward_percent,
         falls_right_percent=laid.falls_right_percent,
         falls_doubt_percent=laid.falls_doubt_percent,
-        read=None if laid.read is None else Read(**laid.read),
-        target="read" if laid.target == "read" else "computed",
-        proof=Proof(**laid.proof),
+        read=None if laid.read is None else READ.read(laid.read),
+        target=laid.target,
+        proof=PROOF.read(laid.proof),
         across_m=laid.across_m,
         backstroke_m=laid.backstroke_m,
-        aids=tuple(AidEntry(**it) for it in laid.aids),
+        aids=tuple(AID.read(it) for it in laid.aids),
     )
 
 
@@ -122,9 +128,9 @@ def laid_values(entry: StationEntry) -> dict[str, Any]:
     # With every dimension, so that a default changed later does not change what was laid.
     return values | {
         "rig_sizes_m": station.rig.sizes(),
-        "proof": asdict(entry.proof),
-        "read": None if entry.read is None else asdict(entry.read),
-        "aids": [{"kind": it.about.kind, "sizes": it.sizes()} for it in station.aids],
+        "proof": PROOF.keep(entry.proof),
+        "read": None if entry.read is None else READ.keep(entry.read),
+        "aids": [AID.keep(AidEntry(it.about.kind, it.sizes())) for it in station.aids],
     }
 
 

@@ -10,15 +10,13 @@ from sqlalchemy.orm import Session
 
 from ...core.drawing.scene import Scene
 from ...core.measure.limits import OutOfLimits
-from ...core.measure.units import Units, count
+from ...core.measure.units import Units
 from ...core.stand.drawn import set_up_above, set_up_behind
 from ...core.stand.set_up import ENTRIES, Noted, SetUp, Wander, beside, checked, wander
 from ...store.tables import GolferRow, LessonRow, SetUpRow, StudioRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..lesson.lessons import open_lesson
-from ..see.eyes import eye_sheet
-from ..start.blocks import hand_of
 
 USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
 
@@ -93,11 +91,13 @@ class _Stands:
     before: SetUpRow | None
     run: Sequence[SetUpRow]
 
-    def noted(self, units: Units) -> tuple[Noted, ...]:
-        return beside(self.now.values if self.now else {}, self.before.values if self.before else None, units)
+    @property
+    def noted(self) -> tuple[Noted, ...]:
+        return beside(self.now.values if self.now else {}, self.before.values if self.before else None)
 
-    def wander(self, units: Units) -> tuple[Wander, ...]:
-        return wander([it.values for it in self.run], units)
+    @property
+    def wander(self) -> tuple[Wander, ...]:
+        return wander([it.values for it in self.run])
 
 
 def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
@@ -113,40 +113,37 @@ def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
     return _Stands(golfer, wanted, taken, now, before, run)
 
 
-def stand_sheet(desk: Desk, lesson_id: UUID, units: Units) -> StandSheet:
-    """The set-up of a lesson."""
+def stand_sheet(desk: Desk, lesson_id: UUID, units: Units, *, eyes_inside_m: float | None = None) -> StandSheet:
+    """The set-up of a lesson, drawn with the eyes where they were seen to be."""
     it = _stands(desk, lesson_id)
-    found = eye_sheet(desk, lesson_id, units).found
-    inside = found.inside.value / 1000 if found else None
     values, old = (it.now.values if it.now else {}), (it.before.values if it.before else None)
-    hand = hand_of(it.golfer)
+    hand = it.golfer.hand
     return StandSheet(
         wanted=USUALLY_WANTED if it.wanted is None else it.wanted,
         taken=it.taken,
         now=it.now,
         before=it.before,
-        noted=it.noted(units),
-        wander=it.wander(units),
+        noted=it.noted,
+        wander=it.wander,
         times=len(it.run),
         above=set_up_above(values, old, hand, units),
-        behind=set_up_behind(values, old, inside, hand, units),
+        behind=set_up_behind(values, old, eyes_inside_m, hand, units),
     )
 
 
-def stand_line(desk: Desk, lesson_id: UUID, units: Units) -> str:
-    """The set-up in one line, for the run sheet, which is asked for often: nothing is drawn for it."""
+@dataclass(frozen=True, slots=True)
+class StandTold:
+    """What a set-up says in one line: what was noted, what wanders, whether another was noted before."""
+
+    noted: tuple[Noted, ...]
+    wander: tuple[Wander, ...]
+    again: bool
+
+
+def stand_told(desk: Desk, lesson_id: UUID) -> StandTold:
+    """For the run sheet, which is asked for often: nothing is drawn for it."""
     it = _stands(desk, lesson_id)
-    if it.now is None:
-        return "Nothing noted yet."
-    loose = next((one for one in it.wander(units) if one.wandering >= 0.8), None)
-    if loose:
-        return loose.words
-    noted = it.noted(units)
-    changed = [one for one in noted if one.change]
-    if changed:
-        more = f", and {count(len(changed) - 1, 'more change')}" if len(changed) > 1 else ""
-        return f"{changed[0].label}: {changed[0].change}{more}."
-    return f"{count(len(noted), 'thing')} noted" + (", as before." if it.before else ".")
+    return StandTold(it.noted, it.wander, it.before is not None)
 
 
 def newest_values(desk: Desk, lesson_id: UUID) -> SetUp:

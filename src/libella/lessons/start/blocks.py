@@ -1,4 +1,4 @@
-"""Blocks and readings: a run of putts under one condition, recorded, voided, restored, judged."""
+"""Blocks and readings: a run of putts under one condition, recorded, voided, restored."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
@@ -9,23 +9,16 @@ import uuid6
 from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
-from ...core.drawing.scene import Scene
-from ...core.golfer.hand import Hand
 from ...core.judge.chain import K
-from ...core.judge.holed import holed
-from ...core.judge.judgement import Judgement, Occasion, further, judge
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
-from ...core.measure.units import Units
-from ...core.set.layout import rays
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, rung
 from ...core.start.notes import NOTES, Notes, checked_asks, checked_notes
-from ...core.start.path import NO_PATH, PATHS, PathModel
+from ...core.start.path import NO_PATH, PathModel
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingMarkRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict, KeptOtherwise, NotYet
-from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet, open_lesson, with_readings
 from ..set.stations import entry_of, laid_values
 
@@ -48,7 +41,7 @@ class BlockEntry:
     def __post_init__(self) -> None:
         PLANNED.check("planned", "Planned putts", self.planned)
         asks = checked_asks(self.asks)
-        if not self.hole and (without := [it for it in asks if it in ("finish", "fell")]):
+        if not self.hole and (without := [it for it in asks if NOTES[it].needs_hole]):
             raise OutOfLimits("asks", f"Without a hole there is no {NOTES[without[0]].label.lower()}.",
                               limit="notes that need no hole", unit="")  # fmt: skip
 
@@ -105,15 +98,15 @@ def add_block(
 
 def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> BlockRow:
     """Lay the ladder's next rung and start a block on it; said again it is the same block."""
-    sheet, _ = _sheet(desk, from_id)
+    sheet, _ = block_and_golfer(desk, from_id)
     block = sheet.block
     with desk.transaction() as session:
         kept = session.get(BlockRow, (desk.studio_id, id))
         if kept is not None:
             return kept
-        it = _rung(sheet, "metric")
+        it = rung_of(sheet)
         if it.step not in ("tighten", "widen"):
-            raise Conflict(it.words, "Putt on this rung.")
+            raise Conflict("The ladder stays on this rung.", "Putt on this rung.")
         laid = entry_of(block)
         laid = replace(laid, rig_sizes_m=dict(laid.rig_sizes_m) | {it.dimension: it.value_m})
         values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at}
@@ -137,7 +130,7 @@ def set_k(desk: Desk, id: UUID, k: float | None) -> BlockRow:
 
 def path_of(block: BlockRow) -> PathModel:
     """The path as declared for a block."""
-    return PathModel(next(it for it in PATHS if it == block.path_model), block.ball_ahead_m)
+    return PathModel(block.path_model, block.ball_ahead_m)
 
 
 def extend_block(desk: Desk, id: UUID, planned: int) -> BlockRow:
@@ -253,57 +246,14 @@ def lesson_of_block(desk: Desk, id: UUID) -> UUID:
         return desk.get(session, BlockRow, id, "block").lesson_id
 
 
-@dataclass(frozen=True, slots=True)
-class Judged:
-    """A block with its judgement, the picture of its putts, and what the ladder says of its rig."""
-
-    sheet: BlockSheet
-    judgement: Judgement
-    rays: Scene
-    rung: Rung
-
-
-def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
-    """Judge one block as it stands."""
-    sheet, golfer = _sheet(desk, id)
-    station = station_of(sheet.block)
-    picture = rays(station, tuple(valid_intervals(sheet)), units, hole=sheet.block.hole)
-    return Judged(sheet, judge_sheet(sheet, golfer, units), picture, _rung(sheet, units))
-
-
-def _rung(sheet: BlockSheet, units: Units) -> Rung:
-    return rung([it.raw for it in sheet.readings if not it.voided], station_of(sheet.block), units)
-
-
-def judged_sheet(desk: Desk, id: UUID, units: Units) -> tuple[BlockSheet, Judgement]:
-    """A block and its judgement alone."""
-    sheet, golfer = _sheet(desk, id)
-    return sheet, judge_sheet(sheet, golfer, units)
-
-
-def judge_sheet(sheet: BlockSheet, golfer: GolferRow, units: Units) -> Judgement:
-    """The judgement of a block already read from the store."""
-    station = station_of(sheet.block)
-    return judge(valid_intervals(sheet), station, _occasion(sheet, station, golfer, units), planned=sheet.block.planned)
-
-
-def _occasion(sheet: BlockSheet, station: Station, golfer: GolferRow, units: Units) -> Occasion:
-    noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
-    ended = holed(noted, station.putt.window) if sheet.block.hole else None
-    return Occasion(hand_of(golfer), units, usual_of(golfer), sheet.block.hole, ended)
-
-
-def further_putts_words(desk: Desk, id: UUID) -> str:
-    """How many more putts would settle a block (takes a moment: it plays the block on)."""
-    sheet, golfer = _sheet(desk, id)
-    station = station_of(sheet.block)
-    occasion = _occasion(sheet, station, golfer, "metric")
-    return further(valid_intervals(sheet), station, occasion, planned=sheet.block.planned)
+def rung_of(sheet: BlockSheet) -> Rung:
+    """What the ladder says of the rig of a block."""
+    return rung([it.raw for it in sheet.readings if not it.voided], station_of(sheet.block))
 
 
 def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
     """One block with its readings."""
-    return _sheet(desk, id)[0]
+    return block_and_golfer(desk, id)[0]
 
 
 def station_of(block: BlockRow) -> Station:
@@ -316,11 +266,8 @@ def valid_intervals(sheet: BlockSheet) -> list[Interval]:
     return [Interval.of(it.low_deg, it.high_deg) for it in sheet.readings if not it.voided]
 
 
-def hand_of(golfer: GolferRow) -> Hand:
-    return "left" if golfer.hand == "left" else "right"
-
-
-def _sheet(desk: Desk, id: UUID) -> tuple[BlockSheet, GolferRow]:
+def block_and_golfer(desk: Desk, id: UUID) -> tuple[BlockSheet, GolferRow]:
+    """A block with its readings, and who putted it."""
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, id, "block")
         lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")

@@ -1,4 +1,4 @@
-"""Planned comparisons: conditions putted in turns, each a block, and what they come to."""
+"""Planned comparisons: conditions putted in turns, each a block."""
 
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
@@ -7,19 +7,15 @@ from typing import Any
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from ...core.judge.comparing import QUESTIONS, Arm, Compared, Question, compared
-from ...core.start.turns import ORDERS, Order, Plan, Turn, turn
-from ...store.tables import BlockRow, ComparisonRow, LessonRow, StationRow
+from ...core.judge.comparing import Question
+from ...core.start.turns import Order, Plan, Turn, turn
+from ...store.tables import BlockRow, ComparisonRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..lesson.lessons import BlockSheet, blocks_where, open_lesson
-from .blocks import BlockEntry, add_block, station_of, valid_intervals
-
-_ORDERS: dict[str, Order] = {it: it for it in ORDERS}
-_QUESTIONS: dict[str, Question] = {it: it for it in QUESTIONS}
+from .blocks import BlockEntry, add_block, valid_intervals
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,25 +51,6 @@ class ComparisonEntry:
         return Plan(len(self.conditions), self.each, self.order, self.run, self.seed)
 
 
-@dataclass(frozen=True, slots=True)
-class ComparisonSheet:
-    """A comparison as it stands: its blocks in the order of its conditions, whose turn it is, what they come to."""
-
-    comparison: ComparisonRow
-    sheets: Sequence[BlockSheet]
-    turns: tuple[int, ...]
-    turn: Turn
-    compared: Compared
-
-    @property
-    def question(self) -> Question:
-        return _QUESTIONS[self.comparison.question]
-
-    @property
-    def turn_words(self) -> str:
-        return self.turn.words([it.block.condition for it in self.sheets])
-
-
 def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> ComparisonRow:
     """Plan a comparison and start its blocks. Said twice it is one; said otherwise, a conflict."""
     told = _told(entry)
@@ -105,66 +82,24 @@ def _told(entry: ComparisonEntry) -> dict[str, Any]:
     return told | {"asks": list(entry.asks)}
 
 
-def comparison_sheet(desk: Desk, id: UUID) -> ComparisonSheet:
-    """One comparison as it stands."""
-    with desk.transaction() as session:
-        row = desk.get(session, ComparisonRow, id, "comparison")
-        return _sheet(desk, session, row)
-
-
-def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
-    """The comparisons of a lesson, oldest first."""
-    query = select(ComparisonRow).where(ComparisonRow.studio_id == desk.studio_id, ComparisonRow.lesson_id == lesson_id)
-    with desk.transaction() as session:
-        desk.get(session, LessonRow, lesson_id, "lesson")
-        rows = session.scalars(query.order_by(ComparisonRow.started_at, ComparisonRow.id)).all()
-        return [_sheet(desk, session, row) for row in rows]
-
-
 def next_block(desk: Desk, session: Session, comparison_id: UUID) -> UUID | None:
     """The block whose turn it is; None when all putts are in."""
     row = desk.get(session, ComparisonRow, comparison_id, "comparison")
-    sheets = _blocks(desk, session, row)
-    at = _turn(_plan(row, len(sheets)), sheets).condition
+    sheets = blocks_of_comparison(desk, session, row)
+    at = turn_of(plan_of(row, len(sheets)), sheets).condition
     return None if at is None else sheets[at].block.id
 
 
-def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question) -> Compared:
-    """Any blocks set beside the first, whether planned so or not: a block with putts to come is told as so far."""
-    with desk.transaction() as session:
-        sheets = {it.block.id: it for it in blocks_where(desk, session, BlockRow.id.in_(ids))}
-        for id in ids:
-            desk.get(session, BlockRow, id, "block")
-    ordered = [sheets[it] for it in ids]
-    names = [it.block.condition for it in ordered]
-    arms: list[Arm] = []
-    for n, it in enumerate(ordered):
-        twice = names.count(names[n]) > 1
-        arms.append(_arm(it, f"{names[n]}, {it.block.distance_m:g} m, {n + 1}." if twice else names[n]))
-    final = all(len(arm.readings) >= it.block.planned for arm, it in zip(arms, ordered, strict=True))
-    return compared(arms, question, final=final)
-
-
-def _arm(sheet: BlockSheet, name: str) -> Arm:
-    return Arm(name, tuple(valid_intervals(sheet)), station_of(sheet.block))
-
-
-def _blocks(desk: Desk, session: Session, row: ComparisonRow) -> list[BlockSheet]:
+def blocks_of_comparison(desk: Desk, session: Session, row: ComparisonRow) -> list[BlockSheet]:
+    """Its blocks in the order of its conditions."""
     return sorted(blocks_where(desk, session, BlockRow.comparison_id == row.id), key=lambda it: it.block.turn or 0)
 
 
-def _plan(row: ComparisonRow, conditions: int) -> Plan:
-    return Plan(conditions, row.each, _ORDERS[row.order], row.run, row.seed)
+def plan_of(row: ComparisonRow, conditions: int) -> Plan:
+    """The plan of a comparison as kept."""
+    return Plan(conditions, row.each, row.order, row.run, row.seed)
 
 
-def _turn(plan: Plan, sheets: Sequence[BlockSheet]) -> Turn:
+def turn_of(plan: Plan, sheets: Sequence[BlockSheet]) -> Turn:
+    """Whose turn it is."""
     return turn(plan, [len(valid_intervals(it)) for it in sheets])
-
-
-def _sheet(desk: Desk, session: Session, row: ComparisonRow) -> ComparisonSheet:
-    sheets = _blocks(desk, session, row)
-    plan = _plan(row, len(sheets))
-    at = _turn(plan, sheets)
-    arms = [_arm(it, it.block.condition) for it in sheets]
-    found = compared(arms, _QUESTIONS[row.question], final=at.condition is None)
-    return ComparisonSheet(row, sheets, plan.turns(), at, found)

@@ -1,9 +1,9 @@
 """Pauses in a lesson: what is due, and what the coach says was done."""
 
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
-from typing import Literal
+from typing import Final, Literal
 from uuid import UUID
 
 from sqlalchemy import select
@@ -11,9 +11,13 @@ from sqlalchemy import select
 from ...core.start.pauses import NEVER, Nudge, Pauses, nudges, stand
 from ...store.tables import BlockRow, LessonRow, ReadingRow, StudioRow
 from ..desk.desk import Desk
+from ..desk.stored import Stored
 
 _LOOK_BACK = timedelta(hours=2)
 Done = Literal["moved", "rested"]
+
+
+PAUSES: Final[Stored[Pauses]] = Stored(Pauses)
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,14 +34,14 @@ class PauseSheet:
 def pauses_of(desk: Desk) -> Pauses:
     """When this studio breaks off."""
     with desk.transaction() as session:
-        return Pauses(**session.get_one(StudioRow, desk.studio_id).pauses)
+        return PAUSES.read(session.get_one(StudioRow, desk.studio_id).pauses)
 
 
 def keep_pauses(desk: Desk, told: Mapping[str, float]) -> Pauses:
     """Keep when to break off."""
     pauses = Pauses(**told)
     with desk.transaction() as session:
-        session.get_one(StudioRow, desk.studio_id).pauses = asdict(pauses)
+        session.get_one(StudioRow, desk.studio_id).pauses = PAUSES.keep(pauses)
     return pauses
 
 

@@ -203,7 +203,7 @@ class Cluster:
         with tempfile.TemporaryFile("w+") as said:
             done = subprocess.run(
                 command, cwd=self.folder, stdin=subprocess.DEVNULL, stdout=said, stderr=said, start_new_session=True,
-                check=False, env=os.environ | {"LC_ALL": "C"} | environment,
+                check=False, env={**os.environ, "LC_ALL": "C", **environment},
             )  # fmt: skip
             said.seek(0)
             return done.returncode, said.read().strip() + "\n"

@@ -7,11 +7,13 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
+    Text,
     func,
     text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.aim.links import Cue, Link
 from .base import Stored
 
 
@@ -23,9 +25,9 @@ class AimSetRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
-    link: Mapped[str]
+    link: Mapped[Link] = mapped_column(Text)
     """See `core.aim.links.LINKS`."""
-    cue: Mapped[str]
+    cue: Mapped[Cue] = mapped_column(Text)
     aided: Mapped[bool]
     """An aid stood in the golfer's view."""
     kind: Mapped[str | None]

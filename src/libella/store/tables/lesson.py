@@ -6,10 +6,12 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
+    Text,
     text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.set.floor import Surface
 from .base import Stored
 
 
@@ -20,8 +22,8 @@ class LessonRow(Stored):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     golfer_id: Mapped[UUID]
     place: Mapped[str]
-    surface: Mapped[str]
-    stimp_ft: Mapped[float]
+    surface: Mapped[Surface] = mapped_column(Text)
+    green_speed_ft: Mapped[float]
     conditions: Mapped[str]
     started_at: Mapped[datetime]
     ended_at: Mapped[datetime | None]

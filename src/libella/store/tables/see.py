@@ -7,11 +7,13 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
+    Text,
     func,
     text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.see.method import Eyes, Glasses, Method, Toward, Trace
 from .base import Stored
 
 
@@ -23,15 +25,15 @@ class SightTestRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
-    method: Mapped[str]
+    method: Mapped[Method] = mapped_column(Text)
     """See `core.see.method.METHODS`."""
     condition: Mapped[str]
-    trace: Mapped[str]
-    eyes: Mapped[str]
-    glasses: Mapped[str]
+    trace: Mapped[Trace] = mapped_column(Text)
+    eyes: Mapped[Eyes] = mapped_column(Text)
+    glasses: Mapped[Glasses] = mapped_column(Text)
     away_m: Mapped[float]
     """From the near end of the rod, or the ball, to where it is read."""
-    toward: Mapped[str] = mapped_column(server_default=text("'hole'"))
+    toward: Mapped[Toward] = mapped_column(Text, server_default=text("'hole'"))
     """What is called straight: the line to the hole, or the start line of a breaking putt."""
     position: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """Levers moved from the usual set-up: see `core.see.position`."""

@@ -7,12 +7,14 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
+    Text,
     UniqueConstraint,
     func,
     text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.start.stroke import SensorKind
 from .base import Stored
 
 
@@ -25,7 +27,7 @@ class SensorRow(Stored):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
     """The lesson its strokes go to now."""
-    kind: Mapped[str]
+    kind: Mapped[SensorKind] = mapped_column(Text)
     """See `core.start.stroke.SENSORS`."""
     name: Mapped[str]
     code: Mapped[str | None]

@@ -2,13 +2,14 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { instrumentsQuery, renewLesson } from '$lib/api/queries.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { instrumentsQuery, renewLesson } from '$lib/data/queries.svelte'
+  import { choices as options } from '$lib/data/vocabulary.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     lessonId: string
@@ -80,7 +81,7 @@
     </div>
   {/if}
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <Choice label="Cue on the ball" options={(choices.data?.cues ?? []).map((it) => ({ value: it, words: it }))} bind:value={cue} />
+    <Choice label="Cue on the ball" options={options<Set['cue']>('cue')} bind:value={cue} />
     <Stepper
       label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; 3 to 40."
       step={(by) => (planned = Math.min(40, Math.max(3, planned + by)))} error={error ? refusal(error).about('planned') : undefined}

@@ -1,16 +1,17 @@
 <!-- A set while it is read: the picture to tap, or an angle to record; step away after each. -->
 <script lang="ts">
+  import { named } from '$lib/data/vocabulary.svelte'
   import { createQuery } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, type Shapes } from '$lib/api/client'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, type Shapes } from '$lib/data/client'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
-  import { keys } from '$lib/frame/keys.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import { keys } from '$lib/base/keys.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     sheet: Shapes['AimSheetOut']
@@ -63,7 +64,7 @@
 
 <div class="flex flex-wrap items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
   <h1 class="wide text-xl" data-set-count>Set-down {valid.length + 1} of {sheet.set.planned}</h1>
-  <p class="text-faded">{name} · {sheet.set.cue}{sheet.set.aided ? ', aid in view' : ', no aid in view'}</p>
+  <p class="text-faded">{name} · {named('cue', sheet.set.cue)}{sheet.set.aided ? ', aid in view' : ', no aid in view'}</p>
 </div>
 <p class="mt-2 text-lg">{valid.length ? 'The golfer steps away, comes back and sets the putter down again.' : 'The golfer sets the putter down.'}</p>
 <div class="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">

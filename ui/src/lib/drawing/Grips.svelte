@@ -13,7 +13,7 @@
 </script>
 
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
+  import type { Shapes } from '$lib/data/client'
   import { farEnd, type Page } from './page'
 
   interface Props {

@@ -1,6 +1,6 @@
 <!-- A taped dimension between witness lines, set off from the drawing by its lane. -->
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
+  import type { Shapes } from '$lib/data/client'
   import { setOff, type Page } from './page'
 
   interface Props {

@@ -1,5 +1,5 @@
 /** From a scene's millimetres to the screen's pixels. */
-import type { Shapes } from '$lib/api/client'
+import type { Shapes } from '$lib/data/client'
 
 export type Scene = Shapes['Scene']
 export type Shape = Scene['shapes'][number]

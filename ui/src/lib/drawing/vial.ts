@@ -1,6 +1,6 @@
 /** Where the parts of a vial stand on a tube of some width. */
 import { scaleLinear } from 'd3-scale'
-import type { Shapes } from '$lib/api/client'
+import type { Shapes } from '$lib/data/client'
 
 export type VialShape = Shapes['Vial']
 

@@ -1,5 +1,5 @@
 /** Where an instrument's zones lie on the screen, each wide enough for a thumb. */
-import type { Shapes } from '$lib/api/client'
+import type { Shapes } from '$lib/data/client'
 import { layOut } from './page'
 
 export type Zone = Shapes['ZoneOut']

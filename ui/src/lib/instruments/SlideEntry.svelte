@@ -2,7 +2,7 @@
   A ruler with many marks: press on it, slide to the mark, lift. Or step to the mark with the arrows and record it.
 -->
 <script lang="ts">
-  import { keys, onSheet } from '$lib/frame/keys.svelte'
+  import { keys, onSheet } from '$lib/base/keys.svelte'
   import type { EntryProps } from '.'
   import Touch from './Touch.svelte'
 

@@ -1,6 +1,6 @@
 <!-- A picture with a few zones: one tap or one key records. -->
 <script lang="ts">
-  import { keys, onSheet } from '$lib/frame/keys.svelte'
+  import { keys, onSheet } from '$lib/base/keys.svelte'
   import type { EntryProps } from '.'
   import Touch from './Touch.svelte'
 

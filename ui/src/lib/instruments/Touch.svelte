@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import type { Snippet } from 'svelte'
-  import type { Shapes } from '$lib/api/client'
+  import type { Shapes } from '$lib/data/client'
   import Stage from '$lib/drawing/Stage.svelte'
   import { placeZones, zoneAt, type PlacedZone, type Zone } from '$lib/drawing/zones'
 

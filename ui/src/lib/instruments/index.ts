@@ -1,6 +1,6 @@
 /** Entry components by the way an instrument is read (`About.entry`). A new way of reading is one more file here. */
 import type { Component } from 'svelte'
-import type { Shapes } from '$lib/api/client'
+import type { Shapes } from '$lib/data/client'
 import type { Zone } from '$lib/drawing/zones'
 import SlideEntry from './SlideEntry.svelte'
 import TapEntry from './TapEntry.svelte'

@@ -4,15 +4,15 @@
 -->
 <script lang="ts">
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, type Shapes } from '$lib/api/client'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, type Shapes } from '$lib/data/client'
   import Stage from '$lib/drawing/Stage.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import { keys } from '$lib/frame/keys.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import { keys } from '$lib/base/keys.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
   import FeltThere from './FeltThere.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     sight: Shapes['SightOut']
@@ -111,8 +111,8 @@
       : 'The rod lies on the line. Read how far beside the line the golfer points.'}
   </p>
   <div class="mt-3 grid items-start gap-x-5 gap-y-3 md:grid-cols-3">
-    <LengthEntry label="Beside the line" hint="Right +, left −." value={beside} low={-0.6} high={0.6} step={0.005} onvalue={(it) => (beside = it)} />
-    <LengthEntry label="Read to ±" value={seen} low={0.001} high={0.2} step={0.001} onvalue={(it) => (seen = it)} />
+    <LengthEntry of="beside_m" value={beside} onvalue={(it) => (beside = it)} />
+    <LengthEntry of="beside_seen_m" value={seen} onvalue={(it) => (seen = it)} />
     {#if sight.test.method === 'turn'}<Choice label="It was turned" options={SIDES} bind:value={from} />{/if}
   </div>
   <button class="button primary mt-3 min-h-14 w-full text-lg" disabled={busy} onclick={read}>Record it</button>

@@ -2,13 +2,14 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import Choice from '$lib/frame/Choice.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
   import PositionEntry from './PositionEntry.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { choices, named } from '$lib/data/vocabulary.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     lessonId: string
@@ -28,7 +29,7 @@
   type Test = Shapes['SightTestOut']
   let method = $state<Test['method']>('directions')
   let condition = $state('as usual')
-  let trace = $state<Test['trace']>('as usual')
+  let trace = $state<Test['trace']>('as_usual')
   let eyes = $state<Test['eyes']>('both')
   let glasses = $state<Test['glasses']>('none')
   let away_m = $state(2)
@@ -36,25 +37,10 @@
   let error = $state<unknown>(null)
   let busy = $state(false)
 
-  const TRACES = [
-    { value: 'as usual' as const, words: 'As usual' },
-    { value: 'ball to hole' as const, words: 'Ball to hole' },
-    { value: 'hole to ball' as const, words: 'Hole to ball' },
-  ]
-  const TOWARD = [
-    { value: 'hole' as const, words: 'The hole' },
-    { value: 'start' as const, words: 'The start target' },
-  ]
-  const EYES = [
-    { value: 'both' as const, words: 'Both' },
-    { value: 'left' as const, words: 'Left alone' },
-    { value: 'right' as const, words: 'Right alone' },
-  ]
-  const GLASSES = [
-    { value: 'none' as const, words: 'Wears none' },
-    { value: 'on' as const, words: 'On' },
-    { value: 'off' as const, words: 'Off' },
-  ]
+  const TRACES = choices<Test['trace']>('trace')
+  const TOWARD = choices<Test['toward']>('toward')
+  const EYES = choices<Test['eyes']>('eyes')
+  const GLASSES = choices<Test['glasses']>('glasses')
 
   async function begin(event: SubmitEvent): Promise<void> {
     event.preventDefault()
@@ -85,13 +71,13 @@
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <button class="button primary min-h-14 text-lg md:mt-[23px]" disabled={busy}>Begin asking</button>
     <LengthEntry
-      label="Rod’s far end" hint="From the ball, where it is laid and read." value={away_m} low={0.5} high={15} step={0.1}
+      of="away_m" value={away_m}
       error={error ? refusal(error).about('away_m') : undefined} onvalue={(it) => (away_m = it)}
     />
   </div>
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Under which conditions <span class="font-normal text-faded">{condition}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as usual' ? '' : `, traced ${trace}`}{toward === 'hole' ? '' : ', to the start target'}</span>
+      Under which conditions <span class="font-normal text-faded">{condition}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span>
     </summary>
     <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
       <label class="block">

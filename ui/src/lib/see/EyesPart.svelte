@@ -2,19 +2,19 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { putAnswer } from '$lib/api/queries.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { putAnswer } from '$lib/data/queries.svelte'
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import PercentEntry from '$lib/frame/PercentEntry.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { rulerFor, shown } from '$lib/settings/length'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import PercentEntry from '$lib/base/PercentEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { rulerFor, shown } from '$lib/base/length'
   import SideLook from './SideLook.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     lessonId: string
@@ -152,11 +152,11 @@
       <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
         {#each [{ name: 'Lead eye', at: lead, set: (at: Place) => (lead = at), field: 'lead' }, { name: 'Trail eye', at: trail, set: (at: Place) => (trail = at), field: 'trail' }] as it (it.name)}
           <LengthEntry
-            label="{it.name} inside" hint="Outside −." value={it.at?.inside_m ?? 0} low={-0.3} high={0.3} step={0.001}
+            of="eye_inside_m" label="{it.name} inside" value={it.at?.inside_m ?? 0}
             error={fault?.about(`${it.field}.inside_m`) ?? fault?.about(it.field)} onvalue={(m) => it.set({ behind_m: it.at?.behind_m ?? 0, inside_m: m })}
           />
           <LengthEntry
-            label="{it.name} behind" hint="Ahead of the ball −." value={it.at?.behind_m ?? 0} low={-0.3} high={0.3} step={0.001}
+            of="eye_behind_m" label="{it.name} behind" value={it.at?.behind_m ?? 0}
             error={fault?.about(`${it.field}.behind_m`)} onvalue={(m) => it.set({ inside_m: it.at?.inside_m ?? 0, behind_m: m })}
           />
         {/each}
@@ -174,7 +174,7 @@
       {/if}
       <div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3">
         <LengthEntry
-          label="Smallest mark" hint="The spacing you really read to." value={seen_m} low={0.001} high={0.02} step={0.001}
+          of="eye_seen_m" value={seen_m}
           error={fault?.about('seen_m')} onvalue={(it) => (seen_m = it)}
         />
         {#if way === 'mirror'}
@@ -191,7 +191,7 @@
             error={fault?.about('level_doubt_percent')} onvalue={(it) => (level.level_doubt_percent = it)}
           />
           <LengthEntry
-            label="Eyes above the mirror" value={eye_height_m} low={0.8} high={2} step={0.01}
+            of="eye_height_m" value={eye_height_m}
             error={fault?.about('eye_height_m')} onvalue={(it) => (eye_height_m = it)}
           />
         {/if}

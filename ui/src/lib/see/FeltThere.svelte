@@ -1,9 +1,9 @@
 <!-- How the golfer found a position: can it be played from, how comfortable is it, how far is it trusted. -->
 <script lang="ts">
-  import { api, ask, type Shapes } from '$lib/api/client'
-  import { Latest } from '$lib/api/latest.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { api, ask, type Shapes } from '$lib/data/client'
+  import { Latest } from '$lib/data/latest.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   type Felt = Required<Shapes['FeltIn']>
   interface Props {

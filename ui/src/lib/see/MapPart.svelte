@@ -2,14 +2,14 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, type Shapes } from '$lib/api/client'
-  import { renew } from '$lib/api/queries.svelte'
-  import Coming from '$lib/frame/Coming.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, type Shapes } from '$lib/data/client'
+  import { renew } from '$lib/data/queries.svelte'
+  import Coming from '$lib/base/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
-  import CardList from './CardList.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { settings } from '$lib/base/settings.svelte'
+  import CardList from '$lib/keep/CardList.svelte'
 
   interface Props {
     lessonId: string

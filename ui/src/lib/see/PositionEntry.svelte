@@ -1,9 +1,10 @@
 <!-- Where the head or the ball is for a test: as usual, or one thing moved. -->
 <script lang="ts">
+  import { entry } from '$lib/data/vocabulary.svelte'
   import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, type Refusal, type Shapes } from '$lib/api/client'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
+  import { api, ask, type Refusal, type Shapes } from '$lib/data/client'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
 
   interface Props {
     position: Record<string, number>
@@ -34,7 +35,7 @@
         {@const at = position[it.lever] ?? 0}
         {#if it.unit === 'mm'}
           <LengthEntry
-            label="{it.name}: {words(it, at)}" hint="{it.plus} +, {it.minus} −." value={at / 1000} low={-0.15} high={0.15} step={it.step / 1000}
+            label="{it.name}: {words(it, at)}" hint="{it.plus} +, {it.minus} −." value={at / 1000} limits={{ ...it, label: it.name, hint: '', low: entry('moved_mm').low / 1000, high: entry('moved_mm').high / 1000, step: it.step / 1000 }}
             error={error?.about(`position.${it.lever}`)} onvalue={(m) => (position = { ...position, [it.lever]: Math.round(m * 1e4) / 10 })}
           />
         {:else}

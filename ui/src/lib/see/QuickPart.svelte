@@ -2,17 +2,17 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { Latest } from '$lib/api/latest.svelte'
-  import { putAnswer } from '$lib/api/queries.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { Latest } from '$lib/data/latest.svelte'
+  import { putAnswer } from '$lib/data/queries.svelte'
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
-  import { keys } from '$lib/frame/keys.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { moment } from '$lib/settings/dates'
-  import { rulerFor, shown } from '$lib/settings/length'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { keys } from '$lib/base/keys.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { moment } from '$lib/base/dates'
+  import { rulerFor, shown } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     lessonId: string
@@ -146,7 +146,7 @@
   {:else if step === 'square'}
     <p class="text-lg">Set the putter down on the line as usual, then slide the square reference up. <strong>Which end gaps, and how far?</strong></p>
     <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
-      <LengthEntry label="Gap" hint="At the right end +, at the left end −." value={gap} low={-0.01} high={0.01} step={0.001} error={error ? refusal(error).about('square_m') : undefined} onvalue={(it) => (gap = it)} />
+      <LengthEntry of="square_m" value={gap} error={error ? refusal(error).about('square_m') : undefined} onvalue={(it) => (gap = it)} />
       <button class="button primary min-h-14 text-lg" onclick={square}>{gap === 0 ? 'No gap: square' : 'Record it'}</button>
     </div>
   {:else if step === 'directions' && angle !== undefined}
@@ -169,7 +169,7 @@
       <p class="text-faded">{moment(it.taken_at)}</p>
       <h2 class="wide text-xl" data-alert>{it.alert}</h2>
       {#each it.drifts as drift (drift.what)}
-        <p class="mt-1 {drift.word.includes('drifted') ? 'font-semibold' : ''}"><span class="text-faded">{drift.what}:</span> {drift.words}</p>
+        <p class="mt-1 {drift.drifted ? 'font-semibold' : ''}"><span class="text-faded">{drift.what}:</span> {drift.words}</p>
       {/each}
     </article>
   {/each}

@@ -1,11 +1,12 @@
 <!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
 <script lang="ts">
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { choices } from '$lib/data/vocabulary.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     lessonId: string
@@ -26,23 +27,20 @@
   type Covers = Shapes['StringLookIn']['covers']
   // From the far side to the near one, as it is seen from over the ball.
   const PICTURES: { covers: Covers; side: 'outside' | 'inside'; words: string; at: number }[] = [
-    { covers: 'off it', side: 'outside', words: 'off it, far side', at: 1.3 },
+    { covers: 'off', side: 'outside', words: 'off it, far side', at: 1.3 },
     { covers: 'edge', side: 'outside', words: 'far edge', at: 0.87 },
     { covers: 'quarter', side: 'outside', words: 'far quarter', at: 0.5 },
-    { covers: 'splits it', side: 'outside', words: 'splits it', at: 0 },
+    { covers: 'splits', side: 'outside', words: 'splits it', at: 0 },
     { covers: 'quarter', side: 'inside', words: 'near quarter', at: -0.5 },
     { covers: 'edge', side: 'inside', words: 'near edge', at: -0.87 },
-    { covers: 'off it', side: 'inside', words: 'off it, near side', at: -1.3 },
+    { covers: 'off', side: 'inside', words: 'off it, near side', at: -1.3 },
   ]
-  const STRIPS = [
-    { seen: 'dark inside' as const, words: 'Dark on the far side' },
-    { seen: 'light' as const, words: 'Light' },
-    { seen: 'dark outside' as const, words: 'Dark on the near side' },
-  ]
+  type Strip = Shapes['StripLookIn']['seen']
+  const STRIPS = choices<Strip>('strip')
   // A right-handed golfer stands above the line here, so far is down the page.
   const down = $derived(hand === 'right' ? 1 : -1)
 
-  async function keep(look: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: (typeof STRIPS)[number]['seen'] }): Promise<void> {
+  async function keep(look: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: Strip }): Promise<void> {
     busy = true
     error = null
     try {
@@ -70,17 +68,17 @@
     {/each}
   </div>
   <div class="mt-3 max-w-xs">
-    <LengthEntry label="String’s height" hint="Over the ground; posts upright on the line." value={height} low={0.05} high={0.6} step={0.01} error={fault?.about('string_height_m')} onvalue={(it) => (height = it)} />
+    <LengthEntry of="string_height_m" value={height} error={fault?.about('string_height_m')} onvalue={(it) => (height = it)} />
   </div>
 {:else}
   <p class="text-lg">The golfer, over the ball: <strong>what does the strip show?</strong></p>
   <div class="mt-3 grid gap-2 sm:grid-cols-3" role="group" aria-label="What the strip shows">
-    {#each STRIPS as it (it.seen)}
-      <button class="button min-h-20" disabled={busy} onclick={() => keep({ way, seen: it.seen })}>{it.words}</button>
+    {#each STRIPS as it (it.value)}
+      <button class="button min-h-20" disabled={busy} onclick={() => keep({ way, seen: it.value })}>{it.words}</button>
     {/each}
   </div>
   <div class="mt-3 max-w-xs">
-    <LengthEntry label="Strip turns dark at" hint="How far the eye may be beside the line." value={turns} low={0.001} high={0.1} step={0.001} error={fault?.about('turns_m')} onvalue={(it) => (turns = it)} />
+    <LengthEntry of="turns_m" value={turns} error={fault?.about('turns_m')} onvalue={(it) => (turns = it)} />
   </div>
 {/if}
 {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}

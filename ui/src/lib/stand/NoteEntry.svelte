@@ -1,9 +1,9 @@
 <!-- One thing of a set-up: a size to type or step, a side to tap, or a word; beside it what stood before. -->
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import { rulerFor, shown, typed } from '$lib/settings/length'
-  import { settings } from '$lib/settings/settings.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import { rulerFor, shown, typed } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     entry: Shapes['EntryOut']
@@ -16,6 +16,7 @@
   }
   let { entry, value, before, change, error, onvalue }: Props = $props()
 
+  const options = $derived(Object.entries(entry.options))
   // Every length of a set-up is read to millimetres.
   const ruler = $derived(rulerFor(0, settings.units))
   const text = $derived(typeof value !== 'number' ? '' : entry.unit === 'm' ? shown(value, ruler) : String(value))
@@ -38,12 +39,12 @@
   {:else}
     <Stepper label={entry.label} {unit} hint={entry.hint} {text} {read} {step} {error} {onvalue} />
   {/if}
-  {#if entry.options.length}
+  {#if options.length}
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label={entry.label}>
-      {#each entry.options as it (it)}
+      {#each options as [it, name] (it)}
         <button
           type="button" class="button min-h-11 px-3 {value === it ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={value === it}
-          aria-label="{entry.label}: {it}" onclick={() => onvalue(it)}>{it === 'left' ? '◂ left' : it === 'right' ? 'right ▸' : it}</button
+          aria-label="{entry.label}: {name}" onclick={() => onvalue(it)}>{it === 'left' ? `◂ ${name}` : it === 'right' ? `${name} ▸` : name}</button
         >
       {/each}
     </div>

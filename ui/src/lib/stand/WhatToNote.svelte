@@ -1,7 +1,7 @@
 <!-- Which things of a set-up are asked for: the coach's own choice, kept for every golfer. -->
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
-  import Sheet from '$lib/frame/Sheet.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import Sheet from '$lib/base/Sheet.svelte'
 
   interface Props {
     open: boolean

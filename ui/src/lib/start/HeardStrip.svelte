@@ -1,6 +1,6 @@
 <!-- What a sensor told of the last stroke, while it is new. What was felt is called before a start is shown. -->
 <script lang="ts">
-  import type { LiveEvent } from '$lib/api/live.svelte'
+  import type { LiveEvent } from '$lib/data/live.svelte'
   import { sided } from './size'
 
   let { stroke, hidden }: { stroke: LiveEvent; hidden: boolean } = $props()

@@ -3,12 +3,12 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, type Shapes } from '$lib/api/client'
-  import { renewLesson } from '$lib/api/queries.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, type Shapes } from '$lib/data/client'
+  import { renewLesson } from '$lib/data/queries.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
 
-  let { rung, block, lessonId }: { rung: Shapes['Rung']; block: Shapes['BlockOut']; lessonId: string } = $props()
+  let { rung, block, lessonId }: { rung: Shapes['RungOut']; block: Shapes['BlockOut']; lessonId: string } = $props()
   const client = useQueryClient()
   let error = $state<unknown>(null)
 

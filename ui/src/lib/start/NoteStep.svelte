@@ -1,7 +1,7 @@
 <!-- One thing to note of a putt: one tap or one key. -->
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
-  import { keys } from '$lib/frame/keys.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { keys } from '$lib/base/keys.svelte'
 
   interface Props {
     note: Shapes['NoteOut']
@@ -11,11 +11,12 @@
   }
   let { note, skip, take }: Props = $props()
 
-  const mark = (option: string) => (option === 'left' ? '◂ left' : option === 'right' ? 'right ▸' : option)
+  const options = $derived(Object.entries(note.options))
+  const mark = (option: string, name: string) => (option === 'left' ? `◂ ${name}` : option === 'right' ? `${name} ▸` : name)
   $effect(() =>
     keys.add(note.label, () => [
-      ...note.options.map((option, n) => ({ key: String(n + 1), words: `${note.label}: ${option}`, run: () => take(option) })),
-      { key: 's', words: `Skip ${note.label.toLowerCase()} for this putt`, run: skip },
+      ...options.map(([option, name], n) => ({ key: String(n + 1), words: `${note.label}: ${name}`, run: () => take(option) })),
+      { key: 's', words: `${note.label}: skip it for this putt`, run: skip },
     ]),
   )
 </script>
@@ -26,12 +27,12 @@
     <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
   </div>
   <div
-    class="grid min-h-0 flex-1 gap-2 {note.columns === 3 ? 'grid-cols-3 border-2 border-ink p-2' : note.options.length === 3 ? 'grid-cols-3' : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
+    class="grid min-h-0 flex-1 gap-2 {note.columns === 3 ? 'grid-cols-3 border-2 border-ink p-2' : options.length === 3 ? 'grid-cols-3' : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
     role="group" aria-label={note.label}
   >
-    {#each note.options as option, n (option)}
+    {#each options as [option, name], n (option)}
       <button type="button" class="button min-h-14 flex-col px-2 text-lg" aria-keyshortcuts={String(n + 1)} onclick={() => take(option)}>
-        <span>{mark(option)}</span><kbd class="key hidden sm:inline">{n + 1}</kbd>
+        <span>{mark(option, name)}</span><kbd class="key hidden sm:inline">{n + 1}</kbd>
       </button>
     {/each}
   </div>

@@ -1,8 +1,8 @@
 <!-- When to break off: what is due now, to be done or put off; else how long until it is. -->
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask } from '$lib/api/client'
-  import { renew } from '$lib/api/queries.svelte'
+  import { api, ask } from '$lib/data/client'
+  import { renew } from '$lib/data/queries.svelte'
 
   let { lessonId, putts }: { lessonId: string; putts: number } = $props()
 

@@ -1,11 +1,11 @@
 <!-- When to break off: the coach's opinion, for every lesson from now on. -->
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { Latest } from '$lib/api/latest.svelte'
-  import { renew } from '$lib/api/queries.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { Latest } from '$lib/data/latest.svelte'
+  import { renew } from '$lib/data/queries.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
 
   let { pauses }: { pauses: Shapes['Pauses'] } = $props()
   const client = useQueryClient()

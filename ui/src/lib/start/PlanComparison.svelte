@@ -3,16 +3,16 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
   import { v7 } from 'uuid'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { renew, renewLesson } from '$lib/api/queries.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { planOf, type Plan } from '$lib/plan/plan'
-  import { rulerFor, shown } from '$lib/settings/length'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { renew, renewLesson } from '$lib/data/queries.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { planOf, type Plan } from '$lib/set/plan'
+  import { rulerFor, shown } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     lessonId: string
@@ -77,7 +77,7 @@
     try {
       const body = {
         lesson_id: lessonId, conditions: await conditions(), each, run, question, asks: asked, hole: true,
-        order: kind === 'transfer' ? ('in order' as const) : order, started_at: stamp(),
+        order: kind === 'transfer' ? ('in_order' as const) : order, started_at: stamp(),
       }
       const made = await ask(api.PUT('/api/comparisons/{id}', { params: { path: { id: v7() } }, body }))
       await renew(client, ['comparisons', lessonId])
@@ -108,7 +108,7 @@
   {:else if kind === 'distances'}
     <div class="grid gap-2 sm:grid-cols-3">
       {#each distances as far, n (n)}
-        <LengthEntry label="Putt {n + 1}" value={far} low={0.5} high={15} step={0.5} onvalue={(m) => (distances[n] = m)} />
+        <LengthEntry of="usual_length_m" label="Putt {n + 1}" value={far} onvalue={(m) => (distances[n] = m)} />
       {/each}
     </div>
     <p class="text-sm text-faded">The same rig at each distance; the side by distance is told under Judge.</p>
@@ -123,7 +123,7 @@
   </div>
   {#if choices.data}
     {#if kind !== 'transfer'}
-      <Choice label="In turns, so that warming up is no effect" options={Object.entries(choices.data.orders).filter(([it]) => it !== 'in order').map(([value, words]) => ({ value: value as typeof order, words }))} bind:value={order} />
+      <Choice label="In turns, so that warming up is no effect" options={Object.entries(choices.data.orders).filter(([it]) => it !== 'in_order').map(([value, words]) => ({ value: value as typeof order, words }))} bind:value={order} />
     {/if}
     <Choice label="The one question it answers" options={Object.entries(choices.data.questions).map(([value, words]) => ({ value: value as typeof question, words }))} bind:value={question} />
   {/if}

@@ -5,8 +5,8 @@
 </script>
 
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
-  import { keys } from '$lib/frame/keys.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { keys } from '$lib/base/keys.svelte'
   import { sizeWords } from './size'
 
   interface Props {

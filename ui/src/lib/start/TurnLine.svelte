@@ -1,6 +1,6 @@
 <!-- Whose turn it is in the comparison that is being putted. -->
 <script lang="ts">
-  import type { Shapes } from '$lib/api/client'
+  import type { Shapes } from '$lib/data/client'
   import type { Turn } from './turns'
 
   let { comparison, turn }: { comparison: Shapes['ComparisonOut']; turn: Turn } = $props()

@@ -1,6 +1,6 @@
 /** Angles and sizes of a stroke, in words. */
-import { rulerFor, shown } from '$lib/settings/length'
-import { settings } from '$lib/settings/settings.svelte'
+import { rulerFor, shown } from '$lib/base/length'
+import { settings } from '$lib/base/settings.svelte'
 
 /** An angle with its side as a shape: "◂ 0.6°", "0.6° ▸". */
 export function sided(angle: number): string {

@@ -1,14 +1,14 @@
 <!-- Aids: every instrument, what it tells and what it can't, and how a reading of it is taken. -->
 <script lang="ts">
-  import { instrumentsQuery } from '$lib/api/queries.svelte'
+  import { instrumentsQuery } from '$lib/data/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import { place } from '$lib/frame/place.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import TryAid from '$lib/plan/TryAid.svelte'
-  import { rulerFor, shown } from '$lib/settings/length'
-  import { settings } from '$lib/settings/settings.svelte'
-  import type { Shapes } from '$lib/api/client'
+  import Choice from '$lib/base/Choice.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import TryAid from '$lib/set/TryAid.svelte'
+  import { rulerFor, shown } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
+  import type { Shapes } from '$lib/data/client'
 
   const instruments = instrumentsQuery()
   let search = $state('')

@@ -1,12 +1,12 @@
 <!-- The bag: what the coach owns; and how strict a rig should be for whom. -->
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { Latest } from '$lib/api/latest.svelte'
-  import { bagQuery, bandsQuery, putAnswer, renew } from '$lib/api/queries.svelte'
-  import { place } from '$lib/frame/place.svelte'
-  import Stepper from '$lib/frame/Stepper.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { Latest } from '$lib/data/latest.svelte'
+  import { bagQuery, bandsQuery, putAnswer, renew } from '$lib/data/queries.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
 
   const client = useQueryClient()
   const bag = bagQuery()
@@ -21,8 +21,9 @@
     await renew(client, ['preview'])
   })
   const owned = $derived(counts.value ?? bag.data?.parts ?? {})
+  const nameOf = (part: string) => bag.data?.names[part] ?? part
   const told = $derived(Boolean(counts.value ?? bag.data?.told))
-  const parts = $derived(Object.entries(owned).filter(([name]) => name.includes(search.trim().toLowerCase())))
+  const parts = $derived(Object.entries(owned).filter(([part]) => nameOf(part).includes(search.trim().toLowerCase())))
   async function forget(): Promise<void> {
     error = null
     try {
@@ -63,13 +64,14 @@
   </p>
   {#if bag.error ?? error ?? counts.error}<div class="mt-3"><Trouble error={bag.error ?? error ?? counts.error} again={() => bag.refetch()} /></div>{/if}
   <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">
-    {#each parts as [name, n] (name)}
-      <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={name}>
+    {#each parts as [part, n] (part)}
+      {@const name = nameOf(part)}
+      <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={part}>
         <span class={n ? 'font-semibold' : 'text-faded'}>{name}</span>
         <span class="flex items-center">
-          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => counts.set({ ...owned, [name]: n - 1 })}>−</button>
+          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => counts.set({ ...owned, [part]: n - 1 })}>−</button>
           <output class="w-11 text-center text-lg font-bold">{n}</output>
-          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => counts.set({ ...owned, [name]: n + 1 })}>+</button>
+          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => counts.set({ ...owned, [part]: n + 1 })}>+</button>
         </span>
       </li>
     {:else}

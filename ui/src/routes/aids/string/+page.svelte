@@ -1,13 +1,14 @@
 <!-- The string over the line: what it covers for these eyes, and how to make it true. -->
 <script lang="ts">
+  import { choices } from '$lib/data/vocabulary.svelte'
   import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal } from '$lib/api/client'
-  import { steady } from '$lib/api/steady.svelte'
+  import { api, ask, refusal } from '$lib/data/client'
+  import { steady } from '$lib/data/steady.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import LengthEntry from '$lib/frame/LengthEntry.svelte'
-  import { place } from '$lib/frame/place.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   let eyes = $state({ eyes_inside_m: 0.03, eye_height_m: 1.5, string_height_m: 0.2, hand: 'right' as 'left' | 'right' })
   const found = createQuery(() => ({
@@ -42,10 +43,7 @@
     { value: '0.021335', words: 'Ball’s centre' },
     { value: '0.04267', words: 'Ball’s top' },
   ]
-  const HANDS = [
-    { value: 'right' as const, words: 'Right-handed' },
-    { value: 'left' as const, words: 'Left-handed' },
-  ]
+  const HANDS = choices<'left' | 'right'>('hand')
 </script>
 
 <svelte:head><title>String · Libella</title></svelte:head>
@@ -62,15 +60,15 @@
     <h1 class="wide border-b-2 border-ink pb-1 text-2xl">A string over the line</h1>
     <div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3">
       <LengthEntry
-        label="Sighting eye inside" hint="Outside the line is minus." value={eyes.eyes_inside_m} low={-0.3} high={0.3} step={0.005}
+        of="string_eye_m" value={eyes.eyes_inside_m}
         error={fault?.about('eyes_inside_m')} onvalue={(it) => (eyes.eyes_inside_m = it)}
       />
       <LengthEntry
-        label="Eye height" hint="Bent over the ball." value={eyes.eye_height_m} low={0.8} high={2} step={0.01}
+        of="eye_height_m" label="Eye height" hint="Bent over the ball." value={eyes.eye_height_m}
         error={fault?.about('eye_height_m')} onvalue={(it) => (eyes.eye_height_m = it)}
       />
       <LengthEntry
-        label="String height" hint="Over the ball." value={eyes.string_height_m} low={0.05} high={0.6} step={0.01}
+        of="string_height_m" label="String height" hint="Over the ball." value={eyes.string_height_m}
         error={fault?.about('string_height_m')} onvalue={(it) => (eyes.string_height_m = it)}
       />
       <Choice label="Golfer" options={HANDS} bind:value={eyes.hand} />
@@ -83,11 +81,11 @@
       <p class="mt-1 text-faded">Stretch it upright over the line, shut the other eye, and say which mark it covers.</p>
       <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
         <LengthEntry
-          label="It covers, outside the line" hint="On the golfer’s side −." value={cover.covers_outside_m} low={-0.3} high={0.3} step={0.001}
+          of="string_covers_m" value={cover.covers_outside_m}
           error={back?.about('covers_outside_m')} onvalue={(it) => (cover.covers_outside_m = it)}
         />
         <LengthEntry
-          label="Seen to ±" hint="How finely you can tell." value={cover.seen_to_m} low={0} high={0.05} step={0.001}
+          of="string_seen_m" value={cover.seen_to_m}
           error={back?.about('seen_to_m')} onvalue={(it) => (cover.seen_to_m = it)}
         />
         <div class="col-span-2">

@@ -2,16 +2,16 @@
 <script lang="ts">
   import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/api/client'
-  import { levelsQuery } from '$lib/api/queries.svelte'
-  import CardList from '$lib/see/CardList.svelte'
-  import GolferSheet from '$lib/frame/GolferSheet.svelte'
-  import { place } from '$lib/frame/place.svelte'
-  import StartLesson from '$lib/frame/StartLesson.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import VialLine from '$lib/frame/VialLine.svelte'
-  import { day } from '$lib/settings/dates'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { api, ask } from '$lib/data/client'
+  import { levelsQuery } from '$lib/data/queries.svelte'
+  import CardList from '$lib/keep/CardList.svelte'
+  import GolferSheet from '$lib/golfer/GolferSheet.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import StartLesson from '$lib/lesson/StartLesson.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import VialLine from '$lib/judge/VialLine.svelte'
+  import { day } from '$lib/base/dates'
+  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
   let noting = $state(false)

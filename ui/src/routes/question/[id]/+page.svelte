@@ -2,7 +2,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/api/client'
+  import { api, ask } from '$lib/data/client'
 
   const id = $derived(page.params.id ?? '')
   const asked = createQuery(() => ({

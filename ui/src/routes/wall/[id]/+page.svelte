@@ -5,11 +5,11 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/api/client'
-  import { liveLesson } from '$lib/api/live.svelte'
-  import { renew } from '$lib/api/queries.svelte'
+  import { api, ask } from '$lib/data/client'
+  import { liveLesson } from '$lib/data/live.svelte'
+  import { renew } from '$lib/data/queries.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()

@@ -4,12 +4,12 @@
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
-  import { api, ask, problemOf, Refusal } from '$lib/api/client'
-  import { renew } from '$lib/api/queries.svelte'
-  import OneFile from '$lib/files/OneFile.svelte'
-  import { place } from '$lib/frame/place.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { moment } from '$lib/settings/dates'
+  import { api, ask, problemOf, Refusal } from '$lib/data/client'
+  import { renew } from '$lib/data/queries.svelte'
+  import OneFile from '$lib/keep/OneFile.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { moment } from '$lib/base/dates'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()

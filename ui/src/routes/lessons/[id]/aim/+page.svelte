@@ -4,11 +4,11 @@
   import { page } from '$app/state'
   import BeginSet from '$lib/aim/BeginSet.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
-  import { api, ask, type Shapes } from '$lib/api/client'
-  import { lessonQuery, putAnswer, renew } from '$lib/api/queries.svelte'
+  import { api, ask, type Shapes } from '$lib/data/client'
+  import { lessonQuery, putAnswer, renew } from '$lib/data/queries.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()

@@ -2,18 +2,18 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/api/client'
-  import { judgedQuery, lessonQuery, tablesQuery } from '$lib/api/queries.svelte'
+  import { api, ask } from '$lib/data/client'
+  import { judgedQuery, lessonQuery, tablesQuery } from '$lib/data/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
-  import Coming from '$lib/frame/Coming.svelte'
-  import BlockSwitch from '$lib/frame/BlockSwitch.svelte'
-  import { currentBlock } from '$lib/frame/current'
-  import CompareBlocks from '$lib/start/CompareBlocks.svelte'
-  import OwnComparison from '$lib/start/OwnComparison.svelte'
-  import NoteTables from '$lib/start/NoteTables.svelte'
-  import ShareOfFace from '$lib/start/ShareOfFace.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import Coming from '$lib/base/Coming.svelte'
+  import BlockSwitch from '$lib/start/BlockSwitch.svelte'
+  import { currentBlock } from '$lib/base/current'
+  import CompareBlocks from '$lib/judge/CompareBlocks.svelte'
+  import OwnComparison from '$lib/judge/OwnComparison.svelte'
+  import NoteTables from '$lib/judge/NoteTables.svelte'
+  import ShareOfFace from '$lib/judge/ShareOfFace.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
 
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)

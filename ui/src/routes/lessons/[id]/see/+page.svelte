@@ -2,19 +2,19 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask, type Shapes } from '$lib/api/client'
+  import { api, ask, type Shapes } from '$lib/data/client'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
   import Asking from '$lib/see/Asking.svelte'
   import BeginTest from '$lib/see/BeginTest.svelte'
   import MapPart from '$lib/see/MapPart.svelte'
   import QuickPart from '$lib/see/QuickPart.svelte'
   import EyesPart from '$lib/see/EyesPart.svelte'
   import FeltThere from '$lib/see/FeltThere.svelte'
-  import Choice from '$lib/frame/Choice.svelte'
-  import { lessonQuery, putAnswer, renew } from '$lib/api/queries.svelte'
-  import { settings } from '$lib/settings/settings.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import { lessonQuery, putAnswer, renew } from '$lib/data/queries.svelte'
+  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()

@@ -3,12 +3,12 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
-  import { api, ask, type Shapes } from '$lib/api/client'
-  import { heard } from '$lib/api/heard.svelte'
-  import { lessonQuery, renew, sensorsQuery } from '$lib/api/queries.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import SensorRow from '$lib/sensors/SensorRow.svelte'
-  import StrokeList from '$lib/sensors/StrokeList.svelte'
+  import { api, ask, type Shapes } from '$lib/data/client'
+  import { heard } from '$lib/data/heard.svelte'
+  import { lessonQuery, renew, sensorsQuery } from '$lib/data/queries.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import SensorRow from '$lib/start/SensorRow.svelte'
+  import StrokeList from '$lib/start/StrokeList.svelte'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()

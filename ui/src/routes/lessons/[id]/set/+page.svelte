@@ -5,26 +5,26 @@
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/api/client'
-  import { instrumentsQuery, lessonQuery, renewLesson } from '$lib/api/queries.svelte'
-  import { steady } from '$lib/api/steady.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { instrumentsQuery, lessonQuery, renewLesson } from '$lib/data/queries.svelte'
+  import { steady } from '$lib/data/steady.svelte'
   import type { Grip } from '$lib/drawing/Grips.svelte'
   import { sideHeight } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
-  import StartBlock from '$lib/frame/StartBlock.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
-  import BesideEntries from '$lib/plan/BesideEntries.svelte'
-  import KitCheck from '$lib/plan/KitCheck.svelte'
-  import { FIRST, laidPart, planOf, puttOf, same, type Plan } from '$lib/plan/plan'
-  import Prints from '$lib/plan/Prints.svelte'
-  import ProofEntries from '$lib/plan/ProofEntries.svelte'
-  import Proposals from '$lib/plan/Proposals.svelte'
-  import PuttEntries from '$lib/plan/PuttEntries.svelte'
-  import RigEntries from '$lib/plan/RigEntries.svelte'
-  import SavedStations from '$lib/plan/SavedStations.svelte'
-  import { rulerFor, shown } from '$lib/settings/length'
-  import { settings } from '$lib/settings/settings.svelte'
+  import StartBlock from '$lib/start/StartBlock.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import BesideEntries from '$lib/set/BesideEntries.svelte'
+  import KitCheck from '$lib/set/KitCheck.svelte'
+  import { FIRST, laidPart, planOf, puttOf, same, type Plan } from '$lib/set/plan'
+  import Prints from '$lib/set/Prints.svelte'
+  import ProofEntries from '$lib/set/ProofEntries.svelte'
+  import Proposals from '$lib/set/Proposals.svelte'
+  import PuttEntries from '$lib/set/PuttEntries.svelte'
+  import RigEntries from '$lib/set/RigEntries.svelte'
+  import SavedStations from '$lib/set/SavedStations.svelte'
+  import { rulerFor, shown } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
 
   const TABS = [
     { value: 'putt', words: 'Putt' },
@@ -47,7 +47,7 @@
   $effect(() => {
     if (!sheet || untrack(() => plan)) return
     const last = sheet.stations.at(-1)
-    plan = structuredClone(last ? planOf(last) : { ...FIRST, stimp_ft: sheet.lesson.stimp_ft })
+    plan = structuredClone(last ? planOf(last) : { ...FIRST, green_speed_ft: sheet.lesson.green_speed_ft })
   })
 
   // One question at a time: while a tape is pulled, the next is asked as soon as the last is answered.

@@ -3,16 +3,16 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
-  import { stamp } from '$lib/api/clock'
-  import { api, ask, refusal } from '$lib/api/client'
-  import { Latest } from '$lib/api/latest.svelte'
-  import { putAnswer, renew } from '$lib/api/queries.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal } from '$lib/data/client'
+  import { Latest } from '$lib/data/latest.svelte'
+  import { putAnswer, renew } from '$lib/data/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
-  import Trouble from '$lib/frame/Trouble.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
   import WhatToNote from '$lib/stand/WhatToNote.svelte'
-  import { moment } from '$lib/settings/dates'
-  import { settings } from '$lib/settings/settings.svelte'
+  import { moment } from '$lib/base/dates'
+  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
   const client = useQueryClient()

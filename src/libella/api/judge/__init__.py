@@ -1,0 +1,1 @@
+"""Judge: blocks and comparisons judged, and what stands behind it."""

@@ -1,0 +1,252 @@
+"""Blocks judged: in one line, with their readings, with the tables behind the verdict, on the second screen."""
+
+from typing import Literal
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ...core.certainty.estimate import Estimate
+from ...core.certainty.verdict import Verdict
+from ...core.certainty.vial import Vial
+from ...core.drawing.scene import Scene
+from ...core.estimate import Summary
+from ...core.judge.judgement import Judgement
+from ...core.measure.interval import Interval
+from ...core.measure.side import Side, side_of
+from ...core.set.station import Station
+from ...core.start.ladder import Rung, Step
+from ...lessons.desk import kept
+from ...lessons.judge import blocks as judged_blocks
+from ...lessons.judge.tables import block_tables
+from ...lessons.lesson.lessons import BlockSheet
+from ...lessons.start import blocks
+from ...store.tables import GolferRow, ReadingRow
+from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
+from ...words.judge.tables import Table, table_words
+from ...words.set.station import station_words
+from ...words.start.run import rung_words
+from ..base.shapes import UUID, AtDesk, InUnits, as_kept
+from ..start.blocks import BlockKept, ReadingOut
+
+
+class ReadingLine(ReadingOut):
+    words: str
+    side: Side
+
+
+class BlockLine(BlockKept):
+    """A block in one line, with its vial."""
+
+    station: str
+    rig_kind: str
+    putts: int
+    final: bool
+    proved: bool = Field(description="false when the line was not proved: marked so wherever its numbers appear")
+    headline: str
+    size: str
+    vial: Vial
+
+
+class BlockOut(BlockLine):
+    """A block with its readings, oldest first."""
+
+    readings: list[ReadingLine]
+
+
+class GainOut(BaseModel):
+    """What one change would bring, in putts of a hundred that start inside the window."""
+
+    change: Literal["bias", "spread"]
+    name: str
+    putts: Estimate
+    words: str
+
+
+class JudgementOut(BaseModel):
+    """A block judged: its facts and its sentences.
+
+    `final` is false until the block's planned end: then there is a verdict. `gains` and `work` are given only then.
+    """
+
+    putts: int
+    planned: int
+    final: bool
+    summary: Summary | None
+    verdict: Verdict | None
+    counts: str
+    headline: str
+    size: str
+    meaning: str
+    allows: str
+    chance: str
+    doubt: str
+    gains: list[GainOut]
+    work: str
+    prior: str
+    vial: Vial
+
+
+class RungOut(BaseModel):
+    """What the ladder says of the rig; `dimension` and `value_m` are the width to lay."""
+
+    step: Step
+    passed: int
+    of: int
+    words: str
+    dimension: str
+    value_m: float
+
+
+class JudgedOut(BaseModel):
+    """A block judged, with the picture of its putts from above."""
+
+    block: BlockOut
+    judgement: JudgementOut
+    rays: Scene
+    rung: RungOut = Field(description="what the ladder says of the rig")
+
+
+class TablesOut(BaseModel):
+    """What lies behind a block's judgement."""
+
+    tables: tuple[Table, ...]
+
+
+class WallOut(BaseModel):
+    """What a second screen shows of the lesson's block: the last putt large and the vial; None before any block."""
+
+    block: BlockLine | None
+    last: ReadingLine | None
+
+
+class FurtherOut(BaseModel):
+    words: str
+
+
+router = APIRouter(tags=["judge"])
+
+
+@router.get("/blocks/{id}/judgement")
+def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
+    """The judgement of a block as it stands."""
+
+    def make(_: int) -> str:
+        it = judged_blocks.judge_block(desk, id, units)
+        said = _said(it.sheet, it.golfer, it.judgement, units)
+        return JudgedOut(
+            block=_out(it.sheet, it.judgement, said, units),
+            judgement=_judgement(it.judgement, said),
+            rays=it.rays,
+            rung=_rung(it.rung, blocks.station_of(it.sheet.block), units),
+        ).model_dump_json()
+
+    return as_kept(kept.of_block(desk, id, f"judged, {units}", make))
+
+
+@router.get("/blocks/{id}/tables")
+def tables(desk: AtDesk, id: UUID, units: InUnits = "metric") -> TablesOut:
+    """Every link of the chain, what was noted beside the start lines, the side by distance."""
+
+    def make(_: int) -> str:
+        found = block_tables(desk, id)
+        return TablesOut(tables=tuple(table_words(it, units) for it in found)).model_dump_json()
+
+    return as_kept(kept.of_block(desk, id, f"tables, {units}", make))
+
+
+@router.get("/lessons/{id}/wall")
+def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
+    """The block putted now, for a second screen. A putt is there when it is kept: after what was felt was called."""
+    block_id = blocks.block_now(desk, id)
+    if block_id is None:
+        return WallOut(block=None, last=None)
+    sheet, golfer = blocks.block_and_golfer(desk, block_id)
+    last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
+    station = blocks.station_of(sheet.block)
+    return WallOut(block=block_line(sheet, golfer, units), last=_reading(last, station, units) if last else None)
+
+
+@router.get("/blocks/{id}/further")
+def further(desk: AtDesk, id: UUID) -> FurtherOut:
+    """How many more putts would settle it."""
+    return FurtherOut(words=further_words(judged_blocks.further_putts(desk, id)))
+
+
+def block_line(sheet: BlockSheet, golfer: GolferRow, units: InUnits) -> BlockLine:
+    """A block in one line."""
+    judgement = judged_blocks.judge_sheet(sheet, golfer)
+    return _line(sheet, judgement, _said(sheet, golfer, judgement, units), units)
+
+
+def block_out(sheet: BlockSheet, golfer: GolferRow, units: InUnits) -> BlockOut:
+    """A block with its readings."""
+    judgement = judged_blocks.judge_sheet(sheet, golfer)
+    return _out(sheet, judgement, _said(sheet, golfer, judgement, units), units)
+
+
+def _said(sheet: BlockSheet, golfer: GolferRow, judgement: Judgement, units: InUnits) -> JudgementWords:
+    station = blocks.station_of(sheet.block)
+    return judgement_words(judgement, station, judged_blocks.occasion_of(sheet, station, golfer), units)
+
+
+def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:
+    gains = [
+        GainOut(change=gain.change, name=GAINS[gain.change], putts=gain.putts, words=words)
+        for gain, words in zip(it.gains, said.gains, strict=True)
+    ]
+    return JudgementOut(
+        putts=it.putts,
+        planned=it.planned,
+        final=it.final,
+        summary=it.summary,
+        verdict=it.verdict,
+        counts=said.counts,
+        headline=said.headline,
+        size=said.size,
+        meaning=said.meaning,
+        allows=said.allows,
+        chance=said.chance,
+        doubt=said.doubt,
+        gains=gains,
+        work=said.work,
+        prior=said.prior,
+        vial=it.vial,
+    )
+
+
+def _rung(it: Rung, station: Station, units: InUnits) -> RungOut:
+    return RungOut(
+        step=it.step,
+        passed=it.passed,
+        of=it.of,
+        words=rung_words(it, station, units),
+        dimension=it.dimension,
+        value_m=it.value_m,
+    )
+
+
+def _out(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: InUnits) -> BlockOut:
+    station = blocks.station_of(sheet.block)
+    readings = [_reading(it, station, units) for it in sheet.readings]
+    return BlockOut(**dict(_line(sheet, judgement, said, units)), readings=readings)
+
+
+def _reading(it: ReadingRow, station: Station, units: InUnits) -> ReadingLine:
+    interval = Interval.of(it.low_deg, it.high_deg)
+    side: Side = "neither" if 0 in interval else side_of(interval.anchor)
+    return ReadingLine(**dict(ReadingOut.model_validate(it)), words=station.rig.words(it.raw, units), side=side)
+
+
+def _line(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: InUnits) -> BlockLine:
+    station = blocks.station_of(sheet.block)
+    return BlockLine(
+        **dict(BlockKept.model_validate(sheet.block)),
+        station=station_words(station, units),
+        rig_kind=sheet.block.rig_kind,
+        proved=station.proof.is_proved,
+        putts=judgement.putts,
+        final=judgement.final,
+        headline=said.headline,
+        size=said.size,
+        vial=judgement.vial,
+    )

@@ -1,0 +1,163 @@
+"""Comparisons: planned, and what they come to."""
+
+from datetime import datetime
+
+from fastapi import APIRouter, Query, Request
+from pydantic import BaseModel, Field
+
+from ...core.certainty.verdict import Word
+from ...core.certainty.vial import Vial
+from ...core.estimate.comparison import Comparison
+from ...core.judge.comparing import Compared, Question
+from ...core.start.turns import Order
+from ...lessons.judge import comparisons
+from ...lessons.judge.comparisons import ComparisonSheet
+from ...lessons.start.comparisons import ComparisonEntry, Condition, plan_comparison
+from ...words.judge.comparison import QUESTIONS, compared_words
+from ...words.judge.tables import Table, table_words
+from ...words.start.run import ORDERS, turn_words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, ShortWords, Words20
+from ..start.blocks import BlockKept
+
+router = APIRouter(tags=["comparisons"])
+
+
+class ConditionIn(Entry):
+    name: ShortWords = Field(examples=["mirror first"])
+    station_id: UUID
+    guided: bool = False
+
+
+class ComparisonIn(Entry):
+    """What is planned before the first putt; nothing of it changes afterwards."""
+
+    lesson_id: UUID
+    conditions: tuple[ConditionIn, ...] = Field(min_length=2, max_length=5)
+    each: int = Field(description="putts under each condition, 3 to 60", examples=[9])
+    order: Order = "alternating"
+    run: int = Field(default=3, description="putts before the condition changes, 1 to 10")
+    question: Question = "line"
+    asks: tuple[Words20, ...] = ()
+    hole: bool = True
+    started_at: Moment
+
+
+class PairOut(BaseModel):
+    """A condition against the first. `word` is the verdict on what was asked, null before the planned end."""
+
+    name: str
+    word: Word | None
+    headline: str
+    comparison: Comparison
+
+
+class ComparedOut(BaseModel):
+    """Conditions compared, each with its vial; the pairs, and the chances behind them as a table."""
+
+    headline: str
+    vials: tuple[Vial, ...]
+    pairs: list[PairOut]
+    table: Table | None
+    note: str
+
+    @staticmethod
+    def of(it: Compared) -> "ComparedOut":
+        said = compared_words(it)
+        pairs = [
+            PairOut(
+                name=pair.name, word=pair.call.word if it.final else None, headline=words, comparison=pair.comparison
+            )
+            for pair, words in zip(it.pairs, said.pairs, strict=True)
+        ]
+        table = None if it.table is None else table_words(it.table, "metric")
+        return ComparedOut(headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note)
+
+
+class ComparisonOut(BaseModel):
+    """A comparison as it stands. `turn` is the block whose turn it is, None when all putts are in."""
+
+    id: UUID
+    question: Question
+    question_words: str
+    order_words: str
+    each: int
+    run: int
+    started_at: datetime
+    blocks: list[BlockKept]
+    done: list[int]
+    turns: tuple[int, ...] = Field(description="the condition of every putt, first to last")
+    turn: UUID | None
+    turn_words: str
+    compared: ComparedOut
+
+
+class ChoicesOut(BaseModel):
+    orders: dict[Order, str]
+    questions: dict[Question, str]
+
+
+@router.get("/comparison-choices")
+def choices() -> ChoicesOut:
+    """The orders there are, and the questions a comparison can be planned to answer."""
+    return ChoicesOut(orders=ORDERS, questions=QUESTIONS)
+
+
+@router.put("/comparisons/{id}")
+def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn) -> ComparisonOut:
+    """Plan a comparison: a block for each condition is started."""
+    told = ComparisonEntry(
+        lesson_id=entry.lesson_id,
+        conditions=tuple(Condition(it.name, it.station_id, it.guided) for it in entry.conditions),
+        each=entry.each,
+        order=entry.order,
+        run=entry.run,
+        question=entry.question,
+        started_at=entry.started_at,
+        asks=entry.asks,
+        hole=entry.hole,
+        # The order of the shuffle follows from the id: said again, it is the same.
+        seed=id.int % 2**31,
+    )
+    plan_comparison(desk, id, told)
+    request.app.state.live.tell(entry.lesson_id, "block")
+    return _out(comparisons.comparison_sheet(desk, id))
+
+
+@router.get("/comparisons/{id}")
+def one(desk: AtDesk, id: UUID) -> ComparisonOut:
+    return _out(comparisons.comparison_sheet(desk, id))
+
+
+@router.get("/lessons/{id}/comparisons")
+def of_lesson(desk: AtDesk, id: UUID) -> list[ComparisonOut]:
+    """The comparisons of a lesson, oldest first."""
+    return [_out(it) for it in comparisons.comparisons_of(desk, id)]
+
+
+@router.get("/compare")
+def compare(
+    desk: AtDesk, question: Question = "line", blocks: list[UUID] = Query(min_length=2, max_length=5)
+) -> ComparedOut:
+    """Any blocks beside the first of them, planned so or not."""
+    return ComparedOut.of(comparisons.compare_blocks(desk, blocks, question))
+
+
+def _out(it: ComparisonSheet) -> ComparisonOut:
+    row = it.comparison
+    blocks = [BlockKept.model_validate(sheet.block) for sheet in it.sheets]
+    at = it.turn.condition
+    return ComparisonOut(
+        id=row.id,
+        question=it.question,
+        question_words=QUESTIONS[it.question],
+        order_words=ORDERS[row.order],
+        each=row.each,
+        run=row.run,
+        started_at=row.started_at,
+        blocks=blocks,
+        done=[sum(not reading.voided for reading in sheet.readings) for sheet in it.sheets],
+        turns=it.turns,
+        turn=None if at is None else blocks[at].id,
+        turn_words=turn_words(it.turn, it.names),
+        compared=ComparedOut.of(it.compared),
+    )

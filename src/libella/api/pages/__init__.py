@@ -1,0 +1,1 @@
+"""Pages that show several steps at once: the day, a lesson whole, golfers with their newest results."""

@@ -1,0 +1,92 @@
+"""Golfers with their newest results, and all their lessons."""
+
+from datetime import datetime
+
+from fastapi import APIRouter, Query
+from pydantic import BaseModel
+
+from ...lessons.desk import kept
+from ...lessons.desk.desk import Desk
+from ...lessons.golfer import golfers
+from ...lessons.lesson import lessons
+from ...lessons.lesson.lessons import BlockSheet
+from ...store.tables import GolferRow, LessonRow
+from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
+from ..golfer.golfers import GolferOut, golfer_out
+from ..judge.blocks import BlockLine, block_line
+from ..lesson.lessons import LessonOut
+
+router = APIRouter(tags=["golfers"])
+
+
+class LastLesson(BaseModel):
+    """A golfer's newest lesson with putts, by its last block."""
+
+    started_at: datetime
+    block: BlockLine
+
+
+class GolferLine(BaseModel):
+    golfer: GolferOut
+    last: LastLesson | None
+
+
+class GolferPage(Page):
+    items: list[GolferLine]
+
+
+class GolferLesson(BaseModel):
+    lesson: LessonOut
+    blocks: list[BlockLine]
+
+
+class GolferLessonPage(Page):
+    items: list[GolferLesson]
+
+
+@router.get("/golfers")
+def find(
+    desk: AtDesk,
+    q: Search = "",
+    after: str | None = Query(None, description="page mark"),
+    units: InUnits = "metric",
+) -> GolferPage:
+    """Golfers by name, a page at a time, each with the newest result."""
+    rows = golfers.find_golfers(desk, q, opened(after, str, UUID))
+    last = lessons.latest_lessons(desk, [it.id for it in rows])
+    items: list[GolferLine] = []
+    for row in rows:
+        lesson, blocks = last.get(row.id, (None, []))
+        newest = _last(desk, lesson, blocks[-1], row, units) if lesson else None
+        items.append(GolferLine(golfer=golfer_out(row), last=newest))
+    more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
+    return GolferPage(items=items, next=more)
+
+
+def _last(desk: Desk, lesson: LessonRow, block: BlockSheet, who: GolferRow, units: InUnits) -> LastLesson:
+    def make(_: int) -> str:
+        return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
+
+    return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
+
+
+@router.get("/golfers/{id}/lessons")
+def lessons_of(
+    desk: AtDesk, id: UUID, after: str | None = Query(None, description="page mark"), units: InUnits = "metric"
+) -> GolferLessonPage:
+    """A golfer's lessons, newest first, each block with its vial."""
+    before = opened(after, datetime.fromisoformat, UUID)
+    if before is not None:
+        return as_kept(_lessons(desk, id, before, units))
+    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda _: _lessons(desk, id, None, units)))
+
+
+def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:
+    who = golfers.golfer(desk, id)
+    rows = lessons.lessons_of(desk, id, before)
+    items = [
+        GolferLesson(lesson=LessonOut.model_validate(it), blocks=[block_line(block, who, units) for block in blocks])
+        for it, blocks in rows
+    ]
+    more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
+    return GolferLessonPage(items=items, next=more).model_dump_json()

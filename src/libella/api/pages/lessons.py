@@ -1,0 +1,132 @@
+"""The day's first page, and a lesson whole."""
+
+from datetime import datetime
+
+from fastapi import APIRouter, Query
+from pydantic import BaseModel, Field
+
+from ...core.golfer.hand import Hand
+from ...core.golfer.level import Level
+from ...lessons.aim import aims
+from ...lessons.desk import kept
+from ...lessons.desk.desk import Desk, studio
+from ...lessons.lesson import lessons
+from ...lessons.see import sights
+from ...lessons.stand import set_ups
+from ...store.tables import GolferRow, LessonRow
+from ...words.aim.links import NOTHING_READ, aim_words
+from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_words
+from ...words.stand.set_up import stand_line
+from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
+from ..judge.blocks import BlockLine, BlockOut, block_line, block_out
+from ..lesson.lessons import LessonOut
+from ..set.stations import StationOut, station_out
+
+router = APIRouter(tags=["lessons"])
+
+
+class StudioOut(Kept):
+    name: str
+    place: str
+    coach: str
+    invented: bool = Field(description="true when this is the invented demo")
+
+
+class GolferBrief(Kept):
+    id: UUID
+    name: str
+    hand: Hand
+    level: Level
+    invented: bool
+
+
+class LessonSheetOut(BaseModel):
+    """A lesson with everything that stands in it, oldest first."""
+
+    revision: int = Field(description="the mark of the data it was made from; a new line says the newest")
+    lesson: LessonOut
+    golfer: GolferBrief
+    stations: list[StationOut]
+    blocks: list[BlockOut]
+    stand: str = Field(description="the set-up, in one line")
+    sight: str = Field(description="what looks straight, in one line")
+    aim: str = Field(description="the aim at address, in one line")
+
+
+class OpenLesson(BaseModel):
+    lesson: LessonOut
+    golfer: GolferBrief
+    blocks: list[BlockLine]
+
+
+class Today(Page):
+    """A page of the lessons in progress, newest first."""
+
+    studio: StudioOut
+    lessons: list[OpenLesson]
+
+
+@router.get("/studio")
+def this_studio(desk: AtDesk) -> StudioOut:
+    return StudioOut.model_validate(studio(desk))
+
+
+@router.get("/today")
+def today(desk: AtDesk, after: str | None = Query(None, description="page mark"), units: InUnits = "metric") -> Today:
+    """What stands open, a page at a time."""
+    rows = lessons.open_lessons(desk, opened(after, datetime.fromisoformat, UUID))
+    items = [_open_lesson(desk, lesson, golfer, units) for lesson, golfer in rows]
+    more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
+    return Today(studio=StudioOut.model_validate(studio(desk)), lessons=items, next=more)
+
+
+def _open_lesson(desk: Desk, lesson: LessonRow, golfer: GolferRow, units: InUnits) -> OpenLesson:
+    def make(_: int) -> str:
+        return OpenLesson(
+            lesson=LessonOut.model_validate(lesson),
+            golfer=GolferBrief.model_validate(golfer),
+            blocks=[block_line(it, golfer, units) for it in lessons.blocks_of(desk, [lesson.id])],
+        ).model_dump_json()
+
+    return OpenLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"today, {units}", make))
+
+
+@router.get("/lessons/{id}")
+def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
+    """One lesson whole."""
+    return as_kept(
+        kept.of_lesson(
+            desk, id, f"lesson, {units}", lambda revision: _whole(desk, id, units, revision).model_dump_json()
+        )
+    )
+
+
+def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOut:
+    sheet = lessons.lesson_sheet(desk, id)
+    return LessonSheetOut(
+        revision=revision,
+        lesson=LessonOut.model_validate(sheet.lesson),
+        golfer=GolferBrief.model_validate(sheet.golfer),
+        stations=[station_out(it, units) for it in sheet.stations],
+        blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
+        stand=_stand(desk, id, units),
+        sight=_sight(desk, id),
+        aim=_aim(desk, id, units),
+    )
+
+
+def _stand(desk: Desk, id: UUID, units: InUnits) -> str:
+    told = set_ups.stand_told(desk, id)
+    return stand_line(told.noted, told.wander, again=told.again, units=units)
+
+
+def _sight(desk: Desk, id: UUID) -> str:
+    told, asked = sights.told_last(desk, id)
+    if told is None:
+        return BEING_ASKED if asked else NOTHING_ASKED
+    return sight_words(told.found).headline
+
+
+def _aim(desk: Desk, id: UUID, units: InUnits) -> str:
+    told = aims.aim_told(desk, id)
+    return aim_words(told, units).headline if told else NOTHING_READ

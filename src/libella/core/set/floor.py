@@ -1,0 +1,5 @@
+"""What is putted on."""
+
+from typing import Literal
+
+Surface = Literal["indoor_mat", "carpet", "green"]

@@ -1,0 +1,1 @@
+"""Aim, in words."""

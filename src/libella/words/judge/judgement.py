@@ -1,0 +1,234 @@
+"""A block judged, in words: where the bias lies, what it is worth, what to work on."""
+
+import math
+from dataclasses import dataclass
+from typing import Final
+
+from ...core.certainty.matter import MATTERS
+from ...core.certainty.verdict import Verdict
+from ...core.estimate import LAPSE_SHARE, START, Summary
+from ...core.estimate.continuation import MOST_FURTHER
+from ...core.golfer.hand import Hand, push_or_pull
+from ...core.judge.judgement import NO_HOLE_M, Cause, Counts, Dear, Further, Gain, Judgement, Occasion, Work
+from ...core.measure.angle import hole_widths, offset_m
+from ...core.measure.interval import Interval
+from ...core.measure.side import side_of
+from ...core.measure.units import Units, about, percent, sided, tape
+from ...core.set.station import Station
+from ..set.briefing import allows
+from ..shared.certainty import headline, nameless, prior_words
+from ..shared.counts import counted
+
+
+@dataclass(frozen=True, slots=True)
+class JudgementWords:
+    """The sentences of a judgement.
+
+    `headline` says where the bias lies and how sure that is ("0.6° right, clear."), `size` what that is at the hole,
+    `meaning` what the verdict means, `chance` the share inside the window, `doubt` what the numbers are worth; `gains`
+    go with the judgement's gains.
+    """
+
+    counts: str
+    headline: str
+    size: str
+    meaning: str
+    allows: str
+    chance: str
+    doubt: str
+    gains: tuple[str, ...]
+    work: str
+    prior: str
+
+
+def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: Units) -> JudgementWords:
+    """Everything said of a judged block; `station` and `occasion` are those it was judged with."""
+    unproved = "" if it.proved or it.summary is None else " The line is not proved."
+    return JudgementWords(
+        counts=_counts(it.counts),
+        headline=headline(it.summary, it.verdict, "No putts yet."),
+        size=_size(it.summary, station, occasion, units),
+        meaning=_meaning(it, occasion, units) + unproved,
+        allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
+        chance=_chance(it.summary, occasion),
+        doubt=_doubt(it.summary),
+        gains=tuple(_gain(one) for one in it.gains),
+        work=_work(it.work),
+        prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
+    )
+
+
+GAINS: Final = {"bias": "Bias mended", "spread": "A quarter less spread"}
+"""The names of what a change may bring."""
+
+
+def _counts(it: Counts | None) -> str:
+    """Sides and range as read: "7 of 10 right, 1 left, 2 on neither side; from 0.4° left to 2.1° right." """
+    if it is None:
+        return ""
+    sides = f"{it.right} of {it.putts} right, {it.left} left"
+    if it.neither:
+        sides = f"{it.right} of {it.putts} right, {it.left} left, {it.neither} on neither side"
+    low, high = _end(it.lowest), _end(it.highest)
+    return f"{sides}; from {low} to {high}." if low != high else f"{sides}."
+
+
+def _end(it: Interval) -> str:
+    if math.isinf(it.low) or math.isinf(it.high):
+        return f"beyond {sided(it.anchor)}"
+    return sided(it.anchor)
+
+
+def _size(summary: Summary | None, station: Station, occasion: Occasion, units: Units) -> str:
+    if summary is None:
+        return ""
+    bias = summary.bias
+    length = station.putt.distance_m if occasion.hole else NO_HOLE_M
+    doubt_m = offset_m(bias.doubt, length)
+    here = about(offset_m(bias.value, length), doubt_m, units)
+    there = tape(NO_HOLE_M, units)
+    if here.startswith("under"):
+        return f"At the hole: {here}." if occasion.hole else f"On {there}: {here}."
+    if nameless(bias):
+        within = about(doubt_m, doubt_m, units)
+        return f"At the hole: within {within}." if occasion.hole else f"On {there}: within {within}."
+    if not occasion.hole:
+        return f"About {here} on {there}."
+    holes = abs(hole_widths(bias.value, length))
+    return f"About {here} at the hole, {holes:.1f} hole widths." if holes >= 0.45 else f"About {here} at the hole."
+
+
+def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
+    if it.summary is None:
+        return f"The verdict comes after {counted(it.planned, 'putt')}."
+    if it.verdict is None:
+        planned = counted(it.planned, "putt")
+        return f"{it.putts} of {planned}. The verdict comes at {it.planned}; until then this is only so far."
+    call, cost = it.verdict, it.summary.cost.mean
+    matter = MATTERS["start"]
+    sure = percent(call.probability)
+    dear = _dear(it.dear, call, units)
+    if call.word == "none":
+        under = f"{matter.nothing_under:g} putts in a hundred"
+        if occasion.hole:
+            return f"{sure} sure that the bias costs under {under} here: nothing there to mend.{dear}"
+        return f"{sure} sure that the bias costs under {under} at the usual lengths: nothing there to mend.{dear}"
+    if call.word == "open" or call.side == "neither":
+        return f"A tendency and chance both still fit these putts.{dear}"
+    least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"
+    where = "here" if occasion.hole else "at the usual lengths"
+    costs = f"{sure} sure of a bias to the {call.side} that costs at least {least} {where} (about {round(cost)})."
+    said = {
+        "clear": f"A tendency, not chance: {costs}",
+        "likely": f"More likely a tendency than chance: {costs}",
+    }[call.word]
+    return f"{said} {_by_hand(push_or_pull(call.side, occasion.hand), occasion.hand)}{dear}"
+
+
+def _by_hand(what: str, hand: Hand) -> str:
+    return {
+        ("push", "right"): "For a right-handed golfer that is a push.",
+        ("pull", "right"): "For a right-handed golfer that is a pull.",
+        ("push", "left"): "For a left-handed golfer that is a push.",
+        ("pull", "left"): "For a left-handed golfer that is a pull.",
+    }[what, hand]
+
+
+def _dear(it: Dear | None, call: Verdict, units: Units) -> str:
+    if it is None:
+        return ""
+    there = (
+        f"on {tape(it.distance_m, units)} putts the same bias costs about {round(it.putts)} in a hundred "
+        f"({it.call.side}, {it.call.word})."
+    )
+    return f" Can't tell here; {there}" if call.word == "open" else f" Small here; {there}"
+
+
+def _no_hole(station: Station, occasion: Occasion, units: Units) -> str:
+    lengths = ", ".join(tape(it.distance_m, units) for it in occasion.usual)
+    green = f"{station.putt.green_speed_ft:g} ft green"
+    return f"No hole here: weighed at the usual lengths ({lengths}), level, on a {green}."
+
+
+def _chance(summary: Summary | None, occasion: Occasion) -> str:
+    if summary is None:
+        return ""
+    inside = summary.inside
+    about_, low, high = (round(it * 100) for it in (inside.value, inside.low, inside.high))
+    if occasion.hole:
+        return f"About {about_} putts in a hundred start inside the window ({low} to {high})."
+    return f"About {about_} putts in a hundred start inside the windows of the usual lengths ({low} to {high})."
+
+
+def _doubt(summary: Summary | None) -> str:
+    if summary is None:
+        return ""
+    bias, spread = summary.bias, summary.spread
+    return (
+        f"Bias between {_signed(bias.low)} and {_signed(bias.high)}; spread {spread.value:.1f}° "
+        f"({spread.low:.1f}° to {spread.high:.1f}°): nine times in ten."
+    )
+
+
+def _signed(angle: float) -> str:
+    said = f"{abs(angle):.1f}°"
+    return said if said == "0.0°" else f"{said} {side_of(angle)}"
+
+
+def _gain(it: Gain) -> str:
+    low, high = sorted((round(it.putts.low), round(it.putts.high)))
+    more = "+" if round(it.putts.value) > 0 else ""
+    return f"{more}{counted(round(it.putts.value), 'putt')} in a hundred ({low} to {high})"
+
+
+def _work(it: Work | None) -> str:
+    if it is None:
+        return ""
+    unnamed = " The bias is not named: its direction is not yet likely." if it.unnamed else ""
+    if it.costs_nothing:
+        if it.finish_noted:
+            return "The start line costs next to nothing here."
+        return "The start line costs next to nothing here. What read and pace cost shows once the finish is noted."
+    if not it.causes:
+        least = f"{MATTERS['gain'].matters_from:g} putts in a hundred"
+        return f"Nothing is likely enough yet to be worked on: nothing brings {least} for sure.{unnamed}"
+    first = it.causes[0]
+    if it.tie:
+        one, other = (f"{_NAMES[cause.what]} ({_brings(cause)})" for cause in it.causes[:2])
+        return f"A tie: {one} and {other}. Neither comes first."
+    others = "".join(f"; {_NAMES[cause.what]}: {_brings(cause)}" for cause in it.causes[1:])
+    return f"Work on {_NAMES[first.what]}: {_brings(first)}{others}.{unnamed}"
+
+
+_NAMES: Final = {"bias": "the bias", "spread": "the spread", "read_and_pace": "read and pace"}
+
+
+def _brings(it: Cause) -> str:
+    putts = counted(round(it.brings), "putt")
+    return {
+        "bias": f"mending it brings about {putts} in a hundred",
+        "spread": f"a quarter less brings about {putts} in a hundred",
+        "read_and_pace": f"{it.missed} of {counted(it.started, 'putt')} that started inside the window missed",
+    }[it.what]
+
+
+def further_words(it: Further | None) -> str:
+    """How many more putts would settle a block; empty before its planned end."""
+    if it is None:
+        return ""
+    if it.needs_proof:
+        return "Prove the line first: until then no number of putts makes it clear."
+    likely = it.call.word == "likely"
+    if it.putts == 0:
+        return "Settled: more putts would only sharpen the number."
+    if it.putts is None:
+        if likely:
+            return (
+                f"More than {MOST_FURTHER} further putts on this rig to make it clear, or clear it away: change the "
+                "rig or the question."
+            )
+        return f"More than {MOST_FURTHER} further putts on this rig to settle it: change the rig or the question."
+    putts = counted(it.putts, "further_putt")
+    if likely:
+        return f"About {putts} on this rig should make it clear, or clear it away, four times in five."
+    return f"About {putts} on this rig should settle it, four times in five."

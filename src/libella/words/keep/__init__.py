@@ -1,0 +1,1 @@
+"""Keep, in words."""

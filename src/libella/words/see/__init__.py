@@ -1,0 +1,1 @@
+"""See, in words."""

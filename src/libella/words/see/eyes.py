@@ -1,0 +1,87 @@
+"""Where the eyes are, in words; never inside or outside within what is not known."""
+
+from typing import Final
+
+from ...core.certainty.verdict import Verdict
+from ...core.measure.side import side_of
+from ...core.measure.units import Units, about, degrees
+from ...core.see.eyes import EyePlace
+
+NOBODY_LOOKED: Final = "Nobody looked yet."
+
+
+def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
+    """What the looks say, a sentence each."""
+    if found is None:
+        return (NOBODY_LOOKED,)
+    return (
+        _inside(found, units),
+        _behind(found, units),
+        *_eye_line(found),
+        *_wander(found, units),
+        *_read_to(found, units),
+        *_zone(found, units),
+    )
+
+
+def _inside(found: EyePlace, units: Units) -> str:
+    inside = found.inside
+    size = about(inside.value / 1000, inside.doubt / 1000, units)
+    return {
+        "over": f"Over the line, as far as this tells (± {about(inside.doubt / 1000, 0.0, units)}).",
+        "inside": f"Eyes {size} inside the line.",
+        "outside": f"Eyes {size} outside the line.",
+    }[found.side]
+
+
+def _behind(found: EyePlace, units: Units) -> str:
+    behind = found.behind
+    if behind is None:
+        return "Only the side was looked at: behind or ahead is not known."
+    size = about(behind.value / 1000, behind.doubt / 1000, units)
+    if size.startswith("under"):
+        return f"Level with the ball's centre, as far as this tells ({size})."
+    return f"{size} behind the ball's centre." if behind.value > 0 else f"{size} ahead of the ball's centre."
+
+
+def _eye_line(found: EyePlace) -> list[str]:
+    turned = found.eye_line_deg
+    if turned is None:
+        return []
+    if abs(turned) < 0.5:
+        return ["The eye line is parallel to the line."]
+    return [f"The eye line is turned {degrees(turned, 0.5)} {side_of(turned)} of the line."]
+
+
+def _wander(found: EyePlace, units: Units) -> list[str]:
+    if found.takes <= 2:
+        return []
+    return [f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}."]
+
+
+def _read_to(found: EyePlace, units: Units) -> list[str]:
+    doubt = found.reading_doubt_mm
+    return [] if doubt is None else [f"Read to ± {about(doubt / 1000, 0.0, units)}, by the looks read twice."]
+
+
+def _zone(found: EyePlace, units: Units) -> list[str]:
+    if found.zone is None or found.in_zone is None:
+        return []
+    low, high = (_edge(it, units) for it in found.zone)
+    return [f"The zone from {low} to {high} (a school's opinion): {_in_zone(found.in_zone)}."]
+
+
+def _edge(edge_mm: float, units: Units) -> str:
+    size = about(abs(edge_mm) / 1000, 0.0, units)
+    return f"{size} outside" if edge_mm < 0 else f"{size} inside"
+
+
+def _in_zone(it: Verdict) -> str:
+    if it.word in ("none", "open"):
+        return "in it" if it.word == "none" else "can't tell yet"
+    return {
+        ("clear", "right"): "too far in, clear",
+        ("likely", "right"): "too far in, likely",
+        ("clear", "left"): "too far out, clear",
+        ("likely", "left"): "too far out, likely",
+    }[it.word, "right" if it.side == "right" else "left"]

@@ -1,0 +1,1 @@
+"""Set, in words."""

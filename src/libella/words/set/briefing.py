@@ -1,0 +1,174 @@
+"""A station in words: what the hole allows, how the putt is started, and what its line is worth."""
+
+import math
+from dataclasses import replace
+
+from ...core.golfer.hand import Hand
+from ...core.green.capture import CAPTURE_WORDS
+from ...core.green.putt import STRAIGHT_M
+from ...core.green.slope import nearest_straight
+from ...core.measure.angle import angle_deg
+from ...core.measure.side import side_of
+from ...core.measure.units import Units, about, count, fine_degrees, tape
+from ...core.set.proof import WAYS, budget
+from ...core.set.station import Station
+
+_LEAVES_M = (0.001, 0.002, 0.005)
+
+
+def allows(station: Station, units: Units) -> str:
+    """What the hole allows, in words."""
+    putt = station.putt
+    window = putt.window
+    either = f"{fine_degrees(window.narrow_deg)} either side"
+    if not putt.is_level:
+        either = f"{fine_degrees(window.left_deg)} left and {fine_degrees(window.right_deg)} right of the true line"
+    return (
+        f"The hole allows {either} ({about(putt.capture_m, 0.0, units)} off centre), "
+        f"rolling {tape(putt.past_m, units)} past on a {putt.green_speed_ft:g} ft green "
+        f"({CAPTURE_WORDS[putt.capture]} limit)."
+    )
+
+
+def breaks(station: Station, units: Units) -> tuple[str, ...]:
+    """How the putt is started, a sentence each; empty for one on the level, aimed at the hole."""
+    putt = station.putt
+    said: list[str] = []
+    if not putt.is_level:
+        said += [_straight(station, units), *_nearest(station, units)]
+        if not putt.is_straight:
+            aim, side = putt.aim, side_of(putt.aim.start_deg)
+            said.append(
+                f"Computed: start it {fine_degrees(aim.start_deg)} {side} of the hole's centre; aim "
+                f"{about(aim.aim_m, 0.0, units)} {side} of it."
+            )
+        said.append(f"Plays like {tape(max(putt.aim.plays_like_m, 0.0), units)} on the level.")
+    said += _read(station, units)
+    if not putt.is_level or putt.start_deg:
+        said.append(_paces(station, units))
+        drift = station.drift_m
+        if abs(drift) >= 0.0005:
+            said.append(
+                f"A true putt is {about(drift, 0.0, units)} {side_of(drift)} of its start line at the rig: "
+                f"{fine_degrees(angle_deg(drift, station.rig.station_m))}, taken off every reading."
+            )
+        if station.across_m:
+            said.append(
+                f"The rig stands {tape(abs(station.across_m), units)} {side_of(station.across_m)} of the start line; "
+                "that is put back into every reading."
+            )
+        places = [] if putt.is_level else [(off, putt.started.leaves_at_m(off)) for off in _LEAVES_M]
+        told = ", ".join(
+            f"{about(off, 0.0, units)} at {tape(round(at, 2), units)}" for off, at in places if at is not None
+        )
+        if told:
+            said.append(f"It leaves its line by {told}. Nearer the ball, a gate punishes no good putt.")
+    return tuple(said)
+
+
+def _straight(station: Station, units: Units) -> str:
+    putt = station.putt
+    doubt = putt.drift_doubt_m(putt.distance_m)
+    known = f" ± {about(2 * doubt, 0.0, units)}" if doubt else ""
+    curve = about(putt.curve_m, 0.0, units)
+    if putt.is_straight:
+        limit = about(STRAIGHT_M, 0.0, units)
+        sure = "" if abs(putt.curve_m) + 2 * doubt < STRAIGHT_M else "; but the slope is not known well enough to say"
+        return f"Straight: it ends {curve}{known} off its line at the hole, under {limit}{sure}."
+    return f"Not straight: it ends {curve}{known} {side_of(putt.curve_m)} of its start line at the hole."
+
+
+def _nearest(station: Station, units: Units) -> list[str]:
+    putt = station.putt
+    found = nearest_straight(putt.falls_forward_percent, putt.falls_right_percent, putt.distance_m)
+    if putt.is_straight or found is None:
+        return []
+    way = "uphill" if found.uphill else "downhill"
+    back = f"{tape(abs(found.ball_back_m), units)} {'back' if found.ball_back_m > 0 else 'nearer'}"
+    return [
+        f"The nearest straight putt to this hole runs {way}, turned {abs(found.turn_deg):.0f}° about it: its ball "
+        f"lies {tape(abs(found.ball_right_m), units)} {side_of(found.ball_right_m)} of this one and {back}."
+    ]
+
+
+def _read(station: Station, units: Units) -> list[str]:
+    """The coach's read beside the computed aim, and where it would bring the ball."""
+    putt = station.putt
+    if putt.read is None:
+        return []
+    computed = 0.0 if putt.is_level else putt.aim.aim_m
+    apart = putt.read.offset_m - computed
+    if abs(apart) < 0.0005:
+        beside = "as computed"
+    else:
+        beside = f"{about(apart, 0.0, units)} {side_of(apart)} of what is computed"
+    arrives = replace(putt, target="read").arrives
+    if arrives.beside_m is None:
+        comes = "it would stop short of the hole"
+    else:
+        off = "over its centre" if abs(arrives.beside_m) < 0.0005 else (
+            f"{about(arrives.beside_m, 0.0, units)} {side_of(arrives.beside_m)} of its centre"
+        )  # fmt: skip
+        comes = f"it passes {off} and {'drops' if arrives.drops else 'misses'}"
+    said = [f"Your read, {putt.read.words(units)}, is {beside}. Started there at this pace {comes}."]
+    against = "your read" if putt.target == "read" else "the computed aim point"
+    return [*said, f"Start errors are counted against {against}."]
+
+
+def _paces(station: Station, units: Units) -> str:
+    paces = station.putt.paces
+    if paces is None:
+        return "No pace holes it on this start line."
+    least = tape(round(paces.least_past_m, 2), units) if paces.least_past_m else "just reaching it"
+    return f"On this start line it drops from {least} to {tape(round(paces.most_past_m, 2), units)} past the hole."
+
+
+def trust(station: Station, units: Units) -> tuple[str, ...]:
+    """What the proof of the line is worth here, a sentence each."""
+    proof, rig_m = station.proof, station.rig.station_m
+    said = [
+        f"Proved: {WAYS[proof.way].name.lower()}."
+        if proof.is_proved
+        else "The line is not proved: no verdict on it can be clear."
+    ]
+    said.append(
+        f"The rig's own aim is known to ± {fine_degrees(station.shared_deg)} (one standard deviation). "
+        "More putts don't average that away."
+    )
+    if proof.offset_m or proof.zero_deg:
+        shift = proof.correction_deg(rig_m)
+        said.append(f"{fine_degrees(shift)} {side_of(shift)} is added to every reading.")
+    if proof.noise_deg:
+        said.append(f"Reading noise {fine_degrees(proof.noise_deg)}, from {count(proof.checks, 'check')}.")
+    hidden = budget(proof, rig_m, drift_m=station.putt.drift_doubt_m(rig_m))
+    largest = hidden.contributors[0]
+    said.append(
+        f"This station can hide {fine_degrees(hidden.total_deg)} of false bias; most of it: {largest.name.lower()} "
+        f"({tape(largest.length_m, units)}, {fine_degrees(largest.bias_deg)})."
+    )
+    return tuple(said)
+
+
+def tape_list(station: Station, hand: Hand, units: Units) -> tuple[str, ...]:
+    """What to tape, in laying order: the line first, then the rig, then what lies beside it."""
+    putt, rig = station.putt, station.rig
+    said = ["Mark the ball's spot."]
+    start = putt.start_deg
+    aim_m = putt.distance_m * math.tan(math.radians(start))
+    if abs(aim_m) < 0.0005:
+        said.append(f"Line: from the spot to the hole's centre, {tape(putt.distance_m, units)} away.")
+    else:
+        said.append(
+            f"Line: from the spot to the aim point {tape(round(abs(aim_m), 3), units)} {side_of(aim_m)} of the hole's "
+            f"centre, {tape(putt.distance_m, units)} away."
+        )
+    said.append(f"Check the line a second way: {WAYS[station.proof.way].name.lower()}.")
+    for aid in (rig, *station.aids):
+        where = ""
+        if aid is rig and station.across_m:
+            where = f" Its middle {tape(abs(station.across_m), units)} {side_of(station.across_m)} of the line."
+        said.append(f"{aid.about.name}: {aid.sizes_said(units)}.{where}")
+    side = "left" if hand == "right" else "right"
+    back = tape(station.backstroke_or_usual_m, units)
+    said.append(f"The golfer stands on the {side} of the line; keep {back} clear behind the ball.")
+    return tuple(said)

@@ -1,0 +1,1 @@
+"""Words that all steps share: how sure, and how many."""

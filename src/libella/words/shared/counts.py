@@ -1,0 +1,23 @@
+"""How many of a thing: each noun with both its forms, in one place."""
+
+from typing import Final
+
+_FORMS: Final[dict[str, tuple[str, str]]] = {
+    "putt": ("{n} putt", "{n} putts"),
+    "more_putt": ("{n} more putt", "{n} more putts"),
+    "further_putt": ("{n} further putt", "{n} further putts"),
+    "set_down": ("{n} set-down", "{n} set-downs"),
+    "call": ("{n} call", "{n} calls"),
+    "check": ("{n} check", "{n} checks"),
+    "thing": ("{n} thing", "{n} things"),
+    "more_change": ("{n} more change", "{n} more changes"),
+    "answer": ("{n} answer", "{n} answers"),
+}
+
+
+def counted(n: int, what: str) -> str:
+    """>>> counted(1, "putt"), counted(3, "set_down")
+    ('1 putt', '3 set-downs')
+    """
+    one, many = _FORMS[what]
+    return (one if n == 1 else many).format(n=n)

@@ -1,0 +1,1 @@
+"""Start, in words."""

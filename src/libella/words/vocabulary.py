@@ -1,0 +1,144 @@
+"""Everything that can be chosen or entered, in words: the names of codes, and each size with its limits and unit.
+
+The front end types none of this again: it asks for it once.
+"""
+
+from dataclasses import dataclass
+from functools import cache
+from typing import Final
+
+from ..core.aim.links import ANGLE, PLANNED
+from ..core.aim.links import SEEN as AIM_SEEN
+from ..core.golfer.level import LEVELS
+from ..core.green.capture import DISTANCE, GREEN_SPEED, PAST
+from ..core.green.read import OUTSIDE
+from ..core.green.slope import DRIFTED, FALLS, ROLLED, SLOPE_DOUBT
+from ..core.green.usual import WEIGHT
+from ..core.instruments.string_sight import EYES, STRING_HEIGHT
+from ..core.judge.chain import K
+from ..core.measure.limits import Bounds
+from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN
+from ..core.see.eyes import FALLS as MIRROR_FALLS
+from ..core.see.method import AWAY, BESIDE
+from ..core.see.method import SEEN as BESIDE_SEEN
+from ..core.see.position import MOVED
+from ..core.see.side_look import TURNS
+from ..core.set.objections import BACKSTROKE
+from ..core.set.proof import DOUBT, OFFSET
+from ..core.set.station import ACROSS
+from ..core.start.path import BALL_AHEAD
+from ..core.start.pauses import MINUTES, SPOT_PUTTS
+from ..core.start.turns import EACH, RUN
+from .aim.links import CUES, LINKS
+from .judge.comparison import QUESTIONS
+from .start.run import ORDERS, PATHS
+
+
+@dataclass(frozen=True, slots=True)
+class EntryWords:
+    """A size to enter: its name, a hint, its unit, its limits, and one step of the thumb."""
+
+    label: str
+    hint: str
+    unit: str
+    low: float
+    high: float
+    step: float
+
+
+def _entry(label: str, bounds: Bounds, step: float, hint: str = "") -> EntryWords:
+    return EntryWords(label, hint, bounds.unit, bounds.low, bounds.high, step)
+
+
+ENTRIES: Final[dict[str, EntryWords]] = {
+    "distance_m": _entry("Ball to hole", DISTANCE, 0.1, "To the hole's centre."),
+    "past_m": _entry("Pace past the hole", PAST, 0.05, "Where it would stop if it missed."),
+    "green_speed_ft": _entry("Green speed", GREEN_SPEED, 0.5, "Feet on the ramp."),
+    "outside_m": _entry("Outside the edge by", OUTSIDE, 0.01),
+    "falls_percent": _entry("Slope", FALLS, 0.1),
+    "falls_doubt_percent": _entry("Known to ±", SLOPE_DOUBT, 0.1),
+    "rolled_m": _entry("Rolled", ROLLED, 0.05),
+    "drifted_m": _entry("Drifted right", DRIFTED, 0.01, "As rolled; left −."),
+    "across_m": _entry("Right of the start line", ACROSS, 0.001, "On a break; left of it −."),
+    "backstroke_m": _entry("The head goes back", BACKSTROKE, 0.01),
+    "offset_m": _entry("Zero found off the line by", OFFSET, 0.001, "Right of it +, left −."),
+    "doubt_m": _entry("Placed to within ±", DOUBT, 0.0005, "One standard deviation; a habit, not a limit."),
+    "usual_length_m": _entry("Length", DISTANCE, 0.5),
+    "usual_weight": _entry("How often", WEIGHT, 1.0),
+    "eye_inside_m": _entry("Eye inside", PLACE, 0.001, "Outside −."),
+    "eye_behind_m": _entry("Eye behind", PLACE, 0.001, "Ahead of the ball −."),
+    "eye_seen_m": _entry("Smallest mark", SEEN, 0.001, "The spacing you really read to."),
+    "eye_height_m": _entry("Eyes above the mirror", HEIGHT, 0.01),
+    "mirror_falls_percent": _entry("Mirror falls", MIRROR_FALLS, 0.1),
+    "level_doubt_percent": _entry("Level read to ±", LEVEL_DOUBT, 0.1, "What it leaves unknown is drawn as a patch."),
+    "string_height_m": _entry("String's height", STRING_HEIGHT, 0.01, "Over the ground; posts upright on the line."),
+    "string_eye_m": _entry("Sighting eye inside", EYES, 0.005, "Outside the line is minus."),
+    "string_covers_m": _entry("It covers, outside the line", EYES, 0.001, "On the golfer's side −."),
+    "string_seen_m": _entry("Seen to ±", DOUBT, 0.001, "How finely you can tell."),
+    "turns_m": _entry("Strip turns dark at", TURNS, 0.001, "How far the eye may be beside the line."),
+    "away_m": _entry("Rod's far end", AWAY, 0.1, "From the ball, where it is laid and read."),
+    "beside_m": _entry("Beside the line", BESIDE, 0.005, "Right +, left −."),
+    "beside_seen_m": _entry("Read to ±", BESIDE_SEEN, 0.001),
+    "moved_mm": _entry("Moved", MOVED["mm"], 5.0),
+    "moved_deg": _entry("Turned", MOVED["deg"], 1.0),
+    "square_m": _entry("Gap", Bounds(-0.01, 0.01, "m"), 0.001, "At the right end +, at the left end −."),
+    "ball_ahead_m": _entry("Ball ahead of the arc's middle", BALL_AHEAD, 0.01),
+    "aim_deg": _entry("Angle", ANGLE, 0.5, "Right +, left −."),
+    "aim_seen_deg": _entry("Read to ±", AIM_SEEN, 0.1),
+    "set_downs": _entry("Set-downs", PLANNED, 1.0),
+    "each": _entry("Putts under each", EACH, 1.0),
+    "run": _entry("Putts in a run", RUN, 1.0),
+    "spot_putts": _entry("Putts from one spot", SPOT_PUTTS, 1.0),
+    "pause_min": _entry("Minutes", MINUTES, 1.0),
+    "k": _entry("Share of the face", K, 0.01),
+    "file_distance_m": _entry("Length of the putts", DISTANCE, 0.5),
+    "file_rig_m": _entry("Offsets are read at", Bounds(0.05, 3.0, "m"), 0.05),
+}
+"""Every size that is not a dimension of an instrument or an entry of a set-up: those come with their own."""
+
+_CHOICES: Final[dict[str, dict[str, str]]] = {
+    "hand": {"right": "Right-handed", "left": "Left-handed"},
+    "surface": {"indoor_mat": "indoor mat", "carpet": "carpet", "green": "green"},
+    "place": {
+        "none": "No read",
+        "centre": "Centre",
+        "inside_edge": "Inside edge",
+        "edge": "Edge",
+        "outside": "Outside",
+    },
+    "target": {"computed": "The computed aim point", "read": "Your read"},
+    "capture": {"rim_assisted": "Rim helps", "free_fall": "Free fall only"},
+    "covers": {"off": "off it", "edge": "edge", "quarter": "quarter", "splits": "splits it"},
+    "strip": {"dark_inside": "Dark on the far side", "light": "Light", "dark_outside": "Dark on the near side"},
+    "trace": {"as_usual": "As usual", "ball_to_hole": "Ball to hole", "hole_to_ball": "Hole to ball"},
+    "eyes": {"both": "Both", "left": "Left alone", "right": "Right alone"},
+    "glasses": {"none": "Wears none", "on": "On", "off": "Off"},
+    "toward": {"hole": "The hole", "start": "The start target"},
+    "sighting_eye": {"": "Not known", "left": "Left", "right": "Right"},
+    "side": {
+        "right": "right",
+        "left": "left",
+        "open": "open",
+        "closed": "closed",
+        "in_to_out": "in to out",
+        "out_to_in": "out to in",
+        "toe": "toe",
+        "heel": "heel",
+        "high": "high",
+        "low": "low",
+    },
+}
+
+
+@cache
+def choices() -> dict[str, dict[str, str]]:
+    """What can be chosen: for each kind of choice its codes, each with its name, in the order they are shown."""
+    named = {
+        "level": {code: it.name for code, it in LEVELS.items()},
+        "link": {code: it.name for code, it in LINKS.items()},
+        "cue": dict(CUES),
+        "path": dict(PATHS),
+        "order": dict(ORDERS),
+        "question": dict(QUESTIONS),
+    }
+    return _CHOICES | {kind: {str(code): name for code, name in told.items()} for kind, told in named.items()}

@@ -1,0 +1,41 @@
+<!-- A length: stored in metres, shown in the coach's units. -->
+<script lang="ts">
+  import { rulerFor, shown, typed } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
+  import { entry } from '$lib/data/vocabulary.svelte'
+  import Stepper from './Stepper.svelte'
+
+  interface Props {
+    /** Its entry in the vocabulary, which gives name, hint, limits and step; what is said here goes before. */
+    of?: string
+    label?: string
+    hint?: string
+    value: number
+    /** Of a dimension of an instrument, which brings its own. */
+    limits?: { label: string; hint: string; low: number; high: number; step: number }
+    /** One step of the thumb, metres, where it is not the usual one. */
+    by?: number
+    error?: string | undefined
+    onvalue: (metres: number) => void
+  }
+  let { of = '', label, hint, value, limits, by, error, onvalue }: Props = $props()
+
+  const told = $derived(limits ?? entry(of))
+  const { low, high } = $derived(told)
+  const step = $derived(by ?? told.step)
+
+  const ruler = $derived(rulerFor(high, settings.units))
+  // Whole steps of the coach's own unit, so that the figures stay round.
+  const size = $derived(settings.units === 'metric' ? step : Math.max(ruler.metres / 10, Math.round(step / 0.00635) * 0.00635))
+</script>
+
+<Stepper
+  label={label ?? told.label}
+  hint={hint ?? told.hint}
+  unit={ruler.unit}
+  text={shown(value, ruler)}
+  read={(text) => typed(text, ruler)}
+  step={(direction) => onvalue(Math.min(high, Math.max(low, Math.round((value + direction * size) * 1e5) / 1e5)))}
+  {error}
+  {onvalue}
+/>

@@ -1,0 +1,22 @@
+<!-- Conditions compared: each one's vial, what the comparison comes to, and the chances behind it. -->
+<script lang="ts">
+  import type { Shapes } from '$lib/data/client'
+  import Vial from '$lib/drawing/Vial.svelte'
+  import NoteTables from './NoteTables.svelte'
+
+  let { found, names }: { found: Shapes['ComparedOut']; names: string[] } = $props()
+</script>
+
+<div data-compared>
+  <div class="grid gap-1">
+    {#each found.vials as vial, n (n)}
+      <div class="grid items-center gap-x-4 sm:grid-cols-[minmax(0,11rem)_1fr]">
+        <p class="line-clamp-2 leading-tight font-semibold" title={names[n]}>{names[n]}</p>
+        <Vial {vial} words="{names[n]}: its start lines" size="row" />
+      </div>
+    {/each}
+  </div>
+  <p class="mt-2 text-lg font-semibold">{found.headline}</p>
+  {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
+  {#if found.table}<NoteTables tables={[found.table]} />{/if}
+</div>

@@ -1,0 +1,124 @@
+<!-- One file on its way in: how it is read, what can't be, and taking it in whole. -->
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { renew } from '$lib/data/queries.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { day, moment } from '$lib/base/dates'
+  import ColumnRows from './ColumnRows.svelte'
+
+  let { id }: { id: string } = $props()
+
+  const client = useQueryClient()
+  const path = $derived({ path: { id } })
+  const given = createQuery(() => ({ queryKey: ['import', id], queryFn: () => ask(api.GET('/api/imports/{id}', { params: path })) }))
+  const file = $derived(given.data)
+  const work = createQuery(() => ({
+    queryKey: ['import-progress', id],
+    queryFn: () => ask(api.GET('/api/imports/{id}/progress', { params: path })),
+    refetchInterval: (query) => (query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false),
+  }))
+  const it = $derived(work.data)
+  type Mapping = Shapes['MappingIn']
+  let changed = $state.raw<Mapping | null>(null)
+  const mapping = $derived(changed ?? (file?.mapping as Mapping | undefined))
+  let error = $state<unknown>(null)
+  const about = (field: string) => (error ? refusal(error).about(field) : undefined)
+  const set = (change: Partial<Mapping>) => {
+    if (mapping) changed = { ...mapping, ...change }
+  }
+  const busy = $derived(it?.phase === 'checking' || it?.phase === 'taking')
+  // Taken in, undone and brought back are known here first.
+  const stands = $derived(it?.state ?? 'given')
+  $effect(() => {
+    if (stands !== 'given') void renew(client, ['imports'], ['golfer-lessons'])
+  })
+  // What was read through is out of date as soon as a column is read otherwise.
+  let readAs = $state.raw<Mapping | null>(null)
+  const fresh = $derived(Boolean(it && ['checked', 'stopped', 'failed', 'done'].includes(it.phase) && (readAs === null || readAs === mapping)))
+
+  async function say(asked: () => Promise<unknown>): Promise<void> {
+    error = null
+    try {
+      await asked()
+    } catch (problem) {
+      error = problem
+    }
+    await renew(client, ['import-progress', id])
+  }
+  const read = () =>
+    say(async () => {
+      if (!mapping) return
+      await ask(api.PUT('/api/imports/{id}/mapping', { params: path, body: mapping }))
+      readAs = mapping
+    })
+  const take = () => say(() => ask(api.PUT('/api/imports/{id}/putts', { params: path, body: { skip_bad: Boolean(it?.bad) } })))
+  const stop = () => say(() => ask(api.DELETE('/api/imports/{id}/work', { params: path })))
+  const undo = () => say(() => ask(api.PUT('/api/imports/{id}/undone', { params: path })))
+  const redo = () => say(() => ask(api.DELETE('/api/imports/{id}/undone', { params: path })))
+  const putts = (n: number) => `${n.toLocaleString('en-GB')} ${n === 1 ? 'putt' : 'putts'}`
+</script>
+
+{#if given.error}
+  <Trouble error={given.error} again={() => given.refetch()} />
+{:else if file && mapping && it}
+  <div data-file={it.phase} data-state={it.state}>
+    <h2 class="wide text-xl wrap-anywhere">{file.name}</h2>
+    <p class="text-faded">
+      {file.rows.toLocaleString('en-GB')} rows, {file.columns.length} columns, cut at “{file.delimiter === '\t' ? 'tab' : file.delimiter}”.
+      {#if file.remembered}Read as the last file with these headings was.{/if}
+    </p>
+    {#if file.taken_before && it.state === 'given'}
+      <p class="mt-1 border-l-4 border-danger pl-3 font-semibold">This very file was taken in {moment(file.taken_before)}: taken in again its putts would count twice.</p>
+    {/if}
+    {#if it.state !== 'given'}
+      <p class="mt-3 text-lg font-semibold">{putts(it.putts)} {it.state === 'taken' ? 'taken in' : 'taken out again'}{it.skipped ? `, ${it.skipped} rows left out` : ''}.</p>
+      {#if it.state === 'taken'}<button class="button mt-2" onclick={undo}>Undo the import</button>
+      {:else}<button class="button mt-2" onclick={redo}>Bring it back</button>{/if}
+    {:else}
+      <div class="mt-3"><ColumnRows {file} columns={mapping.columns} errors={about} onchange={(columns) => set({ columns })} /></div>
+      <details class="mt-2" open>
+        <summary class="min-h-11 cursor-pointer py-2 font-semibold">What no column tells</summary>
+        <div class="grid items-start gap-3 sm:grid-cols-3">
+          <LengthEntry of="file_distance_m" value={mapping.distance_m ?? 2.5} error={about('distance_m')} onvalue={(m) => set({ distance_m: m })} />
+          <Stepper label="Green speed" unit="ft" text={String(mapping.green_speed_ft ?? 10)} read={(text) => Number(text.replace(',', '.'))} step={(by) => set({ green_speed_ft: (mapping.green_speed_ft ?? 10) + by * 0.5 })} onvalue={(value) => set({ green_speed_ft: value })} error={about('green_speed_ft')} />
+          <Stepper label="Uncertainty of a start" unit="°" text={String(mapping.u_deg ?? 0.2)} read={(text) => Number(text.replace(',', '.'))} step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })} onvalue={(value) => set({ u_deg: value })} error={about('u_deg')} />
+          <LengthEntry of="file_rig_m" value={mapping.rig_at_m ?? 0.3} error={about('rig_at_m')} onvalue={(m) => set({ rig_at_m: m })} />
+          <Choice label="Decimals have a" options={[{ value: '.', words: 'point' }, { value: ',', words: 'comma' }]} bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })} />
+          <Choice label="Dates begin with the" options={[{ value: 'day', words: 'day' }, { value: 'month', words: 'month' }]} bind:value={() => (mapping.day_first === false ? 'month' : 'day'), (value) => set({ day_first: value === 'day' })} />
+        </div>
+      </details>
+      {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
+      {#if busy}
+        <div class="mt-3 flex items-center gap-3" role="status">
+          <progress class="h-6 flex-1" max={it.total} value={it.done} aria-label="How far it is"></progress>
+          <span>{it.phase === 'checking' ? 'Reading' : 'Taking in'} {it.done.toLocaleString('en-GB')} of {it.total.toLocaleString('en-GB')}</span>
+          <button class="button" onclick={stop}>Stop</button>
+        </div>
+      {:else}
+        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={read}>{fresh ? 'Read it again' : 'Read it so'}</button>
+      {/if}
+      {#if it.why}<p class="mt-2 font-semibold" role="status">{it.why}</p>{/if}
+      {#if fresh && !busy}
+        <section class="mt-3 border-t border-hairline pt-3" data-check>
+          <p class="text-lg font-semibold">
+            {putts(it.good)} in {it.blocks} {it.blocks === 1 ? 'block' : 'blocks'} of {it.lessons} {it.lessons === 1 ? 'lesson' : 'lessons'}{it.first_at && it.last_at ? `, ${day(it.first_at)} to ${day(it.last_at)}` : ''}.
+          </p>
+          {#if it.bad}
+            <p class="font-semibold text-danger">{it.bad.toLocaleString('en-GB')} {it.bad === 1 ? 'row' : 'rows'} can’t be read. Nothing is taken in until you agree to leave {it.bad === 1 ? 'it' : 'them'} out.</p>
+            <ol class="mt-1 max-h-56 overflow-y-auto border border-hairline px-3" aria-label="Rows that can’t be read">
+              {#each it.bad_rows as row (row.line)}<li class="border-b border-hairline py-1 last:border-b-0">Line {row.line}, {row.column}: {row.reason}</li>{/each}
+            </ol>
+            {#if it.bad > it.bad_rows.length}<p class="text-sm text-faded">The first {it.bad_rows.length} are listed.</p>{/if}
+          {/if}
+          {#if it.good}
+            <button class="button primary mt-3 min-h-14 text-lg" onclick={take}>Take in {putts(it.good)}{it.bad ? `, leave out ${it.bad.toLocaleString('en-GB')}` : ''}</button>
+          {/if}
+        </section>
+      {/if}
+    {/if}
+  </div>
+{/if}

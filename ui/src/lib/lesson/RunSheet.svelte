@@ -1,0 +1,46 @@
+<!-- The run sheet: the steps of a lesson, each with its one-line result. Only steps that work are shown. -->
+<script lang="ts">
+  import { page } from '$app/state'
+  import type { Shapes } from '$lib/data/client'
+
+  interface Props {
+    id: string
+    sheet: Shapes['LessonSheetOut'] | undefined
+    block: Shapes['BlockOut'] | undefined
+    details: () => void
+  }
+  let { id, sheet, block, details }: Props = $props()
+
+  const steps = $derived([
+    { name: 'Set', at: 'set', result: block?.station ?? (sheet ? (sheet.stations.at(-1)?.words ?? 'Lay the line first.') : '') },
+    { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
+    { name: 'See', at: 'see', result: sheet?.sight ?? '' },
+    { name: 'Aim', at: 'aim', result: sheet?.aim ?? '' },
+    { name: 'Start', at: 'start', result: block ? `${block.putts} of ${block.planned} putts, ${block.condition}` : sheet ? 'No putts yet.' : '' },
+    { name: 'Judge', at: 'judge', result: block?.putts ? block.headline : sheet ? 'Nothing to judge yet.' : '' },
+  ])
+</script>
+
+<nav
+  class="flex shrink-0 flex-row border-hairline max-desk:border-b max-sm:flex-wrap desk:w-[220px] desk:flex-col desk:border-r"
+  aria-label="Run sheet"
+>
+  {#each steps as step (step.at)}
+    {@const here = page.url.pathname.endsWith(`/${step.at}`)}
+    <a
+      href="/lessons/{id}/{step.at}{page.url.search}"
+      aria-current={here ? 'step' : undefined}
+      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-sm:flex-[1_0_24%] max-sm:px-2 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
+        ? 'bg-sheet shadow-[inset_0_-4px_0_var(--ink)] desk:shadow-[inset_4px_0_0_var(--ink)]'
+        : ''}"
+    >
+      <span class="wide block text-lg">{step.name}</span>
+      <span class="block text-sm leading-snug text-faded max-desk:truncate max-sm:hidden">{step.result}</span>
+    </a>
+  {/each}
+  <div class="flex items-center px-2 max-sm:flex-[1_0_24%] desk:mt-auto desk:block desk:p-3">
+    {#if sheet?.lesson.ended_at}<p class="mb-2 hidden text-sm font-semibold desk:block">This lesson has ended.</p>{/if}
+    <a class="button mb-2 w-full max-desk:border-transparent max-desk:mb-0" href="/lessons/{id}/sensors{page.url.search}" aria-current={page.url.pathname.endsWith('/sensors') ? 'page' : undefined}>Sensors</a>
+    <button class="button w-full max-desk:border-transparent" onclick={details}>Lesson</button>
+  </div>
+</nav>

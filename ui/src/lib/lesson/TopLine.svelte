@@ -1,0 +1,77 @@
+<!-- The top line: where I am, the light, the units, and whether everything is saved. -->
+<script lang="ts">
+  import { outbox } from '$lib/data/outbox.svelte'
+  import { settings } from '$lib/base/settings.svelte'
+  import { keys } from '$lib/base/keys.svelte'
+  import { place } from '$lib/base/place.svelte'
+
+  interface Props {
+    help: () => void
+  }
+  let { help }: Props = $props()
+
+  $effect(() =>
+    keys.add('Everywhere', () => [
+      { key: '?', words: 'Show the keys', run: help },
+      { key: 'l', words: 'Daylight or dim', run: turn },
+    ]),
+  )
+  const turn = () => (settings.light = settings.light === 'dim' ? 'daylight' : 'dim')
+  const light = $derived(settings.light === 'dim' ? 'Dim' : 'Daylight')
+  const link = $derived(
+    outbox.refused.length
+      ? `${outbox.refused.length} refused`
+      : outbox.keeping
+        ? 'keeping'
+        : outbox.waiting.length
+          ? `${outbox.waiting.length} waiting${outbox.stranger ? ' for a sign-in' : ''}`
+          : 'saved',
+  )
+</script>
+
+<header class="flex h-12 shrink-0 items-center gap-3 max-sm:gap-1.5 border-b border-hairline px-3 text-[15px]">
+  <a href="/" class="flex h-11 shrink-0 items-center gap-2 pr-1 font-bold" aria-label="Libella: today">
+    <svg width="34" height="18" viewBox="0 0 34 18" aria-hidden="true">
+      <rect x="1" y="1" width="32" height="16" rx="8" fill="var(--fluid)" stroke="var(--ink)" stroke-width="1.5" />
+      <path d="M11.5 1v16M22.5 1v16" stroke="var(--ink)" stroke-width="1.5" />
+      <ellipse cx="17.6" cy="8.4" rx="3.9" ry="3.7" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.4" />
+    </svg>
+    <span class="wide hidden sm:inline">Libella</span>
+  </a>
+  <nav class="flex min-w-0 flex-1 items-center gap-2" aria-label="Where I am">
+    {#each place.trail as step, n (n)}
+      {#if n}<span class="text-engraved {n === 1 ? 'max-sm:hidden' : ''}" aria-hidden="true">·</span>{/if}
+      {#if step.href}
+        <a class="flex h-11 min-w-0 items-center hover:underline {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}" href={step.href}><span class="truncate">{step.words}</span></a>
+      {:else}
+        <span class="min-w-0 truncate {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}">{step.words}</span>
+      {/if}
+    {/each}
+    {#if place.invented}
+      <span class="shrink-0 border border-engraved px-1.5 text-[13px] text-faded"><span class="max-sm:hidden">invented&nbsp;</span>demo</span>
+    {/if}
+  </nav>
+  <span
+    class="shrink-0"
+    role="status"
+    data-link={link}
+    title={outbox.reached ? 'Everything tapped is kept on the server.' : 'No answer from the server; trying again.'}
+  >
+    {#if outbox.refused.length}
+      <span class="font-semibold text-danger">! {link}</span>
+    {:else}
+      <span class:font-semibold={outbox.waiting.length}>{link === 'saved' ? '●' : '◌'} {link}</span>
+    {/if}
+  </span>
+  <button
+    class="button plain shrink-0 max-sm:px-2"
+    onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}
+    aria-label="{settings.units === 'metric' ? 'm' : 'ft'}: change the units"
+  >
+    {settings.units === 'metric' ? 'm' : 'ft'}
+  </button>
+  <button class="button plain shrink-0 max-sm:px-2" onclick={turn} aria-label="{light}: change the light">
+    <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span>
+  </button>
+  <button class="button plain hidden shrink-0 sm:inline-flex" onclick={help} aria-label="Show the keys">?</button>
+</header>

@@ -1,0 +1,99 @@
+<!-- What do you want to know? Libella proposes the instruments that tell it, laid to suit the putt and the golfer. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import Sheet from '$lib/base/Sheet.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { settings } from '$lib/base/settings.svelte'
+  import { puttOf, type Plan } from './plan'
+
+  interface Props {
+    open: boolean
+    plan: Plan
+    level: Shapes['GolferBrief']['level']
+    use: (proposal: Shapes['ProposalOut']) => void
+  }
+  let { open = $bindable(), plan, level, use }: Props = $props()
+
+  type Measures = Shapes['WantedIn']['measures']
+  const CHECKS: { value: NonNullable<Measures>; words: string }[] = [
+    { value: 'start', words: 'Where the ball starts' },
+    { value: 'face', words: 'Where the face aims' },
+    { value: 'eyes', words: 'Where the eyes are' },
+    { value: 'body', words: 'Body lines' },
+    { value: 'path', words: 'The head’s path' },
+    { value: 'strike', words: 'Where it is struck' },
+    { value: 'pace', words: 'Pace' },
+  ]
+  let measures = $state<NonNullable<Measures>>('start')
+  let onlyBag = $state(false)
+  let own = $state<number | null>(null)
+  const bag = bagQuery()
+  const bands = bandsQuery()
+  const band = $derived(bands.data?.find((it) => it.level === level))
+  const wanted = $derived(own ?? band?.spread_deg ?? 1.4)
+  const found = createQuery(() => ({
+    queryKey: ['proposals', puttOf(plan), measures, level, wanted, onlyBag, bag.data, settings.units],
+    queryFn: () =>
+      ask(
+        api.POST('/api/stations/propose', {
+          params: { query: { units: settings.units } },
+          body: { ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag },
+        }),
+      ),
+    enabled: open,
+    retry: false,
+  }))
+  const FIT = { good: 'will do', coarse: 'too coarse here', short: 'too short here', strict: 'too strict', loose: 'too wide' }
+</script>
+
+<Sheet bind:open title="What do you want to know?">
+  <Choice label="Check" options={CHECKS} bind:value={measures} />
+  <div class="mt-3 grid grid-cols-2 items-start gap-4">
+    <Stepper
+      label="As strict as ±" unit="°" text={String(Number(wanted.toFixed(2)))}
+      hint={band ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.` : ''}
+      read={(text) => Number(text.replace(',', '.').replace('°', ''))}
+      step={(by) => (own = Math.min(6, Math.max(0.2, Math.round((wanted + by * 0.1) * 10) / 10)))}
+      onvalue={(it) => (own = it)} error={found.error ? refusal(found.error).about('wanted_deg') : undefined}
+    />
+    <label class="mt-6 flex min-h-11 items-center gap-3 font-semibold">
+      <input type="checkbox" class="size-6 accent-[var(--ink)]" bind:checked={onlyBag} disabled={!bag.data?.told} />
+      <span>Use only what’s in my bag {#if bag.data && !bag.data.told}<a class="underline" href="/aids/bag">(tell it first)</a>{/if}</span>
+    </label>
+  </div>
+  {#if found.error}
+    <div class="mt-3"><Trouble error={found.error} again={() => found.refetch()} /></div>
+  {:else if found.data && !found.data.length}
+    <p class="mt-4 text-lg">Nothing in the bag tells that. <button class="button ml-2" type="button" onclick={() => (onlyBag = false)}>Show all</button></p>
+  {/if}
+  <ol class="mt-3" aria-label="Proposals, the best first">
+    {#each found.data ?? [] as it, n (it.kind)}
+      <li class="border-t border-hairline py-3" data-proposal={it.kind}>
+        <div class="flex items-start justify-between gap-3">
+          <p class="wide text-lg">
+            {it.name}
+            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {it.sight.fit === 'good' ? '✓' : '✕'} {FIT[it.sight.fit]}</span>{/if}
+          </p>
+          <button
+            class="button shrink-0 {n === 0 ? 'primary' : ''}"
+            type="button"
+            aria-label="Use {it.name}"
+            onclick={() => {
+              use(it)
+              open = false
+            }}>{it.watches ? 'Use it' : 'Lay it too'}</button
+          >
+        </div>
+        <p class="text-[15px]">{it.words}</p>
+        <p class="text-sm text-faded">
+          {it.guides ? 'In the golfer’s view.' : 'Out of the golfer’s view.'}
+          {#if it.missing.length}<strong class="text-danger">Not in the bag: {it.missing.map((part) => `${part.count} ${part.name}`).join(', ')}.</strong>{/if}
+        </p>
+      </li>
+    {/each}
+  </ol>
+</Sheet>

@@ -1,0 +1,73 @@
+<!-- The putt: its length and pace, the green under it, the coach's read and what it is started at. -->
+<script lang="ts">
+  import type { Refusal, Shapes } from '$lib/data/client'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import { choices, entry, stepped } from '$lib/data/vocabulary.svelte'
+  import GreenEntries from './GreenEntries.svelte'
+  import type { Plan } from './plan'
+
+  interface Props {
+    plan: Plan
+    fault: Refusal | null
+  }
+  let { plan = $bindable(), fault }: Props = $props()
+
+  type Place = Shapes['Read']['place'] | 'none'
+  const PLACES = choices<Place>('place')
+  const SIDES = [
+    { value: 'left' as const, words: '◂ Left' },
+    { value: 'right' as const, words: 'Right ▸' },
+  ]
+  const TARGETS = choices<Plan['target']>('target')
+  function read(place: Place): void {
+    if (place === 'none') {
+      plan.read = null
+      plan.target = 'computed'
+    } else plan.read = { place, side: plan.read?.side ?? 'left', outside_m: place === 'outside' ? (plan.read?.outside_m ?? 0.05) : 0 }
+  }
+</script>
+
+<div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
+  <LengthEntry
+    of="distance_m" value={plan.distance_m} error={fault?.about('distance_m')} onvalue={(it) => (plan.distance_m = it)}
+  />
+  <LengthEntry
+    of="past_m" value={plan.past_m} error={fault?.about('past_m')} onvalue={(it) => (plan.past_m = it)}
+  />
+  <Stepper
+    label={entry('green_speed_ft').label} unit="ft" text={String(plan.green_speed_ft)} hint={entry('green_speed_ft').hint}
+    read={(text) => Number(text.replace(',', '.'))}
+    step={(by) => (plan.green_speed_ft = stepped('green_speed_ft', plan.green_speed_ft, by))}
+    onvalue={(it) => (plan.green_speed_ft = it)} error={fault?.about('green_speed_ft')}
+  />
+</div>
+<GreenEntries bind:plan {fault} />
+<h2 class="wide mt-5 mb-2 text-lg">Your read</h2>
+<div class="grid gap-3">
+  <Choice label="Start it at" options={PLACES} bind:value={() => plan.read?.place ?? 'none', read} />
+  {#if plan.read}
+    {#if plan.read.place !== 'centre'}
+      <div class="flex flex-wrap items-start gap-5">
+        <Choice label="Of the hole, from behind the ball" options={SIDES} bind:value={plan.read.side} />
+        {#if plan.read.place === 'outside'}
+          <div class="w-56">
+            <LengthEntry
+              of="outside_m" value={plan.read.outside_m}
+              error={fault?.about('read.outside_m')} onvalue={(it) => plan.read && (plan.read.outside_m = it)}
+            />
+          </div>
+        {/if}
+      </div>
+    {/if}
+    <Choice label="Lay the line, and count start errors, against" options={TARGETS} bind:value={plan.target} />
+  {/if}
+</div>
+<div class="mt-4 max-w-md border-t border-hairline pt-3">
+  <Choice
+    label="What the hole is taken to allow"
+    options={choices<Plan['capture']>('capture')}
+    bind:value={plan.capture}
+  />
+</div>

@@ -1,0 +1,47 @@
+/** A station as it is being planned, in the words of the API. */
+import type { Shapes } from '$lib/data/client'
+
+export type Plan = Omit<Shapes['StationOut'], 'id' | 'lesson_id' | 'words'>
+export type Aid = Shapes['AidEntry']
+
+/** A first putt that suits most floors. */
+export const FIRST: Plan = {
+  distance_m: 2.5,
+  past_m: 0.3,
+  green_speed_ft: 10,
+  capture: 'rim_assisted',
+  rig_kind: 'board',
+  rig_sizes_m: {},
+  falls_forward_percent: 0,
+  falls_right_percent: 0,
+  falls_doubt_percent: 0,
+  read: null,
+  target: 'computed',
+  proof: { way: 'none', offset_m: 0, doubt_m: 0.004, zero_deg: 0, noise_deg: 0, checks: 0 },
+  across_m: 0,
+  backstroke_m: null,
+  aids: [],
+}
+
+/** Only what a plan is, of a row that holds more. */
+export function planOf(row: Plan): Plan {
+  return Object.fromEntries(Object.keys(FIRST).map((name) => [name, row[name as keyof Plan]])) as unknown as Plan
+}
+
+/** A plan without the proof of its line: that is made anew where it is laid. */
+export function laidPart(row: Plan): Plan {
+  return { ...planOf(row), proof: FIRST.proof }
+}
+
+/** The part of a plan that is the putt alone. */
+export function puttOf(plan: Plan): Shapes['PuttIn'] {
+  const { distance_m, past_m, green_speed_ft, capture, falls_forward_percent, falls_right_percent, falls_doubt_percent, read, target } = plan
+  return { distance_m, past_m, green_speed_ft, capture, falls_forward_percent, falls_right_percent, falls_doubt_percent, read, target }
+}
+
+/** True where two plans lay the same thing; the order of their entries is of no account. */
+export function same(one: Plan, other: Plan): boolean {
+  const sorted = (_: string, value: unknown) =>
+    value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort()) : value
+  return JSON.stringify(planOf(one), sorted) === JSON.stringify(planOf(other), sorted)
+}

@@ -1,0 +1,49 @@
+<!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
+<script lang="ts">
+  import type { Shapes } from '$lib/data/client'
+  import { sizeWords } from '$lib/start/size'
+
+  export type Putt = Shapes['ReadingLine'] & { waiting: boolean }
+
+  interface Props {
+    putts: Putt[]
+    most: number
+    /** A putt is being told that is not kept yet: there is a step to undo. */
+    begun?: boolean
+    undo: () => void
+    strike: (putt: Putt) => void
+    restore: (putt: Putt) => void
+  }
+  let { putts, most, begun = false, undo, strike, restore }: Props = $props()
+
+  const numbered = $derived.by(() => {
+    let n = 0
+    return putts.map((putt) => ({ putt, n: putt.voided ? null : ++n })).toReversed()
+  })
+  const last = $derived(putts.findLast((it) => !it.voided))
+</script>
+
+<div class="flex items-center justify-between gap-2">
+  <h2 class="wide text-lg">Last putts</h2>
+  <button class="button" disabled={!last && !begun} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
+</div>
+<ol class="mt-1" aria-label="Putts, newest first">
+  {#each numbered.slice(0, most) as { putt, n } (putt.id)}
+    <li class="flex items-center gap-2 border-b border-hairline max-desk:nth-[n+4]:hidden" class:text-faded={putt.voided}>
+      <span class="w-6 shrink-0 text-right text-faded">{n ?? '–'}</span>
+      <span class="shrink-0" style:color={putt.side === 'left' ? 'var(--left)' : putt.side === 'right' ? 'var(--right)' : undefined} aria-hidden="true"
+        >{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
+      >
+      <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}
+        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{Object.entries(putt.notes).map(([name, it]) => (name === 'felt' ? `felt ${it}` : typeof it === 'number' ? sizeWords(name, it) : it)).join(', ')}</span>{/if}</span
+      >
+      {#if putt.voided}
+        <span class="truncate text-sm">{putt.void_reason}</span>
+        <button class="button plain" onclick={() => restore(putt)}>Restore</button>
+      {:else}
+        {#if putt.waiting}<span class="text-sm" title="Kept here, on its way">◌</span>{/if}
+        <button class="button plain text-sm" aria-label="Putt {n}, {putt.words}: void" onclick={() => strike(putt)}>Void…</button>
+      {/if}
+    </li>
+  {/each}
+</ol>

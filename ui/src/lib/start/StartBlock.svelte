@@ -1,0 +1,128 @@
+<!-- Start a block on a station: under which condition, and how many putts. -->
+<script lang="ts">
+  import { choices, named } from '$lib/data/vocabulary.svelte'
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { goto } from '$app/navigation'
+  import { v7 } from 'uuid'
+  import { stamp } from '$lib/data/clock'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { notesQuery, renewLesson } from '$lib/data/queries.svelte'
+  import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+
+  interface Props {
+    lessonId: string
+    /** Gives the station to read on; lays it first where it does not stand yet. */
+    station: () => Promise<string>
+    /** Conditions used in this lesson. */
+    conditions: string[]
+    /** Whether the rig stands in the golfer's view. */
+    guides: boolean
+    closed?: boolean
+    /** What else the block before noted of every putt. */
+    asked?: string[]
+    started?: () => void
+  }
+  let { lessonId, station, conditions, guides, closed = false, asked = [], started }: Props = $props()
+
+  const client = useQueryClient()
+  const SEEN = [
+    { value: 'blind', words: 'Out of view' },
+    { value: 'guided', words: 'In view' },
+  ]
+  const usual = ['as usual', 'no line on the ball', 'wide base']
+  const offered = $derived([...new Set([...conditions, ...usual])].slice(0, 5))
+  let condition = $state('as usual')
+  let seen = $state<'guided' | 'blind' | null>(null)
+  let planned = $state(10)
+  const notes = notesQuery()
+  let chosen = $state<string[] | null>(null)
+  const asks = $derived(chosen ?? asked)
+  const toggle = (note: string) => (chosen = asks.includes(note) ? asks.filter((it) => it !== note) : [...asks, note])
+  let hole = $state<'hole' | 'none'>('hole')
+  let path_model = $state<Shapes['BlockIn']['path_model']>('')
+  let ball_ahead_m = $state(0)
+  const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => !notes.data?.find((note) => note.note === it)?.needs_hole))
+  const HOLES = [
+    { value: 'hole' as const, words: 'To a hole' },
+    { value: 'none' as const, words: 'No hole, to an aim point' },
+  ]
+  const PATHS = choices<typeof path_model>('path')
+  let error = $state<unknown>(null)
+  let busy = $state(false)
+  const id = $props.id()
+
+  async function start(event: SubmitEvent): Promise<void> {
+    event.preventDefault()
+    busy = true
+    error = null
+    try {
+      const station_id = await station()
+      const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
+      const body = { station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() }
+      const block = await ask(api.PUT('/api/blocks/{id}', { params: { path: { id: v7() } }, body }))
+      await renewLesson(client, lessonId)
+      started?.()
+      await goto(`/lessons/${lessonId}/start?block=${block.id}`)
+    } catch (problem) {
+      error = problem
+    } finally {
+      busy = false
+    }
+  }
+</script>
+
+<form onsubmit={start} class="grid gap-3">
+  <label class="block">
+    <span class="label">Condition: what stays the same</span>
+    <input class="entry" list="{id}-conditions" bind:value={condition} maxlength="80" required />
+    <datalist id="{id}-conditions">
+      {#each offered as it (it)}<option value={it}></option>{/each}
+    </datalist>
+  </label>
+  <div class="grid items-start gap-3">
+    <Choice
+      label="The rig is"
+      options={SEEN}
+      bind:value={() => seen ?? (guides ? 'guided' : 'blind'), (value) => (seen = value as 'guided' | 'blind')}
+    />
+    <Stepper
+      label="Putts to the verdict"
+      unit=""
+      text={String(planned)}
+      read={(text) => Math.round(Number(text))}
+      step={(direction) => (planned = Math.max(3, planned + direction))}
+      onvalue={(value) => (planned = value)}
+      error={error ? refusal(error).about('planned') : undefined}
+    />
+  </div>
+  <details>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+      Also note <span class="font-normal text-faded">{(notes.data ?? []).filter((it) => asks.includes(it.note)).map((it) => it.label.toLowerCase()).join(', ') || 'nothing else'}</span>
+    </summary>
+    <div class="flex flex-wrap gap-1.5" role="group" aria-label="Also note of every putt">
+      {#each notes.data ?? [] as it (it.note)}
+        <button
+          type="button" class="button px-3 {asks.includes(it.note) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={asks.includes(it.note)}
+          onclick={() => toggle(it.note)}>{it.label}</button
+        >
+      {/each}
+    </div>
+  </details>
+  <details>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+      Hole and path <span class="font-normal text-faded">{hole === 'hole' ? 'to a hole' : 'no hole'}{path_model ? `, ${named('path', path_model)}` : ''}</span>
+    </summary>
+    <div class="grid gap-3">
+      <Choice label="Putted" options={HOLES} bind:value={hole} />
+      <Choice label="The path as this golfer means it" options={PATHS} bind:value={path_model} />
+      {#if path_model.startsWith('arc')}
+        <LengthEntry of="ball_ahead_m" value={ball_ahead_m} onvalue={(m) => (ball_ahead_m = m)} />
+      {/if}
+    </div>
+  </details>
+  {#if error}<Trouble {error} />{/if}
+  <button class="button primary min-h-14 text-lg" disabled={busy || closed}>Start block</button>
+</form>
