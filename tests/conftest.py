@@ -205,7 +205,7 @@ def hoop() -> Generator[str]:
 
     @dataclasses.dataclass(frozen=True)
     class Hoop(Gate):
-        about: ClassVar[About] = dataclasses.replace(PegGate.about, kind="hoop", name="Hoop")
+        about: ClassVar[About] = dataclasses.replace(PegGate.about, kind="hoop", name="Hoop", said="hoop")
         wire_m: float = dimension("Wire", low=0.001, high=0.01, default=0.003, step=0.001, hint="Its thickness.")
 
         @property

@@ -169,7 +169,7 @@ def test_what_is_told_of_a_golfer_is_kept_until_anything_of_it_changes(coach, en
 
     assert kept() == 1
     made = []
-    monkeypatch.setattr("libella.api.lesson.lessons._whole", lambda *it: made.append(it))
+    monkeypatch.setattr("libella.api.pages.lessons._whole", lambda *it: made.append(it))
     assert coach.get(f"/lessons/{lesson['id']}") == first and not made
     monkeypatch.undo()
     putt = coach.putt(block["id"], {"offset_m": 0.02})

@@ -5,10 +5,10 @@ from datetime import UTC, datetime, timedelta
 import pytest
 import uuid6
 
-from libella.core.judge.tables import Table
 from libella.demo.people import PEOPLE
 from libella.demo.seeing import stand_and_see
 from libella.lessons.aim.aims import aim_table, natural_aim
+from libella.lessons.aim.picture import aim_question_of
 from libella.lessons.desk.desk import Desk, open_desk
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from libella.lessons.judge.blocks import judge_block
@@ -20,6 +20,7 @@ from libella.lessons.see.maps import map_sheet
 from libella.lessons.see.sights import sights_of
 from libella.lessons.stand.set_ups import stand_sheet
 from libella.store.server.database import connect, migrate
+from libella.words.judge.tables import Table, table_words
 
 from ..conftest import demo_database, new_database
 
@@ -71,21 +72,25 @@ def test_what_looks_straight_holds_the_truth_of_every_golfer_who_was_asked(demo,
 def test_junia_sees_straight_truer_further_in_and_her_face_follows_the_picture(demo):
     golfer, lessons = taught(demo, "Junia Thale")
     today, before = lessons[0][1][0], lessons[1][1][0]
-    found = map_sheet(demo, today.id, "metric")
+    found = map_sheet(demo, today.id)
     [inside] = [it for it in found.map.effects if it.lever == "inside"]
     assert inside.tried and inside.slope.low <= -0.03 <= inside.slope.high and inside.right < 0.5
     # Today it was asked once there; the lesson before asked again, and a change stands.
     assert found.map.change is None and found.map.ask_again.position == {"inside": 25.0}
-    assert map_sheet(demo, before.id, "metric").map.change.position == {"inside": 25.0}
+    assert map_sheet(demo, before.id).map.change.position == {"inside": 25.0}
     aim = natural_aim(demo, golfer.id)
     assert aim.low - 0.2 <= 1.1 <= aim.high + 0.2
-    table = aim_table(demo, today.id, "metric")
-    assert table.sum.added is not None and found.aim.does in ("follows", "open")
+    table = aim_table(demo, today.id)
+    assert table.sum.added is not None and aim_question_of(demo, today.id, found.as_usual).does in ("follows", "open")
     sheet = stand_sheet(demo, today.id, "metric")
-    assert {it.name for it in sheet.noted if it.change} >= {"ball_toes_m", "shoulders_deg"} and sheet.times == 3
+    assert {it.name for it in sheet.noted if it.is_changed} >= {"ball_toes_m", "shoulders_deg"} and sheet.times == 3
     [card] = cards_of(demo, golfer.id)
     assert card.card.position == {"inside": 25.0} and card.card.marks
-    assert len(checks_of(demo, before.id, "metric")) == 1
+    assert len(checks_of(demo, before.id)) == 1
+
+
+def tables_of(demo: Desk, id) -> tuple[Table, ...]:
+    return tuple(table_words(it, "metric") for it in block_tables(demo, id))
 
 
 def one(tables: tuple[Table, ...], title: str) -> Table:
@@ -94,19 +99,19 @@ def one(tables: tuple[Table, ...], title: str) -> Table:
 
 def test_idris_misses_by_read_and_pace_and_greta_moves(demo):
     _, lessons = taught(demo, "Idris Vantongeren")
-    noted = block_tables(demo, lessons[0][1][1][0].block.id, "metric")
+    noted = tables_of(demo, lessons[0][1][1][0].block.id)
     assert "13 of 17 that surely started in the window missed" in one(noted, "Holed, by the start").words
     said = judge_block(demo, lessons[0][1][1][0].block.id, "metric").judgement
-    assert said.work.startswith("Work on read and pace")
+    assert said.work.causes[0].what == "read_and_pace"
     _, lessons = taught(demo, "Greta Solvang")
-    loose = block_tables(demo, lessons[0][1][1][0].block.id, "metric")
+    loose = tables_of(demo, lessons[0][1][1][0].block.id)
     rows = {it.name: int(it.cells[0]) for it in one(loose, "Stillness").rows}
     assert sum(rows.values()) - rows.get("nothing", 0) >= 4
 
 
 def test_pell_makes_up_for_his_aim_and_the_chain_finds_each_link_of_him(demo):
     _, lessons = taught(demo, "Pell Marchetti-Oduya")
-    found = block_tables(demo, lessons[0][1][1][0].block.id, "metric")
+    found = tables_of(demo, lessons[0][1][1][0].block.id)
     truth = TRUTH["Pell Marchetti-Oduya"].runs(9)[0].truth
     links = one(found, "Every link")
     assert "compensation" in links.words
@@ -123,7 +128,7 @@ def test_greta_is_steadier_on_a_wide_base_and_wim_grows_with_distance(demo):
     assert sheet.turn.condition is None
     assert sheet.compared.pairs[0].comparison.spread_ratio.value < 1
     _, lessons = taught(demo, "Wim Adeyari")
-    grows = one(block_tables(demo, lessons[0][1][1][0].block.id, "metric"), "Side by distance")
+    grows = one(tables_of(demo, lessons[0][1][1][0].block.id), "Side by distance")
     assert "right with every metre" in grows.words
 
 
@@ -142,10 +147,10 @@ def test_what_a_demo_golfer_is_asked_is_the_same_in_every_demo(cluster):
         desk, at = open_desk(engine), datetime(2026, 11, 1, tzinfo=UTC) - timedelta(days=days)
         golfer, lesson = uuid6.uuid7(), uuid6.uuid7()
         keep_golfer(desk, golfer, GolferEntry(person.name, person.hand, person.level, "", invented=True))
-        keep_lesson(desk, lesson, LessonEntry(golfer, "Studio", "indoor mat", 9.5, at, "", invented=True))
+        keep_lesson(desk, lesson, LessonEntry(golfer, "Studio", "indoor_mat", 9.5, at, "", invented=True))
         stand_and_see(desk, lesson, person.seeing[16], at, "a lesson")
         answers = [[it.raw for it in sheet.trials] for sheet in sights_of(desk, lesson)]
-        told.append((answers, [it.angles for it in checks_of(desk, lesson, "metric")]))
+        told.append((answers, [it.angles for it in checks_of(desk, lesson)]))
         engine.dispose()
     assert len(told[0][0]) == 4 and told[0][1]
     assert told[0] == told[1]

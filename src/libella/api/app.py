@@ -1,6 +1,9 @@
 """The application: routers under /api, the front end beside them."""
 
+from collections.abc import AsyncGenerator
+from contextlib import asynccontextmanager
 from pathlib import Path
+from typing import Final
 
 from fastapi import APIRouter, FastAPI
 from fastapi.responses import FileResponse, Response
@@ -9,10 +12,12 @@ from sqlalchemy import Engine, text
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
+from ..exchange.file_work import check_file, take_file
 from ..lessons.desk.desk import Desk, open_desk
 from .aim import aims
 from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
+from .base.jobs import Jobs, Task
 from .golfer import golfers
 from .judge import blocks as judged_blocks
 from .judge import comparisons
@@ -48,11 +53,12 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
         redoc_url=None,
         openapi_url="/api/openapi.json",
         generate_unique_id_function=_operation_name,
+        lifespan=_at_work,
     )
     app.state.desk = _Once(engine)
-    app.state.live = live.Live()
+    app.state.live = live.Live(engine)
     app.state.launcher = launcher
-    app.state.jobs = imports.Jobs()
+    app.state.jobs = Jobs(engine, app.state.desk, TASKS)
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
@@ -111,6 +117,21 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
         return FileResponse(page, headers={"Cache-Control": "no-cache"})
 
     return app
+
+
+@asynccontextmanager
+async def _at_work(app: FastAPI) -> AsyncGenerator[None]:
+    """Hear what other processes tell and take a share of the jobs, for as long as the application serves."""
+    app.state.live.listen()
+    try:
+        async with app.state.jobs.at_work():
+            yield
+    finally:
+        app.state.live.close()
+
+
+TASKS: Final[dict[str, Task]] = {"check_file": check_file, "take_file": take_file}
+"""Long work by name; each is begun with the id of what it works on."""
 
 
 class _Once:

@@ -102,7 +102,6 @@ def _serve(engine: Engine, port: int, launcher: ProgramLauncher) -> None:
         log_level="warning",
         access_log=False,
         timeout_graceful_shutdown=3,
-        lifespan="off",
     )
     server = _Announced(config, f"Ready: http://127.0.0.1:{port}  (Ctrl-C stops it)")
     server.run()

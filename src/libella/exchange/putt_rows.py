@@ -16,6 +16,7 @@ from ..core.measure.limits import OutOfLimits
 from ..core.start.notes import NOTES
 from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
+from ..lessons.keep.file_work import BadRow, Found
 from ..lessons.keep.imports import MOST_BLOCKS, PuttRow, too_many_blocks
 from .columns import TARGETS, UNITS, ColumnMapping, Kind, option_code, reader_station
 from .sheet import Sheet
@@ -26,15 +27,6 @@ _AHEAD: Final = timedelta(hours=14)
 _SAID: Final = {"°": "deg", "degrees": "deg", "degree": "deg", '"': "in", "'": "ft", "inch": "in", "inches": "in",
                 "feet": "ft", "metres": "m", "percent": "%", "sec": "s"}  # fmt: skip
 _MINUS_BY_HAND = {"closed": "left", "open": "right", "in_to_out": "right", "out_to_in": "left"}
-
-
-@dataclass(frozen=True, slots=True)
-class BadRow:
-    """A row that can't be taken in, and why."""
-
-    line: int
-    column: str
-    reason: str
 
 
 @dataclass(slots=True)
@@ -48,6 +40,13 @@ class Check:
     lessons: set[str] = field(default_factory=set[str])
     first_at: datetime | None = None
     last_at: datetime | None = None
+
+    def found(self, refused: str = "") -> Found:
+        """The same, to be kept."""
+        return Found(
+            self.good, self.bad, tuple(self.listed), len(self.blocks), len(self.lessons), self.first_at, self.last_at,
+            refused,
+        )  # fmt: skip
 
 
 LISTED: Final = 200

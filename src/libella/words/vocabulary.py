@@ -17,8 +17,8 @@ from ..core.green.usual import WEIGHT
 from ..core.instruments.string_sight import EYES, STRING_HEIGHT
 from ..core.judge.chain import K
 from ..core.measure.limits import Bounds
-from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN
 from ..core.see.eyes import FALLS as MIRROR_FALLS
+from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN
 from ..core.see.method import AWAY, BESIDE
 from ..core.see.method import SEEN as BESIDE_SEEN
 from ..core.see.position import MOVED

@@ -11,6 +11,7 @@ import uuid6
 from libella.exchange.columns import ColumnMapping, ColumnUse, columns_of
 from libella.exchange.putt_rows import Check, putts
 from libella.exchange.sheet import read_sheet
+from libella.lessons.keep import file_work
 from libella.lessons.keep import imports as lessons_imports
 
 from ..start.test_sensors import paired, stroke, tell
@@ -238,19 +239,19 @@ def test_a_file_is_never_told_done_beside_what_it_was_before(coach, monkeypatch)
     read(coach, given)
     commit, take_in = threading.Event(), lessons_imports.take
     monkeypatch.setattr(lessons_imports, "take", lambda *told: commit.wait(10) and take_in(*told))
-    file_import, jobs = lessons_imports.file_import, coach.client.app.state.jobs
+    work_on = file_work.work_on
     coach.put(f"/imports/{given['id']}/putts", skip_bad=False)
 
-    def read_just_before(desk, id):
-        row = file_import(desk, id)
+    def read_just_before(desk, ids):
+        found = work_on(desk, ids)
         commit.set()
-        while jobs.of(id).phase == "taking":
+        while any(it.phase == "taking" for it in work_on(desk, ids).values()):
             time.sleep(0.01)
-        return row
+        return found
 
-    monkeypatch.setattr(lessons_imports, "file_import", read_just_before)
+    monkeypatch.setattr(file_work, "work_on", read_just_before)
     told = coach.get(f"/imports/{given['id']}/progress")
-    assert (told["phase"], told["state"]) == ("taking", "given")
+    assert told["phase"] == "taking" and told["state"] == "taken"
     monkeypatch.undo()
     told = coach.get(f"/imports/{given['id']}/progress")
     assert (told["phase"], told["state"]) == ("done", "taken")

@@ -23,11 +23,11 @@ def fault(client, path, **body):
 
 def test_the_bag_is_untold_told_and_forgotten(client, coach):
     assert coach.get("/bag")["told"] is False
-    told = coach.put("/bag", parts={"peg": 2, "ball": 12, "tape measure": 1, "rod": 0})
+    told = coach.put("/bag", parts={"peg": 2, "ball": 12, "tape_measure": 1, "rod": 0})
     assert told["told"] and told["parts"]["peg"] == 2 and told["parts"]["rod"] == 0
     assert coach.get("/bag") == told
     parts = {it["part"]: it["owned"] for it in said(client, "/stations/preview", **PLAN, aids=[STRING])["parts"]}
-    assert parts == {"ball": 12, "peg": 2, "stake": 0, "string": 0, "tape measure": 1}
+    assert parts == {"ball": 12, "peg": 2, "stake": 0, "string": 0, "tape_measure": 1}
     assert coach.drop("/bag")["told"] is False
     assert said(client, "/stations/preview", **PLAN)["parts"][0]["owned"] is None
 
@@ -59,7 +59,7 @@ PUTT = {key: PLAN[key] for key in ("distance_m", "past_m", "green_speed_ft")}
 
 
 def test_proposals_keep_to_the_bag_when_asked(client, coach):
-    coach.put("/bag", parts={"peg": 2, "ball": 1, "tape measure": 1})
+    coach.put("/bag", parts={"peg": 2, "ball": 1, "tape_measure": 1})
     every = said(client, "/stations/propose", **PUTT)
     kept = said(client, "/stations/propose", **PUTT, only_bag=True)
     assert [it["kind"] for it in kept] == ["peg_gate"] and len(every) > 5
@@ -150,9 +150,9 @@ def test_the_kit_check_is_kept_with_the_lesson(client, coach):
     lesson = coach.lesson()
     assert lesson["kit_checked"] == []
     items = said(client, "/stations/preview", **PLAN)["kit_check"]
-    coach.put(f"/lessons/{lesson['id']}/kit", ticked=items[:2])
-    assert coach.get(f"/lessons/{lesson['id']}")["lesson"]["kit_checked"] == items[:2]
-    coach.put(f"/lessons/{lesson['id']}/kit", 422, ticked=["x"] * 61)
+    coach.put(f"/lessons/{lesson['id']}/kit", ticked=[it["code"] for it in items[:2]])
+    assert coach.get(f"/lessons/{lesson['id']}")["lesson"]["kit_checked"] == [it["code"] for it in items[:2]]
+    coach.put(f"/lessons/{lesson['id']}/kit", 422, ticked=["nonsense"])
     coach.put(f"/lessons/{uuid6.uuid7()}/kit", 404, ticked=[])
 
 

@@ -226,7 +226,13 @@ def test_a_golfer_is_changed_in_place(coach):
 
 
 def test_a_preview_speaks_the_coachs_units_and_keeps_nothing(coach, client, engine):
-    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "board", "rig_sizes_m": {"mark_m": 0.05}}
+    body = {
+        "distance_m": 2.5,
+        "past_m": 0.3,
+        "green_speed_ft": 10,
+        "rig_kind": "board",
+        "rig_sizes_m": {"mark_m": 0.05},
+    }
     said = client.post("/api/stations/preview?units=feet", json=body).json()
     assert "ft" in said["words"] and "in" in said["allows"]
     assert said["sight"]["fit"] == "coarse" and said["sight"]["remedies"]
@@ -323,7 +329,7 @@ def test_a_lasers_cautions_are_read_once_a_lesson_before_its_first_block(coach):
     coach.put(f"/blocks/{uuid6.uuid7()}", 409, **block | {"station_id": station["id"]})
 
 
-@pytest.mark.parametrize("kind", ["ground_laser", "chalk_line", "ground_string", "narrow_rail", "bridge"])
+@pytest.mark.parametrize("kind", ["ground_laser", "chalk_line", "ground_string", "narrow_rail", "bridge_gate"])
 def test_every_way_of_watching_the_start_is_recorded_and_judged(coach, kind):
     lesson = coach.lesson()
     coach.put(f"/lessons/{lesson['id']}/laser-cautions")

@@ -3,12 +3,13 @@
 import numpy as np
 import pytest
 
-from libella.core.aim.links import aim_found, aim_sum, by_degrees, natural_and_aided
+from libella.core.aim.links import by_degrees
 from libella.core.certainty.estimate import Estimate
 from libella.core.estimate import START, posterior
 from libella.core.green.putt import Putt
 from libella.core.instruments import lay
 from libella.core.measure.limits import OutOfLimits
+from tests.said import aim_found, aim_sum, natural_and_aided
 
 PUTT = Putt(2.5, 0.3, 10)
 

@@ -13,14 +13,15 @@ from libella.core.estimate import posterior
 from libella.core.estimate.comparison import compare
 from libella.core.green.putt import Putt
 from libella.core.instruments import lay
-from libella.core.judge.comparing import Arm, compared
-from libella.core.judge.tables import AtDistance, by_distance, grown, tables, trend
+from libella.core.judge.comparing import Arm
+from libella.core.judge.distance import AtDistance, grown, trend
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.measure.window import Window
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 from libella.core.start.turns import Plan, turn
+from tests.said import by_distance, compared, tables
 
 from .reference import HANDBOOK, cases, intervals
 
@@ -112,7 +113,7 @@ plans = st.builds(
     Plan,
     conditions=st.integers(2, 5),
     each=st.integers(3, 20),
-    order=st.sampled_from(["alternating", "shuffled", "in order"]),
+    order=st.sampled_from(["alternating", "shuffled", "in_order"]),
     run=st.integers(1, 10),
     seed=st.integers(0, 99),
 )
@@ -122,7 +123,7 @@ plans = st.builds(
 def test_every_condition_gets_its_putts_in_runs_no_longer_than_planned(plan):
     turns = plan.turns()
     assert [turns.count(n) for n in range(plan.conditions)] == [plan.each] * plan.conditions
-    if plan.order != "in order":
+    if plan.order != "in_order":
         run = longest = 1
         for before, after in pairwise(turns):
             run = run + 1 if before == after else 1

@@ -10,18 +10,26 @@ from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 from scipy.optimize import brentq
 
-from libella.core.green.capture import DISTANCE, PAST, GREEN_SPEED
+from libella.core.green.capture import DISTANCE, GREEN_SPEED, PAST
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.green.roll import Ground, roll, roll_many
-from libella.core.green.slope import (FALLS, LEVEL_RESOLUTION, LevelReading, TrialRoll, fall_line, nearest_straight, rolled_slope)
+from libella.core.green.slope import (
+    FALLS,
+    LEVEL_RESOLUTION,
+    LevelReading,
+    TrialRoll,
+    fall_line,
+    nearest_straight,
+    rolled_slope,
+)
 from libella.core.green.target import aim, arrival, drop_map
 from libella.core.instruments import lay
 from libella.core.instruments.board import Board
 from libella.core.measure.limits import OutOfLimits
-from libella.words.set.briefing import allows, breaks, trust
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
+from libella.words.set.briefing import allows, breaks, trust
 
 from ..estimate.reference import cases
 

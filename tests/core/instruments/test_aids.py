@@ -20,7 +20,7 @@ from ..estimate.reference import cases
 
 HANDBOOK = {
     "start_reader",
-    "ground_laser", "chalk_line", "ground_string", "narrow_rail", "peg_gate", "ball_gate", "bridge", "putter_gate",
+    "ground_laser", "chalk_line", "ground_string", "narrow_rail", "peg_gate", "ball_gate", "bridge_gate", "putter_gate",
     "twin_rails", "curved_rail", "putter_laser", "face_mirror", "square_reference", "rod_beside", "ball_box", "t_mark",
     "elevated_string", "ground_mirror", "plumb", "shoulder_rod", "foot_rods", "rings", "roll_past", "board",
 }  # fmt: skip

@@ -19,6 +19,7 @@ from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.layout import from_above
 from libella.core.set.station import Station
+from libella.words.set.station import station_words
 
 PUTT = Putt(2.5, 0.3, 9.5)
 
@@ -222,7 +223,7 @@ def test_an_interval_is_low_to_high():
 def test_a_class_of_its_own_is_all_an_instrument_takes(hoop):
     """A new instrument is found by the registry, laid, drawn and read with no other change."""
     station = Station(PUTT, lay(hoop, {"wire_m": 0.004}))
-    assert hoop in station.words("metric")
+    assert hoop in station_words(station, "metric")
     assert [it.key for it in station.zones()] == ["1", "2", "3", "4", "5"]
     assert any(isinstance(it, Tape) for it in from_above(station, "right", "metric").shapes)
 
@@ -239,7 +240,9 @@ def test_a_gap_at_the_right_end_points_the_face_right():
     assert rig.words({"offset_m": 0.0}) == "touches at both ends"
 
 
-@given(st.sampled_from(["peg_gate", "ball_gate", "bridge", "narrow_rail"]), st.floats(0.3, 1.8), st.floats(0.4, 1.2))
+@given(
+    st.sampled_from(["peg_gate", "ball_gate", "bridge_gate", "narrow_rail"]), st.floats(0.3, 1.8), st.floats(0.4, 1.2)
+)
 def test_width_and_degrees_follow_each_other(kind, limit, away):
     """Wanted strictness gives a width, and that width the strictness again, to what a tenth of a millimetre can do."""
     name = "length_m" if kind == "narrow_rail" else "distance_m"

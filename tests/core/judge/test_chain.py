@@ -5,11 +5,12 @@ import pytest
 
 from libella.core.certainty.estimate import Estimate
 from libella.core.green.putt import Putt
-from libella.core.judge.chain import Aimed, Delivered, chain, fit_k
+from libella.core.judge.chain import Aimed, Delivered, fit_k
 from libella.core.judge.compensation import Reader, in_the_means
 from libella.core.measure.interval import Interval
 from libella.core.simulated.golfer import SimulatedGolfer
 from libella.core.start.path import PathModel
+from tests.said import chain
 
 WINDOW = Putt(2.5, 0.3, 10).window
 

@@ -15,13 +15,14 @@ from libella.core.green.usual import UsualLength
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.judge.holed import holed
-from libella.core.judge.judgement import Occasion, _work, further, judge
+from libella.core.judge.judgement import Occasion
 from libella.core.measure.interval import Interval
 from libella.core.measure.side import side_of
 from libella.core.measure.units import about, count, degrees, percent, tape
 from libella.core.set.layout import from_above, rays
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
+from tests.said import further, judge, work_words
 
 PROOF = Proof("tape", doubt_m=0.001)
 STATION = Station(Putt(2.5, 0.3, 9.5), Board(), PROOF)
@@ -40,7 +41,7 @@ LOOSE = block(2.5, -2.8, 1.9, -0.4, 3.1, -2.2, 0.2, -1.5)
 
 
 def judged(readings, planned=8, hand="right", units="metric"):
-    return judge(readings, STATION, Occasion(hand, units), planned=planned)
+    return judge(readings, STATION, Occasion(hand), planned=planned, units=units)
 
 
 def test_a_clear_push_is_called_by_the_golfers_hand():
@@ -90,7 +91,7 @@ def test_a_tie_names_nothing():
     tied = replace(
         judged(LOOSE).summary, gain_unbiased=Estimate(0.10, 0.02, 0.2), gain_steadier=Estimate(0.09, 0.05, 0.1)
     )
-    work = _work(tied, Verdict("likely", "right", 0.9), 8, None)
+    work = work_words(tied, Verdict("likely", "right", 0.9), 8, None)
     assert work.startswith("A tie") and work.endswith("Neither comes first.") and "Work on" not in work
 
 
@@ -170,7 +171,7 @@ def test_further_putts_are_asked_only_where_they_help():
 
 
 def test_the_judgement_is_the_same_every_time():
-    assert judged(LOOSE) == judged(LOOSE)
+    assert judged(LOOSE).facts == judged(LOOSE).facts
     assert further(LOOSE, STATION, Occasion("right"), planned=8) == further(
         LOOSE, STATION, Occasion("right"), planned=8
     )

@@ -7,11 +7,11 @@ from hypothesis import strategies as st
 
 from libella.core.green.putt import Putt
 from libella.core.judge.holed import holed, place_of
-from libella.core.judge.tables import tables
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.simulated.golfer import SimulatedGolfer
 from libella.core.start.notes import NOTES, checked_asks, checked_notes
+from tests.said import tables
 
 WINDOW = Putt(2.5, 0.3, 10).window
 
@@ -92,16 +92,16 @@ def test_strokes_all_alike_have_a_spread_of_nothing_not_too_few():
 
 
 def test_the_start_by_strike_needs_both_ends_of_the_face():
-    heel = [(at(-1 + 0.05 * n), {"strike": "heel low"}) for n in range(5)]
+    heel = [(at(-1 + 0.05 * n), {"strike": "heel_low"}) for n in range(5)]
     toe = [(at(0.8 + 0.05 * n), {"strike": "toe"}) for n in range(5)]
     assert "further left than off the toe" in table(heel + toe, "Start by strike").words
     assert "Three putts off the heel" in table(heel + toe[:2], "Start by strike").words
-    alike = [(at(0.1), {"strike": it}) for it in ("heel", "toe high") for _ in range(4)]
+    alike = [(at(0.1), {"strike": it}) for it in ("heel", "toe_high") for _ in range(4)]
     assert "start alike" in table(alike, "Start by strike").words
 
 
 def test_other_notes_are_counted_with_what_lay_in_the_window():
-    putts = [(at(0), {"touch": "nothing"})] * 3 + [(at(4), {"touch": "going back"})]
+    putts = [(at(0), {"touch": "nothing"})] * 3 + [(at(4), {"touch": "going_back"})]
     found = table(putts, "Touch")
     assert [(it.name, it.cells) for it in found.rows] == [
         ("nothing", ("3", "3", "0")),

@@ -6,13 +6,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from libella.core.aim.links import aim_found, aim_sum, by_degrees, natural_and_aided
-from libella.core.aim.picture import aim_question
+from libella.core.aim.links import by_degrees
 from libella.core.certainty.estimate import Estimate
 from libella.core.estimate import START, posterior, summarise
 from libella.core.estimate.verdict import verdict
 from libella.core.green.putt import Putt
-from libella.core.judge.words import headline, nameless
+from libella.words.shared.certainty import headline, nameless
+from tests.said import aim_found, aim_question, aim_sum, natural_and_aided
 
 PUTT = Putt(2.5, 0.3, 10)
 starts = st.lists(st.floats(-4, 4), min_size=1, max_size=12)

@@ -9,8 +9,9 @@ from hypothesis import strategies as st
 
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
-from libella.core.see.eyes import (ZONES, EyeMark, EyeTake, eye_place, eye_vial, eye_words, mirror_scene, reading_error_m)
+from libella.core.see.eyes import ZONES, EyeMark, EyeTake, eye_place, eye_vial, mirror_scene, reading_error_m
 from libella.core.see.side_look import StringLook, StripLook
+from libella.words.see.eyes import eye_words
 
 from ..estimate.reference import cases
 
@@ -123,9 +124,9 @@ def test_the_mirror_is_drawn_with_the_golfer_on_the_right_side():
 
 
 def test_a_string_tells_the_side_and_an_open_size():
-    splits = StringLook("splits it")
+    splits = StringLook("splits")
     assert splits.inside_mm.low == -splits.inside_mm.high and splits.inside_mm.high < 30
-    quarter, edge, off = (StringLook(it).inside_mm for it in ("quarter", "edge", "off it"))
+    quarter, edge, off = (StringLook(it).inside_mm for it in ("quarter", "edge", "off"))
     # One zone ends where the next begins, outside the ball means eyes inside the line.
     assert (splits.inside_mm.high, quarter.high, edge.high) == pytest.approx((quarter.low, edge.low, off.low))
     assert math.isinf(off.high)
@@ -139,7 +140,7 @@ def test_a_string_tells_the_side_and_an_open_size():
 
 
 def test_a_strip_is_three_intervals_that_cover_everything():
-    dark, light, other = (StripLook(it, 0.02).inside_mm for it in ("dark outside", "light", "dark inside"))
+    dark, light, other = (StripLook(it, 0.02).inside_mm for it in ("dark_outside", "light", "dark_inside"))
     assert (dark.high, light.low, light.high, other.low) == (-20, -20, 20, 20)
     with pytest.raises(OutOfLimits) as refused:
         StripLook("light", 0.5)
@@ -147,7 +148,7 @@ def test_a_strip_is_three_intervals_that_cover_everything():
 
 
 def test_looks_of_every_way_come_together_on_one_scale():
-    only_side = eye_place([], "right", (10.0, 50.0), sides=[StringLook("edge"), StripLook("dark inside")])
+    only_side = eye_place([], "right", (10.0, 50.0), sides=[StringLook("edge"), StripLook("dark_inside")])
     assert only_side.behind is None and only_side.eye_line_deg is None
     assert only_side.inside.low > 30 and only_side.prob_inside > 0.97
     assert "behind or ahead is not known" in eye_words(only_side, "metric")[1]

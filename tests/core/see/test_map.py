@@ -5,15 +5,17 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from libella.core.aim.picture import aim_question
 from libella.core.certainty.estimate import Estimate
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.map import Tried, perception_map, rows_at
-from libella.core.see.map_words import map_scene, map_words
+from libella.core.see.map_drawn import map_scene
 from libella.core.see.method import LooksStraight, by_directions
-from libella.core.see.position import LEVERS, position_of, position_words, same_place
+from libella.core.see.position import LEVERS, position_of, same_place
 from libella.core.see.trial import Trial
 from libella.core.simulated.golfer import SimulatedEyes
+from libella.words.see.map import map_words
+from libella.words.see.position import position_words
+from tests.said import aim_question
 
 LIMIT = 0.3
 
@@ -70,7 +72,7 @@ def test_a_lever_that_may_do_nothing_is_not_thought_to_do_much():
     """One test hardly off its neighbours is more likely noise than a lever."""
     found = mapped(tried(1.2, 0.5), tried(0.9, 0.5, inside=25.0), tried(1.4, 0.5, behind=25.0))
     assert found.ask_again is None and found.change is None
-    assert all(it.sure == "can't tell yet" for it in found.effects)
+    assert all(it.sure == "open" for it in found.effects)
     assert "can't be told yet" in map_words(found, "metric").effects[0].measured
     still = mapped(tried(1.2, 0.1), tried(1.2, 0.1, inside=25.0), tried(1.2, 0.1, inside=-25.0))
     assert still.effects[0].matters <= 0.2 and "Does nothing" in map_words(still, "metric").effects[0].measured

@@ -7,9 +7,11 @@ from libella.core.certainty.estimate import Estimate
 from libella.core.keep.card import mirror_overlay, moved_card
 from libella.core.measure.interval import Interval
 from libella.core.see.eyes import EyeMark, EyeTake, eye_place
-from libella.core.see.quick_check import Kept, alert, asked_angles, drifts
+from libella.core.see.quick_check import Kept, asked_angles
 from libella.core.see.trial import Trial
 from libella.core.simulated.golfer import SimulatedEyes
+from libella.words.keep.card import card_rows, change_words
+from tests.said import alert, drifts
 
 KEPT = Kept(Estimate(20, 17, 23), Estimate(30, 27, 33), 2.0, Estimate(0.6, 0.2, 1.0))
 
@@ -74,8 +76,8 @@ def test_a_card_takes_the_eyes_where_the_change_takes_them():
     (lead_in, lead_behind), (trail_in, trail_behind) = card.marks
     assert (lead_in, trail_in) == pytest.approx((0, 0), abs=1)
     assert trail_behind - lead_behind == pytest.approx(64)
-    assert card.change_words("metric") == "40 mm further in"
-    assert dict(card.rows("metric"))["Stance width"] == "30 cm"
+    assert change_words(card, "metric") == "40 mm further in"
+    assert dict(card_rows(card, "metric"))["Stance width"] == "30 cm"
 
 
 @pytest.mark.parametrize("hand", ["right", "left"])

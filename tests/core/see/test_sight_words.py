@@ -4,9 +4,11 @@ import pytest
 
 from libella.core.measure.limits import OutOfLimits
 from libella.core.measure.window import Window
-from libella.core.see.method import by_adjustment, by_directions, pointed_to, spot_of, turned_to
+from libella.core.see.method import FEWEST, by_adjustment, by_directions, pointed_to, spot_of, turned_to
+from libella.core.see.straight import curve, laid_rod, sight_vial
 from libella.core.see.trial import Trial
-from libella.core.see.words import FEWEST, curve, laid_rod, less, rod_words, sight_vial, sight_words
+from libella.words.see.straight import rod_words, sight_words
+from libella.words.see.straight import truer_words as less
 
 from .test_perception import Seer, asked
 
@@ -70,7 +72,7 @@ def test_the_rod_is_laid_by_tape():
         "0.75° left: its far end 26 mm left of the line, 2.00 m away."
     )
     assert rod_words(0.0, 0.0, 2.0, "metric") == "on the line, its far end 2.00 m away."
-    scene = laid_rod(2.0, spot_of(2.0, 2.0), 2.0, "metric")
+    scene = laid_rod(spot_of(2.0, 2.0), 2.0, "metric", "The rod.")
     rod = next(it for it in scene.shapes if it.shape == "line" and it.role == "limit")
     assert (rod.x2, rod.y2) == pytest.approx((2000, 69.8), abs=0.1)
     assert all(scene.left <= it.x1 and it.x2 <= scene.right for it in scene.shapes if it.shape == "tape")

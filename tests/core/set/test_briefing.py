@@ -7,9 +7,10 @@ import pytest
 from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.instruments import Rig, instruments
-from libella.words.set.briefing import allows, breaks, tape_list, trust
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
+from libella.words.set.briefing import allows, breaks, tape_list, trust
+from tests.said import objections
 
 SLOPE = {"falls_forward_percent": -1.2, "falls_right_percent": 1.1, "falls_doubt_percent": 0.15}
 PUTTS = [
@@ -23,14 +24,14 @@ UNITS = {"metric": ("mm", "cm", " m "), "feet": (" in", " ft")}
 
 
 def everything(station, units):
-    objections = station.objections("right", units)
+    against = objections(station, "right", units)
     said = [
         *breaks(station, units),
         allows(station, units),
         *trust(station, units),
         *tape_list(station, "right", units),
     ]
-    return [*said, *(it.words for it in objections), *(it.why for it in objections)]
+    return [*said, *(it.words for it in against), *(it.why for it in against)]
 
 
 @pytest.mark.parametrize("putt", PUTTS)

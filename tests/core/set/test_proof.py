@@ -11,15 +11,16 @@ from libella.core.estimate import posterior, summarise
 from libella.core.green.putt import Putt
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
-from libella.core.judge.judgement import Occasion, further, judge
+from libella.core.judge.judgement import Occasion
 from libella.core.measure.angle import angle_deg
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.measure.window import Window
-from libella.words.set.briefing import breaks
 from libella.core.set.layout import from_above
 from libella.core.set.proof import WAYS, Proof, budget, repeatability
 from libella.core.set.station import Station
+from libella.words.set.briefing import breaks
+from tests.said import further, judge
 
 PUTT = Putt(2.5, 0.3, 9.5)
 BREAKING = Putt(3.0, 0.3, 10, falls_forward_percent=-1, falls_right_percent=1.2)

@@ -72,7 +72,7 @@ def test_what_is_noted_is_something_a_block_may_ask_for(hand):
         notes = golfer.notes(rng, stroke, WINDOW, hand)
         checked_notes(notes, tuple(NOTES))
         # To the right is in to out for a right-handed golfer, out to in for a left-handed one.
-        assert notes["path"] in ("neutral", "in to out" if hand > 0 else "out to in")
+        assert notes["path"] in ("neutral", "in_to_out" if hand > 0 else "out_to_in")
 
 
 def test_a_wrong_read_holes_fewer_of_the_putts_that_start_on_line():

@@ -6,7 +6,9 @@ import pytest
 from libella.core.drawing.scene import flipped
 from libella.core.measure.limits import OutOfLimits
 from libella.core.stand.drawn import set_up_above, set_up_behind
-from libella.core.stand.set_up import ENTRIES, beside, checked, value_words, wander
+from libella.core.stand.set_up import ENTRIES, checked
+from libella.words.stand.set_up import value_words
+from tests.said import beside, wander
 
 STANDS = {"ball_breast_m": 0.03, "ball_toes_m": 0.24, "stance_m": 0.3, "shoulders_deg": -4.0, "eye_height_m": 1.4}
 
@@ -40,7 +42,7 @@ def test_every_entry_takes_what_it_offers():
 
 def test_the_one_before_stands_beside_it_with_what_changed():
     now = STANDS | {"ball_toes_m": 0.26, "shoulders_deg": "parallel", "sole": "flat"}
-    rows = {it.name: it for it in beside(now, STANDS | {"sole": "heel up"}, "metric")}
+    rows = {it.name: it for it in beside(now, STANDS | {"sole": "heel_up"}, "metric")}
     assert rows["ball_toes_m"].change == "20 mm further off" and rows["ball_toes_m"].before == "24 cm"
     assert rows["shoulders_deg"].change == "was 4° left"
     assert rows["sole"].change == "was heel up"

@@ -13,10 +13,11 @@ from libella.core.instruments import lay
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
-from libella.core.start.ladder import rung, three_in_four_deg
+from libella.core.start.ladder import three_in_four_deg
 from libella.core.start.notes import checked_notes
 from libella.core.start.pauses import Pauses, nudges, stand
 from libella.core.start.stroke import Zero, checked_measures, match, zero_of
+from tests.said import rung
 
 from ..estimate.reference import HANDBOOK, cases, intervals
 

@@ -5,16 +5,22 @@ A screen that was away asks for everything again when it is back; so nothing her
 
 import asyncio
 import contextlib
+import threading
 from collections import deque
+from collections.abc import Mapping
+from dataclasses import dataclass
 from time import monotonic
 from typing import Any, Literal
 from urllib.parse import urlsplit
 from uuid import UUID
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from sqlalchemy import Engine
+from sqlalchemy.exc import InterfaceError, OperationalError
 from starlette.concurrency import run_in_threadpool
 
 from ...lessons.desk import kept
+from ...store.server.notices import Notices
 
 router = APIRouter()
 
@@ -24,44 +30,89 @@ _STILL_LASTS_S = 6.0
 
 
 class Live:
-    """Screens by lesson, and what sensors tell that is worth only the moment. Safe to tell from any thread."""
+    """Screens by lesson, and what sensors tell that is worth only the moment.
 
-    def __init__(self) -> None:
-        self._screens: dict[UUID, set[asyncio.Queue[dict[str, Any]]]] = {}
+    Whatever happens is told through PostgreSQL, and every process hears it: which one a screen, a device or a coach
+    happens to talk to makes no difference. Safe to tell from any thread.
+    """
+
+    def __init__(self, engine: Engine) -> None:
+        self._screens: dict[UUID, set[_Screen]] = {}
         self._still: dict[UUID, deque[tuple[float, float]]] = {}
-        self._loop: asyncio.AbstractEventLoop | None = None
+        self._lock = threading.Lock()
+        self._notices = Notices(engine, self._hear)
+
+    def listen(self) -> None:
+        """Hear what other processes tell, from now on."""
+        self._notices.listen()
+
+    def close(self) -> None:
+        self._notices.close()
 
     def tell(self, lesson_id: UUID, what: What, **details: object) -> None:
-        """Tell the lesson's screens that something of it is new."""
-        if self._loop is not None and not self._loop.is_closed() and self._screens.get(lesson_id):
-            self._loop.call_soon_threadsafe(self._put, lesson_id, {"what": what, **details})
+        """Tell the lesson's screens, wherever they are shown, that something of it is new.
+
+        A database that is away just now keeps no write from having been made: screens ask anew when it is back.
+        """
+        with contextlib.suppress(OperationalError, InterfaceError):
+            self._notices.tell({"lesson": str(lesson_id), "event": {"what": what, **details}})
+
+    def _hear(self, notice: Mapping[str, Any] | None) -> None:
+        if notice is None:
+            # What was told meanwhile was not heard: every screen is told to ask anew.
+            with self._lock:
+                lessons = list(self._screens)
+            for lesson_id in lessons:
+                self._put(lesson_id, {"what": "block"})
+            return
+        event = notice["event"]
+        if event["what"] == "still":
+            self._keep_still(UUID(event["sensor_id"]), float(event["sent"]["face_deg"]))
+        self._put(UUID(notice["lesson"]), event)
 
     def _put(self, lesson_id: UUID, event: dict[str, Any]) -> None:
-        for screen in self._screens.get(lesson_id, ()):
-            if screen.qsize() < _MOST_WAITING:
-                screen.put_nowait(event)
+        with self._lock:
+            screens = list(self._screens.get(lesson_id, ()))
+        for screen in screens:
+            screen.put(event)
 
     @contextlib.contextmanager
     def screen(self, lesson_id: UUID):
         """A queue of what happens in a lesson, while the screen is there."""
-        self._loop = asyncio.get_running_loop()
-        queue: asyncio.Queue[dict[str, Any]] = asyncio.Queue()
-        self._screens.setdefault(lesson_id, set()).add(queue)
+        self.listen()
+        screen = _Screen(asyncio.get_running_loop(), asyncio.Queue())
+        with self._lock:
+            self._screens.setdefault(lesson_id, set()).add(screen)
         try:
-            yield queue
+            yield screen.queue
         finally:
-            self._screens[lesson_id].discard(queue)
-            if not self._screens[lesson_id]:
-                del self._screens[lesson_id]
+            with self._lock:
+                self._screens[lesson_id].discard(screen)
+                if not self._screens[lesson_id]:
+                    del self._screens[lesson_id]
 
-    def still(self, sensor_id: UUID, face_deg: float) -> None:
-        """A reading of the face held still."""
-        self._still.setdefault(sensor_id, deque(maxlen=50)).append((monotonic(), face_deg))
+    def _keep_still(self, sensor_id: UUID, face_deg: float) -> None:
+        with self._lock:
+            self._still.setdefault(sensor_id, deque(maxlen=50)).append((monotonic(), face_deg))
 
     def stills(self, sensor_id: UUID) -> list[float]:
         """The face as read in the last seconds, oldest first."""
         since = monotonic() - _STILL_LASTS_S
-        return [face for at, face in self._still.get(sensor_id, ()) if at >= since]
+        with self._lock:
+            return [face for at, face in self._still.get(sensor_id, ()) if at >= since]
+
+
+@dataclass(frozen=True, eq=False)
+class _Screen:
+    """A screen's queue, in the loop that serves it."""
+
+    loop: asyncio.AbstractEventLoop
+    queue: asyncio.Queue[dict[str, Any]]
+
+    def put(self, event: dict[str, Any]) -> None:
+        if not self.loop.is_closed() and self.queue.qsize() < _MOST_WAITING:
+            with contextlib.suppress(RuntimeError):
+                self.loop.call_soon_threadsafe(self.queue.put_nowait, event)
 
 
 def same_site(socket: WebSocket) -> bool:

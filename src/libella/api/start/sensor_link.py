@@ -99,7 +99,7 @@ class Intake:
             while self._waiting:
                 batch, self._waiting = self._waiting[:_MOST_TOGETHER], self._waiting[_MOST_TOGETHER:]
                 try:
-                    told = await run_in_threadpool(receive, self._desk(), [it.entry for it in batch])
+                    told = await run_in_threadpool(self._keep, batch)
                 except Exception as error:
                     # One that the database will not have must not take the others with it.
                     if len(batch) == 1 or isinstance(error, OperationalError | InterfaceError):
@@ -113,10 +113,17 @@ class Intake:
         finally:
             self._busy = False
 
+    def _keep(self, batch: Sequence[_Waiting]) -> Sequence[Received]:
+        """Keep them and tell the screens, before anybody is answered."""
+        told = receive(self._desk(), [it.entry for it in batch])
+        for it, what in zip(batch, told, strict=True):
+            self._tell(it.entry, what)
+        return told
+
     async def _one_by_one(self, batch: Sequence[_Waiting]) -> None:
         for it in batch:
             try:
-                self._answer([it], await run_in_threadpool(receive, self._desk(), [it.entry]))
+                self._answer([it], await run_in_threadpool(self._keep, [it]))
             except Exception as error:
                 if not it.done.done():
                     it.done.set_exception(error)
@@ -125,7 +132,6 @@ class Intake:
         for it, what in zip(batch, told, strict=True):
             if not it.done.done():
                 it.done.set_result(what)
-            self._tell(it.entry, what)
 
     def _tell(self, entry: StrokeEntry, what: Received) -> None:
         if what.outcome != "kept" or what.lesson_id is None:
@@ -218,7 +224,7 @@ async def _take(app: Any, sensor_id: UUID, lesson_id: UUID, many: Sequence[Any])
         if it.kind == "stroke":
             strokes[n] = StrokeEntry(sensor_id, it.stroke_id, it.measures, it.at.astimezone(UTC))
         else:
-            _show(app.state.live, sensor_id, lesson_id, it)
+            await run_in_threadpool(_show, app.state.live, sensor_id, lesson_id, it)
             answers[n] = MessageOut(stroke_id=it.stroke_id, outcome="shown")
     if strokes:
         try:
@@ -254,8 +260,6 @@ def _check(it: Message) -> None:
 
 
 def _show(live: Live, sensor_id: UUID, lesson_id: UUID, it: Message) -> None:
-    if it.kind == "still":
-        live.still(sensor_id, it.measures["face_deg"])
     live.tell(lesson_id, it.kind, sensor_id=str(sensor_id), sent=dict(it.measures))
 
 

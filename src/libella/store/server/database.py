@@ -80,12 +80,24 @@ def migrate_down(engine: Engine, revision: str, *, lose: bool = False) -> None:
         config.attributes["connection"] = connection
         command.downgrade(config, revision)
         left = {(table, column) for table, column, _ in _columns(connection)}
+        called = _renamed(config)
         lost = {where: rows for where, rows in before.items() if rows and where not in left}
+        lost = {
+            (table, it): rows for (table, it), rows in lost.items() if (table, called.get((table, it), "")) not in left
+        }
         if lost and not lose:
             connection.rollback()
             said = ", ".join(f"{table}.{column} ({rows} rows)" for (table, column), rows in sorted(lost.items()))
             raise WouldLose(f"Going back to {revision} would drop what was recorded: {said}. Nothing was changed.")
         connection.commit()
+
+
+def _renamed(config: Config) -> dict[tuple[str, str], str]:
+    """What columns were called before, by table and name; migrations say so in `RENAMED`."""
+    found: dict[tuple[str, str], str] = {}
+    for it in ScriptDirectory.from_config(config).walk_revisions():
+        found |= getattr(it.module, "RENAMED", {})
+    return found
 
 
 def _columns(connection: Connection) -> list[tuple[str, str, str | None]]:

@@ -4,7 +4,7 @@ from .aim import AimSetRow, SetDownRow
 from .base import Stored
 from .golfer import GolferRow
 from .judge import GolferRevisionRow, KeptAnswerRow
-from .keep import ColumnMapRow, FileImportRow, QuickCheckRow, SetUpCardRow
+from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
 from .lesson import LessonRow
 from .see import EyeTakeRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
@@ -20,6 +20,7 @@ __all__ = [
     "ComparisonRow",
     "EyeTakeRow",
     "FileImportRow",
+    "FileWorkRow",
     "GolferRevisionRow",
     "GolferRow",
     "KeptAnswerRow",

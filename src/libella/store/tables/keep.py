@@ -1,12 +1,13 @@
 """Cards and the checks against them; files of putts on their way in."""
 
 from datetime import datetime
-from typing import Any
+from typing import Any, Literal
 from uuid import UUID
 
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
+    Text,
     func,
     text,
 )
@@ -14,6 +15,9 @@ from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
 from .base import Stored
+
+Phase = Literal["checking", "checked", "taking", "done", "stopped", "failed"]
+"""How far the work on a file is."""
 
 
 class SetUpCardRow(Stored):
@@ -98,3 +102,22 @@ class ColumnMapRow(Stored):
     kept_at: Mapped[datetime]
 
     __table_args__ = (ForeignKeyConstraint(["studio_id"], ["studio.id"]),)
+
+
+class FileWorkRow(Stored):
+    """The work on a file that goes on beside the requests: how far it is, and what reading the file found."""
+
+    __tablename__ = "file_work"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    import_id: Mapped[UUID] = mapped_column(primary_key=True)
+    phase: Mapped[Phase] = mapped_column(Text)
+    total: Mapped[int]
+    done: Mapped[int] = mapped_column(server_default=text("0"))
+    stop_asked: Mapped[bool] = mapped_column(server_default=text("false"))
+    """The coach asked for it to stop; whoever works on it sees that before its next rows."""
+    found: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """What reading the whole file found: see `lessons.keep.file_work.Found`; null while it is read."""
+    begun_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (ForeignKeyConstraint(["studio_id", "import_id"], ["file_import.studio_id", "file_import.id"]),)

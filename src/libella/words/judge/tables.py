@@ -26,9 +26,9 @@ from ...core.judge.table import (
     Spread,
     TableFacts,
 )
-from ...core.measure.constants import FOOT_M
+from ...core.measure.constants import FOOT_M, INCH_M
 from ...core.measure.side import side_of
-from ...core.measure.units import Units, about, degrees, percent, sided, tape
+from ...core.measure.units import Units, degrees, percent, sided, tape
 from ...core.start.notes import NOTES
 from ..shared.certainty import WORDS, with_doubt
 from ..shared.counts import counted
@@ -159,7 +159,8 @@ def _cell(it: Cell, units: Units) -> str:
 def _size(value: float, unit: str, scatter: bool, units: Units) -> str:
     if unit == "deg":
         return f"{abs(value):.1f}°" if scatter else sided(value)
-    return about(value, 0.02, units)
+    # As it is read off by eye: whole centimetres, whole inches.
+    return f"{value * 100:.0f} cm" if units == "metric" else f"{value / INCH_M:.0f} in"
 
 
 def _path_off(off: float) -> str:

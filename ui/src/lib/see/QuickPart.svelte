@@ -42,7 +42,7 @@
   let trail = $state<Place | null>(null)
   let gap = $state(0)
   let squared = $state(false)
-  let answers = $state<string[]>([])
+  let answers = $state<('left' | 'straight' | 'right')[]>([])
 
   const card = $derived(cards.data?.[0])
   const now = $derived(checks.data?.find((it) => it.id === checkId))
@@ -94,7 +94,7 @@
     await keep()
     if (saving.error) squared = false
   }
-  function answer(looks: string): void {
+  function answer(looks: 'left' | 'straight' | 'right'): void {
     if (angle === undefined || step !== 'directions') return
     answers = [...answers, looks]
     void keep()

@@ -12,6 +12,8 @@ revision = "0014"
 down_revision = "0013"
 
 _SPEEDS = ("lesson", "station", "saved_station", "block")
+RENAMED = {(table, "green_speed_ft"): "stimp_ft" for table in _SPEEDS}
+"""What columns are called now and were called before."""
 _COLUMNS = {
     ("lesson", "surface"): {"indoor mat": "indoor_mat"},
     ("block", "path_model"): {"arc then straight": "arc_then_straight"},

@@ -1,0 +1,134 @@
+"""Data recorded before the house was built anew reads back the same: the demo made by the old program, and what it said
+of it, against what is said now."""
+
+import gzip
+import json
+import subprocess
+from pathlib import Path
+from typing import Any
+
+import psycopg
+import pytest
+from fastapi.testclient import TestClient
+
+from libella.api.app import create_app
+from libella.store.server.database import connect, migrate, migrate_down
+
+from ..conftest import new_database
+
+BEFORE = Path(__file__).parent / "before"
+RENAMED = {"stimp_ft": "green_speed_ft"}
+# Numbers that are no answer: of the program, of the moment, or of the drawing's own make.
+LEFT_OUT = {"revision", "step"}
+
+
+def restored(cluster) -> str:
+    """A database with the old demo in it, as the old program kept it."""
+    url = new_database(cluster)
+    program = next(Path("/usr/lib/postgresql").glob("*/bin/psql"))
+    with gzip.open(BEFORE / "demo.sql.gz", "rt") as sql:
+        # The schema is there already.
+        told = sql.read().replace("CREATE SCHEMA public;", "")
+    done = subprocess.run(
+        [program, "-q", "-v", "ON_ERROR_STOP=1", url], input=told, capture_output=True, text=True, check=False
+    )
+    assert done.returncode == 0, done.stderr[-2000:]
+    return url
+
+
+def spelled_every_way(cluster) -> str:
+    """The same, with what the demo's golfers never said, in every old spelling."""
+    url = restored(cluster)
+    with psycopg.connect(url, autocommit=True) as connection:
+        reading, eye, lesson = (
+            connection.execute(f"select id from {table} order by id limit 1").fetchone()[0]
+            for table in ("reading", "eye_take", "lesson")
+        )
+        noted = {"strike": "heel high", "roll": "wobble left", "path": "out to in", "touch": "at the ball",
+                 "still": "follow-through", "read": "coach's"}  # fmt: skip
+        connection.execute("update reading set notes = notes || %s::jsonb where id = %s", (json.dumps(noted), reading))
+        connection.execute(
+            "insert into eye_take (studio_id, id, lesson_id, raw, taken_at, voided) select studio_id, gen_random_uuid(), "
+            "lesson_id, %s::jsonb, taken_at, true from eye_take where id = %s",
+            (json.dumps({"way": "string", "covers": "splits it", "side": "outside", "string_height_m": 0.3,
+                         "eye_height_m": 1.45}), eye),
+        )  # fmt: skip
+        ticked = [
+            "Line laser: switch or remote works, and stays in the coach's hand",
+            "Nobody walks through the station",
+        ]
+        connection.execute("update lesson set kit_checked = %s::jsonb where id = %s", (json.dumps(ticked), lesson))
+        connection.execute("update studio set bag = %s::jsonb", (json.dumps({"tape measure": 1, "peg": 4}),))
+        connection.execute(
+            "insert into saved_station (studio_id, id, name, distance_m, past_m, stimp_ft, capture, rig_kind, rig_sizes_m, "
+            "aids) select id, gen_random_uuid(), 'Old bridge', 2.5, 0.3, 10, 'rim_assisted', 'bridge', '{}', "
+            """'[{"kind": "plumb", "sizes": {}}, {"kind": "bridge", "sizes": {}}]' from studio"""
+        )
+    return url
+
+
+def everything(url: str) -> dict[str, list[Any]]:
+    """Every row of every table that holds what was recorded, as it stands."""
+    with psycopg.connect(url) as connection:
+        tables = [
+            name
+            for (name,) in connection.execute("select tablename from pg_tables where schemaname = 'public' order by 1")
+            if not name.startswith("procrastinate")
+            and name not in ("alembic_version", "kept_answer", "golfer_revision")
+        ]
+        return {
+            name: sorted(
+                json.dumps(row, sort_keys=True)
+                for (row,) in connection.execute(f'select to_jsonb(it) from "{name}" it')
+            )
+            for name in tables
+        }
+
+
+def numbers(told: Any, path: str = "") -> dict[str, float]:
+    """Every number of an answer by its place, whatever words stand beside it."""
+    if isinstance(told, dict):
+        found: dict[str, float] = {}
+        for name, value in told.items():
+            if name not in LEFT_OUT:
+                found |= numbers(value, f"{path}/{RENAMED.get(name, name)}")
+        return found
+    if isinstance(told, list):
+        return {key: value for n, it in enumerate(told) for key, value in numbers(it, f"{path}/{n}").items()}
+    return {path: told} if isinstance(told, int | float) and not isinstance(told, bool) else {}
+
+
+def test_old_data_is_judged_as_it_was(cluster):
+    """Every number the old program gave is given again, to what arithmetic in another order leaves."""
+    engine = connect(restored(cluster))
+    migrate(engine)
+    with gzip.open(BEFORE / "answers.json.gz", "rt") as kept:
+        before = json.load(kept)
+    asked = 0
+    with TestClient(create_app(engine), base_url="http://localhost") as client:
+        for path, answer in before.items():
+            now = client.get(path)
+            assert now.status_code == 200, (path, now.text[:300])
+            old, new = numbers(answer), numbers(now.json())
+            for place, value in old.items():
+                assert place in new, (path, place)
+                assert new[place] == pytest.approx(value, rel=1e-6, abs=1e-6), (path, place)
+            asked += len(old)
+    engine.dispose()
+    assert asked > 10_000
+
+
+def test_old_spellings_become_codes_and_go_back_as_they_were(cluster):
+    url = spelled_every_way(cluster)
+    engine = connect(url)
+    before = everything(url)
+    migrate(engine)
+    said = json.dumps(everything(url))
+    for old in ("heel high", "wobble left", "out to in", "at the ball", "follow-through", "coach's", "splits it",
+                "tape measure", "indoor mat", "stimp_ft", "Nobody walks", '\\"bridge\\"'):  # fmt: skip
+        assert old not in said, old
+    for code in ("heel_high", "wobble_left", "line_laser.switch", "nobody_walks", "tape_measure", "bridge_gate"):
+        assert code in said, code
+    migrate_down(engine, "0013")
+    assert everything(url) == before
+    engine.dispose()
