@@ -15,6 +15,7 @@ from typing import ClassVar
 import psycopg
 import pytest
 import uuid6
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from hypothesis import settings
 from sqlalchemy import Engine, text
@@ -135,9 +136,16 @@ def desk(engine) -> Desk:
     return open_desk(engine)
 
 
+@pytest.fixture(scope="session")
+def application(migrated: Engine) -> FastAPI:
+    """The application on the database that tests share: made once, for making it takes longer than most tests."""
+    return create_app(migrated)
+
+
 @pytest.fixture
-def client(engine) -> Generator[TestClient]:
-    with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
+def client(engine, application) -> Generator[TestClient]:
+    application.state.desk.forget()
+    with TestClient(application, base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         yield client
 
 

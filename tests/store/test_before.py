@@ -48,8 +48,8 @@ def spelled_every_way(cluster) -> str:
                  "still": "follow-through", "read": "coach's"}  # fmt: skip
         connection.execute("update reading set notes = notes || %s::jsonb where id = %s", (json.dumps(noted), reading))
         connection.execute(
-            "insert into eye_take (studio_id, id, lesson_id, raw, taken_at, voided) select studio_id, gen_random_uuid(), "
-            "lesson_id, %s::jsonb, taken_at, true from eye_take where id = %s",
+            "insert into eye_take (studio_id, id, lesson_id, raw, taken_at, voided) select studio_id, "
+            "gen_random_uuid(), lesson_id, %s::jsonb, taken_at, true from eye_take where id = %s",
             (json.dumps({"way": "string", "covers": "splits it", "side": "outside", "string_height_m": 0.3,
                          "eye_height_m": 1.45}), eye),
         )  # fmt: skip
@@ -60,8 +60,9 @@ def spelled_every_way(cluster) -> str:
         connection.execute("update lesson set kit_checked = %s::jsonb where id = %s", (json.dumps(ticked), lesson))
         connection.execute("update studio set bag = %s::jsonb", (json.dumps({"tape measure": 1, "peg": 4}),))
         connection.execute(
-            "insert into saved_station (studio_id, id, name, distance_m, past_m, stimp_ft, capture, rig_kind, rig_sizes_m, "
-            "aids) select id, gen_random_uuid(), 'Old bridge', 2.5, 0.3, 10, 'rim_assisted', 'bridge', '{}', "
+            "insert into saved_station (studio_id, id, name, distance_m, past_m, stimp_ft, capture, rig_kind, "
+            "rig_sizes_m, aids) select id, gen_random_uuid(), 'Old bridge', 2.5, 0.3, 10, 'rim_assisted', "
+            "'bridge', '{}', "
             """'[{"kind": "plumb", "sizes": {}}, {"kind": "bridge", "sizes": {}}]' from studio"""
         )
     return url

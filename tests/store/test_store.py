@@ -117,8 +117,8 @@ def test_stations_kept_before_the_planner_are_laid_as_they_were(fresh_url):
             connection.execute(
                 text(
                     "insert into saved_station (studio_id, id, name, distance_m, past_m, stimp_ft, capture, "
-                    "rig_kind, rig_sizes_m) values ('00000000-0000-7000-8000-000000000001', gen_random_uuid(), :name, 5, 0.3, "
-                    "10, 'rim_assisted', :kind, cast(:sizes as jsonb))"
+                    "rig_kind, rig_sizes_m) values ('00000000-0000-7000-8000-000000000001', gen_random_uuid(), "
+                    ":name, 5, 0.3, 10, 'rim_assisted', :kind, cast(:sizes as jsonb))"
                 ),
                 {"name": f"old {n}", "kind": kind, "sizes": sizes},
             )

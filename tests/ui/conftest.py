@@ -2,12 +2,6 @@
 
 import os
 import re
-import signal
-import socket
-import subprocess
-import sys
-import time
-import urllib.request
 from collections.abc import Callable, Generator
 from pathlib import Path
 
@@ -15,6 +9,7 @@ import pytest
 from playwright.sync_api import APIResponse, Browser, Page, Route, expect, sync_playwright
 
 from ..conftest import ROOT, demo_database
+from ..served import Served
 
 CHROMIUM = [
     "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync",
@@ -22,45 +17,6 @@ CHROMIUM = [
 ]  # fmt: skip
 AXE = (ROOT / "ui" / "node_modules" / "axe-core" / "axe.min.js").read_text
 expect.set_options(timeout=15000)
-
-
-class Served:
-    """Libella as a process of its own, as ./demo starts it."""
-
-    def __init__(self, url: str) -> None:
-        with socket.socket() as probe:
-            probe.bind(("127.0.0.1", 0))
-            self.port = probe.getsockname()[1]
-        self._process: subprocess.Popen[bytes] | None = None
-        self.address = f"http://127.0.0.1:{self.port}"
-        self._environment = os.environ | {
-            "LIBELLA_DATABASE_URL": url,
-            "LIBELLA_PORT": str(self.port),
-            "PYTHONPATH": str(ROOT / "src"),
-        }
-
-    @property
-    def runs(self) -> bool:
-        return self._process is not None and self._process.poll() is None
-
-    def start(self) -> None:
-        self._process = subprocess.Popen(
-            [sys.executable, "-m", "libella.demo"], env=self._environment, stdout=subprocess.DEVNULL
-        )
-        for _ in range(300):
-            try:
-                urllib.request.urlopen(f"{self.address}/api/health", timeout=1)
-                return
-            except OSError:
-                assert self._process.poll() is None, "the server ended"
-                time.sleep(0.1)
-        raise AssertionError("the server does not answer")
-
-    def kill(self) -> None:
-        """As if the plug were pulled."""
-        assert self._process is not None
-        self._process.send_signal(signal.SIGKILL)
-        self._process.wait()
 
 
 @pytest.fixture(scope="session")

@@ -124,7 +124,7 @@ async def _at_work(app: FastAPI) -> AsyncGenerator[None]:
     """Hear what other processes tell and take a share of the jobs, for as long as the application serves."""
     app.state.live.listen()
     try:
-        async with app.state.jobs.at_work():
+        with app.state.jobs.at_work():
             yield
     finally:
         app.state.live.close()
@@ -145,6 +145,10 @@ class _Once:
         if self._desk is None:
             self._desk = open_desk(self._engine)
         return self._desk
+
+    def forget(self) -> None:
+        """Open it anew at the next use: another studio may be the first one now."""
+        self._desk = None
 
 
 def _operation_name(route: APIRoute) -> str:

@@ -9,12 +9,10 @@ import sys
 from datetime import UTC, datetime
 from pathlib import Path
 
-import uvicorn
 from pydantic import ValidationError
 from sqlalchemy import Engine
 from sqlalchemy.exc import OperationalError
 
-from ..api.app import create_app
 from ..api.base.settings import Settings
 from ..lessons.desk.desk import open_desk
 from ..lessons.lesson.lessons import own_lessons
@@ -22,8 +20,10 @@ from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, clear, connect, migrate
 from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
+from .serving import serve
 
 DATA = Path(__file__).parents[3] / ".data"
+STANDINS = DATA / "standins"
 
 
 def main() -> int:
@@ -65,9 +65,9 @@ def main() -> int:
             if is_empty(desk):
                 _say("Demo: an invented floor, invented golfers")
                 load(desk, datetime.now(UTC), lambda who: _say(f"Demo: {who}"))
-            launcher = ProgramLauncher(settings.port)
+            launcher = ProgramLauncher(settings.port, STANDINS)
             stack.callback(launcher.stop_all)
-            _serve(engine, settings.port, launcher)
+            serve(engine, url, settings, launcher)
     except (KeyboardInterrupt, SystemExit):
         pass
     except (ClusterError, DataNewer) as problem:
@@ -92,32 +92,6 @@ def _start_over(engine: Engine, *, sure: bool) -> bool:
     clear(engine)
     engine.dispose()
     return True
-
-
-def _serve(engine: Engine, port: int, launcher: ProgramLauncher) -> None:
-    config = uvicorn.Config(
-        create_app(engine, launcher=launcher),
-        host="127.0.0.1",
-        port=port,
-        log_level="warning",
-        access_log=False,
-        timeout_graceful_shutdown=3,
-    )
-    server = _Announced(config, f"Ready: http://127.0.0.1:{port}  (Ctrl-C stops it)")
-    server.run()
-
-
-class _Announced(uvicorn.Server):
-    """Says when it listens."""
-
-    def __init__(self, config: uvicorn.Config, words: str) -> None:
-        super().__init__(config)
-        self._words = words
-
-    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
-        await super().startup(sockets)
-        if self.started:
-            _say(self._words)
 
 
 def _is_free(port: int) -> bool:

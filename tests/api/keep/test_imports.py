@@ -244,6 +244,8 @@ def test_a_file_is_never_told_done_beside_what_it_was_before(coach, monkeypatch)
 
     def read_just_before(desk, ids):
         found = work_on(desk, ids)
+        if not threading.current_thread().name.startswith("AnyIO"):
+            return found  # whoever works on the file looks too
         commit.set()
         while any(it.phase == "taking" for it in work_on(desk, ids).values()):
             time.sleep(0.01)

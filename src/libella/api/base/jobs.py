@@ -7,8 +7,9 @@ with what it works on; here is only who does it.
 import asyncio
 import contextlib
 import logging
-from collections.abc import AsyncGenerator, Callable, Mapping
-from contextlib import asynccontextmanager
+import threading
+from collections.abc import Callable, Generator, Mapping
+from contextlib import contextmanager
 from typing import Final
 from uuid import UUID
 
@@ -22,6 +23,9 @@ Task = Callable[[Desk, UUID], None]
 _HEARTBEAT_S: Final = 2.0
 _GONE_S: Final = 8.0
 """Without a sign of life for so long a process is taken for gone, and another begins its work again."""
+_PATIENCE_S: Final = 3.0
+"""How long anything here waits for the database."""
+_LOOKS_S: Final = 0.05
 _log = logging.getLogger("libella")
 
 
@@ -31,12 +35,15 @@ class Jobs:
     def __init__(self, engine: Engine, desk: Callable[[], Desk], tasks: Mapping[str, Task]) -> None:
         url = engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
         options = {"connect_timeout": 3, "options": "-c timezone=utc"}
-        self._app = App(connector=PsycopgConnector(conninfo=url, kwargs=options, min_size=1, max_size=3))
+        self._app = App(
+            connector=PsycopgConnector(conninfo=url, kwargs=options, min_size=1, max_size=3, timeout=_PATIENCE_S)
+        )
         for name, task in tasks.items():
             self._app.task(name=name, queue="work")(self._task(task, desk))
-        # Requests ask from threads of their own, and must not wait for the loop that works the queue off.
-        self._asking = self._app.with_connector(
-            SyncPsycopgConnector(conninfo=url, kwargs=options, min_size=0, max_size=2)
+        # Requests ask from threads of their own, which must not wait for the loop that works the queue off; so they ask
+        # through an application that knows the tasks by name only.
+        self._asking = App(
+            connector=SyncPsycopgConnector(conninfo=url, kwargs=options, min_size=0, max_size=2, timeout=_PATIENCE_S)
         )
 
     @staticmethod
@@ -49,19 +56,31 @@ class Jobs:
     def begin(self, task: str, id: UUID) -> None:
         """Have something done; asked twice while it waits it is one. Work on one id is never done twice at once."""
         with contextlib.suppress(AlreadyEnqueued):
-            self._asking.configure_task(task, lock=str(id), queueing_lock=f"{task} {id}").defer(id=str(id))
+            self._asking.configure_task(
+                task, allow_unknown=True, queue="work", lock=str(id), queueing_lock=f"{task} {id}"
+            ).defer(id=str(id))
 
-    @asynccontextmanager
-    async def at_work(self) -> AsyncGenerator[None]:
-        """Work off the queue while the block lasts."""
-        going = [asyncio.create_task(self._work()), asyncio.create_task(self._take_over())]
+    @contextmanager
+    def at_work(self) -> Generator[None]:
+        """Work off the queue while the block lasts, in a thread and a loop of its own: it never holds up a request, and
+        a database that is away never holds up the end."""
+        end = threading.Event()
+        worker = threading.Thread(target=lambda: asyncio.run(self._until(end)), name="jobs", daemon=True)
+        worker.start()
         try:
             with self._asking.open():
                 yield
         finally:
-            for it in going:
-                it.cancel()
-            await asyncio.gather(*going, return_exceptions=True)
+            end.set()
+            worker.join(_PATIENCE_S)
+
+    async def _until(self, end: threading.Event) -> None:
+        going = [asyncio.create_task(self._work()), asyncio.create_task(self._take_over())]
+        while not end.is_set():
+            await asyncio.sleep(_LOOKS_S)
+        for it in going:
+            it.cancel()
+        await asyncio.wait(going, timeout=_PATIENCE_S)
 
     async def _work(self) -> None:
         while True:

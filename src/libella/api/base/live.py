@@ -47,6 +47,7 @@ class Live:
         self._notices.listen()
 
     def close(self) -> None:
+        """Hear nothing more, until it is listened again."""
         self._notices.close()
 
     def tell(self, lesson_id: UUID, what: What, **details: object) -> None:

@@ -1,4 +1,4 @@
-"""The work on a file of putts, as it is kept: whichever process does it, every process can say how far it is, or stop it.
+"""The work on a file of putts, as it is kept: every process can say how far it is, and stop it, whichever does it.
 
 A restart finds it where it was: work that nobody does any more is begun again from the start, and taking in is one
 transaction, so nothing is taken in twice or by half.

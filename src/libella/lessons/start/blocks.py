@@ -106,7 +106,9 @@ def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> BlockRow:
             return kept
         it = rung_of(sheet)
         if it.step not in ("tighten", "widen"):
-            raise Conflict("The ladder moves after ten putts on a rung, and only where they say so.", "Putt on this rung.")
+            raise Conflict(
+                "The ladder moves after ten putts on a rung, and only where they say so.", "Putt on this rung."
+            )
         laid = entry_of(block)
         laid = replace(laid, rig_sizes_m=dict(laid.rig_sizes_m) | {it.dimension: it.value_m})
         values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at}

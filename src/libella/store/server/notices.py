@@ -40,10 +40,10 @@ class Notices:
     def listen(self) -> None:
         """Listen from now on; returns once it does, or at once where the database is away, and then goes on trying."""
         with self._listening:
-            if self._thread is not None and self._thread.is_alive():
+            if self._thread is not None and self._thread.is_alive() and not self._closed.is_set():
                 return
-            ready = threading.Event()
-            self._thread = threading.Thread(target=self._run, args=(ready,), name="notices", daemon=True)
+            ready, self._closed = threading.Event(), threading.Event()
+            self._thread = threading.Thread(target=self._run, args=(ready, self._closed), name="notices", daemon=True)
             self._thread.start()
         ready.wait(2)
 
@@ -51,24 +51,24 @@ class Notices:
         """Stop listening."""
         self._closed.set()
 
-    def _run(self, ready: threading.Event) -> None:
-        while not self._closed.is_set():
+    def _run(self, ready: threading.Event, closed: threading.Event) -> None:
+        while not closed.is_set():
             try:
-                self._hear(ready)
+                self._hear(ready, closed)
             except (psycopg.Error, OSError) as fault:
-                if not self._closed.is_set():
+                if not closed.is_set():
                     _log.warning("notices can't be heard: %s", fault)
-                    self._closed.wait(0.5)
+                    closed.wait(0.5)
             ready.set()
 
-    def _hear(self, ready: threading.Event) -> None:
+    def _hear(self, ready: threading.Event, closed: threading.Event) -> None:
         url = self._engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
         with psycopg.connect(url, autocommit=True, connect_timeout=3) as connection:
             connection.execute(f"listen {_CHANNEL}")
             ready.set()
             self._heard(None)
-            while not self._closed.is_set():
+            while not closed.is_set():
                 for notice in connection.notifies(timeout=1.0):
-                    self._heard(json.loads(notice.payload))
-                    if self._closed.is_set():
+                    if closed.is_set():
                         return
+                    self._heard(json.loads(notice.payload))

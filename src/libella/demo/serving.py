@@ -1,0 +1,80 @@
+"""Serving: in this process, or in several that share the port, PostgreSQL and nothing else."""
+
+import os
+import socket
+import threading
+import time
+import urllib.error
+import urllib.request
+from typing import Final
+
+import uvicorn
+from fastapi import FastAPI
+from sqlalchemy import Engine
+from uvicorn.supervisors import Multiprocess
+
+from ..api.app import create_app
+from ..api.base.settings import Settings
+from ..store.server.database import connect
+from .launcher import ProgramLauncher
+
+_GRACE_S: Final = 3
+_LOOKS_S: Final = 0.5
+
+
+def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLauncher) -> None:
+    """Serve until told to stop; says when it listens."""
+    threading.Thread(target=_announce, args=(settings.port,), daemon=True).start()
+    if settings.workers == 1:
+        uvicorn.Server(_config(settings.port, create_app(engine, launcher=launcher))).run()
+        return
+    # What a worker needs to know it reads from its environment, as it would on a machine of its own.
+    os.environ["LIBELLA_DATABASE_URL"], os.environ["LIBELLA_PORT"] = url, str(settings.port)
+    config = _config(settings.port, "libella.demo.serving:worker", workers=settings.workers)
+    listening = socket.socket()
+    listening.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+    listening.bind(("127.0.0.1", settings.port))
+    Multiprocess(config, sockets=[listening]).run()
+
+
+def worker() -> FastAPI:
+    """The application of one worker among several."""
+    from .__main__ import STANDINS
+
+    settings = Settings()
+    threading.Thread(target=_end_with, args=(os.getppid(),), daemon=True).start()
+    return create_app(connect(settings.database_url), launcher=ProgramLauncher(settings.port, STANDINS))
+
+
+def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvicorn.Config:
+    return uvicorn.Config(
+        application,
+        factory=isinstance(application, str),
+        host="127.0.0.1",
+        port=port,
+        workers=workers,
+        log_level="warning",
+        access_log=False,
+        timeout_graceful_shutdown=_GRACE_S,
+    )
+
+
+def _announce(port: int) -> None:
+    """Say it once somebody answers."""
+    while True:
+        try:
+            urllib.request.urlopen(f"http://127.0.0.1:{port}/api/health", timeout=2).close()
+        except urllib.error.HTTPError:
+            break
+        except OSError:
+            time.sleep(0.1)
+        else:
+            break
+    print(f"libella: Ready: http://127.0.0.1:{port}  (Ctrl-C stops it)", flush=True)
+
+
+def _end_with(parent: int) -> None:
+    """A worker whose parent was killed serves nobody any more."""
+    while os.getppid() == parent:
+        time.sleep(_LOOKS_S)
+    os._exit(1)

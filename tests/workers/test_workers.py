@@ -1,0 +1,210 @@
+"""Two processes serve one studio: screens, strokes, pairing codes and long work are the same whichever one is asked."""
+
+import json
+import os
+import signal
+import threading
+import time
+from datetime import UTC, datetime
+from urllib.parse import urlsplit
+
+import httpx2
+import pytest
+import uuid6
+from websockets.sync.client import connect as open_socket
+
+from ..conftest import new_database
+from ..served import Served
+
+
+@pytest.fixture(scope="module")
+def served(cluster):
+    served = Served(new_database(cluster), workers=2)
+    served.start()
+    until = time.monotonic() + 20
+    while len(served.workers()) < 2 and time.monotonic() < until:
+        time.sleep(0.1)
+    assert len(served.workers()) == 2
+    yield served
+    served.kill()
+
+
+def now() -> str:
+    return datetime.now(UTC).isoformat()
+
+
+def put(served: Served, path: str, status=(200, 201), **body):
+    """Each request on a connection of its own: the processes share them out between them."""
+    answer = httpx2.put(f"{served.address}/api{path}", json=body, timeout=20)
+    assert answer.status_code in status, answer.text
+    return answer.json()
+
+
+def get(served: Served, path: str):
+    answer = httpx2.get(f"{served.address}/api{path}", timeout=20)
+    assert answer.status_code == 200, answer.text
+    return answer.json()
+
+
+def lesson_with_block(served: Served, planned: int = 200):
+    golfer = put(served, f"/golfers/{uuid6.uuid7()}", name="Two Doors", hand="right", level="club")
+    lesson = put(served, f"/lessons/{uuid6.uuid7()}", golfer_id=golfer["id"], place="Floor", green_speed_ft=10,
+                 started_at=now())  # fmt: skip
+    station = put(served, f"/stations/{uuid6.uuid7()}", lesson_id=lesson["id"], laid_at=now(), distance_m=2.5,
+                  past_m=0.3, green_speed_ft=10, rig_kind="board", rig_sizes_m={})  # fmt: skip
+    block = put(served, f"/blocks/{uuid6.uuid7()}", station_id=station["id"], condition="as usual", guided=False,
+                planned=planned, started_at=now())  # fmt: skip
+    return golfer, lesson, block
+
+
+class Screen(threading.Thread):
+    """A screen that shows a lesson, whichever process serves it: what it heard, and when."""
+
+    def __init__(self, served: Served, lesson_id: str) -> None:
+        super().__init__(daemon=True)
+        at = urlsplit(served.address)
+        self._socket = open_socket(f"ws://{at.netloc}/api/live/lessons/{lesson_id}")
+        assert json.loads(self._socket.recv())["what"] == "here"
+        self.heard: list[tuple[float, dict]] = []
+        self.start()
+
+    def run(self) -> None:
+        try:
+            for told in self._socket:
+                self.heard.append((time.monotonic(), json.loads(told)))
+        except Exception:
+            return
+
+    def putts(self) -> int:
+        return sum(event["what"] == "putt" for _, event in self.heard)
+
+
+def test_every_screen_hears_every_putt_whichever_process_took_it(served):
+    _, lesson, block = lesson_with_block(served)
+    screens = [Screen(served, lesson["id"]) for _ in range(6)]
+    for n in range(20):
+        put(served, f"/readings/{uuid6.uuid7()}", block_id=block["id"], raw={"offset_m": 0.001 * n}, taken_at=now())
+    until = time.monotonic() + 5
+    while any(it.putts() < 20 for it in screens) and time.monotonic() < until:
+        time.sleep(0.02)
+    assert [it.putts() for it in screens] == [20] * 6
+
+
+def test_wrong_codes_are_counted_together(served):
+    """Six requests on six connections are refused after five tries, not after five at each process."""
+    device = str(uuid6.uuid7())
+    said = [
+        httpx2.post(
+            f"{served.address}/api/sensor-link/pair",
+            json={"format": "libella-stroke", "version": 1, "code": f"{n:06d}", "device_id": device},
+            timeout=10,
+        ).status_code
+        for n in range(12)
+    ]
+    assert 429 in said and said == sorted(said)
+
+
+def test_a_face_held_still_is_heard_by_the_process_that_is_asked_for_it(served):
+    _, lesson, _ = lesson_with_block(served)
+    sensor = put(served, f"/sensors/{uuid6.uuid7()}", lesson_id=lesson["id"], kind="face_and_path", name="A")
+    found = next(it for it in get(served, f"/lessons/{lesson['id']}/sensors")["sensors"] if it["id"] == sensor["id"])
+    paired = httpx2.post(
+        f"{served.address}/api/sensor-link/pair",
+        json={"format": "libella-stroke", "version": 1, "code": found["code"], "device_id": "two-doors"},
+    ).json()
+    for n in range(6):
+        told = {"format": "libella-stroke", "version": 1, "kind": "still", "device_id": "two-doors",
+                "stroke_id": f"s{n}", "at": now(), "measures": {"face_deg": 0.8}}  # fmt: skip
+        head = {"authorization": f"Bearer {paired['token']}"}
+        answer = httpx2.post(f"{served.address}/api/sensor-link/messages", json=told, headers=head)
+        assert answer.json()[0]["outcome"] == "shown"
+    time.sleep(0.2)
+    for _ in range(4):
+        zero = put(served, f"/sensor-zeros/{uuid6.uuid7()}", sensor_id=sensor["id"])
+        assert json.dumps(zero).count("0.8") >= 1
+
+
+def test_a_process_that_is_killed_under_load_loses_nothing_acknowledged(served):
+    _, lesson, block = lesson_with_block(served)
+    acknowledged: list[str] = []
+    screen = Screen(served, lesson["id"])
+    stop = threading.Event()
+
+    def putt_on() -> None:
+        while not stop.is_set():
+            id, body = str(uuid6.uuid7()), {"block_id": block["id"], "raw": {"offset_m": 0.002}, "taken_at": now()}
+            while not stop.is_set():
+                try:
+                    answer = httpx2.put(f"{served.address}/api/readings/{id}", json=body, timeout=5)
+                except httpx2.HTTPError:
+                    time.sleep(0.02)
+                    continue
+                if answer.status_code in (200, 201):
+                    acknowledged.append(id)
+                break
+
+    threads = [threading.Thread(target=putt_on) for _ in range(3)]
+    for it in threads:
+        it.start()
+    time.sleep(0.6)
+    os.kill(served.workers()[0], signal.SIGKILL)
+    time.sleep(1.2)
+    stop.set()
+    for it in threads:
+        it.join()
+    kept = {it["id"] for it in get(served, f"/lessons/{lesson['id']}")["blocks"][0]["readings"]}
+    assert len(acknowledged) > 10 and set(acknowledged) <= kept
+    # The other process goes on, and a new one takes the place of the one that is gone.
+    until = time.monotonic() + 20
+    while len(served.workers()) < 2 and time.monotonic() < until:
+        time.sleep(0.2)
+    assert len(served.workers()) == 2
+    late = Screen(served, lesson["id"])
+    put(served, f"/readings/{uuid6.uuid7()}", block_id=block["id"], raw={"offset_m": 0.0}, taken_at=now())
+    time.sleep(0.5)
+    assert late.putts() == 1 and screen.heard
+
+
+def file_given(served: Served, rows: int):
+    golfer = put(served, f"/golfers/{uuid6.uuid7()}", name="Long File", hand="right", level="club")
+    content = "start\n" + "\n".join(f"{(n % 40 - 20) / 10}" for n in range(rows))
+    id = str(uuid6.uuid7())
+    given = httpx2.put(
+        f"{served.address}/api/imports/{id}", params={"golfer_id": golfer["id"], "name": "long.csv"},
+        content=content.encode(), timeout=30,
+    )  # fmt: skip
+    assert given.status_code == 200, given.text
+    columns = [{"column": 0, "target": "start_deg", "unit": "deg", "positive": "right"}]
+    put(served, f"/imports/{id}/mapping", columns=columns)
+    return golfer, id
+
+
+def until_phase(served: Served, id: str, phase: str, seconds: float = 40):
+    until = time.monotonic() + seconds
+    while (told := get(served, f"/imports/{id}/progress"))["phase"] != phase:
+        assert time.monotonic() < until, told
+        time.sleep(0.1)
+    return told
+
+
+def test_long_work_goes_on_when_the_process_that_did_it_is_gone(served):
+    golfer, id = file_given(served, 30_000)
+    until_phase(served, id, "checked")
+    put(served, f"/imports/{id}/putts", skip_bad=False)
+    time.sleep(0.3)
+    for it in served.workers():
+        os.kill(it, signal.SIGKILL)
+        time.sleep(0.1)
+    told = until_phase(served, id, "done", 60)
+    assert told["state"] == "taken" and told["putts"] == 30_000
+    lessons = get(served, f"/golfers/{golfer['id']}/lessons")["items"]
+    assert len(lessons) == 1
+
+
+def test_long_work_is_stopped_from_whichever_process(served):
+    _, id = file_given(served, 30_000)
+    until_phase(served, id, "checked")
+    put(served, f"/imports/{id}/putts", skip_bad=False)
+    httpx2.delete(f"{served.address}/api/imports/{id}/work", timeout=10)
+    told = until_phase(served, id, "stopped")
+    assert told["state"] == "given" and told["why"].startswith("Stopped")
