@@ -18,7 +18,7 @@ def lesson(coach):
     golfer = coach.golfer("=cmd|' /C calc'!A0", hand="left")
     lesson = coach.lesson(golfer["id"], surface="carpet")
     block = coach.block(lesson=lesson, asks=["felt", "strike"])
-    coach.putt(block["id"], {"offset_m": 0.015}, notes={"felt": "left", "strike": "toe low"})
+    coach.putt(block["id"], {"offset_m": 0.015}, notes={"felt": "left", "strike": "toe_low"})
     coach.putt(block["id"], {"beyond": "right"})
     slip = coach.putt(block["id"], {"offset_m": 0.0})
     coach.put(f"/readings/{slip['id']}/void", reason='talked, "through"\nit')
@@ -54,7 +54,7 @@ def test_what_comes_out_as_csv_and_as_json_is_the_same_and_is_what_was_read(coac
             elif name not in ("golfer", "void_reason"):
                 assert row[name] == value
     first, beyond, slip = document["putts"]
-    assert (first["felt"], first["strike"], beyond["felt"]) == ("left", "toe low", None)
+    assert (first["felt"], first["strike"], beyond["felt"]) == ("left", "toe_low", None)
     assert beyond["start_high_deg"] is None and beyond["start_low_deg"] > 0
     assert slip["voided"] and slip["void_reason"].startswith("talked")
     # A name that a spreadsheet would run is words in CSV and itself in JSON.

@@ -6,11 +6,13 @@ import threading
 
 import psycopg
 import pytest
+import uuid6
 from alembic.autogenerate import compare_metadata
 from alembic.migration import MigrationContext
 from sqlalchemy import text
 
 from libella.lessons.desk.desk import open_desk
+from libella.lessons.golfer.golfers import GolferEntry, keep_golfer
 from libella.lessons.set.stations import entry_of, find_saved
 from libella.store.server.cluster import Cluster, ClusterError
 from libella.store.server.database import clear, connect, migrate
@@ -67,6 +69,15 @@ def test_every_row_leads_with_its_studio(engine):
 def test_the_server_listens_on_loopback_only_and_not_as_root(cluster):
     with psycopg.connect(cluster.url) as connection:
         assert connection.execute("show listen_addresses").fetchone() == ("127.0.0.1",)
+        # The application may not even ask for this: it is no superuser.
+        with pytest.raises(psycopg.errors.InsufficientPrivilege):
+            connection.execute("show unix_socket_directories")
+        connection.rollback()
+        told = connection.execute(
+            "select rolsuper, rolcreaterole from pg_roles where rolname = current_user"
+        ).fetchone()
+        assert told == (False, False)
+    with psycopg.connect(cluster._url("libella", cluster._secret, "postgres")) as connection:
         assert connection.execute("show unix_socket_directories").fetchone() == ("",)
     pid = int((cluster.folder / "postgres" / "postmaster.pid").read_text().splitlines()[0])
     assert os.stat(f"/proc/{pid}").st_uid != 0
@@ -77,6 +88,23 @@ def test_a_second_user_shares_the_server_and_leaving_does_not_stop_it(cluster):
         assert url == cluster.url
     with psycopg.connect(cluster.url) as connection:
         assert connection.execute("select 1").fetchone() == (1,)
+
+
+def test_data_made_before_the_application_had_a_role_of_its_own_is_handed_over(own_cluster):
+    """Everything was the superuser's; the next start makes it the application's, and nothing else changes."""
+    with psycopg.connect(own_cluster._url("libella", own_cluster._secret, "libella"), autocommit=True) as admin:
+        admin.execute("alter database libella owner to libella")
+        migrate(connect(own_cluster._url("libella", own_cluster._secret, "libella")))
+        admin.execute("insert into studio values (gen_random_uuid(), 'Old', '', '')")
+    with Cluster(own_cluster.folder, hasty=True).running() as url:
+        pass
+    own_cluster._have_database()
+    engine = connect(url)
+    desk = open_desk(engine)
+    keep_golfer(desk, uuid6.uuid7(), GolferEntry("New", "right", "club"))
+    clear(engine)
+    migrate(engine)
+    engine.dispose()
 
 
 def test_a_wrong_password_is_refused(cluster):

@@ -13,13 +13,13 @@ import pytest
 import uuid6
 from websockets.sync.client import connect as open_socket
 
-from ..conftest import new_database
+from ..conftest import demo_database
 from ..served import Served
 
 
 @pytest.fixture(scope="module")
 def served(cluster):
-    served = Served(new_database(cluster), workers=2)
+    served = Served(demo_database(cluster), workers=2)
     served.start()
     until = time.monotonic() + 20
     while len(served.workers()) < 2 and time.monotonic() < until:
@@ -63,7 +63,7 @@ class Screen(threading.Thread):
     def __init__(self, served: Served, lesson_id: str) -> None:
         super().__init__(daemon=True)
         at = urlsplit(served.address)
-        self._socket = open_socket(f"ws://{at.netloc}/api/live/lessons/{lesson_id}")
+        self._socket = open_socket(f"ws://{at.netloc}/api/live/lessons/{lesson_id}", legacy=True)
         assert json.loads(self._socket.recv())["what"] == "here"
         self.heard: list[tuple[float, dict]] = []
         self.start()
@@ -106,8 +106,8 @@ def test_wrong_codes_are_counted_together(served):
 
 def test_a_face_held_still_is_heard_by_the_process_that_is_asked_for_it(served):
     _, lesson, _ = lesson_with_block(served)
-    sensor = put(served, f"/sensors/{uuid6.uuid7()}", lesson_id=lesson["id"], kind="face_and_path", name="A")
-    found = next(it for it in get(served, f"/lessons/{lesson['id']}/sensors")["sensors"] if it["id"] == sensor["id"])
+    told = put(served, f"/sensors/{uuid6.uuid7()}", lesson_id=lesson["id"], kind="face_and_path", name="A")
+    found = next(it for it in told["sensors"] if it["code"])
     paired = httpx2.post(
         f"{served.address}/api/sensor-link/pair",
         json={"format": "libella-stroke", "version": 1, "code": found["code"], "device_id": "two-doors"},
@@ -120,7 +120,7 @@ def test_a_face_held_still_is_heard_by_the_process_that_is_asked_for_it(served):
         assert answer.json()[0]["outcome"] == "shown"
     time.sleep(0.2)
     for _ in range(4):
-        zero = put(served, f"/sensor-zeros/{uuid6.uuid7()}", sensor_id=sensor["id"])
+        zero = put(served, f"/sensor-zeros/{uuid6.uuid7()}", sensor_id=found["id"])
         assert json.dumps(zero).count("0.8") >= 1
 
 

@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     func,
     text,
 )
@@ -25,9 +25,9 @@ class AimSetRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
-    link: Mapped[Link] = mapped_column(Text)
+    link: Mapped[Link] = mapped_column(String)
     """See `core.aim.links.LINKS`."""
-    cue: Mapped[Cue] = mapped_column(Text)
+    cue: Mapped[Cue] = mapped_column(String)
     aided: Mapped[bool]
     """An aid stood in the golfer's view."""
     kind: Mapped[str | None]

@@ -8,7 +8,7 @@ from sqlalchemy import (
     CheckConstraint,
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     func,
     text,
 )
@@ -27,14 +27,14 @@ class GolferRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     name: Mapped[str]
-    hand: Mapped[Hand] = mapped_column(Text)
-    level: Mapped[Level] = mapped_column(Text)
+    hand: Mapped[Hand] = mapped_column(String)
+    level: Mapped[Level] = mapped_column(String)
     notes: Mapped[str]
-    eye_school: Mapped[School] = mapped_column(Text, server_default=text("'inside'"))
+    eye_school: Mapped[School] = mapped_column(String, server_default=text("'inside'"))
     """Where this golfer's eyes are wanted: see `core.see.eyes.ZONES`."""
     eye_zone_mm: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
     """Own edges of that zone, mm inside; null takes the school's."""
-    sighting_eye: Mapped[SightingEye] = mapped_column(Text, server_default=text("''"))
+    sighting_eye: Mapped[SightingEye] = mapped_column(String, server_default=text("''"))
     """left or right; empty while it is not known."""
     usual_lengths: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
     """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""

@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     func,
     text,
 )
@@ -111,7 +111,7 @@ class FileWorkRow(Stored):
 
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     import_id: Mapped[UUID] = mapped_column(primary_key=True)
-    phase: Mapped[Phase] = mapped_column(Text)
+    phase: Mapped[Phase] = mapped_column(String)
     total: Mapped[int]
     done: Mapped[int] = mapped_column(server_default=text("0"))
     stop_asked: Mapped[bool] = mapped_column(server_default=text("false"))

@@ -6,7 +6,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
@@ -22,7 +22,7 @@ class LessonRow(Stored):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     golfer_id: Mapped[UUID]
     place: Mapped[str]
-    surface: Mapped[Surface] = mapped_column(Text)
+    surface: Mapped[Surface] = mapped_column(String)
     green_speed_ft: Mapped[float]
     conditions: Mapped[str]
     started_at: Mapped[datetime]

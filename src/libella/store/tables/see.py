@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     func,
     text,
 )
@@ -25,15 +25,15 @@ class SightTestRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
-    method: Mapped[Method] = mapped_column(Text)
+    method: Mapped[Method] = mapped_column(String)
     """See `core.see.method.METHODS`."""
     condition: Mapped[str]
-    trace: Mapped[Trace] = mapped_column(Text)
-    eyes: Mapped[Eyes] = mapped_column(Text)
-    glasses: Mapped[Glasses] = mapped_column(Text)
+    trace: Mapped[Trace] = mapped_column(String)
+    eyes: Mapped[Eyes] = mapped_column(String)
+    glasses: Mapped[Glasses] = mapped_column(String)
     away_m: Mapped[float]
     """From the near end of the rod, or the ball, to where it is read."""
-    toward: Mapped[Toward] = mapped_column(Text, server_default=text("'hole'"))
+    toward: Mapped[Toward] = mapped_column(String, server_default=text("'hole'"))
     """What is called straight: the line to the hole, or the start line of a breaking putt."""
     position: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """Levers moved from the usual set-up: see `core.see.position`."""

@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     UniqueConstraint,
     func,
     text,
@@ -27,7 +27,7 @@ class SensorRow(Stored):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
     """The lesson its strokes go to now."""
-    kind: Mapped[SensorKind] = mapped_column(Text)
+    kind: Mapped[SensorKind] = mapped_column(String)
     """See `core.start.stroke.SENSORS`."""
     name: Mapped[str]
     code: Mapped[str | None]

@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     func,
     text,
 )
@@ -25,7 +25,7 @@ class LaidColumns:
     distance_m: Mapped[float]
     past_m: Mapped[float]
     green_speed_ft: Mapped[float]
-    capture: Mapped[Capture] = mapped_column(Text)
+    capture: Mapped[Capture] = mapped_column(String)
     rig_kind: Mapped[str]
     rig_sizes_m: Mapped[dict[str, Any]]
     falls_forward_percent: Mapped[float] = mapped_column(server_default=text("0"))
@@ -35,7 +35,7 @@ class LaidColumns:
     falls_doubt_percent: Mapped[float] = mapped_column(server_default=text("0"))
     read: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     """The coach's read: see `core.green.read.Read`."""
-    target: Mapped[Target] = mapped_column(Text, server_default=text("'computed'"))
+    target: Mapped[Target] = mapped_column(String, server_default=text("'computed'"))
     across_m: Mapped[float] = mapped_column(server_default=text("0"))
     backstroke_m: Mapped[float | None]
     aids: Mapped[list[Any]] = mapped_column(server_default=text("'[]'"))

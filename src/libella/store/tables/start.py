@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
-    Text,
+    String,
     func,
     text,
 )
@@ -37,7 +37,7 @@ class BlockRow(LaidColumns, Stored):
     started_at: Mapped[datetime]
     hole: Mapped[bool] = mapped_column(server_default=text("true"))
     """False: putted with no hole there, to an aim point only."""
-    path_model: Mapped[PathName] = mapped_column(Text, server_default=text("''"))
+    path_model: Mapped[PathName] = mapped_column(String, server_default=text("''"))
     """The path as declared: see `core.start.path.PATHS`."""
     ball_ahead_m: Mapped[float] = mapped_column(server_default=text("0"))
     k: Mapped[float | None]
@@ -105,9 +105,9 @@ class ComparisonRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
-    question: Mapped[Question] = mapped_column(Text)
+    question: Mapped[Question] = mapped_column(String)
     """See `core.judge.comparing.QUESTIONS`."""
-    order: Mapped[Order] = mapped_column(Text)
+    order: Mapped[Order] = mapped_column(String)
     """See `core.start.turns.ORDERS`."""
     each: Mapped[int]
     run: Mapped[int]

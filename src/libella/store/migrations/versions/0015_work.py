@@ -18,7 +18,7 @@ def upgrade() -> None:
         "file_work",
         sa.Column("studio_id", sa.Uuid(), nullable=False),
         sa.Column("import_id", sa.Uuid(), nullable=False),
-        sa.Column("phase", sa.Text(), nullable=False),
+        sa.Column("phase", sa.String(), nullable=False),
         sa.Column("total", sa.Integer(), nullable=False),
         sa.Column("done", sa.Integer(), server_default=sa.text("0"), nullable=False),
         sa.Column("stop_asked", sa.Boolean(), server_default=sa.text("false"), nullable=False),
