@@ -1,10 +1,11 @@
 """A scene as SVG: every shape, its ink, its text, true to the scale asked for."""
 
 import xml.etree.ElementTree as ET
+from typing import get_args
 
 import pytest
 
-from libella.core.drawing.scene import Area, Circle, Curve, Label, Line, Ray, Scene, Tape
+from libella.core.drawing.scene import Area, Circle, Curve, Label, Line, Ray, Role, Scene, Tape
 from libella.core.green.putt import Putt
 from libella.core.instruments import Rig, instruments
 from libella.core.set.layout import from_above, from_side
@@ -46,6 +47,13 @@ def test_a_tape_stands_between_witness_lines_as_far_apart_as_what_it_measures(up
     assert abs(float(witnesses[1].get(f"{axis}1")) - float(witnesses[0].get(f"{axis}1"))) == pytest.approx(62)
     assert abs(float(measure.get(f"{axis}2")) - float(measure.get(f"{axis}1"))) == pytest.approx(62)
     assert [it.text for it in found if it.tag.endswith("text")] == ["62 mm"]
+
+
+@pytest.mark.parametrize("role", get_args(Role))
+def test_every_role_has_an_ink(role):
+    """A curve of how often a rod looks left was drawn on the screen and broke on paper."""
+    [line] = parsed(Line(0, 0, 4, 0, role))
+    assert line.get("class") == role and line.get("stroke")
 
 
 def test_text_is_escaped_and_putts_are_left_out():

@@ -19,8 +19,8 @@ MARGIN: Final = 10.0
 FOOT: Final = 22.0
 OVERLAP: Final = 10.0
 _BAR_MM: Final = 100.0
-_FONTS: Final = Path(__file__).parents[3] / "ui" / "node_modules" / "@fontsource-variable"
-_FONT: Final = _FONTS / "atkinson-hyperlegible-next" / "files" / "atkinson-hyperlegible-next-latin-wght-normal.woff2"
+_FONT: Final = Path(__file__).parent / "fonts" / "atkinson-hyperlegible-next-latin-wght-normal.woff2"
+"""The font of the screens, which ships with the package: paper is made without the front end's packages."""
 
 
 @dataclass(frozen=True, slots=True)

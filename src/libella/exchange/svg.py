@@ -1,17 +1,17 @@
 """A scene as SVG in millimetres, in black on white, for paper. The screen draws the same scene in its own ink."""
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from html import escape
-from typing import Final
+from typing import Any, Final
 
-from ..core.drawing.scene import Area, Circle, Curve, Label, Line, Scene, Shape, Tape
+from ..core.drawing.scene import Area, Circle, Curve, Label, Line, Point, Ray, Role, Scene, Shape, Tape
 
 _LANE_MM: Final = 8.0
 _FIRST_MM: Final = 4.0
 _TEXT_MM: Final = 3.4
 INK: Final = "#1B1E1A"
 # Role to fill, stroke, stroke width in mm, dashes.
-_INKS: Final[dict[str, tuple[str, str, float, str]]] = {
+_INKS: Final[dict[Role, tuple[str, str, float, str]]] = {
     "ball": ("#ffffff", INK, 0.35, ""),
     "ghost": ("none", "#6B6A62", 0.2, "1.2 1.2"),
     "hole": (INK, INK, 0.2, ""),
@@ -26,6 +26,9 @@ _INKS: Final[dict[str, tuple[str, str, float, str]]] = {
     "shade": ("#E6E3D8", "none", 0.0, ""),
     "path": ("none", INK, 0.5, ""),
     "stance": ("none", "#8B897F", 0.3, ""),
+    "left": ("none", INK, 0.35, "2 1"),
+    "right": ("none", INK, 0.35, ""),
+    "label": ("none", INK, 0.2, ""),
 }
 
 
@@ -61,32 +64,55 @@ def line(
     )
 
 
+Page = tuple[float, float, float]
+"""Where a scene's origin lies on the page, mm, and how many times true size it is."""
+
+
 def _shape(it: Shape, x: float, y: float, scale: float) -> str:
-    def at(points: Iterable[tuple[float, float]]) -> str:
-        return " ".join(f"{x + px * scale:.3f},{y + py * scale:.3f}" for px, py in points)
-
-    if isinstance(it, Tape):
-        return _tape(it, x, y, scale)
-    if isinstance(it, Label):
-        return _paper_text(x + it.x * scale, y + it.y * scale, it.text, anchor=it.anchor)
-    if isinstance(it, Line | Circle | Area | Curve):
-        fill, stroke, width, dashes = _INKS[it.role]
-        ink = f'class="{it.role}" fill="{fill}" stroke="{stroke}" stroke-width="{width:g}"'
-        ink += f' stroke-dasharray="{dashes}"' if dashes else ""
-        if isinstance(it, Line):
-            ends = (x + it.x1 * scale, y + it.y1 * scale, x + it.x2 * scale, y + it.y2 * scale)
-            return '<line {} x1="{:.3f}" y1="{:.3f}" x2="{:.3f}" y2="{:.3f}"/>'.format(ink, *ends)
-        if isinstance(it, Circle):
-            return f'<circle {ink} cx="{x + it.x * scale:.3f}" cy="{y + it.y * scale:.3f}" r="{it.r * scale:.3f}"/>'
-        if isinstance(it, Curve):
-            return f'<polyline {ink.replace(fill, "none", 1)} points="{at(it.points)}"/>'
-        return f'<polygon {ink} points="{at(it.points)}"/>'
-    return ""  # rays are putts: they are not laid out on paper
+    return _DRAWN[type(it)](it, (x, y, scale))
 
 
-def _tape(it: Tape, x: float, y: float, scale: float) -> str:
+def _ink(role: Role, *, filled: bool = True) -> str:
+    fill, stroke, width, dashes = _INKS[role]
+    dashed = f' stroke-dasharray="{dashes}"' if dashes else ""
+    return f'class="{role}" fill="{fill if filled else "none"}" stroke="{stroke}" stroke-width="{width:g}"{dashed}'
+
+
+def _line(it: Line, page: Page) -> str:
+    (x1, y1), (x2, y2) = (_at(corner, page) for corner in it.corners)
+    return f'<line {_ink(it.role)} x1="{x1:.3f}" y1="{y1:.3f}" x2="{x2:.3f}" y2="{y2:.3f}"/>'
+
+
+def _circle(it: Circle, page: Page) -> str:
+    x, y = _at((it.x, it.y), page)
+    return f'<circle {_ink(it.role)} cx="{x:.3f}" cy="{y:.3f}" r="{it.r * page[2]:.3f}"/>'
+
+
+def _curve(it: Curve, page: Page) -> str:
+    return f'<polyline {_ink(it.role, filled=False)} points="{_points(it.points, page)}"/>'
+
+
+def _area(it: Area, page: Page) -> str:
+    return f'<polygon {_ink(it.role)} points="{_points(it.points, page)}"/>'
+
+
+def _label(it: Label, page: Page) -> str:
+    x, y = _at((it.x, it.y), page)
+    return _paper_text(x, y, it.text, anchor=it.anchor)
+
+
+def _at(point: Point, page: Page) -> Point:
+    x, y, scale = page
+    return x + point[0] * scale, y + point[1] * scale
+
+
+def _points(points: Iterable[Point], page: Page) -> str:
+    return " ".join(f"{x:.3f},{y:.3f}" for x, y in (_at(it, page) for it in points))
+
+
+def _tape(it: Tape, page: Page) -> str:
     """A dimension between its witness lines, set off by its lane."""
-    x1, y1, x2, y2 = x + it.x1 * scale, y + it.y1 * scale, x + it.x2 * scale, y + it.y2 * scale
+    (x1, y1), (x2, y2) = (_at(corner, page) for corner in it.corners)
     off = it.lane * _LANE_MM + (_FIRST_MM if it.lane > 0 else -_FIRST_MM)
     beyond = 1.5 if off > 0 else -1.5
     if it.y1 == it.y2:
@@ -114,3 +140,16 @@ def _paper_text(x: float, y: float, said: str, *, anchor: str = "middle") -> str
     left = x - {"start": 0.0, "middle": wide / 2, "end": wide}[anchor]
     box = f'x="{left:.3f}" y="{y - _TEXT_MM:.3f}" width="{wide:.3f}" height="{_TEXT_MM * 1.3:.3f}"'
     return f'<rect {box} fill="#ffffff"/>' + text(x, y, said, anchor=anchor, weight=600)
+
+
+_DRAWN: Final[dict[type, Callable[[Any, Page], str]]] = {
+    Line: _line,
+    Circle: _circle,
+    Area: _area,
+    Curve: _curve,
+    Label: _label,
+    Tape: _tape,
+    # Rays are putts: they are not laid out on paper.
+    Ray: lambda it, page: "",
+}
+"""How each kind of shape is drawn."""

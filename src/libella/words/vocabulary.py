@@ -36,7 +36,10 @@ from .start.run import ORDERS, PATHS
 
 @dataclass(frozen=True, slots=True)
 class EntryWords:
-    """A size to enter: its name, a hint, its unit, its limits, and one step of the thumb."""
+    """A size to enter: its name, a hint, its unit, its limits, and one step of the thumb.
+
+    `fine`: a length that is read in the small unit, though it may be long.
+    """
 
     label: str
     hint: str
@@ -44,21 +47,22 @@ class EntryWords:
     low: float
     high: float
     step: float
+    fine: bool = False
 
 
-def _entry(label: str, bounds: Bounds, step: float, hint: str = "") -> EntryWords:
-    return EntryWords(label, hint, bounds.unit, bounds.low, bounds.high, step)
+def _entry(label: str, bounds: Bounds, step: float, hint: str = "", *, fine: bool = False) -> EntryWords:
+    return EntryWords(label, hint, bounds.unit, bounds.low, bounds.high, step, fine)
 
 
 ENTRIES: Final[dict[str, EntryWords]] = {
-    "distance_m": _entry("Ball to hole", DISTANCE, 0.1, "To the hole's centre."),
+    "distance_m": _entry("Ball to hole", DISTANCE, 0.1, "To the hole’s centre."),
     "past_m": _entry("Pace past the hole", PAST, 0.05, "Where it would stop if it missed."),
     "green_speed_ft": _entry("Green speed", GREEN_SPEED, 0.5, "Feet on the ramp."),
-    "outside_m": _entry("Outside the edge by", OUTSIDE, 0.01),
+    "outside_m": _entry("Outside the edge by", OUTSIDE, 0.01, fine=True),
     "falls_percent": _entry("Slope", FALLS, 0.1),
     "falls_doubt_percent": _entry("Known to ±", SLOPE_DOUBT, 0.1),
     "rolled_m": _entry("Rolled", ROLLED, 0.05),
-    "drifted_m": _entry("Drifted right", DRIFTED, 0.01, "As rolled; left −."),
+    "drifted_m": _entry("Drifted right", DRIFTED, 0.01, "As rolled; left −.", fine=True),
     "across_m": _entry("Right of the start line", ACROSS, 0.001, "On a break; left of it −."),
     "backstroke_m": _entry("The head goes back", BACKSTROKE, 0.01),
     "offset_m": _entry("Zero found off the line by", OFFSET, 0.001, "Right of it +, left −."),
@@ -71,18 +75,18 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "eye_height_m": _entry("Eyes above the mirror", HEIGHT, 0.01),
     "mirror_falls_percent": _entry("Mirror falls", MIRROR_FALLS, 0.1),
     "level_doubt_percent": _entry("Level read to ±", LEVEL_DOUBT, 0.1, "What it leaves unknown is drawn as a patch."),
-    "string_height_m": _entry("String's height", STRING_HEIGHT, 0.01, "Over the ground; posts upright on the line."),
+    "string_height_m": _entry("String’s height", STRING_HEIGHT, 0.01, "Over the ground; posts upright on the line."),
     "string_eye_m": _entry("Sighting eye inside", EYES, 0.005, "Outside the line is minus."),
-    "string_covers_m": _entry("It covers, outside the line", EYES, 0.001, "On the golfer's side −."),
+    "string_covers_m": _entry("It covers, outside the line", EYES, 0.001, "On the golfer’s side −."),
     "string_seen_m": _entry("Seen to ±", DOUBT, 0.001, "How finely you can tell."),
     "turns_m": _entry("Strip turns dark at", TURNS, 0.001, "How far the eye may be beside the line."),
-    "away_m": _entry("Rod's far end", AWAY, 0.1, "From the ball, where it is laid and read."),
-    "beside_m": _entry("Beside the line", BESIDE, 0.005, "Right +, left −."),
+    "away_m": _entry("Rod’s far end", AWAY, 0.1, "From the ball, where it is laid and read."),
+    "beside_m": _entry("Beside the line", BESIDE, 0.005, "Right +, left −.", fine=True),
     "beside_seen_m": _entry("Read to ±", BESIDE_SEEN, 0.001),
     "moved_mm": _entry("Moved", MOVED["mm"], 5.0),
     "moved_deg": _entry("Turned", MOVED["deg"], 1.0),
     "square_m": _entry("Gap", Bounds(-0.01, 0.01, "m"), 0.001, "At the right end +, at the left end −."),
-    "ball_ahead_m": _entry("Ball ahead of the arc's middle", BALL_AHEAD, 0.01),
+    "ball_ahead_m": _entry("Ball ahead of the arc’s middle", BALL_AHEAD, 0.01),
     "aim_deg": _entry("Angle", ANGLE, 0.5, "Right +, left −."),
     "aim_seen_deg": _entry("Read to ±", AIM_SEEN, 0.1),
     "set_downs": _entry("Set-downs", PLANNED, 1.0),

@@ -179,7 +179,7 @@ def test_what_grows_with_distance_is_found_and_one_distance_tells_nothing():
     assert table is not None and "It grows" in table.words and len(table.rows) == 3
     assert "right with every metre" in table.words
     feet = by_distance(blocks, "feet")
-    assert "with every foot" in feet.words and feet.rows[0].name == "4 ft 11.1 in"
+    assert "with every foot" in feet.words and feet.rows[0].name == "4 ft 11 in"
     assert by_distance(blocks[:1], "metric") is None
     line = trend([(d, Estimate(0.4 * d, 0.4 * d - 0.05, 0.4 * d + 0.05)) for d in (1.0, 2.0, 5.0)])
     assert line.slope.low < 0.4 < line.slope.high and line.slope.doubt < 0.05

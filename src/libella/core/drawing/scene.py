@@ -5,9 +5,9 @@ the right of the line, so that what is right of the line lies lower on the page.
 page x is right of the line and page y is minus the height. Roles name what a shape is; whoever draws decides its ink.
 """
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass, field, replace
-from typing import Literal
+from typing import Final, Literal
 
 Role = Literal[
     "ball",
@@ -26,9 +26,14 @@ Role = Literal[
     "limit",
     "left",
     "right",
-    "on_line",
     "label",
 ]
+
+
+Anchor = Literal["start", "middle", "end"]
+Point = tuple[float, float]
+Move = Callable[[float, float], Point]
+"""Where a point of the page goes."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,6 +45,15 @@ class Line:
     role: Role
     shape: Literal["line"] = "line"
 
+    def through(self, to: Move) -> "Line":
+        """The same with every point moved."""
+        return replace(self, **_ends(self.x1, self.y1, self.x2, self.y2, to))
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        """Points between which it lies."""
+        return (self.x1, self.y1), (self.x2, self.y2)
+
 
 @dataclass(frozen=True, slots=True)
 class Circle:
@@ -48,6 +62,14 @@ class Circle:
     r: float
     role: Role
     shape: Literal["circle"] = "circle"
+
+    def through(self, to: Move) -> "Circle":
+        x, y = to(self.x, self.y)
+        return replace(self, x=x, y=y)
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        return (self.x - self.r, self.y - self.r), (self.x + self.r, self.y + self.r)
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,6 +80,13 @@ class Area:
     role: Role
     shape: Literal["area"] = "area"
 
+    def through(self, to: Move) -> "Area":
+        return replace(self, points=tuple(to(x, y) for x, y in self.points))
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        return self.points
+
 
 @dataclass(frozen=True, slots=True)
 class Curve:
@@ -67,6 +96,13 @@ class Curve:
     role: Role
     shape: Literal["curve"] = "curve"
 
+    def through(self, to: Move) -> "Curve":
+        return replace(self, points=tuple(to(x, y) for x, y in self.points))
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        return self.points
+
 
 @dataclass(frozen=True, slots=True)
 class Label:
@@ -75,9 +111,20 @@ class Label:
     x: float
     y: float
     text: str
-    anchor: Literal["start", "middle", "end"] = "middle"
+    anchor: Anchor = "middle"
     role: Role = "label"
     shape: Literal["label"] = "label"
+
+    def through(self, to: Move) -> "Label":
+        """Its text stands on the other side of the point where left and right change places."""
+        x, y = to(self.x, self.y)
+        turned = to(1.0, 0.0)[0] < to(0.0, 0.0)[0]
+        return replace(self, x=x, y=y, anchor=_OTHER_SIDE[self.anchor] if turned else self.anchor)
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        """None: what a text covers is not known here."""
+        return ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -100,6 +147,17 @@ class Tape:
     whose: int = 0
     shape: Literal["tape"] = "tape"
 
+    def through(self, to: Move) -> "Tape":
+        """Its lane goes to the other side with it: a tape along the line runs on the free side, away from the feet."""
+        (x0, y0), (x1, _), (_, y1) = to(0.0, 0.0), to(1.0, 0.0), to(0.0, 1.0)
+        turned = (self.y1 == self.y2 and y1 < y0) or (self.x1 == self.x2 and x1 < x0)
+        ends = _ends(self.x1, self.y1, self.x2, self.y2, to)
+        return replace(self, **ends, lane=-self.lane if turned else self.lane)
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        return (self.x1, self.y1), (self.x2, self.y2)
+
 
 @dataclass(frozen=True, slots=True)
 class Ray:
@@ -117,6 +175,21 @@ class Ray:
     side: Literal["left", "right", "neither"]
     age: int
     shape: Literal["ray"] = "ray"
+
+    def through(self, to: Move) -> "Ray":
+        raise TypeError("a ray is not laid out, it is read")
+
+    @property
+    def corners(self) -> tuple[Point, ...]:
+        return ()
+
+
+_OTHER_SIDE: Final[dict[Anchor, Anchor]] = {"start": "end", "end": "start", "middle": "middle"}
+
+
+def _ends(x1: float, y1: float, x2: float, y2: float, to: Move) -> dict[str, float]:
+    (a, b), (c, d) = to(x1, y1), to(x2, y2)
+    return {"x1": a, "y1": b, "x2": c, "y2": d}
 
 
 Shape = Line | Circle | Area | Curve | Label | Tape | Ray
@@ -141,55 +214,22 @@ def box(x1: float, y1: float, x2: float, y2: float, role: Role) -> Area:
 
 def mirrored(shape: Shape) -> Shape:
     """The same shape for a left-handed golfer: what lay left of the line lies right of it."""
-    if isinstance(shape, Line):
-        return replace(shape, y1=-shape.y1, y2=-shape.y2)
-    if isinstance(shape, Circle | Label):
-        return replace(shape, y=-shape.y)
-    if isinstance(shape, Area | Curve):
-        return replace(shape, points=tuple((x, -y) for x, y in shape.points))
-    if isinstance(shape, Tape):
-        # Tapes along the line run on the free side, away from the feet.
-        return replace(shape, y1=-shape.y1, y2=-shape.y2, lane=-shape.lane if shape.y1 == shape.y2 else shape.lane)
-    raise TypeError(f"a {shape.shape} is not laid out, it is read")
+    return shape.through(lambda x, y: (x, -y))
 
 
 def flipped(shape: Shape) -> Shape:
     """The same picture from behind for a left-handed golfer: what stood left of the line stands right of it."""
-    if isinstance(shape, Line):
-        return replace(shape, x1=-shape.x1, x2=-shape.x2)
-    if isinstance(shape, Tape):
-        return replace(shape, x1=-shape.x1, x2=-shape.x2, lane=-shape.lane if shape.x1 == shape.x2 else shape.lane)
-    if isinstance(shape, Circle):
-        return replace(shape, x=-shape.x)
-    if isinstance(shape, Label):
-        other = {"start": "end", "end": "start", "middle": "middle"}
-        return replace(shape, x=-shape.x, anchor=other[shape.anchor])
-    if isinstance(shape, Area | Curve):
-        return replace(shape, points=tuple((-x, y) for x, y in shape.points))
-    raise TypeError(f"a {shape.shape} is not laid out, it is read")
+    return shape.through(lambda x, y: (-x, y))
 
 
 def moved(shape: Shape, x: float, y: float) -> Shape:
     """The same shape elsewhere on the page."""
-    if isinstance(shape, Line | Tape):
-        return replace(shape, x1=shape.x1 + x, y1=shape.y1 + y, x2=shape.x2 + x, y2=shape.y2 + y)
-    if isinstance(shape, Circle | Label):
-        return replace(shape, x=shape.x + x, y=shape.y + y)
-    if isinstance(shape, Area | Curve):
-        return replace(shape, points=tuple((px + x, py + y) for px, py in shape.points))
-    raise TypeError(f"a {shape.shape} is not laid out, it is read")
+    return shape.through(lambda at_x, at_y: (at_x + x, at_y + y))
 
 
 def reach(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:
     """The page that shapes cover, mm: left, top, right, bottom; all 0 for none."""
-    corners: list[tuple[float, float]] = []
-    for it in shapes:
-        if isinstance(it, Line | Tape):
-            corners += [(it.x1, it.y1), (it.x2, it.y2)]
-        elif isinstance(it, Circle):
-            corners += [(it.x - it.r, it.y - it.r), (it.x + it.r, it.y + it.r)]
-        elif isinstance(it, Area | Curve):
-            corners += it.points
+    corners = [corner for it in shapes for corner in it.corners]
     if not corners:
         return 0.0, 0.0, 0.0, 0.0
     xs, ys = [x for x, _ in corners], [y for _, y in corners]

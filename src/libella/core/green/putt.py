@@ -62,9 +62,11 @@ class Putt:
         if self.past_m >= longest:
             raise OutOfLimits(
                 "past_m",
-                f"At {self.past_m:g} m past on this green the hole takes nothing ({CAPTURE_WORDS[self.capture]} limit);"
-                f" keep the pace under {longest:.2f} m past.",
-                limit=f"under {longest:.2f} m",
+                lambda units: (
+                    f"At {tape(self.past_m, units)} past on this green the hole takes nothing "
+                    f"({CAPTURE_WORDS[self.capture]} limit); keep the pace under {tape(longest, units)} past."
+                ),
+                limit=lambda units: f"under {tape(longest, units)}",
                 unit="m",
             )
 

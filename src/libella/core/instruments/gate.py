@@ -45,7 +45,7 @@ class Gate(Rig):
     )  # fmt: skip
     inside_width_m: float = dimension(
         "Inside width", low=_NARROWEST_M, high=_WIDEST_M, default=0.06, step=0.001,
-        hint="Between the inner faces; a ball is 42.7 mm.",
+        hint="Between the inner faces; more than a ball.",
     )  # fmt: skip
 
     @property

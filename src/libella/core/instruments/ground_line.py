@@ -58,8 +58,10 @@ class GroundLine(Rig):
         if self.distance_m > self.line_m:
             raise OutOfLimits(
                 "distance_m",
-                f"The line ends {tape(self.line_m, 'metric')} from the ball; it can't be watched beyond that.",
-                limit=f"at most {self.line_m:g} m",
+                lambda units: (
+                    f"The line ends {tape(self.line_m, units)} from the ball; it can't be watched beyond that."
+                ),
+                limit=lambda units: f"at most {tape(self.line_m, units)}",
                 unit="m",
             )
 

@@ -17,7 +17,7 @@ class Plumb(Scale):
         "Ruler, each side", low=0.05, high=0.3, default=0.15, step=0.01, hint="Laid across the line at the ball."
     )
     mark_m: float = dimension(
-        "Smallest mark", low=0.005, high=0.05, default=0.01, step=0.005, hint="A swinging weight reads to 10 mm."
+        "Smallest mark", low=0.005, high=0.05, default=0.01, step=0.005, hint="A swinging weight reads no finer."
     )
 
     about: ClassVar[About] = About(

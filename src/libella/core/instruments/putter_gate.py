@@ -49,8 +49,8 @@ class PutterGate(Aid):
         if self.inside_width_m <= self.head_m:
             raise OutOfLimits(
                 "inside_width_m",
-                f"A head of {self.head_m * 1000:g} mm does not pass between these pegs.",
-                limit=f"more than {self.head_m * 1000:g} mm",
+                lambda units: f"A head of {tape(self.head_m, units)} does not pass between these pegs.",
+                limit=lambda units: f"more than {tape(self.head_m, units)}",
                 unit="m",
             )
 

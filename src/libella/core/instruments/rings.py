@@ -52,7 +52,7 @@ class Rings(Aid):
             raise OutOfLimits(
                 "outer_m",
                 "The outer ring must lie round the inner one.",
-                limit=f"more than {self.inner_m * 1000:g} mm",
+                limit=lambda units: f"more than {tape(self.inner_m, units)}",
                 unit="m",
             )
 

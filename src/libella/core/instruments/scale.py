@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, ClassVar
 from ..drawing.scene import Label, Line, Scene, Shape, box
 from ..measure.interval import Interval
 from ..measure.limits import OutOfLimits
-from ..measure.units import Units, count, tape
+from ..measure.units import Units, count, fraction, tape
 from .aid import Aid, Raw, Zone, choice
 
 MOST_MARKS = 100
@@ -34,7 +34,7 @@ class Scale(Aid):
             raise OutOfLimits(
                 "half_width_m",
                 "The ruler is narrower than one mark each side; widen it or read finer marks.",
-                limit=f"at least {self.mark_m * 1000:g} mm",
+                limit=lambda units: f"at least {tape(self.mark_m, units)}",
                 unit="m",
             )
         if self.half_width_m / self.mark_m > MOST_MARKS + 0.5:
@@ -42,7 +42,7 @@ class Scale(Aid):
                 "half_width_m",
                 f"More than {MOST_MARKS} marks each side cannot be read at a glance; "
                 "use a narrower ruler or coarser marks.",
-                limit=f"at most {self.mark_m * MOST_MARKS * 1000:g} mm",
+                limit=lambda units: f"at most {tape(self.mark_m * MOST_MARKS, units)}",
                 unit="m",
             )
 
@@ -69,8 +69,11 @@ class Scale(Aid):
         if abs(offset) > end + 1e-8:
             raise OutOfLimits(
                 "raw.offset_m",
-                f"{offset * 1000:g} mm is beyond the ruler, which ends at {end * 1000:g} mm; record it as off the end.",
-                limit=f"{-end * 1000:g} to {end * 1000:g} mm",
+                lambda units: (
+                    f"{tape(abs(offset), units)} is beyond the ruler, which ends at {tape(end, units)}; record it as "
+                    "off the end."
+                ),
+                limit=lambda units: f"{tape(end, units)} either side",
                 unit="m",
             )
         half = self.mark_m / 2
@@ -115,15 +118,17 @@ class Scale(Aid):
         tall = (end + pad) * 0.3
         shapes: list[Shape] = [box(-end, -tall, end, 0, "board")]
         every = next(n for n in (1, 2, 5, 10, 20, 50) if n * 9 >= self._marks)
-        per_label, unit = (25.4, "in") if units == "feet" else (1, "mm") if end < 500 else (1000, "m")
+        per_label, unit = (1, "mm") if end < 500 else (1000, "m")
         for n in range(-self._marks, self._marks + 1):
-            long = n % every == 0
+            long = n % every == 0 and units == "metric"
             shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
             if long:
                 # Words of a mark close to an end stand inside it: the end's own line must not strike them through.
                 inside = "middle" if end - abs(n * mark) > 0.05 * end else "end" if n > 0 else "start"
                 x = n * mark if inside == "middle" else math.copysign(end - 0.012 * end, n)
                 shapes.append(Label(x, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else "0", inside))
+        if units == "feet":
+            unit, shapes = "in", [*shapes, *_inches(end, tall)]
         shapes.append(Label(end, -tall * 1.07, unit, "end"))
         shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
         return Scene(
@@ -134,3 +139,17 @@ class Scale(Aid):
             f"{self.about.name}: a ruler with {count(2 * self._marks + 1, 'mark')} of {tape(self.mark_m, units)}.",
             tuple(shapes),
         )
+
+
+def _inches(end_mm: float, tall_mm: float) -> list[Shape]:
+    """Marks at whole inches, or at parts of one on a short ruler: an inch ruler is numbered in its own unit."""
+    parts = next((n for n in (8, 4, 2, 1) if end_mm / (25.4 / n) <= 9), 1)
+    every = 1 if parts > 1 else next(n for n in (1, 2, 5, 10, 20, 50) if n * 25.4 * 9 >= end_mm)
+    step = 25.4 / parts * every
+    found: list[Shape] = []
+    for n in range(-int(end_mm / step), int(end_mm / step) + 1):
+        x = n * step
+        found.append(Line(x, -tall_mm, x, -tall_mm * 0.45, "mark"))
+        if end_mm - abs(x) > 0.05 * end_mm:
+            found.append(Label(x, -tall_mm * 0.12, fraction(abs(n) * every, parts)))
+    return found

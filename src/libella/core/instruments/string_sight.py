@@ -42,7 +42,7 @@ class StringSight:
             raise OutOfLimits(
                 "string_height_m",
                 "The string would be in the golfer's face; lower it.",
-                limit=f"at least {_LEAST_GAP_M * 1000:g} mm under the eye",
+                limit=lambda units: f"at least {tape(_LEAST_GAP_M, units)} under the eye",
                 unit="m",
             )
 
@@ -124,7 +124,7 @@ def eyes_from_cover(covers_outside_m: float, height_m: float, eye_height_m: floa
         raise OutOfLimits(
             "height_m",
             "The mark must lie under the string.",
-            limit=f"0 to {string_height_m * 1000:g} mm",
+            limit=lambda units: f"up to {tape(string_height_m, units)}",
             unit="m",
         )
     return covers_outside_m * (eye_height_m - string_height_m) / (string_height_m - height_m)

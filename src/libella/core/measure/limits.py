@@ -1,13 +1,12 @@
 """What an entry may be, and the error that says so."""
 
 import math
+from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Final
 
-from .constants import FOOT_M, INCH_M
-from .units import Units
+from .units import Units, tape
 
-_LAID_BY_HAND_M: Final = 0.6
+Said = str | Callable[[Units], str]
 
 
 class OutOfLimits(ValueError):
@@ -18,33 +17,35 @@ class OutOfLimits(ValueError):
     field : name of the entry as the caller knows it
     limit : the limit broken, in words with its unit
     unit : the unit of the entry ("m", "deg", "ft", "" for a choice)
+
+    Message and limit are told by the units where a length stands in them.
     """
 
-    def __init__(self, field: str, message: str, *, limit: str, unit: str) -> None:
-        super().__init__(message)
+    def __init__(self, field: str, message: Said, *, limit: Said, unit: str, units: Units = "metric") -> None:
+        self._told = message, limit
+        self.message, self.limit = (it if isinstance(it, str) else it(units) for it in (message, limit))
+        super().__init__(self.message)
         self.field = field
-        self.message = message
-        self.limit = limit
         self.unit = unit
 
     def said_in(self, units: Units) -> "OutOfLimits":
-        """The same in the reader's units, where it is of a size with bounds."""
-        return self
+        """The same in the reader's units."""
+        message, limit = self._told
+        return OutOfLimits(self.field, message, limit=limit, unit=self.unit, units=units)
 
 
 class OutOfBounds(OutOfLimits):
     """A number beyond its bounds."""
 
     def __init__(self, field: str, label: str, value: float, bounds: "Bounds", units: Units = "metric") -> None:
-        low, high, said = (bounds.said(it, units) for it in (bounds.low, bounds.high, value))
-        limit = f"{low} to {high}"
-        shown = said if math.isfinite(value) else "not a number"
-        super().__init__(field, f"{label} is {shown}; it must be {limit}.", limit=limit, unit=bounds.unit)
-        self._told = label, value, bounds
+        def limit(units: Units) -> str:
+            return f"{bounds.said(bounds.low, units)} to {bounds.said(bounds.high, units)}"
 
-    def said_in(self, units: Units) -> OutOfLimits:
-        label, value, bounds = self._told
-        return OutOfBounds(self.field, label, value, bounds, units)
+        def message(units: Units) -> str:
+            shown = bounds.said(value, units) if math.isfinite(value) else "not a number"
+            return f"{label} is {shown}; it must be {limit(units)}."
+
+        super().__init__(field, message, limit=limit, unit=bounds.unit, units=units)
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,9 +65,7 @@ class Bounds:
     def said(self, value: float, units: Units) -> str:
         """A value in words, in the reader's units."""
         if self.unit == "m" and units == "feet":
-            # What may be long is told in feet, what is laid out by hand in inches.
-            feet = max(abs(self.low), abs(self.high)) > _LAID_BY_HAND_M
-            return f"{value / FOOT_M:.4g} ft" if feet else f"{value / INCH_M:.4g} in"
+            return f"{'−' if value < 0 else ''}{tape(abs(value), units)}" if math.isfinite(value) else "not a number"
         # Small lengths are laid out and read in millimetres.
         if self.unit == "m" and abs(value) < 1:
             return f"{value * 1000:.4g} mm"

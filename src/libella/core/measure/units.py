@@ -1,18 +1,19 @@
 """Numbers as a coach reads them: with their unit, and never finer than what was seen."""
 
-from typing import Literal
+import math
+from typing import Final, Literal
 
-from .constants import FOOT_M, INCH_M
+from .constants import INCH_M
 from .side import side_of
 
 Units = Literal["metric", "feet"]
 
 
 def tape(length_m: float, units: Units) -> str:
-    """A length to lay out, as read from a tape: mm under 10 cm, cm under 1 m, else m; or inches, else feet and inches.
+    """A length to lay out, as read from a tape: mm under 10 cm, cm under 1 m, else m; or feet and parts of an inch.
 
     >>> tape(0.0627, "metric"), tape(2.5, "metric"), tape(2.5, "feet")
-    ('62.7 mm', '2.50 m', '8 ft 2.4 in')
+    ('62.7 mm', '2.50 m', '8 ft 2 1/2 in')
     """
     if units == "metric":
         if length_m < 0.1:
@@ -20,14 +21,33 @@ def tape(length_m: float, units: Units) -> str:
         if length_m < 1:
             return f"{length_m * 100:.1f}".removesuffix(".0") + " cm"
         return f"{length_m:.2f} m"
-    inches = length_m / INCH_M
-    if round(inches, 2) < 12:
-        return f"{inches:.2f}".rstrip("0").rstrip(".") + " in"
-    feet = int(length_m / FOOT_M + 1e-9)
-    rest = round(inches - 12 * feet, 1)
-    if rest >= 12:
-        feet, rest = feet + 1, 0.0
-    return f"{feet} ft" + (f" {rest:g} in" if rest else "")
+    return _feet(length_m)
+
+
+# As finely as a tape in inches is read: up to these lengths, m, in so many parts of an inch.
+_PARTS: Final = ((0.1, 16), (1.0, 8), (math.inf, 4))
+
+
+def _feet(length_m: float) -> str:
+    parts = next(n for most, n in _PARTS if abs(length_m) <= most)
+    count = round(length_m / INCH_M * parts)
+    feet, rest = divmod(count, 12 * parts)
+    if not feet:
+        return f"{fraction(rest, parts)} in"
+    return f"{feet} ft {fraction(rest, parts)} in" if rest else f"{feet} ft"
+
+
+def fraction(count: int, parts: int) -> str:
+    """So many parts of an inch, as a ruler shows them.
+
+    >>> fraction(39, 16), fraction(6, 8), fraction(8, 8), fraction(-5, 4)
+    ('2 7/16', '3/4', '1', '−1 1/4')
+    """
+    whole, rest = divmod(abs(count), parts)
+    common = math.gcd(rest, parts)
+    part = f"{rest // common}/{parts // common}" if rest else ""
+    said = " ".join(it for it in (str(whole) if whole or not rest else "", part) if it)
+    return f"−{said}" if count < 0 else said
 
 
 def about(length_m: float, uncertainty_m: float, units: Units) -> str:
@@ -39,9 +59,12 @@ def about(length_m: float, uncertainty_m: float, units: Units) -> str:
     size, unit, steps = (abs(length_m) * 1000, "mm", (1, 5, 10, 50, 100))
     doubt = uncertainty_m * 1000
     if units == "feet":
-        size, unit, steps = abs(length_m) / INCH_M, "in", (0.1, 0.5, 1, 2, 4)
+        size, unit, steps = abs(length_m) / INCH_M, "in", (1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 4)
         doubt = uncertainty_m / INCH_M
     step = max((s for s in steps if s <= doubt / 2), default=steps[0])
+    if units == "feet":
+        count = round(size / step)
+        return f"{fraction(round(count * step * 16), 16)} in" if count else f"under {fraction(round(step * 16), 16)} in"
     rounded = round(size / step) * step
     if rounded == 0:
         return f"under {step:g} {unit}"

@@ -20,6 +20,7 @@ from ..golfer.hand import Hand
 from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import about, tape
 from ..measure.window import Window
 from .side_look import SideLook
 
@@ -85,9 +86,11 @@ class EyeTake:
         if apart > WIDEST_M:
             raise OutOfLimits(
                 "trail",
-                f"The eyes would be {apart * 1000:.0f} mm apart, which is wider than a head; mark each eye with the "
-                "other closed.",
-                limit=f"at most {WIDEST_M * 1000:g} mm",
+                lambda units: (
+                    f"The eyes would be {about(apart, 0.0, units)} apart, which is wider than a head; mark each eye "
+                    "with the other closed."
+                ),
+                limit=lambda units: f"at most {tape(WIDEST_M, units)}",
                 unit="m",
             )
         if self.lead.behind_m >= self.trail.behind_m:

@@ -57,9 +57,11 @@ class Station:
         if self.rig.station_m > room:
             raise OutOfLimits(
                 "distance_m",
-                f"{self.rig.about.name} at {tape(self.rig.station_m, 'metric')} stands at or beyond the hole of a "
-                f"{tape(self.putt.distance_m, 'metric')} putt; put it nearer the ball.",
-                limit=f"at most {room:.2f} m",
+                lambda units: (
+                    f"{self.rig.about.name} at {tape(self.rig.station_m, units)} stands at or beyond the hole of a "
+                    f"{tape(self.putt.distance_m, units)} putt; put it nearer the ball."
+                ),
+                limit=lambda units: f"at most {tape(room, units)}",
                 unit="m",
             )
         ACROSS.check("across_m", "Rig right of the start line", self.across_m)
@@ -77,7 +79,7 @@ class Station:
                 raise OutOfLimits(
                     f"aids.{n}.{inside.of}" if inside.of else f"aids.{n}",
                     f"{placed.aid.about.name}: the {inside.name} would stand in the hole.",
-                    limit=f"clear of the hole at {self.putt.distance_m:g} m by {HOLE_M * 500:g} mm",
+                    limit=lambda units: f"{tape(HOLE_M / 2, units)} clear of the hole's centre",
                     unit="m",
                 )
 

@@ -12,6 +12,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.measure.units import tape
 from ...core.see.eyes import (
     ZONES,
     EyePlace,
@@ -99,7 +100,7 @@ def want_eyes(
             raise OutOfLimits(
                 "zone_mm.1",
                 "The zone's inner edge must lie further inside.",
-                limit=f"over {zone_mm[0]:g} mm",
+                limit=lambda units: f"over {tape(abs(zone_mm[0]) / 1000, units)}",
                 unit="mm",
             )
     with desk.transaction() as session:

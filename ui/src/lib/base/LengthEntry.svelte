@@ -24,9 +24,10 @@
   const { low, high } = $derived(told)
   const step = $derived(by ?? told.step)
 
-  const ruler = $derived(rulerFor(high, settings.units))
+  const ruler = $derived(rulerFor('fine' in told && told.fine ? 0.5 : high, settings.units))
   // Whole steps of the coach's own unit, so that the figures stay round.
-  const size = $derived(settings.units === 'metric' ? step : Math.max(ruler.metres / 10, Math.round(step / 0.00635) * 0.00635))
+  const inFeet = (metres: number) => (ruler.unit === 'ft' ? Math.max(0.0762, Math.round(metres / 0.1524) * 0.1524) : Math.max(0.003175, Math.round(metres / 0.003175) * 0.003175))
+  const size = $derived(settings.units === 'metric' ? step : inFeet(step))
 </script>
 
 <Stepper

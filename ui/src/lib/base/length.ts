@@ -27,14 +27,29 @@ export function rulerFor(high: number, units: Units): Ruler {
   return high <= 0.6 ? IN : FT
 }
 
-/** A length in a ruler's unit, without needless zeros. */
+/** A length in a ruler's unit, without needless zeros; inches in eighths, as a ruler shows them. */
 export function shown(metres: number, ruler: Ruler): string {
+  if (ruler === IN) return eighths(Math.round((metres / ruler.metres) * 8))
   return String(Number((metres / ruler.metres).toFixed(ruler.decimals)))
+}
+
+function eighths(count: number): string {
+  const [whole, rest] = [Math.floor(Math.abs(count) / 8), Math.abs(count) % 8]
+  const common = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1
+  const part = rest ? `${rest / common}/${8 / common}` : ''
+  return (count < 0 ? '−' : '') + [whole || !rest ? String(whole) : '', part].filter(Boolean).join(' ')
+}
+
+/** "2 3/4" and "3/4" as numbers that can be read on. */
+function unfolded(said: string): string {
+  return said.replace(/(?:(\d+)\s+)?(\d+)\/(\d+)/g, (_, whole: string | undefined, part: string, of: string) =>
+    String(Number(whole ?? 0) + Number(part) / Number(of)),
+  )
 }
 
 /** Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"). */
 export function typed(text: string, ruler: Ruler): number {
-  const said = text.trim().toLowerCase().replaceAll(',', '.')
+  const said = unfolded(text.trim().toLowerCase().replaceAll(',', '.').replaceAll('−', '-'))
   if (/^-?\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
   const parts = [...said.matchAll(/(-?\d*\.?\d+)\s*(mm|cm|m|in|ft|"|')/g)]
   if (!parts.length || parts.map((it) => it[0]).join('').replaceAll(' ', '') !== said.replaceAll(' ', '')) return NaN

@@ -240,7 +240,7 @@
           {#if noting && !full && !ended}
             <div class="absolute inset-0">
               {#key noting.note}
-                {#if noting.options.length}<NoteStep note={noting} skip={() => note('')} take={note} />
+                {#if Object.keys(noting.options).length}<NoteStep note={noting} skip={() => note('')} take={note} />
                 {:else}<SizeStep note={noting} skip={() => note('')} take={note} />{/if}
               {/key}
             </div>

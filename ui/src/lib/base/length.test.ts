@@ -1,0 +1,32 @@
+/** Lengths as typed and as shown: what is shown is read back, in either system. */
+import { describe, expect, it } from 'vitest'
+import { rulerFor, shown, typed } from './length'
+
+describe('a length', () => {
+  it('is shown in eighths of an inch, as a ruler shows it', () => {
+    const ruler = rulerFor(0.3, 'feet')
+    expect(shown(0.025, ruler)).toBe('1')
+    expect(shown(0.0627, ruler)).toBe('2 1/2')
+    expect(shown(-0.00635, ruler)).toBe('−1/4')
+    expect(shown(0, ruler)).toBe('0')
+  })
+  it('is read as it is shown', () => {
+    for (const units of ['metric', 'feet'] as const)
+      for (const high of [0.3, 5])
+        for (const metres of [-0.2, 0, 0.003175, 0.0254, 0.1, 0.2667]) {
+          const ruler = rulerFor(high, units)
+          const text = shown(metres, ruler)
+          expect(shown(typed(text, ruler), ruler)).toBe(text)
+        }
+  })
+  it('may be typed with units of its own', () => {
+    const ruler = rulerFor(5, 'metric')
+    expect(typed('8 ft 2 1/2 in', ruler)).toBeCloseTo(2.5019)
+    expect(typed('50 cm', ruler)).toBe(0.5)
+    expect(typed('3/4 in', ruler)).toBeCloseTo(0.01905)
+    expect(typed('2,5', ruler)).toBe(2.5)
+  })
+  it('that is none is not guessed at', () => {
+    for (const text of ['', 'far', '2 m or so', '1.2.3']) expect(typed(text, rulerFor(5, 'metric'))).toBeNaN()
+  })
+})
