@@ -27,7 +27,7 @@ def light(monkeypatch):
 
 
 def test_a_note_of_a_putt_is_one_entry(light, coach):
-    """Listed for the screen, asked by a block, kept with the putt, refused when it can't be, tabulated, judged beside."""
+    """Listed for the screen, asked by a block, kept with the putt, refused when it can't be, tabulated."""
     [told] = [it for it in coach.get("/notes") if it["note"] == light]
     assert told["options"] == {"sun": "in the sun", "shade": "in shade"}
     block = coach.block(asks=[light])

@@ -1,5 +1,5 @@
-"""Every view in feet says nothing in metres, and every view in metres nothing in feet: sentences, tables, labels, limits,
-rulers, and what is read aloud."""
+"""Every view in feet says nothing in metres, and every view in metres nothing in feet: sentences, tables, labels,
+limits, rulers, and what is read aloud."""
 
 import re
 
@@ -12,7 +12,7 @@ from .test_views import VIEWS, visit
 SAID = """
 [document.body.innerText,
  ...[...document.querySelectorAll('[aria-label],[title],[placeholder]')].filter(it => it.checkVisibility()).map(it =>
-   [it.getAttribute('aria-label'), it.getAttribute('title'), it.getAttribute('placeholder')].filter(Boolean).join(' · ')),
+   ['aria-label', 'title', 'placeholder'].map(name => it.getAttribute(name)).filter(Boolean).join(' · ')),
  ...[...document.querySelectorAll('svg text')].map(it => it.textContent)].join('\\n')
 """
 METRIC = re.compile(r"(?<![\w.])(?:\d+(?:[.,]\d+)?\s?(?:mm|cm|m)|metres?|millimetres?)(?![\w/’'])")
@@ -32,4 +32,4 @@ def test_a_view_speaks_one_system_of_units(page: Page, view: str):
         page.wait_for_load_state("networkidle")
         said = NO_LENGTH.sub("", page.evaluate(SAID))
         found = [said[max(0, it.start() - 40) : it.end() + 20].replace("\n", " ⏎ ") for it in other.finditer(said)]
-        assert found == [], units
+        assert found == [], f"{units}: {found}"

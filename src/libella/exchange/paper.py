@@ -75,7 +75,7 @@ def foot(width: float, height: float, title: str) -> str:
     bar += text(
         MARGIN,
         y - 4,
-        "This bar must measure 100 mm. If not, print again at 100 %, without fitting to the page.",
+        "This bar must measure 100 mm, 3 15/16 in. If not, print again at 100 %, without fitting to the page.",
         size=3,
     )
     return bar + text(width - MARGIN, y + 1, title, size=3.2, anchor="end", weight=600)

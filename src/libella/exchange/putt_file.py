@@ -17,7 +17,7 @@ from ..store.tables import GolferRow, LessonRow
 from .spreadsheet import for_spreadsheet
 
 FORMAT: Final = "libella-putts"
-VERSION: Final = 2
+VERSION: Final = 3
 Value = str | float | int | bool | None
 _PUTT: Final = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent")
 
@@ -41,7 +41,7 @@ DICTIONARY: Final[tuple[Column, ...]] = (
     Column("lesson_id", "", "of the lesson"),
     Column("lesson_started_at", "", "ISO 8601, UTC"),
     Column("place", "", "where the lesson was given"),
-    Column("surface", "", "indoor mat, carpet or green"),
+    Column("surface", "", "indoor_mat, carpet or green"),
     Column("block_id", "", "of the block"),
     Column("condition", "", "what stayed the same through the block"),
     Column("guided", "", "true: the rig stood in the golfer's view"),

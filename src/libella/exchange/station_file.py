@@ -13,7 +13,7 @@ from ..core.measure.limits import OutOfLimits
 from ..lessons.set.stations import AidEntry, StationEntry
 
 FORMAT: Final = "libella-station"
-VERSION: Final = 2
+VERSION: Final = 3
 _FIRST_PUTT = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent")
 _PUTT = (*_FIRST_PUTT, "falls_doubt_percent")
 _LATER = {"aids", "backstroke_m"}
@@ -42,10 +42,12 @@ def from_document(document: object) -> tuple[str, StationEntry]:
         raise _unfit("file", "The file must say its format and its version.", "format, version")
     if document["format"] != FORMAT:
         raise _unfit("format", f"This is not a station of Libella's: its format is {document['format']!r}.", FORMAT)
-    if document["version"] not in (1, VERSION) or isinstance(document["version"], bool):
-        said = f"This file is of version {document['version']!r}; versions 1 and {VERSION} can be read."
-        raise _unfit("version", said, f"1 or {VERSION}")
+    if document["version"] not in range(1, VERSION + 1) or isinstance(document["version"], bool):
+        said = f"This file is of version {document['version']!r}; versions 1 to {VERSION} can be read."
+        raise _unfit("version", said, f"1 to {VERSION}")
     first = document["version"] == 1
+    if document["version"] < VERSION:
+        document = _renamed(document)
     whole = _object(document, "file", {"format", "version", "name", "putt", "rig"} | (set() if first else _LATER))
     name = whole["name"]
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= _LONGEST_NAME or not name.isprintable():
@@ -67,6 +69,28 @@ def from_document(document: object) -> tuple[str, StationEntry]:
     )
     entry.station()
     return name.strip(), entry
+
+
+_OLD_PUTT: Final = {"stimp_ft": "green_speed_ft"}
+_OLD_KINDS: Final = {"bridge": "bridge_gate"}
+
+
+def _renamed(document: Mapping[str, Any]) -> dict[str, Any]:
+    """A file of version 1 or 2 in the names of today. What isn't of the right kind stays, to be refused by its name."""
+
+    def kind(it: object) -> object:
+        if not isinstance(it, dict) or not isinstance(it.get("kind"), str):
+            return it
+        return it | {"kind": _OLD_KINDS.get(it["kind"], it["kind"])}
+
+    new = dict(document)
+    if isinstance(new.get("putt"), dict):
+        new["putt"] = {_OLD_PUTT.get(key, key): it for key, it in new["putt"].items()}
+    if "rig" in new:
+        new["rig"] = kind(new["rig"])
+    if isinstance(new.get("aids"), list):
+        new["aids"] = [kind(it) for it in new["aids"]]
+    return new
 
 
 def _read(value: object) -> Read:

@@ -110,7 +110,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "edge": "Edge",
         "outside": "Outside",
     },
-    "target": {"computed": "The computed aim point", "read": "Your read"},
+    "target": {"computed": "The computed aim point", "read": "My read"},
     "capture": {"rim_assisted": "Rim helps", "free_fall": "Free fall only"},
     "covers": {"off": "off it", "edge": "edge", "quarter": "quarter", "splits": "splits it"},
     "strip": {"dark_inside": "Dark on the far side", "light": "Light", "dark_outside": "Dark on the near side"},

@@ -106,7 +106,7 @@ def changed(path: str, value: object) -> dict:
     ("path", "value", "field"),
     [
         ("format", "something-else", "format"),
-        ("version", 3, "version"),
+        ("version", 4, "version"),
         ("version", True, "version"),
         ("version", "1", "version"),
         ("name", "", "name"),
@@ -142,12 +142,33 @@ def test_a_file_that_does_not_fit_is_refused_by_name(path, value, field):
     assert refused.value.field == field and refused.value.limit
 
 
+def in_old_words(putt: dict) -> dict:
+    """A putt of versions 1 and 2, which called the green's speed something else."""
+    return {"stimp_ft" if key == "green_speed_ft" else key: it for key, it in putt.items()}
+
+
+def test_a_file_of_the_second_version_is_still_read():
+    second = DOCUMENT | {
+        "version": 2,
+        "putt": in_old_words(DOCUMENT["putt"]),
+        "rig": DOCUMENT["rig"] | {"kind": "bridge"},
+    }
+    second["rig"]["sizes_m"] = {}
+    _, entry = from_document(second)
+    assert entry.green_speed_ft == DOCUMENT["putt"]["green_speed_ft"] and entry.rig_kind == "bridge_gate"
+    with pytest.raises(OutOfLimits) as refused:
+        from_document(second | {"putt": 3})
+    assert refused.value.field == "putt"
+    with pytest.raises(OutOfLimits):
+        from_document(second | {"version": 3})
+
+
 def test_a_file_of_the_first_version_is_still_read():
     first = {
         "format": "libella-station",
         "version": 1,
         "name": "Old gate",
-        "putt": {it: DOCUMENT["putt"][it] for it in FIRST} | {"capture": "free_fall"},
+        "putt": in_old_words({it: DOCUMENT["putt"][it] for it in FIRST}) | {"capture": "free_fall"},
         "rig": {"kind": "peg_gate", "sizes_m": {"distance_m": 0.4}},
     }
     name, entry = from_document(first)

@@ -39,7 +39,7 @@ def test_a_rig_is_proposed_for_what_the_coach_wants_to_know(page: Page, bag_unto
     dialog.get_by_role("button", name="Use Gate of pegs").click()
     expect(page.get_by_label("Lets through ±", exact=True)).to_have_value("0.70")
 
-    page.request.put("/api/bag", data={"parts": {"ball": 3, "tape measure": 1}})
+    page.request.put("/api/bag", data={"parts": {"ball": 3, "tape_measure": 1}})
     page.reload()
     plan(page, "Rig")
     page.get_by_role("button", name="Propose a rig…").click()
@@ -265,11 +265,11 @@ def test_lengths_are_pulled_and_said_in_feet_and_inches(page: Page):
     page.get_by_role("button", name="change the units").click()
     choose_rig(page, "Gate of pegs")
     drawing = page.locator("[data-stage] svg").first
-    expect(drawing).to_have_attribute("aria-label", re.compile(r"hole 8 ft 2.4 in away"))
+    expect(drawing).to_have_attribute("aria-label", re.compile(r"hole 8 ft 2 1/2 in away"))
     grip = page.locator("[data-stage] [data-grip=inside_width_m]")
-    expect(grip).to_have_attribute("aria-valuetext", re.compile(r"2.36 in"))
+    expect(grip).to_have_attribute("aria-valuetext", re.compile(r"2 3/8 in"))
     grip.press("ArrowUp")
-    expect(page.get_by_label("Inside width", exact=True)).to_have_value("2.4")
+    expect(page.get_by_label("Inside width", exact=True)).to_have_value("2 1/2")
     lay_too(page, "Pace", "Rings round the hole")
     expect(page.locator("[data-stage] text", has_text="ft")).not_to_have_count(0)
     plan(page, "Print")

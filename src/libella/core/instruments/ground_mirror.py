@@ -41,8 +41,9 @@ class GroundMirror(Scale):
         slides="Where the eyes show in the mirror",
         guides=True,
         mirror=True,
-        tells="How far inside or outside the line an eye is, to a few millimetres once the mirror is level.",
-        cannot="Head tilt. Anything within the error of its level: 1 % moves the eye 14 mm.",
+        tells="How far inside or outside the line an eye is, closely once the mirror is level.",
+        cannot="Head tilt. Anything within the error of its level: "
+        "each 1 % moves the eye by a hundredth of its height above the mirror.",
         read="One eye shut, read where the open one shows; then the other. An eye sees only itself at its own spot.",
         mistakes=(
             "Not level: ask for the bubble along the line and across it, and enter what it says.",

@@ -29,7 +29,7 @@ class Plumb(Scale):
         slides="Where the weight hangs",
         guides=False,
         tells="Where an eye is, straight down, whatever the ground does.",
-        cannot="Less than about 5 mm: it swings, and the golfer moves to see it.",
+        cannot="Less than about the width of a pencil: it swings, and the golfer moves to see it.",
         read="Hold the line at the eye, let the weight come to rest, read where it stands across the line.",
         mistakes=("Held beside the eye instead of before it.", "The golfer lifts the head to look."),
         cautions=("Keep the weight away from the face while it swings.",),

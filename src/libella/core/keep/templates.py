@@ -141,7 +141,7 @@ TEMPLATES: Final[Mapping[str, Template]] = {
     ),
     "gate": Template("Gate for this station", "Ball spot and both posts where the plan has them.", gate),
     "ruler-board": Template("Ruler board in degrees", "Marked for the distance the plan has it at.", ruler_board),
-    "eye-mirror": Template("Overlay for the eye mirror", "A grid about the line, in millimetres.", eye_mirror),
+    "eye-mirror": Template("Overlay for the eye mirror", "A fine grid about the line.", eye_mirror),
     "laser-card": Template(
         "Laser split card", "Stands at the ball's spot; shows where the laser lies on the ball.", laser_card
     ),

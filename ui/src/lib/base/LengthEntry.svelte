@@ -1,6 +1,6 @@
 <!-- A length: stored in metres, shown in the coach's units. -->
 <script lang="ts">
-  import { rulerFor, shown, typed } from '$lib/base/length'
+  import { rulerFor, shown, stepOn, typed } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import { entry } from '$lib/data/vocabulary.svelte'
   import Stepper from './Stepper.svelte'
@@ -26,8 +26,7 @@
 
   const ruler = $derived(rulerFor('fine' in told && told.fine ? 0.5 : high, settings.units))
   // Whole steps of the coach's own unit, so that the figures stay round.
-  const inFeet = (metres: number) => (ruler.unit === 'ft' ? Math.max(0.0762, Math.round(metres / 0.1524) * 0.1524) : Math.max(0.003175, Math.round(metres / 0.003175) * 0.003175))
-  const size = $derived(settings.units === 'metric' ? step : inFeet(step))
+  const size = $derived(stepOn(ruler, step))
 </script>
 
 <Stepper

@@ -1,6 +1,6 @@
 /** Lengths as typed and as shown: what is shown is read back, in either system. */
 import { describe, expect, it } from 'vitest'
-import { rulerFor, shown, typed } from './length'
+import { rulerFor, shown, stepOn, typed } from './length'
 
 describe('a length', () => {
   it('is shown in eighths of an inch, as a ruler shows it', () => {
@@ -25,6 +25,12 @@ describe('a length', () => {
     expect(typed('50 cm', ruler)).toBe(0.5)
     expect(typed('3/4 in', ruler)).toBeCloseTo(0.01905)
     expect(typed('2,5', ruler)).toBe(2.5)
+  })
+  it('is stepped by whole parts of its ruler', () => {
+    const inches = rulerFor(0.2, 'feet')
+    expect(shown(0.0603 + stepOn(inches, 0.001), inches)).toBe('2 1/2')
+    expect(stepOn(rulerFor(5, 'feet'), 0.1)).toBeCloseTo(0.1524)
+    expect(stepOn(rulerFor(5, 'metric'), 0.1)).toBe(0.1)
   })
   it('that is none is not guessed at', () => {
     for (const text of ['', 'far', '2 m or so', '1.2.3']) expect(typed(text, rulerFor(5, 'metric'))).toBeNaN()

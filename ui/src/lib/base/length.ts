@@ -27,6 +27,13 @@ export function rulerFor(high: number, units: Units): Ruler {
   return high <= 0.6 ? IN : FT
 }
 
+/** One step of a length, metres, as a whole part of the ruler's own unit: figures stay round, inches stay in eighths. */
+export function stepOn(ruler: Ruler, metres: number): number {
+  const part = ruler === FT ? 0.1524 : ruler === IN ? 0.003175 : 0
+  if (!part) return metres
+  return Math.max(ruler === FT ? part / 2 : part, Math.round(metres / part) * part)
+}
+
 /** A length in a ruler's unit, without needless zeros; inches in eighths, as a ruler shows them. */
 export function shown(metres: number, ruler: Ruler): string {
   if (ruler === IN) return eighths(Math.round((metres / ruler.metres) * 8))

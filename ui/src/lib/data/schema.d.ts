@@ -2391,7 +2391,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
             /**
              * Shape
              * @default area
@@ -2971,7 +2971,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
             /**
              * Shape
              * @default circle
@@ -3308,7 +3308,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
             /**
              * Shape
              * @default curve
@@ -3438,6 +3438,8 @@ export interface components {
         /**
          * EntryWords
          * @description A size to enter: its name, a hint, its unit, its limits, and one step of the thumb.
+         *
+         *     `fine`: a length that is read in the small unit, though it may be long.
          */
         EntryWords: {
             /** Label */
@@ -3452,6 +3454,11 @@ export interface components {
             high: number;
             /** Step */
             step: number;
+            /**
+             * Fine
+             * @default false
+             */
+            fine: boolean;
         };
         /**
          * Estimate
@@ -4068,7 +4075,7 @@ export interface components {
              * @default label
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
             /**
              * Shape
              * @default label
@@ -4287,7 +4294,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "on_line" | "label";
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
             /**
              * Shape
              * @default line

@@ -3,6 +3,8 @@
   its 90 % interval, the film behind it spans the spread, a tick stands for each putt. Left of centre is left.
 -->
 <script lang="ts">
+  import { rulerFor, shown } from '$lib/base/length'
+  import { settings } from '$lib/base/settings.svelte'
   import { vialGeometry, type VialShape } from './vial'
 
   interface Props {
@@ -31,7 +33,11 @@
   const width = $derived(Math.max(outer - 2 * cap, 40))
   const it = $derived(vialGeometry(vial, width, tall))
   const height = $derived(top + tube + 4 + tall + (size === 'row' ? 2 : 8))
-  const unit = $derived(vial.unit === 'deg' ? '°' : ` ${vial.unit}`)
+  function marked(size: number): string {
+    if (vial.unit !== 'mm') return `${size.toFixed(1)}°`
+    const ruler = rulerFor(0.1, settings.units)
+    return `${shown(Math.round(size) / 1000, ruler)} ${ruler.unit}`
+  }
 </script>
 
 <!-- Its drawing must not hold its column open when that gets narrower. -->
@@ -82,7 +88,7 @@
       {/if}
       {#if size !== 'row'}
         {#each [vial.mark_left, vial.mark_right] as mark, n (n)}
-          <text x={it.marks[n]} y="-7" text-anchor="middle">{Math.abs(mark).toFixed(vial.unit === 'mm' ? 0 : 1)}{unit}</text>
+          <text x={it.marks[n]} y="-7" text-anchor="middle">{marked(Math.abs(mark))}</text>
         {/each}
         <!-- A zone beside the line leaves no room for its zero. -->
         {#if it.marks.every((x) => Math.abs((x ?? 0) - it.centre) > 34)}<text x={it.centre} y="-7" text-anchor="middle">0</text>{/if}

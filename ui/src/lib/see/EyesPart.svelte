@@ -10,7 +10,6 @@
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import PercentEntry from '$lib/base/PercentEntry.svelte'
-  import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { rulerFor, shown } from '$lib/base/length'
   import SideLook from './SideLook.svelte'
@@ -223,10 +222,9 @@
         {#if sheet.zone_mm}
           <div class="mt-3 grid grid-cols-2 gap-x-5">
             {#each [0, 1] as const as n (n)}
-              <Stepper
-                label={n ? 'To, inside' : 'From, inside'} unit="mm" hint="Outside −." text={String(sheet.zone_mm[n])}
-                read={(text) => Number(text.replace('−', '-').replace(',', '.'))} step={(by) => edge(n, (sheet.zone_mm?.[n] ?? 0) + by * 5)}
-                onvalue={(mm) => edge(n, mm)} error={zoneError ? refusal(zoneError).about(`zone_mm.${n}`) : undefined}
+              <LengthEntry
+                of="eye_inside_m" label={n ? 'To, inside' : 'From, inside'} value={(sheet.zone_mm[n] ?? 0) / 1000} by={0.005}
+                onvalue={(metres) => edge(n, Math.round(metres * 1e4) / 10)} error={zoneError ? refusal(zoneError).about(`zone_mm.${n}`) : undefined}
               />
             {/each}
           </div>

@@ -57,7 +57,7 @@
 
 <div class="flex flex-wrap items-end gap-5">
   <Choice label="Paper" options={PAPERS} bind:value={paper} />
-  <p class="max-w-sm text-faded">Print at 100 %, never fitted to the page. On every sheet a bar must measure 100 mm.</p>
+  <p class="max-w-sm text-faded">Print at 100 %, never fitted to the page. On every sheet a bar must measure {settings.units === 'metric' ? '100 mm' : '3 15/16 in'}.</p>
 </div>
 <p class="mt-2 min-h-6 font-semibold" aria-live="polite" data-print-said>{said}</p>
 {#if error}<Trouble {error} />{/if}

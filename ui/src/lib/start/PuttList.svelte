@@ -1,6 +1,7 @@
 <!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
+  import { notesQuery } from '$lib/data/queries.svelte'
   import { sizeWords } from '$lib/start/size'
 
   export type Putt = Shapes['ReadingLine'] & { waiting: boolean }
@@ -15,6 +16,18 @@
     restore: (putt: Putt) => void
   }
   let { putts, most, begun = false, undo, strike, restore }: Props = $props()
+
+  const notes = notesQuery()
+  /** What else was noted of a putt, in words. */
+  function noted(putt: Putt): string {
+    return Object.entries(putt.notes ?? {})
+      .map(([name, it]) => {
+        if (typeof it === 'number') return sizeWords(name, it)
+        const option = notes.data?.find((one) => one.note === name)?.options?.[it] ?? it
+        return name === 'felt' ? `felt ${option}` : option
+      })
+      .join(', ')
+  }
 
   const numbered = $derived.by(() => {
     let n = 0
@@ -35,7 +48,7 @@
         >{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
       >
       <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}
-        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{Object.entries(putt.notes).map(([name, it]) => (name === 'felt' ? `felt ${it}` : typeof it === 'number' ? sizeWords(name, it) : it)).join(', ')}</span>{/if}</span
+        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{noted(putt)}</span>{/if}</span
       >
       {#if putt.voided}
         <span class="truncate text-sm">{putt.void_reason}</span>

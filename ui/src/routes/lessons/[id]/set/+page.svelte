@@ -23,7 +23,7 @@
   import PuttEntries from '$lib/set/PuttEntries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
-  import { rulerFor, shown } from '$lib/base/length'
+  import { rulerFor, shown, stepOn } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
 
   const TABS = [
@@ -118,7 +118,7 @@
   function grip(of: string, whose: number): Grip | null {
     if (!plan) return null
     if (of === 'putt')
-      return { label: 'Ball to hole', value: plan.distance_m, low: 0.3, high: 15, step: 0.05, said: tapeSaid(15), pull: (to) => plan && (plan.distance_m = to) }
+      return { label: 'Ball to hole', value: plan.distance_m, low: 0.3, high: 15, step: stepOn(rulerFor(15, settings.units), 0.05), said: tapeSaid(15), pull: (to) => plan && (plan.distance_m = to) }
     const laid = whose ? plan.aids[whose - 1] : { kind: plan.rig_kind, sizes: plan.rig_sizes_m }
     const it = known.find((other) => other.about.kind === laid?.kind)?.dimensions.find((size) => size.name === of)
     if (!laid || !it) return null
@@ -127,7 +127,7 @@
       value: laid.sizes[of] ?? it.default,
       low: it.low,
       high: it.high,
-      step: it.high > 0.6 ? 0.01 : 0.001,
+      step: it.high > 0.6 ? 0.01 : stepOn(rulerFor(it.high, settings.units), 0.001),
       said: tapeSaid(it.high),
       pull: (to) => {
         if (!plan) return
