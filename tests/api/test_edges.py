@@ -218,3 +218,15 @@ def test_a_full_disk_is_said_and_health_says_it_too(engine, monkeypatch, state):
     for answer in (health, write):
         assert answer.status_code == 507 and answer.json()["title"] == "No room to keep anything", answer.text
     assert "this entry was not kept yet" in write.json()["detail"] and "Make room" in write.json()["remedy"]
+
+
+def test_a_golfers_own_step_is_kept_checked_and_told_with_the_lesson(coach):
+    lesson = coach.lesson()
+    whole = coach.get(f"/lessons/{lesson['id']}")
+    golfer = whole["golfer"]
+    assert golfer["step_m"] is None
+    mine = {"name": "A", "hand": "right", "level": "club", "step_m": 0.8}
+    assert coach.put(f"/golfers/{golfer['id']}", **mine)["step_m"] == 0.8
+    assert coach.get(f"/lessons/{lesson['id']}")["golfer"]["step_m"] == 0.8
+    refused = coach.put(f"/golfers/{golfer['id']}", 422, **mine | {"step_m": 8})
+    assert refused["errors"][0]["field"] == "step_m" and "it must be 30 cm to 1.20 m" in str(refused)

@@ -56,7 +56,7 @@ def test_what_is_not_a_number_is_refused(client, value):
 def test_an_offset_beyond_the_ruler_says_where_it_ends(coach):
     block = coach.block()
     said = coach.putt(block["id"], {"offset_m": 0.3}, status=422)
-    assert "ends at 100 mm" in said["detail"] and "off the end" in said["detail"]
+    assert "ends at 10 cm" in said["detail"] and "off the end" in said["detail"]
     assert coach.judged(block["id"])["judgement"]["putts"] == 0
 
 

@@ -10,6 +10,7 @@ from typing import Final
 from ..core.aim.links import ANGLE, PLANNED
 from ..core.aim.links import SEEN as AIM_SEEN
 from ..core.golfer.level import LEVELS
+from ..core.golfer.step import STEP
 from ..core.green.capture import DISTANCE, GREEN_SPEED, PAST
 from ..core.green.read import OUTSIDE
 from ..core.green.slope import DRIFTED, FALLS, ROLLED, SLOPE_DOUBT
@@ -67,6 +68,7 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "backstroke_m": _entry("The head goes back", BACKSTROKE, 0.01),
     "offset_m": _entry("Zero found off the line by", OFFSET, 0.001, "Right of it +, left −."),
     "doubt_m": _entry("Placed to within ±", DOUBT, 0.0005, "One standard deviation; a habit, not a limit."),
+    "step_m": _entry("Step length", STEP, 0.01, "Heel to heel, as the golfer paces off a putt.", fine=True),
     "usual_length_m": _entry("Length", DISTANCE, 0.5),
     "usual_weight": _entry("How often", WEIGHT, 1.0),
     "eye_inside_m": _entry("Eye inside", PLACE, 0.001, "Outside −."),

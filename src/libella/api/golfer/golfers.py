@@ -30,6 +30,7 @@ class GolferIn(Entry):
     usual_lengths: list[UsualLengthIn] | None = Field(
         None, max_length=12, description="lengths usually putted; null takes what is usual for anybody"
     )
+    step_m: float | None = Field(None, description="the golfer's own step, 0.3 to 1.2 m; null: not noted")
 
 
 class GolferOut(Kept):
@@ -40,6 +41,7 @@ class GolferOut(Kept):
     notes: str
     usual_lengths: list[UsualLengthIn] = Field(description="as noted, or as usual for anybody")
     usual_noted: bool = Field(description="false where they are what is usual for anybody")
+    step_m: float | None
     invented: bool
 
 
@@ -58,6 +60,7 @@ def golfer_out(row: GolferRow) -> GolferOut:
         notes=row.notes,
         usual_lengths=[UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row)],
         usual_noted=row.usual_lengths is not None,
+        step_m=row.step_m,
         invented=row.invented,
     )
 
@@ -73,7 +76,7 @@ def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
     lengths = entry.usual_lengths
     usual = None if lengths is None else tuple(UsualLength(it.distance_m, it.weight) for it in lengths)
-    told = golfers.GolferEntry(entry.name, entry.hand, entry.level, entry.notes, usual)
+    told = golfers.GolferEntry(entry.name, entry.hand, entry.level, entry.notes, usual, entry.step_m)
     return golfer_out(golfers.keep_golfer(desk, id, told))
 
 

@@ -37,6 +37,7 @@ class GolferBrief(Kept):
     name: str
     hand: Hand
     level: Level
+    step_m: float | None
     invented: bool
 
 

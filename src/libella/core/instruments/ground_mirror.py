@@ -57,11 +57,6 @@ class GroundMirror(Scale):
     def _value(self, offset_m: float) -> float:
         return (offset_m + self.eye_height_m * self.falls_in_percent / 100) * 1000
 
-    @property
-    def level_shift_m(self) -> float:
-        """How far the eye is moved inside by the mirror's level, m."""
-        return self.eye_height_m * self.falls_in_percent / 100
-
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
         half, long = self.half_width_m * 1000, _LONG_M * 1000
         return (

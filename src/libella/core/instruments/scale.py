@@ -111,24 +111,29 @@ class Scale(Aid):
             return self._zero_words
         return f"{tape(abs(offset), units)} {told.high_side if offset > 0 else told.low_side}"
 
+    def _marked(self, end: float, mark: float, tall: float) -> tuple[str, list[Shape]]:
+        """The unit and the marks of a metric ruler, mm."""
+        every = next(n for n in (1, 2, 5, 10, 20, 50) if n * 9 >= self._marks)
+        per_label, unit = (1, "mm") if end < 500 else (1000, "m")
+        found: list[Shape] = []
+        for n in range(-self._marks, self._marks + 1):
+            long = n % every == 0
+            found.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
+            if long:
+                # Words of a mark close to an end stand inside it: the end's own line must not strike them through.
+                inside = "middle" if end - abs(n * mark) > 0.05 * end else "end" if n > 0 else "start"
+                x = n * mark if inside == "middle" else math.copysign(end - 0.012 * end, n)
+                found.append(Label(x, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else "0", inside))
+        return unit, found
+
     def picture(self, units: Units = "metric") -> Scene:
         end = self._reach_m * 1000
         mark = self.mark_m * 1000
         pad = end * 0.16
         tall = (end + pad) * 0.3
         shapes: list[Shape] = [box(-end, -tall, end, 0, "board")]
-        every = next(n for n in (1, 2, 5, 10, 20, 50) if n * 9 >= self._marks)
-        per_label, unit = (1, "mm") if end < 500 else (1000, "m")
-        for n in range(-self._marks, self._marks + 1):
-            long = n % every == 0 and units == "metric"
-            shapes.append(Line(n * mark, -tall, n * mark, -tall * (0.45 if long else 0.75), "mark"))
-            if long:
-                # Words of a mark close to an end stand inside it: the end's own line must not strike them through.
-                inside = "middle" if end - abs(n * mark) > 0.05 * end else "end" if n > 0 else "start"
-                x = n * mark if inside == "middle" else math.copysign(end - 0.012 * end, n)
-                shapes.append(Label(x, -tall * 0.12, f"{abs(n) * mark / per_label:.3g}" if n else "0", inside))
-        if units == "feet":
-            unit, shapes = "in", [*shapes, *_inches(end, tall)]
+        unit, marks = ("in", _inches(end, tall)) if units == "feet" else self._marked(end, mark, tall)
+        shapes += marks
         shapes.append(Label(end, -tall * 1.07, unit, "end"))
         shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
         return Scene(
@@ -136,17 +141,23 @@ class Scale(Aid):
             -tall * 1.3,
             end + pad,
             0,
-            f"{self.about.name}: a ruler with {count(2 * self._marks + 1, 'mark')} of {tape(self.mark_m, units)}.",
+            f"{self.about.name}: a ruler in inches, read to {tape(self.mark_m, units)}."
+            if units == "feet"
+            else f"{self.about.name}: a ruler with {count(2 * self._marks + 1, 'mark')} of {tape(self.mark_m, units)}.",
             tuple(shapes),
         )
 
 
 def _inches(end_mm: float, tall_mm: float) -> list[Shape]:
-    """Marks at whole inches, or at parts of one on a short ruler: an inch ruler is numbered in its own unit."""
+    """Numbered marks at whole inches, or at parts of one on a short ruler, and short ones at eighths where there is
+    room: an inch ruler has its own marks, not the metric ones."""
     parts = next((n for n in (8, 4, 2, 1) if end_mm / (25.4 / n) <= 9), 1)
     every = 1 if parts > 1 else next(n for n in (1, 2, 5, 10, 20, 50) if n * 25.4 * 9 >= end_mm)
     step = 25.4 / parts * every
     found: list[Shape] = []
+    fine = next((n for n in (8, 4, 2, 1) if end_mm / (25.4 / n) <= 36), 0)
+    for n in range(-int(end_mm / 25.4 * fine), int(end_mm / 25.4 * fine) + 1 if fine else 0):
+        found.append(Line(n * 25.4 / fine, -tall_mm, n * 25.4 / fine, -tall_mm * 0.75, "mark"))
     for n in range(-int(end_mm / step), int(end_mm / step) + 1):
         x = n * step
         found.append(Line(x, -tall_mm, x, -tall_mm * 0.45, "mark"))

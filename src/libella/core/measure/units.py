@@ -24,17 +24,16 @@ def tape(length_m: float, units: Units) -> str:
     return _feet(length_m)
 
 
-# As finely as a tape in inches is read: up to these lengths, m, in so many parts of an inch.
-_PARTS: Final = ((0.1, 16), (1.0, 8), (math.inf, 4))
+# As finely as a tape in inches is read, in a sentence as where it is typed: one length must not have two figures.
+_PARTS: Final = 8
 
 
 def _feet(length_m: float) -> str:
-    parts = next(n for most, n in _PARTS if abs(length_m) <= most)
-    count = round(length_m / INCH_M * parts)
-    feet, rest = divmod(count, 12 * parts)
+    count = round(length_m / INCH_M * _PARTS)
+    feet, rest = divmod(count, 12 * _PARTS)
     if not feet:
-        return f"{fraction(rest, parts)} in"
-    return f"{feet} ft {fraction(rest, parts)} in" if rest else f"{feet} ft"
+        return f"{fraction(rest, _PARTS)} in"
+    return f"{feet} ft {fraction(rest, _PARTS)} in" if rest else f"{feet} ft"
 
 
 def fraction(count: int, parts: int) -> str:
@@ -59,12 +58,13 @@ def about(length_m: float, uncertainty_m: float, units: Units) -> str:
     size, unit, steps = (abs(length_m) * 1000, "mm", (1, 5, 10, 50, 100))
     doubt = uncertainty_m * 1000
     if units == "feet":
-        size, unit, steps = abs(length_m) / INCH_M, "in", (1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 4)
+        size, unit, steps = abs(length_m) / INCH_M, "in", (1 / _PARTS, 1 / 4, 1 / 2, 1, 2, 4)
         doubt = uncertainty_m / INCH_M
     step = max((s for s in steps if s <= doubt / 2), default=steps[0])
     if units == "feet":
         count = round(size / step)
-        return f"{fraction(round(count * step * 16), 16)} in" if count else f"under {fraction(round(step * 16), 16)} in"
+        said = fraction(round((count or 1) * step * _PARTS), _PARTS)
+        return f"{said} in" if count else f"under {said} in"
     rounded = round(size / step) * step
     if rounded == 0:
         return f"under {step:g} {unit}"

@@ -8,6 +8,7 @@ from sqlalchemy import select, tuple_
 
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
+from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
 from ...store.tables import GolferRow
 from ..desk.desk import Desk
@@ -17,16 +18,19 @@ PAGE = 20
 
 @dataclass(frozen=True, slots=True)
 class GolferEntry:
-    """What a coach notes of a golfer."""
+    """What a coach notes of a golfer; `step_m`: the golfer's own step, for pacing off a putt."""
 
     name: str
     hand: Hand
     level: Level
     notes: str = ""
     usual_lengths: tuple[UsualLength, ...] | None = None
+    step_m: float | None = None
     invented: bool = False
 
     def __post_init__(self) -> None:
+        if self.step_m is not None:
+            STEP.check("step_m", "Step length", self.step_m)
         if self.usual_lengths is not None:
             checked_lengths(self.usual_lengths)
 
@@ -37,9 +41,10 @@ def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> GolferRow:
         values: dict[str, object] = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
         lengths = entry.usual_lengths
         values |= {
+            "step_m": entry.step_m,
             "usual_lengths": None
             if lengths is None
-            else [[it.distance_m, it.weight] for it in checked_lengths(lengths)]
+            else [[it.distance_m, it.weight] for it in checked_lengths(lengths)],
         }
         row, new = desk.add(session, GolferRow, id, **values, invented=entry.invented)
         if not new:

@@ -38,6 +38,8 @@ class GolferRow(Stored):
     """left or right; empty while it is not known."""
     usual_lengths: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
     """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""
+    step_m: Mapped[float | None]
+    """The golfer's own step, metres; null while it was not noted."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 

@@ -3754,6 +3754,8 @@ export interface components {
              * @enum {string}
              */
             level: "starting" | "club" | "skilled" | "elite";
+            /** Step M */
+            step_m: number | null;
             /** Invented */
             invented: boolean;
         };
@@ -3791,6 +3793,11 @@ export interface components {
              * @description lengths usually putted; null takes what is usual for anybody
              */
             usual_lengths?: components["schemas"]["UsualLengthIn"][] | null;
+            /**
+             * Step M
+             * @description the golfer's own step, 0.3 to 1.2 m; null: not noted
+             */
+            step_m?: number | null;
         };
         /** GolferLesson */
         GolferLesson: {
@@ -3841,6 +3848,8 @@ export interface components {
              * @description false where they are what is usual for anybody
              */
             usual_noted: boolean;
+            /** Step M */
+            step_m: number | null;
             /** Invented */
             invented: boolean;
         };

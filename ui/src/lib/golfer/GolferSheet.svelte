@@ -2,9 +2,10 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import { api, ask, refusal, type Shapes } from '$lib/data/client'
   import { levelsQuery, renew } from '$lib/data/queries.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import UsualLengths from './UsualLengths.svelte'
@@ -22,7 +23,7 @@
     { value: 'right' as const, words: 'Right-handed' },
     { value: 'left' as const, words: 'Left-handed' },
   ]
-  const NOBODY = (): Required<Shapes['GolferIn']> => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null })
+  const NOBODY = (): Required<Shapes['GolferIn']> => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
   let draft = $state<Required<Shapes['GolferIn']>>(NOBODY())
   let error = $state<unknown>(null)
 
@@ -30,7 +31,7 @@
     if (!open) return
     error = null
     draft = golfer
-      ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes, usual_lengths: golfer.usual_noted ? golfer.usual_lengths : null }
+      ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes, usual_lengths: golfer.usual_noted ? golfer.usual_lengths : null, step_m: golfer.step_m }
       : NOBODY()
   })
 
@@ -64,7 +65,17 @@
       <span class="label">Notes</span>
       <textarea class="entry" rows="3" maxlength="4000" bind:value={draft.notes}></textarea>
     </label>
-    {#if golfer}<UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} {error} />{/if}
+    {#if golfer}
+      <div>
+        {#if draft.step_m === null}
+          <button class="button" type="button" onclick={() => (draft.step_m = 0.75)}>Note the golfer’s step…</button>
+        {:else}
+          <LengthEntry of="step_m" value={draft.step_m} error={error ? refusal(error).about('step_m') : undefined} onvalue={(m) => (draft.step_m = m)} />
+          <button class="button plain" type="button" onclick={() => (draft.step_m = null)}>Take the step out</button>
+        {/if}
+      </div>
+      <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} step={draft.step_m} {error} />
+    {/if}
     {#if error}<Trouble {error} />{/if}
     <button class="button primary min-h-14 text-lg">{golfer ? 'Keep changes' : 'Add golfer'}</button>
   </form>

@@ -1,8 +1,8 @@
 <!-- The lengths a golfer usually putts, and how often each beside the others: what a bias costs is told there too. -->
 <script lang="ts">
   import { refusal, type Shapes } from '$lib/data/client'
-  import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
+  import PuttLength from './PuttLength.svelte'
 
   type Lengths = NonNullable<Shapes['GolferIn']['usual_lengths']>
   interface Props {
@@ -10,9 +10,10 @@
     usual: Shapes['GolferOut']['usual_lengths']
     /** As edited; null goes by what is usual for anybody. */
     lengths: Lengths | null
+    step: number | null
     error: unknown
   }
-  let { usual, lengths = $bindable(), error }: Props = $props()
+  let { usual, lengths = $bindable(), step, error }: Props = $props()
 
   const fault = $derived(error ? refusal(error) : null)
   const longest = () => Math.max(...(lengths ?? []).map((it) => it.distance_m))
@@ -26,8 +27,8 @@
   {:else}
     <ol class="grid gap-2" aria-label="Usual lengths">
       {#each lengths as it, n (n)}
-        <li class="grid grid-cols-[1fr_1fr_auto] items-end gap-2 border-b border-hairline pb-2">
-          <LengthEntry of="usual_length_m" value={it.distance_m} error={fault?.about(`usual_lengths.${n}.distance_m`)} onvalue={(m) => (it.distance_m = m)} />
+        <li class="grid grid-cols-[1fr_1fr_auto] items-start gap-2 border-b border-hairline pb-2">
+          <div><PuttLength of="usual_length_m" {step} value={it.distance_m} error={fault?.about(`usual_lengths.${n}.distance_m`)} onvalue={(m) => (it.distance_m = m)} /></div>
           <Stepper
             label="How often" unit="×" text={String(it.weight)} error={fault?.about(`usual_lengths.${n}.weight`)}
             read={(text) => Number(text.replace(',', '.').replace('×', ''))} step={(by) => (it.weight = Math.max(1, (it.weight ?? 1) + by))}

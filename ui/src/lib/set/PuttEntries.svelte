@@ -5,14 +5,17 @@
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import { choices, entry, stepped } from '$lib/data/vocabulary.svelte'
+  import PuttLength from '$lib/golfer/PuttLength.svelte'
   import GreenEntries from './GreenEntries.svelte'
   import type { Plan } from './plan'
 
   interface Props {
     plan: Plan
     fault: Refusal | null
+    /** The golfer's own step, metres. */
+    step: number | null
   }
-  let { plan = $bindable(), fault }: Props = $props()
+  let { plan = $bindable(), fault, step }: Props = $props()
 
   type Place = Shapes['Read']['place'] | 'none'
   const PLACES = choices<Place>('place')
@@ -30,9 +33,11 @@
 </script>
 
 <div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
-  <LengthEntry
-    of="distance_m" value={plan.distance_m} error={fault?.about('distance_m')} onvalue={(it) => (plan.distance_m = it)}
-  />
+  <div>
+    <PuttLength
+      of="distance_m" value={plan.distance_m} {step} error={fault?.about('distance_m')} onvalue={(it) => (plan.distance_m = it)}
+    />
+  </div>
   <LengthEntry
     of="past_m" value={plan.past_m} error={fault?.about('past_m')} onvalue={(it) => (plan.past_m = it)}
   />

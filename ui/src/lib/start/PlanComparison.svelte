@@ -7,7 +7,7 @@
   import { api, ask, refusal, type Shapes } from '$lib/data/client'
   import { renew, renewLesson } from '$lib/data/queries.svelte'
   import Choice from '$lib/base/Choice.svelte'
-  import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import PuttLength from '$lib/golfer/PuttLength.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { planOf, type Plan } from '$lib/set/plan'
@@ -19,9 +19,11 @@
     station: Shapes['StationOut']
     guided: boolean
     asked: string[]
+    /** The golfer's own step, metres. */
+    step: number | null
     planned: () => void
   }
-  let { lessonId, station, guided, asked, planned }: Props = $props()
+  let { lessonId, station, guided, asked, step, planned }: Props = $props()
 
   type Kind = 'conditions' | 'distances' | 'transfer'
   const KINDS: { value: Kind; words: string }[] = [
@@ -108,7 +110,7 @@
   {:else if kind === 'distances'}
     <div class="grid gap-2 sm:grid-cols-3">
       {#each distances as far, n (n)}
-        <LengthEntry of="usual_length_m" label="Putt {n + 1}" value={far} onvalue={(m) => (distances[n] = m)} />
+        <div><PuttLength of="usual_length_m" label="Putt {n + 1}" value={far} {step} onvalue={(m) => (distances[n] = m)} /></div>
       {/each}
     </div>
     <p class="text-sm text-faded">The same rig at each distance; the side by distance is told under Judge.</p>

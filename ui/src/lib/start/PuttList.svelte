@@ -12,10 +12,10 @@
     /** A putt is being told that is not kept yet: there is a step to undo. */
     begun?: boolean
     undo: () => void
-    strike: (putt: Putt) => void
+    askReason: (putt: Putt) => void
     restore: (putt: Putt) => void
   }
-  let { putts, most, begun = false, undo, strike, restore }: Props = $props()
+  let { putts, most, begun = false, undo, askReason, restore }: Props = $props()
 
   const notes = notesQuery()
   /** What else was noted of a putt, in words. */
@@ -55,7 +55,7 @@
         <button class="button plain" onclick={() => restore(putt)}>Restore</button>
       {:else}
         {#if putt.waiting}<span class="text-sm" title="Kept here, on its way">◌</span>{/if}
-        <button class="button plain text-sm" aria-label="Putt {n}, {putt.words}: void" onclick={() => strike(putt)}>Void…</button>
+        <button class="button plain text-sm" aria-label="Putt {n}, {putt.words}: void" onclick={() => askReason(putt)}>Void…</button>
       {/if}
     </li>
   {/each}

@@ -6,16 +6,16 @@
   interface Props {
     open: boolean
     putt: Shapes['ReadingLine'] | null
-    strike: (reason: string) => void
+    giveReason: (reason: string) => void
   }
-  let { open = $bindable(), putt, strike }: Props = $props()
+  let { open = $bindable(), putt, giveReason }: Props = $props()
   const REASONS = ['talked through', 'debris on the line', 'restarted', 'misread']
   let other = $state('')
 
   function say(reason: string): void {
     open = false
     other = ''
-    strike(reason)
+    giveReason(reason)
   }
 </script>
 

@@ -176,7 +176,7 @@
           />
         </div>
         <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
-          <Tabs.Content value="putt">{#if tab === 'putt'}<PuttEntries bind:plan {fault} />{/if}</Tabs.Content>
+          <Tabs.Content value="putt">{#if tab === 'putt'}<PuttEntries bind:plan {fault} step={sheet.golfer.step_m} />{/if}</Tabs.Content>
           <Tabs.Content value="rig">
             {#if tab === 'rig'}<RigEntries bind:plan {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
           </Tabs.Content>

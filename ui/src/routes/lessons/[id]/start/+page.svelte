@@ -44,7 +44,7 @@
   const judgement = $derived(judged.data?.judgement)
   const Entry = $derived(ENTRIES[picture.data?.entry ?? ''])
 
-  let striking = $state<Putt | null>(null)
+  let voiding = $state<Putt | null>(null)
   let asking = $state(false)
   let switching = $state(false)
   let planning = $state(false)
@@ -172,9 +172,9 @@
     if (pending.begun) pending.back((name) => asked.find((it) => it.note === name)?.when === 'after')
     else mark(valid.at(-1), 'undone')
   }
-  function askWhy(putt: Putt | undefined): void {
+  function askReason(putt: Putt | undefined): void {
     if (!putt) return
-    striking = putt
+    voiding = putt
     asking = true
   }
   async function extend(by: number): Promise<void> {
@@ -192,7 +192,7 @@
   $effect(() =>
     keys.add('Recording', () => [
       { key: 'u', words: 'Undo the last putt', run: undo },
-      { key: 'v', words: 'Void the last putt, with a reason', run: () => askWhy(valid.at(-1)) },
+      { key: 'v', words: 'Void the last putt, with a reason', run: () => askReason(valid.at(-1)) },
       { key: 'n', words: 'Start a block under another condition', run: () => (switching = true) },
       { key: 'c', words: 'Plan a comparison', run: () => (planning = true) },
       { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) },
@@ -261,7 +261,7 @@
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
-        <PuttList {putts} most={5} begun={pending.begun} {undo} strike={askWhy} restore={(putt) => mark(putt, null)} />
+        <PuttList {putts} most={5} begun={pending.begun} {undo} {askReason} restore={(putt) => mark(putt, null)} />
       </div>
       <div class="mt-auto border-t border-hairline pt-2 max-desk:order-5 max-desk:px-4 max-desk:pb-2">
         <div class="flex items-center justify-between">
@@ -276,11 +276,11 @@
     </aside>
   </div>
 
-  <VoidSheet bind:open={asking} putt={striking} strike={(reason) => mark(striking ?? undefined, reason)} />
+  <VoidSheet bind:open={asking} putt={voiding} giveReason={(reason) => mark(voiding ?? undefined, reason)} />
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
     <Sheet bind:open={planning} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} planned={() => (planning = false)} />
+      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} planned={() => (planning = false)} />
     </Sheet>
   {/if}
   <Sheet bind:open={switching} title="Another condition, same station">
