@@ -229,4 +229,4 @@ def test_a_golfers_own_step_is_kept_checked_and_told_with_the_lesson(coach):
     assert coach.put(f"/golfers/{golfer['id']}", **mine)["step_m"] == 0.8
     assert coach.get(f"/lessons/{lesson['id']}")["golfer"]["step_m"] == 0.8
     refused = coach.put(f"/golfers/{golfer['id']}", 422, **mine | {"step_m": 8})
-    assert refused["errors"][0]["field"] == "step_m" and "it must be 30 cm to 1.20 m" in str(refused)
+    assert refused["errors"][0]["field"] == "step_m" and "it must be 300 mm to 1.2 m" in str(refused)
