@@ -191,7 +191,7 @@ def test_gate_readings_alone_are_judged_too():
         (0.5, "metric", "50 cm"),
         (2.5, "metric", "2.50 m"),
         (0.0254, "feet", "1 in"),
-        (2.5, "feet", "8 ft 2 1/2 in"),
+        (2.5, "feet", "8 ft 2 3/8 in"),
         (0.3047, "feet", "1 ft"),
         (1.8287, "feet", "6 ft"),
     ],

@@ -416,7 +416,7 @@ def test_a_station_is_kept_shared_and_used_again(page: Page, tmp_path):
     dialog.get_by_role("button", name="Put away Gate for Fridays").click()
     expect(dialog.get_by_text("was put away")).to_be_visible()
     broken = tmp_path / "broken.json"
-    broken.write_text(shared.read_text().replace('"version":2', '"version":9'))
+    broken.write_text(shared.read_text().replace('"version":3', '"version":9'))
     dialog.get_by_label("Read one from a file").set_input_files(broken)
     expect(dialog.get_by_role("alert")).to_contain_text("version 9")
     dialog.get_by_label("Read one from a file").set_input_files(shared)

@@ -13,7 +13,7 @@ def tape(length_m: float, units: Units) -> str:
     """A length to lay out, as read from a tape: mm under 10 cm, cm under 1 m, else m; or feet and parts of an inch.
 
     >>> tape(0.0627, "metric"), tape(2.5, "metric"), tape(2.5, "feet")
-    ('62.7 mm', '2.50 m', '8 ft 2 1/2 in')
+    ('62.7 mm', '2.50 m', '8 ft 2 3/8 in')
     """
     if units == "metric":
         if length_m < 0.1:
