@@ -7,7 +7,6 @@ import signal
 import socket
 import sys
 from datetime import UTC, datetime
-from pathlib import Path
 
 from pydantic import ValidationError
 from sqlalchemy import Engine
@@ -18,12 +17,10 @@ from ..lessons.desk.desk import open_desk
 from ..lessons.lesson.lessons import own_lessons
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, clear, connect, migrate
+from .folder import DATA, STANDINS
 from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
 from .serving import serve
-
-DATA = Path(__file__).parents[3] / ".data"
-STANDINS = DATA / "standins"
 
 
 def main() -> int:

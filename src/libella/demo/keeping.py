@@ -12,7 +12,7 @@ from ..api.base.settings import Settings
 from ..store.server.backup import BackupError, restore, save
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer
-from .__main__ import DATA
+from .folder import DATA
 
 
 def main() -> int:

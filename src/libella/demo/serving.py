@@ -16,6 +16,7 @@ from uvicorn.supervisors import Multiprocess
 from ..api.app import create_app
 from ..api.base.settings import Settings
 from ..store.server.database import connect
+from .folder import STANDINS
 from .launcher import ProgramLauncher
 
 _GRACE_S: Final = 3
@@ -39,8 +40,6 @@ def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLaunche
 
 def worker() -> FastAPI:
     """The application of one worker among several."""
-    from .__main__ import STANDINS
-
     settings = Settings()
     threading.Thread(target=_end_with, args=(os.getppid(),), daemon=True).start()
     return create_app(connect(settings.database_url), launcher=ProgramLauncher(settings.port, STANDINS))

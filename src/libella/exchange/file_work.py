@@ -23,7 +23,8 @@ _newest: dict[UUID, tuple[ColumnMapping, list[PuttRow]]] = {}
 
 def check_file(desk: Desk, id: UUID) -> None:
     """Read the whole file as told, and keep what was found."""
-    row, mapping, sheet = _file(desk, id)
+    row, mapping = _file(desk, id)
+    sheet = read_sheet(imports.content_of(desk, id))
     check, rows = Check(), list[PuttRow]()
     try:
         for it in _rows(desk, row, mapping, sheet, check):
@@ -48,10 +49,12 @@ def check_file(desk: Desk, id: UUID) -> None:
 
 def take_file(desk: Desk, id: UUID) -> None:
     """Take the good rows in, all in one transaction; one that is in already is left as it is."""
-    row, mapping, sheet = _file(desk, id)
+    row, mapping = _file(desk, id)
     kept = _newest.pop(id, None)
-    check = Check()
-    rows = iter(kept[1]) if kept and kept[0] == mapping else _rows(desk, row, mapping, sheet, check)
+    if kept and kept[0] == mapping:
+        rows = iter(kept[1])
+    else:
+        rows = _rows(desk, row, mapping, read_sheet(imports.content_of(desk, id)), Check())
     bad = file_work.work_on(desk, [id])[id].found.bad
     try:
         imports.take(desk, id, rows, bad, datetime.now(UTC), lambda done: file_work.at(desk, id, done))
@@ -65,9 +68,9 @@ def take_file(desk: Desk, id: UUID) -> None:
         file_work.end(desk, id, "done")
 
 
-def _file(desk: Desk, id: UUID) -> tuple[FileImportRow, ColumnMapping, Sheet]:
+def _file(desk: Desk, id: UUID) -> tuple[FileImportRow, ColumnMapping]:
     row = imports.file_import(desk, id)
-    return row, MAPPING.read(row.mapping or {}), read_sheet(imports.content_of(desk, id))
+    return row, MAPPING.read(row.mapping or {})
 
 
 def _rows(desk: Desk, row: FileImportRow, mapping: ColumnMapping, sheet: Sheet, check: Check) -> Iterator[PuttRow]:

@@ -18,10 +18,11 @@ from libella.core.judge.holed import holed
 from libella.core.judge.judgement import Occasion
 from libella.core.measure.interval import Interval
 from libella.core.measure.side import side_of
-from libella.core.measure.units import about, count, degrees, percent, tape
+from libella.core.measure.units import about, degrees, percent, tape
 from libella.core.set.layout import from_above, rays
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
+from libella.words.shared.counts import counted
 from tests.said import further, judge, work_words
 
 PROOF = Proof("tape", doubt_m=0.001)
@@ -214,7 +215,7 @@ def test_a_measured_length_is_never_finer_than_its_doubt(length, doubt):
 def test_small_words():
     assert degrees(0.64, 0.3) == "0.6°" and degrees(2.4, 1.8) == "2°"
     assert percent(0.999) == "over 99 %" and percent(0.001) == "under 1 %" and percent(0.5) == "50 %"
-    assert count(1, "putt") == "1 putt" and count(0, "putt") == "0 putts"
+    assert counted(1, "putt") == "1 putt" and counted(0, "putt") == "0 putts"
     assert (side_of(0.1), side_of(-0.1), side_of(0.1, 0.2)) == ("right", "left", "neither")
 
 

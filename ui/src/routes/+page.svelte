@@ -9,7 +9,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { clock, day } from '$lib/base/dates'
-  import { choices } from '$lib/data/vocabulary.svelte'
+  import { named } from '$lib/data/vocabulary.svelte'
   import { settings } from '$lib/base/settings.svelte'
 
   let search = $state('')
@@ -60,7 +60,7 @@
           <h2 class="wide min-w-0 text-xl"><a class="block truncate hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
           <span class="shrink-0 text-faded">{day(lesson.started_at)}, {clock(lesson.started_at)}</span>
         </div>
-        <p class="text-faded">{lesson.place} · {choices('surface').find((it) => it.value === lesson.surface)?.words} · {lesson.green_speed_ft} ft green</p>
+        <p class="text-faded">{lesson.place} · {named('surface', lesson.surface)} · {lesson.green_speed_ft} ft green</p>
         {#each blocks.slice(-2) as block (block.id)}
           <div class="mt-3"><VialLine {block} /></div>
         {/each}

@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, ClassVar
 from ..drawing.scene import Label, Line, Scene, Shape, box
 from ..measure.interval import Interval
 from ..measure.limits import OutOfLimits
-from ..measure.units import Units, count, fraction, tape
+from ..measure.units import Units, fraction, tape
 from .aid import Aid, Raw, Zone, choice
 
 MOST_MARKS = 100
@@ -143,7 +143,7 @@ class Scale(Aid):
             0,
             f"{self.about.name}: a ruler in inches, read to {tape(self.mark_m, units)}."
             if units == "feet"
-            else f"{self.about.name}: a ruler with {count(2 * self._marks + 1, 'mark')} of {tape(self.mark_m, units)}.",
+            else f"{self.about.name}: a ruler with {2 * self._marks + 1} marks of {tape(self.mark_m, units)}.",
             tuple(shapes),
         )
 

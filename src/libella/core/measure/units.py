@@ -100,10 +100,3 @@ def percent(share: float) -> str:
     if share > 0.99:
         return "over 99 %"
     return f"{round(share * 100)} %"
-
-
-def count(n: int, noun: str) -> str:
-    """>>> count(1, "putt"), count(3, "putt")
-    ('1 putt', '3 putts')
-    """
-    return f"{n} {noun}" if n == 1 else f"{n} {noun}s"

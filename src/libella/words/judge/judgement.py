@@ -12,7 +12,6 @@ from ...core.golfer.hand import Hand, push_or_pull
 from ...core.judge.judgement import NO_HOLE_M, Cause, Counts, Dear, Further, Gain, Judgement, Occasion, Work
 from ...core.measure.angle import hole_widths, offset_m
 from ...core.measure.interval import Interval
-from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, percent, sided, tape
 from ...core.set.station import Station
 from ..set.briefing import allows
@@ -165,14 +164,9 @@ def _doubt(summary: Summary | None) -> str:
         return ""
     bias, spread = summary.bias, summary.spread
     return (
-        f"Bias between {_signed(bias.low)} and {_signed(bias.high)}; spread {spread.value:.1f}° "
+        f"Bias between {sided(bias.low)} and {sided(bias.high)}; spread {spread.value:.1f}° "
         f"({spread.low:.1f}° to {spread.high:.1f}°): nine times in ten."
     )
-
-
-def _signed(angle: float) -> str:
-    said = f"{abs(angle):.1f}°"
-    return said if said == "0.0°" else f"{said} {side_of(angle)}"
 
 
 def _gain(it: Gain) -> str:

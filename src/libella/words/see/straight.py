@@ -58,7 +58,7 @@ def sight_words(found: LooksStraight) -> SightWords:
     n = found.trials
     answers = f"{counted(n, 'answer')}."
     if n == 0:
-        return SightWords("Nothing asked yet.", "", "")
+        return SightWords(NOTHING_ASKED, "", "")
     if found.too_noisy:
         return SightWords(
             "Too noisy to name an angle.",

@@ -9,9 +9,10 @@ from ...core.green.putt import STRAIGHT_M
 from ...core.green.slope import nearest_straight
 from ...core.measure.angle import angle_deg
 from ...core.measure.side import side_of
-from ...core.measure.units import Units, about, count, fine_degrees, tape
+from ...core.measure.units import Units, about, fine_degrees, tape
 from ...core.set.proof import WAYS, budget
 from ...core.set.station import Station
+from ..shared.counts import counted
 
 _LEAVES_M = (0.001, 0.002, 0.005)
 
@@ -139,7 +140,7 @@ def trust(station: Station, units: Units) -> tuple[str, ...]:
         shift = proof.correction_deg(rig_m)
         said.append(f"{fine_degrees(shift)} {side_of(shift)} is added to every reading.")
     if proof.noise_deg:
-        said.append(f"Reading noise {fine_degrees(proof.noise_deg)}, from {count(proof.checks, 'check')}.")
+        said.append(f"Reading noise {fine_degrees(proof.noise_deg)}, from {counted(proof.checks, 'check')}.")
     hidden = budget(proof, rig_m, drift_m=station.putt.drift_doubt_m(rig_m))
     largest = hidden.contributors[0]
     said.append(

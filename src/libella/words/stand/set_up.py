@@ -27,7 +27,7 @@ def value_words(name: str, value: Value, units: Units) -> str:
     if isinstance(value, str):
         return ENTRIES[name].options[value]
     unit = ENTRIES[name].unit
-    size = tape(abs(value), units) if unit == "m" else f"{abs(value):g}" + ("°" if unit == "deg" else " %")
+    size = _amount(abs(value), unit, units)
     if unit == "deg" and ENTRIES[name].group == "body_lines":
         return "parallel" if value == 0 else f"{size} {'right' if value > 0 else 'left'}"
     return f"{'−' if value < 0 else ''}{size}"
@@ -59,7 +59,8 @@ def _change(it: Noted, before: str, units: Units) -> str:
     if it.moved is None:
         return f"was {before}"
     entry = ENTRIES[it.name]
-    size = tape(round(abs(it.moved), 4), units) if entry.unit == "m" else f"{abs(it.moved):g}{_MARKS[entry.unit]}"
+    # Lengths to the tenth of a millimetre: the difference of two is a float's.
+    size = _amount(round(abs(it.moved), 4) if entry.unit == "m" else abs(it.moved), entry.unit, units)
     return f"{size} {entry.more if it.moved > 0 else entry.less}"
 
 
@@ -102,6 +103,10 @@ def stand_line(noted: Sequence[Noted], loose: Sequence[Wander], *, again: bool, 
 
 
 _MARKS: Final[dict[Unit, str]] = {"m": "", "deg": "°", "%": " %", "words": ""}
+
+
+def _amount(value: float, unit: Unit, units: Units) -> str:
+    return tape(value, units) if unit == "m" else f"{value:g}{_MARKS[unit]}"
 
 
 def _size(value: float, unit: Unit, units: Units) -> str:

@@ -40,6 +40,11 @@ export function shown(metres: number, ruler: Ruler): string {
   return String(Number((metres / ruler.metres).toFixed(ruler.decimals)))
 }
 
+/** The same with its unit, to be read. */
+export function withUnit(metres: number, ruler: Ruler): string {
+  return `${shown(metres, ruler)} ${ruler.unit}`
+}
+
 function eighths(count: number): string {
   const [whole, rest] = [Math.floor(Math.abs(count) / 8), Math.abs(count) % 8]
   const common = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1

@@ -3,7 +3,7 @@
   its 90 % interval, the film behind it spans the spread, a tick stands for each putt. Left of centre is left.
 -->
 <script lang="ts">
-  import { rulerFor, shown } from '$lib/base/length'
+  import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import { vialGeometry, type VialShape } from './vial'
 
@@ -35,8 +35,7 @@
   const height = $derived(top + tube + 4 + tall + (size === 'row' ? 2 : 8))
   function marked(size: number): string {
     if (vial.unit !== 'mm') return `${size.toFixed(1)}°`
-    const ruler = rulerFor(0.1, settings.units)
-    return `${shown(Math.round(size) / 1000, ruler)} ${ruler.unit}`
+    return withUnit(Math.round(size) / 1000, rulerFor(0.1, settings.units))
   }
 </script>
 

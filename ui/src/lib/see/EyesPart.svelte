@@ -11,7 +11,8 @@
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import PercentEntry from '$lib/base/PercentEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { rulerFor, shown } from '$lib/base/length'
+  import { rulerFor, withUnit } from '$lib/base/length'
+  import { placeWords, type Place } from './place'
   import SideLook from './SideLook.svelte'
   import { settings } from '$lib/base/settings.svelte'
 
@@ -27,7 +28,6 @@
     queryKey: key,
     queryFn: () => ask(api.GET('/api/lessons/{id}/eyes', { params: { path: { id: lessonId }, query: { units: settings.units } } })),
   }))
-  type Place = Shapes['EyeMarkIn']
   let lead = $state<Place | null>(null)
   let trail = $state<Place | null>(null)
   let way = $state<'mirror' | 'plumb' | 'string' | 'strip'>('mirror')
@@ -58,10 +58,6 @@
     { value: 'own' as const, words: 'Where straight looks straight' },
   ]
   const ruler = $derived(rulerFor(0.3, settings.units))
-  const said = (at: Place) => {
-    const size = (m: number) => `${shown(m < 0 ? -m : m, ruler)} ${ruler.unit}`
-    return `${size(at.inside_m)} ${at.inside_m < 0 ? 'outside' : 'inside'}, ${size(at.behind_m)} ${at.behind_m < 0 ? 'ahead' : 'behind'}`
-  }
   function mark(at: Place): void {
     if (!lead) lead = at
     else trail = at
@@ -73,8 +69,8 @@
   // What can be read again: the newest look that was not itself a second reading.
   const rereadable = $derived(sheet?.takes.findLast((it) => !it.voided && it.inside_m !== null && !it.reread_of))
   function seen(it: Shapes['EyeTakeOut']): string {
-    if (it.inside_m !== null && it.behind_m !== null) return said({ inside_m: it.inside_m, behind_m: it.behind_m })
-    const edge = (mm: number) => `${shown((mm < 0 ? -mm : mm) / 1000, ruler)} ${ruler.unit} ${mm < 0 ? 'outside' : 'inside'}`
+    if (it.inside_m !== null && it.behind_m !== null) return placeWords({ inside_m: it.inside_m, behind_m: it.behind_m })
+    const edge = (mm: number) => `${withUnit((mm < 0 ? -mm : mm) / 1000, ruler)} ${mm < 0 ? 'outside' : 'inside'}`
     if (it.low_mm === null) return `${it.way}: beyond ${edge(it.high_mm ?? 0)}`
     if (it.high_mm === null) return `${it.way}: beyond ${edge(it.low_mm)}`
     return `${it.way}: ${edge(it.low_mm)} to ${edge(it.high_mm)}`
@@ -142,7 +138,7 @@
         {/if}
       </p>
       <MirrorTap
-        scene={sheet.mirror} hand={golfer.hand} {wanted} {said} {mark}
+        scene={sheet.mirror} hand={golfer.hand} {wanted} said={placeWords} {mark}
         marks={[
           { name: 'Lead eye', at: lead },
           { name: 'Trail eye', at: trail },

@@ -11,7 +11,7 @@
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
-  import { rulerFor, shown } from '$lib/base/length'
+  import { placeWords, type Place } from './place'
   import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
@@ -20,7 +20,6 @@
   }
   let { lessonId, golfer }: Props = $props()
 
-  type Place = Shapes['EyeMarkIn']
   const client = useQueryClient()
   const units = $derived({ units: settings.units })
   const cards = createQuery(() => ({
@@ -48,11 +47,6 @@
   const now = $derived(checks.data?.find((it) => it.id === checkId))
   const step = $derived(!checkId ? 'none' : !(lead && trail) ? 'eyes' : !squared ? 'square' : answers.length < 5 ? 'directions' : 'done')
   const wanted = $derived(step === 'eyes' ? (lead ? 'Trail eye' : 'Lead eye') : null)
-  const ruler = $derived(rulerFor(0.3, settings.units))
-  const said = (at: Place) => {
-    const size = (m: number) => `${shown(m < 0 ? -m : m, ruler)} ${ruler.unit}`
-    return `${size(at.inside_m)} ${at.inside_m < 0 ? 'outside' : 'inside'}, ${size(at.behind_m)} ${at.behind_m < 0 ? 'ahead' : 'behind'}`
-  }
   const angle = $derived(now?.angles[answers.length])
   const LOOKS = [
     { looks: 'left', words: '◂ Left', key: '1', arrow: 'ArrowLeft' },
@@ -137,7 +131,7 @@
   {#if step === 'eyes' && eyes.data}
     <p class="text-lg"><strong>{wanted}:</strong> on a level mirror, the other eye shut; tap where it shows.</p>
     <MirrorTap
-      scene={eyes.data.mirror} hand={golfer.hand} {wanted} {said} {mark}
+      scene={eyes.data.mirror} hand={golfer.hand} {wanted} said={placeWords} {mark}
       marks={[
         { name: 'Lead eye', at: lead },
         { name: 'Trail eye', at: trail },

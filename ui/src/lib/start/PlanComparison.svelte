@@ -11,7 +11,7 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { planOf, type Plan } from '$lib/set/plan'
-  import { rulerFor, shown } from '$lib/base/length'
+  import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
@@ -46,7 +46,7 @@
   let busy = $state(false)
   const length = (m: number) => {
     const ruler = rulerFor(15, settings.units)
-    return `${shown(m, ruler)} ${ruler.unit}`
+    return withUnit(m, ruler)
   }
 
   async function lay(change: Partial<Plan>): Promise<string> {

@@ -1,5 +1,5 @@
 /** Angles and sizes of a stroke, in words. */
-import { rulerFor, shown } from '$lib/base/length'
+import { rulerFor, withUnit } from '$lib/base/length'
 import { settings } from '$lib/base/settings.svelte'
 
 /** An angle with its side as a shape: "◂ 0.6°", "0.6° ▸". */
@@ -12,5 +12,5 @@ export function sided(angle: number): string {
 export function sizeWords(name: string, value: number): string {
   if (!name.endsWith('_m')) return `${Math.abs(value).toFixed(1)}°${value ? (value < 0 ? ' left' : ' right') : ''}`
   const ruler = rulerFor(0.5, settings.units)
-  return `${shown(value, ruler)} ${ruler.unit}`
+  return withUnit(value, ruler)
 }

@@ -6,7 +6,7 @@
   import { place } from '$lib/base/place.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import TryAid from '$lib/set/TryAid.svelte'
-  import { rulerFor, shown } from '$lib/base/length'
+  import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import type { Shapes } from '$lib/data/client'
 
@@ -28,7 +28,7 @@
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids' }], false))
   const SIGN = { deg: '°', '%': ' %' }
   const usual = (it: Shapes['Dimension']) =>
-    it.unit === 'm' ? `${shown(it.default, rulerFor(it.high, settings.units))} ${rulerFor(it.high, settings.units).unit}` : `${it.default}${SIGN[it.unit]}`
+    it.unit === 'm' ? withUnit(it.default, rulerFor(it.high, settings.units)) : `${it.default}${SIGN[it.unit]}`
 </script>
 
 <svelte:head><title>Aids · Libella</title></svelte:head>

@@ -23,7 +23,7 @@
   import PuttEntries from '$lib/set/PuttEntries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
-  import { rulerFor, shown, stepOn } from '$lib/base/length'
+  import { rulerFor, withUnit, stepOn } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
 
   const TABS = [
@@ -137,7 +137,7 @@
       },
     }
   }
-  const tapeSaid = (high: number) => (metres: number) => `${shown(metres, rulerFor(high, settings.units))} ${rulerFor(high, settings.units).unit}`
+  const tapeSaid = (high: number) => (metres: number) => withUnit(metres, rulerFor(high, settings.units))
 
   async function lay(): Promise<string> {
     const whole = { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen?.rig_sizes_m ?? {}, aids: seen?.aids ?? [] }
