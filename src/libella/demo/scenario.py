@@ -23,7 +23,8 @@ from ..lessons.start.blocks import BlockEntry, block_sheet, record, start_block,
 from ..lessons.start.comparisons import ComparisonEntry, Condition, plan_comparison
 from ..lessons.start.sensors import ask_sensor, keep_zero, pair
 from ..lessons.start.strokes import StrokeEntry, receive
-from ..store.tables import BlockRow, StudioRow
+from ..lessons.values import KeptBlock
+from ..store.tables import StudioRow
 from .people import PEOPLE, Person, Run, Versus
 from .seeing import stand_and_see
 
@@ -126,7 +127,7 @@ class Floor:
         return at
 
     def _one(
-        self, run: Run, block: BlockRow, n: int, at: datetime, noting: np.random.Generator, sensor_id: UUID | None
+        self, run: Run, block: KeptBlock, n: int, at: datetime, noting: np.random.Generator, sensor_id: UUID | None
     ) -> datetime:
         at += _PUTT_EVERY * float(self.rng.uniform(0.7, 1.4))
         station = station_of(block)

@@ -10,7 +10,7 @@ from ..lessons.desk.desk import Desk
 from ..lessons.golfer import golfers
 from ..lessons.keep import file_work, imports
 from ..lessons.keep.imports import PuttRow
-from ..store.tables import FileImportRow
+from ..lessons.values import KeptFileImport
 from .columns import MAPPING, ColumnMapping
 from .putt_rows import Check, putts
 from .sheet import Sheet, read_sheet
@@ -68,11 +68,11 @@ def take_file(desk: Desk, id: UUID) -> None:
         file_work.end(desk, id, "done")
 
 
-def _file(desk: Desk, id: UUID) -> tuple[FileImportRow, ColumnMapping]:
+def _file(desk: Desk, id: UUID) -> tuple[KeptFileImport, ColumnMapping]:
     row = imports.file_import(desk, id)
     return row, MAPPING.read(row.mapping or {})
 
 
-def _rows(desk: Desk, row: FileImportRow, mapping: ColumnMapping, sheet: Sheet, check: Check) -> Iterator[PuttRow]:
+def _rows(desk: Desk, row: KeptFileImport, mapping: ColumnMapping, sheet: Sheet, check: Check) -> Iterator[PuttRow]:
     golfer = golfers.golfer(desk, row.golfer_id)
     return putts(sheet, mapping, golfer.name, golfer.hand, row.given_at, check)

@@ -13,7 +13,7 @@ from ..lessons.judge.tables import measures_of, strokes_by_putt
 from ..lessons.lesson.lessons import BlockSheet
 from ..lessons.start.blocks import station_of
 from ..lessons.start.strokes import StrokeSheet
-from ..store.tables import GolferRow, LessonRow
+from ..lessons.values import KeptGolfer, KeptLesson
 from .spreadsheet import for_spreadsheet
 
 FORMAT: Final = "libella-putts"
@@ -75,7 +75,7 @@ DICTIONARY: Final[tuple[Column, ...]] = (
 
 
 def rows(
-    golfer: GolferRow, lesson: LessonRow, sheets: Iterable[BlockSheet], strokes: Sequence[StrokeSheet] = ()
+    golfer: KeptGolfer, lesson: KeptLesson, sheets: Iterable[BlockSheet], strokes: Sequence[StrokeSheet] = ()
 ) -> list[dict[str, Value]]:
     """One row a putt, oldest first, keyed by column; `strokes` are what sensors told in the lesson."""
     told = strokes_by_putt(strokes)

@@ -138,7 +138,7 @@ def test_a_reading_waits_for_the_felt_call_on_every_screen(page: Page, served):
     heard = page.locator("[data-heard]")
     expect(heard).to_contain_text("shows when the felt call is in")
     page.keyboard.press("1")
-    expect(heard).to_contain_text("start")
+    expect(heard).to_contain_text("Start")
     expect(page.get_by_role("list", name="Putts, newest first").get_by_role("listitem").first).to_contain_text(
         "felt left"
     )

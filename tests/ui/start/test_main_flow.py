@@ -256,7 +256,7 @@ def test_a_refused_putt_says_why_and_is_kept_until_seen(page: Page):
     page.request.put(f"/api/lessons/{lesson}/void", data={"reason": "wrong golfer"})
     page.keyboard.press("4")
     alert = page.get_by_role("alert")
-    expect(alert).to_contain_text("Not recorded: touched the right post")
+    expect(alert).to_contain_text("Not kept: Putt touched the right post")
     expect(alert).to_contain_text("Restore the lesson")
     alert.get_by_role("button", name="I have seen it").click()
     expect(page.locator("[data-link='saved']")).to_be_visible()

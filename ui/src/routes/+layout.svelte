@@ -1,8 +1,8 @@
 <script lang="ts">
   import '../app.css'
-  import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
+  import { QueryClientProvider } from '@tanstack/svelte-query'
   import type { Snippet } from 'svelte'
-  import { Refusal } from '$lib/data/client'
+  import { cache } from '$lib/data/cache'
   import { keys } from '$lib/base/keys.svelte'
   import KeySheet from '$lib/base/KeySheet.svelte'
   import RefusedLetters from '$lib/base/RefusedLetters.svelte'
@@ -10,23 +10,12 @@
 
   let { children }: { children: Snippet } = $props()
 
-  const client = new QueryClient({
-    defaultOptions: {
-      queries: {
-        // What the server says no to stays no; silence is asked again.
-        retry: (tries, error) => tries < 3 && !(error instanceof Refusal && error.problem.status in { 404: 1, 409: 1, 422: 1 }),
-        retryDelay: (tries) => 500 * (tries + 1),
-        networkMode: 'always',
-        staleTime: 1000,
-      },
-    },
-  })
   let help = $state(false)
 </script>
 
 <svelte:window onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />
 
-<QueryClientProvider {client}>
+<QueryClientProvider client={cache}>
   <div class="flex h-dvh flex-col">
     <TopLine help={() => (help = true)} />
     <RefusedLetters />

@@ -1,8 +1,7 @@
 <!-- Today: what stands open, and who could be next. -->
 <script lang="ts">
-  import { createInfiniteQuery } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import type { Shapes } from '$lib/data/client'
   import { place } from '$lib/base/place.svelte'
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
@@ -10,27 +9,15 @@
   import VialLine from '$lib/judge/VialLine.svelte'
   import { clock, day } from '$lib/base/dates'
   import { named } from '$lib/data/vocabulary.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { golfersQuery, todayQuery } from '$lib/golfer/queries.svelte'
 
   let search = $state('')
   let adding = $state(false)
   let starting = $state(false)
   let chosen = $state<Shapes['GolferOut'] | null>(null)
 
-  const today = createInfiniteQuery(() => ({
-    queryKey: ['today', settings.units],
-    queryFn: ({ pageParam }) => ask(api.GET('/api/today', { params: { query: { after: pageParam, units: settings.units } } })),
-    initialPageParam: null as string | null,
-    getNextPageParam: (page) => page.next,
-  }))
-  const golfers = createInfiniteQuery(() => ({
-    queryKey: ['golfers', search, settings.units],
-    queryFn: ({ pageParam }) =>
-      ask(api.GET('/api/golfers', { params: { query: { q: search, after: pageParam, units: settings.units } } })),
-    initialPageParam: null as string | null,
-    getNextPageParam: (page) => page.next,
-    placeholderData: (before) => before,
-  }))
+  const today = todayQuery()
+  const golfers = golfersQuery(() => search)
   const rows = $derived(golfers.data?.pages.flatMap((it) => it.items) ?? [])
   const open = $derived(today.data?.pages.flatMap((it) => it.lessons) ?? [])
   const studio = $derived(today.data?.pages[0]?.studio)

@@ -7,7 +7,7 @@ from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS, Level
 from ...core.green.usual import UsualLength
 from ...lessons.golfer import golfers
-from ...store.tables import GolferRow
+from ...lessons.values import KeptGolfer
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, ShortWords
 
 router = APIRouter(tags=["golfers"])
@@ -50,7 +50,7 @@ class LevelOut(BaseModel):
     name: str
 
 
-def golfer_out(row: GolferRow) -> GolferOut:
+def golfer_out(row: KeptGolfer) -> GolferOut:
     """A golfer, with the usual lengths in force."""
     return GolferOut(
         id=row.id,

@@ -12,7 +12,7 @@ from ...core.drawing.scene import Scene
 from ...core.estimate import Summary
 from ...core.judge.judgement import Judgement
 from ...core.measure.interval import Interval
-from ...core.measure.side import Side, side_of
+from ...core.measure.side import Side
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
 from ...lessons.desk import kept
@@ -20,7 +20,7 @@ from ...lessons.judge import blocks as judged_blocks
 from ...lessons.judge.tables import block_tables
 from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
-from ...store.tables import GolferRow, ReadingRow
+from ...lessons.values import KeptGolfer, KeptReading
 from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
 from ...words.judge.tables import Table, table_words
 from ...words.set.station import station_words
@@ -172,19 +172,19 @@ def further(desk: AtDesk, id: UUID) -> FurtherOut:
     return FurtherOut(words=further_words(judged_blocks.further_putts(desk, id)))
 
 
-def block_line(sheet: BlockSheet, golfer: GolferRow, units: InUnits) -> BlockLine:
+def block_line(sheet: BlockSheet, golfer: KeptGolfer, units: InUnits) -> BlockLine:
     """A block in one line."""
     judgement = judged_blocks.judge_sheet(sheet, golfer)
     return _line(sheet, judgement, _said(sheet, golfer, judgement, units), units)
 
 
-def block_out(sheet: BlockSheet, golfer: GolferRow, units: InUnits) -> BlockOut:
+def block_out(sheet: BlockSheet, golfer: KeptGolfer, units: InUnits) -> BlockOut:
     """A block with its readings."""
     judgement = judged_blocks.judge_sheet(sheet, golfer)
     return _out(sheet, judgement, _said(sheet, golfer, judgement, units), units)
 
 
-def _said(sheet: BlockSheet, golfer: GolferRow, judgement: Judgement, units: InUnits) -> JudgementWords:
+def _said(sheet: BlockSheet, golfer: KeptGolfer, judgement: Judgement, units: InUnits) -> JudgementWords:
     station = blocks.station_of(sheet.block)
     return judgement_words(judgement, station, judged_blocks.occasion_of(sheet, station, golfer), units)
 
@@ -231,9 +231,8 @@ def _out(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: I
     return BlockOut(**dict(_line(sheet, judgement, said, units)), readings=readings)
 
 
-def _reading(it: ReadingRow, station: Station, units: InUnits) -> ReadingLine:
-    interval = Interval.of(it.low_deg, it.high_deg)
-    side: Side = "neither" if 0 in interval else side_of(interval.anchor)
+def _reading(it: KeptReading, station: Station, units: InUnits) -> ReadingLine:
+    side = Interval.of(it.low_deg, it.high_deg).side
     return ReadingLine(**dict(ReadingOut.model_validate(it)), words=station.rig.words(it.raw, units), side=side)
 
 

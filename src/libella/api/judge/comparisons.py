@@ -73,6 +73,13 @@ class ComparedOut(BaseModel):
         return ComparedOut(headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note)
 
 
+class PlannedPutt(BaseModel):
+    """A putt of the plan: the `nth` (from 1) of its block. It is open while the block has fewer valid putts."""
+
+    block_id: UUID
+    nth: int
+
+
 class ComparisonOut(BaseModel):
     """A comparison as it stands. `turn` is the block whose turn it is, None when all putts are in."""
 
@@ -85,21 +92,10 @@ class ComparisonOut(BaseModel):
     started_at: datetime
     blocks: list[BlockKept]
     done: list[int]
-    turns: tuple[int, ...] = Field(description="the condition of every putt, first to last")
+    plan: list[PlannedPutt] = Field(description="every putt, first to last")
     turn: UUID | None
     turn_words: str
     compared: ComparedOut
-
-
-class ChoicesOut(BaseModel):
-    orders: dict[Order, str]
-    questions: dict[Question, str]
-
-
-@router.get("/comparison-choices")
-def choices() -> ChoicesOut:
-    """The orders there are, and the questions a comparison can be planned to answer."""
-    return ChoicesOut(orders=ORDERS, questions=QUESTIONS)
 
 
 @router.put("/comparisons/{id}")
@@ -156,7 +152,7 @@ def _out(it: ComparisonSheet) -> ComparisonOut:
         started_at=row.started_at,
         blocks=blocks,
         done=[sum(not reading.voided for reading in sheet.readings) for sheet in it.sheets],
-        turns=it.turns,
+        plan=[PlannedPutt(block_id=blocks[it.condition].id, nth=it.nth) for it in it.plan],
         turn=None if at is None else blocks[at].id,
         turn_words=turn_words(it.turn, it.names),
         compared=ComparedOut.of(it.compared),

@@ -13,7 +13,7 @@ from ...lessons.lesson import lessons
 from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
 from ...lessons.start.strokes import strokes_of_all
-from ...store.tables import GolferRow, LessonRow
+from ...lessons.values import KeptGolfer, KeptLesson
 from ..base.shapes import UUID, AtDesk
 
 router = APIRouter(prefix="/exports", tags=["exports"])
@@ -39,7 +39,7 @@ def export(
     return Response(as_csv(found) if form == "csv" else as_json(found), media_type=kind, headers=headers)
 
 
-def _held(desk: Desk, scope: str, id: UUID) -> list[tuple[GolferRow, LessonRow, Sequence[BlockSheet]]]:
+def _held(desk: Desk, scope: str, id: UUID) -> list[tuple[KeptGolfer, KeptLesson, Sequence[BlockSheet]]]:
     if scope == "golfer":
         golfer = golfers.golfer(desk, id)
         return [(golfer, lesson, sheets) for lesson, sheets in lessons.every_lesson_of(desk, id)]

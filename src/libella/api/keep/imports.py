@@ -15,7 +15,7 @@ from ...lessons.desk.desk import Desk
 from ...lessons.desk.problem import Conflict, NotYet
 from ...lessons.keep import file_work, imports
 from ...lessons.keep.file_work import BadRow, Work
-from ...store.tables import FileImportRow
+from ...lessons.values import KeptFileImport
 from ...words.keep.file_work import work_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept
 
@@ -205,7 +205,7 @@ def _told(desk: Desk, id: UUID) -> ImportLine:
     return _line(imports.file_import(desk, id), work)
 
 
-def _line(row: FileImportRow, work: Work) -> ImportLine:
+def _line(row: KeptFileImport, work: Work) -> ImportLine:
     found = work.found
     return ImportLine(
         **dict(ImportKept.model_validate(row)),
@@ -227,7 +227,7 @@ def _sheet(desk: Desk, id: UUID) -> Sheet:
     return read_sheet(imports.content_of(desk, id))
 
 
-def _whole(desk: Desk, row: FileImportRow, sheet: Sheet) -> ImportOut:
+def _whole(desk: Desk, row: KeptFileImport, sheet: Sheet) -> ImportOut:
     found = columns.columns_of(sheet)
     kept = row.mapping or imports.remembered(desk, sheet.digest)
     guessed = ColumnMapping(tuple(it.guess for it in found), decimal=sheet.decimal or ".")

@@ -10,7 +10,7 @@ from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
 from ...lessons.lesson import lessons
 from ...lessons.lesson.lessons import BlockSheet
-from ...store.tables import GolferRow, LessonRow
+from ...lessons.values import KeptGolfer, KeptLesson
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
 from ..golfer.golfers import GolferOut, golfer_out
 from ..judge.blocks import BlockLine, block_line
@@ -63,7 +63,7 @@ def find(
     return GolferPage(items=items, next=more)
 
 
-def _last(desk: Desk, lesson: LessonRow, block: BlockSheet, who: GolferRow, units: InUnits) -> LastLesson:
+def _last(desk: Desk, lesson: KeptLesson, block: BlockSheet, who: KeptGolfer, units: InUnits) -> LastLesson:
     def make(_: int) -> str:
         return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
 

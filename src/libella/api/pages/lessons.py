@@ -13,7 +13,7 @@ from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
 from ...lessons.see import sights
 from ...lessons.stand import set_ups
-from ...store.tables import GolferRow, LessonRow
+from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_READ, aim_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_words
 from ...words.stand.set_up import stand_line
@@ -81,7 +81,7 @@ def today(desk: AtDesk, after: str | None = Query(None, description="page mark")
     return Today(studio=StudioOut.model_validate(studio(desk)), lessons=items, next=more)
 
 
-def _open_lesson(desk: Desk, lesson: LessonRow, golfer: GolferRow, units: InUnits) -> OpenLesson:
+def _open_lesson(desk: Desk, lesson: KeptLesson, golfer: KeptGolfer, units: InUnits) -> OpenLesson:
     def make(_: int) -> str:
         return OpenLesson(
             lesson=LessonOut.model_validate(lesson),

@@ -12,7 +12,7 @@ from ...core.see.eyes import ZONES, EyeMark, EyePlace, EyeTake, School, Way
 from ...core.see.side_look import Covers, SideWay, StringLook, Strip, StripLook
 from ...lessons.see import eyes
 from ...lessons.see.eyes import SightingEye, look_of
-from ...store import tables
+from ...lessons.values import KeptEyeTake
 from ...words.see.eyes import eye_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment
 
@@ -159,7 +159,7 @@ def want(desk: AtDesk, id: UUID, entry: WantedEyesIn) -> WantedEyesIn:
     return WantedEyesIn.model_validate(values)
 
 
-def _take_out(row: tables.EyeTakeRow) -> EyeTakeOut:
+def _take_out(row: KeptEyeTake) -> EyeTakeOut:
     look = look_of(row)
     both = isinstance(look, EyeTake)
     return EyeTakeOut(

@@ -9,6 +9,7 @@ from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.instruments import About, Aid, Dimension, Quantity, Zone, between, instruments, lay
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
+from ...core.measure.side import Side
 from ...core.measure.units import Units, about
 from ..base.shapes import Entry, InUnits, Words40
 
@@ -33,6 +34,7 @@ class ZoneOut(BaseModel):
     low: float | None
     high: float | None
     at: float
+    side: Side
     meaning: str
     left_mm: float
     right_mm: float
@@ -162,6 +164,7 @@ def _zone(zone: Zone, meaning: str) -> ZoneOut:
         low=it.low_or_none,
         high=it.high_or_none,
         at=it.anchor,
+        side=it.side,
         meaning=meaning,
         left_mm=left,
         right_mm=right,

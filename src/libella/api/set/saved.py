@@ -10,7 +10,7 @@ from pydantic import Field
 from ...exchange.station_file import from_document, to_document
 from ...lessons.set import stations
 from ...lessons.set.stations import entry_of
-from ...store.tables import SavedStationRow
+from ...lessons.values import KeptSavedStation
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Page, Search, ShortWords, cursor, opened
 from .stations import LaidIn, LaidOut
 
@@ -88,5 +88,5 @@ def bring_back(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
     return _out(stations.put_away(desk, id, None), units)
 
 
-def _out(row: SavedStationRow, units: InUnits) -> SavedOut:
+def _out(row: KeptSavedStation, units: InUnits) -> SavedOut:
     return SavedOut(id=row.id, name=row.name, **LaidOut.of(entry_of(row), units))

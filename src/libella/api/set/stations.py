@@ -20,7 +20,7 @@ from ...core.set.proof import NOT_PROVED, WAYS, Proof, Repeatability, Way, repea
 from ...core.set.proposal import propose
 from ...lessons.set import bag, stations
 from ...lessons.set.stations import AidEntry, StationEntry, entry_of
-from ...store.tables import StationRow
+from ...lessons.values import KeptStation
 from ...words.set.briefing import allows, breaks, trust
 from ...words.set.objections import Objection, objection_words
 from ...words.set.station import change_words, proposal_words, station_words
@@ -144,7 +144,7 @@ class StationOut(LaidOut):
     lesson_id: UUID
 
 
-def station_out(row: StationRow, units: InUnits) -> StationOut:
+def station_out(row: KeptStation, units: InUnits) -> StationOut:
     return StationOut(id=row.id, lesson_id=row.lesson_id, **LaidOut.of(entry_of(row), units))
 
 

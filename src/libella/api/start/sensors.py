@@ -8,7 +8,7 @@ from pydantic import BaseModel, Field
 
 from ...core.start.stroke import SENSORS, SensorKind
 from ...lessons.start import sensors, strokes
-from ...store.tables import SensorRow
+from ...lessons.values import KeptSensor
 from ..base.live import Live
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Words80
 
@@ -144,7 +144,7 @@ def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
     )
 
 
-def _state(row: SensorRow, lesson_id: UUID) -> Literal["waiting", "run out", "paired", "elsewhere"]:
+def _state(row: KeptSensor, lesson_id: UUID) -> Literal["waiting", "run out", "paired", "elsewhere"]:
     if row.token_hash is None:
         return "run out" if row.code_until <= datetime.now(UTC) else "waiting"
     return "paired" if row.lesson_id == lesson_id else "elsewhere"

@@ -3,6 +3,8 @@
 import math
 from dataclasses import dataclass
 
+from .side import Side, side_of
+
 
 @dataclass(frozen=True, slots=True)
 class Interval:
@@ -36,6 +38,11 @@ class Interval:
         """Where to draw the reading: the middle, or the closed end of an open interval (0 when both are open)."""
         ends = [end for end in (self.low, self.high) if math.isfinite(end)]
         return sum(ends) / len(ends) if ends else 0.0
+
+    @property
+    def side(self) -> Side:
+        """The side the reading lies on; one that may lie on the line has none."""
+        return "neither" if 0 in self else side_of(self.anchor)
 
     def shifted(self, by: float) -> "Interval":
         """The same reading with something added to its quantity."""

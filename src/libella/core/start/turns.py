@@ -17,6 +17,14 @@ MOST_CONDITIONS: Final = 5
 
 
 @dataclass(frozen=True, slots=True)
+class PlannedPutt:
+    """A putt of the plan: under which condition, and the how-manieth of it, from 1."""
+
+    condition: int
+    nth: int
+
+
+@dataclass(frozen=True, slots=True)
 class Plan:
     """A comparison as planned. `each`: putts under each condition; `run`: putts before the condition changes."""
 
@@ -57,6 +65,15 @@ class Plan:
             forth = not forth
         return tuple(found)
 
+    def putts(self) -> tuple[PlannedPutt, ...]:
+        """Every putt, from the first to the last."""
+        done = [0] * self.conditions
+        found: list[PlannedPutt] = []
+        for n in self.turns():
+            done[n] += 1
+            found.append(PlannedPutt(n, done[n]))
+        return tuple(found)
+
 
 @dataclass(frozen=True, slots=True)
 class Turn:
@@ -69,13 +86,7 @@ class Turn:
 
 def turn(plan: Plan, done: Sequence[int]) -> Turn:
     """Whose turn it is when each condition has so many valid putts: a putt voided is putted again in its own place."""
-    rest = list(done)
-    coming: list[int] = []
-    for n in plan.turns():
-        if rest[n] > 0:
-            rest[n] -= 1
-        else:
-            coming.append(n)
+    coming = [it.condition for it in plan.putts() if it.nth > done[it.condition]]
     if not coming:
         return Turn(None, 0, None)
     runs = [(n, len(list(same))) for n, same in groupby(coming)]

@@ -33,6 +33,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
 from ..lesson.lessons import open_lesson
 from ..set.stations import entry_of, newest_station
+from ..values import KeptAimSet, KeptLesson, KeptSetDown, value_of, values_of
 
 MOST = 80
 FEWEST = 3
@@ -66,8 +67,8 @@ class AimEntry:
 class AimSheet:
     """A set as it stands, oldest set-down first."""
 
-    set: AimSetRow
-    set_downs: Sequence[SetDownRow]
+    set: KeptAimSet
+    set_downs: Sequence[KeptSetDown]
     found: AimFound
 
     @property
@@ -86,7 +87,7 @@ class AimTable:
     aid: Moved | None
 
 
-def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> AimSetRow:
+def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSet:
     """Begin a set. Said twice it is one; said otherwise, a conflict."""
     values = asdict(entry) | {"sizes": dict(entry.sizes)}
     with desk.transaction() as session:
@@ -99,13 +100,13 @@ def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> AimSetRow:
         row, new = desk.add(session, AimSetRow, id, **values)
         if not new and any(getattr(row, name) != value for name, value in values.items()):
             raise KeptOtherwise("A set with this id was begun otherwise.", "Begin a new set.")
-        return row
+        return value_of(KeptAimSet, row)
 
 
-def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -> SetDownRow:
+def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -> KeptSetDown:
     """Keep one set-down; the same one said again changes nothing."""
     with desk.transaction() as session:
-        row = desk.get(session, AimSetRow, set_id, "set", lock=True)
+        row = value_of(KeptAimSet, desk.get(session, AimSetRow, set_id, "set", lock=True))
         _read(row, raw)
         kept = session.get(SetDownRow, (desk.studio_id, id))
         if kept is None:
@@ -115,15 +116,15 @@ def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -
             kept, _ = desk.add(session, SetDownRow, id, aim_set_id=set_id, raw=dict(raw), taken_at=taken_at)
         if (kept.aim_set_id, kept.raw, kept.taken_at) != (set_id, dict(raw), taken_at):
             raise KeptOtherwise("A set-down with this id is kept already and says something else.", "Read it again.")
-        return kept
+        return value_of(KeptSetDown, kept)
 
 
-def void_set_down(desk: Desk, id: UUID, voided: bool) -> SetDownRow:
+def void_set_down(desk: Desk, id: UUID, voided: bool) -> KeptSetDown:
     """Void a set-down, or restore it."""
     with desk.transaction() as session:
         row = desk.get(session, SetDownRow, id, "set-down", lock=True)
         row.voided = voided
-        return row
+        return value_of(KeptSetDown, row)
 
 
 def lesson_of_set(desk: Desk, id: UUID) -> UUID:
@@ -135,7 +136,7 @@ def lesson_of_set(desk: Desk, id: UUID) -> UUID:
 def aim_table(desk: Desk, lesson_id: UUID) -> AimTable:
     """The aim of a lesson."""
     with desk.transaction() as session:
-        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+        lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
         sheets = _sheets(desk, session, lesson)
         putt, _ = _laid(desk, session, lesson)
     natural = _newest(sheets, "face", aided=False)
@@ -157,7 +158,7 @@ def natural_aim(desk: Desk, golfer_id: UUID) -> Estimate | None:
         .limit(3)
     )
     with desk.transaction() as session:
-        for lesson in session.scalars(query):
+        for lesson in values_of(KeptLesson, session.scalars(query)):
             if found := _newest(_sheets(desk, session, lesson), "face", aided=False):
                 return found
     return None
@@ -176,19 +177,20 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
     return next((it for it in reversed(biases) if it), None)
 
 
-def _sheets(desk: Desk, session: Session, lesson: LessonRow) -> list[AimSheet]:
+def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
     sets = session.scalars(
         select(AimSetRow)
         .where(AimSetRow.studio_id == desk.studio_id, AimSetRow.lesson_id == lesson.id)
         .order_by(AimSetRow.started_at, AimSetRow.id)
-    ).all()
+    )
     putt, laid = _laid(desk, session, lesson)
     proof = laid.proof if laid else NOT_PROVED
     shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
-    downs = _set_downs(desk, session, [it.id for it in sets])
+    kept = values_of(KeptAimSet, sets)
+    downs = _set_downs(desk, session, [it.id for it in kept])
     found: list[AimSheet] = []
-    for row in sets:
+    for row in kept:
         own = [it for it in downs if it.aim_set_id == row.id]
         reads = [_read(row, it.raw) for it in own if not it.voided]
         # The putter against the mark needs no line: what is not known of it does not count there.
@@ -206,19 +208,19 @@ def _sheets(desk: Desk, session: Session, lesson: LessonRow) -> list[AimSheet]:
     return found
 
 
-def _laid(desk: Desk, session: Session, lesson: LessonRow) -> tuple[Putt, Station | None]:
+def _laid(desk: Desk, session: Session, lesson: KeptLesson) -> tuple[Putt, Station | None]:
     """The putt of the lesson, as laid last; a usual one before anything was laid."""
     row = newest_station(desk, session, lesson.id)
     laid = entry_of(row).station() if row else None
     return (laid.putt if laid else Putt(2.5, 0.3, lesson.green_speed_ft)), laid
 
 
-def _set_downs(desk: Desk, session: Session, set_ids: Sequence[UUID]) -> Sequence[SetDownRow]:
+def _set_downs(desk: Desk, session: Session, set_ids: Sequence[UUID]) -> Sequence[KeptSetDown]:
     query = select(SetDownRow).where(SetDownRow.studio_id == desk.studio_id, SetDownRow.aim_set_id.in_(set_ids))
-    return session.scalars(query.order_by(SetDownRow.taken_at, SetDownRow.id)).all()
+    return values_of(KeptSetDown, session.scalars(query.order_by(SetDownRow.taken_at, SetDownRow.id)))
 
 
-def _read(row: AimSetRow, raw: Raw) -> Interval:
+def _read(row: KeptAimSet, raw: Raw) -> Interval:
     if row.kind is not None:
         return lay(row.kind, row.sizes).interval(raw)
     angle, seen = raw.get("angle_deg"), raw.get("seen_deg")

@@ -11,6 +11,7 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
 from ...store.tables import Stored, StudioRow
+from ..values import KeptStudio, value_of
 from .problem import NotFound
 
 Row = TypeVar("Row", bound=Stored)
@@ -70,7 +71,7 @@ def open_desk(engine: Engine) -> Desk:
         return Desk(engine, studio.id)
 
 
-def studio(desk: Desk) -> StudioRow:
+def studio(desk: Desk) -> KeptStudio:
     """The studio itself."""
     with desk.transaction() as session:
-        return session.get_one(StudioRow, desk.studio_id)
+        return value_of(KeptStudio, session.get_one(StudioRow, desk.studio_id))

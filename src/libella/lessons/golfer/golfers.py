@@ -12,6 +12,7 @@ from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
 from ...store.tables import GolferRow
 from ..desk.desk import Desk
+from ..values import KeptGolfer, value_of, values_of
 
 PAGE = 20
 
@@ -35,37 +36,37 @@ class GolferEntry:
             checked_lengths(self.usual_lengths)
 
 
-def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> GolferRow:
+def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> KeptGolfer:
     """Add a golfer, or take over the edited entry."""
     with desk.transaction() as session:
-        values: dict[str, object] = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
+        told: dict[str, object] = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
         lengths = entry.usual_lengths
-        values |= {
+        told |= {
             "step_m": entry.step_m,
             "usual_lengths": None
             if lengths is None
             else [[it.distance_m, it.weight] for it in checked_lengths(lengths)],
         }
-        row, new = desk.add(session, GolferRow, id, **values, invented=entry.invented)
+        row, new = desk.add(session, GolferRow, id, **told, invented=entry.invented)
         if not new:
-            for name, value in values.items():
-                setattr(row, name, value)
+            for name, said in told.items():
+                setattr(row, name, said)
         session.flush()
         session.refresh(row)
-        return row
+        return value_of(KeptGolfer, row)
 
 
-def usual_of(row: GolferRow) -> tuple[UsualLength, ...]:
+def usual_of(row: KeptGolfer) -> tuple[UsualLength, ...]:
     """The lengths this golfer usually putts."""
     return USUAL if row.usual_lengths is None else tuple(UsualLength(*it) for it in row.usual_lengths)
 
 
-def golfer(desk: Desk, id: UUID) -> GolferRow:
+def golfer(desk: Desk, id: UUID) -> KeptGolfer:
     with desk.transaction() as session:
-        return desk.get(session, GolferRow, id, "golfer")
+        return value_of(KeptGolfer, desk.get(session, GolferRow, id, "golfer"))
 
 
-def find_golfers(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[GolferRow]:
+def find_golfers(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[KeptGolfer]:
     """A page of golfers by name, those whose name holds `search`, starting behind `after` (name, id)."""
     query = select(GolferRow).where(GolferRow.studio_id == desk.studio_id)
     if search.strip():
@@ -73,4 +74,4 @@ def find_golfers(desk: Desk, search: str = "", after: tuple[str, UUID] | None = 
     if after:
         query = query.where(tuple_(GolferRow.name, GolferRow.id) > after)
     with desk.transaction() as session:
-        return session.scalars(query.order_by(GolferRow.name, GolferRow.id).limit(PAGE)).all()
+        return values_of(KeptGolfer, session.scalars(query.order_by(GolferRow.name, GolferRow.id).limit(PAGE)))

@@ -11,11 +11,11 @@ from ...core.measure.units import Units
 from ...core.set.layout import rays
 from ...core.set.station import Station
 from ...core.start.ladder import Rung
-from ...store.tables import GolferRow
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet
 from ..start.blocks import block_and_golfer, rung_of, station_of, valid_intervals
+from ..values import KeptGolfer
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,7 +23,7 @@ class Judged:
     """A block with its judgement, the picture of its putts, and what the ladder says of its rig."""
 
     sheet: BlockSheet
-    golfer: GolferRow
+    golfer: KeptGolfer
     judgement: Judgement
     rays: Scene
     rung: Rung
@@ -37,13 +37,13 @@ def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
     return Judged(sheet, golfer, judge_sheet(sheet, golfer), picture, rung_of(sheet))
 
 
-def judge_sheet(sheet: BlockSheet, golfer: GolferRow) -> Judgement:
+def judge_sheet(sheet: BlockSheet, golfer: KeptGolfer) -> Judgement:
     """The judgement of a block already read from the store."""
     station = station_of(sheet.block)
     return judge(valid_intervals(sheet), station, occasion_of(sheet, station, golfer), planned=sheet.block.planned)
 
 
-def occasion_of(sheet: BlockSheet, station: Station, golfer: GolferRow) -> Occasion:
+def occasion_of(sheet: BlockSheet, station: Station, golfer: KeptGolfer) -> Occasion:
     """What a block is judged for."""
     noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
     ended = holed(noted, station.putt.window) if sheet.block.hole else None

@@ -8,21 +8,22 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ...core.judge.comparing import Arm, Compared, Question, compared
-from ...core.start.turns import Turn
+from ...core.start.turns import PlannedPutt, Turn
 from ...store.tables import BlockRow, ComparisonRow, LessonRow
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet, blocks_where
 from ..start.blocks import station_of, valid_intervals
 from ..start.comparisons import blocks_of_comparison, plan_of, turn_of
+from ..values import KeptComparison, value_of, values_of
 
 
 @dataclass(frozen=True, slots=True)
 class ComparisonSheet:
     """A comparison as it stands: its blocks in the order of its conditions, whose turn it is, what they come to."""
 
-    comparison: ComparisonRow
+    comparison: KeptComparison
     sheets: Sequence[BlockSheet]
-    turns: tuple[int, ...]
+    plan: tuple[PlannedPutt, ...]
     turn: Turn
     compared: Compared
 
@@ -39,7 +40,7 @@ class ComparisonSheet:
 def comparison_sheet(desk: Desk, id: UUID) -> ComparisonSheet:
     """One comparison as it stands."""
     with desk.transaction() as session:
-        row = desk.get(session, ComparisonRow, id, "comparison")
+        row = value_of(KeptComparison, desk.get(session, ComparisonRow, id, "comparison"))
         return _sheet(desk, session, row)
 
 
@@ -49,7 +50,7 @@ def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson")
         rows = session.scalars(query.order_by(ComparisonRow.started_at, ComparisonRow.id)).all()
-        return [_sheet(desk, session, row) for row in rows]
+        return [_sheet(desk, session, it) for it in values_of(KeptComparison, rows)]
 
 
 def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question) -> Compared:
@@ -72,10 +73,10 @@ def _arm(sheet: BlockSheet, name: str) -> Arm:
     return Arm(name, tuple(valid_intervals(sheet)), station_of(sheet.block))
 
 
-def _sheet(desk: Desk, session: Session, row: ComparisonRow) -> ComparisonSheet:
+def _sheet(desk: Desk, session: Session, row: KeptComparison) -> ComparisonSheet:
     sheets = blocks_of_comparison(desk, session, row)
     plan = plan_of(row, len(sheets))
     at = turn_of(plan, sheets)
     arms = [_arm(it, it.block.condition) for it in sheets]
     found = compared(arms, row.question, final=at.condition is None)
-    return ComparisonSheet(row, sheets, plan.turns(), at, found)
+    return ComparisonSheet(row, sheets, plan.putts(), at, found)

@@ -11,26 +11,28 @@ from ...core.judge.noted import tables
 from ...core.judge.table import TableFacts
 from ...core.measure.interval import Interval
 from ...core.start.notes import Notes
-from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
+from ...store.tables import BlockRow, GolferRow, LessonRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet, blocks_where
 from ..start.blocks import path_of, station_of, valid_intervals
 from ..start.strokes import StrokeSheet, strokes_of
+from ..values import KeptReading
 
 
 def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
     """Every table that what was noted and told allows, the chain first."""
     with desk.transaction() as session:
-        block = desk.get(session, BlockRow, id, "block")
-        lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")
+        lesson_id = desk.get(session, BlockRow, id, "block").lesson_id
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
         hand = desk.get(session, GolferRow, lesson.golfer_id, "golfer").hand
-        sheets = blocks_where(desk, session, BlockRow.lesson_id == block.lesson_id)
+        sheets = blocks_where(desk, session, BlockRow.lesson_id == lesson_id)
     [own] = [it for it in sheets if it.block.id == id]
-    told = strokes_by_putt(strokes_of(desk, block.lesson_id))
+    told = strokes_by_putt(strokes_of(desk, lesson_id))
+    block = own.block
     valid = [it for it in own.readings if not it.voided]
     station = station_of(block)
-    aim = aim_table(desk, block.lesson_id).sum
+    aim = aim_table(desk, lesson_id).sum
     links = chain(
         [delivered(it, told.get(it.id, ())) for it in valid],
         Aimed(aim.mark, aim.to_mark, aim.face),
@@ -56,14 +58,14 @@ def strokes_by_putt(strokes: Sequence[StrokeSheet]) -> dict[UUID, list[StrokeShe
     return found
 
 
-def measures_of(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Mapping[str, float]:
+def measures_of(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Mapping[str, float]:
     """A putt's links as sensors told them, and where none did, as they were noted or came with a file."""
     noted = {name: value for name, value in reading.notes.items() if isinstance(value, float | int)}
     told = {name: value for it in strokes for name, value in it.measures.items()}
     return noted | told
 
 
-def delivered(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Delivered:
+def delivered(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Delivered:
     """A putt's place in the chain."""
     it = measures_of(reading, strokes)
     readers = {name: sheet.sensor.id for sheet in strokes for name in sheet.measures if name.startswith("face_")}
@@ -79,7 +81,7 @@ def delivered(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Delivered:
     )
 
 
-def notes_of(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Notes:
+def notes_of(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Notes:
     """What was noted of a putt; where a sensor told the strike and nobody noted it, the place it was on the face."""
     notes: Notes = reading.notes
     toe = measures_of(reading, strokes).get("strike_toe_mm")
@@ -91,7 +93,7 @@ def notes_of(reading: ReadingRow, strokes: Sequence[StrokeSheet]) -> Notes:
 _MIDDLE_MM = 5.0
 
 
-def _start(reading: ReadingRow) -> Interval:
+def _start(reading: KeptReading) -> Interval:
     return Interval.of(reading.low_deg, reading.high_deg)
 
 

@@ -24,6 +24,7 @@ from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
 from ..see.maps import map_sheet
 from ..stand.set_ups import newest_values
+from ..values import KeptGolfer, KeptQuickCheck, KeptSetUpCard, value_of, values_of
 
 PAGE = 20
 GAP = Bounds(-SquareReference().half_width_m, SquareReference().half_width_m, "m")
@@ -46,7 +47,7 @@ _LOOKED: Final[Stored[Looked]] = Stored(Looked)
 class KeptCard:
     """A card with when and why it was kept."""
 
-    row: SetUpCardRow
+    row: KeptSetUpCard
     card: Card
 
 
@@ -67,7 +68,7 @@ class CheckEntry:
 class CheckSheet:
     """A check with what it says against its card; `angles` are the true angles to ask, in order."""
 
-    check: QuickCheckRow
+    check: KeptQuickCheck
     card: KeptCard
     entry: CheckEntry
     angles: tuple[float, ...]
@@ -115,11 +116,11 @@ def put_away_card(desk: Desk, id: UUID, at: datetime | None) -> KeptCard:
         return _kept(row)
 
 
-def card(desk: Desk, id: UUID) -> tuple[KeptCard, GolferRow]:
+def card(desk: Desk, id: UUID) -> tuple[KeptCard, KeptGolfer]:
     """One card and whose it is."""
     with desk.transaction() as session:
         row = desk.get(session, SetUpCardRow, id, "card")
-        return _kept(row), desk.get(session, GolferRow, row.golfer_id, "golfer")
+        return _kept(row), value_of(KeptGolfer, desk.get(session, GolferRow, row.golfer_id, "golfer"))
 
 
 def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
@@ -139,7 +140,7 @@ def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
         return [_kept(it) for it in session.scalars(query)]
 
 
-def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> QuickCheckRow:
+def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> KeptQuickCheck:
     """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
     if len(entry.answers) > DIRECTIONS:
         raise OutOfLimits("answers", f"A check asks {DIRECTIONS} directions.", limit=f"{DIRECTIONS}", unit="answers")
@@ -156,13 +157,13 @@ def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: da
             if (row.lesson_id, row.card_id) != (lesson_id, entry.card_id):
                 raise KeptOtherwise("A check with this id is kept already, elsewhere.", "Begin a new check.")
             row.raw = raw
-        return row
+        return value_of(KeptQuickCheck, row)
 
 
 def check_sheet(desk: Desk, id: UUID) -> CheckSheet:
     """One check against its card."""
     with desk.transaction() as session:
-        row = desk.get(session, QuickCheckRow, id, "check")
+        row = value_of(KeptQuickCheck, desk.get(session, QuickCheckRow, id, "check"))
         return _checked(row, _kept(desk.get(session, SetUpCardRow, row.card_id, "card")))
 
 
@@ -171,11 +172,12 @@ def checks_of(desk: Desk, lesson_id: UUID) -> list[CheckSheet]:
     query = select(QuickCheckRow).where(QuickCheckRow.studio_id == desk.studio_id, QuickCheckRow.lesson_id == lesson_id)
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson")
-        rows = session.scalars(query.order_by(QuickCheckRow.taken_at.desc(), QuickCheckRow.id.desc())).all()
+        found = session.scalars(query.order_by(QuickCheckRow.taken_at.desc(), QuickCheckRow.id.desc())).all()
+        rows = values_of(KeptQuickCheck, found)
         return [_checked(it, _kept(desk.get(session, SetUpCardRow, it.card_id, "card"))) for it in rows]
 
 
-def _checked(row: QuickCheckRow, kept: KeptCard) -> CheckSheet:
+def _checked(row: KeptQuickCheck, kept: KeptCard) -> CheckSheet:
     told = _LOOKED.read(row.raw)
     entry = CheckEntry(row.card_id, told.eyes, told.square_m, told.answers)
     # Nobody foresees them, and they are the same when asked again.
@@ -192,4 +194,4 @@ def _square(gap_m: float | None) -> Interval | None:
 
 
 def _kept(row: SetUpCardRow) -> KeptCard:
-    return KeptCard(row, _CARD.read(row.raw))
+    return KeptCard(value_of(KeptSetUpCard, row), _CARD.read(row.raw))

@@ -20,7 +20,7 @@ from ...store.tables import BlockRow, ColumnMapRow, FileImportRow, GolferRow, Le
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotYet
 from ..set.stations import StationEntry, laid_values
-from ..start.blocks import station_of
+from ..values import KeptFileImport, KeptGolfer, value_of, values_of
 
 MOST_BLOCKS = 2000
 _TOGETHER = 5000
@@ -64,7 +64,7 @@ Progress = Callable[[int], None]
 """Told how many putts are written; may raise `Cancelled`."""
 
 
-def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: datetime) -> FileImportRow:
+def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: datetime) -> KeptFileImport:
     """Keep a file as it was given. Given again under its id it is one."""
     digest = hashlib.sha256(content).hexdigest()
     with desk.transaction() as session:
@@ -73,12 +73,12 @@ def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: d
         row, new = desk.add(session, FileImportRow, id, **values, content=gzip.compress(content, 3))
         if not new and (row.digest, row.golfer_id) != (digest, golfer_id):
             raise KeptOtherwise("Another file was given under this id.", "Give it anew.")
-        return row
+        return value_of(KeptFileImport, row)
 
 
-def file_import(desk: Desk, id: UUID) -> FileImportRow:
+def file_import(desk: Desk, id: UUID) -> KeptFileImport:
     with desk.transaction() as session:
-        return desk.get(session, FileImportRow, id, "import")
+        return value_of(KeptFileImport, desk.get(session, FileImportRow, id, "import"))
 
 
 def content_of(desk: Desk, id: UUID) -> bytes:
@@ -89,14 +89,14 @@ def content_of(desk: Desk, id: UUID) -> bytes:
         return gzip.decompress(session.scalars(query.options(undefer(FileImportRow.content))).one().content)
 
 
-def imports_of(desk: Desk, golfer_id: UUID) -> Sequence[FileImportRow]:
+def imports_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptFileImport]:
     """A golfer's files, newest first."""
     query = select(FileImportRow).where(FileImportRow.studio_id == desk.studio_id, FileImportRow.golfer_id == golfer_id)
     with desk.transaction() as session:
-        return session.scalars(query.order_by(FileImportRow.given_at.desc()).limit(20)).all()
+        return values_of(KeptFileImport, session.scalars(query.order_by(FileImportRow.given_at.desc()).limit(20)))
 
 
-def taken_before(desk: Desk, row: FileImportRow) -> datetime | None:
+def taken_before(desk: Desk, row: KeptFileImport) -> datetime | None:
     """When the very same file was taken in for the same golfer, and not undone since."""
     query = select(func.max(FileImportRow.taken_at)).where(
         FileImportRow.studio_id == desk.studio_id,
@@ -130,7 +130,7 @@ def remembered(desk: Desk, headings: str) -> Mapping[str, Any] | None:
 
 def take(
     desk: Desk, id: UUID, rows: Iterator[PuttRow], skipped: int, at: datetime, progress: Progress
-) -> FileImportRow:
+) -> KeptFileImport:
     """Take a file's putts in, in one transaction.
 
     Lessons are the file's own, and ended: nobody adds to them by accident, and undoing touches nothing else.
@@ -138,11 +138,11 @@ def take(
     with desk.transaction() as session:
         row = desk.get(session, FileImportRow, id, "import", lock=True)
         if row.state == "taken":
-            return row
+            return value_of(KeptFileImport, row)
         # Thousands of statements are one change of what is told of the golfer: it is raised at the end.
         session.execute(text("set local libella.quiet = 'on'"))
         golfer = desk.get(session, GolferRow, row.golfer_id, "golfer")
-        made = _Made(desk, session, row, golfer)
+        made = _Made(desk, session, value_of(KeptFileImport, row), value_of(KeptGolfer, golfer))
         waiting: list[tuple[object, ...]] = []
         done = 0
         for it in rows:
@@ -158,10 +158,10 @@ def take(
         made.end()
         golfer.updated_at = at
         row.state, row.putts, row.skipped, row.taken_at = "taken", done, skipped, at
-        return row
+        return value_of(KeptFileImport, row)
 
 
-def undo(desk: Desk, id: UUID, undone: bool, at: datetime) -> FileImportRow:
+def undo(desk: Desk, id: UUID, undone: bool, at: datetime) -> KeptFileImport:
     """Undo an import by voiding the lessons it made, or bring them back."""
     with desk.transaction() as session:
         row = desk.get(session, FileImportRow, id, "import", lock=True)
@@ -174,7 +174,7 @@ def undo(desk: Desk, id: UUID, undone: bool, at: datetime) -> FileImportRow:
             .values(**values)
         )
         row.state = "undone" if undone else "taken"
-        return row
+        return value_of(KeptFileImport, row)
 
 
 @dataclass
@@ -183,8 +183,8 @@ class _Made:
 
     desk: Desk
     session: Session
-    row: FileImportRow
-    golfer: GolferRow
+    row: KeptFileImport
+    golfer: KeptGolfer
 
     def __post_init__(self) -> None:
         self._lessons: dict[str, _Held[LessonRow]] = {}
@@ -236,7 +236,7 @@ class _Made:
             started_at=it.taken_at,
             **laid,
         )
-        held = self._blocks[(it.lesson, *it.block)] = _Held(self._add(block), station_of(block))
+        held = self._blocks[(it.lesson, *it.block)] = _Held(self._add(block), it.station.station())
         return held
 
     def _add(self, row: Any) -> Any:

@@ -14,6 +14,7 @@ from ...core.set.floor import Surface
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict
+from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, KeptStation, value_of, values_of
 
 PAGE = 12
 
@@ -38,9 +39,9 @@ class LessonEntry:
 class LessonSheet:
     """A lesson with everything that stands in it, oldest first."""
 
-    lesson: LessonRow
-    golfer: GolferRow
-    stations: Sequence[StationRow]
+    lesson: KeptLesson
+    golfer: KeptGolfer
+    stations: Sequence[KeptStation]
     blocks: Sequence["BlockSheet"]
 
 
@@ -48,11 +49,11 @@ class LessonSheet:
 class BlockSheet:
     """A block with its readings, voided ones included, oldest first."""
 
-    block: BlockRow
-    readings: Sequence[ReadingRow]
+    block: KeptBlock
+    readings: Sequence[KeptReading]
 
 
-def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> LessonRow:
+def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> KeptLesson:
     """Start a lesson, or take over its edited entry; its golfer stays."""
     with desk.transaction() as session:
         desk.get(session, GolferRow, entry.golfer_id, "golfer")
@@ -62,10 +63,10 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> LessonRow:
                 raise Conflict("This lesson belongs to another golfer.", "Start a new lesson for this golfer.")
             for name in ("place", "surface", "green_speed_ft", "started_at", "conditions"):
                 setattr(row, name, getattr(entry, name))
-        return row
+        return value_of(KeptLesson, row)
 
 
-def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = None) -> LessonRow:
+def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = None) -> KeptLesson:
     """The lesson, or `Conflict` where it takes nothing more: voided, or ended before `at` (always, without one)."""
     row = desk.get(session, LessonRow, id, "lesson")
     if row.voided_at is not None:
@@ -73,33 +74,33 @@ def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = No
     # What was taken before the end may arrive after it: it was waiting for the network.
     if row.ended_at is not None and (at is None or at > row.ended_at):
         raise Closed("This lesson has ended.", "Open the lesson again, then go on.")
-    return row
+    return value_of(KeptLesson, row)
 
 
-def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> LessonRow:
+def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> KeptLesson:
     """End a lesson, or open it again (None)."""
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, id, "lesson", lock=True)
         if ended_at and ended_at < row.started_at:
             raise Conflict("A lesson can't end before it started.", "Check the clock of this device.")
         row.ended_at = ended_at
-        return row
+        return value_of(KeptLesson, row)
 
 
-def read_laser_cautions(desk: Desk, id: UUID, at: datetime) -> LessonRow:
+def read_laser_cautions(desk: Desk, id: UUID, at: datetime) -> KeptLesson:
     """Note that the laser's cautions were read; the first time in a lesson counts."""
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, id, "lesson", lock=True)
         row.laser_read_at = row.laser_read_at or at
-        return row
+        return value_of(KeptLesson, row)
 
 
-def void_lesson(desk: Desk, id: UUID, reason: str | None, at: datetime) -> LessonRow:
+def void_lesson(desk: Desk, id: UUID, reason: str | None, at: datetime) -> KeptLesson:
     """Void a lesson, or restore it (reason None). Its readings stay as they are."""
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, id, "lesson", lock=True)
         row.voided_at, row.void_reason = (at, reason) if reason else (None, None)
-        return row
+        return value_of(KeptLesson, row)
 
 
 def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
@@ -111,8 +112,13 @@ def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
             select(StationRow)
             .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == id)
             .order_by(StationRow.laid_at, StationRow.id)
-        ).all()
-    return LessonSheet(lesson, golfer, stations, blocks_of(desk, [id]))
+        )
+        return LessonSheet(
+            value_of(KeptLesson, lesson),
+            value_of(KeptGolfer, golfer),
+            values_of(KeptStation, stations),
+            blocks_where(desk, session, BlockRow.lesson_id == id),
+        )
 
 
 def blocks_of(desk: Desk, lesson_ids: Sequence[UUID]) -> list[BlockSheet]:
@@ -125,26 +131,26 @@ def blocks_where(desk: Desk, session: Session, *which: ColumnElement[bool]) -> l
     """The blocks of this studio that fulfil something, with their readings, oldest first."""
     blocks = session.scalars(
         select(BlockRow).where(BlockRow.studio_id == desk.studio_id, *which).order_by(BlockRow.started_at, BlockRow.id)
-    ).all()
-    return with_readings(desk, session, blocks)
+    )
+    return with_readings(desk, session, values_of(KeptBlock, blocks))
 
 
-def with_readings(desk: Desk, session: Session, blocks: Sequence[BlockRow]) -> list[BlockSheet]:
+def with_readings(desk: Desk, session: Session, blocks: Sequence[KeptBlock]) -> list[BlockSheet]:
     """Blocks with their readings, oldest first."""
     readings = session.scalars(
         select(ReadingRow)
         .where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id.in_([it.id for it in blocks]))
         .order_by(ReadingRow.taken_at, ReadingRow.id)
-    ).all()
-    by_block: dict[UUID, list[ReadingRow]] = {it.id: [] for it in blocks}
+    )
+    by_block: dict[UUID, list[KeptReading]] = {it.id: [] for it in blocks}
     for reading in readings:
-        by_block[reading.block_id].append(reading)
+        by_block[reading.block_id].append(value_of(KeptReading, reading))
     return [BlockSheet(it, by_block[it.id]) for it in blocks]
 
 
 def lessons_of(
     desk: Desk, golfer_id: UUID, before: tuple[datetime, UUID] | None = None
-) -> Sequence[tuple[LessonRow, list[BlockSheet]]]:
+) -> Sequence[tuple[KeptLesson, list[BlockSheet]]]:
     """A page of a golfer's lessons with their blocks, newest first; voided ones are left out."""
     query = select(LessonRow).where(
         LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None)
@@ -153,21 +159,22 @@ def lessons_of(
         query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
-        rows = session.scalars(query.order_by(LessonRow.started_at.desc(), LessonRow.id.desc()).limit(PAGE)).all()
+        query = query.order_by(LessonRow.started_at.desc(), LessonRow.id.desc()).limit(PAGE)
+        rows = values_of(KeptLesson, session.scalars(query))
     return _with_blocks(desk, rows)
 
 
-def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[LessonRow, list[BlockSheet]]]:
+def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[KeptLesson, list[BlockSheet]]]:
     """All of a golfer's lessons with their blocks, oldest first; voided ones are left out."""
     query = select(LessonRow).where(
         LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None)
     )
     with desk.transaction() as session:
-        rows = session.scalars(query.order_by(LessonRow.started_at, LessonRow.id)).all()
+        rows = values_of(KeptLesson, session.scalars(query.order_by(LessonRow.started_at, LessonRow.id)))
     return _with_blocks(desk, rows)
 
 
-def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Sequence[tuple[LessonRow, GolferRow]]:
+def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Sequence[tuple[KeptLesson, KeptGolfer]]:
     """A page of the lessons in progress, newest first, starting behind `before` (started, id)."""
     query = (
         select(LessonRow, GolferRow)
@@ -179,10 +186,12 @@ def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Seq
     if before:
         query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
     with desk.transaction() as session:
-        return [(lesson, golfer) for lesson, golfer in session.execute(query)]
+        return [
+            (value_of(KeptLesson, lesson), value_of(KeptGolfer, golfer)) for lesson, golfer in session.execute(query)
+        ]
 
 
-def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[LessonRow, list[BlockSheet]]]:
+def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[KeptLesson, list[BlockSheet]]]:
     """Each golfer's newest lesson that holds a block, by golfer."""
     held = select(BlockRow.lesson_id).where(BlockRow.studio_id == desk.studio_id)
     query = (
@@ -193,7 +202,7 @@ def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[L
         .order_by(LessonRow.golfer_id, LessonRow.started_at.desc())
     )
     with desk.transaction() as session:
-        rows = session.scalars(query).all()
+        rows = values_of(KeptLesson, session.scalars(query))
     return {lesson.golfer_id: (lesson, blocks) for lesson, blocks in _with_blocks(desk, rows)}
 
 
@@ -206,7 +215,7 @@ def own_lessons(desk: Desk) -> int:
     return len(rows)
 
 
-def _with_blocks(desk: Desk, rows: Sequence[LessonRow]) -> list[tuple[LessonRow, list[BlockSheet]]]:
+def _with_blocks(desk: Desk, rows: Sequence[KeptLesson]) -> list[tuple[KeptLesson, list[BlockSheet]]]:
     by_lesson: dict[UUID, list[BlockSheet]] = {it.id: [] for it in rows}
     for sheet in blocks_of(desk, list(by_lesson)):
         by_lesson[sheet.block.lesson_id].append(sheet)

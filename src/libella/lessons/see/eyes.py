@@ -30,6 +30,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
+from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
 
 EDGE = Bounds(-150.0, 150.0, "mm")
 AnyLook = EyeTake | SideLook
@@ -42,7 +43,7 @@ LOOK: Final[Stored[AnyLook]] = Stored(AnyLook)
 class EyeSheet:
     """The looks of a lesson with what they say, newest last."""
 
-    takes: Sequence[EyeTakeRow]
+    takes: Sequence[KeptEyeTake]
     looks: Sequence[EyeTake]
     """Those that count and mark both eyes, first readings only."""
     found: EyePlace | None
@@ -56,7 +57,7 @@ class EyeSheet:
 
 def keep_take(
     desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken_at: datetime, reread_of: UUID | None = None
-) -> EyeTakeRow:
+) -> KeptEyeTake:
     """Keep one look; the same one said again changes nothing.
 
     `reread_of`: the look this one reads again, nothing having moved. It counts for the reading error only.
@@ -66,20 +67,24 @@ def keep_take(
         open_lesson(desk, session, lesson_id)
         if reread_of is not None:
             first = desk.get(session, EyeTakeRow, reread_of, "look")
-            if first.lesson_id != lesson_id or not isinstance(look, EyeTake) or not isinstance(look_of(first), EyeTake):
+            if (
+                first.lesson_id != lesson_id
+                or not isinstance(look, EyeTake)
+                or not isinstance(LOOK.read(first.raw), EyeTake)
+            ):
                 raise Conflict("Only a look at both eyes in this lesson can be read again.", "Keep it as a new look.")
         row, _ = desk.add(session, EyeTakeRow, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
-        if (row.lesson_id, look_of(row), row.taken_at, row.reread_of) != (lesson_id, look, taken_at, reread_of):
+        if (row.lesson_id, LOOK.read(row.raw), row.taken_at, row.reread_of) != (lesson_id, look, taken_at, reread_of):
             raise KeptOtherwise("A look with this id is kept already and says something else.", "Mark the eyes again.")
-        return row
+        return value_of(KeptEyeTake, row)
 
 
-def void_take(desk: Desk, id: UUID, voided: bool) -> EyeTakeRow:
+def void_take(desk: Desk, id: UUID, voided: bool) -> KeptEyeTake:
     """Void a look, or restore it."""
     with desk.transaction() as session:
         row = desk.get(session, EyeTakeRow, id, "look", lock=True)
         row.voided = voided
-        return row
+        return value_of(KeptEyeTake, row)
 
 
 def want_eyes(
@@ -88,7 +93,7 @@ def want_eyes(
     school: School,
     zone_mm: tuple[float, float] | None,
     sighting_eye: SightingEye | None = None,
-) -> GolferRow:
+) -> KeptGolfer:
     """Where this golfer's eyes are wanted: a school, with its own edges or the school's (None).
 
     `sighting_eye` None leaves what is noted.
@@ -108,16 +113,16 @@ def want_eyes(
         row.eye_school, row.eye_zone_mm = school, None if zone_mm is None else list(zone_mm)
         if sighting_eye is not None:
             row.sighting_eye = sighting_eye
-        return row
+        return value_of(KeptGolfer, row)
 
 
 def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     """The looks of a lesson."""
     with desk.transaction() as session:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+        golfer = value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
         query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
-        takes = session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)).all()
+        takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
     hand = golfer.hand
     zone = zone_of(golfer)
     valid = {it.id: it for it in takes if not it.voided}
@@ -145,13 +150,13 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     )
 
 
-def zone_of(golfer: GolferRow) -> tuple[float, float] | None:
+def zone_of(golfer: KeptGolfer) -> tuple[float, float] | None:
     """Where this golfer's eyes are wanted, mm inside; None where straight looks straight."""
     if golfer.eye_school == "own" or golfer.eye_zone_mm is None:
         return ZONES[golfer.eye_school]
     return float(golfer.eye_zone_mm[0]), float(golfer.eye_zone_mm[1])
 
 
-def look_of(take: EyeTakeRow) -> AnyLook:
+def look_of(take: KeptEyeTake) -> AnyLook:
     """A kept look in terms of core."""
     return LOOK.read(take.raw)

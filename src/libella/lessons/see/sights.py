@@ -39,6 +39,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
 from ..lesson.lessons import open_lesson
 from ..set.stations import entry_of, newest_station
+from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
 
 MOST_TRIALS = 80
 LOOKS_STRAIGHT_MATTERS = MATTERS["looks_straight"].matters_from
@@ -78,8 +79,8 @@ class Asked:
 class SightSheet:
     """A test as it stands. `next` is None where the way of asking needs none, or enough was asked."""
 
-    test: SightTestRow
-    trials: Sequence[SightTrialRow]
+    test: KeptSightTest
+    trials: Sequence[KeptSightTrial]
     found: LooksStraight
     vial: Vial
     next: Asked | None
@@ -94,7 +95,7 @@ class SightSheet:
         return Tried(position_of(it.position), self.found, it.playable, it.comfort, it.trust)
 
 
-def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> SightTestRow:
+def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     """Begin a test. Said twice it is one; said otherwise, a conflict."""
     with desk.transaction() as session:
         open_lesson(desk, session, entry.lesson_id)
@@ -105,14 +106,14 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> SightTestRow:
                 limit="a breaking putt under Set, or the line to the hole",
                 unit="",
             )
-        values = asdict(entry) | {"position": dict(position_of(entry.position))}
-        row, new = desk.add(session, SightTestRow, id, **values)
-        if not new and any(getattr(row, name) != value for name, value in values.items()):
+        told = asdict(entry) | {"position": dict(position_of(entry.position))}
+        row, new = desk.add(session, SightTestRow, id, **told)
+        if not new and any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise("A test with this id was begun otherwise.", "Begin a new test.")
-        return row
+        return value_of(KeptSightTest, row)
 
 
-def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> SightTrialRow:
+def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> KeptSightTrial:
     """Keep one answer; the same one said again changes nothing.
 
     Raises
@@ -121,7 +122,7 @@ def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) ->
         for an answer this way of asking does not give.
     """
     with desk.transaction() as session:
-        test = desk.get(session, SightTestRow, test_id, "test", lock=True)
+        test = value_of(KeptSightTest, desk.get(session, SightTestRow, test_id, "test", lock=True))
         _read(test, raw)
         kept = session.get(SightTrialRow, (desk.studio_id, id))
         if kept is None:
@@ -133,26 +134,26 @@ def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) ->
             kept, _ = desk.add(session, SightTrialRow, id, test_id=test_id, raw=dict(raw), taken_at=taken_at)
         if kept.test_id != test_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
             raise KeptOtherwise("An answer with this id is kept already and says something else.", "Answer again.")
-        return kept
+        return value_of(KeptSightTrial, kept)
 
 
-def void_answer(desk: Desk, id: UUID, voided: bool) -> SightTrialRow:
+def void_answer(desk: Desk, id: UUID, voided: bool) -> KeptSightTrial:
     """Void an answer (a slip of the finger), or restore it."""
     with desk.transaction() as session:
         row = desk.get(session, SightTrialRow, id, "answer", lock=True)
         row.voided = voided
-        return row
+        return value_of(KeptSightTrial, row)
 
 
-def show_test(desk: Desk, id: UUID, at: datetime | None) -> SightTestRow:
+def show_test(desk: Desk, id: UUID, at: datetime | None) -> KeptSightTest:
     """Show what a test found; from then on it takes no more answers. None hides it again and goes on."""
     with desk.transaction() as session:
         row = desk.get(session, SightTestRow, id, "test", lock=True)
         row.ended_at = at
-        return row
+        return value_of(KeptSightTest, row)
 
 
-def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, trust: int | None) -> SightTestRow:
+def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, trust: int | None) -> KeptSightTest:
     """How the golfer found the position of a test: comfort and trust 1 to 5, None while it was not said."""
     for name, score in (("comfort", comfort), ("trust", trust)):
         if score is not None:
@@ -160,13 +161,13 @@ def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, tru
     with desk.transaction() as session:
         row = desk.get(session, SightTestRow, id, "test", lock=True)
         row.playable, row.comfort, row.trust = playable, comfort, trust
-        return row
+        return value_of(KeptSightTest, row)
 
 
 def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
     """One test with what it found and what to ask next."""
     with desk.transaction() as session:
-        test = desk.get(session, SightTestRow, id, "test")
+        test = value_of(KeptSightTest, desk.get(session, SightTestRow, id, "test"))
         return _sheet(test, _trials(desk, session, id), _putt(desk, session, test.lesson_id))
 
 
@@ -180,7 +181,7 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
             .order_by(SightTestRow.started_at, SightTestRow.id)
         ).all()
         putt = _putt(desk, session, lesson_id)
-        return [_sheet(it, _trials(desk, session, it.id), putt) for it in tests]
+        return [_sheet(it, _trials(desk, session, it.id), putt) for it in values_of(KeptSightTest, tests)]
 
 
 def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
@@ -199,7 +200,7 @@ def last_two(sheets: Sequence[SightSheet]) -> tuple[SightSheet, SightSheet] | No
     return (told[-2], told[-1]) if len(told) > 1 else None
 
 
-def _sheet(test: SightTestRow, trials: Sequence[SightTrialRow], putt: Putt) -> SightSheet:
+def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], putt: Putt) -> SightSheet:
     limit = LOOKS_STRAIGHT_MATTERS
     valid = [_read(test, it.raw) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
@@ -226,7 +227,7 @@ def _draw(id: UUID, n: int) -> float:
     return int.from_bytes(hashlib.sha256(id.bytes + bytes([n])).digest()[:6]) / 2**48
 
 
-def _read(test: SightTestRow, raw: Raw) -> Trial | Interval:
+def _read(test: KeptSightTest, raw: Raw) -> Trial | Interval:
     if test.method == "directions":
         angle, looks = raw.get("true_deg"), raw.get("looks")
         if set(raw) != {"true_deg", "looks"} or isinstance(angle, str) or angle is None:
@@ -242,9 +243,9 @@ def _read(test: SightTestRow, raw: Raw) -> Trial | Interval:
     return (turned_to if test.method == "turn" else pointed_to)(beside, test.away_m, seen)
 
 
-def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[SightTrialRow]:
+def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[KeptSightTrial]:
     query = select(SightTrialRow).where(SightTrialRow.studio_id == desk.studio_id, SightTrialRow.test_id == test_id)
-    return session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)).all()
+    return values_of(KeptSightTrial, session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)))
 
 
 def _putt(desk: Desk, session: Session, lesson_id: UUID) -> Putt:

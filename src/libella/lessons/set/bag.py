@@ -8,6 +8,7 @@ from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.set.kit import MOST, PARTS, is_kit_item
 from ...store.tables import LessonRow, StudioRow
 from ..desk.desk import Desk
+from ..values import KeptLesson, value_of
 
 _COUNT = Bounds(0, MOST, "pieces")
 
@@ -48,7 +49,7 @@ def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
     return spreads(desk)
 
 
-def tick_kit(desk: Desk, lesson_id: UUID, ticked: Sequence[str]) -> LessonRow:
+def tick_kit(desk: Desk, lesson_id: UUID, ticked: Sequence[str]) -> KeptLesson:
     """Keep which items of the kit check are ticked in a lesson."""
     for it in ticked:
         if not is_kit_item(it):
@@ -56,4 +57,4 @@ def tick_kit(desk: Desk, lesson_id: UUID, ticked: Sequence[str]) -> LessonRow:
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
         row.kit_checked = list(ticked)
-        return row
+        return value_of(KeptLesson, row)

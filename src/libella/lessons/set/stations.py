@@ -20,6 +20,7 @@ from ...store.tables import BlockRow, LaidColumns, LessonRow, SavedStationRow, S
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
 from ..desk.stored import Stored
+from ..values import KeptSavedStation, KeptStation, Laid, value_of, values_of
 
 PAGE = 20
 
@@ -90,17 +91,18 @@ def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: st
         raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
 
 
-def newest_station(desk: Desk, session: Session, lesson_id: UUID) -> StationRow | None:
+def newest_station(desk: Desk, session: Session, lesson_id: UUID) -> KeptStation | None:
     """The station a lesson's putts are on now; None before one is laid."""
-    return session.scalar(
+    row = session.scalar(
         select(StationRow)
         .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
         .order_by(StationRow.laid_at.desc(), StationRow.id.desc())
         .limit(1)
     )
+    return None if row is None else value_of(KeptStation, row)
 
 
-def entry_of(laid: LaidColumns) -> StationEntry:
+def entry_of(laid: Laid | LaidColumns) -> StationEntry:
     """The entry a kept station or block stands for."""
     return StationEntry(
         distance_m=laid.distance_m,
@@ -123,10 +125,10 @@ def entry_of(laid: LaidColumns) -> StationEntry:
 
 def laid_values(entry: StationEntry) -> dict[str, Any]:
     """The entry as the columns of a station and a block keep it."""
-    values = {it.name: getattr(entry, it.name) for it in fields(entry)}
+    told = {it.name: getattr(entry, it.name) for it in fields(entry)}
     station = entry.station()
     # With every dimension, so that a default changed later does not change what was laid.
-    return values | {
+    return told | {
         "rig_sizes_m": station.rig.sizes(),
         "proof": PROOF.keep(entry.proof),
         "read": None if entry.read is None else READ.keep(entry.read),
@@ -134,28 +136,28 @@ def laid_values(entry: StationEntry) -> dict[str, Any]:
     }
 
 
-def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> SavedStationRow:
+def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> KeptSavedStation:
     """Keep a station under a name, or take over the changed one.
 
     A proof belongs to the line it was made on: the saved station is to be proved again where it is laid.
     """
-    values = laid_values(replace(entry, proof=NOT_PROVED)) | {"name": name}
+    told = laid_values(replace(entry, proof=NOT_PROVED)) | {"name": name}
     with desk.transaction() as session:
-        row, new = desk.add(session, SavedStationRow, id, **values)
+        row, new = desk.add(session, SavedStationRow, id, **told)
         if not new:
-            for key, value in values.items():
-                setattr(row, key, value)
+            for key, said in told.items():
+                setattr(row, key, said)
         session.flush()
         session.refresh(row)
-        return row
+        return value_of(KeptSavedStation, row)
 
 
-def saved_station(desk: Desk, id: UUID) -> SavedStationRow:
+def saved_station(desk: Desk, id: UUID) -> KeptSavedStation:
     with desk.transaction() as session:
-        return desk.get(session, SavedStationRow, id, "saved station")
+        return value_of(KeptSavedStation, desk.get(session, SavedStationRow, id, "saved station"))
 
 
-def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[SavedStationRow]:
+def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[KeptSavedStation]:
     """A page of saved stations by name, those whose name holds `search`, behind `after` (name, id)."""
     query = select(SavedStationRow).where(
         SavedStationRow.studio_id == desk.studio_id, SavedStationRow.put_away_at.is_(None)
@@ -165,29 +167,30 @@ def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = No
     if after:
         query = query.where(tuple_(SavedStationRow.name, SavedStationRow.id) > after)
     with desk.transaction() as session:
-        return session.scalars(query.order_by(SavedStationRow.name, SavedStationRow.id).limit(PAGE)).all()
+        query = query.order_by(SavedStationRow.name, SavedStationRow.id).limit(PAGE)
+        return values_of(KeptSavedStation, session.scalars(query))
 
 
-def put_away(desk: Desk, id: UUID, at: datetime | None) -> SavedStationRow:
+def put_away(desk: Desk, id: UUID, at: datetime | None) -> KeptSavedStation:
     """Take a saved station out of the list, or bring it back (None)."""
     with desk.transaction() as session:
         row = desk.get(session, SavedStationRow, id, "saved station", lock=True)
         row.put_away_at = at
-        return row
+        return value_of(KeptSavedStation, row)
 
 
-def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> StationRow:
+def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> KeptStation:
     """Lay a station, or change one that no block has used yet; after that it stands as it was read with."""
-    values = laid_values(entry)
+    told = laid_values(entry)
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson")
-        row, new = desk.add(session, StationRow, id, lesson_id=lesson_id, laid_at=laid_at, **values)
-        changed = {name: value for name, value in values.items() if getattr(row, name) != value}
+        row, new = desk.add(session, StationRow, id, lesson_id=lesson_id, laid_at=laid_at, **told)
+        changed = {name: said for name, said in told.items() if getattr(row, name) != said}
         if new or (not changed and row.lesson_id == lesson_id):
-            return row
+            return value_of(KeptStation, row)
         used = session.scalar(select(exists().where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == id)))
         if used or row.lesson_id != lesson_id:
             raise Conflict("Putts were read on this station, so it stays as it was laid.", "Keep it as a new station.")
-        for name, value in changed.items():
-            setattr(row, name, value)
-        return row
+        for name, said in changed.items():
+            setattr(row, name, said)
+        return value_of(KeptStation, row)

@@ -17,6 +17,7 @@ from ...store.tables import GolferRow, LessonRow, SetUpRow, StudioRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..lesson.lessons import open_lesson
+from ..values import KeptGolfer, KeptLesson, KeptSetUp, value_of, values_of
 
 USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
 
@@ -29,9 +30,9 @@ class StandSheet:
     """
 
     wanted: Sequence[str]
-    taken: Sequence[SetUpRow]
-    now: SetUpRow | None
-    before: SetUpRow | None
+    taken: Sequence[KeptSetUp]
+    now: KeptSetUp | None
+    before: KeptSetUp | None
     noted: tuple[Noted, ...]
     wander: tuple[Wander, ...]
     times: int
@@ -41,7 +42,7 @@ class StandSheet:
 
 def keep_set_up(
     desk: Desk, id: UUID, lesson_id: UUID, values: SetUp, taken_at: datetime, again_of: UUID | None = None
-) -> SetUpRow:
+) -> KeptSetUp:
     """Keep a set-up; said again with other values it takes them over (it is one entry, being filled in).
 
     `again_of`: the first of a run of the same set-up, taken again after stepping away.
@@ -58,15 +59,15 @@ def keep_set_up(
             if (row.lesson_id, row.again_of) != (lesson_id, again_of):
                 raise KeptOtherwise("A set-up with this id is kept already, elsewhere.", "Note a new one.")
             row.values = dict(values)
-        return row
+        return value_of(KeptSetUp, row)
 
 
-def void_set_up(desk: Desk, id: UUID, voided: bool) -> SetUpRow:
+def void_set_up(desk: Desk, id: UUID, voided: bool) -> KeptSetUp:
     """Void a set-up, or restore it."""
     with desk.transaction() as session:
         row = desk.get(session, SetUpRow, id, "set-up", lock=True)
         row.voided = voided
-        return row
+        return value_of(KeptSetUp, row)
 
 
 def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:
@@ -82,14 +83,14 @@ def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:
 
 @dataclass(frozen=True, slots=True)
 class _Stands:
-    """The rows a lesson's set-up is told from; `run` are the times its newest one was taken."""
+    """What a lesson's set-up is told from; `run` are the times its newest one was taken."""
 
-    golfer: GolferRow
+    golfer: KeptGolfer
     wanted: Sequence[str] | None
-    taken: Sequence[SetUpRow]
-    now: SetUpRow | None
-    before: SetUpRow | None
-    run: Sequence[SetUpRow]
+    taken: Sequence[KeptSetUp]
+    now: KeptSetUp | None
+    before: KeptSetUp | None
+    run: Sequence[KeptSetUp]
 
     @property
     def noted(self) -> tuple[Noted, ...]:
@@ -102,8 +103,8 @@ class _Stands:
 
 def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
     with desk.transaction() as session:
-        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+        lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
+        golfer = value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
         wanted = session.get_one(StudioRow, desk.studio_id).set_up_wanted
         taken = _taken(desk, session, lesson_id)
         firsts = _firsts(taken)
@@ -116,7 +117,8 @@ def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
 def stand_sheet(desk: Desk, lesson_id: UUID, units: Units, *, eyes_inside_m: float | None = None) -> StandSheet:
     """The set-up of a lesson, drawn with the eyes where they were seen to be."""
     it = _stands(desk, lesson_id)
-    values, old = (it.now.values if it.now else {}), (it.before.values if it.before else None)
+    values: SetUp = it.now.values if it.now else {}
+    old = it.before.values if it.before else None
     hand = it.golfer.hand
     return StandSheet(
         wanted=USUALLY_WANTED if it.wanted is None else it.wanted,
@@ -153,16 +155,16 @@ def newest_values(desk: Desk, lesson_id: UUID) -> SetUp:
     return firsts[-1].values if firsts else {}
 
 
-def _firsts(taken: Sequence[SetUpRow]) -> list[SetUpRow]:
+def _firsts(taken: Sequence[KeptSetUp]) -> list[KeptSetUp]:
     return [it for it in taken if not it.voided and it.again_of is None]
 
 
-def _taken(desk: Desk, session: Session, lesson_id: UUID) -> Sequence[SetUpRow]:
+def _taken(desk: Desk, session: Session, lesson_id: UUID) -> Sequence[KeptSetUp]:
     query = select(SetUpRow).where(SetUpRow.studio_id == desk.studio_id, SetUpRow.lesson_id == lesson_id)
-    return session.scalars(query.order_by(SetUpRow.taken_at, SetUpRow.id)).all()
+    return values_of(KeptSetUp, session.scalars(query.order_by(SetUpRow.taken_at, SetUpRow.id)))
 
 
-def _earlier(desk: Desk, session: Session, lesson: LessonRow) -> SetUpRow | None:
+def _earlier(desk: Desk, session: Session, lesson: KeptLesson) -> KeptSetUp | None:
     """The golfer's newest set-up of an earlier lesson."""
     query = (
         select(SetUpRow)
@@ -173,4 +175,5 @@ def _earlier(desk: Desk, session: Session, lesson: LessonRow) -> SetUpRow | None
         .where(LessonRow.started_at < lesson.started_at, SetUpRow.voided.is_(False), SetUpRow.again_of.is_(None))
         .order_by(SetUpRow.taken_at.desc(), SetUpRow.id.desc())
     )
-    return session.scalar(query.limit(1))
+    row = session.scalar(query.limit(1))
+    return None if row is None else value_of(KeptSetUp, row)

@@ -21,6 +21,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict, KeptOtherwise, NotYet
 from ..lesson.lessons import BlockSheet, open_lesson, with_readings
 from ..set.stations import entry_of, laid_values
+from ..values import KeptBlock, KeptGolfer, KeptReading, value_of
 
 PLANNED = Bounds(3, 200, "putts")
 
@@ -46,7 +47,7 @@ class BlockEntry:
                               limit="notes that need no hole", unit="")  # fmt: skip
 
 
-def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> BlockRow:
+def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> KeptBlock:
     """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
     with desk.transaction() as session:
         return add_block(desk, session, id, entry)
@@ -60,7 +61,7 @@ def add_block(
     *,
     comparison_id: UUID | None = None,
     turn: int | None = None,
-) -> BlockRow:
+) -> KeptBlock:
     """The same inside a transaction, as one condition of a comparison where one is named."""
     station = desk.get(session, StationRow, entry.station_id, "station")
     lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
@@ -93,17 +94,17 @@ def add_block(
     )
     if not new and any(getattr(row, name) != value for name, value in told.items()):
         raise KeptOtherwise("A block with this id was started otherwise.", "Start a new block.")
-    return row
+    return value_of(KeptBlock, row)
 
 
-def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> BlockRow:
+def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
     """Lay the ladder's next rung and start a block on it; said again it is the same block."""
     sheet, _ = block_and_golfer(desk, from_id)
     block = sheet.block
     with desk.transaction() as session:
         kept = session.get(BlockRow, (desk.studio_id, id))
         if kept is not None:
-            return kept
+            return value_of(KeptBlock, kept)
         it = rung_of(sheet)
         if it.step not in ("tighten", "widen"):
             raise Conflict(
@@ -120,22 +121,22 @@ def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> BlockRow:
         return add_block(desk, session, id, entry)
 
 
-def set_k(desk: Desk, id: UUID, k: float | None) -> BlockRow:
+def set_k(desk: Desk, id: UUID, k: float | None) -> KeptBlock:
     """Set the share of the face in the start, or let the putts tell it (None)."""
     if k is not None:
         K.check("k", "Share of the face", k)
     with desk.transaction() as session:
         row = desk.get(session, BlockRow, id, "block", lock=True)
         row.k = k
-        return row
+        return value_of(KeptBlock, row)
 
 
-def path_of(block: BlockRow) -> PathModel:
+def path_of(block: KeptBlock) -> PathModel:
     """The path as declared for a block."""
     return PathModel(block.path_model, block.ball_ahead_m)
 
 
-def extend_block(desk: Desk, id: UUID, planned: int) -> BlockRow:
+def extend_block(desk: Desk, id: UUID, planned: int) -> KeptBlock:
     """Move a block's planned end further out; the verdict waits for the new end."""
     PLANNED.check("planned", "Planned putts", planned)
     with desk.transaction() as session:
@@ -146,14 +147,14 @@ def extend_block(desk: Desk, id: UUID, planned: int) -> BlockRow:
                 "Leave the block open, or start a new one.",
             )
         row.planned = planned
-        return row
+        return value_of(KeptBlock, row)
 
 
 @dataclass(frozen=True, slots=True)
 class Recorded:
     """A reading as kept, and whether this call added it."""
 
-    reading: ReadingRow
+    reading: KeptReading
     new: bool
     lesson_id: UUID
 
@@ -179,7 +180,7 @@ def record(
     """
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, block_id, "block", lock=True)
-        interval = station_of(block).interval(raw)
+        interval = entry_of(block).station().interval(raw)
         noted = dict(checked_notes(notes or {}, block.asks))
         kept = session.get(ReadingRow, (desk.studio_id, id))
         if kept is None:
@@ -208,16 +209,16 @@ def record(
                 taken_at=taken_at,
             )
             if new:
-                return Recorded(kept, True, block.lesson_id)
+                return Recorded(value_of(KeptReading, kept), True, block.lesson_id)
         if kept.block_id != block_id or kept.raw != dict(raw) or kept.notes != noted or kept.taken_at != taken_at:
             raise KeptOtherwise(
                 "A reading with this id is kept already and says something else.",
                 "Void that one and record a new reading.",
             )
-        return Recorded(kept, False, block.lesson_id)
+        return Recorded(value_of(KeptReading, kept), False, block.lesson_id)
 
 
-def void_reading(desk: Desk, id: UUID, reason: str | None) -> ReadingRow:
+def void_reading(desk: Desk, id: UUID, reason: str | None) -> KeptReading:
     """Void a reading for a reason, or restore it (None). Every change is kept in its history."""
     with desk.transaction() as session:
         row = desk.get(session, ReadingRow, id, "reading", lock=True)
@@ -225,7 +226,7 @@ def void_reading(desk: Desk, id: UUID, reason: str | None) -> ReadingRow:
             row.voided, row.void_reason = reason is not None, reason
             mark = {"reading_id": id, "voided": row.voided, "reason": reason}
             desk.add(session, ReadingMarkRow, uuid6.uuid7(), **mark)
-        return row
+        return value_of(KeptReading, row)
 
 
 def block_now(desk: Desk, lesson_id: UUID) -> UUID | None:
@@ -258,7 +259,7 @@ def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
     return block_and_golfer(desk, id)[0]
 
 
-def station_of(block: BlockRow) -> Station:
+def station_of(block: KeptBlock) -> Station:
     """The putt and rig of a block, as they stood."""
     return entry_of(block).station()
 
@@ -268,11 +269,11 @@ def valid_intervals(sheet: BlockSheet) -> list[Interval]:
     return [Interval.of(it.low_deg, it.high_deg) for it in sheet.readings if not it.voided]
 
 
-def block_and_golfer(desk: Desk, id: UUID) -> tuple[BlockSheet, GolferRow]:
+def block_and_golfer(desk: Desk, id: UUID) -> tuple[BlockSheet, KeptGolfer]:
     """A block with its readings, and who putted it."""
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, id, "block")
         lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")
         golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
-        [sheet] = with_readings(desk, session, [block])
-        return sheet, golfer
+        [sheet] = with_readings(desk, session, [value_of(KeptBlock, block)])
+        return sheet, value_of(KeptGolfer, golfer)

@@ -15,6 +15,7 @@ from ...store.tables import BlockRow, ComparisonRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..lesson.lessons import BlockSheet, blocks_where, open_lesson
+from ..values import KeptComparison, value_of
 from .blocks import BlockEntry, add_block, valid_intervals
 
 
@@ -51,7 +52,7 @@ class ComparisonEntry:
         return Plan(len(self.conditions), self.each, self.order, self.run, self.seed)
 
 
-def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> ComparisonRow:
+def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptComparison:
     """Plan a comparison and start its blocks. Said twice it is one; said otherwise, a conflict."""
     told = _told(entry)
     with desk.transaction() as session:
@@ -61,7 +62,7 @@ def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> ComparisonR
         if not new:
             if row.entry != told:
                 raise KeptOtherwise("A comparison with this id was planned otherwise.", "Plan a new one.")
-            return row
+            return value_of(KeptComparison, row)
         for n, it in enumerate(entry.conditions):
             station = desk.get(session, StationRow, it.station_id, "station")
             if station.lesson_id != entry.lesson_id:
@@ -70,7 +71,7 @@ def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> ComparisonR
                 it.station_id, it.name, it.guided, entry.each, entry.started_at, entry.asks, hole=entry.hole
             )
             add_block(desk, session, uuid6.uuid7(), block, comparison_id=id, turn=n)
-        return row
+        return value_of(KeptComparison, row)
 
 
 def _told(entry: ComparisonEntry) -> dict[str, Any]:
@@ -84,18 +85,18 @@ def _told(entry: ComparisonEntry) -> dict[str, Any]:
 
 def next_block(desk: Desk, session: Session, comparison_id: UUID) -> UUID | None:
     """The block whose turn it is; None when all putts are in."""
-    row = desk.get(session, ComparisonRow, comparison_id, "comparison")
+    row = value_of(KeptComparison, desk.get(session, ComparisonRow, comparison_id, "comparison"))
     sheets = blocks_of_comparison(desk, session, row)
     at = turn_of(plan_of(row, len(sheets)), sheets).condition
     return None if at is None else sheets[at].block.id
 
 
-def blocks_of_comparison(desk: Desk, session: Session, row: ComparisonRow) -> list[BlockSheet]:
+def blocks_of_comparison(desk: Desk, session: Session, row: KeptComparison) -> list[BlockSheet]:
     """Its blocks in the order of its conditions."""
     return sorted(blocks_where(desk, session, BlockRow.comparison_id == row.id), key=lambda it: it.block.turn or 0)
 
 
-def plan_of(row: ComparisonRow, conditions: int) -> Plan:
+def plan_of(row: KeptComparison, conditions: int) -> Plan:
     """The plan of a comparison as kept."""
     return Plan(conditions, row.each, row.order, row.run, row.seed)
 

@@ -15,6 +15,7 @@ from ...store.tables import LessonRow, PairingTryRow, SensorRow, SensorZeroRow, 
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotFound
 from ..lesson.lessons import open_lesson
+from ..values import KeptSensor, KeptSensorZero, value_of, values_of
 
 CODE_LASTS = timedelta(minutes=10)
 MOST_TRIES, MOST_TRIES_OF_HOST = 10, 60
@@ -29,13 +30,13 @@ class TooMany(Exception):
 class SensorSheet:
     """A sensor as it stands: its newest zero, how many strokes it told in this lesson and when the last was made."""
 
-    sensor: SensorRow
-    zero: SensorZeroRow | None
+    sensor: KeptSensor
+    zero: KeptSensorZero | None
     strokes: int
     last_at: datetime | None
 
 
-def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: str, at: datetime) -> SensorRow:
+def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: str, at: datetime) -> KeptSensor:
     """Make a place for a sensor, with a code to be told to it. Said again, a code that has run out is made anew."""
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)
@@ -45,10 +46,10 @@ def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: st
             row.code, row.code_until = _code(), at + CODE_LASTS
         if not new and (row.kind, row.lesson_id) != (kind, lesson_id):
             raise KeptOtherwise("A sensor with this id was asked for otherwise.", "Ask for a new one.")
-        return row
+        return value_of(KeptSensor, row)
 
 
-def pair(desk: Desk, code: str, device_id: str, at: datetime, host: str = "") -> tuple[SensorRow, str]:
+def pair(desk: Desk, code: str, device_id: str, at: datetime, host: str = "") -> tuple[KeptSensor, str]:
     """Pair the device that shows this code; the second item is its token, told once. `NotFound` for any other code.
 
     Wrong codes are counted by device and by address, before the code is looked at: `TooMany` for one more.
@@ -65,7 +66,7 @@ def pair(desk: Desk, code: str, device_id: str, at: datetime, host: str = "") ->
             raise NotFound("pairing code")
         row.code, row.device_id, row.paired_at, row.token_hash = None, device_id, at, _hash(token)
         session.execute(delete(PairingTryRow).where(_tried(desk, host), PairingTryRow.device == device_id))
-        return row, token
+        return value_of(KeptSensor, row), token
 
 
 def _count_try(desk: Desk, device_id: str, host: str, at: datetime) -> None:
@@ -84,63 +85,64 @@ def _tried(desk: Desk, host: str) -> ColumnElement[bool]:
     return and_(PairingTryRow.studio_id == desk.studio_id, PairingTryRow.host == host)
 
 
-def sensor_of(desk: Desk, token: str) -> SensorRow | None:
+def sensor_of(desk: Desk, token: str) -> KeptSensor | None:
     """The paired sensor with that token."""
     with desk.transaction() as session:
-        return session.scalar(
+        row = session.scalar(
             select(SensorRow).where(SensorRow.studio_id == desk.studio_id, SensorRow.token_hash == _hash(token))
         )
+        return None if row is None else value_of(KeptSensor, row)
 
 
-def sensor(desk: Desk, id: UUID) -> SensorRow:
+def sensor(desk: Desk, id: UUID) -> KeptSensor:
     with desk.transaction() as session:
-        return desk.get(session, SensorRow, id, "sensor")
+        return value_of(KeptSensor, desk.get(session, SensorRow, id, "sensor"))
 
 
-def unpair(desk: Desk, id: UUID, at: datetime) -> SensorRow:
+def unpair(desk: Desk, id: UUID, at: datetime) -> KeptSensor:
     """Let a sensor go: from now on its messages are refused. What it told stays."""
     with desk.transaction() as session:
         row = desk.get(session, SensorRow, id, "sensor", lock=True)
         row.code, row.token_hash = None, None
         row.unpaired_at = row.unpaired_at or at
-        return row
+        return value_of(KeptSensor, row)
 
 
-def use_sensor(desk: Desk, id: UUID, lesson_id: UUID) -> SensorRow:
+def use_sensor(desk: Desk, id: UUID, lesson_id: UUID) -> KeptSensor:
     """Send a paired sensor's strokes to another lesson from now on."""
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)
         row = desk.get(session, SensorRow, id, "sensor", lock=True)
         row.lesson_id = lesson_id
-        return row
+        return value_of(KeptSensor, row)
 
 
-def keep_zero(desk: Desk, id: UUID, sensor_id: UUID, still_deg: Sequence[float], at: datetime) -> SensorZeroRow:
+def keep_zero(desk: Desk, id: UUID, sensor_id: UUID, still_deg: Sequence[float], at: datetime) -> KeptSensorZero:
     """Keep what a sensor read while its putter was held against the square reference."""
     with desk.transaction() as session:
         desk.get(session, SensorRow, sensor_id, "sensor")
         kept = session.get(SensorZeroRow, (desk.studio_id, id))
         if kept is not None:
-            return kept
+            return value_of(KeptSensorZero, kept)
         zero = zero_of(still_deg)
         values = {"face_deg": zero.face_deg, "noise_deg": zero.noise_deg, "still_deg": list(still_deg)}
         row, _ = desk.add(session, SensorZeroRow, id, sensor_id=sensor_id, taken_at=at, **values)
-        return row
+        return value_of(KeptSensorZero, row)
 
 
-def zeros_of(desk: Desk, sensor_ids: Sequence[UUID]) -> dict[UUID, list[SensorZeroRow]]:
+def zeros_of(desk: Desk, sensor_ids: Sequence[UUID]) -> dict[UUID, list[KeptSensorZero]]:
     """The zeros of some sensors, oldest first."""
     query = select(SensorZeroRow).where(
         SensorZeroRow.studio_id == desk.studio_id, SensorZeroRow.sensor_id.in_(sensor_ids)
     )
-    found: dict[UUID, list[SensorZeroRow]] = {it: [] for it in sensor_ids}
+    found: dict[UUID, list[KeptSensorZero]] = {it: [] for it in sensor_ids}
     with desk.transaction() as session:
         for row in session.scalars(query.order_by(SensorZeroRow.taken_at, SensorZeroRow.id)):
-            found[row.sensor_id].append(row)
+            found[row.sensor_id].append(value_of(KeptSensorZero, row))
     return found
 
 
-def zero_at(zeros: Sequence[SensorZeroRow], at: datetime) -> Zero | None:
+def zero_at(zeros: Sequence[KeptSensorZero], at: datetime) -> Zero | None:
     """The zero in force then; None where the sensor was not zeroed yet."""
     before = [it for it in zeros if it.taken_at <= at]
     return Zero(before[-1].face_deg, before[-1].noise_deg, len(before[-1].still_deg)) if before else None
@@ -157,7 +159,7 @@ def sensors_of(desk: Desk, lesson_id: UUID) -> list[SensorSheet]:
     )
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson")
-        rows = session.scalars(query.order_by(SensorRow.asked_at, SensorRow.id)).all()
+        rows = values_of(KeptSensor, session.scalars(query.order_by(SensorRow.asked_at, SensorRow.id)))
         counts = {id: (n, last) for id, n, last in session.execute(told)}
     zeros = zeros_of(desk, [it.id for it in rows])
     return [SensorSheet(it, (zeros[it.id] or [None])[-1], *counts.get(it.id, (0, None))) for it in rows]

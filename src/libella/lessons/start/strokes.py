@@ -13,10 +13,11 @@ from sqlalchemy.orm import Session
 
 from ...core.judge.compensation import UNZEROED_DEG
 from ...core.start.stroke import match
-from ...store.tables import BlockRow, LessonRow, ReadingRow, SensorRow, SensorZeroRow, StrokeRow
+from ...store.tables import BlockRow, LessonRow, ReadingRow, SensorRow, StrokeRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
-from .blocks import station_of
+from ..set.stations import entry_of
+from ..values import KeptSensor, KeptSensorZero, KeptStroke, value_of
 from .comparisons import next_block
 from .sensors import zero_at, zeros_of
 
@@ -125,7 +126,7 @@ def _record_starts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> 
         if block is None:
             continue
         raw = {"read_deg": row["measures"]["start_deg"]}
-        interval = station_of(block).interval(raw)
+        interval = entry_of(block).station().interval(raw)
         id = uuid6.uuid7()
         values = {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none, "taken_at": row["at"]}
         desk.add(session, ReadingRow, id, block_id=block.id, raw=raw, notes={}, **values)
@@ -161,8 +162,8 @@ def _reading_block(desk: Desk, session: Session, lesson_id: UUID) -> BlockRow | 
 class StrokeSheet:
     """A stroke with what it says once the zero is taken off, and the putt it belongs to."""
 
-    stroke: StrokeRow
-    sensor: SensorRow
+    stroke: KeptStroke
+    sensor: KeptSensor
     measures: Mapping[str, float]
     zeroed: bool
     noise_deg: float
@@ -185,7 +186,8 @@ def strokes_of_all(desk: Desk, lesson_ids: Sequence[UUID]) -> dict[UUID, list[St
         .order_by(StrokeRow.at, StrokeRow.id)
     )
     with desk.transaction() as session:
-        rows = [(stroke, sensor) for stroke, sensor in session.execute(query)]
+        both = session.execute(query)
+        rows = [(value_of(KeptStroke, stroke), value_of(KeptSensor, sensor)) for stroke, sensor in both]
         told = {stroke.lesson_id for stroke, _ in rows}
         if not told:
             return {}
@@ -209,7 +211,7 @@ def strokes_of_all(desk: Desk, lesson_ids: Sequence[UUID]) -> dict[UUID, list[St
     return found
 
 
-def _matched(strokes: Sequence[StrokeRow], noted: Sequence[tuple[UUID, float]]) -> dict[UUID, UUID]:
+def _matched(strokes: Sequence[KeptStroke], noted: Sequence[tuple[UUID, float]]) -> dict[UUID, UUID]:
     """The putt of each stroke of one sensor: where the coach put it, else by time."""
     by_hand = {it.id: it.reading_id for it in strokes if it.reading_id is not None and not it.set_aside}
     free = [it for it in strokes if it.id not in by_hand and not it.set_aside]
@@ -219,17 +221,17 @@ def _matched(strokes: Sequence[StrokeRow], noted: Sequence[tuple[UUID, float]]) 
 
 
 def _sheet(
-    stroke: StrokeRow, sensor: SensorRow, zeros: Sequence[SensorZeroRow], reading_id: UUID | None
+    stroke: KeptStroke, sensor: KeptSensor, zeros: Sequence[KeptSensorZero], reading_id: UUID | None
 ) -> StrokeSheet:
     zero = zero_at(zeros, stroke.at)
-    told: dict[str, float] = stroke.measures
+    told: Mapping[str, float] = stroke.measures
     measures = zero.corrected(told) if zero else told
     noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
     checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG)
     return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, checks, doubt)
 
 
-def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool) -> StrokeRow:
+def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool) -> KeptStroke:
     """Put a stroke to a putt by hand, set it aside, or let the time decide again (neither)."""
     with desk.transaction() as session:
         row = desk.get(session, StrokeRow, id, "stroke", lock=True)
@@ -238,4 +240,4 @@ def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool
             if desk.get(session, BlockRow, reading.block_id, "block").lesson_id != row.lesson_id:
                 raise Conflict("That putt was made in another lesson.", "Choose a putt of this lesson.")
         row.reading_id, row.set_aside = reading_id, set_aside
-        return row
+        return value_of(KeptStroke, row)

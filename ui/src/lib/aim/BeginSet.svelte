@@ -1,15 +1,17 @@
 <!-- Begin a set of set-downs: which link of the aim, read with what, under which cue, an aid in view or none. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { instrumentsQuery, renewLesson } from '$lib/data/queries.svelte'
-  import { choices as options } from '$lib/data/vocabulary.svelte'
+  import { about, type Shapes } from '$lib/data/client'
+  import { instrumentsQuery } from '$lib/data/queries.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
+  import { choices as options, entry, stepped } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { readCautions } from '$lib/set/writes'
+  import { aimChoicesQuery } from './queries.svelte'
+  import { beginSet } from './writes'
 
   interface Props {
     lessonId: string
@@ -17,12 +19,11 @@
     laserRead: boolean
     /** A natural face aim was read in this lesson already. */
     natural: boolean
-    begun: (aim: Shapes['AimOut']) => void
+    begun: (set: string) => void
   }
   let { lessonId, laserRead, natural, begun }: Props = $props()
 
-  const client = useQueryClient()
-  const choices = createQuery(() => ({ queryKey: ['aim-choices'], queryFn: () => ask(api.GET('/api/aim-choices')), staleTime: Infinity }))
+  const choices = aimChoicesQuery()
   const instruments = instrumentsQuery()
   type Set = Shapes['AimSetOut']
   let link = $state<Set['link']>('face')
@@ -30,33 +31,21 @@
   let kind = $state('face_mirror')
   let view = $state<'natural' | 'aided'>('natural')
   let planned = $state(7)
-  let error = $state<unknown>(null)
-  let busy = $state(false)
-  const VIEWS = [
-    { value: 'natural' as const, words: 'No aid in view' },
-    { value: 'aided' as const, words: 'Aid in view' },
-  ]
+  const VIEWS = options<typeof view>('aid_seen')
   const kinds = $derived((instruments.data ?? []).filter((it) => choices.data?.kinds.includes(it.about.kind)))
   const chosen = $derived(kinds.find((it) => it.about.kind === kind))
 
   // A laser's cautions are read once a lesson, before it is first on.
   const unread = $derived(Boolean(link === 'face' && chosen?.about.laser && !laserRead))
-  async function tick(): Promise<void> {
-    await ask(api.PUT('/api/lessons/{id}/laser-cautions', { params: { path: { id: lessonId } } }))
-    await renewLesson(client, lessonId)
-  }
-
-  async function begin(event: SubmitEvent): Promise<void> {
+  const reading = createWrite(() => readCautions(lessonId))
+  const beginning = createWrite(
+    (id: string) =>
+      beginSet(id, { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: stamp() }),
+    (_, id) => begun(id),
+  )
+  function begin(event: SubmitEvent): void {
     event.preventDefault()
-    busy = true
-    error = null
-    try {
-      const body = { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: stamp() }
-      begun(await ask(api.PUT('/api/aim-sets/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body })))
-    } catch (problem) {
-      error = problem
-    }
-    busy = false
+    beginning.mutate(v7())
   }
 </script>
 
@@ -83,8 +72,8 @@
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <Choice label="Cue on the ball" options={options<Set['cue']>('cue')} bind:value={cue} />
     <Stepper
-      label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; 3 to 40."
-      step={(by) => (planned = Math.min(40, Math.max(3, planned + by)))} error={error ? refusal(error).about('planned') : undefined}
+      label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; {entry('set_downs').low} to {entry('set_downs').high}."
+      step={(by) => (planned = stepped('set_downs', planned, by))} error={about(beginning.error, 'planned')}
       onvalue={(it) => (planned = it)}
     />
   </div>
@@ -92,11 +81,11 @@
     <div class="grid gap-1 border-t border-hairline pt-3">
       {#each chosen?.about.cautions ?? [] as it (it)}<p><strong>Caution.</strong> {it}</p>{/each}
       <label class="flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
-        <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} onchange={tick} />
+        <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} onchange={() => reading.mutate(undefined)} />
         The laser’s cautions above are read, and everybody here knows them.
       </label>
     </div>
   {/if}
-  {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 max-w-sm text-lg" disabled={busy || unread}>Begin the set</button>
+  {#if beginning.error ?? reading.error}<Trouble error={beginning.error ?? reading.error} />{/if}
+  <button class="button primary min-h-14 max-w-sm text-lg" disabled={beginning.isPending || unread}>Begin the set</button>
 </form>

@@ -1,69 +1,50 @@
 <!-- A set while it is read: the picture to tap, or an angle to record; step away after each. -->
 <script lang="ts">
   import { named } from '$lib/data/vocabulary.svelte'
-  import { createQuery } from '@tanstack/svelte-query'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import type { Shapes } from '$lib/data/client'
+  import { outbox } from '$lib/data/outbox.svelte'
+  import { tryQuery } from '$lib/data/queries.svelte'
+  import { entry, stepped } from '$lib/data/vocabulary.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
   import { keys } from '$lib/base/keys.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
-  import { settings } from '$lib/base/settings.svelte'
+  import { keepSetDown, setDownThing, undoSetDown } from './writes'
 
   interface Props {
+    lessonId: string
     sheet: Shapes['AimSheetOut']
     name: string
-    changed: (aim: Shapes['AimOut']) => void
     leave: () => void
   }
-  let { sheet, name, changed, leave }: Props = $props()
+  let { lessonId, sheet, name, leave }: Props = $props()
 
   const kind = $derived(sheet.set.kind)
-  const picture = createQuery(() => ({
-    queryKey: ['try', kind, sheet.set.sizes, settings.units],
-    queryFn: () =>
-      ask(api.POST('/api/instruments/entry', { params: { query: { units: settings.units } }, body: { kind: kind ?? '', sizes: sheet.set.sizes } })),
-    enabled: kind !== null,
-    staleTime: Infinity,
-  }))
+  const picture = tryQuery(() => kind, () => sheet.set.sizes)
   const Entry = $derived(picture.data ? ENTRIES[picture.data.entry] : undefined)
-  let error = $state<unknown>(null)
-  let waiting = $state(0)
   let angle = $state(0)
   let seen = $state(0.5)
   const valid = $derived(sheet.set_downs.filter((it) => !it.voided))
+  /** Set-downs on their way: they count at once, a quick thumb is never lost. */
+  const waiting = $derived(outbox.of(setDownThing(sheet.set.id)).length)
 
-  let queue: Promise<unknown> = Promise.resolve()
-  /** One after another, so that a quick thumb is never lost. */
-  function say(asked: () => Promise<Shapes['AimOut']>): void {
-    waiting += 1
-    queue = queue.then(async () => {
-      try {
-        changed(await asked())
-        error = null
-      } catch (problem) {
-        error = problem
-      }
-      waiting -= 1
-    })
-  }
-  function keep(raw: Record<string, number | string>): void {
-    const [id, body] = [v7(), { set_id: sheet.set.id, raw, taken_at: stamp() }]
-    say(() => ask(api.PUT('/api/set-downs/{id}', { params: { path: { id }, query: { units: settings.units } }, body })))
-  }
+  const keeping = createWrite((raw: Record<string, number | string>) => keepSetDown(lessonId, { set_id: sheet.set.id, raw, taken_at: stamp() }))
+  const undoing = createWrite((last: string) => undoSetDown(lessonId, sheet.set.id, last))
+  const error = $derived(keeping.error ?? undoing.error)
+  const keep = (raw: Record<string, number | string>) => keeping.mutate(raw)
   function undo(): void {
     const last = valid.at(-1)
-    if (!last || waiting) return
-    say(() => ask(api.PUT('/api/set-downs/{id}/voided', { params: { path: { id: last.id }, query: { units: settings.units } }, body: { voided: true } })))
+    if (last && !waiting) undoing.mutate(last.id)
   }
   $effect(() => keys.add('Aim', () => [{ key: 'u', words: 'Undo the last set-down', run: undo }]))
 </script>
 
 <div class="flex flex-wrap items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
-  <h1 class="wide text-xl" data-set-count>Set-down {valid.length + 1} of {sheet.set.planned}</h1>
+  <h1 class="wide text-xl" data-set-count>Set-down {valid.length + waiting + 1} of {sheet.set.planned}</h1>
   <p class="text-faded">{name} · {named('cue', sheet.set.cue)}{sheet.set.aided ? ', aid in view' : ', no aid in view'}</p>
 </div>
 <p class="mt-2 text-lg">{valid.length ? 'The golfer steps away, comes back and sets the putter down again.' : 'The golfer sets the putter down.'}</p>
@@ -72,12 +53,12 @@
     {#if kind === null}
       <div class="grid items-end gap-3 sm:grid-cols-2">
         <Stepper
-          label="Angle" unit="°" hint="Right +, left −." text={String(angle)} read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))}
-          step={(by) => (angle = Math.round((angle + by * 0.5) * 10) / 10)} onvalue={(it) => (angle = it)}
+          label={entry('aim_deg').label} unit="°" hint={entry('aim_deg').hint} text={String(angle)} read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))}
+          step={(by) => (angle = stepped('aim_deg', angle, by))} onvalue={(it) => (angle = it)}
         />
         <Stepper
-          label="Read to ±" unit="°" hint="How finely it is really seen." text={String(seen)} read={(text) => Number(text.trim().replace(',', '.').replace('°', ''))}
-          step={(by) => (seen = Math.max(0.1, Math.round((seen + by * 0.1) * 10) / 10))} onvalue={(it) => (seen = it)}
+          label={entry('aim_seen_deg').label} unit="°" hint="How finely it is really seen." text={String(seen)} read={(text) => Number(text.trim().replace(',', '.').replace('°', ''))}
+          step={(by) => (seen = stepped('aim_seen_deg', seen, by))} onvalue={(it) => (seen = it)}
         />
       </div>
       <button class="button primary mt-3 min-h-14 w-full text-lg" onclick={() => keep({ angle_deg: angle, seen_deg: seen })}>Record it</button>

@@ -8,7 +8,7 @@
     {#each outbox.refused as letter (letter.id)}
       <div class="flex flex-wrap items-center gap-x-3">
         <p class="flex-1">
-          <strong>Not recorded{letter.shown ? `: ${letter.shown.words}` : ''}.</strong>
+          <strong>Not kept: {letter.words}.</strong>
           {letter.refused?.detail}
           {letter.refused?.remedy}
         </p>

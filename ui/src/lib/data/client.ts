@@ -34,7 +34,8 @@ export class Refusal extends Error {
   }
 }
 
-const SILENT: Problem = {
+/** No answer came. */
+export const SILENT: Problem = {
   type: 'urn:libella:problem:no-answer',
   title: 'No answer',
   status: 0,
@@ -65,3 +66,6 @@ export function problemOf(body: unknown, status: number): Problem {
 export function refusal(error: unknown): Refusal {
   return error instanceof Refusal ? error : new Refusal({ ...SILENT, title: 'Something went wrong', detail: String(error) })
 }
+
+/** What went wrong with one entry, or nothing. */
+export const about = (error: unknown, field: string): string | undefined => (error ? refusal(error).about(field) : undefined)

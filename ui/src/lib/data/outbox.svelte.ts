@@ -1,57 +1,70 @@
 /**
- * The outbox: what was tapped, kept on this device until the server has it.
+ * The outbox: every write, kept on this device until the server has it.
  *
- * A tap is shown and written here first and sent at once; without an answer it waits and is sent again, in the order it
- * was tapped, also after the page was closed. Writes are idempotent, so sending twice does no harm.
+ * What was tapped is written down here first and sent at once; without an answer it waits and is sent again, the writes of
+ * one thing in the order they were made, also after the page was closed. Writes are idempotent, so sending twice does no
+ * harm. A refused write is told to the view that made it; where that has gone it stays here until the coach has seen it.
  */
 import Dexie, { type EntityTable } from 'dexie'
 import { v7 } from 'uuid'
 import { settings } from '$lib/base/settings.svelte'
+import { putAnswer, renew } from './cache'
 import { hear } from './clock'
-import { problemOf, type Problem, type Shapes } from './client'
-
-/** One write on its way. Ids sort by the time they were made. */
-export interface Letter {
-  id: string
-  method: 'PUT' | 'DELETE'
-  path: string
-  body: unknown
-  blockId: string
-  /** The reading it concerns. */
-  about: string
-  /** What to show of a new reading until the server confirms it; null for voiding and restoring. */
-  shown: Shapes['ReadingLine'] | null
-  /** Why the server refused it; such a letter stays until the coach has seen it. */
-  refused: Problem | null
-}
+import { problemOf, Refusal, SILENT } from './client'
+import type { Draft, Letter } from './letter'
 
 type Book = Dexie & { letters: EntityTable<Letter, 'id'> }
+
+/** Who waits for what becomes of a letter. */
+interface Waiter {
+  took: (answer: unknown) => void
+  refused: (why: Refusal) => void
+  /** The view that made it still stands and says itself what was wrong. */
+  here: () => boolean
+}
 
 const PAUSES_MS = [400, 1000, 2000, 4000]
 /** No refusal of what was written: who writes is not known, it came too slowly, or too much came at once. */
 const LATER = new Set([401, 408, 429])
+/** Nobody was there to say anything of what was written. */
+const NOBODY = new Set([502, 503, 504])
 
-class Outbox {
-  letters = $state<Letter[]>([])
-  /** Taps being written to this device's own book: until that is done, closing the page could lose them. */
+export class Outbox {
+  letters = $state.raw<Letter[]>([])
+  /** Writes being noted in this device's own book: until that is done, closing the page could lose them. */
   keeping = $state(0)
   /** Whether the last try got through. */
   reached = $state(true)
   /** The server does not know who is writing: everything waits for a sign-in. */
   stranger = $state(false)
-  /** Confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */
-  confirmed = $state<Letter[]>([])
+  /** Readings confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */
+  confirmed = $state.raw<Letter[]>([])
 
-  #book: Book
-  #busy = false
+  readonly #book: Book
+  readonly #waiters = new Map<string, Waiter[]>()
+  /** Things of which a letter is on its way. */
+  readonly #busy = new Map<string, string>()
+  /** This device keeps nothing. */
+  #forgetful = false
   #failures = 0
   #timer: ReturnType<typeof setTimeout> | undefined
 
-  constructor() {
-    this.#book = new Dexie('libella') as Book
+  constructor(name = 'libella') {
+    this.#book = new Dexie(name) as Book
     this.#book.version(1).stores({ letters: 'id' })
+    // Once the outbox knew readings alone.
+    this.#book.version(2).upgrade((book) =>
+      book.table('letters').toCollection().modify((it: Record<string, unknown>) => {
+        const more = { thing: it.blockId, words: 'Putt', answers: null, renews: [], whole: false, now: false }
+        Object.assign(it, more, { reading: { block: it.blockId, id: it.about, shown: it.shown } })
+      }),
+    )
     void this.#open()
-    addEventListener('online', () => this.#hurry())
+    globalThis.addEventListener?.('online', () => this.#hurry())
+    // A page closed now would lose what its device can't remember: the browser asks first.
+    globalThis.addEventListener?.('beforeunload', (event) => {
+      if (this.keeping || (this.#forgetful && this.waiting.length)) event.preventDefault()
+    })
   }
 
   get refused(): Letter[] {
@@ -62,28 +75,37 @@ class Outbox {
     return this.letters.filter((it) => !it.refused)
   }
 
-  /** Keep a write and send it. */
-  post(letter: Omit<Letter, 'id' | 'refused'>): void {
-    const kept: Letter = { ...letter, id: v7(), refused: null }
-    this.letters.push(kept)
-    // A device that forbids storage still sends; it only can't remember across a closed page.
-    this.keeping += 1
-    void this.#book.letters
-      .add(kept)
-      .catch(() => undefined)
-      .finally(() => (this.keeping -= 1))
-    this.#hurry()
+  /** Writes of a thing that are not taken yet, oldest first. */
+  of(thing: string): Letter[] {
+    return this.waiting.filter((it) => it.thing === thing)
   }
 
-  /** Take a letter out: confirmed, or refused and seen. */
+  /** Keep a write and send it; gives what it is answered. `here` says whether the caller still shows what is refused. */
+  post<A>(draft: Draft<A>, here: () => boolean = () => false): Promise<A> {
+    const kept: Letter = { ...(plain(draft) as Draft), id: v7(), refused: null }
+    const answered = new Promise<A>((took, refused) => {
+      this.#waiters.set(kept.id, [{ took: took as (answer: unknown) => void, refused, here }])
+    })
+    answered.catch(() => undefined)
+    if (draft.whole) this.#replace(kept)
+    this.letters = [...this.letters, kept]
+    if (!draft.now) {
+      this.keeping += 1
+      void this.#noted((letters) => letters.add(kept)).finally(() => (this.keeping -= 1))
+    }
+    this.#hurry()
+    return answered
+  }
+
+  /** Take a letter out: taken, or refused and seen. */
   async dismiss(id: string): Promise<void> {
     this.letters = this.letters.filter((it) => it.id !== id)
-    await this.#book.letters.delete(id).catch(() => undefined)
+    await this.#noted((letters) => letters.delete(id))
   }
 
   /** What a block's view has to show beyond what the server last told it, in the order it was tapped. */
-  over(blockId: string | undefined): Letter[] {
-    return [...this.confirmed, ...this.waiting].filter((it) => it.blockId === blockId)
+  over(block: string | undefined): Letter[] {
+    return [...this.confirmed, ...this.waiting].filter((it) => it.reading?.block === block)
   }
 
   /** The view has asked again since these were confirmed. */
@@ -93,36 +115,55 @@ class Outbox {
   }
 
   async #open(): Promise<void> {
-    const kept = await this.#book.letters.orderBy('id').toArray().catch(() => [])
+    const kept = (await this.#noted((letters) => letters.orderBy('id').toArray())) ?? []
     this.letters = [...kept.filter((it) => !this.letters.some((other) => other.id === it.id)), ...this.letters]
     if (kept.length) this.#hurry()
+  }
+
+  /** A newer whole takes the place of the last of its thing, if that says the same and is not on its way. */
+  #replace(newer: Letter): void {
+    const last = this.of(newer.thing).at(-1)
+    if (!last?.whole || last.path !== newer.path || last.method !== newer.method || this.#busy.get(last.thing) === last.id) return
+    this.#waiters.set(newer.id, [...(this.#waiters.get(last.id) ?? []), ...(this.#waiters.get(newer.id) ?? [])])
+    this.#waiters.delete(last.id)
+    void this.dismiss(last.id)
   }
 
   #hurry(): void {
     clearTimeout(this.#timer)
     this.#failures = 0
-    void this.#send()
+    this.#send()
   }
 
-  async #send(): Promise<void> {
-    if (this.#busy) return
-    this.#busy = true
-    try {
-      for (let next = this.waiting[0]; next; next = this.waiting[0]) {
-        if (!(await this.#deliver(next))) {
-          const pause = PAUSES_MS[Math.min(this.#failures, PAUSES_MS.length - 1)] as number
-          this.#failures += 1
-          this.#timer = setTimeout(() => void this.#send(), pause)
-          return
-        }
+  /** Set every thing going that has something to send; while nobody answers, one alone asks whether somebody is there. */
+  #send(): void {
+    if (!this.reached && this.#busy.size) return
+    const things = [...new Set(this.waiting.map((it) => it.thing))].filter((it) => !this.#busy.has(it))
+    for (const thing of this.reached ? things : things.slice(0, 1)) void this.#line(thing)
+  }
+
+  /** Send what waits of one thing, one after another, until it is done or must wait. */
+  async #line(thing: string): Promise<void> {
+    let done = true
+    for (let next = this.of(thing)[0]; next && done; next = this.of(thing)[0]) {
+      this.#busy.set(thing, next.id)
+      done = await this.#deliver(next)
+      if (this.reached && done && this.#failures) {
         this.#failures = 0
+        this.#send()
       }
-    } finally {
-      this.#busy = false
     }
+    this.#busy.delete(thing)
+    if (!done || (!this.reached && this.waiting.length)) this.#later()
   }
 
-  /** True when the letter is done with: taken, or refused for good. */
+  #later(): void {
+    clearTimeout(this.#timer)
+    this.#timer = setTimeout(() => this.#send(), PAUSES_MS[Math.min(this.#failures, PAUSES_MS.length - 1)])
+    this.#failures += 1
+  }
+
+  /** True when the letter is done with: taken, refused for good, or given up. */
   async #deliver(letter: Letter): Promise<boolean> {
     const asked = Date.now()
     const answer = await fetch(letter.path, {
@@ -131,19 +172,58 @@ class Outbox {
       ...(letter.body === null ? {} : { body: JSON.stringify(letter.body) }),
     }).catch(() => null)
     if (answer) hear(answer, asked)
-    this.reached = answer !== null && answer.status < 500 && !LATER.has(answer.status)
+    this.reached = answer !== null && !NOBODY.has(answer.status) && !LATER.has(answer.status)
     this.stranger = answer?.status === 401
-    if (!answer || !this.reached) return false
-    if (answer.ok) {
-      this.confirmed.push(letter)
-      await this.dismiss(letter.id)
-    } else {
-      const refused = problemOf(await answer.json().catch(() => null), answer.status)
-      this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))
-      await this.#book.letters.update(letter.id, { refused }).catch(() => undefined)
+    if (!this.reached || !answer || answer.status >= 500) {
+      if (letter.now) await this.#refuse(letter, answer ? problemOf(await body(answer), answer.status) : SILENT)
+      return letter.now
     }
+    if (answer.ok) await this.#take(letter, await body(answer))
+    else await this.#refuse(letter, problemOf(await body(answer), answer.status))
     return true
   }
+
+  async #take(letter: Letter, answer: unknown): Promise<void> {
+    if (letter.reading) this.confirmed = [...this.confirmed, letter]
+    // What is held is right before anybody is told: a view that goes on finds it so. What a view shows of a letter stays
+    // until what it was answered, or what it changes, stands in its place.
+    const renewed = () => renew(...letter.renews)
+    if (letter.answers) await putAnswer(letter.answers, answer)
+    else await renewed()
+    await this.dismiss(letter.id)
+    if (letter.answers) void renewed()
+    for (const it of this.#waitersOf(letter)) it.took(answer)
+  }
+
+  async #refuse(letter: Letter, refused: Letter['refused'] & object): Promise<void> {
+    const waiters = this.#waitersOf(letter)
+    if (letter.now || waiters.some((it) => it.here())) await this.dismiss(letter.id)
+    else {
+      this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))
+      await this.#noted((letters) => letters.update(letter.id, { refused }))
+    }
+    for (const it of waiters) it.refused(new Refusal(refused))
+  }
+
+  /** Do something in this device's book. One that forbids storage still sends; it only can't remember across a closed page. */
+  async #noted<T>(change: (letters: Book['letters']) => PromiseLike<T>): Promise<T | undefined> {
+    try {
+      return await change(this.#book.letters)
+    } catch {
+      this.#forgetful = true
+      return undefined
+    }
+  }
+
+  #waitersOf(letter: Letter): Waiter[] {
+    const found = this.#waiters.get(letter.id) ?? []
+    this.#waiters.delete(letter.id)
+    return found
+  }
 }
+
+/** What is written down holds no functions and no living state. */
+const plain = (draft: Draft): unknown => JSON.parse(JSON.stringify(draft))
+const body = (answer: Response): Promise<unknown> => answer.json().catch(() => null)
 
 export const outbox = new Outbox()

@@ -1,26 +1,25 @@
-/** What views ask the server, each under one name. */
-import { createQuery, useQueryClient, type QueryClient, type QueryKey, type Updater } from '@tanstack/svelte-query'
-import { settings } from '$lib/base/settings.svelte'
-import { api, ask } from './client'
+/** What views of several rooms ask the server; what one room alone asks stands in that room. */
+import { createQuery } from '@tanstack/svelte-query'
+import { cache, renew } from './cache'
+import { api, ask, type Shapes } from './client'
+import { every, inUnits, key, units } from './key'
 import { outbox } from './outbox.svelte'
 
-/** Sentences and drawings in the coach's units. */
-const units = () => ({ query: { units: settings.units } })
+const ONCE = { staleTime: Infinity } as const
 
 /** One lesson with everything that stands in it. */
 export function lessonQuery(id: () => string) {
   return createQuery(() => ({
-    queryKey: ['lesson', id(), settings.units],
-    queryFn: () => ask(api.GET('/api/lessons/{id}', { params: { path: { id: id() }, ...units() } })),
+    queryKey: inUnits(key.lesson(id())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}', { params: { path: { id: id() }, query: units() } })),
   }))
 }
 
 /** One block judged. Asked again when writes of it were confirmed; until that has come they stay laid over it. */
 export function judgedQuery(id: () => string | undefined) {
-  const client = useQueryClient()
   let renewing = $state(false)
   $effect(() => {
-    const news = outbox.confirmed.filter((it) => it.blockId === id())
+    const news = outbox.confirmed.filter((it) => it.reading?.block === id())
     if (!news.length || renewing) return
     renewing = true
     void judged.refetch().then(async ({ isSuccess }) => {
@@ -28,12 +27,12 @@ export function judgedQuery(id: () => string | undefined) {
       else await new Promise((resolve) => setTimeout(resolve, 2000))
       renewing = false
       if (outbox.waiting.length) return
-      void renew(client, ['lesson'], ['comparisons'])
+      void renew(every(key.lesson), every(key.comparisons))
     })
   })
   const judged = createQuery(() => ({
-    queryKey: ['judged', id(), settings.units],
-    queryFn: () => ask(api.GET('/api/blocks/{id}/judgement', { params: { path: { id: id() ?? '' }, ...units() } })),
+    queryKey: inUnits(key.judged(id() ?? '')),
+    queryFn: () => ask(api.GET('/api/blocks/{id}/judgement', { params: { path: { id: id() ?? '' }, query: units() } })),
     enabled: Boolean(id()),
     // Another block's numbers must not stand under this block's name.
     placeholderData: (before) => (before?.block.id === id() ? before : undefined),
@@ -42,20 +41,15 @@ export function judgedQuery(id: () => string | undefined) {
   return judged
 }
 
-/** The tables behind a block's judgement; asked again when a putt of it is new. */
-export function tablesQuery(id: () => string | undefined, putts: () => number | undefined) {
-  return createQuery(() => ({
-    queryKey: ['tables', id(), settings.units, putts()],
-    queryFn: () => ask(api.GET('/api/blocks/{id}/tables', { params: { path: { id: id() ?? '' }, ...units() } })),
-    enabled: Boolean(id()),
-    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
-  }))
+/** The judgement of any block as it was last asked, and when. */
+export function lastJudged(id: string) {
+  return cache.getQueryState<Shapes['JudgedOut']>(inUnits(key.judged(id)))
 }
 
 /** The comparisons planned in a lesson, oldest first. */
 export function comparisonsQuery(id: () => string) {
   return createQuery(() => ({
-    queryKey: ['comparisons', id()],
+    queryKey: key.comparisons(id()),
     queryFn: () => ask(api.GET('/api/lessons/{id}/comparisons', { params: { path: { id: id() } } })),
     placeholderData: (before) => before,
   }))
@@ -64,7 +58,7 @@ export function comparisonsQuery(id: () => string) {
 /** The sensors of a lesson and what they told. */
 export function sensorsQuery(id: () => string) {
   return createQuery(() => ({
-    queryKey: ['sensors', id()],
+    queryKey: key.sensors(id()),
     queryFn: () => ask(api.GET('/api/lessons/{id}/sensors', { params: { path: { id: id() } } })),
     refetchInterval: 4000,
   }))
@@ -73,65 +67,65 @@ export function sensorsQuery(id: () => string) {
 /** The picture a block's readings are taken on. */
 export function entryQuery(id: () => string | undefined) {
   return createQuery(() => ({
-    queryKey: ['entry', id(), settings.units],
-    queryFn: () => ask(api.GET('/api/blocks/{id}/entry', { params: { path: { id: id() ?? '' }, ...units() } })),
+    queryKey: inUnits(key.entry(id() ?? '')),
+    queryFn: () => ask(api.GET('/api/blocks/{id}/entry', { params: { path: { id: id() ?? '' }, query: units() } })),
     enabled: Boolean(id()),
-    staleTime: Infinity,
+    ...ONCE,
+  }))
+}
+
+/** The picture an instrument of these sizes is read on. */
+export function tryQuery(kind: () => string | null, sizes: () => Record<string, number>) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.tryAid(kind() ?? ''), sizes()),
+    queryFn: () => ask(api.POST('/api/instruments/entry', { params: { query: units() }, body: { kind: kind() ?? '', sizes: sizes() } })),
+    enabled: kind() !== null,
+    ...ONCE,
   }))
 }
 
 export function instrumentsQuery() {
   return createQuery(() => ({
-    queryKey: ['instruments', settings.units],
-    queryFn: () => ask(api.GET('/api/instruments', { params: units() })),
-    staleTime: Infinity,
+    queryKey: inUnits(key.instruments()),
+    queryFn: () => ask(api.GET('/api/instruments', { params: { query: units() } })),
+    ...ONCE,
   }))
 }
 
 export function levelsQuery() {
-  return createQuery(() => ({ queryKey: ['levels'], queryFn: () => ask(api.GET('/api/levels')), staleTime: Infinity }))
+  return createQuery(() => ({ queryKey: key.levels(), queryFn: () => ask(api.GET('/api/levels')), ...ONCE }))
 }
 
 /** What else can be noted of a putt, in the order in which it happens. */
 export function notesQuery() {
-  return createQuery(() => ({ queryKey: ['notes'], queryFn: () => ask(api.GET('/api/notes')), staleTime: Infinity }))
+  return createQuery(() => ({ queryKey: key.notes(), queryFn: () => ask(api.GET('/api/notes')), ...ONCE }))
 }
 
 /** What is in the coach's bag. */
 export function bagQuery() {
-  return createQuery(() => ({ queryKey: ['bag'], queryFn: () => ask(api.GET('/api/bag')) }))
+  return createQuery(() => ({ queryKey: key.bag(), queryFn: () => ask(api.GET('/api/bag')) }))
 }
 
 /** Which strictness suits which level: the coach's opinion. */
 export function bandsQuery() {
-  return createQuery(() => ({ queryKey: ['bands'], queryFn: () => ask(api.GET('/api/bands')) }))
+  return createQuery(() => ({ queryKey: key.bands(), queryFn: () => ask(api.GET('/api/bands')) }))
 }
 
-/**
- * Ask these again wherever they show. A first question still on its way is let go too: it may have been asked before what
- * makes this necessary, and its answer would stand as the newest.
- */
-export async function renew(client: QueryClient, ...queryKeys: QueryKey[]): Promise<void> {
-  await Promise.all(
-    queryKeys.map(async (queryKey) => {
-      await client.cancelQueries({ queryKey, predicate: ({ state }) => state.data === undefined })
-      await client.invalidateQueries({ queryKey })
-    }),
-  )
+/** When to break off in a lesson; told anew with every putt. */
+export function pausesQuery(id: () => string, putts: () => number | undefined, asked: () => boolean = () => true) {
+  return createQuery(() => ({
+    queryKey: [...key.pauses(id()), putts()],
+    queryFn: () => ask(api.GET('/api/lessons/{id}/pauses', { params: { path: { id: id() } } })),
+    refetchInterval: 20_000,
+    enabled: asked(),
+    placeholderData: (before) => before,
+  }))
 }
 
-/**
- * Put what a write was answered where views read it. What was asked before it is let go, or its older answer would come
- * later and undo on the page what was just kept; if there was such a question it is asked again.
- */
-export async function putAnswer<T>(client: QueryClient, queryKey: QueryKey, answer: T | ((before: T | undefined) => T)): Promise<void> {
-  const asked = client.isFetching({ queryKey }) > 0
-  await client.cancelQueries({ queryKey })
-  client.setQueryData<T>(queryKey, answer as Updater<T | undefined, T | undefined>)
-  if (asked) void renew(client, queryKey)
-}
-
-/** Everything about a lesson and its blocks is asked again. */
-export async function renewLesson(client: QueryClient, id: string): Promise<void> {
-  await renew(client, ['lesson', id], ['judged'], ['comparisons', id], ['today'])
+/** A golfer's set-up cards, newest first. */
+export function cardsQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.cards(golfer())),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/set-up-cards', { params: { path: { id: golfer() }, query: units() } })),
+  }))
 }

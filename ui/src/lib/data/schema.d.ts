@@ -722,26 +722,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/comparison-choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Choices
-         * @description The orders there are, and the questions a comparison can be planned to answer.
-         */
-        get: operations["comparisons_choices"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/comparisons/{id}": {
         parameters: {
             query?: never;
@@ -2948,17 +2928,6 @@ export interface components {
              */
             known_deg: number;
         };
-        /** ChoicesOut */
-        ChoicesOut: {
-            /** Orders */
-            orders: {
-                [key: string]: string;
-            };
-            /** Questions */
-            questions: {
-                [key: string]: string;
-            };
-        };
         /** Circle */
         Circle: {
             /** X */
@@ -3213,10 +3182,10 @@ export interface components {
             /** Done */
             done: number[];
             /**
-             * Turns
-             * @description the condition of every putt, first to last
+             * Plan
+             * @description every putt, first to last
              */
-            turns: number[];
+            plan: components["schemas"]["PlannedPutt"][];
             /** Turn */
             turn: string | null;
             /** Turn Words */
@@ -4725,6 +4694,19 @@ export interface components {
              * @example 20
              */
             planned: number;
+        };
+        /**
+         * PlannedPutt
+         * @description A putt of the plan: the `nth` (from 1) of its block. It is open while the block has fewer valid putts.
+         */
+        PlannedPutt: {
+            /**
+             * Block Id
+             * Format: uuid
+             */
+            block_id: string;
+            /** Nth */
+            nth: number;
         };
         /**
          * Preview
@@ -7235,6 +7217,11 @@ export interface components {
             high: number | null;
             /** At */
             at: number;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "left" | "right" | "neither";
             /** Meaning */
             meaning: string;
             /** Left Mm */
@@ -11462,106 +11449,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FurtherOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    comparisons_choices: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChoicesOut"];
                 };
             };
             /** @description Bad Request */

@@ -1,14 +1,17 @@
 <!-- Add a golfer, or change what is noted of one. -->
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
+  import { untrack } from 'svelte'
   import { v7 } from 'uuid'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { levelsQuery, renew } from '$lib/data/queries.svelte'
+  import { about, type Shapes } from '$lib/data/client'
+  import { levelsQuery } from '$lib/data/queries.svelte'
+  import { choices } from '$lib/data/vocabulary.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import UsualLengths from './UsualLengths.svelte'
+  import { noteGolfer } from './writes'
 
   interface Props {
     open: boolean
@@ -17,35 +20,29 @@
   }
   let { open = $bindable(), golfer, kept }: Props = $props()
 
-  const client = useQueryClient()
   const levels = levelsQuery()
-  const HANDS = [
-    { value: 'right' as const, words: 'Right-handed' },
-    { value: 'left' as const, words: 'Left-handed' },
-  ]
+  const HANDS = choices<Shapes['GolferIn']['hand']>('hand')
   const NOBODY = (): Required<Shapes['GolferIn']> => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
   let draft = $state<Required<Shapes['GolferIn']>>(NOBODY())
-  let error = $state<unknown>(null)
+  const noting = createWrite((id: string) => noteGolfer(id, $state.snapshot(draft)), (noted) => {
+    // Nobody is taken elsewhere who closed the sheet while it waited for the network.
+    if (!open) return
+    open = false
+    kept?.(noted)
+  })
+  const error = $derived(noting.error)
 
   $effect(() => {
     if (!open) return
-    error = null
+    untrack(() => noting.reset())
     draft = golfer
       ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes, usual_lengths: golfer.usual_noted ? golfer.usual_lengths : null, step_m: golfer.step_m }
       : NOBODY()
   })
 
-  async function keep(event: SubmitEvent): Promise<void> {
+  function keep(event: SubmitEvent): void {
     event.preventDefault()
-    try {
-      const id = golfer?.id ?? v7()
-      const row = await ask(api.PUT('/api/golfers/{id}', { params: { path: { id } }, body: { ...draft } }))
-      open = false
-      kept?.(row)
-      await renew(client, [])
-    } catch (problem) {
-      error = problem
-    }
+    noting.mutate(golfer?.id ?? v7())
   }
 </script>
 
@@ -70,13 +67,13 @@
         {#if draft.step_m === null}
           <button class="button" type="button" onclick={() => (draft.step_m = 0.75)}>Note the golfer’s step…</button>
         {:else}
-          <LengthEntry of="step_m" value={draft.step_m} error={error ? refusal(error).about('step_m') : undefined} onvalue={(m) => (draft.step_m = m)} />
+          <LengthEntry of="step_m" value={draft.step_m} error={about(error, 'step_m')} onvalue={(m) => (draft.step_m = m)} />
           <button class="button plain" type="button" onclick={() => (draft.step_m = null)}>Take the step out</button>
         {/if}
       </div>
       <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} step={draft.step_m} {error} />
     {/if}
     {#if error}<Trouble {error} />{/if}
-    <button class="button primary min-h-14 text-lg">{golfer ? 'Keep changes' : 'Add golfer'}</button>
+    <button class="button primary min-h-14 text-lg" disabled={noting.isPending}>{golfer ? 'Keep changes' : 'Add golfer'}</button>
   </form>
 </Sheet>

@@ -1,10 +1,11 @@
 <!-- Under Judge: any other block set beside this one. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import type { Shapes } from '$lib/data/client'
+  import { choices } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Compared from './Compared.svelte'
+  import { comparedQuery } from './queries.svelte'
 
   let { blocks, current }: { blocks: Shapes['BlockOut'][]; current: Shapes['BlockOut'] } = $props()
 
@@ -12,16 +13,8 @@
   let beside = $state<string | null>(null)
   const other = $derived(others.find((it) => it.id === beside))
   let question = $state<'line' | 'spread' | 'window'>('line')
-  const QUESTIONS = [
-    { value: 'line' as const, words: 'Start line' },
-    { value: 'spread' as const, words: 'Spread' },
-    { value: 'window' as const, words: 'In the window' },
-  ]
-  const found = createQuery(() => ({
-    queryKey: ['compare', current.id, beside, question, current.putts, other?.putts],
-    queryFn: () => ask(api.GET('/api/compare', { params: { query: { blocks: [current.id, beside ?? ''], question } } })),
-    enabled: Boolean(other),
-  }))
+  const QUESTIONS = choices<typeof question>('question')
+  const found = comparedQuery(() => current, () => other, () => question)
 </script>
 
 {#if others.length && current.putts}

@@ -1,58 +1,49 @@
 <!-- A golfer's set-up cards, newest first: read, printed, put away and brought back. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import { api, type Shapes } from '$lib/data/client'
+  import { cardsQuery } from '$lib/data/queries.svelte'
   import { save } from '$lib/data/save'
-  import { renew } from '$lib/data/queries.svelte'
+  import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
   import { settings } from '$lib/base/settings.svelte'
+  import { putCardAway } from './writes'
 
   let { golferId }: { golferId: string } = $props()
 
-  const client = useQueryClient()
-  const cards = createQuery(() => ({
-    queryKey: ['cards', golferId, settings.units],
-    queryFn: () => ask(api.GET('/api/golfers/{id}/set-up-cards', { params: { path: { id: golferId }, query: { units: settings.units } } })),
-  }))
+  const cards = cardsQuery(() => golferId)
   let gone = $state<Shapes['CardOut'] | null>(null)
-  let error = $state<unknown>(null)
-  let busy = $state('')
 
-  async function away(it: Shapes['CardOut'], put_away: boolean): Promise<void> {
-    error = null
-    try {
-      await ask(api.PUT('/api/set-up-cards/{id}/away', { params: { path: { id: it.id } }, body: { put_away } }))
-      gone = put_away ? it : null
-      await renew(client, ['cards', golferId])
-    } catch (problem) {
-      error = problem
-    }
+  interface Away {
+    it: Shapes['CardOut']
+    put_away: boolean
   }
-  async function print(it: Shapes['CardOut'], what: 'card' | 'mirror'): Promise<void> {
-    busy = it.id + what
-    error = null
-    try {
-      const paper = settings.units === 'feet' ? ('letter' as const) : ('a4' as const)
-      await save(
-        api.GET('/api/set-up-cards/{id}/print', {
-          params: { path: { id: it.id }, query: { what, paper, units: settings.units } },
-          parseAs: 'blob',
-        }),
-        `set-up-${what}.pdf`,
-      )
-    } catch (problem) {
-      error = problem
-    }
-    busy = ''
+  const away = createWrite(
+    ({ it, put_away }: Away) => putCardAway(golferId, it.id, put_away),
+    (_, { it, put_away }) => (gone = put_away ? it : null),
+  )
+  interface Print {
+    id: string
+    what: 'card' | 'mirror'
   }
+  const print = createAsk(({ id, what }: Print) =>
+    save(
+      api.GET('/api/set-up-cards/{id}/print', {
+        params: { path: { id }, query: { what, paper: settings.units === 'feet' ? 'letter' : 'a4', units: settings.units } },
+        parseAs: 'blob',
+      }),
+      `set-up-${what}.pdf`,
+    ),
+  )
+  const drawing = (id: string, what: Print['what']) => print.isPending && print.variables.id === id && print.variables.what === what
+  const error = $derived(away.error ?? print.error)
 </script>
 
 {#if cards.error}<Trouble error={cards.error} again={() => cards.refetch()} />{/if}
 {#if error}<Trouble {error} />{/if}
 {#if gone}
   {@const it = gone}
-  <p class="flex items-center gap-3 border-t border-hairline py-1">Put away. <button class="button plain" onclick={() => away(it, false)}>Bring it back</button></p>
+  <p class="flex items-center gap-3 border-t border-hairline py-1">Put away. <button class="button plain" onclick={() => away.mutate({ it, put_away: false })}>Bring it back</button></p>
 {/if}
 <ol aria-label="Set-up cards, newest first">
   {#each cards.data ?? [] as it, n (it.id)}
@@ -66,9 +57,9 @@
         </dl>
       </div>
       <div class="flex flex-wrap content-start gap-2">
-        <button class="button" disabled={Boolean(busy)} onclick={() => print(it, 'card')}>{busy === `${it.id}card` ? 'Drawing…' : 'Print card'}</button>
-        {#if it.has_eyes}<button class="button" disabled={Boolean(busy)} onclick={() => print(it, 'mirror')}>{busy === `${it.id}mirror` ? 'Drawing…' : 'Print mirror overlay'}</button>{/if}
-        <button class="button plain" onclick={() => away(it, true)}>Put away</button>
+        <button class="button" disabled={print.isPending} onclick={() => print.mutate({ id: it.id, what: 'card' })}>{drawing(it.id, 'card') ? 'Drawing…' : 'Print card'}</button>
+        {#if it.has_eyes}<button class="button" disabled={print.isPending} onclick={() => print.mutate({ id: it.id, what: 'mirror' })}>{drawing(it.id, 'mirror') ? 'Drawing…' : 'Print mirror overlay'}</button>{/if}
+        <button class="button plain" onclick={() => away.mutate({ it, put_away: true })}>Put away</button>
       </div>
     </li>
   {:else}

@@ -1,32 +1,35 @@
 <!-- One file on its way in: how it is read, what can't be, and taking it in whole. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { renew } from '$lib/data/queries.svelte'
+  import { renew } from '$lib/data/cache'
+  import { about as faultOf, type Shapes } from '$lib/data/client'
+  import { every, key } from '$lib/data/key'
+  import { choices } from '$lib/data/vocabulary.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { day, moment } from '$lib/base/dates'
   import ColumnRows from './ColumnRows.svelte'
+  import { fileProgressQuery, fileQuery } from './queries.svelte'
+  import { readFileAs, redoFile, stopFile, takeFileIn, undoFile } from './writes'
 
   let { id }: { id: string } = $props()
 
-  const client = useQueryClient()
-  const path = $derived({ path: { id } })
-  const given = createQuery(() => ({ queryKey: ['import', id], queryFn: () => ask(api.GET('/api/imports/{id}', { params: path })) }))
+  const given = fileQuery(() => id)
   const file = $derived(given.data)
-  const work = createQuery(() => ({
-    queryKey: ['import-progress', id],
-    queryFn: () => ask(api.GET('/api/imports/{id}/progress', { params: path })),
-    refetchInterval: (query) => (query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false),
-  }))
+  const work = fileProgressQuery(() => id)
   const it = $derived(work.data)
   type Mapping = Shapes['MappingIn']
   let changed = $state.raw<Mapping | null>(null)
   const mapping = $derived(changed ?? (file?.mapping as Mapping | undefined))
-  let error = $state<unknown>(null)
-  const about = (field: string) => (error ? refusal(error).about(field) : undefined)
+  const read = createWrite((as: Mapping) => readFileAs(id, as), (_, as) => (readAs = as))
+  const take = createWrite(() => takeFileIn(id, Boolean(it?.bad)))
+  const stop = createWrite(() => stopFile(id))
+  const undo = createWrite(() => undoFile(id))
+  const redo = createWrite(() => redoFile(id))
+  const error = $derived([read, take, stop, undo, redo].find((one) => one.error)?.error ?? null)
+  const about = (field: string) => faultOf(error, field)
   const set = (change: Partial<Mapping>) => {
     if (mapping) changed = { ...mapping, ...change }
   }
@@ -34,31 +37,12 @@
   // Taken in, undone and brought back are known here first.
   const stands = $derived(it?.state ?? 'given')
   $effect(() => {
-    if (stands !== 'given') void renew(client, ['imports'], ['golfer-lessons'])
+    if (stands !== 'given') void renew(every(key.files), every(key.golferLessons))
   })
   // What was read through is out of date as soon as a column is read otherwise.
   let readAs = $state.raw<Mapping | null>(null)
   const fresh = $derived(Boolean(it && ['checked', 'stopped', 'failed', 'done'].includes(it.phase) && (readAs === null || readAs === mapping)))
 
-  async function say(asked: () => Promise<unknown>): Promise<void> {
-    error = null
-    try {
-      await asked()
-    } catch (problem) {
-      error = problem
-    }
-    await renew(client, ['import-progress', id])
-  }
-  const read = () =>
-    say(async () => {
-      if (!mapping) return
-      await ask(api.PUT('/api/imports/{id}/mapping', { params: path, body: mapping }))
-      readAs = mapping
-    })
-  const take = () => say(() => ask(api.PUT('/api/imports/{id}/putts', { params: path, body: { skip_bad: Boolean(it?.bad) } })))
-  const stop = () => say(() => ask(api.DELETE('/api/imports/{id}/work', { params: path })))
-  const undo = () => say(() => ask(api.PUT('/api/imports/{id}/undone', { params: path })))
-  const redo = () => say(() => ask(api.DELETE('/api/imports/{id}/undone', { params: path })))
   const putts = (n: number) => `${n.toLocaleString('en-GB')} ${n === 1 ? 'putt' : 'putts'}`
 </script>
 
@@ -76,8 +60,8 @@
     {/if}
     {#if it.state !== 'given'}
       <p class="mt-3 text-lg font-semibold">{putts(it.putts)} {it.state === 'taken' ? 'taken in' : 'taken out again'}{it.skipped ? `, ${it.skipped} rows left out` : ''}.</p>
-      {#if it.state === 'taken'}<button class="button mt-2" onclick={undo}>Undo the import</button>
-      {:else}<button class="button mt-2" onclick={redo}>Bring it back</button>{/if}
+      {#if it.state === 'taken'}<button class="button mt-2" onclick={() => undo.mutate(undefined)}>Undo the import</button>
+      {:else}<button class="button mt-2" onclick={() => redo.mutate(undefined)}>Bring it back</button>{/if}
     {:else}
       <div class="mt-3"><ColumnRows {file} columns={mapping.columns} errors={about} onchange={(columns) => set({ columns })} /></div>
       <details class="mt-2" open>
@@ -87,8 +71,8 @@
           <Stepper label="Green speed" unit="ft" text={String(mapping.green_speed_ft ?? 10)} read={(text) => Number(text.replace(',', '.'))} step={(by) => set({ green_speed_ft: (mapping.green_speed_ft ?? 10) + by * 0.5 })} onvalue={(value) => set({ green_speed_ft: value })} error={about('green_speed_ft')} />
           <Stepper label="Uncertainty of a start" unit="°" text={String(mapping.u_deg ?? 0.2)} read={(text) => Number(text.replace(',', '.'))} step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })} onvalue={(value) => set({ u_deg: value })} error={about('u_deg')} />
           <LengthEntry of="file_rig_m" value={mapping.rig_at_m ?? 0.3} error={about('rig_at_m')} onvalue={(m) => set({ rig_at_m: m })} />
-          <Choice label="Decimals have a" options={[{ value: '.', words: 'point' }, { value: ',', words: 'comma' }]} bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })} />
-          <Choice label="Dates begin with the" options={[{ value: 'day', words: 'day' }, { value: 'month', words: 'month' }]} bind:value={() => (mapping.day_first === false ? 'month' : 'day'), (value) => set({ day_first: value === 'day' })} />
+          <Choice label="Decimals have a" options={choices<'.' | ','>('decimal')} bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })} />
+          <Choice label="Dates begin with the" options={choices<'day' | 'month'>('first_in_date')} bind:value={() => (mapping.day_first === false ? 'month' : 'day'), (value) => set({ day_first: value === 'day' })} />
         </div>
       </details>
       {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
@@ -96,10 +80,10 @@
         <div class="mt-3 flex items-center gap-3" role="status">
           <progress class="h-6 flex-1" max={it.total} value={it.done} aria-label="How far it is"></progress>
           <span>{it.phase === 'checking' ? 'Reading' : 'Taking in'} {it.done.toLocaleString('en-GB')} of {it.total.toLocaleString('en-GB')}</span>
-          <button class="button" onclick={stop}>Stop</button>
+          <button class="button" onclick={() => stop.mutate(undefined)}>Stop</button>
         </div>
       {:else}
-        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={read}>{fresh ? 'Read it again' : 'Read it so'}</button>
+        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={() => read.mutate(mapping)}>{fresh ? 'Read it again' : 'Read it so'}</button>
       {/if}
       {#if it.why}<p class="mt-2 font-semibold" role="status">{it.why}</p>{/if}
       {#if fresh && !busy}
@@ -115,7 +99,7 @@
             {#if it.bad > it.bad_rows.length}<p class="text-sm text-faded">The first {it.bad_rows.length} are listed.</p>{/if}
           {/if}
           {#if it.good}
-            <button class="button primary mt-3 min-h-14 text-lg" onclick={take}>Take in {putts(it.good)}{it.bad ? `, leave out ${it.bad.toLocaleString('en-GB')}` : ''}</button>
+            <button class="button primary mt-3 min-h-14 text-lg" onclick={() => take.mutate(undefined)}>Take in {putts(it.good)}{it.bad ? `, leave out ${it.bad.toLocaleString('en-GB')}` : ''}</button>
           {/if}
         </section>
       {/if}

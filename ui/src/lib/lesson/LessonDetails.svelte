@@ -1,58 +1,41 @@
 <!-- A lesson's own entries; end it, open it again, void it. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { untrack } from 'svelte'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { renewLesson } from '$lib/data/queries.svelte'
+  import { refusal, type Shapes } from '$lib/data/client'
+  import { pausesQuery } from '$lib/data/queries.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
   import PauseEntries from '$lib/start/PauseEntries.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { endLesson, noteLesson, reopenLesson, restoreLesson, voidLesson } from './writes'
 
   let { open = $bindable(), lesson }: { open: boolean; lesson: Shapes['LessonOut'] } = $props()
 
-  const client = useQueryClient()
-  const pauses = createQuery(() => ({
-    queryKey: ['pauses', lesson.id],
-    queryFn: () => ask(api.GET('/api/lessons/{id}/pauses', { params: { path: { id: lesson.id } } })),
-    enabled: open,
-  }))
+  const pauses = pausesQuery(() => lesson.id, () => undefined, () => open)
   let draft = $state<LessonDraft>({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
-  let error = $state<unknown>(null)
+  const close = () => (open = false)
+  const noting = createWrite(
+    () => noteLesson(lesson.id, { ...$state.snapshot(draft), golfer_id: lesson.golfer_id, started_at: lesson.started_at }),
+    close,
+  )
+  const ending = createWrite(() => endLesson(lesson.id, stamp()), close)
+  const reopening = createWrite(() => reopenLesson(lesson.id), close)
+  const discarding = createWrite(() => voidLesson(lesson.id, reason), close)
+  const restoring = createWrite(() => restoreLesson(lesson.id), close)
+  const all = [noting, ending, reopening, discarding, restoring]
+  const error = $derived(all.find((it) => it.error)?.error ?? null)
   let voiding = $state(false)
   let reason = $state('')
-  const path = $derived({ path: { id: lesson.id } })
 
   $effect(() => {
     if (!open) return
     draft = { place: lesson.place, surface: lesson.surface, green_speed_ft: lesson.green_speed_ft, conditions: lesson.conditions }
-    error = null
+    untrack(() => all.forEach((it) => it.reset()))
     voiding = false
   })
 
-  async function say(asked: () => Promise<unknown>): Promise<void> {
-    try {
-      await asked()
-      open = false
-    } catch (problem) {
-      error = problem
-    }
-    await renewLesson(client, lesson.id)
-  }
-  const keep = () =>
-    say(() =>
-      ask(
-        api.PUT('/api/lessons/{id}', {
-          params: path,
-          body: { ...draft, golfer_id: lesson.golfer_id, started_at: lesson.started_at },
-        }),
-      ),
-    )
-  const end = () =>
-    say(() => ask(api.PUT('/api/lessons/{id}/end', { params: path, body: { ended_at: stamp() } })))
-  const reopen = () => say(() => ask(api.DELETE('/api/lessons/{id}/end', { params: path })))
-  const discard = () => say(() => ask(api.PUT('/api/lessons/{id}/void', { params: path, body: { reason } })))
-  const restore = () => say(() => ask(api.DELETE('/api/lessons/{id}/void', { params: path })))
 </script>
 
 <Sheet bind:open title="This lesson">
@@ -60,7 +43,7 @@
     class="grid gap-4"
     onsubmit={(event) => {
       event.preventDefault()
-      void keep()
+      noting.mutate(undefined)
     }}
   >
     <LessonEntries bind:draft error={error ? refusal(error) : null} />
@@ -69,12 +52,12 @@
   </form>
   <div class="mt-5 flex flex-wrap gap-2 border-t border-hairline pt-4">
     {#if lesson.ended_at}
-      <button class="button" onclick={reopen}>Open it again</button>
+      <button class="button" onclick={() => reopening.mutate(undefined)}>Open it again</button>
     {:else}
-      <button class="button" onclick={end}>End lesson</button>
+      <button class="button" onclick={() => ending.mutate(undefined)}>End lesson</button>
     {/if}
     {#if lesson.voided_at}
-      <button class="button" onclick={restore}>Restore (voided: {lesson.void_reason})</button>
+      <button class="button" onclick={() => restoring.mutate(undefined)}>Restore (voided: {lesson.void_reason})</button>
     {:else if !voiding}
       <button class="button danger" onclick={() => (voiding = true)}>Void lesson…</button>
     {/if}
@@ -98,7 +81,7 @@
       class="mt-3 grid gap-2"
       onsubmit={(event) => {
         event.preventDefault()
-        void discard()
+        discarding.mutate(undefined)
       }}
     >
       <label><span class="label">Why it doesn't count</span><input class="entry" bind:value={reason} required maxlength="80" /></label>

@@ -2,12 +2,14 @@
 <script lang="ts">
   import { goto } from '$app/navigation'
   import { untrack } from 'svelte'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { refusal, type Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { lastFloorQuery } from './queries.svelte'
+  import { startLesson } from './writes'
 
   interface Props {
     open: boolean
@@ -15,37 +17,35 @@
   }
   let { open = $bindable(), golfer }: Props = $props()
 
-  let draft = $state<LessonDraft>({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
-  let error = $state<unknown>(null)
-  let busy = $state(false)
+  const FRESH = (): LessonDraft => ({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
+  let draft = $state(FRESH())
+  const floor = lastFloorQuery(() => golfer.id, () => open)
+  const starting = createWrite(
+    () => startLesson({ ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }),
+    (lesson) => {
+      if (!open) return
+      open = false
+      void goto(`/lessons/${lesson.id}/set`)
+    },
+  )
+  const error = $derived(starting.error ?? floor.error)
 
-  // The same floor as last time, or the studio's name for a first lesson.
   $effect(() => {
     if (!open) return
-    error = null
-    untrack(() => (draft.place = ''))
-    void (async () => {
-      const { items } = await ask(api.GET('/api/golfers/{id}/lessons', { params: { path: { id: golfer.id } } }))
-      const last = items[0]?.lesson
-      const place = last?.place ?? (await ask(api.GET('/api/studio'))).name
-      if (!draft.place) draft = { place, surface: last?.surface ?? 'indoor_mat', green_speed_ft: last?.green_speed_ft ?? 10, conditions: '' }
-    })().catch((problem) => (error = problem))
+    untrack(() => {
+      starting.reset()
+      draft = FRESH()
+    })
+  })
+  // The same floor as last time, or the studio's name for a first lesson: unless a place was typed before it came.
+  $effect(() => {
+    const last = floor.data
+    if (open && last) untrack(() => !draft.place && (draft = { ...FRESH(), ...last }))
   })
 
-  async function start(event: SubmitEvent): Promise<void> {
+  function start(event: SubmitEvent): void {
     event.preventDefault()
-    busy = true
-    error = null
-    try {
-      const body = { ...draft, golfer_id: golfer.id, started_at: stamp() }
-      const lesson = await ask(api.PUT('/api/lessons/{id}', { params: { path: { id: v7() } }, body }))
-      open = false
-      await goto(`/lessons/${lesson.id}/set`)
-    } catch (problem) {
-      error = problem
-    } finally {
-      busy = false
-    }
+    starting.mutate(undefined)
   }
 </script>
 
@@ -53,6 +53,6 @@
   <form onsubmit={start} class="grid gap-4">
     <LessonEntries bind:draft error={error ? refusal(error) : null} />
     {#if error}<Trouble {error} />{/if}
-    <button class="button primary min-h-14 text-lg" disabled={busy}>Start lesson</button>
+    <button class="button primary min-h-14 text-lg" disabled={starting.isPending}>Start lesson</button>
   </form>
 </Sheet>

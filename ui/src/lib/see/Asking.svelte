@@ -3,95 +3,66 @@
   it says so far, stays hidden.
 -->
 <script lang="ts">
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import type { Shapes } from '$lib/data/client'
+  import { choices } from '$lib/data/vocabulary.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import { keys } from '$lib/base/keys.svelte'
+  import Looks from './Looks.svelte'
+  import { answerKeys, type Look } from './looks'
+  import { answerTest, showTest, undoAnswer } from './writes'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import FeltThere from './FeltThere.svelte'
-  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     sight: Shapes['SightOut']
-    changed: (sight: Shapes['SightOut']) => void
   }
-  let { sight, changed }: Props = $props()
+  let { sight }: Props = $props()
 
-  const LOOKS = [
-    { looks: 'left', words: '◂ Left', key: '1', arrow: 'ArrowLeft' },
-    { looks: 'straight', words: 'Straight', key: '2', arrow: 'ArrowDown' },
-    { looks: 'right', words: 'Right ▸', key: '3', arrow: 'ArrowRight' },
-  ] as const
-  const SIDES = [
-    { value: 'left', words: '◂ From the left' },
-    { value: 'right', words: 'From the right ▸' },
-  ]
-  let error = $state<unknown>(null)
-  let busy = $state(false)
+  const SIDES = choices<'left' | 'right'>('turned_from')
   let turned = $state(false)
   let beside = $state(0)
   let seen = $state(0.005)
-  let from = $state('left')
+  let from = $state<'left' | 'right'>('left')
   const moved = $derived(Object.keys(sight.test.position).length > 0)
   const valid = $derived(sight.trials.filter((it) => !it.voided))
-  const units = $derived({ units: settings.units })
+  const lesson = $derived(sight.test.lesson_id)
 
-  async function say(asked: () => Promise<Shapes['SightOut']>): Promise<void> {
-    if (busy) return
-    busy = true
-    error = null
-    try {
-      changed(await asked())
-    } catch (problem) {
-      error = problem
-    }
-    busy = false
+  const answering = createWrite((raw: Record<string, string | number>) => answerTest(lesson, { test_id: sight.test.id, raw, taken_at: stamp() }))
+  const undoing = createWrite((trial: string) => undoAnswer(lesson, sight.test.id, trial))
+  const showing = createWrite(() => showTest(lesson, sight.test.id))
+  const all = [answering, undoing, showing]
+  const busy = $derived(all.some((it) => it.isPending))
+  const error = $derived(all.find((it) => it.error)?.error ?? null)
+
+  function answer(looks: Look): void {
+    if (!busy && sight.next) answering.mutate({ true_deg: sight.next.true_deg, looks })
   }
-  const keep = (raw: Record<string, string | number>) =>
-    say(() =>
-      ask(
-        api.PUT('/api/sight-trials/{id}', {
-          params: { path: { id: v7() }, query: units },
-          body: { test_id: sight.test.id, raw, taken_at: stamp() },
-        }),
-      ),
-    )
-  const answer = (looks: string) => sight.next && keep({ true_deg: sight.next.true_deg, looks })
-  async function read(): Promise<void> {
-    await keep(sight.test.method === 'turn' ? { beside_m: beside, seen_m: seen, from_side: from } : { beside_m: beside, seen_m: seen })
-    if (!error) {
-      beside = 0
-      from = from === 'left' ? 'right' : 'left'
-    }
+  function read(): void {
+    if (busy) return
+    const told = { beside_m: beside, seen_m: seen }
+    answering.mutate(sight.test.method === 'turn' ? { ...told, from_side: from } : told, {
+      onSuccess: () => {
+        beside = 0
+        from = from === 'left' ? 'right' : 'left'
+      },
+    })
   }
   function undo(): void {
     const last = valid.at(-1)
-    if (last) void say(() => ask(api.PUT('/api/sight-trials/{id}/voided', { params: { path: { id: last.id }, query: units }, body: { voided: true } })))
+    if (last && !busy) undoing.mutate(last.id)
   }
-  const show = () => say(() => ask(api.PUT('/api/sight-tests/{id}/shown', { params: { path: { id: sight.test.id }, query: units } })))
 
   $effect(() =>
     keys.add('Asking', () => [
-      ...(sight.next
-        ? LOOKS.flatMap((it) => [it.key, it.arrow].map((key) => ({ key, words: `It looks ${it.looks}`, run: () => void answer(it.looks) })))
-        : []),
+      ...(sight.next ? answerKeys(answer) : []),
       { key: 'u', words: 'Undo the last answer', run: undo },
     ]),
   )
 </script>
-
-{#snippet answers()}
-  <div class="grid grid-cols-3 gap-3" role="group" aria-label="It looks">
-    {#each LOOKS as it (it.looks)}
-      <button class="button min-h-24 flex-col text-2xl" disabled={busy} aria-keyshortcuts={it.key} onclick={() => answer(it.looks)}>
-        <span class="wide">{it.words}</span><kbd class="key hidden sm:inline">{it.key}</kbd>
-      </button>
-    {/each}
-  </div>
-{/snippet}
 
 <div class="flex items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
   <h2 class="wide text-xl" data-asked>Answer {valid.length + 1}</h2>
@@ -103,7 +74,7 @@
   </p>
   <div class="relative mt-2 h-56 border-y border-hairline">{#if sight.stage}<Stage scene={sight.stage} stretch="true" />{/if}</div>
   <p class="mt-3 text-lg">The golfer, over the ball: <strong>where does the rod point?</strong></p>
-  <div class="mt-2">{@render answers()}</div>
+  <div class="mt-2"><Looks {busy} {answer} /></div>
 {:else}
   <p class="mt-3 text-lg">
     {sight.test.method === 'turn'
@@ -122,18 +93,18 @@
   <button class="button" disabled={busy || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}
   <a class="button" href="/question/{sight.test.lesson_id}" target="_blank" rel="noopener">Golfer’s own screen</a>
-  <button class="button ml-auto" disabled={busy || valid.length < sight.fewest} onclick={show}>
+  <button class="button ml-auto" disabled={busy || valid.length < sight.fewest} onclick={() => showing.mutate(undefined)}>
     {valid.length < sight.fewest ? `${sight.fewest - valid.length} more before it is shown` : 'Show what they say'}
   </button>
 </div>
-{#if moved}<div class="mt-4 border-t border-hairline pt-3"><FeltThere test={sight.test} {changed} /></div>{/if}
+{#if moved}<div class="mt-4 border-t border-hairline pt-3"><FeltThere test={sight.test} /></div>{/if}
 <p class="mt-2 text-sm text-faded">Earlier answers stay hidden, so that nobody leans on them. The longer you ask, the surer it gets.</p>
 
 {#if turned}
   <!-- For the golfer's eyes: the question, and nothing else. -->
   <div class="fixed inset-0 z-40 flex flex-col justify-between bg-paper p-8" data-golfer>
     <p class="wide text-center text-4xl">Where does the rod point?</p>
-    {@render answers()}
+    <Looks {busy} {answer} />
     <button class="button plain mx-auto" onclick={() => (turned = false)}>Back to the coach</button>
   </div>
 {/if}

@@ -1,15 +1,15 @@
 <!-- Begin a test of what looks straight: how it is asked, and under what. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { about, refusal, type Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import PositionEntry from './PositionEntry.svelte'
   import { choices, named } from '$lib/data/vocabulary.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { methodsQuery } from './queries.svelte'
+  import { beginTest } from './writes'
 
   interface Props {
     lessonId: string
@@ -17,15 +17,10 @@
     breaks: boolean
     /** Levers moved from the usual set-up for this test. */
     position: Record<string, number>
-    begun: (test: Shapes['SightOut']) => void
   }
-  let { lessonId, breaks, position = $bindable(), begun }: Props = $props()
+  let { lessonId, breaks, position = $bindable() }: Props = $props()
 
-  const methods = createQuery(() => ({
-    queryKey: ['sight-methods'],
-    queryFn: () => ask(api.GET('/api/sight-methods')),
-    staleTime: Infinity,
-  }))
+  const methods = methodsQuery()
   type Test = Shapes['SightTestOut']
   let method = $state<Test['method']>('directions')
   let condition = $state('as usual')
@@ -34,26 +29,19 @@
   let glasses = $state<Test['glasses']>('none')
   let away_m = $state(2)
   let toward = $state<Test['toward']>('hole')
-  let error = $state<unknown>(null)
-  let busy = $state(false)
 
   const TRACES = choices<Test['trace']>('trace')
   const TOWARD = choices<Test['toward']>('toward')
   const EYES = choices<Test['eyes']>('eyes')
   const GLASSES = choices<Test['glasses']>('glasses')
 
-  async function begin(event: SubmitEvent): Promise<void> {
+  const beginning = createWrite(() =>
+    beginTest({ lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position: $state.snapshot(position), started_at: stamp() }),
+  )
+  const error = $derived(beginning.error)
+  function begin(event: SubmitEvent): void {
     event.preventDefault()
-    busy = true
-    error = null
-    try {
-      const body = { lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position, started_at: stamp() }
-      const params = { path: { id: v7() }, query: { units: settings.units } }
-      begun(await ask(api.PUT('/api/sight-tests/{id}', { params, body })))
-    } catch (problem) {
-      error = problem
-    }
-    busy = false
+    beginning.mutate(undefined)
   }
 </script>
 
@@ -69,10 +57,10 @@
   <PositionEntry bind:position error={error ? refusal(error) : null} />
   {#if error}<Trouble {error} />{/if}
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <button class="button primary min-h-14 text-lg md:mt-[23px]" disabled={busy}>Begin asking</button>
+    <button class="button primary min-h-14 text-lg md:mt-[23px]" disabled={beginning.isPending}>Begin asking</button>
     <LengthEntry
       of="away_m" value={away_m}
-      error={error ? refusal(error).about('away_m') : undefined} onvalue={(it) => (away_m = it)}
+      error={about(error, 'away_m')} onvalue={(it) => (away_m = it)}
     />
   </div>
   <details>

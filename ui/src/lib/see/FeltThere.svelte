@@ -1,21 +1,18 @@
 <!-- How the golfer found a position: can it be played from, how comfortable is it, how far is it trusted. -->
 <script lang="ts">
-  import { api, ask, type Shapes } from '$lib/data/client'
-  import { Latest } from '$lib/data/latest.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { createWrite, saying } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { feltThere, feltThing } from './writes'
 
   type Felt = Required<Shapes['FeltIn']>
   interface Props {
-    test: { id: string; playable: boolean; comfort: number | null; trust: number | null }
-    changed: (sight: Shapes['SightOut']) => void
+    test: { id: string; lesson_id: string; playable: boolean; comfort: number | null; trust: number | null }
   }
-  let { test, changed }: Props = $props()
+  let { test }: Props = $props()
 
-  const saving = new Latest<Felt>(async (body) => {
-    changed(await ask(api.PUT('/api/sight-tests/{id}/felt', { params: { path: { id: test.id }, query: { units: settings.units } }, body })))
-  })
-  const felt = $derived<Felt>(saving.value ?? { playable: test.playable, comfort: test.comfort, trust: test.trust })
+  const saving = createWrite((felt: Felt) => feltThere(test.lesson_id, test.id, felt))
+  const felt = $derived<Felt>(saying<Felt>(feltThing(test.id)) ?? { playable: test.playable, comfort: test.comfort, trust: test.trust })
   const chosen = 'border-ink bg-ink text-paper!'
 </script>
 
@@ -24,7 +21,7 @@
     <span class="label mb-1 block">Can be played from</span>
     <div class="flex gap-1.5" role="group" aria-label="Can be played from">
       {#each [{ is: true, words: 'Yes' }, { is: false, words: 'No' }] as it (it.words)}
-        <button type="button" class="button min-w-14 {felt.playable === it.is ? chosen : ''}" aria-pressed={felt.playable === it.is} onclick={() => saving.set({ ...felt, playable: it.is })}>{it.words}</button>
+        <button type="button" class="button min-w-14 {felt.playable === it.is ? chosen : ''}" aria-pressed={felt.playable === it.is} onclick={() => saving.mutate({ ...felt, playable: it.is })}>{it.words}</button>
       {/each}
     </div>
   </div>
@@ -33,7 +30,7 @@
       <span class="label mb-1 block">{score.words}</span>
       <div class="flex gap-1.5" role="group" aria-label={score.words}>
         {#each [1, 2, 3, 4, 5] as n (n)}
-          <button type="button" class="button min-w-11 px-2 {felt[score.name] === n ? chosen : ''}" aria-pressed={felt[score.name] === n} onclick={() => saving.set({ ...felt, [score.name]: n })}>{n}</button>
+          <button type="button" class="button min-w-11 px-2 {felt[score.name] === n ? chosen : ''}" aria-pressed={felt[score.name] === n} onclick={() => saving.mutate({ ...felt, [score.name]: n })}>{n}</button>
         {/each}
       </div>
     </div>

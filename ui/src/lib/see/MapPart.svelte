@@ -1,15 +1,14 @@
 <!-- What moves the looks-straight angle for this golfer: the map, the smallest playable change, what to ask next. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, type Shapes } from '$lib/data/client'
-  import { renew } from '$lib/data/queries.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
   import CardList from '$lib/keep/CardList.svelte'
+  import { mapQuery } from './queries.svelte'
+  import { keepCard } from './writes'
 
   interface Props {
     lessonId: string
@@ -19,32 +18,16 @@
   }
   let { lessonId, golfer, askAt }: Props = $props()
 
-  const client = useQueryClient()
-  const map = createQuery(() => ({
-    queryKey: ['map', lessonId, settings.units],
-    queryFn: () => ask(api.GET('/api/lessons/{id}/map', { params: { path: { id: lessonId }, query: { units: settings.units } } })),
-  }))
+  const map = mapQuery(() => lessonId)
   let note = $state('')
   let beliefs = $state(false)
-  let busy = $state(false)
-  let error = $state<unknown>(null)
   const sheet = $derived(map.data)
   const change = $derived(sheet?.change?.position ?? null)
   const tried = $derived((sheet?.words.effects ?? []).filter((it) => beliefs || !it.measured.startsWith('Not tried')))
-
-  async function keep(position: Record<string, number>): Promise<void> {
-    busy = true
-    error = null
-    try {
-      const body = { lesson_id: lessonId, position, note, kept_at: stamp() }
-      await ask(api.PUT('/api/set-up-cards/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body }))
-      note = ''
-      await renew(client, ['cards', golfer.id])
-    } catch (problem) {
-      error = problem
-    }
-    busy = false
-  }
+  const keeping = createWrite(
+    (position: Record<string, number>) => keepCard(golfer.id, { lesson_id: lessonId, position, note, kept_at: stamp() }),
+    () => (note = ''),
+  )
 </script>
 
 {#if map.error}
@@ -110,10 +93,10 @@
     <h2 class="wide text-lg">Set-up card</h2>
     <p class="max-w-2xl">What the golfer goes by from now on: the set-up, where the eyes are, what looks straight there; and what the quick check is held against.</p>
     <label class="mt-2 block max-w-xl"><span class="label">A note on it</span><input class="entry" bind:value={note} maxlength="400" placeholder="feel, a word that helps…" /></label>
-    {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
+    {#if keeping.error}<div class="mt-2"><Trouble error={keeping.error} /></div>{/if}
     <div class="mt-2 flex flex-wrap gap-2">
-      {#if change}<button class="button primary min-h-12" disabled={busy} onclick={() => keep(change)}>Keep the change</button>{/if}
-      <button class="button min-h-12" disabled={busy} onclick={() => keep({})}>Keep this set-up as it is</button>
+      {#if change}<button class="button primary min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate(change)}>Keep the change</button>{/if}
+      <button class="button min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate({})}>Keep this set-up as it is</button>
     </div>
     <div class="mt-3"><CardList golferId={golfer.id} /></div>
   </div>

@@ -1,9 +1,9 @@
 <!-- Where the head or the ball is for a test: as usual, or one thing moved. -->
 <script lang="ts">
   import { entry } from '$lib/data/vocabulary.svelte'
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, type Refusal, type Shapes } from '$lib/data/client'
+  import type { Refusal, Shapes } from '$lib/data/client'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import { leversQuery } from './queries.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
 
   interface Props {
@@ -12,7 +12,7 @@
   }
   let { position = $bindable(), error }: Props = $props()
 
-  const levers = createQuery(() => ({ queryKey: ['levers'], queryFn: () => ask(api.GET('/api/levers')), staleTime: Infinity }))
+  const levers = leversQuery()
   const moved = $derived((levers.data ?? []).filter((it) => it.lever in position))
   const first = (it: Shapes['LeverOut']) => it.step * 5
   const words = (it: Shapes['LeverOut'], at: number) => (at === 0 ? 'as usual' : at > 0 ? it.plus : it.minus)

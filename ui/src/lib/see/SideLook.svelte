@@ -1,12 +1,12 @@
 <!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
 <script lang="ts">
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { refusal, type Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { choices } from '$lib/data/vocabulary.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { keepLook } from './writes'
 
   interface Props {
     lessonId: string
@@ -14,14 +14,14 @@
     way: 'string' | 'strip'
     sightingEye: '' | 'left' | 'right'
     eyeHeight: number
-    kept: (sheet: Shapes['EyesSheetOut']) => void
   }
-  let { lessonId, hand, way, sightingEye, eyeHeight, kept }: Props = $props()
+  let { lessonId, hand, way, sightingEye, eyeHeight }: Props = $props()
 
   let height = $state(0.3)
   let turns = $state(0.015)
-  let error = $state<unknown>(null)
-  let busy = $state(false)
+  const keeping = createWrite(keepLook)
+  const error = $derived(keeping.error)
+  const busy = $derived(keeping.isPending)
   const fault = $derived(error ? refusal(error) : null)
 
   type Covers = Shapes['StringLookIn']['covers']
@@ -40,17 +40,9 @@
   // A right-handed golfer stands above the line here, so far is down the page.
   const down = $derived(hand === 'right' ? 1 : -1)
 
-  async function keep(look: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: Strip }): Promise<void> {
-    busy = true
-    error = null
-    try {
-      const more = { lesson_id: lessonId, taken_at: stamp() }
-      const body = look.way === 'string' ? { ...look, ...more, string_height_m: height, eye_height_m: eyeHeight } : { ...look, ...more, turns_m: turns }
-      kept(await ask(api.PUT('/api/eye-looks/{id}', { params: { path: { id: v7() }, query: { units: settings.units } }, body })))
-    } catch (problem) {
-      error = problem
-    }
-    busy = false
+  function keep(look: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: Strip }): void {
+    const more = { lesson_id: lessonId, taken_at: stamp() }
+    keeping.mutate(look.way === 'string' ? { ...look, ...more, string_height_m: height, eye_height_m: eyeHeight } : { ...look, ...more, turns_m: turns })
   }
 </script>
 

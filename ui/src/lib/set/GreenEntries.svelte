@@ -1,11 +1,11 @@
 <!-- The green under the putt: its slope, typed or read with a level. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Refusal, type Shapes } from '$lib/data/client'
+  import { about, refusal, type Refusal, type Shapes } from '$lib/data/client'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import PercentEntry from '$lib/base/PercentEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import LevelHeard from './LevelHeard.svelte'
+  import { rollsQuery, slopeQuery } from './queries.svelte'
 
   interface Props {
     plan: { green_speed_ft: number; falls_forward_percent: number; falls_right_percent: number; falls_doubt_percent: number }
@@ -23,17 +23,7 @@
   ]
   let reading = $state(false)
   let read = $state(DIRECTIONS.slice(0, 2).map((it) => ({ ...it, falls_percent: 0 })))
-  const found = createQuery(() => ({
-    queryKey: ['slope', $state.snapshot(read)],
-    queryFn: () =>
-      ask(
-        api.POST('/api/green/slope', {
-          body: { readings: read.map(({ azimuth_deg, falls_percent }) => ({ azimuth_deg, falls_percent })) },
-        }),
-      ),
-    enabled: reading,
-    retry: false,
-  }))
+  const found = slopeQuery(() => read.map(({ azimuth_deg, falls_percent }) => ({ azimuth_deg, falls_percent })), () => reading)
   const next = $derived(DIRECTIONS.find((it) => !read.some((other) => other.azimuth_deg === it.azimuth_deg)))
 
   let levelled = $state(false)
@@ -58,12 +48,7 @@
     { way: 'back' as const, length_m: 3, drift_m: 0 },
   ]
   let rolls = $state<Shapes['RollIn'][]>(FIRST_ROLLS())
-  const rolled = createQuery(() => ({
-    queryKey: ['rolls', $state.snapshot(rolls), plan.green_speed_ft],
-    queryFn: () => ask(api.POST('/api/green/rolls', { body: { rolls: $state.snapshot(rolls), green_speed_ft: plan.green_speed_ft } })),
-    enabled: rolling,
-    retry: false,
-  }))
+  const rolled = rollsQuery(() => $state.snapshot(rolls), () => plan.green_speed_ft, () => rolling)
 </script>
 
 <h2 class="wide mt-5 mb-2 text-lg">The green under it</h2>
@@ -122,7 +107,7 @@
         <span class="mt-8 font-semibold">{it.way === 'out' ? 'Out ▸' : '◂ Back'}</span>
         <LengthEntry
           of="rolled_m" value={it.length_m}
-          error={rolled.error ? refusal(rolled.error).about('length_m') : undefined} onvalue={(m) => (it.length_m = m)}
+          error={about(rolled.error, 'length_m')} onvalue={(m) => (it.length_m = m)}
         />
         <LengthEntry
           of="drifted_m" value={it.drift_m}

@@ -1,11 +1,10 @@
 <!-- The kit check before the start: what to look at, ticked once and kept with the lesson. -->
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask, type Shapes } from '$lib/data/client'
-  import { Latest } from '$lib/data/latest.svelte'
-  import { renewLesson } from '$lib/data/queries.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { createWrite, saying } from '$lib/data/write.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { kitThing, tickKit } from './writes'
 
   interface Props {
     lessonId: string
@@ -14,15 +13,11 @@
   }
   let { lessonId, items, kept }: Props = $props()
 
-  const client = useQueryClient()
   let open = $state(false)
-  const ticks = new Latest<string[]>(async (ticked) => {
-    await ask(api.PUT('/api/lessons/{id}/kit', { params: { path: { id: lessonId } }, body: { ticked } }))
-    await renewLesson(client, lessonId)
-  })
-  const ticked = $derived(ticks.value ?? kept)
+  const ticking = createWrite((ticked: string[]) => tickKit(lessonId, ticked))
+  const ticked = $derived(saying<{ ticked: string[] }>(kitThing(lessonId))?.ticked ?? kept)
   const done = $derived(items.filter((it) => ticked.includes(it.code)).length)
-  const turn = (item: string) => ticks.set(ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item])
+  const turn = (item: string) => ticking.mutate(ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item])
 </script>
 
 <button class="button mb-3 w-full justify-between" type="button" onclick={() => (open = true)} data-kit>
@@ -41,5 +36,5 @@
       </li>
     {/each}
   </ul>
-  {#if ticks.error}<div class="mt-2"><Trouble error={ticks.error} /></div>{/if}
+  {#if ticking.error}<div class="mt-2"><Trouble error={ticking.error} /></div>{/if}
 </Sheet>

@@ -1,12 +1,14 @@
 <!-- Print in true size: the station sheet, and templates cut for this plan. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, type Shapes } from '$lib/data/client'
+  import { api, type Shapes } from '$lib/data/client'
   import { save } from '$lib/data/save'
+  import { choices } from '$lib/data/vocabulary.svelte'
+  import { createAsk } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { settings } from '$lib/base/settings.svelte'
   import type { Plan } from './plan'
+  import { printsQuery } from './queries.svelte'
 
   interface Props {
     plan: Plan
@@ -15,19 +17,9 @@
   }
   let { plan, hand, title }: Props = $props()
 
-  const prints = createQuery(() => ({
-    queryKey: ['prints'],
-    queryFn: () => ask(api.GET('/api/prints')),
-    staleTime: Infinity,
-  }))
-  const PAPERS = [
-    { value: 'a4' as const, words: 'A4' },
-    { value: 'letter' as const, words: 'US Letter' },
-  ]
+  const prints = printsQuery()
+  const PAPERS = choices<'a4' | 'letter'>('paper')
   let paper = $state<'a4' | 'letter'>(settings.units === 'feet' ? 'letter' : 'a4')
-  let busy = $state('')
-  let said = $state('')
-  let error = $state<unknown>(null)
 
   const fetched = (name: string, form: 'pdf' | 'svg', sheet: number) =>
     save(
@@ -38,21 +30,23 @@
       }),
       `${name}.${form}`,
     )
-  async function print(it: Shapes['PrintOut'], form: 'pdf' | 'svg'): Promise<void> {
-    busy = it.name + form
-    error = null
-    said = `Drawing ${it.title}…`
-    try {
-      const sheets = await fetched(it.name, form, 1)
-      // One file holds one SVG: the other sheets follow.
-      if (form === 'svg') for (let n = 2; n <= sheets; n++) await fetched(it.name, form, n)
-      said = `${it.title}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} saved.`
-    } catch (problem) {
-      error = problem
-      said = ''
-    }
-    busy = ''
+  interface Print {
+    it: Shapes['PrintOut']
+    form: 'pdf' | 'svg'
   }
+  const printing = createAsk(async ({ it, form }: Print) => {
+    const sheets = await fetched(it.name, form, 1)
+    // One file holds one SVG: the other sheets follow.
+    if (form === 'svg') for (let n = 2; n <= sheets; n++) await fetched(it.name, form, n)
+    return sheets
+  })
+  const now = $derived(printing.variables)
+  const said = $derived.by(() => {
+    if (printing.isPending) return `Drawing ${now?.it.title}…`
+    const sheets = printing.data
+    return sheets === undefined ? '' : `${now?.it.title}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} saved.`
+  })
+  const drawing = (name: string, form: Print['form']) => printing.isPending && now?.it.name === name && now.form === form
 </script>
 
 <div class="flex flex-wrap items-end gap-5">
@@ -60,7 +54,7 @@
   <p class="max-w-sm text-faded">Print at 100 %, never fitted to the page. On every sheet a bar must measure {settings.units === 'metric' ? '100 mm' : '3 15/16 in'}.</p>
 </div>
 <p class="mt-2 min-h-6 font-semibold" aria-live="polite" data-print-said>{said}</p>
-{#if error}<Trouble {error} />{/if}
+{#if printing.error}<Trouble error={printing.error} />{/if}
 {#if prints.error}<Trouble error={prints.error} again={() => prints.refetch()} />{/if}
 {#each prints.data ?? [] as it (it.name)}
   <div class="flex items-center justify-between gap-4 border-t border-hairline py-2.5" data-print={it.name}>
@@ -69,8 +63,8 @@
       <p class="text-[15px] text-faded">{it.words}</p>
     </div>
     <div class="flex shrink-0 gap-2">
-      <button class="button" type="button" aria-label="{it.title} as PDF" disabled={Boolean(busy)} onclick={() => print(it, 'pdf')}>{busy === `${it.name}pdf` ? 'Drawing…' : 'PDF'}</button>
-      <button class="button" type="button" aria-label="{it.title} as SVG" disabled={Boolean(busy)} onclick={() => print(it, 'svg')}>{busy === `${it.name}svg` ? 'Drawing…' : 'SVG'}</button>
+      <button class="button" type="button" aria-label="{it.title} as PDF" disabled={printing.isPending} onclick={() => printing.mutate({ it, form: 'pdf' })}>{drawing(it.name, 'pdf') ? 'Drawing…' : 'PDF'}</button>
+      <button class="button" type="button" aria-label="{it.title} as SVG" disabled={printing.isPending} onclick={() => printing.mutate({ it, form: 'svg' })}>{drawing(it.name, 'svg') ? 'Drawing…' : 'SVG'}</button>
     </div>
   </div>
 {/each}

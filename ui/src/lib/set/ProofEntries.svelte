@@ -1,13 +1,14 @@
 <!-- Is the line right? How it was proved, what offset was left, and how well the rig repeats itself. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Refusal, type Shapes } from '$lib/data/client'
+  import { api, ask, type Refusal, type Shapes } from '$lib/data/client'
   import type { Zone } from '$lib/drawing/zones'
   import { ENTRIES } from '$lib/instruments'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { createAsk } from '$lib/data/write.svelte'
+  import { waysQuery } from './queries.svelte'
 
   type Plan = Omit<Shapes['CheckIn'], 'raws' | 'known_deg' | 'proof'> & { proof: Shapes['Proof'] }
   interface Props {
@@ -18,31 +19,23 @@
   }
   let { plan = $bindable(), fault, entry }: Props = $props()
 
-  const ways = createQuery(() => ({
-    queryKey: ['ways'],
-    queryFn: () => ask(api.GET('/api/stations/ways')),
-    staleTime: Infinity,
-  }))
+  const ways = waysQuery()
   const proof = $derived(plan.proof)
   let checking = $state(false)
   let read = $state<Zone[]>([])
-  let error = $state<unknown>(null)
   const Entry = $derived(ENTRIES[entry.entry])
 
   function prove(way: Shapes['Proof']['way']): void {
     const usual = ways.data?.find((it) => it.way === way)?.doubt_m ?? proof.doubt_m
     plan.proof = { ...proof, way, doubt_m: usual }
   }
-  async function use(): Promise<void> {
-    try {
-      const body = { ...plan, raws: read.map((it) => it.raw), known_deg: 0 }
-      const found = await ask(api.POST('/api/stations/check', { body }))
+  const using = createAsk(
+    () => ask(api.POST('/api/stations/check', { body: { ...$state.snapshot(plan), raws: read.map((it) => it.raw), known_deg: 0 } })),
+    (found) => {
       plan.proof = { ...proof, ...found }
       checking = false
-    } catch (problem) {
-      error = problem
-    }
-  }
+    },
+  )
 </script>
 
 <h2 class="wide mt-5 mb-2 text-lg">Is the line right?</h2>
@@ -66,7 +59,7 @@
       type="button"
       onclick={() => {
         read = []
-        error = null
+        using.reset()
         checking = true
       }}>Read the rig again and again…</button
     >
@@ -88,8 +81,8 @@
       <li><button class="button" type="button" aria-label="Take out reading {n + 1}, {zone.name}" onclick={() => read.splice(n, 1)}>{zone.name} ✕</button></li>
     {/each}
   </ol>
-  {#if error}<div class="mt-2"><Trouble error={refusal(error)} /></div>{/if}
-  <button class="button primary mt-3 min-h-14 w-full text-lg" type="button" disabled={read.length < 3} onclick={use}>
+  {#if using.error}<div class="mt-2"><Trouble error={using.error} /></div>{/if}
+  <button class="button primary mt-3 min-h-14 w-full text-lg" type="button" disabled={read.length < 3} onclick={() => using.mutate(undefined)}>
     {read.length < 3 ? `${3 - read.length} more to read` : `Use these ${read.length} readings`}
   </button>
 </Sheet>

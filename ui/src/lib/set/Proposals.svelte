@@ -1,14 +1,14 @@
 <!-- What do you want to know? Libella proposes the instruments that tell it, laid to suit the putt and the golfer. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
+  import { about, type Shapes } from '$lib/data/client'
+  import { choices, named } from '$lib/data/vocabulary.svelte'
   import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
   import { puttOf, type Plan } from './plan'
+  import { proposalsQuery } from './queries.svelte'
 
   interface Props {
     open: boolean
@@ -18,36 +18,20 @@
   }
   let { open = $bindable(), plan, level, use }: Props = $props()
 
-  type Measures = Shapes['WantedIn']['measures']
-  const CHECKS: { value: NonNullable<Measures>; words: string }[] = [
-    { value: 'start', words: 'Where the ball starts' },
-    { value: 'face', words: 'Where the face aims' },
-    { value: 'eyes', words: 'Where the eyes are' },
-    { value: 'body', words: 'Body lines' },
-    { value: 'path', words: 'The head’s path' },
-    { value: 'strike', words: 'Where it is struck' },
-    { value: 'pace', words: 'Pace' },
-  ]
-  let measures = $state<NonNullable<Measures>>('start')
+  type Measures = NonNullable<Shapes['WantedIn']['measures']>
+  const CHECKS = choices<Measures>('measures')
+  let measures = $state<Measures>('start')
   let onlyBag = $state(false)
   let own = $state<number | null>(null)
   const bag = bagQuery()
   const bands = bandsQuery()
   const band = $derived(bands.data?.find((it) => it.level === level))
   const wanted = $derived(own ?? band?.spread_deg ?? 1.4)
-  const found = createQuery(() => ({
-    queryKey: ['proposals', puttOf(plan), measures, level, wanted, onlyBag, bag.data, settings.units],
-    queryFn: () =>
-      ask(
-        api.POST('/api/stations/propose', {
-          params: { query: { units: settings.units } },
-          body: { ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag },
-        }),
-      ),
-    enabled: open,
-    retry: false,
-  }))
-  const FIT = { good: 'will do', coarse: 'too coarse here', short: 'too short here', strict: 'too strict', loose: 'too wide' }
+  const found = proposalsQuery(
+    () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag }),
+    () => bag.data,
+    () => open,
+  )
 </script>
 
 <Sheet bind:open title="What do you want to know?">
@@ -58,7 +42,7 @@
       hint={band ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.` : ''}
       read={(text) => Number(text.replace(',', '.').replace('°', ''))}
       step={(by) => (own = Math.min(6, Math.max(0.2, Math.round((wanted + by * 0.1) * 10) / 10)))}
-      onvalue={(it) => (own = it)} error={found.error ? refusal(found.error).about('wanted_deg') : undefined}
+      onvalue={(it) => (own = it)} error={about(found.error, 'wanted_deg')}
     />
     <label class="mt-6 flex min-h-11 items-center gap-3 font-semibold">
       <input type="checkbox" class="size-6 accent-[var(--ink)]" bind:checked={onlyBag} disabled={!bag.data?.told} />
@@ -76,7 +60,7 @@
         <div class="flex items-start justify-between gap-3">
           <p class="wide text-lg">
             {it.name}
-            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {it.sight.fit === 'good' ? '✓' : '✕'} {FIT[it.sight.fit]}</span>{/if}
+            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {it.sight.fit === 'good' ? '✓' : '✕'} {named('fit', it.sight.fit)}</span>{/if}
           </p>
           <button
             class="button shrink-0 {n === 0 ? 'primary' : ''}"

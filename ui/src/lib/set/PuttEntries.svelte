@@ -19,10 +19,7 @@
 
   type Place = Shapes['Read']['place'] | 'none'
   const PLACES = choices<Place>('place')
-  const SIDES = [
-    { value: 'left' as const, words: '◂ Left' },
-    { value: 'right' as const, words: 'Right ▸' },
-  ]
+  const SIDES = choices<'left' | 'right'>('outside')
   const TARGETS = choices<Plan['target']>('target')
   function read(place: Place): void {
     if (place === 'none') {

@@ -1,6 +1,7 @@
 <!-- The rig that watches the start: proposed for the putt and the golfer, or chosen; its dimensions, and how strict it is. -->
 <script lang="ts">
   import { api, ask, refusal, type Refusal, type Shapes } from '$lib/data/client'
+  import { createAsk } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
@@ -17,15 +18,10 @@
   let { plan = $bindable(), fault, instruments, seen, propose }: Props = $props()
 
   const rig = $derived(instruments.find((it) => it.about.kind === plan.rig_kind))
-  let tuneFault = $state<string | undefined>()
-  async function tune(limit_deg: number): Promise<void> {
-    try {
-      plan.rig_sizes_m = await ask(api.POST('/api/stations/tune', { body: { ...$state.snapshot(plan), limit_deg } }))
-      tuneFault = undefined
-    } catch (problem) {
-      tuneFault = refusal(problem).message
-    }
-  }
+  const tuning = createAsk(
+    (limit_deg: number) => ask(api.POST('/api/stations/tune', { body: { ...$state.snapshot(plan), limit_deg } })),
+    (sizes) => (plan.rig_sizes_m = sizes),
+  )
 </script>
 
 <div class="mb-3 flex items-end gap-3">
@@ -51,8 +47,8 @@
         label="Lets through ±" unit="°" text={seen.sight.narrowest_deg.toFixed(2)}
         hint="{Math.round(seen.sight.share * 100)} % of the window; its width follows."
         read={(text) => Number(text.replace(',', '.').replace('°', ''))}
-        step={(by) => tune(Math.round(((seen?.sight.narrowest_deg ?? 1) + by * 0.1) * 10) / 10)}
-        onvalue={tune} error={tuneFault}
+        step={(by) => tuning.mutate(Math.round(((seen?.sight.narrowest_deg ?? 1) + by * 0.1) * 10) / 10)}
+        onvalue={(deg) => tuning.mutate(deg)} error={tuning.error ? refusal(tuning.error).message : undefined}
       />
     {/if}
     {#if plan.across_m || seen?.remedies.length}

@@ -1,13 +1,14 @@
 <!-- Stations kept under a name: use one, keep this one, share one as a file, read one back. -->
 <script lang="ts">
-  import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/data/client'
-  import { renew } from '$lib/data/queries.svelte'
-  import { laidPart, type Plan } from './plan'
-  import { settings } from '$lib/base/settings.svelte'
+  import { units } from '$lib/data/key'
+  import { createAsk, createWrite } from '$lib/data/write.svelte'
+  import type { Plan } from './plan'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { savedQuery } from './queries.svelte'
+  import { bringStationBack, putAwayStation, saveStation } from './writes'
 
   interface Props {
     /** The station as it stands on the stage; null while it can't be laid. */
@@ -16,63 +17,41 @@
   }
   let { plan, use }: Props = $props()
 
-  const client = useQueryClient()
   let open = $state(false)
   let search = $state('')
   let name = $state('')
-  let error = $state<unknown>(null)
   let gone = $state<Shapes['SavedOut'] | null>(null)
-  const units = $derived({ query: { units: settings.units } })
-
-  const saved = createInfiniteQuery(() => ({
-    queryKey: ['saved', search, settings.units],
-    queryFn: ({ pageParam }) =>
-      ask(api.GET('/api/saved-stations', { params: { query: { q: search, after: pageParam, units: settings.units } } })),
-    initialPageParam: null as string | null,
-    getNextPageParam: (page) => page.next,
-    enabled: open,
-    placeholderData: (before) => before,
-  }))
+  const saved = savedQuery(() => search, () => open)
   const rows = $derived(saved.data?.pages.flatMap((it) => it.items) ?? [])
 
-  async function say(asked: () => Promise<unknown>): Promise<boolean> {
-    error = null
-    try {
-      await asked()
-      await renew(client, ['saved'])
-      return true
-    } catch (problem) {
-      error = problem
-      return false
-    }
+  interface Named {
+    title: string
+    laid: Plan
   }
-  const put = (id: string, title: string, laid: Plan) =>
-    ask(api.PUT('/api/saved-stations/{id}', { params: { path: { id }, ...units }, body: { ...laidPart(laid), name: title } }))
-  async function keep(event: SubmitEvent): Promise<void> {
-    event.preventDefault()
-    if (plan && (await say(() => put(v7(), name, plan)))) name = ''
-  }
-  async function putAway(it: Shapes['SavedOut']): Promise<void> {
-    if (await say(() => ask(api.DELETE('/api/saved-stations/{id}', { params: { path: { id: it.id }, ...units } })))) gone = it
-  }
-  async function bringBack(): Promise<void> {
-    const id = gone?.id
-    if (id && (await say(() => ask(api.PUT('/api/saved-stations/{id}/back', { params: { path: { id }, ...units } }))))) gone = null
-  }
-  async function readFile(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
-    const input = event.currentTarget
-    const file = input.files?.[0]
-    if (!file) return
-    await say(async () => {
+  const keeping = createWrite(({ title, laid }: Named) => saveStation(v7(), title, laid))
+  const away = createWrite((it: Shapes['SavedOut']) => putAwayStation(it.id), (_, it) => (gone = it))
+  const back = createWrite((it: Shapes['SavedOut']) => bringStationBack(it.id), () => (gone = null))
+  const reading = createAsk(
+    async (file: File) => {
       let document: Record<string, unknown>
       try {
         document = JSON.parse(await file.text()) as Record<string, unknown>
       } catch {
         throw new Error(`${file.name} is not JSON; nothing was kept.`)
       }
-      const found = await ask(api.POST('/api/saved-stations/read', { params: units, body: { document } }))
-      await put(v7(), found.name, found)
-    })
+      return ask(api.POST('/api/saved-stations/read', { params: { query: units() }, body: { document } }))
+    },
+    (found) => keeping.mutate({ title: found.name, laid: found }),
+  )
+  const error = $derived([keeping, away, back, reading].find((it) => it.error)?.error ?? null)
+
+  function keep(event: SubmitEvent): void {
+    event.preventDefault()
+    if (plan) keeping.mutate({ title: name, laid: plan }, { onSuccess: () => (name = '') })
+  }
+  function readFile(input: HTMLInputElement): void {
+    const file = input.files?.[0]
+    if (file) reading.mutate(file)
     input.value = ''
   }
 </script>
@@ -86,7 +65,7 @@
   </form>
   {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
   {#if gone}
-    <p class="mt-3 flex items-center justify-between gap-2">“{gone.name}” was put away. <button class="button" type="button" onclick={bringBack}>Bring it back</button></p>
+    <p class="mt-3 flex items-center justify-between gap-2">“{gone.name}” was put away. <button class="button" type="button" onclick={() => gone && back.mutate(gone)}>Bring it back</button></p>
   {/if}
   <input class="entry mt-4" type="search" placeholder="Find by name" aria-label="Find a kept station" bind:value={search} />
   {#if saved.data && !rows.length}
@@ -108,9 +87,9 @@
             open = false
           }}>Use</button
         >
-        <button class="button plain px-2" type="button" aria-label="Copy {it.name}" onclick={() => say(() => put(v7(), `${it.name.slice(0, 73)}, copy`, it))}>Copy</button>
+        <button class="button plain px-2" type="button" aria-label="Copy {it.name}" onclick={() => keeping.mutate({ title: `${it.name.slice(0, 73)}, copy`, laid: it })}>Copy</button>
         <a class="button plain px-2" href="/api/saved-stations/{it.id}/file" download="{it.name}.json" aria-label="File of {it.name}">File</a>
-        <button class="button plain px-2" type="button" aria-label="Put away {it.name}" onclick={() => putAway(it)}>Put away</button>
+        <button class="button plain px-2" type="button" aria-label="Put away {it.name}" onclick={() => away.mutate(it)}>Put away</button>
       </li>
     {/each}
   </ul>
@@ -119,6 +98,6 @@
   {/if}
   <label class="mt-4 block">
     <span class="label">Read one from a file</span>
-    <input class="entry" type="file" accept="application/json,.json" onchange={readFile} />
+    <input class="entry" type="file" accept="application/json,.json" onchange={(event) => readFile(event.currentTarget)} />
   </label>
 </Sheet>

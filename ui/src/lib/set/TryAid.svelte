@@ -1,13 +1,11 @@
 <!-- An instrument by itself: set its dimensions, tap a reading, and see what it stands for. Nothing is kept. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { steady } from '$lib/data/steady.svelte'
+  import { refusal, type Shapes } from '$lib/data/client'
+  import { triedQuery } from './queries.svelte'
   import type { Zone } from '$lib/drawing/zones'
   import Sheet from '$lib/base/Sheet.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import { ENTRIES } from '$lib/instruments'
-  import { settings } from '$lib/base/settings.svelte'
 
   interface Props {
     instrument: Shapes['InstrumentOut']
@@ -17,19 +15,8 @@
 
   let sizes = $state<Record<string, number>>({})
   let read = $state.raw<Zone | null>(null)
-  const found = createQuery(() => ({
-    queryKey: ['try', instrument.about.kind, $state.snapshot(sizes), settings.units],
-    queryFn: () =>
-      ask(
-        api.POST('/api/instruments/entry', {
-          params: { query: { units: settings.units } },
-          body: { kind: instrument.about.kind, sizes: $state.snapshot(sizes) },
-        }),
-      ),
-    retry: false,
-  }))
-  const stood = steady(() => found.data)
-  const entry = $derived(stood.value)
+  const found = triedQuery(() => instrument.about.kind, () => $state.snapshot(sizes))
+  const entry = $derived(found.data)
   const fault = $derived(found.error ? refusal(found.error) : null)
   const Entry = $derived(ENTRIES[instrument.about.entry])
   // What was tapped, as it reads with the dimensions as they are now.

@@ -1,16 +1,11 @@
 <!-- What a sensor told of the last stroke, while it is new. What was felt is called before a start is shown. -->
 <script lang="ts">
   import type { LiveEvent } from '$lib/data/live.svelte'
+  import { choices } from '$lib/data/vocabulary.svelte'
   import { sided } from './size'
 
   let { stroke, hidden }: { stroke: LiveEvent; hidden: boolean } = $props()
-  const SAID: [string, string][] = [
-    ['face_address_deg', 'address'],
-    ['face_impact_deg', 'impact'],
-    ['path_deg', 'path'],
-    ['start_deg', 'start'],
-  ]
-  const told = $derived(SAID.filter(([name]) => stroke.sent && name in stroke.sent))
+  const told = $derived(choices('told').filter((it) => stroke.sent && it.value in stroke.sent))
 </script>
 
 {#if told.length}
@@ -19,7 +14,7 @@
       <span class="text-faded">A stroke was told. It shows when the felt call is in.</span>
     {:else}
       <span class="text-sm text-faded">Sensor, last stroke:</span>
-      {#each told as [name, words] (name)}<span><span class="text-sm text-faded">{words}</span> <b>{sided(stroke.sent?.[name] ?? 0)}</b></span>{/each}
+      {#each told as it (it.value)}<span><span class="text-sm text-faded">{it.words}</span> <b>{sided(stroke.sent?.[it.value] ?? 0)}</b></span>{/each}
     {/if}
   </p>
 {/if}

@@ -1,34 +1,23 @@
 <!-- The ladder: whether the gate or rail should tighten, widen or stay, and the next rung in one tap. -->
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, type Shapes } from '$lib/data/client'
-  import { renewLesson } from '$lib/data/queries.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { startRung } from './writes'
 
   let { rung, block, lessonId }: { rung: Shapes['RungOut']; block: Shapes['BlockOut']; lessonId: string } = $props()
-  const client = useQueryClient()
-  let error = $state<unknown>(null)
-
-  async function step(): Promise<void> {
-    try {
-      const body = { from_block_id: block.id, started_at: stamp() }
-      const next = await ask(api.PUT('/api/rungs/{id}', { params: { path: { id: v7() } }, body }))
-      error = null
-      await renewLesson(client, lessonId)
-      await goto(`/lessons/${lessonId}/start?block=${next.id}`)
-    } catch (problem) {
-      error = problem
-    }
-  }
+  const stepping = createWrite(
+    () => startRung(lessonId, { from_block_id: block.id, started_at: stamp() }),
+    (next) => goto(`/lessons/${lessonId}/start?block=${next.id}`),
+  )
 </script>
 
 {#if rung.step !== 'none'}
   <div class="flex flex-wrap items-center justify-center gap-x-3 text-center" data-ladder={rung.step}>
     <p class="text-sm {rung.step === 'wait' || rung.step === 'stay' ? 'text-faded' : 'font-semibold'}">Ladder: {rung.words}</p>
-    {#if rung.step === 'tighten' || rung.step === 'widen'}<button class="button" onclick={step}>Lay it and go on</button>{/if}
+    {#if rung.step === 'tighten' || rung.step === 'widen'}<button class="button" disabled={stepping.isPending} onclick={() => stepping.mutate(undefined)}>Lay it and go on</button>{/if}
   </div>
-  {#if error}<Trouble {error} />{/if}
+  {#if stepping.error}<Trouble error={stepping.error} />{/if}
 {/if}

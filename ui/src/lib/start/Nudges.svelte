@@ -1,18 +1,13 @@
 <!-- When to break off: what is due now, to be done or put off; else how long until it is. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask } from '$lib/data/client'
-  import { renew } from '$lib/data/queries.svelte'
+  import { pausesQuery } from '$lib/data/queries.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { breakOff } from './writes'
 
   let { lessonId, putts }: { lessonId: string; putts: number } = $props()
 
-  const client = useQueryClient()
-  const pauses = createQuery(() => ({
-    queryKey: ['pauses', lessonId, putts],
-    queryFn: () => ask(api.GET('/api/lessons/{id}/pauses', { params: { path: { id: lessonId } } })),
-    refetchInterval: 20_000,
-    placeholderData: (before) => before,
-  }))
+  const pauses = pausesQuery(() => lessonId, () => putts)
   const it = $derived(pauses.data)
   let now = $state(Date.now())
   $effect(() => {
@@ -23,10 +18,7 @@
   let later = $state<string | null>(null)
   const nudge = $derived(it?.nudges.find((due) => `${due.what} ${putts}` !== later))
 
-  async function done(what: 'moved' | 'rested'): Promise<void> {
-    await ask(api.PUT('/api/lessons/{id}/pauses', { params: { path: { id: lessonId } }, body: { done: what } }))
-    await renew(client, ['pauses', lessonId])
-  }
+  const done = createWrite((what: 'moved' | 'rested') => breakOff(lessonId, what))
   function until(iso: string | null | undefined): string {
     if (!iso) return ''
     const left = Math.max(0, Math.round((Date.parse(iso) - now) / 1000))
@@ -34,11 +26,12 @@
   }
 </script>
 
+{#if done.error}<Trouble error={done.error} />{/if}
 {#if nudge}
   <div class="flex flex-wrap items-center gap-2 border-2 border-ink bg-sheet px-3 py-1" role="status" data-nudge={nudge.what}>
     <p class="min-w-0 flex-1 font-semibold">{nudge.words}</p>
-    {#if nudge.what === 'rest'}<button class="button" onclick={() => done('rested')}>Rested</button>
-    {:else}<button class="button" onclick={() => done('moved')}>Moved</button>{/if}
+    {#if nudge.what === 'rest'}<button class="button" onclick={() => done.mutate('rested')}>Rested</button>
+    {:else}<button class="button" onclick={() => done.mutate('moved')}>Moved</button>{/if}
     <button class="button plain" onclick={() => (later = `${nudge.what} ${putts}`)}>Later</button>
   </div>
 {:else if it && (it.rest_due_at || it.feet_due_at)}

@@ -1,18 +1,20 @@
 <!-- Plan a comparison: what is to be found out, which conditions, how many putts each, in which turns. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { renew, renewLesson } from '$lib/data/queries.svelte'
+  import { about as faultOf, type Shapes } from '$lib/data/client'
+  import { outbox } from '$lib/data/outbox.svelte'
+  import { choices, stepped } from '$lib/data/vocabulary.svelte'
+  import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
-  import PuttLength from '$lib/golfer/PuttLength.svelte'
-  import Stepper from '$lib/base/Stepper.svelte'
-  import Trouble from '$lib/base/Trouble.svelte'
-  import { planOf, type Plan } from '$lib/set/plan'
   import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import PuttLength from '$lib/golfer/PuttLength.svelte'
+  import { layStation } from '$lib/set/writes'
+  import { Comparing, type Kind } from './comparing.svelte'
+  import { startComparison } from './writes'
 
   interface Props {
     lessonId: string
@@ -25,92 +27,54 @@
   }
   let { lessonId, station, guided, asked, step, planned }: Props = $props()
 
-  type Kind = 'conditions' | 'distances' | 'transfer'
-  const KINDS: { value: Kind; words: string }[] = [
-    { value: 'conditions', words: 'Conditions here' },
-    { value: 'distances', words: 'Several distances' },
-    { value: 'transfer', words: 'With the aid, without, other side' },
-  ]
-  const client = useQueryClient()
-  const choices = createQuery(() => ({ queryKey: ['comparison-choices'], queryFn: () => ask(api.GET('/api/comparison-choices')), staleTime: Infinity }))
-  let kind = $state<Kind>('conditions')
-  let names = $state(['as usual', 'wide base'])
-  // The first three are near what is laid; the coach changes them.
+  const KINDS = choices<Kind>('comparing')
+  const ORDERS = choices<Shapes['ComparisonIn']['order']>('order').filter((it) => it.value !== 'in_order')
+  const QUESTIONS = choices<Shapes['ComparisonIn']['question']>('question')
   // svelte-ignore state_referenced_locally
-  let distances = $state([station.distance_m - 1, station.distance_m, station.distance_m + 1.5].map((it) => Math.max(1.2, it)))
-  let each = $state(9)
-  let run = $state(3)
-  let order = $state<Shapes['ComparisonIn']['order']>('alternating')
-  let question = $state<Shapes['ComparisonIn']['question']>('line')
-  let error = $state<unknown>(null)
-  let busy = $state(false)
-  const length = (m: number) => {
-    const ruler = rulerFor(15, settings.units)
-    return withUnit(m, ruler)
-  }
+  const it = new Comparing(station.distance_m)
+  const length = (m: number) => withUnit(m, rulerFor(15, settings.units))
 
-  async function lay(change: Partial<Plan>): Promise<string> {
-    const body = { ...planOf(station), ...change, lesson_id: lessonId, laid_at: stamp() }
-    return (await ask(api.PUT('/api/stations/{id}', { params: { path: { id: v7() } }, body }))).id
-  }
-  async function conditions(): Promise<Shapes['ConditionIn'][]> {
-    if (kind === 'conditions') return names.filter((it) => it.trim()).map((name) => ({ name, station_id: station.id, guided }))
-    if (kind === 'distances') {
-      const found = []
-      for (const distance_m of distances) {
-        const near = Math.abs(distance_m - station.distance_m) < 0.005
-        found.push({ name: length(distance_m), station_id: near ? station.id : await lay({ distance_m }), guided })
+  const starting = createWrite(startComparison, (made) => {
+    planned()
+    void goto(`/lessons/${lessonId}/start?block=${made.turn}`)
+  })
+  // Stations are laid before the comparison that is putted on them.
+  const laying = createAsk(
+    async () => {
+      const conditions: Shapes['ConditionIn'][] = []
+      for (const { name, guided: seen, lay } of it.conditions(station, guided, length)) {
+        const laid = lay ? (await outbox.post(layStation({ ...lay, lesson_id: lessonId, laid_at: stamp() }), () => true)).id : station.id
+        conditions.push({ name, station_id: laid, guided: seen })
       }
-      return found
-    }
-    const bare = station.aids.length ? await lay({ aids: [] }) : station.id
-    const flip = { falls_right_percent: -station.falls_right_percent, read: null, target: 'computed' as const, aids: [] }
-    const other = station.falls_right_percent ? await lay(flip) : await lay({ aids: [] })
-    return [
-      { name: 'with the aid', station_id: station.id, guided: true },
-      { name: 'without it', station_id: bare, guided: false },
-      { name: 'other side of the hole', station_id: other, guided: false },
-    ]
-  }
-  async function begin(event: SubmitEvent): Promise<void> {
+      return conditions
+    },
+    (conditions) => starting.mutate({ lesson_id: lessonId, conditions, ...it.turns, asks: asked, hole: true, started_at: stamp() }),
+  )
+  const error = $derived(laying.error ?? starting.error)
+  const about = (field: string) => faultOf(error, field)
+  function begin(event: SubmitEvent): void {
     event.preventDefault()
-    busy = true
-    error = null
-    try {
-      const body = {
-        lesson_id: lessonId, conditions: await conditions(), each, run, question, asks: asked, hole: true,
-        order: kind === 'transfer' ? ('in_order' as const) : order, started_at: stamp(),
-      }
-      const made = await ask(api.PUT('/api/comparisons/{id}', { params: { path: { id: v7() } }, body }))
-      await renew(client, ['comparisons', lessonId])
-      await renewLesson(client, lessonId)
-      planned()
-      await goto(`/lessons/${lessonId}/start?block=${made.turn}`)
-    } catch (problem) {
-      error = problem
-    }
-    busy = false
+    laying.mutate(undefined)
   }
-  const about = (field: string) => (error ? refusal(error).about(field) : undefined)
 </script>
 
 <form class="grid gap-3" onsubmit={begin}>
-  <Choice label="Compare" options={KINDS} bind:value={kind} />
-  {#if kind === 'conditions'}
+  <Choice label="Compare" options={KINDS} bind:value={it.kind} />
+  {#if it.kind === 'conditions'}
     <div class="grid items-end gap-x-3 gap-y-2 sm:grid-cols-2">
-      {#each names as _, n (n)}
+      {#each it.names as _, n (n)}
         <label class="block"><span class="label">Condition {n + 1}{n ? '' : ', the others’ measure'}</span>
-          <input class="entry" bind:value={names[n]} maxlength="80" required /></label>
+          <input class="entry" bind:value={it.names[n]} maxlength="80" required /></label>
       {/each}
       <div class="flex gap-2 sm:col-span-2">
-        {#if names.length < 5}<button type="button" class="button" onclick={() => (names = [...names, ''])}>One more condition</button>{/if}
-        {#if names.length > 2}<button type="button" class="button" onclick={() => (names = names.slice(0, -1))}>One fewer</button>{/if}
+        {#if it.grows}<button type="button" class="button" onclick={() => it.more()}>One more condition</button>{/if}
+        {#if it.shrinks}<button type="button" class="button" onclick={() => it.fewer()}>One fewer</button>{/if}
       </div>
     </div>
-  {:else if kind === 'distances'}
+  {:else if it.kind === 'distances'}
     <div class="grid gap-2 sm:grid-cols-3">
-      {#each distances as far, n (n)}
-        <div><PuttLength of="usual_length_m" label="Putt {n + 1}" value={far} {step} onvalue={(m) => (distances[n] = m)} /></div>
+      {#each it.distances_m as far, n (n)}
+        <div><PuttLength of="usual_length_m" label="Putt {n + 1}" value={far} {step} onvalue={(m) => (it.distances_m[n] = m)} /></div>
       {/each}
     </div>
     <p class="text-sm text-faded">The same rig at each distance; the side by distance is told under Judge.</p>
@@ -118,17 +82,13 @@
     <p>First with {station.aids.length ? 'what lies beside the rig' : 'the aid in view'}, then without it, then from the other side of the hole: what stays is the golfer’s own.</p>
   {/if}
   <div class="grid gap-3 sm:grid-cols-2">
-    <Stepper label="Putts each" unit="" text={String(each)} read={(text) => Math.round(Number(text))} step={(by) => (each = Math.max(3, each + by))} onvalue={(value) => (each = value)} error={about('each')} />
-    {#if kind !== 'transfer'}
-      <Stepper label="Putts in a run" unit="" text={String(run)} read={(text) => Math.round(Number(text))} step={(by) => (run = Math.max(1, run + by))} onvalue={(value) => (run = value)} error={about('run')} />
+    <Stepper label="Putts each" unit="" text={String(it.each)} read={(text) => Math.round(Number(text))} step={(by) => (it.each = stepped('each', it.each, by))} onvalue={(value) => (it.each = value)} error={about('each')} />
+    {#if it.kind !== 'transfer'}
+      <Stepper label="Putts in a run" unit="" text={String(it.run)} read={(text) => Math.round(Number(text))} step={(by) => (it.run = stepped('run', it.run, by))} onvalue={(value) => (it.run = value)} error={about('run')} />
     {/if}
   </div>
-  {#if choices.data}
-    {#if kind !== 'transfer'}
-      <Choice label="In turns, so that warming up is no effect" options={Object.entries(choices.data.orders).filter(([it]) => it !== 'in_order').map(([value, words]) => ({ value: value as typeof order, words }))} bind:value={order} />
-    {/if}
-    <Choice label="The one question it answers" options={Object.entries(choices.data.questions).map(([value, words]) => ({ value: value as typeof question, words }))} bind:value={question} />
-  {/if}
+  {#if it.kind !== 'transfer'}<Choice label="In turns, so that warming up is no effect" options={ORDERS} bind:value={it.order} />{/if}
+  <Choice label="The one question it answers" options={QUESTIONS} bind:value={it.question} />
   {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 text-lg" disabled={busy}>Start the comparison</button>
+  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}>Start the comparison</button>
 </form>

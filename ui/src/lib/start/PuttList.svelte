@@ -1,10 +1,8 @@
 <!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
 <script lang="ts">
-  import type { Shapes } from '$lib/data/client'
   import { notesQuery } from '$lib/data/queries.svelte'
-  import { sizeWords } from '$lib/start/size'
-
-  export type Putt = Shapes['ReadingLine'] & { waiting: boolean }
+  import type { Putt } from './putts.svelte'
+  import { sizeWords } from './size'
 
   interface Props {
     putts: Putt[]

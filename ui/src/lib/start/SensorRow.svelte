@@ -1,12 +1,12 @@
 <!-- One sensor: its code until it is paired, then what it tells, its zero, and letting it go. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { v7 } from 'uuid'
-  import { api, ask, type Shapes } from '$lib/data/client'
-  import { renew } from '$lib/data/queries.svelte'
+  import type { Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { clock } from '$lib/base/dates'
+  import { standinsQuery } from './queries.svelte'
   import { tiltWords } from './tilt'
+  import { pairSensor, startStandin, stopStandin, unpairSensor, useSensorIn, zeroSensor } from './writes'
 
   interface Props {
     sensor: Shapes['SensorOut']
@@ -16,34 +16,19 @@
   }
   let { sensor, lessonId, now }: Props = $props()
 
-  const client = useQueryClient()
-  const standins = createQuery(() => ({ queryKey: ['standins'], queryFn: () => ask(api.GET('/api/standins')) }))
+  const standins = standinsQuery()
   let faults = $state<Shapes['StandinIn']['faults']>([])
-  let error = $state<unknown>(null)
-  let zeroed = $state('')
   const tilt = $derived(sensor.kind === 'level' ? now : null)
 
-  async function say(asked: () => Promise<unknown>): Promise<void> {
-    error = null
-    try {
-      await asked()
-    } catch (problem) {
-      error = problem
-    }
-    await renew(client, ['sensors', lessonId], ['standins'])
-  }
-  const path = $derived({ path: { id: sensor.id } })
-  const zero = () =>
-    say(async () => (zeroed = (await ask(api.PUT('/api/sensor-zeros/{id}', { params: { path: { id: v7() } }, body: { sensor_id: sensor.id } }))).words))
-  const unpair = () =>
-    say(async () => {
-      if (standins.data?.running[sensor.id]) await ask(api.DELETE('/api/standins/{id}', { params: path }))
-      await ask(api.DELETE('/api/sensors/{id}/link', { params: path }))
-    })
-  const anew = () => say(() => ask(api.PUT('/api/sensors/{id}', { params: path, body: { lesson_id: lessonId, kind: sensor.kind, name: sensor.name } })))
-  const useHere = () => say(() => ask(api.PUT('/api/sensors/{id}/lesson', { params: path, body: { lesson_id: lessonId } })))
-  const start = () =>
-    say(() => ask(api.PUT('/api/standins/{id}', { params: path, body: { kind: sensor.kind, code: sensor.code ?? '', faults } })))
+  const zeroing = createWrite(() => zeroSensor(lessonId, sensor.id))
+  const unpairing = createWrite(() => unpairSensor(lessonId, sensor.id))
+  const stopping = createWrite(() => stopStandin(lessonId, sensor.id), () => unpairing.mutate(undefined))
+  const renewing = createWrite(() => pairSensor(sensor.id, { lesson_id: lessonId, kind: sensor.kind, name: sensor.name }))
+  const using = createWrite(() => useSensorIn(lessonId, sensor.id))
+  const starting = createWrite(() => startStandin(lessonId, sensor.id, { kind: sensor.kind, code: sensor.code ?? '', faults: $state.snapshot(faults) }))
+  const all = [zeroing, unpairing, stopping, renewing, using, starting]
+  const error = $derived(all.find((it) => it.error)?.error ?? null)
+  const unpair = () => (standins.data?.running[sensor.id] ? stopping : unpairing).mutate(undefined)
 </script>
 
 <li class="border-b border-hairline py-3" data-sensor={sensor.kind} data-state={sensor.state}>
@@ -63,10 +48,10 @@
       {/if}
     </div>
     <div class="flex flex-wrap gap-2">
-      {#if sensor.state === 'elsewhere'}<button class="button primary" onclick={useHere}>Use it here</button>{/if}
-      {#if sensor.state === 'run out'}<button class="button primary" onclick={anew}>New code</button>{/if}
+      {#if sensor.state === 'elsewhere'}<button class="button primary" onclick={() => using.mutate(undefined)}>Use it here</button>{/if}
+      {#if sensor.state === 'run out'}<button class="button primary" onclick={() => renewing.mutate(undefined)}>New code</button>{/if}
       {#if sensor.state === 'paired' && sensor.kind === 'face_and_path'}
-        <button class="button" onclick={zero} disabled={sensor.still < 5 && !now}>Zero it</button>
+        <button class="button" onclick={() => zeroing.mutate(undefined)} disabled={sensor.still < 5 && !now}>Zero it</button>
       {/if}
       <button class="button" onclick={unpair}>{sensor.state === 'paired' || sensor.state === 'elsewhere' ? 'Unpair' : 'Take away'}</button>
     </div>
@@ -85,7 +70,7 @@
             >
           {/each}
         </div>
-        <button class="button primary mt-2" onclick={start} disabled={sensor.id in standins.data.running}>
+        <button class="button primary mt-2" onclick={() => starting.mutate(undefined)} disabled={sensor.id in standins.data.running}>
           {sensor.id in standins.data.running ? 'Starting; it types the code itself…' : 'Start the stand-in'}
         </button>
       </fieldset>
@@ -100,7 +85,7 @@
       {#if sensor.zero}{sensor.zero.words}{:else}Not zeroed: hold the putter still against the square reference, then zero it.{/if}
       {#if now?.face_deg !== undefined}<span class="text-faded">It reads {Math.abs(now.face_deg).toFixed(1)}° {now.face_deg < 0 ? 'left' : 'right'} now.</span>{/if}
     </p>
-    {#if zeroed}<p role="status" class="font-semibold">Zeroed.</p>{/if}
+    {#if zeroing.data}<p role="status" class="font-semibold">Zeroed.</p>{/if}
   {/if}
   {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
 </li>

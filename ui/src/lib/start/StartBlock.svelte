@@ -1,16 +1,16 @@
 <!-- Start a block on a station: under which condition, and how many putts. -->
 <script lang="ts">
-  import { choices, named } from '$lib/data/vocabulary.svelte'
-  import { useQueryClient } from '@tanstack/svelte-query'
   import { goto } from '$app/navigation'
-  import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { notesQuery, renewLesson } from '$lib/data/queries.svelte'
+  import { about, type Shapes } from '$lib/data/client'
+  import { notesQuery } from '$lib/data/queries.svelte'
+  import { choices, named } from '$lib/data/vocabulary.svelte'
+  import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { startBlock } from './writes'
 
   interface Props {
     lessonId: string
@@ -27,11 +27,7 @@
   }
   let { lessonId, station, conditions, guides, closed = false, asked = [], started }: Props = $props()
 
-  const client = useQueryClient()
-  const SEEN = [
-    { value: 'blind', words: 'Out of view' },
-    { value: 'guided', words: 'In view' },
-  ]
+  const SEEN = choices<'guided' | 'blind'>('rig_seen')
   const usual = ['as usual', 'no line on the ball', 'wide base']
   const offered = $derived([...new Set([...conditions, ...usual])].slice(0, 5))
   let condition = $state('as usual')
@@ -45,32 +41,22 @@
   let path_model = $state<Shapes['BlockIn']['path_model']>('')
   let ball_ahead_m = $state(0)
   const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => !notes.data?.find((note) => note.note === it)?.needs_hole))
-  const HOLES = [
-    { value: 'hole' as const, words: 'To a hole' },
-    { value: 'none' as const, words: 'No hole, to an aim point' },
-  ]
+  const HOLES = choices<typeof hole>('putted')
   const PATHS = choices<typeof path_model>('path')
-  let error = $state<unknown>(null)
-  let busy = $state(false)
   const id = $props.id()
 
-  async function start(event: SubmitEvent): Promise<void> {
+  const starting = createWrite((body: Shapes['BlockIn']) => startBlock(lessonId, body), (block) => {
+    started?.()
+    void goto(`/lessons/${lessonId}/start?block=${block.id}`)
+  })
+  const laying = createAsk(() => station(), (station_id) => {
+    const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
+    starting.mutate({ station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() })
+  })
+  const error = $derived(laying.error ?? starting.error)
+  function start(event: SubmitEvent): void {
     event.preventDefault()
-    busy = true
-    error = null
-    try {
-      const station_id = await station()
-      const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
-      const body = { station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() }
-      const block = await ask(api.PUT('/api/blocks/{id}', { params: { path: { id: v7() } }, body }))
-      await renewLesson(client, lessonId)
-      started?.()
-      await goto(`/lessons/${lessonId}/start?block=${block.id}`)
-    } catch (problem) {
-      error = problem
-    } finally {
-      busy = false
-    }
+    laying.mutate(undefined)
   }
 </script>
 
@@ -86,7 +72,7 @@
     <Choice
       label="The rig is"
       options={SEEN}
-      bind:value={() => seen ?? (guides ? 'guided' : 'blind'), (value) => (seen = value as 'guided' | 'blind')}
+      bind:value={() => seen ?? (guides ? 'guided' : 'blind'), (value) => (seen = value)}
     />
     <Stepper
       label="Putts to the verdict"
@@ -95,7 +81,7 @@
       read={(text) => Math.round(Number(text))}
       step={(direction) => (planned = Math.max(3, planned + direction))}
       onvalue={(value) => (planned = value)}
-      error={error ? refusal(error).about('planned') : undefined}
+      error={about(error, 'planned')}
     />
   </div>
   <details>
@@ -124,5 +110,5 @@
     </div>
   </details>
   {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 text-lg" disabled={busy || closed}>Start block</button>
+  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending || closed}>Start block</button>
 </form>

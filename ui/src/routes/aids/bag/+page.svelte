@@ -1,49 +1,32 @@
 <!-- The bag: what the coach owns; and how strict a rig should be for whom. -->
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
-  import { api, ask, refusal, type Shapes } from '$lib/data/client'
-  import { Latest } from '$lib/data/latest.svelte'
-  import { bagQuery, bandsQuery, putAnswer, renew } from '$lib/data/queries.svelte'
+  import { about, type Shapes } from '$lib/data/client'
+  import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
+  import { createWrite, saying } from '$lib/data/write.svelte'
+  import { BAG, forgetBag, setBands, tellBag } from '$lib/set/writes'
   import { place } from '$lib/base/place.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
 
-  const client = useQueryClient()
   const bag = bagQuery()
   const bands = bandsQuery()
   let search = $state('')
-  let error = $state<unknown>(null)
-  let bandError = $state<unknown>(null)
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'Bag' }], false))
 
-  const counts = new Latest<Record<string, number>>(async (parts) => {
-    await putAnswer(client, ['bag'], await ask(api.PUT('/api/bag', { body: { parts } })))
-    await renew(client, ['preview'])
-  })
-  const owned = $derived(counts.value ?? bag.data?.parts ?? {})
+  const telling = createWrite(tellBag)
+  const forgetting = createWrite(() => forgetBag())
+  const banding = createWrite(setBands)
+  const error = $derived(telling.error ?? forgetting.error)
+  const said = $derived(saying<{ parts: Record<string, number> }>(BAG)?.parts)
+  const owned = $derived(said ?? bag.data?.parts ?? {})
   const nameOf = (part: string) => bag.data?.names[part] ?? part
-  const told = $derived(Boolean(counts.value ?? bag.data?.told))
+  const told = $derived(Boolean(said ?? bag.data?.told))
   const parts = $derived(Object.entries(owned).filter(([part]) => nameOf(part).includes(search.trim().toLowerCase())))
-  async function forget(): Promise<void> {
-    error = null
-    try {
-      await putAnswer(client, ['bag'], await ask(api.DELETE('/api/bag')))
-    } catch (problem) {
-      error = problem
-    }
-  }
-  async function spread(level: Shapes['BandOut']['level'], deg: number | null): Promise<void> {
-    bandError = null
-    const own = Object.fromEntries(
-      (bands.data ?? [])
-        .map((it) => [it.level, it.level === level ? deg : it.spread_deg === it.usual_deg ? null : it.spread_deg] as const)
-        .filter(([, it]) => it !== null),
-    )
-    try {
-      await putAnswer(client, ['bands'], await ask(api.PUT('/api/bands', { body: { spreads_deg: own as Record<string, number> } })))
-    } catch (problem) {
-      bandError = problem
-    }
+  function spread(level: Shapes['BandOut']['level'], deg: number | null): void {
+    const own = (bands.data ?? [])
+      .map((it) => [it.level, it.level === level ? deg : it.spread_deg === it.usual_deg ? null : it.spread_deg] as const)
+      .filter((it): it is readonly [typeof level, number] => it[1] !== null)
+    banding.mutate(Object.fromEntries(own))
   }
 </script>
 
@@ -52,7 +35,7 @@
 <div class="mx-auto max-w-[1100px] px-5 py-6">
   <div class="flex flex-wrap items-end gap-3 border-b-2 border-ink pb-1">
     <h1 class="wide mr-auto text-2xl">My bag</h1>
-    {#if told}<button class="button" onclick={forget}>Forget it</button>{/if}
+    {#if told}<button class="button" onclick={() => forgetting.mutate(undefined)}>Forget it</button>{/if}
     <input class="entry w-64!" type="search" placeholder="Find a part" aria-label="Find a part" bind:value={search} />
   </div>
   <p class="mt-3 min-h-6 max-w-2xl" data-told={told}>
@@ -62,16 +45,16 @@
         : 'Not told yet: until then Libella takes it that everything is here. Set what you own.'}
     {/if}
   </p>
-  {#if bag.error ?? error ?? counts.error}<div class="mt-3"><Trouble error={bag.error ?? error ?? counts.error} again={() => bag.refetch()} /></div>{/if}
+  {#if bag.error ?? error}<div class="mt-3"><Trouble error={bag.error ?? error} again={() => bag.refetch()} /></div>{/if}
   <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">
     {#each parts as [part, n] (part)}
       {@const name = nameOf(part)}
       <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={part}>
         <span class={n ? 'font-semibold' : 'text-faded'}>{name}</span>
         <span class="flex items-center">
-          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => counts.set({ ...owned, [part]: n - 1 })}>−</button>
+          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => telling.mutate({ ...owned, [part]: n - 1 })}>−</button>
           <output class="w-11 text-center text-lg font-bold">{n}</output>
-          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => counts.set({ ...owned, [part]: n + 1 })}>+</button>
+          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => telling.mutate({ ...owned, [part]: n + 1 })}>+</button>
         </span>
       </li>
     {:else}
@@ -84,7 +67,7 @@
     The spread of start lines you expect before anything is measured. A gate tells most when it lets half of that to one and a half
     times that through. All of it is opinion, and yours to change.
   </p>
-  {#if bands.error ?? bandError}<div class="mt-3"><Trouble error={bands.error ?? bandError} again={() => bands.refetch()} /></div>{/if}
+  {#if bands.error ?? banding.error}<div class="mt-3"><Trouble error={bands.error ?? banding.error} again={() => bands.refetch()} /></div>{/if}
   <div class="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2 md:grid-cols-4">
     {#each bands.data ?? [] as it (it.level)}
       <div data-band={it.level}>
@@ -93,7 +76,7 @@
           hint="Gates from ± {it.strict_deg.toFixed(1)}° to ± {it.loose_deg.toFixed(1)}°."
           read={(text) => Number(text.replace(',', '.').replace('°', ''))}
           step={(by) => spread(it.level, Math.min(6, Math.max(0.2, Math.round((it.spread_deg + by * 0.1) * 10) / 10)))}
-          onvalue={(deg) => spread(it.level, deg)} error={bandError ? refusal(bandError).about(`spreads_deg.${it.level}`) : undefined}
+          onvalue={(deg) => spread(it.level, deg)} error={about(banding.error, `spreads_deg.${it.level}`)}
         />
         {#if it.spread_deg !== it.usual_deg}
           <button class="button plain text-sm" onclick={() => spread(it.level, null)}>Back to {it.usual_deg}°</button>

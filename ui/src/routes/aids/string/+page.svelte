@@ -1,24 +1,16 @@
 <!-- The string over the line: what it covers for these eyes, and how to make it true. -->
 <script lang="ts">
   import { choices } from '$lib/data/vocabulary.svelte'
-  import { createQuery } from '@tanstack/svelte-query'
-  import { api, ask, refusal } from '$lib/data/client'
-  import { steady } from '$lib/data/steady.svelte'
+  import { refusal } from '$lib/data/client'
+  import { stringEyesQuery, stringQuery } from '$lib/set/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import { place } from '$lib/base/place.svelte'
-  import { settings } from '$lib/base/settings.svelte'
 
   let eyes = $state({ eyes_inside_m: 0.03, eye_height_m: 1.5, string_height_m: 0.2, hand: 'right' as 'left' | 'right' })
-  const found = createQuery(() => ({
-    queryKey: ['string', $state.snapshot(eyes), settings.units],
-    queryFn: () =>
-      ask(api.POST('/api/instruments/string', { params: { query: { units: settings.units } }, body: { ...eyes } })),
-    retry: false,
-  }))
-  const stood = steady(() => found.data)
-  const seen = $derived(stood.value)
+  const found = stringQuery(() => $state.snapshot(eyes))
+  const seen = $derived(found.data)
   // The same drawing, framed from the ground to a little over the string.
   const near = $derived(seen && { ...seen.scene, left: -70, right: 70, top: -1300 * eyes.string_height_m, bottom: 15 })
   const fault = $derived(found.error ? refusal(found.error) : null)
@@ -26,17 +18,7 @@
 
   // The other way: where the sighting eye is, by what an upright string was seen covering.
   let cover = $state({ covers_outside_m: 0.01, height_m: 0, seen_to_m: 0.005 })
-  const reverse = createQuery(() => ({
-    queryKey: ['eyes', $state.snapshot(cover), eyes.eye_height_m, eyes.string_height_m, settings.units],
-    queryFn: () =>
-      ask(
-        api.POST('/api/instruments/string/eyes', {
-          params: { query: { units: settings.units } },
-          body: { ...cover, eye_height_m: eyes.eye_height_m, string_height_m: eyes.string_height_m },
-        }),
-      ),
-    retry: false,
-  }))
+  const reverse = stringEyesQuery(() => ({ ...$state.snapshot(cover), eye_height_m: eyes.eye_height_m, string_height_m: eyes.string_height_m }))
   const back = $derived(reverse.error ? refusal(reverse.error) : null)
   const HEIGHTS = [
     { value: '0', words: 'On the ground' },

@@ -1,8 +1,6 @@
 <!-- A golfer: who, and each lesson's vials in time order, newest first. -->
 <script lang="ts">
-  import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/data/client'
   import { levelsQuery } from '$lib/data/queries.svelte'
   import CardList from '$lib/keep/CardList.svelte'
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
@@ -11,27 +9,14 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { day } from '$lib/base/dates'
-  import { settings } from '$lib/base/settings.svelte'
+  import { golferLessonsQuery, golferQuery } from '$lib/golfer/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
   let noting = $state(false)
   let starting = $state(false)
 
-  const golfer = createQuery(() => ({
-    queryKey: ['golfer', id],
-    queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id } } })),
-  }))
-  const lessons = createInfiniteQuery(() => ({
-    queryKey: ['golfer-lessons', id, settings.units],
-    queryFn: ({ pageParam }) =>
-      ask(
-        api.GET('/api/golfers/{id}/lessons', {
-          params: { path: { id }, query: { after: pageParam, units: settings.units } },
-        }),
-      ),
-    initialPageParam: null as string | null,
-    getNextPageParam: (it) => it.next,
-  }))
+  const golfer = golferQuery(() => id)
+  const lessons = golferLessonsQuery(() => id)
   const levels = levelsQuery()
   const who = $derived(golfer.data)
   const rows = $derived(lessons.data?.pages.flatMap((it) => it.items) ?? [])

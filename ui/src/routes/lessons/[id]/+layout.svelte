@@ -1,12 +1,13 @@
 <!-- A lesson: the run sheet on the left, the step beside it. -->
 <script lang="ts">
   import type { Snippet } from 'svelte'
-  import { useQueryClient } from '@tanstack/svelte-query'
   import { page } from '$app/state'
   import { heard } from '$lib/data/heard.svelte'
   import { liveLesson } from '$lib/data/live.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
-  import { lessonQuery, renew } from '$lib/data/queries.svelte'
+  import { lessonQuery } from '$lib/data/queries.svelte'
+  import { renew } from '$lib/data/cache'
+  import { every, key } from '$lib/data/key'
   import Coming from '$lib/base/Coming.svelte'
   import { currentBlock } from '$lib/base/current'
   import LessonDetails from '$lib/lesson/LessonDetails.svelte'
@@ -25,12 +26,11 @@
   let newest = $state<number | null>(null)
 
   // What other screens and sensors do is seen here at once; what is tapped here is on screen already.
-  const client = useQueryClient()
   const later: Record<string, ReturnType<typeof setTimeout>> = {}
   /** Asked again once what shows the putt itself was: many events at once are asked about once. */
-  function soon(what: string, id: string): void {
+  function soon(what: 'sensors' | 'lesson' | 'comparisons', id: string): void {
     clearTimeout(later[what])
-    later[what] = setTimeout(() => void renew(client, [what, id]), 500)
+    later[what] = setTimeout(() => void renew(key[what](id)), 500)
   }
   liveLesson(
     () => page.params.id ?? '',
@@ -45,8 +45,8 @@
         newest = event.revision ?? null
         return
       }
-      if (event.what === 'pause') void renew(client, ['pauses', id])
-      if (event.what === 'putt' || event.putt) void renew(client, ['judged'])
+      if (event.what === 'pause') void renew(key.pauses(id))
+      if (event.what === 'putt' || event.putt) void renew(every(key.judged))
       if (event.what === 'sensor' || event.what === 'stroke') soon('sensors', id)
       if (event.what === 'putt' || event.putt || event.what === 'block') {
         soon('lesson', id)
@@ -57,7 +57,7 @@
   // Compared once the lesson is there: however late its answer comes, it says what it was made from.
   $effect(() => {
     if (!sheet || newest === null) return
-    if (sheet.revision < newest) for (const what of ['sensors', 'lesson', 'comparisons']) soon(what, sheet.lesson.id)
+    if (sheet.revision < newest) for (const what of ['sensors', 'lesson', 'comparisons'] as const) soon(what, sheet.lesson.id)
     newest = null
   })
 

@@ -1,16 +1,10 @@
 <!-- The golfer's own screen, at its own address: the question, and nothing else. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/data/client'
+  import { questionQuery } from '$lib/see/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
-  const asked = createQuery(() => ({
-    queryKey: ['question', id],
-    queryFn: () => ask(api.GET('/api/lessons/{id}/question', { params: { path: { id } } })),
-    refetchInterval: 1000,
-    refetchIntervalInBackground: true,
-  }))
+  const asked = questionQuery(() => id)
 </script>
 
 <svelte:head><title>For the golfer · Libella</title></svelte:head>

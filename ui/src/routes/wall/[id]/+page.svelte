@@ -3,28 +3,20 @@
   is kept, and where the felt call is asked it is kept after the call: nobody calls what was just read.
 -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/data/client'
+  import { renew } from '$lib/data/cache'
+  import { key } from '$lib/data/key'
   import { liveLesson } from '$lib/data/live.svelte'
-  import { renew } from '$lib/data/queries.svelte'
+  import { wallQuery } from '$lib/start/queries.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
-  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
-  const client = useQueryClient()
-  const wall = createQuery(() => ({
-    queryKey: ['wall', id, settings.units],
-    queryFn: () => ask(api.GET('/api/lessons/{id}/wall', { params: { path: { id }, query: { units: settings.units } } })),
-    // Told of every putt at once; asked now and then all the same, should the line be silent.
-    refetchInterval: 10_000,
-    refetchIntervalInBackground: true,
-  }))
+  const wall = wallQuery(() => id)
   liveLesson(
     () => id,
     (event) => {
       if (event.what === 'putt' || event.what === 'block' || event.what === 'here' || event.putt)
-        void renew(client, ['wall', id])
+        void renew(key.wall(id))
     },
   )
   const block = $derived(wall.data?.block)

@@ -1,50 +1,31 @@
 <!-- Putts in from a file of any columns. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
-  import { api, ask, problemOf, Refusal } from '$lib/data/client'
-  import { renew } from '$lib/data/queries.svelte'
+  import { named } from '$lib/data/vocabulary.svelte'
+  import { createAsk } from '$lib/data/write.svelte'
+  import { golferQuery } from '$lib/golfer/queries.svelte'
+  import { filesQuery } from '$lib/keep/queries.svelte'
+  import { giveFile } from '$lib/keep/writes'
   import OneFile from '$lib/keep/OneFile.svelte'
   import { place } from '$lib/base/place.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
 
   const id = $derived(page.params.id ?? '')
-  const client = useQueryClient()
-  const golfer = createQuery(() => ({ queryKey: ['golfer', id], queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id } } })) }))
-  const files = createQuery(() => ({ queryKey: ['imports', id], queryFn: () => ask(api.GET('/api/golfers/{id}/imports', { params: { path: { id } } })) }))
+  const golfer = golferQuery(() => id)
+  const files = filesQuery(() => id)
   const chosen = $derived(page.url.searchParams.get('file'))
-  let error = $state<unknown>(null)
-  let sending = $state('')
   $effect(() => {
     if (golfer.data) place.set([{ words: 'Today', href: '/' }, { words: golfer.data.name, href: `/golfers/${id}` }, { words: 'Files in' }], golfer.data.invented)
   })
-  const LARGEST = 64 * 1024 * 1024
-
-  async function give(list: FileList | null | undefined): Promise<void> {
-    const file = list?.[0]
-    if (!file) return
-    error = null
-    try {
-      if (file.size > LARGEST) {
-        const size = (file.size / 1024 / 1024).toFixed(0)
-        throw new Refusal(problemOf({ title: 'Too large', detail: `${file.name} is ${size} MiB; at most 64 MiB are taken. Cut it in parts.` }, 413))
-      }
-      sending = file.name
-      const import_id = v7()
-      const query = new URLSearchParams({ golfer_id: id, name: file.name.slice(0, 120) })
-      const answer = await fetch(`/api/imports/${import_id}?${query}`, { method: 'PUT', body: file, headers: { 'content-type': 'text/csv' } })
-      if (!answer.ok) throw new Refusal(problemOf(await answer.json().catch(() => null), answer.status))
-      await renew(client, ['imports', id])
-      await goto(`/golfers/${id}/files?file=${import_id}`)
-    } catch (problem) {
-      error = problem
-    }
-    sending = ''
-  }
-  const STATE = { given: 'not taken in yet', taken: 'taken in', undone: 'undone' }
+  const giving = createAsk(
+    (file: File) => giveFile(id, v7(), file),
+    (given) => goto(`/golfers/${id}/files?file=${given}`),
+  )
+  const sending = $derived(giving.isPending ? giving.variables.name : '')
+  const error = $derived(giving.error)
 </script>
 
 <svelte:head><title>Files in · Libella</title></svelte:head>
@@ -60,7 +41,7 @@
       </div>
       <label class="button primary min-h-14 cursor-pointer px-6 text-lg">
         {sending ? `Sending ${sending}…` : 'Choose a file'}
-        <input type="file" class="sr-only" accept=".csv,.txt,.tsv,text/csv,text/plain" disabled={Boolean(sending)} onchange={(event) => { void give(event.currentTarget.files); event.currentTarget.value = '' }} />
+        <input type="file" class="sr-only" accept=".csv,.txt,.tsv,text/csv,text/plain" disabled={Boolean(sending)} onchange={(event) => { const file = event.currentTarget.files?.[0]; if (file) giving.mutate(file); event.currentTarget.value = '' }} />
       </label>
     </div>
     {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
@@ -71,7 +52,7 @@
             <a class="flex min-h-12 items-center gap-3 border-b border-hairline hover:bg-sheet {it.id === chosen ? 'font-bold' : ''}" href="/golfers/{id}/files?file={it.id}" aria-current={it.id === chosen ? 'true' : undefined}>
               <span aria-hidden="true">{it.id === chosen ? '●' : '○'}</span>
               <span class="min-w-0 flex-1 truncate">{it.name}</span>
-              <span class="text-faded">{STATE[it.state]}{it.state === 'given' ? '' : `, ${it.putts.toLocaleString('en-GB')} putts`} · {moment(it.given_at)}</span>
+              <span class="text-faded">{named('file_state', it.state)}{it.state === 'given' ? '' : `, ${it.putts.toLocaleString('en-GB')} putts`} · {moment(it.given_at)}</span>
             </a>
           </li>
         {/each}

@@ -1,9 +1,8 @@
 <!-- Judge: tendency or chance, how big against what the hole allows, what to work on. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask } from '$lib/data/client'
-  import { judgedQuery, lessonQuery, tablesQuery } from '$lib/data/queries.svelte'
+  import { judgedQuery, lessonQuery } from '$lib/data/queries.svelte'
+  import { furtherQuery, tablesQuery } from '$lib/judge/queries.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Coming from '$lib/base/Coming.svelte'
@@ -20,12 +19,8 @@
   const sheet = $derived(lesson.data)
   const blockId = $derived(currentBlock(sheet, page.url)?.id)
   const judged = judgedQuery(() => blockId)
-  const further = createQuery(() => ({
-    queryKey: ['further', blockId, judged.data?.judgement.putts, judged.data?.judgement.planned],
-    queryFn: () => ask(api.GET('/api/blocks/{id}/further', { params: { path: { id: blockId ?? '' } } })),
-    enabled: Boolean(judged.data?.judgement.final),
-  }))
   const it = $derived(judged.data?.judgement)
+  const further = furtherQuery(() => blockId, () => it)
   const tables = tablesQuery(() => blockId, () => it?.putts)
 </script>
 

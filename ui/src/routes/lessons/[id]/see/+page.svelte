@@ -1,8 +1,6 @@
 <!-- See: what a true line looks like to this golfer. Measured, never assumed. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { page } from '$app/state'
-  import { api, ask, type Shapes } from '$lib/data/client'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -13,15 +11,13 @@
   import EyesPart from '$lib/see/EyesPart.svelte'
   import FeltThere from '$lib/see/FeltThere.svelte'
   import Choice from '$lib/base/Choice.svelte'
-  import { lessonQuery, putAnswer, renew } from '$lib/data/queries.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { lessonQuery } from '$lib/data/queries.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
+  import { sightsQuery } from '$lib/see/queries.svelte'
+  import { askOn } from '$lib/see/writes'
 
   const id = $derived(page.params.id ?? '')
-  const client = useQueryClient()
-  const sights = createQuery(() => ({
-    queryKey: ['sights', id, settings.units],
-    queryFn: () => ask(api.GET('/api/lessons/{id}/sights', { params: { path: { id }, query: { units: settings.units } } })),
-  }))
+  const sights = sightsQuery(() => id)
   const lesson = lessonQuery(() => id)
   const PARTS = [
     { value: 'straight' as const, words: 'What looks straight' },
@@ -36,23 +32,7 @@
   const tests = $derived(sights.data?.tests ?? [])
   const open = $derived(tests.findLast((it) => !it.test.ended_at))
   const shown = $derived(tests.filter((it) => it.test.ended_at).toReversed())
-
-  function changed(sight: Shapes['SightOut']): void {
-    const key = ['sights', id, settings.units]
-    void putAnswer<Shapes['SightsOut']>(client, key, (before) => {
-      const others = (before?.tests ?? []).filter((it) => it.test.id !== sight.test.id)
-      return { compared: before?.compared ?? '', tests: [...others, sight] }
-    })
-    // What the run sheet says of it, and the comparison, come from the server.
-    const began = sight.trials.length === 0
-    if (sight.test.ended_at) void renew(client, ['sights', id], ['map', id])
-    if (sight.test.ended_at || began) void renew(client, ['lesson', id])
-  }
-  async function goOn(sight: Shapes['SightOut']): Promise<void> {
-    const params = { path: { id: sight.test.id }, query: { units: settings.units } }
-    changed(await ask(api.DELETE('/api/sight-tests/{id}/shown', { params })))
-    void renew(client, ['lesson', id])
-  }
+  const goingOn = createWrite((test: string) => askOn(id, test))
 </script>
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
@@ -73,14 +53,14 @@
     <Trouble error={sights.error} again={() => sights.refetch()} />
   {:else if sights.data}
     {#if open}
-      <Asking sight={open} {changed} />
+      <Asking sight={open} />
     {:else}
       <h1 class="wide border-b-2 border-ink pb-1 text-xl">What looks straight to this golfer?</h1>
       <p class="mt-2 mb-4 max-w-2xl">
         Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is laid at angles that
         Libella knows and the golfer doesn’t.
       </p>
-      <BeginTest lessonId={id} {breaks} bind:position begun={changed} />
+      <BeginTest lessonId={id} {breaks} bind:position />
     {/if}
     {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>{sights.data.compared}</p>{/if}
     {#if !open}
@@ -101,8 +81,8 @@
               <div class="relative h-64"><Stage scene={it.curve} /></div>
             </details>
           {/if}
-          {#if Object.keys(it.test.position).length}<div class="mt-2"><FeltThere test={it.test} {changed} /></div>{/if}
-          <button class="button mt-2" onclick={() => goOn(it)}>Ask on</button>
+          {#if Object.keys(it.test.position).length}<div class="mt-2"><FeltThere test={it.test} /></div>{/if}
+          <button class="button mt-2" onclick={() => goingOn.mutate(it.test.id)}>Ask on</button>
         </article>
       {/each}
     {/if}

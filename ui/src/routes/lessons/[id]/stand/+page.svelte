@@ -1,32 +1,21 @@
 <!-- Stand: the set-up, noted as far as the coach wants, drawn to scale beside the one before. -->
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { page } from '$app/state'
   import { stamp } from '$lib/data/clock'
-  import { api, ask, refusal } from '$lib/data/client'
-  import { Latest } from '$lib/data/latest.svelte'
-  import { putAnswer, renew } from '$lib/data/queries.svelte'
+  import { refusal } from '$lib/data/client'
+  import { createWrite, saying } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
   import WhatToNote from '$lib/stand/WhatToNote.svelte'
+  import { setUpEntriesQuery, standQuery } from '$lib/stand/queries.svelte'
+  import { noteSetUp, setUpThing, voidSetUp, WANTED, wantEntries } from '$lib/stand/writes'
   import { moment } from '$lib/base/dates'
-  import { settings } from '$lib/base/settings.svelte'
 
   const id = $derived(page.params.id ?? '')
-  const client = useQueryClient()
-  const key = $derived(['stand', id, settings.units])
-  const units = $derived({ units: settings.units })
-  const stand = createQuery(() => ({
-    queryKey: key,
-    queryFn: () => ask(api.GET('/api/lessons/{id}/stand', { params: { path: { id }, query: units } })),
-  }))
-  const entries = createQuery(() => ({
-    queryKey: ['set-up-entries'],
-    queryFn: () => ask(api.GET('/api/set-up-entries')),
-    staleTime: Infinity,
-  }))
+  const stand = standQuery(() => id)
+  const entries = setUpEntriesQuery()
 
   interface Draft {
     id: string
@@ -38,18 +27,19 @@
   let begun = $state<Draft | null>(null)
   let choosing = $state(false)
   const sheet = $derived(stand.data)
-  const draft = $derived<Draft>(begun ?? (sheet?.now ? { ...sheet.now } : { id: '', again_of: null, taken_at: '', values: {} }))
-  const saving = new Latest<Draft>(async (it) => {
-    const body = { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at }
-    await putAnswer(client, key, await ask(api.PUT('/api/set-ups/{id}', { params: { path: { id: it.id }, query: units }, body })))
-    void renew(client, ['lesson', id])
+  const noting = createWrite((it: Draft) => noteSetUp(it.id, { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at }))
+  const voiding = createWrite(
+    (it: { id: string; voided: boolean }) => voidSetUp(id, it.id, it.voided),
+    () => (begun = null),
+  )
+  const wanting = createWrite(wantEntries)
+  /** As it stands here: begun now, or the last kept with what of it still waits to be kept. */
+  const draft = $derived.by<Draft>(() => {
+    const last = begun ?? (sheet?.now ? { ...sheet.now } : { id: '', again_of: null, taken_at: '', values: {} })
+    return begun ? last : { ...last, ...saying<Pick<Draft, 'values'>>(setUpThing(last.id)) }
   })
-  const wanting = new Latest<string[]>(async (names) => {
-    await ask(api.PUT('/api/set-up-entries', { body: { names } }))
-    await stand.refetch()
-  })
-  const wanted = $derived(wanting.value ?? sheet?.wanted ?? [])
-  const fault = $derived(saving.error ? refusal(saving.error) : null)
+  const wanted = $derived(saying<{ names: string[] }>(WANTED)?.names ?? sheet?.wanted ?? [])
+  const fault = $derived(noting.error ? refusal(noting.error) : null)
   // What is noted stays in view even when it is no longer asked for.
   const asked = $derived((entries.data ?? []).filter((it) => wanted.includes(it.name) || it.name in draft.values))
   const run = $derived((sheet?.taken ?? []).filter((it) => sheet?.now && (it.id === sheet.now.id || it.again_of === sheet.now.id)))
@@ -57,13 +47,7 @@
   function note(name: string, value: number | string): void {
     const now = draft.id ? draft : fresh(null)
     begun = { ...now, values: { ...now.values, [name]: value } }
-    void saving.set(begun)
-  }
-  async function voided(at: string, value: boolean): Promise<void> {
-    const params = { path: { id: at }, query: units }
-    await putAnswer(client, key, await ask(api.PUT('/api/set-ups/{id}/voided', { params, body: { voided: value } })))
-    void renew(client, ['lesson', id])
-    begun = null
+    noting.mutate($state.snapshot(begun))
   }
 </script>
 
@@ -83,7 +67,9 @@
         {/if}
       </div>
     </div>
-    {#if fault && !fault.problem.errors.length}<div class="mt-3"><Trouble error={saving.error} /></div>{/if}
+    {#if voiding.error}<div class="mt-3"><Trouble error={voiding.error} /></div>{/if}
+    {#if wanting.error}<div class="mt-3"><Trouble error={wanting.error} /></div>{/if}
+    {#if fault && !fault.problem.errors.length}<div class="mt-3"><Trouble error={noting.error} /></div>{/if}
     <div class="mt-4 grid gap-x-8 gap-y-5 md:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
       <div class="grid content-start gap-3">
         <div class="relative h-72 border border-hairline" data-above><Stage scene={sheet.above} /></div>
@@ -112,7 +98,7 @@
               {#each run as it, n (it.id)}
                 <li class="flex items-center justify-between border-t border-hairline {it.voided ? 'text-faded line-through' : ''}">
                   <span>Time {n + 1}, {moment(it.taken_at)}: {Object.keys(it.values).length} noted</span>
-                  {#if it.again_of}<button class="button plain" onclick={() => voided(it.id, !it.voided)}>{it.voided ? 'Restore' : 'Void'}</button>{/if}
+                  {#if it.again_of}<button class="button plain" onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}>{it.voided ? 'Restore' : 'Void'}</button>{/if}
                 </li>
               {/each}
             </ol>
@@ -120,6 +106,6 @@
         {/if}
       </div>
     </div>
-    <WhatToNote bind:open={choosing} entries={entries.data ?? []} {wanted} want={(names) => wanting.set(names)} />
+    <WhatToNote bind:open={choosing} entries={entries.data ?? []} {wanted} want={(names) => wanting.mutate(names)} />
   {/if}
 </div>

@@ -1,0 +1,43 @@
+"""What use cases give out: what is kept, as values that nothing changes and no session holds.
+
+Each is named as its table is, and holds the same columns but the studio. What is stored as JSON stays as it is stored;
+`desk.stored` reads it.
+"""
+
+from .aim import KeptAimSet, KeptSetDown
+from .golfer import KeptGolfer
+from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
+from .lesson import KeptLesson
+from .see import KeptEyeTake, KeptSightTest, KeptSightTrial
+from .sensors import KeptSensor, KeptSensorZero, KeptStroke
+from .set import KeptSavedStation, KeptStation, Laid
+from .stand import KeptSetUp
+from .start import KeptBlock, KeptComparison, KeptReading
+from .studio import KeptStudio
+from .value import value_of, values_of
+
+__all__ = [
+    "KeptAimSet",
+    "KeptBlock",
+    "KeptComparison",
+    "KeptEyeTake",
+    "KeptFileImport",
+    "KeptGolfer",
+    "KeptLesson",
+    "KeptQuickCheck",
+    "KeptReading",
+    "KeptSavedStation",
+    "KeptSensor",
+    "KeptSensorZero",
+    "KeptSetDown",
+    "KeptSetUp",
+    "KeptSetUpCard",
+    "KeptSightTest",
+    "KeptSightTrial",
+    "KeptStation",
+    "KeptStroke",
+    "KeptStudio",
+    "Laid",
+    "value_of",
+    "values_of",
+]

@@ -1,0 +1,32 @@
+"""Golfers."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+from uuid import UUID
+
+from ...core.golfer.hand import Hand
+from ...core.golfer.level import Level
+from ...core.see.eyes import School, SightingEye
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptGolfer:
+    """A golfer."""
+
+    id: UUID
+    name: str
+    hand: Hand
+    level: Level
+    notes: str
+    eye_school: School
+    """Where this golfer's eyes are wanted: see `core.see.eyes.ZONES`."""
+    eye_zone_mm: Sequence[Any] | None
+    """Own edges of that zone, mm inside; null takes the school's."""
+    sighting_eye: SightingEye
+    """left or right; empty while it is not known."""
+    usual_lengths: Sequence[Any] | None
+    """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""
+    step_m: float | None
+    """The golfer's own step, metres; null while it was not noted."""
+    invented: bool

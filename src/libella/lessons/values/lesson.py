@@ -1,0 +1,35 @@
+"""Lessons."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from uuid import UUID
+
+from ...core.set.floor import Surface
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptLesson:
+    """A lesson."""
+
+    id: UUID
+    golfer_id: UUID
+    place: str
+    surface: Surface
+    green_speed_ft: float
+    conditions: str
+    started_at: datetime
+    ended_at: datetime | None
+    voided_at: datetime | None
+    void_reason: str | None
+    laser_read_at: datetime | None
+    """When the laser's cautions were read in this lesson."""
+    kit_checked: Sequence[str]
+    """Items of the kit check that are ticked."""
+    invented: bool
+    moved_at: datetime | None
+    """When the coach last said that the feet moved."""
+    rested_at: datetime | None
+    """When the coach last said that the golfer straightened up."""
+    file_import_id: UUID | None
+    """The file its putts came from."""

@@ -1,0 +1,51 @@
+"""Stations: a putt with its rig, laid in a lesson or saved under a name."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from ...core.green.capture import Capture
+from ...core.green.putt import Target
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Laid:
+    """What is laid, in the putt it is laid for."""
+
+    distance_m: float
+    past_m: float
+    green_speed_ft: float
+    capture: Capture
+    rig_kind: str
+    rig_sizes_m: Mapping[str, Any]
+    falls_forward_percent: float
+    falls_right_percent: float
+    proof: Mapping[str, Any]
+    falls_doubt_percent: float
+    read: Mapping[str, Any] | None
+    target: Target
+    across_m: float
+    backstroke_m: float | None
+    aids: Sequence[Any]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptStation(Laid):
+    """StationRow"""
+
+    id: UUID
+    lesson_id: UUID
+    laid_at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptSavedStation(Laid):
+    """A station kept under a name, to be laid again."""
+
+    id: UUID
+    name: str
+    kept_at: datetime
+    put_away_at: datetime | None
+    """When it was taken out of the list; it can be brought back."""

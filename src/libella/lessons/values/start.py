@@ -1,0 +1,74 @@
+"""Blocks of putts, their readings, and comparisons putted in turns."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from ...core.judge.comparing import Question
+from ...core.start.path import PathName
+from ...core.start.turns import Order
+from .set import Laid
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptBlock(Laid):
+    """A block of putts."""
+
+    id: UUID
+    lesson_id: UUID
+    station_id: UUID
+    condition: str
+    guided: bool
+    planned: int
+    first_planned: int
+    """The plan the block began with; `planned` is larger when it was extended."""
+    asks: Sequence[str]
+    """What else is noted of every putt: see `core.start.notes`."""
+    started_at: datetime
+    hole: bool
+    """False: putted with no hole there, to an aim point only."""
+    path_model: PathName
+    """The path as declared: see `core.start.path.PATHS`."""
+    ball_ahead_m: float
+    k: float | None
+    """Share of the face in the start as the coach sets it; null fits it."""
+    comparison_id: UUID | None
+    turn: int | None
+    """Which condition of its comparison it is, from 0."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptReading:
+    """One observation. The raw reading never changes: a correction voids it and adds another."""
+
+    id: UUID
+    block_id: UUID
+    raw: Mapping[str, Any]
+    low_deg: float | None
+    """Limits of the start error; None where open."""
+    high_deg: float | None
+    notes: Mapping[str, Any]
+    taken_at: datetime
+    recorded_at: datetime
+    voided: bool
+    void_reason: str | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptComparison:
+    """Conditions to be compared: each is a block, putted in turns."""
+
+    id: UUID
+    lesson_id: UUID
+    question: Question
+    """See `core.judge.comparing.QUESTIONS`."""
+    order: Order
+    """See `core.start.turns.ORDERS`."""
+    each: int
+    run: int
+    seed: int
+    started_at: datetime
+    entry: Mapping[str, Any]
+    """As it was planned, to know it when it is said again."""

@@ -1,0 +1,26 @@
+"""The studio: every row belongs to one."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
+from uuid import UUID
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptStudio:
+    """StudioRow"""
+
+    id: UUID
+    name: str
+    place: str
+    coach: str
+    invented: bool
+    """True when the studio holds the demo scenario; shown wherever its name is."""
+    bag: Mapping[str, Any] | None
+    """Parts the coach owns and how many of each (see `core.set.kit`); null until told."""
+    spreads_deg: Mapping[str, Any]
+    """Start-line spread expected by golfer's level, where the coach has an opinion of his own."""
+    set_up_wanted: Sequence[str] | None
+    """What the coach notes of a set-up (see `core.stand.set_up.ENTRIES`); null until told."""
+    pauses: Mapping[str, Any]
+    """When to break off, where the coach has an opinion of his own: see `core.start.pauses.Pauses`."""

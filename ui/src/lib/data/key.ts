@@ -1,0 +1,68 @@
+/**
+ * The names under which answers of the server are held, all in this one place.
+ *
+ * A name holds what was asked about, widest first, so that renewing `key.lesson(id)` renews it however it was asked. What
+ * comes in sentences or drawn is held once for each units: `inUnits` says which are meant.
+ */
+import { settings } from '$lib/base/settings.svelte'
+
+export type Key = readonly unknown[]
+
+export const key = {
+  aim: (lesson: string) => ['aim', lesson],
+  aimChoices: () => ['aim-choices'],
+  bag: () => ['bag'],
+  bands: () => ['bands'],
+  cards: (golfer: string) => ['cards', golfer],
+  checks: (lesson: string) => ['checks', lesson],
+  compared: (one: string, other: string) => ['compared', one, other],
+  comparisons: (lesson: string) => ['comparisons', lesson],
+  drops: () => ['drops'],
+  entry: (block: string) => ['entry', block],
+  eyes: (lesson: string) => ['eyes', lesson],
+  file: (file: string) => ['file', file],
+  fileProgress: (file: string) => ['file-progress', file],
+  files: (golfer: string) => ['files', golfer],
+  further: (block: string) => ['further', block],
+  golfer: (golfer: string) => ['golfer', golfer],
+  golferLessons: (golfer: string) => ['golfer-lessons', golfer],
+  golfers: () => ['golfers'],
+  instruments: () => ['instruments'],
+  judged: (block: string) => ['judged', block],
+  lastFloor: (golfer: string) => ['last-floor', golfer],
+  lesson: (lesson: string) => ['lesson', lesson],
+  levels: () => ['levels'],
+  levers: () => ['levers'],
+  map: (lesson: string) => ['map', lesson],
+  methods: () => ['methods'],
+  notes: () => ['notes'],
+  pauses: (lesson: string) => ['pauses', lesson],
+  preview: (lesson: string) => ['preview', lesson],
+  prints: () => ['prints'],
+  proposals: () => ['proposals'],
+  question: (lesson: string) => ['question', lesson],
+  rolls: () => ['rolls'],
+  saved: () => ['saved'],
+  sensors: (lesson: string) => ['sensors', lesson],
+  setUpEntries: () => ['set-up-entries'],
+  sights: (lesson: string) => ['sights', lesson],
+  slope: () => ['slope'],
+  stand: (lesson: string) => ['stand', lesson],
+  standins: () => ['standins'],
+  string: () => ['string'],
+  stringEyes: () => ['string-eyes'],
+  tables: (block: string) => ['tables', block],
+  today: () => ['today'],
+  tryAid: (kind: string) => ['try', kind],
+  wall: (lesson: string) => ['wall', lesson],
+  ways: () => ['ways'],
+} satisfies Record<string, (...about: string[]) => Key>
+
+/** Every answer of one sort, whatever it was asked about. */
+export const every = (name: (...about: string[]) => Key): Key => name().slice(0, 1)
+
+/** A name as it is held for these units, and for what else the answer hangs on. */
+export const inUnits = (name: Key, ...more: unknown[]): Key => [...name, settings.units, ...more]
+
+/** What the server is told so that sentences and drawings come in these units. */
+export const units = (): { units: typeof settings.units } => ({ units: settings.units })

@@ -1,0 +1,38 @@
+/** What is asked of golfers. */
+import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
+import { api, ask } from '$lib/data/client'
+import { inUnits, key, units } from '$lib/data/key'
+
+const PAGES = { initialPageParam: null as string | null, getNextPageParam: (page: { next: string | null }) => page.next }
+
+export function golferQuery(id: () => string) {
+  return createQuery(() => ({ queryKey: key.golfer(id()), queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id: id() } } })) }))
+}
+
+/** Golfers by name, the last seen first, each with the last block. */
+export function golfersQuery(search: () => string) {
+  return createInfiniteQuery(() => ({
+    queryKey: inUnits(key.golfers(), search()),
+    queryFn: ({ pageParam }) => ask(api.GET('/api/golfers', { params: { query: { q: search(), after: pageParam, ...units() } } })),
+    placeholderData: (before) => before,
+    ...PAGES,
+  }))
+}
+
+/** A golfer's lessons, newest first. */
+export function golferLessonsQuery(id: () => string) {
+  return createInfiniteQuery(() => ({
+    queryKey: inUnits(key.golferLessons(id())),
+    queryFn: ({ pageParam }) => ask(api.GET('/api/golfers/{id}/lessons', { params: { path: { id: id() }, query: { after: pageParam, ...units() } } })),
+    ...PAGES,
+  }))
+}
+
+/** The lessons that stand open. */
+export function todayQuery() {
+  return createInfiniteQuery(() => ({
+    queryKey: inUnits(key.today()),
+    queryFn: ({ pageParam }) => ask(api.GET('/api/today', { params: { query: { after: pageParam, ...units() } } })),
+    ...PAGES,
+  }))
+}

@@ -1,0 +1,26 @@
+/** What Keep asks the server: files of putts on their way in. */
+import { createQuery } from '@tanstack/svelte-query'
+import { api, ask } from '$lib/data/client'
+import { key } from '$lib/data/key'
+
+/** The files given for a golfer, newest first. */
+export function filesQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: key.files(golfer()),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/imports', { params: { path: { id: golfer() } } })),
+  }))
+}
+
+/** One file, and how its columns are read. */
+export function fileQuery(id: () => string) {
+  return createQuery(() => ({ queryKey: key.file(id()), queryFn: () => ask(api.GET('/api/imports/{id}', { params: { path: { id: id() } } })) }))
+}
+
+/** How far the work on a file is. */
+export function fileProgressQuery(id: () => string) {
+  return createQuery(() => ({
+    queryKey: key.fileProgress(id()),
+    queryFn: () => ask(api.GET('/api/imports/{id}/progress', { params: { path: { id: id() } } })),
+    refetchInterval: (query) => (query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false),
+  }))
+}

@@ -1,0 +1,44 @@
+/** A look at the eyes while it is made: what is marked so far, and how it is read. */
+import type { Shapes } from '$lib/data/client'
+import type { Sent } from '$lib/data/letter'
+import type { Place } from './place'
+
+export type Way = 'mirror' | 'plumb' | 'string' | 'strip'
+type Take = Shapes['EyeTakeOut']
+
+export class EyesLook {
+  lead = $state<Place | null>(null)
+  trail = $state<Place | null>(null)
+  way = $state<Way>('mirror')
+  /** It reads the last look once more, nothing moved. */
+  rereading = $state(false)
+  level = $state({ falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1 })
+  eye_height_m = $state(1.45)
+  seen_m = $state(0.005)
+
+  /** The eye to be marked next; null when both are. */
+  get wanted(): 'Lead eye' | 'Trail eye' | null {
+    return this.lead ? (this.trail ? null : 'Trail eye') : 'Lead eye'
+  }
+  mark(at: Place): void {
+    if (this.lead) this.trail = at
+    else this.lead = at
+  }
+  again(): void {
+    this.lead = this.trail = null
+  }
+
+  /** The look to keep; null while an eye is not marked, or where a look tells the side only. */
+  told(lesson_id: string, takes: readonly Take[], taken_at: string): Sent<'/api/eye-takes/{id}'> | null {
+    const { lead, trail, way } = this
+    if (!lead || !trail || way === 'string' || way === 'strip') return null
+    const reread_of = this.rereading ? (rereadable(takes)?.id ?? null) : null
+    const { level, eye_height_m, seen_m } = this
+    return { lesson_id, lead: { ...lead }, trail: { ...trail }, way, reread_of, ...level, eye_height_m, seen_m, taken_at }
+  }
+}
+
+/** What can be read again: the newest look that was not itself a second reading. */
+export function rereadable(takes: readonly Take[]): Take | undefined {
+  return takes.findLast((it) => !it.voided && it.inside_m !== null && !it.reread_of)
+}

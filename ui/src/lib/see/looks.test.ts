@@ -1,0 +1,88 @@
+/** A look at the eyes and a quick check, as they are made tap by tap. */
+import { describe, expect, it } from 'vitest'
+import { EyesLook, rereadable } from './eyes.svelte'
+import { QuickCheck } from './quick.svelte'
+import type { Shapes } from '$lib/data/client'
+
+const at = (inside_m: number) => ({ inside_m, behind_m: 0 })
+const take = (id: string, more: Partial<Shapes['EyeTakeOut']> = {}) => ({ id, voided: false, inside_m: 0, reread_of: null, ...more }) as Shapes['EyeTakeOut']
+
+describe('a look at the eyes', () => {
+  it('wants the lead eye, then the trail eye, and then marks the trail eye again', () => {
+    const look = new EyesLook()
+    expect(look.wanted).toBe('Lead eye')
+    look.mark(at(0.01))
+    expect(look.wanted).toBe('Trail eye')
+    look.mark(at(0.02))
+    look.mark(at(0.03))
+    expect(look.wanted).toBeNull()
+    expect(look.told('l', [], 'now')).toMatchObject({ lead: at(0.01), trail: at(0.03), reread_of: null, way: 'mirror' })
+  })
+
+  it('tells nothing before both eyes are marked, nor where only a side is told', () => {
+    const look = new EyesLook()
+    look.mark(at(0))
+    expect(look.told('l', [], 'now')).toBeNull()
+    look.mark(at(0))
+    look.way = 'string'
+    expect(look.told('l', [], 'now')).toBeNull()
+  })
+
+  it('reads again the newest look that stands, is a place, and is no second reading itself', () => {
+    const takes = [take('1'), take('2', { voided: true }), take('3', { inside_m: null }), take('4', { reread_of: '1' })]
+    expect(rereadable(takes)?.id).toBe('1')
+    const look = new EyesLook()
+    look.rereading = true
+    look.mark(at(0))
+    look.mark(at(0))
+    expect(look.told('l', takes, 'now')?.reread_of).toBe('1')
+  })
+})
+
+describe('a quick check', () => {
+  const begun = () => {
+    const check = new QuickCheck()
+    check.begin('id', 'then')
+    return check
+  }
+
+  it('goes through its steps, each once the last is done', () => {
+    const check = new QuickCheck()
+    expect(check.step).toBe('none')
+    check.begin('id', 'then')
+    expect([check.step, check.wanted]).toEqual(['eyes', 'Lead eye'])
+    expect(check.mark(at(0))).toBe(false)
+    expect(check.wanted).toBe('Trail eye')
+    expect(check.mark(at(0))).toBe(true)
+    expect(check.step).toBe('square')
+    check.squared = true
+    for (const look of ['left', 'straight', 'right', 'left'] as const) check.answer(look)
+    expect(check.step).toBe('directions')
+    check.answer('right')
+    expect(check.step).toBe('done')
+  })
+
+  it('takes back one step at a time', () => {
+    const check = begun()
+    check.mark(at(0))
+    check.mark(at(0))
+    check.squared = true
+    check.answer('left')
+    check.undo()
+    expect(check.step).toBe('directions')
+    check.undo()
+    expect(check.step).toBe('square')
+    check.undo()
+    expect([check.step, check.wanted]).toEqual(['eyes', 'Lead eye'])
+  })
+
+  it('tells of the eyes only when both are marked, and of the square only when it was checked', () => {
+    const check = begun()
+    check.mark(at(0.01))
+    check.gap_m = 0.002
+    expect(check.told('l', 'c')).toMatchObject({ lead: null, trail: null, square_m: null, answers: [], taken_at: 'then' })
+    check.mark(at(0.02))
+    check.squared = true
+    expect(check.told('l', 'c')).toMatchObject({ lead: at(0.01), trail: at(0.02), square_m: 0.002 })
+  })
+})

@@ -1,0 +1,20 @@
+/** What Start alone asks the server. */
+import { createQuery } from '@tanstack/svelte-query'
+import { api, ask } from '$lib/data/client'
+import { inUnits, key, units } from '$lib/data/key'
+
+/** The simulated devices of the demo. */
+export function standinsQuery() {
+  return createQuery(() => ({ queryKey: key.standins(), queryFn: () => ask(api.GET('/api/standins')) }))
+}
+
+/** The last putt, for a screen on the wall. */
+export function wallQuery(lesson: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.wall(lesson())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/wall', { params: { path: { id: lesson() }, query: units() } })),
+    // Told of every putt at once; asked now and then all the same, should the line be silent.
+    refetchInterval: 10_000,
+    refetchIntervalInBackground: true,
+  }))
+}

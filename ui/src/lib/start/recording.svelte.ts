@@ -1,0 +1,85 @@
+/** A block while it is recorded: its putts, the one being told, and whose turn it is. */
+import { v7 } from 'uuid'
+import { stamp } from '$lib/data/clock'
+import type { Shapes } from '$lib/data/client'
+import type { Draft } from '$lib/data/letter'
+import type { Zone } from '$lib/drawing/zones'
+import { PendingPutt, type Pending } from './pending.svelte'
+import { puttsOf, validOf, type Putt } from './putts.svelte'
+import { recordPutt, restorePutt, voidPutt } from './writes'
+
+/** What a recording goes by, as the page knows it now. */
+export interface Known {
+  block: Shapes['BlockOut'] | undefined
+  blockId: string | undefined
+  /** What can be noted of a putt, in the order in which it happens. */
+  notes: Shapes['NoteOut'][]
+  /** The lesson has ended, or it is another block's turn. */
+  closed: boolean
+  post: (draft: Draft) => unknown
+}
+
+export class Recording {
+  readonly pending = new PendingPutt()
+  readonly #known: () => Known
+
+  constructor(known: () => Known) {
+    this.#known = known
+  }
+
+  readonly putts: Putt[] = $derived.by(() => puttsOf(this.#known().blockId, this.#known().block?.readings ?? []))
+  readonly valid: Putt[] = $derived(validOf(this.putts))
+  readonly full: boolean = $derived.by(() => {
+    const { block } = this.#known()
+    return Boolean(block && this.valid.length >= block.planned)
+  })
+  /** What else this block notes: what was felt before the reading, the rest after it. */
+  readonly asked: Shapes['NoteOut'][] = $derived.by(() => this.#known().notes.filter((it) => this.#known().block?.asks.includes(it.note)))
+  readonly missing: Shapes['NoteOut'][] = $derived.by(() => this.asked.filter((it) => !(it.note in this.pending.value.notes)))
+  /** What is felt is still to be called: no reading shows before. */
+  readonly feltFirst: Shapes['NoteOut'] | undefined = $derived(this.missing.find((it) => it.when === 'before'))
+  /** What is to be noted next; nothing while the reading is wanted. */
+  readonly noting: Shapes['NoteOut'] | undefined = $derived.by(() => this.feltFirst ?? (this.pending.value.zone ? this.missing[0] : undefined))
+  readonly open: boolean = $derived.by(() => Boolean(this.#known().blockId) && !this.full && !this.#known().closed)
+
+  note(option: string | number): void {
+    if (!this.noting || !this.open) return
+    this.#tell({ ...this.pending.value, notes: { ...this.pending.value.notes, [this.noting.note]: option } })
+  }
+  read(zone: Zone): void {
+    if (this.open) this.#tell({ ...this.pending.value, zone })
+  }
+  /** A sensor read the start; true when it was taken for this putt. */
+  heard(start_deg: number): boolean {
+    if (!this.asked.length || !this.open || this.feltFirst || this.pending.value.zone) return false
+    const side = start_deg === 0 ? 'neither' : start_deg < 0 ? 'left' : 'right'
+    this.read({ name: '', raw: { read_deg: start_deg }, key: null, low: start_deg, high: start_deg, at: start_deg, side, meaning: '', left_mm: 0, right_mm: 0 })
+    return true
+  }
+  mark(putt: Putt | undefined, reason: string | null): void {
+    const { blockId, post } = this.#known()
+    if (putt && blockId) post(reason === null ? restorePutt(blockId, putt.id) : voidPutt(blockId, putt.id, reason))
+  }
+  undo(): void {
+    if (this.pending.begun) this.pending.back((name) => this.asked.find((it) => it.note === name)?.when === 'after')
+    else this.mark(this.valid.at(-1), 'undone')
+  }
+
+  /** Keep the putt once the last of it was told; until then what was told stays on this device. */
+  #tell(value: Pending): void {
+    const { zone, notes } = value
+    if (!zone || this.asked.some((it) => !(it.note in notes))) {
+      this.pending.set(value)
+      return
+    }
+    this.#record(zone, Object.fromEntries(Object.entries(notes).filter(([, option]) => option !== '')))
+    if (this.asked.length) this.pending.clear()
+  }
+  #record(zone: Zone, notes: Record<string, string | number>): void {
+    const { blockId, post } = this.#known()
+    if (!blockId) return
+    const body = { block_id: blockId, raw: zone.raw, notes, taken_at: stamp() }
+    const more = { low_deg: zone.low, high_deg: zone.high, recorded_at: body.taken_at, voided: false, void_reason: null }
+    post(recordPutt({ ...body, ...more, id: v7(), words: zone.name, side: zone.side }, body))
+  }
+}

@@ -1,0 +1,69 @@
+/** What Start has the server keep: blocks, their putts, pauses, sensors and the strokes these told. */
+import { v7 } from 'uuid'
+import type { Shapes } from '$lib/data/client'
+import { ofLesson } from '$lib/data/cache'
+import { every, key } from '$lib/data/key'
+import { put, remove, type Sent } from '$lib/data/letter'
+
+const path = (id: string) => ({ params: { path: { id } } })
+
+export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>) => {
+  const id = v7()
+  return put('/api/blocks/{id}', { ...path(id), body }, { thing: id, words: `The block “${body.condition}”`, renews: ofLesson(lesson) })
+}
+
+/** The next rung of the ladder: its rig laid, its block begun. */
+export const startRung = (lesson: string, body: Sent<'/api/rungs/{id}'>) => {
+  const id = v7()
+  return put('/api/rungs/{id}', { ...path(id), body }, { thing: id, words: 'The next rung', renews: ofLesson(lesson) })
+}
+
+export const startComparison = (body: Sent<'/api/comparisons/{id}'>) => {
+  const id = v7()
+  return put('/api/comparisons/{id}', { ...path(id), body }, { thing: id, words: 'The comparison', renews: ofLesson(body.lesson_id) })
+}
+
+/** How many putts a block is to have. */
+export const planBlock = (lesson: string, block: string, planned: number) =>
+  put('/api/blocks/{id}/plan', { ...path(block), body: { planned } }, { thing: block, words: 'More putts', renews: ofLesson(lesson) })
+
+/** A putt, shown as `shown` until the server says it. */
+export const recordPutt = (shown: Shapes['ReadingLine'], body: Sent<'/api/readings/{id}'>) =>
+  put('/api/readings/{id}', { ...path(shown.id), body }, {
+    thing: body.block_id, words: `Putt ${shown.words}`, reading: { block: body.block_id, id: shown.id, shown },
+  })
+
+export const voidPutt = (block: string, id: string, reason: string) =>
+  put('/api/readings/{id}/void', { ...path(id), body: { reason } }, { thing: block, words: 'Voiding a putt', reading: { block, id, shown: null } })
+
+export const restorePutt = (block: string, id: string) =>
+  remove('/api/readings/{id}/void', path(id), { thing: block, words: 'Restoring a putt', reading: { block, id, shown: null } })
+
+/** What the golfer did of what was due. */
+export const breakOff = (lesson: string, done: 'moved' | 'rested') =>
+  put('/api/lessons/{id}/pauses', { ...path(lesson), body: { done } }, { thing: `pauses ${lesson}`, words: 'The pause', renews: [key.pauses(lesson)] })
+
+export const PAUSES = 'pauses'
+/** When to break off, in every lesson from now on. */
+export const setPauses = (body: Sent<'/api/pauses'>) =>
+  put('/api/pauses', { body }, { thing: PAUSES, words: 'When to break off', whole: true, renews: [every(key.pauses)] })
+
+// What a device is told or asked counts at this moment alone: it is given up where nobody answers.
+const ofSensor = (lesson: string, id: string, words: string) => ({ thing: `sensor ${id}`, words, now: true, renews: [key.sensors(lesson), key.standins()] })
+
+export const pairSensor = (id: string, body: Sent<'/api/sensors/{id}'>) =>
+  put('/api/sensors/{id}', { ...path(id), body }, ofSensor(body.lesson_id, id, 'Pairing a sensor'))
+export const zeroSensor = (lesson: string, sensor: string) =>
+  put('/api/sensor-zeros/{id}', { ...path(v7()), body: { sensor_id: sensor } }, ofSensor(lesson, sensor, 'Zeroing a sensor'))
+export const unpairSensor = (lesson: string, id: string) => remove('/api/sensors/{id}/link', path(id), ofSensor(lesson, id, 'Unpairing a sensor'))
+export const useSensorIn = (lesson: string, id: string) =>
+  put('/api/sensors/{id}/lesson', { ...path(id), body: { lesson_id: lesson } }, ofSensor(lesson, id, 'Using a sensor here'))
+export const startStandin = (lesson: string, id: string, body: Sent<'/api/standins/{id}'>) =>
+  put('/api/standins/{id}', { ...path(id), body }, ofSensor(lesson, id, 'Starting a stand-in'))
+export const stopStandin = (lesson: string, id: string) => remove('/api/standins/{id}', path(id), ofSensor(lesson, id, 'Stopping a stand-in'))
+
+/** Which putt a stroke belongs to. */
+export const placeStroke = (lesson: string, id: string, body: Sent<'/api/strokes/{id}/putt'>) =>
+  put('/api/strokes/{id}/putt', { ...path(id), body }, {
+    thing: `stroke ${id}`, words: 'The putt of a stroke', whole: true, renews: [key.sensors(lesson), every(key.tables)],
+  })
