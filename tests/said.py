@@ -5,6 +5,7 @@ from typing import Any
 from libella.core.aim import links, picture
 from libella.core.judge import chain as chains
 from libella.core.judge import comparing, distance, judgement, noted
+from libella.core.measure.limits import OutOfLimits
 from libella.core.see import quick_check
 from libella.core.set.proposal import propose as proposed
 from libella.core.stand import set_up
@@ -14,11 +15,17 @@ from libella.words.aim.picture import picture_words
 from libella.words.judge.comparison import compared_words
 from libella.words.judge.judgement import _work, further_words, judgement_words
 from libella.words.judge.tables import table_words
+from libella.words.refusals import RefusalWords, refusal_words
 from libella.words.see.check import alert_words, drift_word, drift_words
 from libella.words.set.objections import objection_words
 from libella.words.set.station import change_words, proposal_words
 from libella.words.stand.set_up import noted_words, wander_words
-from libella.words.start.run import rung_words
+from libella.words.start.ladder import rung_words
+
+
+def told(refused: OutOfLimits, units="metric") -> RefusalWords:
+    """What a person reads of an entry out of limits."""
+    return refusal_words(refused, units)
 
 
 class Said:

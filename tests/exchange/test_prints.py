@@ -25,6 +25,8 @@ from libella.exchange.card_sheet import card_sheet
 from libella.exchange.paper import FOOT, MARGIN, OVERLAP, paper_size, pdf, tiled
 from libella.exchange.station_sheet import station_sheet
 
+from ..said import told
+
 MM = 72 / 25.4
 GATE = lay("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.062, "post_m": 0.005})
 PLAIN = Station(Putt(2.5, 0.3, 10), GATE, Proof("tape", doubt_m=0.0015))
@@ -177,7 +179,7 @@ def test_a_drawing_larger_than_any_wall_is_still_whole():
 def test_an_unknown_template_is_refused():
     with pytest.raises(OutOfLimits) as refused:
         template("poster")
-    assert "gate" in refused.value.limit
+    assert "gate" in told(refused.value).limit
 
 
 @pytest.mark.parametrize("paper", PAPERS)

@@ -152,27 +152,23 @@ def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
             continue
         name = f"columns.{it.column}"
         if not 0 <= it.column < len(sheet.headings):
-            raise OutOfLimits(name, "There is no such column.", limit=f"0 to {len(sheet.headings) - 1}", unit="")
+            raise OutOfLimits(name, "no_column", last=len(sheet.headings) - 1)
         target = TARGETS.get(it.target)
         if target is None:
-            raise OutOfLimits(name, f"There is nothing called {it.target!r}.", limit=", ".join(TARGETS), unit="")
+            raise OutOfLimits(name, "no_target", named=it.target, known=tuple(TARGETS))
         units = UNITS.get(target.kind)
         if units and it.unit not in units:
-            limit = " or ".join(units)
-            raise OutOfLimits(f"{name}.unit", f"{target.label} is not given in {it.unit!r}.", limit=limit, unit="")
+            raise OutOfLimits(f"{name}.unit", "column_unit", label=target.label, told=it.unit, options=tuple(units))
         if target.sides and it.positive not in target.sides:
-            limit = " or ".join(target.sides)
-            raise OutOfLimits(
-                f"{name}.positive", f"Say which side of {target.label.lower()} is plus.", limit=limit, unit=""
-            )
+            raise OutOfLimits(f"{name}.positive", "column_side", label=target.label, options=tuple(target.sides))
         if it.target in told:
-            raise OutOfLimits(name, f"Two columns tell {target.label.lower()}.", limit="one column", unit="")
+            raise OutOfLimits(name, "column_twice", label=target.label)
         told.append(it.target)
     if not {"start_deg", "start_offset", "start_low_deg", "start_high_deg"} & set(told):
-        raise OutOfLimits("columns", "No column tells the start.", limit="start, its limits, or its offset", unit="")
+        raise OutOfLimits("columns", "no_start_column")
     for name in ("distance_m", "past_m", "green_speed_ft", "rig_at_m", "u_deg"):
         if not math.isfinite(getattr(mapping, name)):
-            raise OutOfLimits(name, "That is no number.", limit="a number", unit="")
+            raise OutOfLimits(name, "no_number")
     reader_station(
         mapping.distance_m, mapping.past_m, mapping.green_speed_ft, 0.0, 0.0, mapping.rig_at_m, mapping.u_deg
     ).station()

@@ -18,6 +18,7 @@ from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.file_work import BadRow, Found
 from ..lessons.keep.imports import MOST_BLOCKS, PuttRow, too_many_blocks
+from ..words.refusals import refusal_words
 from .columns import TARGETS, UNITS, ColumnMapping, Kind, option_code, reader_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
@@ -336,5 +337,5 @@ def _fault(*sizes: float) -> tuple[str, str] | None:
         reader_station(*sizes).station()
     except OutOfLimits as fault:
         label = TARGETS[fault.field].label if fault.field in TARGETS else "Putt"
-        return label, fault.message
+        return label, refusal_words(fault, "metric").message
     return None

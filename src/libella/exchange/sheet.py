@@ -69,25 +69,21 @@ def read_sheet(content: bytes) -> Sheet:
     """Text, delimiter, headings; `OutOfLimits` for what is no table of putts."""
     text = _decoded(content)
     if "\x00" in text:
-        raise _refused("This is not a text file.", "CSV: text, one putt a line")
+        raise OutOfLimits("file", "file_no_text")
     lines = [it for it in text[:200_000].splitlines() if it.strip()][:30]
     if len(lines) < 2:
-        raise _refused(
-            "The file holds no putt: a line of headings and at least one line below it are needed.", "2 lines"
-        )
+        raise OutOfLimits("file", "file_no_putt")
     delimiter = _delimiter(lines)
     try:
         headings = next(csv.reader(io.StringIO(text), delimiter=delimiter))
         rows = sum(1 for cells in csv.reader(io.StringIO(text), delimiter=delimiter) if any(cells)) - 1
     except csv.Error as fault:
-        said = (
-            "a cell is longer than any cell should be" if "limit" in str(fault) else "a quote or a line end is broken"
-        )
-        raise _refused(f"The file can't be cut into cells: {said}.", "CSV as in RFC 4180") from None
+        what = "file_cell_long" if "limit" in str(fault) else "file_quote_broken"
+        raise OutOfLimits("file", what) from None
     if len(headings) > MOST_COLUMNS:
-        raise _refused(f"The file has {len(headings)} columns.", f"at most {MOST_COLUMNS} columns")
+        raise OutOfLimits("file", "file_wide", told=len(headings), most=MOST_COLUMNS)
     if rows > MOST_ROWS:
-        raise _refused(f"The file has {rows} rows.", f"at most {MOST_ROWS} rows: cut it in parts")
+        raise OutOfLimits("file", "file_long", told=rows, most=MOST_ROWS)
     cells = [cell for row in csv.reader(io.StringIO("\n".join(lines[1:])), delimiter=delimiter) for cell in row]
     commas = sum(bool(re.fullmatch(r"[+-]?\d+,\d+", it.strip())) for it in cells)
     points = sum(bool(re.fullmatch(r"[+-]?\d+\.\d+", it.strip())) for it in cells)
@@ -130,7 +126,3 @@ def _delimiter(lines: Sequence[str]) -> str:
         return alike, counts[0]
 
     return max((";", ",", "\t", "|"), key=cells)
-
-
-def _refused(message: str, limit: str) -> OutOfLimits:
-    return OutOfLimits("file", message, limit=limit, unit="")

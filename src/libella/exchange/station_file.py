@@ -39,19 +39,18 @@ def from_document(document: object) -> tuple[str, StationEntry]:
     """Name and station of a file's content, of this version or an earlier one; `OutOfLimits` names what doesn't fit,
     nothing is guessed."""
     if not isinstance(document, dict) or "format" not in document or "version" not in document:
-        raise _unfit("file", "The file must say its format and its version.", "format, version")
+        raise OutOfLimits("file", "station_no_format")
     if document["format"] != FORMAT:
-        raise _unfit("format", f"This is not a station of Libella's: its format is {document['format']!r}.", FORMAT)
+        raise OutOfLimits("format", "station_other_format", told=str(document["format"]), format=FORMAT)
     if document["version"] not in range(1, VERSION + 1) or isinstance(document["version"], bool):
-        said = f"This file is of version {document['version']!r}; versions 1 to {VERSION} can be read."
-        raise _unfit("version", said, f"1 to {VERSION}")
+        raise OutOfLimits("version", "station_version", told=str(document["version"]), newest=VERSION)
     first = document["version"] == 1
     if document["version"] < VERSION:
         document = _renamed(document)
     whole = _object(document, "file", {"format", "version", "name", "putt", "rig"} | (set() if first else _LATER))
     name = whole["name"]
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= _LONGEST_NAME or not name.isprintable():
-        raise _unfit("name", "The station's name can't be used.", f"1 to {_LONGEST_NAME} printable characters")
+        raise OutOfLimits("name", "station_name", longest=_LONGEST_NAME)
     numbers = _FIRST_PUTT if first else _PUTT
     putt = _object(whole["putt"], "putt", {*numbers, "capture"} | (set() if first else {"target", "read"}))
     rig = _object(whole["rig"], "rig", {"kind", "sizes_m"} | (set() if first else {"across_m"}))
@@ -104,7 +103,7 @@ def _read(value: object) -> Read:
 
 def _aids(value: object) -> tuple[AidEntry, ...]:
     if not isinstance(value, list):
-        raise _unfit("aids", "The aids must be a list.", "a list")
+        raise OutOfLimits("aids", "aids_no_list")
     found: list[AidEntry] = []
     for n, it in enumerate(cast("list[object]", value)):
         aid = _object(it, f"aids.{n}", {"kind", "sizes"})
@@ -114,35 +113,30 @@ def _aids(value: object) -> tuple[AidEntry, ...]:
 
 def _kind(value: object, field: str) -> str:
     if not isinstance(value, str):
-        raise _unfit(field, "An instrument is named by its kind.", "a kind")
+        raise OutOfLimits(field, "kind_no_name")
     return value
 
 
 def _sizes(value: object, field: str) -> dict[str, float]:
     if not isinstance(value, dict):
-        raise _unfit(field, "The sizes must be named numbers.", "names and numbers")
+        raise OutOfLimits(field, "sizes_no_numbers")
     named = cast("dict[str, object]", value)
     return {str(key): _number(size, f"{field}.{key}") for key, size in named.items()}
 
 
 def _one_of(value: object, field: str, options: tuple[str, ...]) -> Any:
     if value not in options:
-        raise _unfit(field, f"{field} can't be {value!r}.", f"one of {', '.join(options)}")
+        raise OutOfLimits(field, "file_no_option", name=field, told=str(value), options=options)
     return value
 
 
 def _object(value: object, field: str, keys: set[str]) -> Mapping[str, Any]:
     if not isinstance(value, dict) or set(value) != keys:
-        needed = ", ".join(sorted(keys))
-        raise _unfit(field, f"The {field} must hold {needed}, and nothing else.", needed)
+        raise OutOfLimits(field, "file_keys", name=field, known=tuple(sorted(keys)))
     return value
 
 
 def _number(value: object, field: str) -> float:
     if isinstance(value, bool) or not isinstance(value, (int, float)):
-        raise _unfit(field, f"{field} must be a number.", "a number")
+        raise OutOfLimits(field, "file_no_number", name=field)
     return float(value)
-
-
-def _unfit(field: str, message: str, limit: str) -> OutOfLimits:
-    return OutOfLimits(field, message, limit=limit, unit="")

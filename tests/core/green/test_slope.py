@@ -31,6 +31,7 @@ from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 from libella.words.set.briefing import allows, breaks, trust
 
+from ...said import told
 from ..estimate.reference import cases
 
 
@@ -57,7 +58,7 @@ def test_window_on_slope(case, capture):
 
 @pytest.mark.parametrize("case", cases("no_pace"))
 def test_a_slope_on_which_no_pace_holds_is_said(case):
-    with pytest.raises(OutOfLimits, match="No putt arrives") as refused:
+    with pytest.raises(OutOfLimits, match="no_putt_arrives") as refused:
         aim(ground(case), case["distance_m"], case["past_m"], "rim_assisted")
     assert refused.value.unit == "%"
 
@@ -189,7 +190,7 @@ def test_level_readings_give_back_the_slope(forward, right, noise):
 
 @pytest.mark.parametrize("azimuths", [[], [10], [0, 180], [30, 31, 210]])
 def test_one_direction_is_not_enough(azimuths):
-    with pytest.raises(OutOfLimits, match="at least two directions"):
+    with pytest.raises(OutOfLimits, match="level_one_way"):
         fall_line([LevelReading(it, 1.0) for it in azimuths])
 
 
@@ -366,7 +367,7 @@ def test_any_putt_that_can_be_entered_is_told_or_refused(distance, past, stimp, 
         putt = Putt(distance, past, stimp, capture, forward, right, doubt, read, target)
         station = Station(putt, lay("board", {"distance_m": min(1.0, distance * 0.6)}), Proof("tape"))
     except OutOfLimits as refused:
-        assert refused.field in ("past_m", "falls_forward_percent", "distance_m") and refused.limit
+        assert refused.field in ("past_m", "falls_forward_percent", "distance_m") and told(refused).limit
         return
     numbers = [putt.start_deg, putt.window.left_deg, putt.window.right_deg, station.shared_deg, station.shift_deg]
     if not putt.is_level:

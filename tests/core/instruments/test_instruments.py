@@ -21,6 +21,8 @@ from libella.core.set.layout import from_above
 from libella.core.set.station import Station
 from libella.words.set.station import station_words
 
+from ...said import told
+
 PUTT = Putt(2.5, 0.3, 9.5)
 
 
@@ -155,7 +157,7 @@ def test_what_cannot_be_laid_names_field_and_limit(kind, sizes, field):
     with pytest.raises(OutOfLimits) as refused:
         lay(kind, sizes)
     assert refused.value.field == field
-    assert refused.value.limit
+    assert told(refused.value).limit
 
 
 @pytest.mark.parametrize(
@@ -229,7 +231,7 @@ def test_a_class_of_its_own_is_all_an_instrument_takes(hoop):
 
 
 def test_a_face_instrument_does_not_watch_the_ball():
-    with pytest.raises(OutOfLimits, match="shows face aim"):
+    with pytest.raises(OutOfLimits, match="watches_no_start"):
         Station(PUTT, lay("face_mirror", {}))
 
 
@@ -256,7 +258,7 @@ def test_width_and_degrees_follow_each_other(kind, limit, away):
 
 
 def test_a_ruler_has_no_strictness_and_a_gate_can_be_too_narrow():
-    with pytest.raises(OutOfLimits, match="read on a scale"):
+    with pytest.raises(OutOfLimits, match="no_strictness"):
         Board().tuned(1.0)
-    with pytest.raises(OutOfLimits, match="Inside width"):
+    with pytest.raises(OutOfLimits, match="inside_width_m"):
         PegGate(distance_m=0.3).tuned(0.05)

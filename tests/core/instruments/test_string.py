@@ -79,5 +79,5 @@ def test_impossible_heights_are_refused(values, field):
 
 @pytest.mark.parametrize("height", [-0.01, 0.2, 0.5])
 def test_a_mark_above_the_string_tells_nothing(height):
-    with pytest.raises(OutOfLimits, match="under the string"):
+    with pytest.raises(OutOfLimits, match="mark_over_string"):
         eyes_from_cover(0.01, height, 1.5, 0.2)

@@ -228,7 +228,7 @@ def test_the_bag_and_the_strictness_are_told(page: Page, bag_untold):
     expect(peg.locator("output")).to_have_text("3")
     page.get_by_label("Find a part").fill("laser")
     expect(page.locator("[data-part]")).to_have_count(3)
-    # While the first tap is on its way the later two wait here: the page closed now, they are sent when it is opened again.
+    # While the first tap is on its way the later two wait here: a page closed now sends them when it is opened again.
     expect(page.locator("[data-link='2 waiting']")).to_be_visible()
     again = page.context.new_page()
     page.close()

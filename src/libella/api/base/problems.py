@@ -17,6 +17,7 @@ from starlette.exceptions import HTTPException
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...lessons.desk.problem import Conflict, NotFound
+from ...words.refusals import TITLES, conflict_words, not_found_words, refusal_words
 
 _log = logging.getLogger("libella")
 _MEDIA = "application/problem+json"
@@ -95,11 +96,12 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(NotFound)
     def _not_found(_: Request, error: NotFound) -> JSONResponse:
-        return problem(404, "not-found", "Not found", str(error))
+        return problem(404, "not-found", "Not found", not_found_words(error.what))
 
     @app.exception_handler(Conflict)
     def _conflict(_: Request, error: Conflict) -> JSONResponse:
-        return problem(409, error.name, error.title, str(error), remedy=error.remedy)
+        message, remedy = conflict_words(error.code, error.facts)
+        return problem(409, error.name, TITLES[error.name], message, remedy=remedy)
 
     @app.exception_handler(RequestValidationError)
     def _invalid(request: Request, error: RequestValidationError) -> JSONResponse:
@@ -189,8 +191,8 @@ def _units(request: Request) -> Units:
 
 def limit_problem(error: OutOfLimits, units: Units) -> FieldProblem:
     """An entry out of limits, in the reader's units."""
-    said = error.said_in(units)
-    return FieldProblem(field=error.field, message=said.message, limit=said.limit, unit=said.unit)
+    said = refusal_words(error, units)
+    return FieldProblem(field=error.field, message=said.message, limit=said.limit, unit=error.unit)
 
 
 def field_problem(fault: Mapping[str, Any], units: Units = "metric") -> FieldProblem:

@@ -141,8 +141,7 @@ def opened(text: str | None, *kinds: Callable[[str], Any]) -> tuple[Any, ...] | 
         json.dumps(parts).encode()
         return tuple(str(it).encode().decode() if isinstance(it, str) else it for it in found)
     except (binascii.Error, ValueError, TypeError, AttributeError, RecursionError, OverflowError):
-        limit = "as given by the page before"
-        raise OutOfLimits("after", "This page mark is not one of ours.", limit=limit, unit="") from None
+        raise OutOfLimits("after", "page_mark") from None
 
 
 __all__ = [

@@ -24,7 +24,7 @@ from ...lessons.values import KeptGolfer, KeptReading
 from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
 from ...words.judge.tables import Table, table_words
 from ...words.set.station import station_words
-from ...words.start.run import rung_words
+from ...words.start.ladder import rung_words
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
 

@@ -150,7 +150,7 @@ def mapping(desk: AtDesk, request: Request, id: UUID, entry: MappingIn) -> Impor
     """Say how the columns are read: the whole file is read so, and its bad rows listed. Kept for the next such file."""
     row, sheet = imports.file_import(desk, id), _sheet(desk, id)
     if row.state == "taken":
-        raise Conflict("This file was taken in already.", "Undo it first, or give it anew.")
+        raise Conflict("file_taken")
     told = entry.mapping()
     columns.checked_mapping(told, sheet)
     file_work.begin(desk, id, "checking", sheet.rows)
@@ -164,15 +164,14 @@ def take(desk: AtDesk, request: Request, id: UUID, entry: TakeIn) -> ImportLine:
     """Take it in: all of it in one transaction. Bad rows must have been seen."""
     row = imports.file_import(desk, id)
     if row.mapping is None:
-        raise NotYet("It was not said how this file is read.", "Say what its columns tell.")
+        raise NotYet("file_not_mapped")
     if row.state == "taken":
         return _told(desk, id)
     before = file_work.work_on(desk, [id]).get(id)
     if before is None or before.phase not in ("checked", "stopped", "failed"):
-        raise NotYet("The file was not read through yet.", "Look at its rows first.")
+        raise NotYet("file_not_read")
     if before.found.bad and not entry.skip_bad:
-        said = f"{before.found.bad} rows can't be read. Nothing is taken in until you agree to leave them out."
-        raise NotYet(said, "Look at the list, then take in the rest.")
+        raise NotYet("rows_unread", bad=before.found.bad)
     file_work.begin(desk, id, "taking", before.found.good)
     request.app.state.jobs.begin("take_file", id)
     return _told(desk, id)

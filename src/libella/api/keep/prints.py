@@ -66,7 +66,7 @@ def printed(
 ) -> Response:
     """All sheets as a PDF, or one as SVG; `x-sheets` says how many there are."""
     if sheet > len(sheets):
-        raise OutOfLimits("sheet", f"This print has {len(sheets)} sheets.", limit=f"1 to {len(sheets)}", unit="sheets")
+        raise OutOfLimits("sheet", "no_sheet", "sheets", most=len(sheets))
     file = f"{name}-{paper}" + ("" if form == "pdf" or len(sheets) == 1 else f"-{sheet}")
     headers = {"x-sheets": str(len(sheets)), "Content-Disposition": f'attachment; filename="{file}.{form}"'}
     if form == "pdf":

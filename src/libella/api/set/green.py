@@ -54,7 +54,7 @@ class ReadIn(Entry):
         try:
             return Read(**self.model_dump())
         except OutOfLimits as fault:
-            raise OutOfLimits(f"read.{fault.field}", fault.message, limit=fault.limit, unit=fault.unit) from None
+            raise fault.at(f"read.{fault.field}") from None
 
 
 class PuttIn(Entry):

@@ -47,7 +47,7 @@ class ProofIn(Entry):
         try:
             return Proof(**self.model_dump())
         except OutOfLimits as fault:
-            raise OutOfLimits(f"proof.{fault.field}", fault.message, limit=fault.limit, unit=fault.unit) from None
+            raise fault.at(f"proof.{fault.field}") from None
 
 
 class AidIn(Entry):
@@ -266,8 +266,7 @@ def tune(entry: TuneIn) -> dict[str, float]:
     try:
         return rig.tuned(entry.limit_deg).sizes()
     except OutOfLimits as fault:
-        said = f"± {entry.limit_deg:g}° can't be had here. {fault.message}"
-        raise OutOfLimits("limit_deg", said, limit=fault.limit, unit="deg") from None
+        raise OutOfLimits("limit_deg", "limit_not_here", "deg", limit=entry.limit_deg, why=fault) from None
 
 
 @router.put("/{id}")

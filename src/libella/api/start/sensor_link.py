@@ -22,7 +22,7 @@ from ...lessons.desk.problem import NotFound
 from ...lessons.start import sensors
 from ...lessons.start.strokes import Received, StrokeEntry, receive
 from ..base.live import Live, same_site
-from ..base.problems import FieldProblem, Problem, field_problem, problem
+from ..base.problems import FieldProblem, Problem, field_problem, limit_problem, problem
 from ..base.shapes import AtDesk, Entry, ShortWords, Words40, Words80
 
 router = APIRouter(prefix="/sensor-link", tags=["sensor-link"])
@@ -241,22 +241,17 @@ def _check(it: Message) -> None:
     """What a message's shape alone does not tell."""
     late = it.at - datetime.now(UTC)
     if late > timedelta(seconds=FUTURE_S):
-        ahead = f"{late.total_seconds():.0f} s"
-        raise OutOfLimits(
-            "at", f"The device's clock is {ahead} ahead.", limit=f"at most {FUTURE_S:g} s ahead", unit="s"
-        )
+        raise OutOfLimits("at", "clock_ahead", "s", ahead=round(late.total_seconds()), most=FUTURE_S)
     if it.kind == "stroke":
         checked_measures(it.measures)
         if not it.stroke_id:
-            raise OutOfLimits("stroke_id", "A stroke has an id.", limit="1 to 80 characters", unit="")
+            raise OutOfLimits("stroke_id", "stroke_without_id")
     else:
         known = {"face_deg": _FACE} if it.kind == "still" else {"along_percent": TILT, "across_percent": TILT}
         if set(it.measures) != set(known):
-            raise OutOfLimits(
-                "measures", f"A {it.kind} reading tells {', '.join(known)}.", limit=", ".join(known), unit=""
-            )
+            raise OutOfLimits("measures", f"{it.kind}_measures", known=tuple(known))
         for name, bounds in known.items():
-            bounds.check(f"measures.{name}", name.split("_")[0].capitalize(), it.measures[name])
+            bounds.check(f"measures.{name}", f"sent_{name}", it.measures[name])
 
 
 def _show(live: Live, sensor_id: UUID, lesson_id: UUID, it: Message) -> None:
@@ -272,7 +267,7 @@ def _refusal(told: Any, fault: ValidationError | OutOfLimits | OverflowError) ->
     if isinstance(told, dict) and (told.get("format") != FORMAT or told.get("version") != VERSION):
         return _as_problem(_another_version(told))
     if isinstance(fault, OutOfLimits):
-        errors = [FieldProblem(field=fault.field, message=fault.message, limit=fault.limit, unit=fault.unit)]
+        errors = [limit_problem(fault, "metric")]
     elif isinstance(fault, ValidationError):
         errors = [field_problem(it) for it in fault.errors()]
     else:

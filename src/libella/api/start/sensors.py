@@ -6,9 +6,10 @@ from typing import Literal
 from fastapi import APIRouter, Request
 from pydantic import BaseModel, Field
 
-from ...core.start.stroke import SENSORS, SensorKind
+from ...core.start.stroke import SensorKind
 from ...lessons.start import sensors, strokes
 from ...lessons.values import KeptSensor
+from ...words.start.sensors import SENSORS, zero_words
 from ..base.live import Live
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Words80
 
@@ -52,7 +53,7 @@ class SensorOut(BaseModel):
     code: str | None
     code_until: datetime
     device_id: str | None
-    state: Literal["waiting", "run out", "paired", "elsewhere"]
+    state: Literal["waiting", "run_out", "paired", "elsewhere"]
     strokes: int
     last_at: datetime | None
     zero: ZeroOut | None
@@ -132,7 +133,7 @@ def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
         id=row.id,
         kind=row.kind,
         kind_words=SENSORS[row.kind],
-        name=row.name,
+        name=row.name or SENSORS[row.kind],
         code=row.code if row.paired_at is None else None,
         code_until=row.code_until,
         device_id=row.device_id,
@@ -144,16 +145,14 @@ def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
     )
 
 
-def _state(row: KeptSensor, lesson_id: UUID) -> Literal["waiting", "run out", "paired", "elsewhere"]:
+def _state(row: KeptSensor, lesson_id: UUID) -> Literal["waiting", "run_out", "paired", "elsewhere"]:
     if row.token_hash is None:
-        return "run out" if row.code_until <= datetime.now(UTC) else "waiting"
+        return "run_out" if row.code_until <= datetime.now(UTC) else "waiting"
     return "paired" if row.lesson_id == lesson_id else "elsewhere"
 
 
 def _zero(face: float, noise: float, readings: int, at: datetime) -> ZeroOut:
-    side = "open or closed by nothing" if abs(face) < 0.05 else f"{abs(face):.1f}° {'right' if face > 0 else 'left'}"
-    words = f"Read {side} against the reference (± {noise:.1f}° from reading to reading); taken off since."
-    return ZeroOut(face_deg=face, noise_deg=noise, readings=readings, taken_at=at, words=words)
+    return ZeroOut(face_deg=face, noise_deg=noise, readings=readings, taken_at=at, words=zero_words(face, noise))
 
 
 def _line(it: strokes.StrokeSheet) -> StrokeLine:
@@ -161,7 +160,7 @@ def _line(it: strokes.StrokeSheet) -> StrokeLine:
     return StrokeLine(
         id=row.id,
         sensor_id=row.sensor_id,
-        sensor=it.sensor.name,
+        sensor=it.sensor.name or SENSORS[it.sensor.kind],
         at=row.at,
         late_s=(row.received_at - row.at).total_seconds(),
         measures=dict(it.measures),

@@ -5,8 +5,9 @@ from typing import Literal, Protocol
 from fastapi import APIRouter, Request
 from pydantic import BaseModel, Field
 
-from ...core.start.stroke import SENSORS, SensorKind
+from ...core.start.stroke import SensorKind
 from ...lessons.desk.problem import NotFound
+from ...words.start.sensors import SENSORS
 from ..base.shapes import UUID7, Entry
 
 router = APIRouter(prefix="/standins", tags=["standins"])
@@ -69,5 +70,5 @@ def stop(request: Request, id: UUID7) -> StandinsOut:
 def _launcher(request: Request) -> Launcher:
     launcher: Launcher | None = request.app.state.launcher
     if launcher is None:
-        raise NotFound("stand-in; they are started from the demo only, or by their own command")
+        raise NotFound("standin")
     return launcher

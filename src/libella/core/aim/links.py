@@ -50,8 +50,8 @@ class AimFound:
 
 def by_degrees(angle_deg: float, seen_deg: float) -> Interval:
     """A link read as an angle, right positive, to ± `seen_deg`."""
-    ANGLE.check("angle_deg", "Angle", angle_deg)
-    SEEN.check("seen_deg", "Read to", seen_deg)
+    ANGLE.check("angle_deg", "aim_deg", angle_deg)
+    SEEN.check("seen_deg", "aim_seen_deg", seen_deg)
     return Interval(angle_deg - seen_deg, angle_deg + seen_deg)
 
 

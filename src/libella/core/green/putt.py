@@ -8,7 +8,7 @@ from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape
 from ..measure.limits import OutOfLimits
 from ..measure.units import Units, tape
 from ..measure.window import Window
-from .capture import CAPTURE_WORDS, DISTANCE, GREEN_SPEED, PAST, Capture, capture_offset, longest_past, speed_past
+from .capture import DISTANCE, GREEN_SPEED, PAST, Capture, capture_offset, longest_past, speed_past
 from .read import Read
 from .roll import Ground
 from .slope import FALLS, SLOPE_DOUBT
@@ -48,27 +48,18 @@ class Putt:
     target: Target = "computed"
 
     def __post_init__(self) -> None:
-        DISTANCE.check("distance_m", "Putt length", self.distance_m)
-        PAST.check("past_m", "Pace past the hole", self.past_m)
-        GREEN_SPEED.check("green_speed_ft", "Green speed", self.green_speed_ft)
-        FALLS.check("falls_forward_percent", "Fall towards the hole", self.falls_forward_percent)
-        FALLS.check("falls_right_percent", "Fall to the right", self.falls_right_percent)
-        SLOPE_DOUBT.check("falls_doubt_percent", "Doubt of the slope", self.falls_doubt_percent)
+        DISTANCE.check("distance_m", "distance_m", self.distance_m)
+        PAST.check("past_m", "past_m", self.past_m)
+        GREEN_SPEED.check("green_speed_ft", "green_speed_ft", self.green_speed_ft)
+        FALLS.check("falls_forward_percent", "falls_forward_percent", self.falls_forward_percent)
+        FALLS.check("falls_right_percent", "falls_right_percent", self.falls_right_percent)
+        SLOPE_DOUBT.check("falls_doubt_percent", "falls_doubt_percent", self.falls_doubt_percent)
         if self.target == "read" and self.read is None:
-            raise OutOfLimits(
-                "read", "Say your read before the putt is started at it.", limit="a place beside the hole", unit=""
-            )
+            raise OutOfLimits("read", "read_missing")
         longest = longest_past(self.green_speed_ft, self.capture)
         if self.past_m >= longest:
-            raise OutOfLimits(
-                "past_m",
-                lambda units: (
-                    f"At {tape(self.past_m, units)} past on this green the hole takes nothing "
-                    f"({CAPTURE_WORDS[self.capture]} limit); keep the pace under {tape(longest, units)} past."
-                ),
-                limit=lambda units: f"under {tape(longest, units)}",
-                unit="m",
-            )
+            facts = {"past_m": self.past_m, "longest_m": longest}
+            raise OutOfLimits("past_m", f"pace_{self.capture}", "m", **facts)
 
     @property
     def capture_m(self) -> float:

@@ -28,11 +28,9 @@ class Read:
     outside_m: float = 0.0
 
     def __post_init__(self) -> None:
-        OUTSIDE.check("outside_m", "Outside the edge", self.outside_m)
+        OUTSIDE.check("outside_m", "outside_m", self.outside_m)
         if self.outside_m and self.place != "outside":
-            raise OutOfLimits(
-                "outside_m", "Only a read outside the edge is so far outside.", limit="0 unless outside", unit="m"
-            )
+            raise OutOfLimits("outside_m", "not_outside", "m")
 
     @property
     def offset_m(self) -> float:

@@ -27,8 +27,8 @@ class LevelReading:
     falls_percent: float
 
     def __post_init__(self) -> None:
-        AZIMUTH.check("azimuth_deg", "Direction of the level", self.azimuth_deg)
-        FALLS.check("falls_percent", "Level reading", self.falls_percent)
+        AZIMUTH.check("azimuth_deg", "level_direction", self.azimuth_deg)
+        FALLS.check("falls_percent", "level_reading", self.falls_percent)
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,12 +79,7 @@ def fall_line(readings: Sequence[LevelReading], *, resolution_percent: float = L
     angles = np.radians([it.azimuth_deg for it in readings])
     table = np.column_stack((np.cos(angles), np.sin(angles)))
     if len(readings) < 2 or np.linalg.svd(table, compute_uv=False)[-1] < 0.15:
-        raise OutOfLimits(
-            "readings",
-            "Read the level in at least two directions, well across each other: along the line and across it.",
-            limit="at least 2 directions",
-            unit="",
-        )
+        raise OutOfLimits("readings", "level_one_way")
     falls = np.array([it.falls_percent for it in readings])
     (forward, right), *_ = np.linalg.lstsq(table, falls, rcond=None)
     fall = math.hypot(forward, right)
@@ -129,8 +124,8 @@ class TrialRoll:
     drift_m: float
 
     def __post_init__(self) -> None:
-        ROLLED.check("length_m", "Roll", self.length_m)
-        DRIFTED.check("drift_m", "Drift", self.drift_m)
+        ROLLED.check("length_m", "rolled_m", self.length_m)
+        DRIFTED.check("drift_m", "drifted_m", self.drift_m)
 
 
 def rolled_slope(rolls: Sequence[TrialRoll], green_speed_ft: float, *, tape_m: float = 0.01) -> Slope:
@@ -153,7 +148,7 @@ def rolled_slope(rolls: Sequence[TrialRoll], green_speed_ft: float, *, tape_m: f
     """
     ways = {way: [it for it in rolls if it.way == way] for way in ("out", "back")}
     if not ways["out"] or not ways["back"]:
-        raise OutOfLimits("rolls", "Roll at least one ball each way.", limit="at least 1 each way", unit="")
+        raise OutOfLimits("rolls", "rolls_one_way")
     a = deceleration(green_speed_ft)
     length = {way: mean(it.length_m for it in these) for way, these in ways.items()}
     turn = {way: mean(it.drift_m / it.length_m for it in these) for way, these in ways.items()}

@@ -230,12 +230,13 @@ def _bracket(miss: Callable[[float], float], ground: Ground) -> tuple[float, flo
 
 
 def _no_putt(ground: Ground) -> OutOfLimits:
-    slope = f"{ground.falls_forward_percent:g} % forward, {ground.falls_right_percent:g} % to the right"
     return OutOfLimits(
         "falls_forward_percent",
-        f"No putt arrives at that pace on this slope ({slope}) and green speed ({ground.green_speed_ft:g} ft).",
-        limit="a slope on which the ball can stop",
-        unit="%",
+        "no_putt_arrives",
+        "%",
+        forward=ground.falls_forward_percent,
+        right=ground.falls_right_percent,
+        speed=ground.green_speed_ft,
     )
 
 

@@ -32,17 +32,12 @@ USUAL: Final = tuple(
 def checked_lengths(lengths: Sequence[UsualLength]) -> tuple[UsualLength, ...]:
     """The lengths from the shortest on, or `OutOfLimits` for what can't be one of them."""
     if not 1 <= len(lengths) <= MOST_LENGTHS:
-        limit = f"1 to {MOST_LENGTHS} lengths"
-        raise OutOfLimits(
-            "usual_lengths", f"Usual lengths are {limit}; these are {len(lengths)}.", limit=limit, unit=""
-        )
+        raise OutOfLimits("usual_lengths", "lengths_count", most=MOST_LENGTHS, told=len(lengths))
     for n, it in enumerate(lengths):
-        DISTANCE.check(f"usual_lengths.{n}.distance_m", "Usual length", it.distance_m)
-        WEIGHT.check(f"usual_lengths.{n}.weight", "How often", it.weight)
+        DISTANCE.check(f"usual_lengths.{n}.distance_m", "usual_length_m", it.distance_m)
+        WEIGHT.check(f"usual_lengths.{n}.weight", "usual_weight", it.weight)
         if any(math.isclose(it.distance_m, other.distance_m) for other in lengths[:n]):
-            raise OutOfLimits(
-                f"usual_lengths.{n}.distance_m", "This length is there already.", limit="each length once", unit="m"
-            )
+            raise OutOfLimits(f"usual_lengths.{n}.distance_m", "length_twice", "m")
     return tuple(sorted(lengths, key=lambda it: it.distance_m))
 
 

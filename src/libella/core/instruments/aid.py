@@ -192,10 +192,7 @@ class Aid(ABC):
         known = {it.name for it in cls.dimensions()}
         for name in sizes:
             if name not in known:
-                names = ", ".join(sorted(known))
-                raise OutOfLimits(
-                    name, f"{cls.about.name} has no dimension {name!r}.", limit=f"one of {names}", unit=""
-                )
+                raise OutOfLimits(name, "no_dimension", name=cls.about.name, named=name, known=tuple(sorted(known)))
         return cls(**dict(sizes))
 
     def sizes(self) -> dict[str, float]:
@@ -260,12 +257,7 @@ def choice(raw: Raw, key: str, options: tuple[str, ...]) -> str:
     """The one option a raw reading names under `key`."""
     value = raw.get(key)
     if set(raw) != {key} or value not in options:
-        raise OutOfLimits(
-            f"raw.{key}",
-            f"This rig reads {key!r} as one of: {', '.join(options)}.",
-            limit=f"one of {', '.join(options)}",
-            unit="",
-        )
+        raise OutOfLimits(f"raw.{key}", "no_such_reading", named=key, options=options)
     return str(value)
 
 

@@ -56,14 +56,7 @@ class GroundLine(Rig):
 
     def check(self) -> None:
         if self.distance_m > self.line_m:
-            raise OutOfLimits(
-                "distance_m",
-                lambda units: (
-                    f"The line ends {tape(self.line_m, units)} from the ball; it can't be watched beyond that."
-                ),
-                limit=lambda units: f"at most {tape(self.line_m, units)}",
-                unit="m",
-            )
+            raise OutOfLimits("distance_m", "beyond_line", "m", line_m=self.line_m)
 
     @property
     def station_m(self) -> float:

@@ -47,12 +47,7 @@ class PutterGate(Aid):
 
     def check(self) -> None:
         if self.inside_width_m <= self.head_m:
-            raise OutOfLimits(
-                "inside_width_m",
-                lambda units: f"A head of {tape(self.head_m, units)} does not pass between these pegs.",
-                limit=lambda units: f"more than {tape(self.head_m, units)}",
-                unit="m",
-            )
+            raise OutOfLimits("inside_width_m", "head_too_wide", "m", head_m=self.head_m)
 
     @property
     def clearance_m(self) -> float:

@@ -28,7 +28,7 @@ def instrument(kind: str) -> type[Aid]:
     """The instrument of that kind, or `OutOfLimits`."""
     known = instruments()
     if kind not in known:
-        raise OutOfLimits("kind", f"There is no instrument {kind!r}.", limit=f"one of {', '.join(known)}", unit="")
+        raise OutOfLimits("kind", "no_instrument", named=str(kind), known=tuple(known))
     return known[kind]
 
 

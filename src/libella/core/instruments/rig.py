@@ -63,12 +63,7 @@ class Rig(Aid):
 
         `OutOfLimits` where no width does that, or where the instrument is read on a scale and has no strictness.
         """
-        raise OutOfLimits(
-            "limit_deg",
-            f"{self.about.name} is read on a scale: it has no strictness to set.",
-            limit="a gate or a rail",
-            unit="deg",
-        )
+        raise OutOfLimits("limit_deg", "no_strictness", "deg", name=self.about.name)
 
     def for_putt(self, putt: Putt, spread_deg: float) -> Self:
         rig = self._within(putt)

@@ -49,12 +49,7 @@ class Rings(Aid):
 
     def check(self) -> None:
         if self.outer_m <= self.inner_m:
-            raise OutOfLimits(
-                "outer_m",
-                "The outer ring must lie round the inner one.",
-                limit=lambda units: f"more than {tape(self.inner_m, units)}",
-                unit="m",
-            )
+            raise OutOfLimits("outer_m", "rings_inside_out", "m", inner_m=self.inner_m)
 
     def interval(self, raw: Raw) -> Interval:
         return {

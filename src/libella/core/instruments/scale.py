@@ -31,20 +31,9 @@ class Scale(Aid):
 
     def check(self) -> None:
         if self.half_width_m < self.mark_m:
-            raise OutOfLimits(
-                "half_width_m",
-                "The ruler is narrower than one mark each side; widen it or read finer marks.",
-                limit=lambda units: f"at least {tape(self.mark_m, units)}",
-                unit="m",
-            )
+            raise OutOfLimits("half_width_m", "ruler_too_narrow", "m", mark_m=self.mark_m)
         if self.half_width_m / self.mark_m > MOST_MARKS + 0.5:
-            raise OutOfLimits(
-                "half_width_m",
-                f"More than {MOST_MARKS} marks each side cannot be read at a glance; "
-                "use a narrower ruler or coarser marks.",
-                limit=lambda units: f"at most {tape(self.mark_m * MOST_MARKS, units)}",
-                unit="m",
-            )
+            raise OutOfLimits("half_width_m", "too_many_marks", "m", most=MOST_MARKS, widest_m=self.mark_m * MOST_MARKS)
 
     @property
     def _marks(self) -> int:
@@ -62,20 +51,10 @@ class Scale(Aid):
             return Interval(-math.inf, limit) if left else Interval(limit, math.inf)
         offset = raw.get("offset_m")
         if set(raw) != {"offset_m"} or isinstance(offset, str) or offset is None or not math.isfinite(offset):
-            raise OutOfLimits(
-                "raw.offset_m", f"{self.about.name} reads a mark of its ruler.", limit="a number", unit="m"
-            )
+            raise OutOfLimits("raw.offset_m", "not_a_mark", "m", name=self.about.name)
         end = self._marks * self.mark_m
         if abs(offset) > end + 1e-8:
-            raise OutOfLimits(
-                "raw.offset_m",
-                lambda units: (
-                    f"{tape(abs(offset), units)} is beyond the ruler, which ends at {tape(end, units)}; record it as "
-                    "off the end."
-                ),
-                limit=lambda units: f"{tape(end, units)} either side",
-                unit="m",
-            )
+            raise OutOfLimits("raw.offset_m", "beyond_ruler", "m", read_m=abs(offset), end_m=end)
         half = self.mark_m / 2
         return Interval(self._value(offset - half), self._value(offset + half))
 

@@ -76,10 +76,7 @@ class StartReader(Rig):
         low = _number(raw, "low_deg", {"low_deg", "high_deg"}) if "low_deg" in raw else -math.inf
         high = _number(raw, "high_deg", {"low_deg", "high_deg"}) if "high_deg" in raw else math.inf
         if not raw or low > high:
-            what = "a reading of degrees" if not raw else "its lower limit first"
-            raise OutOfLimits(
-                "raw", f"{self.about.name} takes {what}.", limit="read_deg, or low_deg ≤ high_deg", unit="deg"
-            )
+            raise OutOfLimits("raw", "no_degrees" if not raw else "limits_other_way_round", "deg", name=self.about.name)
         return Interval(low, high)
 
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
@@ -140,5 +137,5 @@ class StartReader(Rig):
 def _number(raw: Raw, key: str, known: set[str]) -> float:
     value = raw[key]
     if not set(raw) <= known or isinstance(value, str):
-        raise OutOfLimits(f"raw.{key}", "A start reader reads degrees.", limit=" or ".join(sorted(known)), unit="deg")
-    return READ.check(f"raw.{key}", "Start", value)
+        raise OutOfLimits(f"raw.{key}", "reads_degrees", "deg", known=tuple(sorted(known)))
+    return READ.check(f"raw.{key}", "start_deg", value)

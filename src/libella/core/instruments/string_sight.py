@@ -35,16 +35,11 @@ class StringSight:
     string_height_m: float
 
     def __post_init__(self) -> None:
-        EYES.check("eyes_inside_m", "Eyes inside", self.eyes_inside_m)
-        EYE_HEIGHT.check("eye_height_m", "Eye height", self.eye_height_m)
-        STRING_HEIGHT.check("string_height_m", "String height", self.string_height_m)
+        EYES.check("eyes_inside_m", "string_eye_m", self.eyes_inside_m)
+        EYE_HEIGHT.check("eye_height_m", "eye_height_bent_m", self.eye_height_m)
+        STRING_HEIGHT.check("string_height_m", "string_height_m", self.string_height_m)
         if self.eye_height_m - self.string_height_m < _LEAST_GAP_M:
-            raise OutOfLimits(
-                "string_height_m",
-                "The string would be in the golfer's face; lower it.",
-                limit=lambda units: f"at least {tape(_LEAST_GAP_M, units)} under the eye",
-                unit="m",
-            )
+            raise OutOfLimits("string_height_m", "string_in_face", "m", least_m=_LEAST_GAP_M)
 
     def covers_outside_m(self, height_m: float) -> float:
         """What the string hides at a height z, outside the true line: e·(h − z)/(H − h)."""
@@ -121,10 +116,5 @@ def eyes_from_cover(covers_outside_m: float, height_m: float, eye_height_m: floa
     """
     StringSight(0.0, eye_height_m, string_height_m)
     if not 0 <= height_m < string_height_m:
-        raise OutOfLimits(
-            "height_m",
-            "The mark must lie under the string.",
-            limit=lambda units: f"up to {tape(string_height_m, units)}",
-            unit="m",
-        )
+        raise OutOfLimits("height_m", "mark_over_string", "m", string_m=string_height_m)
     return covers_outside_m * (eye_height_m - string_height_m) / (string_height_m - height_m)

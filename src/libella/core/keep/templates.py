@@ -151,5 +151,5 @@ TEMPLATES: Final[Mapping[str, Template]] = {
 def template(name: str) -> Template:
     """The template of that name, or `OutOfLimits`."""
     if name not in TEMPLATES:
-        raise OutOfLimits("name", f"There is no template {name!r}.", limit=f"one of {', '.join(TEMPLATES)}", unit="")
+        raise OutOfLimits("name", "no_template", named=name, known=tuple(TEMPLATES))
     return TEMPLATES[name]

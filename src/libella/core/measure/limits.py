@@ -1,51 +1,38 @@
-"""What an entry may be, and the error that says so."""
+"""What an entry may be, and the error that says so: a code and facts, which `words.refusals` puts in words."""
 
 import math
-from collections.abc import Callable
 from dataclasses import dataclass
+from typing import TypeAlias
 
-from .units import Units, tape
 
-Said = str | Callable[[Units], str]
+@dataclass(frozen=True, slots=True)
+class Size:
+    """A measured length among facts, m: told as it was measured, not as it is laid out."""
+
+    m: float
+
+
+Fact: TypeAlias = "str | int | float | tuple[str, ...] | Size | Bounds | OutOfLimits"
 
 
 class OutOfLimits(ValueError):
-    """An entry that cannot be used: names the field, the limit and the unit.
+    """An entry that cannot be used: names the field, what is wrong with it, and the unit.
 
     Attributes
     ----------
     field : name of the entry as the caller knows it
-    limit : the limit broken, in words with its unit
+    code : what is wrong, as `words.refusals` knows it
     unit : the unit of the entry ("m", "deg", "ft", "" for a choice)
-
-    Message and limit are told by the units where a length stands in them.
+    facts : what is told with it; names of lengths end in `_m`, of angles in `_deg`
     """
 
-    def __init__(self, field: str, message: Said, *, limit: Said, unit: str, units: Units = "metric") -> None:
-        self._told = message, limit
-        self.message, self.limit = (it if isinstance(it, str) else it(units) for it in (message, limit))
-        super().__init__(self.message)
-        self.field = field
-        self.unit = unit
+    def __init__(self, field: str, code: str, unit: str = "", **facts: Fact) -> None:
+        super().__init__(f"{field}: {code}")
+        self.field, self.code, self.unit, self.facts = field, code, unit, facts
 
-    def said_in(self, units: Units) -> "OutOfLimits":
-        """The same in the reader's units."""
-        message, limit = self._told
-        return OutOfLimits(self.field, message, limit=limit, unit=self.unit, units=units)
-
-
-class OutOfBounds(OutOfLimits):
-    """A number beyond its bounds."""
-
-    def __init__(self, field: str, label: str, value: float, bounds: "Bounds", units: Units = "metric") -> None:
-        def limit(units: Units) -> str:
-            return f"{bounds.said(bounds.low, units)} to {bounds.said(bounds.high, units)}"
-
-        def message(units: Units) -> str:
-            shown = bounds.said(value, units) if math.isfinite(value) else "not a number"
-            return f"{label} is {shown}; it must be {limit(units)}."
-
-        super().__init__(field, message, limit=limit, unit=bounds.unit, units=units)
+    def at(self, field: str) -> "OutOfLimits":
+        """The same of an entry as somebody else names it."""
+        return OutOfLimits(field, self.code, self.unit, **self.facts)
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,17 +43,11 @@ class Bounds:
     high: float
     unit: str
 
-    def check(self, field: str, label: str, value: float) -> float:
-        """Return the value, or raise `OutOfLimits` when it is not a finite number inside the bounds."""
-        if not math.isfinite(value) or not self.low <= value <= self.high:
-            raise OutOfBounds(field, label, value, self)
-        return value
+    def check(self, field: str, of: str, value: float) -> float:
+        """Return the value, or raise `OutOfLimits` when it is not a finite number inside the bounds.
 
-    def said(self, value: float, units: Units) -> str:
-        """A value in words, in the reader's units."""
-        if self.unit == "m" and units == "feet":
-            return f"{'−' if value < 0 else ''}{tape(abs(value), units)}" if math.isfinite(value) else "not a number"
-        # Small lengths are laid out and read in millimetres.
-        if self.unit == "m" and abs(value) < 1:
-            return f"{value * 1000:.4g} mm"
-        return f"{value:g} {self.unit}".strip()
+        `of`: which entry it is, as `words.refusals` knows it; of an instrument or a note, its own label.
+        """
+        if not math.isfinite(value) or not self.low <= value <= self.high:
+            raise OutOfLimits(field, "out_of_bounds", self.unit, of=of, value=value, bounds=self)
+        return value

@@ -19,8 +19,7 @@ from ..estimate.posterior import Posterior, Prior, posterior
 from ..golfer.hand import Hand
 from ..measure.constants import BALL_M
 from ..measure.interval import Interval
-from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import about, tape
+from ..measure.limits import Bounds, OutOfLimits, Size
 from ..measure.window import Window
 from .side_look import SideLook
 
@@ -75,31 +74,18 @@ class EyeTake:
 
     def __post_init__(self) -> None:
         for name, mark in (("lead", self.lead), ("trail", self.trail)):
-            PLACE.check(f"{name}.inside_m", f"{name.capitalize()} eye inside", mark.inside_m)
-            PLACE.check(f"{name}.behind_m", f"{name.capitalize()} eye behind", mark.behind_m)
-        HEIGHT.check("eye_height_m", "Eyes above the mirror", self.eye_height_m)
-        FALLS.check("falls_in_percent", "Mirror falls to the golfer", self.falls_in_percent)
-        FALLS.check("falls_back_percent", "Mirror falls away from the hole", self.falls_back_percent)
-        LEVEL_DOUBT.check("level_doubt_percent", "Level read to", self.level_doubt_percent)
-        SEEN.check("seen_m", "Read to", self.seen_m)
+            PLACE.check(f"{name}.inside_m", f"{name}_eye_inside", mark.inside_m)
+            PLACE.check(f"{name}.behind_m", f"{name}_eye_behind", mark.behind_m)
+        HEIGHT.check("eye_height_m", "eye_height_m", self.eye_height_m)
+        FALLS.check("falls_in_percent", "mirror_falls_in", self.falls_in_percent)
+        FALLS.check("falls_back_percent", "mirror_falls_back", self.falls_back_percent)
+        LEVEL_DOUBT.check("level_doubt_percent", "mirror_level_doubt", self.level_doubt_percent)
+        SEEN.check("seen_m", "eye_seen_m", self.seen_m)
         apart = math.hypot(self.lead.inside_m - self.trail.inside_m, self.lead.behind_m - self.trail.behind_m)
         if apart > WIDEST_M:
-            raise OutOfLimits(
-                "trail",
-                lambda units: (
-                    f"The eyes would be {about(apart, 0.0, units)} apart, which is wider than a head; mark each eye "
-                    "with the other closed."
-                ),
-                limit=lambda units: f"at most {tape(WIDEST_M, units)}",
-                unit="m",
-            )
+            raise OutOfLimits("trail", "eyes_too_far_apart", "m", apart=Size(apart), widest_m=WIDEST_M)
         if self.lead.behind_m >= self.trail.behind_m:
-            raise OutOfLimits(
-                "lead.behind_m",
-                "The lead eye is the one nearer the hole; the marks are the other way round.",
-                limit="less behind than the trail eye",
-                unit="m",
-            )
+            raise OutOfLimits("lead.behind_m", "eyes_other_way_round", "m")
 
     @property
     def _level_shift(self) -> tuple[float, float]:

@@ -89,9 +89,9 @@ def by_adjustment(ends: Sequence[Interval], limit_deg: float) -> LooksStraight:
 
 def turned_to(beside_m: float, away_m: float, seen_m: float) -> Interval:
     """The rod's far end stopped `beside_m` right of the line, `away_m` from its near end, read to ± `seen_m`."""
-    AWAY.check("away_m", "Rod's far end", away_m)
-    BESIDE.check("beside_m", "Beside the line", beside_m)
-    SEEN.check("seen_m", "Read to", seen_m)
+    AWAY.check("away_m", "away_m", away_m)
+    BESIDE.check("beside_m", "beside_m", beside_m)
+    SEEN.check("seen_m", "beside_seen_m", seen_m)
     return Interval(angle_deg(beside_m - seen_m, away_m), angle_deg(beside_m + seen_m, away_m))
 
 
@@ -103,5 +103,5 @@ def pointed_to(beside_m: float, away_m: float, seen_m: float) -> Interval:
 
 def spot_of(true_deg: float, away_m: float) -> float:
     """Where the rod's far end is to be laid beside the line for a true angle, m, right positive."""
-    AWAY.check("away_m", "Rod's far end", away_m)
+    AWAY.check("away_m", "away_m", away_m)
     return away_m * math.tan(math.radians(true_deg))

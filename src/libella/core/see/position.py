@@ -53,9 +53,7 @@ def position_of(moved: Mapping[str, float] | Position) -> Position:
     for name, value in moved.items():
         lever = next((it for it in get_args(Lever) if it == name), None)
         if lever is None:
-            raise OutOfLimits(
-                f"position.{name}", f"There is no lever {name!r}.", limit=f"one of {', '.join(LEVERS)}", unit=""
-            )
+            raise OutOfLimits(f"position.{name}", "no_lever", named=name, known=tuple(LEVERS))
         about = LEVERS[lever]
         MOVED[about.unit].check(f"position.{name}", about.name, value)
         if value:

@@ -59,7 +59,7 @@ class StripLook:
     way: SideWay = "strip"
 
     def __post_init__(self) -> None:
-        TURNS.check("turns_m", "Strip turns dark at", self.turns_m)
+        TURNS.check("turns_m", "turns_m", self.turns_m)
 
     @property
     def inside_mm(self) -> Interval:

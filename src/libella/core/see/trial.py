@@ -19,4 +19,4 @@ class Trial:
     looks: Looks
 
     def __post_init__(self) -> None:
-        TRUE.check("true_deg", "True angle of the rod", self.true_deg)
+        TRUE.check("true_deg", "true_deg", self.true_deg)

@@ -60,10 +60,10 @@ class Proof:
     checks: int = 0
 
     def __post_init__(self) -> None:
-        OFFSET.check("offset_m", "Offset left", self.offset_m)
-        DOUBT.check("doubt_m", "Placed to within", self.doubt_m)
-        ZERO.check("zero_deg", "Zero offset", self.zero_deg)
-        NOISE.check("noise_deg", "Reading noise", self.noise_deg)
+        OFFSET.check("offset_m", "offset_m", self.offset_m)
+        DOUBT.check("doubt_m", "doubt_m", self.doubt_m)
+        ZERO.check("zero_deg", "zero_deg", self.zero_deg)
+        NOISE.check("noise_deg", "noise_deg", self.noise_deg)
 
     @property
     def is_proved(self) -> bool:
@@ -94,14 +94,9 @@ class Repeatability:
 def repeatability(read_deg: Sequence[float], known_deg: float = 0.0) -> Repeatability:
     """Mean and standard deviation of a rig check; `OutOfLimits` with fewer than three readings."""
     if len(read_deg) < _FEWEST_CHECKS:
-        raise OutOfLimits(
-            "read_deg",
-            f"Read the rig at least {_FEWEST_CHECKS} times without changing anything.",
-            limit=f"at least {_FEWEST_CHECKS} readings",
-            unit="",
-        )
+        raise OutOfLimits("read_deg", "too_few_checks", fewest=_FEWEST_CHECKS)
     for it in read_deg:
-        ZERO.check("read_deg", "Check reading", it - known_deg)
+        ZERO.check("read_deg", "check_deg", it - known_deg)
     return Repeatability(mean(read_deg) - known_deg, stdev(read_deg), len(read_deg))
 
 

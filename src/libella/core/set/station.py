@@ -11,7 +11,7 @@ from ..measure.angle import angle_deg
 from ..measure.constants import HOLE_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, tape
+from ..measure.units import Units
 from .objections import BACKSTROKE, Objection, Placed, objections, usual_backstroke_m
 from .proof import NOT_PROVED, Proof
 
@@ -57,20 +57,18 @@ class Station:
         if self.rig.station_m > room:
             raise OutOfLimits(
                 "distance_m",
-                lambda units: (
-                    f"{self.rig.about.name} at {tape(self.rig.station_m, units)} stands at or beyond the hole of a "
-                    f"{tape(self.putt.distance_m, units)} putt; put it nearer the ball."
-                ),
-                limit=lambda units: f"at most {tape(room, units)}",
-                unit="m",
+                "rig_beyond_hole",
+                "m",
+                name=self.rig.about.name,
+                rig_m=self.rig.station_m,
+                putt_m=self.putt.distance_m,
+                room_m=room,
             )
-        ACROSS.check("across_m", "Rig right of the start line", self.across_m)
+        ACROSS.check("across_m", "across_m", self.across_m)
         if self.backstroke_m is not None:
-            BACKSTROKE.check("backstroke_m", "Backstroke", self.backstroke_m)
+            BACKSTROKE.check("backstroke_m", "backstroke_m", self.backstroke_m)
         if len(self.aids) > MOST_AIDS:
-            raise OutOfLimits(
-                "aids", f"At most {MOST_AIDS} aids lie beside a rig.", limit=f"at most {MOST_AIDS}", unit=""
-            )
+            raise OutOfLimits("aids", "too_many_aids", most=MOST_AIDS)
         x, y = self.hole_m
         hole = Solid("hole", x - HOLE_M / 2, x + HOLE_M / 2, y - HOLE_M / 2, y + HOLE_M / 2, 0.02)
         for n, placed in enumerate(self._placed("right")[1:]):
@@ -78,9 +76,11 @@ class Station:
             if inside:
                 raise OutOfLimits(
                     f"aids.{n}.{inside.of}" if inside.of else f"aids.{n}",
-                    f"{placed.aid.about.name}: the {inside.name} would stand in the hole.",
-                    limit=lambda units: f"{tape(HOLE_M / 2, units)} clear of the hole's centre",
-                    unit="m",
+                    "aid_in_hole",
+                    "m",
+                    name=placed.aid.about.name,
+                    part=inside.name,
+                    clear_m=HOLE_M / 2,
                 )
 
     @property
@@ -178,9 +178,4 @@ class Station:
 
 def cannot_watch(aid: Aid) -> OutOfLimits:
     """The error for an instrument that does not watch where a ball starts."""
-    return OutOfLimits(
-        "rig_kind",
-        f"{aid.about.name} shows {aid.about.quantity.name.lower()}; it can't watch where a ball starts.",
-        limit="an instrument that measures the ball's start",
-        unit="",
-    )
+    return OutOfLimits("rig_kind", "watches_no_start", name=aid.about.name, quantity=aid.about.quantity.name)

@@ -7,7 +7,7 @@ from typing import Final, Literal
 from ..certainty.estimate import Estimate, estimated
 from ..estimate.posterior import Prior, posterior
 from ..measure.interval import Interval
-from ..measure.limits import Bounds, OutOfLimits
+from ..measure.limits import Bounds, Fact, OutOfLimits
 
 Unit = Literal["m", "deg", "%", "words"]
 Group = Literal["ball_and_feet", "body_lines", "arms_and_putter", "head_and_eyes"]
@@ -125,14 +125,14 @@ def checked(values: SetUp) -> SetUp:
     for name, value in values.items():
         entry = ENTRIES.get(name)
         if entry is None:
-            raise OutOfLimits(f"values.{name}", f"There is no entry {name!r}.", limit=", ".join(ENTRIES), unit="")
+            raise OutOfLimits(f"values.{name}", "no_entry", named=name, known=tuple(ENTRIES))
         if isinstance(value, str):
             if value not in entry.options:
-                limit = f"one of {', '.join(entry.options)}" if entry.options else "a number"
-                raise OutOfLimits(f"values.{name}", f"{entry.label} can't be {value!r}.", limit=limit, unit=entry.unit)
+                what = "entry_no_option" if entry.options else "entry_is_size"
+                facts: dict[str, Fact] = {"label": entry.label, "told": value, "options": tuple(entry.options)}
+                raise OutOfLimits(f"values.{name}", what, entry.unit, **facts)
         elif entry.unit == "words":
-            limit = f"one of {', '.join(entry.options)}"
-            raise OutOfLimits(f"values.{name}", f"{entry.label} is told in words.", limit=limit, unit="")
+            raise OutOfLimits(f"values.{name}", "entry_in_words", label=entry.label, options=tuple(entry.options))
         else:
             # Bounds say metres and degrees; percent too.
             Bounds(entry.low, entry.high, entry.unit).check(f"values.{name}", entry.label, value)

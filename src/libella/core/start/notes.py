@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Final, Literal
 
-from ..measure.limits import Bounds, OutOfLimits
+from ..measure.limits import Bounds, Fact, OutOfLimits
 
 When = Literal["before", "after"]
 Notes = Mapping[str, str | float]
@@ -134,7 +134,7 @@ def checked_asks(asks: Sequence[str]) -> tuple[str, ...]:
     """What a block asks for, in the order of the putt; `OutOfLimits` for what is none."""
     for it in asks:
         if it not in NOTES:
-            raise OutOfLimits("asks", f"There is no note {it!r}.", limit=f"any of {', '.join(NOTES)}", unit="")
+            raise OutOfLimits("asks", "no_note", named=it, known=tuple(NOTES))
     return tuple(it for it in NOTES if it in asks)
 
 
@@ -142,17 +142,14 @@ def checked_notes(notes: Notes, asks: Sequence[str]) -> Notes:
     """What was noted of a putt, each asked for and one of its options; parts may be missing."""
     for name, value in notes.items():
         if name not in asks:
-            raise OutOfLimits(
-                f"notes.{name}", "This block does not ask for that.", limit=", ".join(asks) or "nothing", unit=""
-            )
+            raise OutOfLimits(f"notes.{name}", "note_not_asked", asks=tuple(asks))
         note = NOTES[name]
         if note.bounds is None:
             if value not in note.options:
-                limit = f"one of {', '.join(note.options)}"
-                raise OutOfLimits(f"notes.{name}", f"{note.label} can't be {value!r}.", limit=limit, unit="")
+                facts: dict[str, Fact] = {"label": note.label, "told": str(value), "options": tuple(note.options)}
+                raise OutOfLimits(f"notes.{name}", "note_no_option", "", **facts)
         elif isinstance(value, str):
-            limit = f"{note.bounds.low:g} to {note.bounds.high:g} {note.bounds.unit}"
-            raise OutOfLimits(f"notes.{name}", f"{note.label} is a size.", limit=limit, unit=note.bounds.unit)
+            raise OutOfLimits(f"notes.{name}", "note_is_size", note.bounds.unit, label=note.label, bounds=note.bounds)
         else:
             note.bounds.check(f"notes.{name}", note.label, value)
     return notes

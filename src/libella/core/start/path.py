@@ -22,7 +22,7 @@ class PathModel:
     ball_ahead_m: float = 0.0
 
     def __post_init__(self) -> None:
-        BALL_AHEAD.check("ball_ahead_m", "Ball ahead of the arc's middle", self.ball_ahead_m)
+        BALL_AHEAD.check("ball_ahead_m", "ball_ahead_m", self.ball_ahead_m)
 
     def expected_deg(self, hand: Hand) -> float:
         """Direction of the head at the ball, right positive.

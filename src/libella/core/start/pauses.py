@@ -23,9 +23,9 @@ class Pauses:
     rest_min: float = 10
 
     def __post_init__(self) -> None:
-        SPOT_PUTTS.check("spot_putts", "Putts from one spot", self.spot_putts)
-        MINUTES.check("feet_min", "Minutes in one place", self.feet_min)
-        MINUTES.check("rest_min", "Minutes bent over", self.rest_min)
+        SPOT_PUTTS.check("spot_putts", "spot_putts", self.spot_putts)
+        MINUTES.check("feet_min", "feet_min", self.feet_min)
+        MINUTES.check("rest_min", "rest_min", self.rest_min)
 
 
 @dataclass(frozen=True, slots=True)

@@ -9,11 +9,6 @@ from typing import Final, Literal
 from ..measure.limits import Bounds, OutOfLimits
 
 SensorKind = Literal["face_and_path", "start_board", "level"]
-SENSORS: Final[dict[SensorKind, str]] = {
-    "face_and_path": "Face-and-path sensor",
-    "start_board": "Start-line board",
-    "level": "Wireless level",
-}
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,13 +43,10 @@ _BEFORE_S, _AFTER_S = 25.0, 3.0
 def checked_measures(told: Mapping[str, float]) -> dict[str, float]:
     """A stroke's measures, each known and within its limits; at least one besides the uncertainty."""
     if not set(told) - {"u_deg"}:
-        raise OutOfLimits(
-            "measures", "A stroke tells at least one thing.", limit=f"one or more of {', '.join(MEASURES)}", unit=""
-        )
+        raise OutOfLimits("measures", "stroke_tells_nothing", known=tuple(MEASURES))
     for name, value in told.items():
         if name not in MEASURES:
-            known = ", ".join(MEASURES)
-            raise OutOfLimits(f"measures.{name}", f"There is no measure {name!r}.", limit=f"any of {known}", unit="")
+            raise OutOfLimits(f"measures.{name}", "no_measure", named=name, known=tuple(MEASURES))
         it = MEASURES[name]
         it.bounds.check(f"measures.{name}", it.label, value)
     return dict(told)
@@ -81,20 +73,10 @@ class Zero:
 def zero_of(still_deg: Sequence[float]) -> Zero:
     """The zero from readings of the face held still against the reference."""
     if len(still_deg) < _FEWEST_STILL:
-        raise OutOfLimits(
-            "still",
-            f"The sensor has told {len(still_deg)} of {_FEWEST_STILL} still readings; hold it a moment longer.",
-            limit=f"at least {_FEWEST_STILL} readings in the last seconds",
-            unit="",
-        )
+        raise OutOfLimits("still", "still_too_few", told=len(still_deg), fewest=_FEWEST_STILL)
     spread = stdev(still_deg)
     if spread > 1.0:
-        raise OutOfLimits(
-            "still",
-            f"The readings differ by {spread:.1f}° from one to the next: the putter moved.",
-            limit="at most 1° from one reading to the next",
-            unit="deg",
-        )
+        raise OutOfLimits("still", "still_moved", "deg", spread_deg=spread)
     return Zero(mean(still_deg), spread, len(still_deg))
 
 

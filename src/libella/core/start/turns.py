@@ -36,10 +36,9 @@ class Plan:
 
     def __post_init__(self) -> None:
         if not 2 <= self.conditions <= MOST_CONDITIONS:
-            said = f"2 to {MOST_CONDITIONS}"
-            raise OutOfLimits("conditions", f"A comparison has {said} conditions.", limit=said, unit="")
-        EACH.check("each", "Putts under each condition", self.each)
-        RUN.check("run", "Putts in a run", self.run)
+            raise OutOfLimits("conditions", "conditions_count", most=MOST_CONDITIONS)
+        EACH.check("each", "each", self.each)
+        RUN.check("run", "run", self.run)
 
     def turns(self) -> tuple[int, ...]:
         """The condition of every putt, from the first to the last.

@@ -54,13 +54,11 @@ class AimEntry:
     sizes: Mapping[str, float] = field(default_factory=dict[str, float])
 
     def __post_init__(self) -> None:
-        PLANNED.check("planned", "Planned set-downs", self.planned)
+        PLANNED.check("planned", "set_downs", self.planned)
         if self.kind is None:
             return
         if self.link != "face" or lay(self.kind, self.sizes).about.measures != "face":
-            raise OutOfLimits(
-                "kind", "This instrument does not read that.", limit="an instrument that reads the face aim", unit=""
-            )
+            raise OutOfLimits("kind", "reads_no_face")
 
 
 @dataclass(frozen=True, slots=True)
@@ -93,13 +91,10 @@ def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSet:
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, entry.lesson_id)
         if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
-            raise NotYet(
-                "A laser is on while this is read, and its cautions were not read in this lesson yet.",
-                "Read them, tick them, then begin the set.",
-            )
+            raise NotYet("laser_unread_aim")
         row, new = desk.add(session, AimSetRow, id, **values)
         if not new and any(getattr(row, name) != value for name, value in values.items()):
-            raise KeptOtherwise("A set with this id was begun otherwise.", "Begin a new set.")
+            raise KeptOtherwise("set")
         return value_of(KeptAimSet, row)
 
 
@@ -112,17 +107,17 @@ def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -
         if kept is None:
             open_lesson(desk, session, row.lesson_id, taken_at)
             if sum(not it.voided for it in _set_downs(desk, session, [set_id])) >= MOST:
-                raise Closed(f"A set holds {MOST} set-downs.", "Begin a new set.")
+                raise Closed("set_full", most=MOST)
             kept, _ = desk.add(session, SetDownRow, id, aim_set_id=set_id, raw=dict(raw), taken_at=taken_at)
         if (kept.aim_set_id, kept.raw, kept.taken_at) != (set_id, dict(raw), taken_at):
-            raise KeptOtherwise("A set-down with this id is kept already and says something else.", "Read it again.")
+            raise KeptOtherwise("set_down")
         return value_of(KeptSetDown, kept)
 
 
 def void_set_down(desk: Desk, id: UUID, voided: bool) -> KeptSetDown:
     """Void a set-down, or restore it."""
     with desk.transaction() as session:
-        row = desk.get(session, SetDownRow, id, "set-down", lock=True)
+        row = desk.get(session, SetDownRow, id, "set_down", lock=True)
         row.voided = voided
         return value_of(KeptSetDown, row)
 
@@ -225,5 +220,5 @@ def _read(row: KeptAimSet, raw: Raw) -> Interval:
         return lay(row.kind, row.sizes).interval(raw)
     angle, seen = raw.get("angle_deg"), raw.get("seen_deg")
     if set(raw) != {"angle_deg", "seen_deg"} or not isinstance(angle, float | int) or not isinstance(seen, float | int):
-        raise OutOfLimits("raw", "This link takes an angle.", limit="angle_deg, seen_deg", unit="deg")
+        raise OutOfLimits("raw", "link_takes_angle", "deg")
     return by_degrees(angle, seen)

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime, timedelta
 from typing import Final
 
-from ...core.measure.limits import OutOfLimits
+from ...core.measure.limits import Fact, OutOfLimits
 
 EARLIEST: Final = datetime(1950, 1, 1, tzinfo=UTC)
 GRACE: Final = timedelta(seconds=10)
@@ -12,13 +12,13 @@ GRACE: Final = timedelta(seconds=10)
 
 def checked_time(field: str, at: datetime, now: datetime | None = None) -> datetime:
     """The time in UTC; `OutOfLimits` for one before 1950 or ahead of now."""
-    limit = f"{EARLIEST.year} to now, with {GRACE.total_seconds():g} s of grace"
+    limit: dict[str, Fact] = {"since": str(EARLIEST.year), "grace": GRACE.total_seconds()}
     try:
         told = at.astimezone(UTC)
     except OverflowError:
-        raise OutOfLimits(field, "That time lies at the end of all time.", limit=limit, unit="") from None
+        raise OutOfLimits(field, "time_end_of_time", "", **limit) from None
     if told < EARLIEST:
-        raise OutOfLimits(field, f"{told:%Y-%m-%d} lies too far back.", limit=limit, unit="")
+        raise OutOfLimits(field, "time_too_far_back", "", **limit, told=f"{told:%Y-%m-%d}")
     if told > (now or datetime.now(UTC)) + GRACE:
-        raise OutOfLimits(field, f"{told:%Y-%m-%d %H:%M} UTC lies in the future.", limit=limit, unit="")
+        raise OutOfLimits(field, "time_in_future", "", **limit, told=f"{told:%Y-%m-%d %H:%M}")
     return told

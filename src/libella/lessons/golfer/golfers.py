@@ -31,7 +31,7 @@ class GolferEntry:
 
     def __post_init__(self) -> None:
         if self.step_m is not None:
-            STEP.check("step_m", "Step length", self.step_m)
+            STEP.check("step_m", "step_m", self.step_m)
         if self.usual_lengths is not None:
             checked_lengths(self.usual_lengths)
 

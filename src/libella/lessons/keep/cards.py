@@ -88,7 +88,7 @@ def keep_card(
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
     values = newest_values(desk, lesson_id)
     if not values and eyes.found is None and angle is None:
-        raise NotYet("There is nothing to keep yet.", "Note the set-up, mark the eyes or ask what looks straight.")
+        raise NotYet("nothing_to_keep")
     card = moved_card(position, values, eyes.found, eyes.looks, angle, eyes.zone_mm)
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, lesson_id)
@@ -104,7 +104,7 @@ def keep_card(
             kept_at=kept_at,
         )
         if not new and (row.lesson_id, row.raw["position"], row.note) != (lesson_id, raw["position"], note):
-            raise KeptOtherwise("A card with this id is kept already and says something else.", "Keep a new card.")
+            raise KeptOtherwise("card")
         return _kept(row)
 
 
@@ -143,19 +143,19 @@ def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
 def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> KeptQuickCheck:
     """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
     if len(entry.answers) > DIRECTIONS:
-        raise OutOfLimits("answers", f"A check asks {DIRECTIONS} directions.", limit=f"{DIRECTIONS}", unit="answers")
+        raise OutOfLimits("answers", "directions_count", "answers", most=DIRECTIONS)
     if entry.square_m is not None:
-        GAP.check("square_m", "Gap at the square reference", entry.square_m)
+        GAP.check("square_m", "square_m", entry.square_m)
     raw = _LOOKED.keep(Looked(entry.eyes, entry.square_m, tuple(entry.answers)))
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, lesson_id)
         if desk.get(session, SetUpCardRow, entry.card_id, "card").golfer_id != lesson.golfer_id:
-            raise Conflict("That card is another golfer's.", "Choose one of this golfer's cards.")
+            raise Conflict("card_of_another")
         values = {"lesson_id": lesson_id, "card_id": entry.card_id}
         row, new = desk.add(session, QuickCheckRow, id, **values, raw=raw, taken_at=taken_at)
         if not new:
             if (row.lesson_id, row.card_id) != (lesson_id, entry.card_id):
-                raise KeptOtherwise("A check with this id is kept already, elsewhere.", "Begin a new check.")
+                raise KeptOtherwise("check")
             row.raw = raw
         return value_of(KeptQuickCheck, row)
 

@@ -79,7 +79,7 @@ def begin(desk: Desk, import_id: UUID, phase: Phase, total: int) -> None:
         desk.get(session, FileImportRow, import_id, "import", lock=True)
         row = session.get(FileWorkRow, (desk.studio_id, import_id), with_for_update=True)
         if row is not None and row.phase in _BUSY:
-            raise NotYet("This file is being worked on.", "Wait for it, or stop it.")
+            raise NotYet("file_worked_on")
         values = {"phase": phase, "total": total, "done": 0, "stop_asked": False}
         if phase == "checking":
             values |= {"found": None}

@@ -47,13 +47,7 @@ class PuttRow:
 
 def too_many_blocks() -> OutOfLimits:
     """The error for a file that falls apart into more blocks than anybody putted."""
-    return OutOfLimits(
-        "mapping",
-        f"The file falls apart into more than {MOST_BLOCKS} blocks: look at what is read as condition, block and "
-        "distance.",
-        limit=f"at most {MOST_BLOCKS} blocks",
-        unit="",
-    )
+    return OutOfLimits("mapping", "too_many_blocks", most=MOST_BLOCKS)
 
 
 class Cancelled(Exception):
@@ -72,7 +66,7 @@ def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: d
         values = {"golfer_id": golfer_id, "name": name, "digest": digest, "state": "given", "given_at": at}
         row, new = desk.add(session, FileImportRow, id, **values, content=gzip.compress(content, 3))
         if not new and (row.digest, row.golfer_id) != (digest, golfer_id):
-            raise KeptOtherwise("Another file was given under this id.", "Give it anew.")
+            raise KeptOtherwise("file")
         return value_of(KeptFileImport, row)
 
 
@@ -166,7 +160,7 @@ def undo(desk: Desk, id: UUID, undone: bool, at: datetime) -> KeptFileImport:
     with desk.transaction() as session:
         row = desk.get(session, FileImportRow, id, "import", lock=True)
         if row.state == "given":
-            raise NotYet("This file was not taken in.", "Take it in first.")
+            raise NotYet("file_not_taken")
         values = {"voided_at": at if undone else None, "void_reason": _UNDONE if undone else None}
         session.execute(
             update(LessonRow)

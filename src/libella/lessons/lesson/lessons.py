@@ -32,7 +32,7 @@ class LessonEntry:
     invented: bool = False
 
     def __post_init__(self) -> None:
-        GREEN_SPEED.check("green_speed_ft", "Green speed", self.green_speed_ft)
+        GREEN_SPEED.check("green_speed_ft", "green_speed_ft", self.green_speed_ft)
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,7 +60,7 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> KeptLesson:
         row, new = desk.add(session, LessonRow, id, **asdict(entry))
         if not new:
             if row.golfer_id != entry.golfer_id:
-                raise Conflict("This lesson belongs to another golfer.", "Start a new lesson for this golfer.")
+                raise Conflict("lesson_of_another")
             for name in ("place", "surface", "green_speed_ft", "started_at", "conditions"):
                 setattr(row, name, getattr(entry, name))
         return value_of(KeptLesson, row)
@@ -70,10 +70,10 @@ def open_lesson(desk: Desk, session: Session, id: UUID, at: datetime | None = No
     """The lesson, or `Conflict` where it takes nothing more: voided, or ended before `at` (always, without one)."""
     row = desk.get(session, LessonRow, id, "lesson")
     if row.voided_at is not None:
-        raise Closed("This lesson is voided.", "Restore the lesson, then go on.")
+        raise Closed("lesson_voided")
     # What was taken before the end may arrive after it: it was waiting for the network.
     if row.ended_at is not None and (at is None or at > row.ended_at):
-        raise Closed("This lesson has ended.", "Open the lesson again, then go on.")
+        raise Closed("lesson_ended")
     return value_of(KeptLesson, row)
 
 
@@ -82,7 +82,7 @@ def end_lesson(desk: Desk, id: UUID, ended_at: datetime | None) -> KeptLesson:
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, id, "lesson", lock=True)
         if ended_at and ended_at < row.started_at:
-            raise Conflict("A lesson can't end before it started.", "Check the clock of this device.")
+            raise Conflict("end_before_start")
         row.ended_at = ended_at
         return value_of(KeptLesson, row)
 

@@ -12,7 +12,6 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.measure.limits import Bounds, OutOfLimits
-from ...core.measure.units import tape
 from ...core.see.eyes import (
     ZONES,
     EyePlace,
@@ -72,10 +71,10 @@ def keep_take(
                 or not isinstance(look, EyeTake)
                 or not isinstance(LOOK.read(first.raw), EyeTake)
             ):
-                raise Conflict("Only a look at both eyes in this lesson can be read again.", "Keep it as a new look.")
+                raise Conflict("reread_other")
         row, _ = desk.add(session, EyeTakeRow, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
         if (row.lesson_id, LOOK.read(row.raw), row.taken_at, row.reread_of) != (lesson_id, look, taken_at, reread_of):
-            raise KeptOtherwise("A look with this id is kept already and says something else.", "Mark the eyes again.")
+            raise KeptOtherwise("look")
         return value_of(KeptEyeTake, row)
 
 
@@ -100,14 +99,9 @@ def want_eyes(
     """
     if zone_mm is not None:
         for name, edge in zip(("zone_mm.0", "zone_mm.1"), zone_mm, strict=True):
-            EDGE.check(name, "Edge of the zone", edge)
+            EDGE.check(name, "zone_edge", edge)
         if zone_mm[0] >= zone_mm[1]:
-            raise OutOfLimits(
-                "zone_mm.1",
-                "The zone's inner edge must lie further inside.",
-                limit=lambda units: f"over {tape(abs(zone_mm[0]) / 1000, units)}",
-                unit="mm",
-            )
+            raise OutOfLimits("zone_mm.1", "zone_edges", "mm", edge_m=abs(zone_mm[0]) / 1000)
     with desk.transaction() as session:
         row = desk.get(session, GolferRow, golfer_id, "golfer", lock=True)
         row.eye_school, row.eye_zone_mm = school, None if zone_mm is None else list(zone_mm)

@@ -63,7 +63,7 @@ class SightEntry:
     position: Mapping[str, float] | Position = field(default_factory=dict[str, float])
 
     def __post_init__(self) -> None:
-        AWAY.check("away_m", "Rod's far end", self.away_m)
+        AWAY.check("away_m", "away_m", self.away_m)
         position_of(self.position)
 
 
@@ -100,16 +100,11 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     with desk.transaction() as session:
         open_lesson(desk, session, entry.lesson_id)
         if entry.toward == "start" and _putt(desk, session, entry.lesson_id).is_level:
-            raise OutOfLimits(
-                "toward",
-                "The putt of this lesson does not break: its start line is the line to the hole.",
-                limit="a breaking putt under Set, or the line to the hole",
-                unit="",
-            )
+            raise OutOfLimits("toward", "putt_does_not_break")
         told = asdict(entry) | {"position": dict(position_of(entry.position))}
         row, new = desk.add(session, SightTestRow, id, **told)
         if not new and any(getattr(row, name) != said for name, said in told.items()):
-            raise KeptOtherwise("A test with this id was begun otherwise.", "Begin a new test.")
+            raise KeptOtherwise("test")
         return value_of(KeptSightTest, row)
 
 
@@ -128,12 +123,12 @@ def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) ->
         if kept is None:
             open_lesson(desk, session, test.lesson_id)
             if test.ended_at is not None:
-                raise Closed("This test is shown already; its answers stand.", "Begin a new test.")
+                raise Closed("test_shown")
             if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:
-                raise Closed(f"A test holds {MOST_TRIALS} answers.", "Show what they say, or begin a new test.")
+                raise Closed("test_full", most=MOST_TRIALS)
             kept, _ = desk.add(session, SightTrialRow, id, test_id=test_id, raw=dict(raw), taken_at=taken_at)
         if kept.test_id != test_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
-            raise KeptOtherwise("An answer with this id is kept already and says something else.", "Answer again.")
+            raise KeptOtherwise("answer")
         return value_of(KeptSightTrial, kept)
 
 
@@ -157,7 +152,7 @@ def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, tru
     """How the golfer found the position of a test: comfort and trust 1 to 5, None while it was not said."""
     for name, score in (("comfort", comfort), ("trust", trust)):
         if score is not None:
-            SCORE.check(name, name.capitalize(), score)
+            SCORE.check(name, name, score)
     with desk.transaction() as session:
         row = desk.get(session, SightTestRow, id, "test", lock=True)
         row.playable, row.comfort, row.trust = playable, comfort, trust
@@ -231,15 +226,15 @@ def _read(test: KeptSightTest, raw: Raw) -> Trial | Interval:
     if test.method == "directions":
         angle, looks = raw.get("true_deg"), raw.get("looks")
         if set(raw) != {"true_deg", "looks"} or isinstance(angle, str) or angle is None:
-            raise OutOfLimits("raw", "This test takes a true angle and how it looks.", limit="true_deg, looks", unit="")
+            raise OutOfLimits("raw", "answers_looks")
         if looks not in ("left", "straight", "right"):
-            raise OutOfLimits("raw.looks", f"It can't look {looks!r}.", limit="left, straight or right", unit="")
+            raise OutOfLimits("raw.looks", "no_such_look", named=str(looks))
         return Trial(angle, looks)
     beside, seen = raw.get("beside_m"), raw.get("seen_m")
     if set(raw) - {"from_side"} != {"beside_m", "seen_m"} or isinstance(beside, str) or isinstance(seen, str):
-        raise OutOfLimits("raw", "This test takes a place beside the line.", limit="beside_m, seen_m", unit="")
+        raise OutOfLimits("raw", "answers_place")
     if beside is None or seen is None or raw.get("from_side", "left") not in ("left", "right"):
-        raise OutOfLimits("raw.from_side", "Turned from the left or the right.", limit="left or right", unit="")
+        raise OutOfLimits("raw.from_side", "no_such_side")
     return (turned_to if test.method == "turn" else pointed_to)(beside, test.away_m, seen)
 
 

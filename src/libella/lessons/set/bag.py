@@ -23,7 +23,7 @@ def keep_bag(desk: Desk, parts: Mapping[str, int] | None) -> dict[str, int] | No
     """Take over what is in the bag; None forgets it, and everything counts as there."""
     for name, count in (parts or {}).items():
         if name not in PARTS:
-            raise OutOfLimits(f"bag.{name}", f"There is no part {name!r}.", limit=f"one of {', '.join(PARTS)}", unit="")
+            raise OutOfLimits(f"bag.{name}", "no_part", named=name, known=tuple(PARTS))
         _COUNT.check(f"bag.{name}", PARTS[name].name, count)
     with desk.transaction() as session:
         studio = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
@@ -41,7 +41,7 @@ def spreads(desk: Desk) -> dict[Level, float]:
 def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
     """Take over the coach's own opinion; a level left out goes back to the usual."""
     for level, spread in own.items():
-        SPREAD.check(f"spreads_deg.{level}", f"Spread, {LEVELS[level].name}", spread)
+        SPREAD.check(f"spreads_deg.{level}", f"spread_{level}", spread)
     with desk.transaction() as session:
         session.get_one(StudioRow, desk.studio_id, with_for_update=True).spreads_deg = {
             str(level): spread for level, spread in own.items()
@@ -53,7 +53,7 @@ def tick_kit(desk: Desk, lesson_id: UUID, ticked: Sequence[str]) -> KeptLesson:
     """Keep which items of the kit check are ticked in a lesson."""
     for it in ticked:
         if not is_kit_item(it):
-            raise OutOfLimits("ticked", f"There is no kit check {it!r}.", limit="items of the kit check", unit="")
+            raise OutOfLimits("ticked", "no_kit_item", named=it)
     with desk.transaction() as session:
         row = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
         row.kit_checked = list(ticked)

@@ -88,7 +88,7 @@ def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: st
         return lay(kind, sizes)
     except OutOfLimits as fault:
         field = kind_field if fault.field == "kind" else f"{sizes_field}.{fault.field}"
-        raise OutOfLimits(field, fault.message, limit=fault.limit, unit=fault.unit) from None
+        raise fault.at(field) from None
 
 
 def newest_station(desk: Desk, session: Session, lesson_id: UUID) -> KeptStation | None:
@@ -154,7 +154,7 @@ def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> KeptSa
 
 def saved_station(desk: Desk, id: UUID) -> KeptSavedStation:
     with desk.transaction() as session:
-        return value_of(KeptSavedStation, desk.get(session, SavedStationRow, id, "saved station"))
+        return value_of(KeptSavedStation, desk.get(session, SavedStationRow, id, "saved_station"))
 
 
 def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = None) -> Sequence[KeptSavedStation]:
@@ -174,7 +174,7 @@ def find_saved(desk: Desk, search: str = "", after: tuple[str, UUID] | None = No
 def put_away(desk: Desk, id: UUID, at: datetime | None) -> KeptSavedStation:
     """Take a saved station out of the list, or bring it back (None)."""
     with desk.transaction() as session:
-        row = desk.get(session, SavedStationRow, id, "saved station", lock=True)
+        row = desk.get(session, SavedStationRow, id, "saved_station", lock=True)
         row.put_away_at = at
         return value_of(KeptSavedStation, row)
 
@@ -190,7 +190,7 @@ def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, lai
             return value_of(KeptStation, row)
         used = session.scalar(select(exists().where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == id)))
         if used or row.lesson_id != lesson_id:
-            raise Conflict("Putts were read on this station, so it stays as it was laid.", "Keep it as a new station.")
+            raise Conflict("station_used")
         for name, said in changed.items():
             setattr(row, name, said)
         return value_of(KeptStation, row)

@@ -50,14 +50,14 @@ def keep_set_up(
     checked(values)
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)
-        if again_of is not None and desk.get(session, SetUpRow, again_of, "set-up").lesson_id != lesson_id:
-            raise Conflict("That set-up belongs to another lesson.", "Note a new one.")
+        if again_of is not None and desk.get(session, SetUpRow, again_of, "set_up").lesson_id != lesson_id:
+            raise Conflict("set_up_of_another")
         row, new = desk.add(
             session, SetUpRow, id, lesson_id=lesson_id, values=dict(values), taken_at=taken_at, again_of=again_of
         )
         if not new:
             if (row.lesson_id, row.again_of) != (lesson_id, again_of):
-                raise KeptOtherwise("A set-up with this id is kept already, elsewhere.", "Note a new one.")
+                raise KeptOtherwise("set_up")
             row.values = dict(values)
         return value_of(KeptSetUp, row)
 
@@ -65,7 +65,7 @@ def keep_set_up(
 def void_set_up(desk: Desk, id: UUID, voided: bool) -> KeptSetUp:
     """Void a set-up, or restore it."""
     with desk.transaction() as session:
-        row = desk.get(session, SetUpRow, id, "set-up", lock=True)
+        row = desk.get(session, SetUpRow, id, "set_up", lock=True)
         row.voided = voided
         return value_of(KeptSetUp, row)
 
@@ -74,7 +74,7 @@ def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:
     """Choose what is asked of a set-up, for every golfer; in the order in which it is asked."""
     for name in names:
         if name not in ENTRIES:
-            raise OutOfLimits("names", f"There is no entry {name!r}.", limit=", ".join(ENTRIES), unit="")
+            raise OutOfLimits("names", "no_entry", named=name, known=tuple(ENTRIES))
     ordered = [it for it in ENTRIES if it in names]
     with desk.transaction() as session:
         session.get_one(StudioRow, desk.studio_id).set_up_wanted = ordered

@@ -40,11 +40,10 @@ class BlockEntry:
     path: PathModel = NO_PATH
 
     def __post_init__(self) -> None:
-        PLANNED.check("planned", "Planned putts", self.planned)
+        PLANNED.check("planned", "planned", self.planned)
         asks = checked_asks(self.asks)
         if not self.hole and (without := [it for it in asks if NOTES[it].needs_hole]):
-            raise OutOfLimits("asks", f"Without a hole there is no {NOTES[without[0]].label.lower()}.",
-                              limit="notes that need no hole", unit="")  # fmt: skip
+            raise OutOfLimits("asks", "note_needs_hole", label=NOTES[without[0]].label)  # fmt: skip
 
 
 def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> KeptBlock:
@@ -66,10 +65,7 @@ def add_block(
     station = desk.get(session, StationRow, entry.station_id, "station")
     lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
     if entry_of(station).station().has_laser and lesson.laser_read_at is None:
-        raise NotYet(
-            "A laser is on at this station, and its cautions were not read in this lesson yet.",
-            "Read them, tick them, then start the block.",
-        )
+        raise NotYet("laser_unread_block")
     told = {
         "station_id": station.id,
         "condition": entry.condition,
@@ -93,7 +89,7 @@ def add_block(
         **laid_values(entry_of(station)),
     )
     if not new and any(getattr(row, name) != value for name, value in told.items()):
-        raise KeptOtherwise("A block with this id was started otherwise.", "Start a new block.")
+        raise KeptOtherwise("block")
     return value_of(KeptBlock, row)
 
 
@@ -107,9 +103,7 @@ def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
             return value_of(KeptBlock, kept)
         it = rung_of(sheet)
         if it.step not in ("tighten", "widen"):
-            raise Conflict(
-                "The ladder moves after ten putts on a rung, and only where they say so.", "Putt on this rung."
-            )
+            raise Conflict("ladder_stays")
         laid = entry_of(block)
         laid = replace(laid, rig_sizes_m=dict(laid.rig_sizes_m) | {it.dimension: it.value_m})
         values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at}
@@ -124,7 +118,7 @@ def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
 def set_k(desk: Desk, id: UUID, k: float | None) -> KeptBlock:
     """Set the share of the face in the start, or let the putts tell it (None)."""
     if k is not None:
-        K.check("k", "Share of the face", k)
+        K.check("k", "k", k)
     with desk.transaction() as session:
         row = desk.get(session, BlockRow, id, "block", lock=True)
         row.k = k
@@ -138,14 +132,11 @@ def path_of(block: KeptBlock) -> PathModel:
 
 def extend_block(desk: Desk, id: UUID, planned: int) -> KeptBlock:
     """Move a block's planned end further out; the verdict waits for the new end."""
-    PLANNED.check("planned", "Planned putts", planned)
+    PLANNED.check("planned", "planned", planned)
     with desk.transaction() as session:
         row = desk.get(session, BlockRow, id, "block", lock=True)
         if planned < row.planned:
-            raise Conflict(
-                f"This block is planned for {row.planned} putts; a plan is not cut short after looking.",
-                "Leave the block open, or start a new one.",
-            )
+            raise Conflict("plan_cut_short", planned=row.planned)
         row.planned = planned
         return value_of(KeptBlock, row)
 
@@ -193,10 +184,7 @@ def record(
                 )
             )
             if (valid or 0) >= block.planned:
-                raise Closed(
-                    f"This block has reached its planned end of {block.planned} putts.",
-                    "Extend it, or start a new block; then record the putt again.",
-                )
+                raise Closed("block_full", planned=block.planned)
             kept, new = desk.add(
                 session,
                 ReadingRow,
@@ -211,10 +199,7 @@ def record(
             if new:
                 return Recorded(value_of(KeptReading, kept), True, block.lesson_id)
         if kept.block_id != block_id or kept.raw != dict(raw) or kept.notes != noted or kept.taken_at != taken_at:
-            raise KeptOtherwise(
-                "A reading with this id is kept already and says something else.",
-                "Void that one and record a new reading.",
-            )
+            raise KeptOtherwise("reading")
         return Recorded(value_of(KeptReading, kept), False, block.lesson_id)
 
 

@@ -46,7 +46,7 @@ class ComparisonEntry:
     def __post_init__(self) -> None:
         self.plan()
         if len({it.name for it in self.conditions}) < len(self.conditions):
-            raise Conflict("Two conditions have the same name.", "Name each by what differs.")
+            raise Conflict("conditions_alike")
 
     def plan(self) -> Plan:
         return Plan(len(self.conditions), self.each, self.order, self.run, self.seed)
@@ -61,12 +61,12 @@ def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptCompari
         row, new = desk.add(session, ComparisonRow, id, **values, started_at=entry.started_at, entry=told)
         if not new:
             if row.entry != told:
-                raise KeptOtherwise("A comparison with this id was planned otherwise.", "Plan a new one.")
+                raise KeptOtherwise("comparison")
             return value_of(KeptComparison, row)
         for n, it in enumerate(entry.conditions):
             station = desk.get(session, StationRow, it.station_id, "station")
             if station.lesson_id != entry.lesson_id:
-                raise Conflict("That station was laid for another lesson.", "Lay it for this one.")
+                raise Conflict("station_of_another")
             block = BlockEntry(
                 it.station_id, it.name, it.guided, entry.each, entry.started_at, entry.asks, hole=entry.hole
             )

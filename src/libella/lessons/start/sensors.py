@@ -10,7 +10,7 @@ from uuid import UUID
 import uuid6
 from sqlalchemy import ColumnElement, and_, delete, func, select
 
-from ...core.start.stroke import SENSORS, SensorKind, Zero, zero_of
+from ...core.start.stroke import SensorKind, Zero, zero_of
 from ...store.tables import LessonRow, PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotFound
@@ -40,12 +40,12 @@ def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: st
     """Make a place for a sensor, with a code to be told to it. Said again, a code that has run out is made anew."""
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)
-        values = {"lesson_id": lesson_id, "kind": kind, "name": name or SENSORS[kind], "asked_at": at}
+        values = {"lesson_id": lesson_id, "kind": kind, "name": name, "asked_at": at}
         row, new = desk.add(session, SensorRow, id, **values, code=_code(), code_until=at + CODE_LASTS)
         if not new and row.paired_at is None and row.code_until <= at:
             row.code, row.code_until = _code(), at + CODE_LASTS
         if not new and (row.kind, row.lesson_id) != (kind, lesson_id):
-            raise KeptOtherwise("A sensor with this id was asked for otherwise.", "Ask for a new one.")
+            raise KeptOtherwise("sensor")
         return value_of(KeptSensor, row)
 
 
@@ -63,7 +63,7 @@ def pair(desk: Desk, code: str, device_id: str, at: datetime, host: str = "") ->
             .with_for_update()
         )
         if row is None:
-            raise NotFound("pairing code")
+            raise NotFound("pairing_code")
         row.code, row.device_id, row.paired_at, row.token_hash = None, device_id, at, _hash(token)
         session.execute(delete(PairingTryRow).where(_tried(desk, host), PairingTryRow.device == device_id))
         return value_of(KeptSensor, row), token

@@ -238,6 +238,6 @@ def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool
         if reading_id is not None:
             reading = desk.get(session, ReadingRow, reading_id, "putt")
             if desk.get(session, BlockRow, reading.block_id, "block").lesson_id != row.lesson_id:
-                raise Conflict("That putt was made in another lesson.", "Choose a putt of this lesson.")
+                raise Conflict("putt_of_another")
         row.reading_id, row.set_aside = reading_id, set_aside
         return value_of(KeptStroke, row)

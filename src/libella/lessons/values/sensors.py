@@ -17,7 +17,7 @@ class KeptSensor:
     lesson_id: UUID
     """The lesson its strokes go to now."""
     kind: SensorKind
-    """See `core.start.stroke.SENSORS`."""
+    """See `words.start.sensors.SENSORS`."""
     name: str
     code: str | None
     code_until: datetime

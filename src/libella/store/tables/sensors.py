@@ -28,7 +28,7 @@ class SensorRow(Stored):
     lesson_id: Mapped[UUID]
     """The lesson its strokes go to now."""
     kind: Mapped[SensorKind] = mapped_column(String)
-    """See `core.start.stroke.SENSORS`."""
+    """See `words.start.sensors.SENSORS`."""
     name: Mapped[str]
     code: Mapped[str | None]
     code_until: Mapped[datetime]

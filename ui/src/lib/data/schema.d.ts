@@ -5869,7 +5869,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "waiting" | "run out" | "paired" | "elsewhere";
+            state: "waiting" | "run_out" | "paired" | "elsewhere";
             /** Strokes */
             strokes: number;
             /** Last At */

@@ -37,7 +37,7 @@
       <p class="wide text-lg">{sensor.name}</p>
       {#if sensor.state === 'waiting'}
         <p class="text-faded">Type this code into the device before {clock(sensor.code_until)}:</p>
-      {:else if sensor.state === 'run out'}
+      {:else if sensor.state === 'run_out'}
         <p class="text-faded">The code ran out.</p>
       {:else if sensor.state === 'elsewhere'}
         <p class="text-faded">Paired, and telling another lesson.</p>
@@ -49,7 +49,7 @@
     </div>
     <div class="flex flex-wrap gap-2">
       {#if sensor.state === 'elsewhere'}<button class="button primary" onclick={() => using.mutate(undefined)}>Use it here</button>{/if}
-      {#if sensor.state === 'run out'}<button class="button primary" onclick={() => renewing.mutate(undefined)}>New code</button>{/if}
+      {#if sensor.state === 'run_out'}<button class="button primary" onclick={() => renewing.mutate(undefined)}>New code</button>{/if}
       {#if sensor.state === 'paired' && sensor.kind === 'face_and_path'}
         <button class="button" onclick={() => zeroing.mutate(undefined)} disabled={sensor.still < 5 && !now}>Zero it</button>
       {/if}

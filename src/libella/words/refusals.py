@@ -1,0 +1,111 @@
+"""Every refusal in words: an entry that can't be used, what does not fit what stands, what is not there."""
+
+import math
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Final
+
+from ..core.golfer.level import LEVELS
+from ..core.measure.limits import Bounds, OutOfLimits
+from ..core.measure.units import Units
+from .aim import refusals as aim
+from .keep import refusals as keep
+from .see import refusals as see
+from .set import refusals as set_
+from .shared import refusals as shared
+from .shared.refusals import Template, filled, range_words, value_words
+from .stand import refusals as stand
+from .start import refusals as start
+from .vocabulary import ENTRIES
+
+REFUSALS: Final[dict[str, Template]] = (
+    shared.REFUSALS | set_.REFUSALS | stand.REFUSALS | see.REFUSALS | aim.REFUSALS | start.REFUSALS | keep.REFUSALS
+)
+CONFLICTS: Final[dict[str, Template]] = (
+    shared.CONFLICTS
+    | set_.CONFLICTS
+    | stand.CONFLICTS
+    | see.CONFLICTS
+    | aim.CONFLICTS
+    | start.CONFLICTS
+    | keep.CONFLICTS
+)
+_LABELS: Final[dict[str, str]] = (
+    {name: it.label for name, it in ENTRIES.items()}
+    | {f"spread_{level}": f"Spread, {it.name}" for level, it in LEVELS.items()}
+    | shared.LABELS
+    | set_.LABELS
+    | see.LABELS
+    | start.LABELS
+)
+TITLES: Final[dict[str, str]] = {
+    "conflict": "It does not fit what stands here",
+    "kept-otherwise": "Already kept otherwise",
+    "closed": "Nothing more is taken here",
+    "not-yet": "Something comes first",
+}
+"""What each sort of conflict is called."""
+
+_THINGS: Final[dict[str, str]] = {
+    "answer": "There is no such answer here.",
+    "block": "There is no such block here.",
+    "card": "There is no such card here.",
+    "check": "There is no such check here.",
+    "comparison": "There is no such comparison here.",
+    "golfer": "There is no such golfer here.",
+    "import": "There is no such import here.",
+    "lesson": "There is no such lesson here.",
+    "look": "There is no such look here.",
+    "pairing_code": "There is no such pairing code here.",
+    "putt": "There is no such putt here.",
+    "reading": "There is no such reading here.",
+    "saved_station": "There is no such saved station here.",
+    "sensor": "There is no such sensor here.",
+    "set": "There is no such set here.",
+    "set_down": "There is no such set-down here.",
+    "set_up": "There is no such set-up here.",
+    "standin": "There is no such stand-in here; they are started from the demo only, or by their own command.",
+    "station": "There is no such station here.",
+    "stroke": "There is no such stroke here.",
+    "test": "There is no such test here.",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class RefusalWords:
+    """What is wrong with an entry, and what it may be."""
+
+    message: str
+    limit: str
+
+
+def refusal_words(it: OutOfLimits, units: Units) -> RefusalWords:
+    """An entry out of limits, in the reader's units."""
+    if it.code == "out_of_bounds":
+        return _beyond(it, units)
+    message, limit = REFUSALS[it.code]
+    facts = dict(it.facts)
+    inner = facts.pop("why", None)
+    if isinstance(inner, OutOfLimits):
+        why = refusal_words(inner, units)
+        facts |= {"why": why.message, "why_limit": why.limit}
+    return RefusalWords(filled(message, facts, units), filled(limit, facts, units))
+
+
+def _beyond(it: OutOfLimits, units: Units) -> RefusalWords:
+    of, value, bounds = it.facts["of"], it.facts["value"], it.facts["bounds"]
+    assert isinstance(of, str) and isinstance(value, float | int) and isinstance(bounds, Bounds)
+    shown = value_words(value, bounds.unit, units) if math.isfinite(value) else "not a number"
+    limit = range_words(bounds, units)
+    return RefusalWords(f"{_LABELS.get(of, of)} is {shown}; it must be {limit}.", limit)
+
+
+def conflict_words(code: str, facts: Mapping[str, str | int | float]) -> tuple[str, str]:
+    """What does not fit, and what to do."""
+    message, remedy = CONFLICTS[code]
+    return message.format_map(facts), remedy.format_map(facts)
+
+
+def not_found_words(what: str) -> str:
+    """What is not there."""
+    return _THINGS[what]

@@ -1,0 +1,69 @@
+"""How a refusal is told: templates for what is wrong and for what it may be (or what to do), filled with facts."""
+
+from collections.abc import Mapping
+from typing import Final
+
+from ...core.measure.limits import Bounds, Fact, OutOfLimits, Size
+from ...core.measure.units import Units, about, tape
+
+Template = tuple[str, str]
+
+KNOWN: Final = "one of {known}"
+OPTIONS: Final = "one of {options}"
+
+REFUSALS: Final[dict[str, Template]] = {
+    "time_end_of_time": ("That time lies at the end of all time.", "{since} to now, with {grace} s of grace"),
+    "time_too_far_back": ("{told} lies too far back.", "{since} to now, with {grace} s of grace"),
+    "time_in_future": ("{told} UTC lies in the future.", "{since} to now, with {grace} s of grace"),
+    "page_mark": ("This page mark is not one of ours.", "as given by the page before"),
+}
+LABELS: Final[dict[str, str]] = {
+    "usual_weight": "How often",
+    "planned": "Planned putts",
+}
+CONFLICTS: Final[dict[str, Template]] = {
+    "lesson_of_another": ("This lesson belongs to another golfer.", "Start a new lesson for this golfer."),
+    "lesson_voided": ("This lesson is voided.", "Restore the lesson, then go on."),
+    "lesson_ended": ("This lesson has ended.", "Open the lesson again, then go on."),
+    "end_before_start": ("A lesson can't end before it started.", "Check the clock of this device."),
+}
+
+
+def filled(template: str, facts: Mapping[str, Fact], units: Units) -> str:
+    """A template with its facts, lengths and angles as the coach reads them."""
+    return template.format_map({name: _told(name, it, units) for name, it in facts.items()})
+
+
+def _told(name: str, it: Fact, units: Units) -> str:
+    match it:
+        case Size(metres):
+            return about(metres, 0.0, units)
+        case Bounds():
+            return range_words(it, units)
+        case tuple():
+            return ", ".join(it) or "nothing"
+        case OutOfLimits():
+            raise TypeError("a refusal inside a refusal is told by words.refusals")
+        case float() if name.endswith("_m"):
+            return tape(it, units)
+        case float() if name.endswith("_deg"):
+            return f"{it:.1f}°"
+        case float():
+            return f"{it:g}"
+        case _:
+            return str(it)
+
+
+def range_words(it: Bounds, units: Units) -> str:
+    """From where to where an entry may lie."""
+    return f"{value_words(it.low, it.unit, units)} to {value_words(it.high, it.unit, units)}"
+
+
+def value_words(value: float, unit: str, units: Units) -> str:
+    """A value as it was entered, with its unit."""
+    if unit == "m" and units == "feet":
+        return f"{'−' if value < 0 else ''}{tape(abs(value), units)}"
+    # Small lengths are laid out and read in millimetres.
+    if unit == "m" and abs(value) < 1:
+        return f"{value * 1000:.4g} mm"
+    return f"{value:g} {unit}".strip()
