@@ -23,7 +23,7 @@ from libella.words.stand.set_up import noted_words, wander_words
 from libella.words.start.ladder import rung_words
 
 
-def told(refused: OutOfLimits, units="metric") -> RefusalWords:
+def refusal(refused: OutOfLimits, units="metric") -> RefusalWords:
     """What a person reads of an entry out of limits."""
     return refusal_words(refused, units)
 

@@ -25,7 +25,7 @@ from libella.exchange.card_sheet import card_sheet
 from libella.exchange.paper import FOOT, MARGIN, OVERLAP, paper_size, pdf, tiled
 from libella.exchange.station_sheet import station_sheet
 
-from ..said import told
+from ..said import refusal
 
 MM = 72 / 25.4
 GATE = lay("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.062, "post_m": 0.005})
@@ -179,7 +179,7 @@ def test_a_drawing_larger_than_any_wall_is_still_whole():
 def test_an_unknown_template_is_refused():
     with pytest.raises(OutOfLimits) as refused:
         template("poster")
-    assert "gate" in told(refused.value).limit
+    assert "gate" in refusal(refused.value).limit
 
 
 @pytest.mark.parametrize("paper", PAPERS)

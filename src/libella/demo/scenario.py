@@ -12,7 +12,7 @@ import numpy as np
 import uuid6
 
 from ..core.instruments import lay
-from ..core.set.proof import WAYS, Proof
+from ..core.set.proof import USUAL_DOUBT_M, Proof
 from ..core.simulated.golfer import sensed
 from ..lessons.desk.desk import Desk, studio
 from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
@@ -33,7 +33,7 @@ _GREEN_SPEED_FT = 9.5
 _PUTT_EVERY = timedelta(seconds=17)
 _NOTED_AFTER = timedelta(seconds=6)
 _SENSOR_U_DEG = 0.2
-_PROOF = Proof("tape", doubt_m=WAYS["tape"].doubt_m)
+_PROOF = Proof("tape", doubt_m=USUAL_DOUBT_M["tape"])
 
 
 def is_empty(desk: Desk) -> bool:

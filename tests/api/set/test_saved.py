@@ -13,7 +13,7 @@ from libella.core.measure.limits import OutOfLimits
 from libella.exchange.station_file import from_document, to_document
 from libella.lessons.set.stations import AidEntry, StationEntry
 
-from ...said import told
+from ...said import refusal
 
 STATION = {
     "distance_m": 3.0, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate",
@@ -141,7 +141,7 @@ def changed(path: str, value: object) -> dict:
 def test_a_file_that_does_not_fit_is_refused_by_name(path, value, field):
     with pytest.raises(OutOfLimits) as refused:
         from_document(changed(path, value))
-    assert refused.value.field == field and told(refused.value).limit
+    assert refused.value.field == field and refusal(refused.value).limit
 
 
 def in_old_words(putt: dict) -> dict:

@@ -23,7 +23,7 @@ from libella.core.set.station import Station
 from libella.core.start.turns import Plan, turn
 from tests.said import by_distance, compared, tables
 
-from ...said import told
+from ...said import refusal
 from .reference import HANDBOOK, cases, intervals
 
 PROVED = Proof("tape", doubt_m=0.0015)
@@ -157,7 +157,7 @@ def test_a_plan_that_can_not_be_names_what_it_may_be():
     for broken in ({"conditions": 1}, {"each": 2}, {"run": 0}):
         with pytest.raises(OutOfLimits) as fault:
             Plan(**{"conditions": 2, "each": 10, "order": "shuffled", "run": 3} | broken)
-        assert told(fault.value).limit
+        assert refusal(fault.value).limit
 
 
 def at_distances(*pairs, spread=0.7, n=14, seed=5):

@@ -31,7 +31,7 @@ from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 from libella.words.set.briefing import allows, breaks, trust
 
-from ...said import told
+from ...said import refusal
 from ..estimate.reference import cases
 
 
@@ -367,7 +367,7 @@ def test_any_putt_that_can_be_entered_is_told_or_refused(distance, past, stimp, 
         putt = Putt(distance, past, stimp, capture, forward, right, doubt, read, target)
         station = Station(putt, lay("board", {"distance_m": min(1.0, distance * 0.6)}), Proof("tape"))
     except OutOfLimits as refused:
-        assert refused.field in ("past_m", "falls_forward_percent", "distance_m") and told(refused).limit
+        assert refused.field in ("past_m", "falls_forward_percent", "distance_m") and refusal(refused).limit
         return
     numbers = [putt.start_deg, putt.window.left_deg, putt.window.right_deg, station.shared_deg, station.shift_deg]
     if not putt.is_level:

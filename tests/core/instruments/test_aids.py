@@ -16,7 +16,7 @@ from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.kit import PARTS
 
-from ...said import told
+from ...said import refusal
 from ..estimate.reference import cases
 
 HANDBOOK = {
@@ -144,7 +144,7 @@ def test_pace_is_short_or_past_the_hole():
 def test_a_line_is_not_watched_beyond_its_end():
     with pytest.raises(OutOfLimits) as refused:
         lay("chalk_line", {"line_m": 1.0, "distance_m": 1.5})
-    assert refused.value.field == "distance_m" and "1.00 m" in told(refused.value).limit
+    assert refused.value.field == "distance_m" and "1.00 m" in refusal(refused.value).limit
 
 
 @pytest.mark.parametrize(

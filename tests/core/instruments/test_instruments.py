@@ -21,7 +21,7 @@ from libella.core.set.layout import from_above
 from libella.core.set.station import Station
 from libella.words.set.station import station_words
 
-from ...said import told
+from ...said import refusal
 
 PUTT = Putt(2.5, 0.3, 9.5)
 
@@ -157,7 +157,7 @@ def test_what_cannot_be_laid_names_field_and_limit(kind, sizes, field):
     with pytest.raises(OutOfLimits) as refused:
         lay(kind, sizes)
     assert refused.value.field == field
-    assert told(refused.value).limit
+    assert refusal(refused.value).limit
 
 
 @pytest.mark.parametrize(

@@ -13,7 +13,7 @@ from libella.core.simulated.golfer import SimulatedGolfer
 from libella.core.start.notes import NOTES, checked_asks, checked_notes
 from tests.said import tables
 
-from ...said import told
+from ...said import refusal
 
 WINDOW = Putt(2.5, 0.3, 10).window
 
@@ -122,4 +122,4 @@ def test_asks_come_in_the_order_of_the_putt_and_what_is_none_is_refused():
     ):
         with pytest.raises(OutOfLimits) as refused:
             call()
-        assert refused.value.field == field and told(refused.value).limit
+        assert refused.value.field == field and refusal(refused.value).limit

@@ -24,7 +24,7 @@ from libella.words.see.position import position_words
 from libella.words.stand.set_up import value_words
 from tests.said import beside
 
-from ...said import told
+from ...said import refusal
 from .test_map import LIMIT, tried
 
 angles = st.floats(-3, 3)
@@ -63,7 +63,7 @@ def test_a_number_beyond_its_limits_is_refused_in_its_unit(name, beyond, high):
     entry = ENTRIES[name]
     with pytest.raises(OutOfLimits) as refused:
         checked({name: entry.high + beyond if high else entry.low - beyond})
-    assert refused.value.unit == entry.unit and entry.label in told(refused.value).message
+    assert refused.value.unit == entry.unit and entry.label in refusal(refused.value).message
 
 
 @given(angles, angles, angles, doubts)

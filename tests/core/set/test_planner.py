@@ -18,7 +18,7 @@ from libella.core.set.station import MOST_AIDS, Station
 from libella.words.set.briefing import breaks, tape_list
 from tests.said import objections, propose
 
-from ...said import told
+from ...said import refusal
 
 PUTT = Putt(2.5, 0.3, 9.5)
 BREAKING = Putt(3.0, 0.3, 10, falls_forward_percent=-1.0, falls_right_percent=1.5)
@@ -137,7 +137,9 @@ def test_a_stake_in_the_hole_is_refused_with_its_dimension():
     with pytest.raises(OutOfLimits) as refused:
         Station(PUTT, GATE, aids=(lay("plumb", {}), lay("elevated_string", {"behind_m": 0.7, "length_m": 3.2})))
     assert (
-        refused.value.field == "aids.1.length_m" and refused.value.unit == "m" and "54 mm" in told(refused.value).limit
+        refused.value.field == "aids.1.length_m"
+        and refused.value.unit == "m"
+        and "54 mm" in refusal(refused.value).limit
     )
 
 

@@ -10,7 +10,7 @@ from libella.core.stand.set_up import ENTRIES, checked
 from libella.words.stand.set_up import value_words
 from tests.said import beside, wander
 
-from ...said import told
+from ...said import refusal
 
 STANDS = {"ball_breast_m": 0.03, "ball_toes_m": 0.24, "stance_m": 0.3, "shoulders_deg": -4.0, "eye_height_m": 1.4}
 
@@ -30,7 +30,7 @@ STANDS = {"ball_breast_m": 0.03, "ball_toes_m": 0.24, "stance_m": 0.3, "shoulder
 def test_what_can_not_be_is_refused_with_field_limit_and_unit(values, field, unit):
     with pytest.raises(OutOfLimits) as refused:
         checked(values)
-    assert (refused.value.field, refused.value.unit) == (field, unit) and told(refused.value).limit
+    assert (refused.value.field, refused.value.unit) == (field, unit) and refusal(refused.value).limit
 
 
 def test_every_entry_takes_what_it_offers():

@@ -114,7 +114,7 @@ def test_a_zero_is_taken_off_the_face_and_not_off_the_path():
     for still, limit in (([1.0] * 4, "at least 5"), ([0, 3, 0, 3, 0], "at most 1°")):
         with pytest.raises(OutOfLimits) as fault:
             zero_of(still)
-        assert limit in told(fault.value).limit
+        assert limit in refusal(fault.value).limit
 
 
 @pytest.mark.parametrize(
@@ -125,7 +125,7 @@ def test_a_zero_is_taken_off_the_face_and_not_off_the_path():
 def test_a_stroke_that_can_not_be_names_the_measure_and_its_limit(told, field):
     with pytest.raises(OutOfLimits) as fault:
         checked_measures(told)
-    assert fault.value.field == field and told(fault.value).limit
+    assert fault.value.field == field and refusal(fault.value).limit
 
 
 def test_a_size_is_noted_within_its_limits_and_a_word_is_no_size():

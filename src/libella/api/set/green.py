@@ -11,6 +11,7 @@ from ...core.green.putt import Putt, Target
 from ...core.green.read import Place, Read, Side
 from ...core.green.slope import LevelReading, Slope, TrialRoll, fall_line, rolled_slope
 from ...core.measure.limits import OutOfLimits
+from ...words.set.green import slope_words
 from ..base.shapes import Entry, InUnits
 
 router = APIRouter(prefix="/green", tags=["green"])
@@ -89,14 +90,14 @@ class PuttIn(Entry):
 def slope(entry: LevelsIn) -> SlopeOut:
     """The slope that level readings tell."""
     found = fall_line([LevelReading(it.azimuth_deg, it.falls_percent) for it in entry.readings])
-    return SlopeOut(slope=found, words=found.words)
+    return SlopeOut(slope=found, words=slope_words(found))
 
 
 @router.post("/rolls")
 def rolls(entry: RollsIn) -> SlopeOut:
     """The slope that test rolls both ways tell."""
     found = rolled_slope([TrialRoll(it.way, it.length_m, it.drift_m) for it in entry.rolls], entry.green_speed_ft)
-    return SlopeOut(slope=found, words=found.words)
+    return SlopeOut(slope=found, words=slope_words(found))
 
 
 @router.post("/drops")

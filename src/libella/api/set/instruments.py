@@ -11,6 +11,7 @@ from ...core.instruments import About, Aid, Dimension, Quantity, Zone, between, 
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
 from ...core.measure.side import Side
 from ...core.measure.units import Units, about
+from ...words.set.string import string_words
 from ..base.shapes import Entry, InUnits, Words40
 
 router = APIRouter(prefix="/instruments", tags=["instruments"])
@@ -87,7 +88,7 @@ def string(entry: StringIn, units: InUnits = "metric") -> StringOut:
     """What an upright string covers for these eyes, and what makes it true."""
     sight = StringSight(entry.eyes_inside_m, entry.eye_height_m, entry.string_height_m)
     return StringOut(
-        words=sight.words(units),
+        words=string_words(sight, units),
         shift_inside_m=sight.shift_inside_m,
         lean_about_ball_deg=sight.lean_about_ball_deg,
         lean_planted_deg=sight.lean_planted_deg,

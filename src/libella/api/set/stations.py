@@ -16,13 +16,14 @@ from ...core.instruments import Measures, Remedy, Rig, Sight
 from ...core.measure.limits import OutOfLimits
 from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
-from ...core.set.proof import NOT_PROVED, WAYS, Proof, Repeatability, Way, repeatability
+from ...core.set.proof import NOT_PROVED, USUAL_DOUBT_M, Proof, Repeatability, Way, repeatability
 from ...core.set.proposal import propose
 from ...lessons.set import bag, stations
 from ...lessons.set.stations import AidEntry, StationEntry, entry_of
 from ...lessons.values import KeptStation
 from ...words.set.briefing import allows, breaks, trust
 from ...words.set.objections import Objection, objection_words
+from ...words.set.proof import WAYS
 from ...words.set.station import change_words, proposal_words, station_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words40
 from .green import PuttIn
@@ -249,7 +250,7 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
 @router.get("/ways")
 def ways() -> list[WayOut]:
     """The ways of proving a line."""
-    return [WayOut(way=way, name=it.name, doubt_m=it.doubt_m) for way, it in WAYS.items()]
+    return [WayOut(way=way, name=name, doubt_m=USUAL_DOUBT_M[way]) for way, name in WAYS.items()]
 
 
 @router.post("/check")

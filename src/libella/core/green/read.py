@@ -5,7 +5,6 @@ from typing import Final, Literal
 
 from ..measure.constants import BALL_M, HOLE_M
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, tape
 
 Place = Literal["centre", "inside_edge", "edge", "outside"]
 Side = Literal["left", "right"]
@@ -38,16 +37,6 @@ class Read:
         edge = HOLE_M / 2
         off = {"centre": 0.0, "inside_edge": edge - BALL_M / 2, "edge": edge, "outside": edge + self.outside_m}
         return off[self.place] if self.side == "right" else -off[self.place]
-
-    def words(self, units: Units) -> str:
-        """As a coach says it: "left edge", "4 cm outside right"."""
-        if self.place == "centre":
-            return "the centre"
-        if self.place == "inside_edge":
-            return f"just inside the {self.side} edge"
-        if self.place == "edge":
-            return f"the {self.side} edge"
-        return f"{tape(self.outside_m, units)} outside {self.side}"
 
 
 CENTRE: Final = Read()

@@ -51,19 +51,6 @@ class Slope:
     right_doubt: float
     azimuth_doubt_deg: float | None
 
-    @property
-    def words(self) -> str:
-        """Where it falls, with its doubt, and how sure that is."""
-        doubt = max(self.forward_doubt, self.right_doubt)
-        if self.fall_percent < max(2 * doubt, 0.05):
-            return f"Level, as far as these readings tell (± {max(0.1, 2 * doubt):.1f} %)."
-        turn = (self.azimuth_deg + 180) % 360 - 180
-        side = "" if abs(turn) < 0.5 else (" right" if turn > 0 else " left")
-        where = f"Falls {self.fall_percent:.1f} %, {abs(turn):.0f}°{side} of the line"
-        if self.azimuth_doubt_deg is None:
-            return f"{where}. Which way is not sure."
-        return f"{where} (± {max(1, math.ceil(2 * self.azimuth_doubt_deg))}°)."
-
 
 def fall_line(readings: Sequence[LevelReading], *, resolution_percent: float = LEVEL_RESOLUTION) -> Slope:
     """Least squares of falls = f·cos(azimuth) + r·sin(azimuth): two terms, no constant.

@@ -200,15 +200,13 @@ class Aid(ABC):
         return {it.name: getattr(self, it.name) for it in self.dimensions()}
 
     def sizes_said(self, units: Units) -> str:
-        """The dimensions in words: "ball to gate 50 cm, inside width 60 mm"."""
+        """The dimensions in words: "Ball to gate 50 cm, Inside width 60 mm"."""
         signs = {"deg": "°", "%": " %"}
         said = (
             tape(value, units) if it.unit == "m" else f"{value:g}{signs[it.unit]}"
             for it, value in zip(self.dimensions(), self.sizes().values(), strict=True)
         )
-        return ", ".join(
-            f"{it.label[0].lower()}{it.label[1:]} {size}" for it, size in zip(self.dimensions(), said, strict=True)
-        )
+        return ", ".join(f"{it.label} {size}" for it, size in zip(self.dimensions(), said, strict=True))
 
     @abstractmethod
     def interval(self, raw: Raw) -> Interval:

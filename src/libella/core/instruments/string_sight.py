@@ -10,7 +10,7 @@ from ..drawing.scene import Circle, Label, Line, Scene, Shape
 from ..golfer.hand import Hand
 from ..measure.constants import BALL_M
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, about, fine_degrees, tape
+from ..measure.units import Units, tape
 
 EYES = Bounds(-0.3, 0.3, "m")
 EYE_HEIGHT = Bounds(0.8, 2.0, "m")
@@ -61,22 +61,6 @@ class StringSight:
         """Lean of posts planted on the line at ground level: atan(e·(h − r)/((H − r)·h))."""
         return math.degrees(math.atan(self.shift_inside_m / self.string_height_m))
 
-    def words(self, units: Units) -> tuple[str, ...]:
-        """What it means for the coach, a sentence each."""
-        if abs(self.covers_outside_m(_BALL_R)) < 0.0005:
-            return ("An upright string is true for these eyes: it splits the ball.", _LASER_WORDS)
-        beyond = "outside" if self.eyes_inside_m > 0 else "inside"
-        towards = "inside" if self.eyes_inside_m > 0 else "outside"
-        covers = [about(self.covers_outside_m(z), 0.0, units) for z in (0.0, _BALL_R, BALL_M)]
-        return (
-            f"Upright, it covers a line {beyond} the true one: {covers[0]} at the ground, {covers[1]} at the ball's "
-            f"centre, {covers[2]} at its top. It would teach a wrong picture.",
-            f"Hang it {tape(abs(self.shift_inside_m), units)} {towards} the line and it splits the ball.",
-            f"Or lean the posts {towards}: {fine_degrees(self.lean_planted_deg)} planted on the line, "
-            f"{fine_degrees(self.lean_about_ball_deg)} turned about the height of the ball's centre.",
-            _LASER_WORDS,
-        )
-
     def from_behind(self, hand: Hand, units: Units) -> Scene:
         """The line from behind, to scale: ball, upright string, the string moved, and both lines of sight; mm."""
         golfer = -1 if hand == "right" else 1
@@ -101,12 +85,6 @@ class StringSight:
             "Thick: the line of sight through the ball's centre, which the moved string lies on."
         )
         return Scene(-420, eye[1] - 80, 420, 40, words, tuple(shapes))
-
-
-_LASER_WORDS = (
-    "A laser on the ground, or on a tripod over the line, needs none of this: its light lies in one upright plane, "
-    "wherever it is seen from."
-)
 
 
 def eyes_from_cover(covers_outside_m: float, height_m: float, eye_height_m: float, string_height_m: float) -> float:

@@ -29,10 +29,10 @@ def from_above(station: Station, hand: Hand, units: Units) -> Scene:
     ground = [*_shoes(hand), *_ground(station)]
     to_hole = Tape(0, 0, length, 0, tape(station.putt.distance_m, units), 2, "putt")
     shapes: list[Shape] = [*ground, *laid, mirrored(to_hole) if hand == "left" else to_hole]
-    beside = "".join(f", {it.about.name.lower()}" for it in station.aids)
+    beside = "".join(f", {it.about.said}" for it in station.aids)
     words = (
         f"From above: ball at left, hole {tape(station.putt.distance_m, units)} away at right, "
-        f"{station.rig.about.name.lower()} at {tape(station.rig.station_m, units)}{beside}."
+        f"{station.rig.about.said} at {tape(station.rig.station_m, units)}{beside}."
     )
     left, right = _along(station, shapes)
     _, top, _, bottom = reach(laid)

@@ -13,23 +13,18 @@ from ..measure.angle import angle_deg
 from ..measure.limits import Bounds, OutOfLimits
 
 Way = Literal["none", "second_laser", "tape", "rolled", "string"]
+HiddenBy = Literal["zero", "end", "ball", "slope"]
+"""The rig's zero against the line, one post or end placed by tape, the ball beside its spot, the slope's own doubt."""
 
 
-@dataclass(frozen=True, slots=True)
-class WayWords:
-    """A way of proving a line, and how well it usually places the rig's zero (standard uncertainty, m): an opinion."""
-
-    name: str
-    doubt_m: float
-
-
-WAYS: dict[Way, WayWords] = {
-    "none": WayWords("Not yet", 0.004),
-    "second_laser": WayWords("A second laser", 0.001),
-    "tape": WayWords("Tape to both edges", 0.0015),
-    "string": WayWords("String over it", 0.0015),
-    "rolled": WayWords("Rolled both ways", 0.003),
+USUAL_DOUBT_M: Final[dict[Way, float]] = {
+    "none": 0.004,
+    "second_laser": 0.001,
+    "tape": 0.0015,
+    "string": 0.0015,
+    "rolled": 0.003,
 }
+"""How well each way of proving a line usually places the rig's zero (standard uncertainty, m): an opinion."""
 
 OFFSET = Bounds(-0.1, 0.1, "m")
 DOUBT = Bounds(0.0, 0.05, "m")
@@ -54,7 +49,7 @@ class Proof:
 
     way: Way = "none"
     offset_m: float = 0.0
-    doubt_m: float = WAYS["none"].doubt_m
+    doubt_m: float = USUAL_DOUBT_M["none"]
     zero_deg: float = 0.0
     noise_deg: float = 0.0
     checks: int = 0
@@ -104,7 +99,7 @@ def repeatability(read_deg: Sequence[float], known_deg: float = 0.0) -> Repeatab
 class Hidden:
     """One thing that can hide a false bias: how far off it may be (m) and what that is at the rig (degrees)."""
 
-    name: str
+    by: HiddenBy
     length_m: float
     bias_deg: float
 
@@ -131,11 +126,11 @@ def budget(
     spot_m : how far off its spot the ball is put back
     """
     parts = [
-        Hidden("The rig's zero against the line", proof.doubt_m, proof.doubt_m),
-        Hidden("One post or end placed by tape", tape_m, tape_m / 2),
-        Hidden("The ball beside its spot", spot_m, spot_m),
-        Hidden("The slope's own doubt", drift_m, drift_m),
+        Hidden("zero", proof.doubt_m, proof.doubt_m),
+        Hidden("end", tape_m, tape_m / 2),
+        Hidden("ball", spot_m, spot_m),
+        Hidden("slope", drift_m, drift_m),
     ]
-    found = [Hidden(it.name, it.length_m, angle_deg(it.bias_deg, rig_m)) for it in parts if it.length_m]
+    found = [Hidden(it.by, it.length_m, angle_deg(it.bias_deg, rig_m)) for it in parts if it.length_m]
     found.sort(key=lambda it: -it.bias_deg)
     return Budget(tuple(found), math.hypot(*(it.bias_deg for it in found)))

@@ -10,9 +10,11 @@ from ...core.green.slope import nearest_straight
 from ...core.measure.angle import angle_deg
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, fine_degrees, tape
-from ...core.set.proof import WAYS, budget
+from ...core.set.proof import budget
 from ...core.set.station import Station
 from ..shared.counts import counted
+from .green import read_words
+from .proof import CHECK, HIDES, PROVED
 
 _LEAVES_M = (0.001, 0.002, 0.005)
 
@@ -111,7 +113,7 @@ def _read(station: Station, units: Units) -> list[str]:
             f"{about(arrives.beside_m, 0.0, units)} {side_of(arrives.beside_m)} of its centre"
         )  # fmt: skip
         comes = f"it passes {off} and {'drops' if arrives.drops else 'misses'}"
-    said = [f"Your read, {putt.read.words(units)}, is {beside}. Started there at this pace {comes}."]
+    said = [f"Your read, {read_words(putt.read, units)}, is {beside}. Started there at this pace {comes}."]
     against = "your read" if putt.target == "read" else "the computed aim point"
     return [*said, f"Start errors are counted against {against}."]
 
@@ -128,9 +130,7 @@ def trust(station: Station, units: Units) -> tuple[str, ...]:
     """What the proof of the line is worth here, a sentence each."""
     proof, rig_m = station.proof, station.rig.station_m
     said = [
-        f"Proved: {WAYS[proof.way].name.lower()}."
-        if proof.is_proved
-        else "The line is not proved: no verdict on it can be clear."
+        PROVED[proof.way],
     ]
     said.append(
         f"The rig's own aim is known to ± {fine_degrees(station.shared_deg)} (one standard deviation). "
@@ -144,8 +144,11 @@ def trust(station: Station, units: Units) -> tuple[str, ...]:
     hidden = budget(proof, rig_m, drift_m=station.putt.drift_doubt_m(rig_m))
     largest = hidden.contributors[0]
     said.append(
-        f"This station can hide {fine_degrees(hidden.total_deg)} of false bias; most of it: {largest.name.lower()} "
-        f"({tape(largest.length_m, units)}, {fine_degrees(largest.bias_deg)})."
+        HIDES[largest.by].format(
+            total=fine_degrees(hidden.total_deg),
+            size=tape(largest.length_m, units),
+            bias=fine_degrees(largest.bias_deg),
+        )
     )
     return tuple(said)
 
@@ -163,7 +166,7 @@ def tape_list(station: Station, hand: Hand, units: Units) -> tuple[str, ...]:
             f"Line: from the spot to the aim point {tape(round(abs(aim_m), 3), units)} {side_of(aim_m)} of the hole's "
             f"centre, {tape(putt.distance_m, units)} away."
         )
-    said.append(f"Check the line a second way: {WAYS[station.proof.way].name.lower()}.")
+    said.append(CHECK[station.proof.way])
     for aid in (rig, *station.aids):
         where = ""
         if aid is rig and station.across_m:

@@ -1,0 +1,31 @@
+"""A green and what a coach reads of it, in words."""
+
+import math
+
+from ...core.green.read import Read
+from ...core.green.slope import Slope
+from ...core.measure.units import Units, tape
+
+
+def read_words(it: Read, units: Units) -> str:
+    """As a coach says it: "the left edge", "4 cm outside right"."""
+    if it.place == "centre":
+        return "the centre"
+    if it.place == "inside_edge":
+        return f"just inside the {it.side} edge"
+    if it.place == "edge":
+        return f"the {it.side} edge"
+    return f"{tape(it.outside_m, units)} outside {it.side}"
+
+
+def slope_words(it: Slope) -> str:
+    """Where it falls, with its doubt, and how sure that is."""
+    doubt = max(it.forward_doubt, it.right_doubt)
+    if it.fall_percent < max(2 * doubt, 0.05):
+        return f"Level, as far as these readings tell (± {max(0.1, 2 * doubt):.1f} %)."
+    turn = (it.azimuth_deg + 180) % 360 - 180
+    side = "" if abs(turn) < 0.5 else (" right" if turn > 0 else " left")
+    where = f"Falls {it.fall_percent:.1f} %, {abs(turn):.0f}°{side} of the line"
+    if it.azimuth_doubt_deg is None:
+        return f"{where}. Which way is not sure."
+    return f"{where} (± {max(1, math.ceil(2 * it.azimuth_doubt_deg))}°)."
