@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from libella.core.instruments.string_sight import StringSight, eyes_from_cover
 from libella.core.measure.constants import BALL_M
 from libella.core.measure.limits import OutOfLimits
+from libella.words.set.string import string_words
 
 from ..estimate.reference import cases
 
@@ -53,11 +54,12 @@ def test_eyes_outside_mirror_eyes_inside(e, eye_height, height):
 
 
 def test_in_words():
-    inside = StringSight(0.04, 1.5, 0.2).words("metric")
+    inside = string_words(StringSight(0.04, 1.5, 0.2), "metric")
     assert "outside the true one" in inside[0] and "inside the line" in inside[1] and "°" in inside[2]
-    assert "true for these eyes" in StringSight(0.0, 1.5, 0.2).words("metric")[0]
+    assert "true for these eyes" in string_words(StringSight(0.0, 1.5, 0.2), "metric")[0]
     assert all(
-        "upright plane" in it.words("feet")[-1] for it in (StringSight(0.0, 1.5, 0.2), StringSight(-0.1, 1.5, 0.2))
+        "upright plane" in string_words(it, "feet")[-1]
+        for it in (StringSight(0.0, 1.5, 0.2), StringSight(-0.1, 1.5, 0.2))
     )
 
 

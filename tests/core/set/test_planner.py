@@ -136,11 +136,8 @@ def test_what_is_proposed_for_a_putt_has_nothing_against_it_by_itself():
 def test_a_stake_in_the_hole_is_refused_with_its_dimension():
     with pytest.raises(OutOfLimits) as refused:
         Station(PUTT, GATE, aids=(lay("plumb", {}), lay("elevated_string", {"behind_m": 0.7, "length_m": 3.2})))
-    assert (
-        refused.value.field == "aids.1.length_m"
-        and refused.value.unit == "m"
-        and "54 mm" in refusal(refused.value).limit
-    )
+    assert (refused.value.field, refused.value.unit) == ("aids.1.length_m", "m")
+    assert "54 mm" in refusal(refused.value).limit
 
 
 def test_too_many_aids_and_a_rig_far_aside_are_refused():
@@ -208,7 +205,7 @@ def test_the_tape_list_goes_from_the_spot_to_the_line_to_the_rig():
     rows = tape_list(station, "left", "metric")
     assert rows[0] == "Mark the ball's spot."
     assert "left of the hole's centre" in rows[1] and "3.00 m away" in rows[1]
-    assert rows[3].startswith("Gate of pegs: ball to gate 50 cm") and "4 mm right of the line" in rows[3]
+    assert rows[3].startswith("Gate of pegs: Ball to gate 50 cm") and "4 mm right of the line" in rows[3]
     assert rows[4].startswith("Rod along the toes")
     assert "stands on the right" in rows[-1]
 

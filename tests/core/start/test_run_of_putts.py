@@ -17,7 +17,7 @@ from libella.core.start.ladder import three_in_four_deg
 from libella.core.start.notes import checked_notes
 from libella.core.start.pauses import Pauses, nudges, stand
 from libella.core.start.stroke import Zero, checked_measures, match, zero_of
-from tests.said import rung
+from tests.said import refusal, rung
 
 from ..estimate.reference import HANDBOOK, cases, intervals
 

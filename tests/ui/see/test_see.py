@@ -69,7 +69,7 @@ def test_a_rod_is_turned_and_a_place_is_pointed_to(page: Page):
     page.get_by_label("Rod’s far end", exact=True).fill("40")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Begin asking").click()
-    expect(page.get_by_text("Rod's far end is 40 m; it must be 500 mm to 15 m.").first).to_be_visible()
+    expect(page.get_by_text("Rod’s far end is 40 m; it must be 500 mm to 15 m.").first).to_be_visible()
     page.get_by_label("Rod’s far end", exact=True).fill("2")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Begin asking").click()

@@ -9,6 +9,7 @@ from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
 from ...core.estimate.comparison import Comparison
 from ...core.judge.comparing import Compared, Question
+from ...core.measure.units import Units
 from ...core.start.turns import Order
 from ...lessons.judge import comparisons
 from ...lessons.judge.comparisons import ComparisonSheet
@@ -16,7 +17,7 @@ from ...lessons.start.comparisons import ComparisonEntry, Condition, plan_compar
 from ...words.judge.comparison import QUESTIONS, compared_words
 from ...words.judge.tables import Table, table_words
 from ...words.start.run import ORDERS, turn_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, ShortWords, Words20
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords, Words20
 from ..start.blocks import BlockKept
 
 router = APIRouter(tags=["comparisons"])
@@ -61,7 +62,7 @@ class ComparedOut(BaseModel):
     note: str
 
     @staticmethod
-    def of(it: Compared) -> "ComparedOut":
+    def of(it: Compared, units: Units) -> "ComparedOut":
         said = compared_words(it)
         pairs = [
             PairOut(
@@ -69,7 +70,7 @@ class ComparedOut(BaseModel):
             )
             for pair, words in zip(it.pairs, said.pairs, strict=True)
         ]
-        table = None if it.table is None else table_words(it.table, "metric")
+        table = None if it.table is None else table_words(it.table, units)
         return ComparedOut(headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note)
 
 
@@ -99,7 +100,7 @@ class ComparisonOut(BaseModel):
 
 
 @router.put("/comparisons/{id}")
-def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn) -> ComparisonOut:
+def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn, units: InUnits = "metric") -> ComparisonOut:
     """Plan a comparison: a block for each condition is started."""
     told = ComparisonEntry(
         lesson_id=entry.lesson_id,
@@ -116,29 +117,32 @@ def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn) -> Comp
     )
     plan_comparison(desk, id, told)
     request.app.state.live.tell(entry.lesson_id, "block")
-    return _out(comparisons.comparison_sheet(desk, id))
+    return _out(comparisons.comparison_sheet(desk, id), units)
 
 
 @router.get("/comparisons/{id}")
-def one(desk: AtDesk, id: UUID) -> ComparisonOut:
-    return _out(comparisons.comparison_sheet(desk, id))
+def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> ComparisonOut:
+    return _out(comparisons.comparison_sheet(desk, id), units)
 
 
 @router.get("/lessons/{id}/comparisons")
-def of_lesson(desk: AtDesk, id: UUID) -> list[ComparisonOut]:
+def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> list[ComparisonOut]:
     """The comparisons of a lesson, oldest first."""
-    return [_out(it) for it in comparisons.comparisons_of(desk, id)]
+    return [_out(it, units) for it in comparisons.comparisons_of(desk, id)]
 
 
 @router.get("/compare")
 def compare(
-    desk: AtDesk, question: Question = "line", blocks: list[UUID] = Query(min_length=2, max_length=5)
+    desk: AtDesk,
+    question: Question = "line",
+    units: InUnits = "metric",
+    blocks: list[UUID] = Query(min_length=2, max_length=5),
 ) -> ComparedOut:
     """Any blocks beside the first of them, planned so or not."""
-    return ComparedOut.of(comparisons.compare_blocks(desk, blocks, question))
+    return ComparedOut.of(comparisons.compare_blocks(desk, blocks, question, units), units)
 
 
-def _out(it: ComparisonSheet) -> ComparisonOut:
+def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
     row = it.comparison
     blocks = [BlockKept.model_validate(sheet.block) for sheet in it.sheets]
     at = it.turn.condition
@@ -155,5 +159,5 @@ def _out(it: ComparisonSheet) -> ComparisonOut:
         plan=[PlannedPutt(block_id=blocks[it.condition].id, nth=it.nth) for it in it.plan],
         turn=None if at is None else blocks[at].id,
         turn_words=turn_words(it.turn, it.names),
-        compared=ComparedOut.of(it.compared),
+        compared=ComparedOut.of(it.compared, units),
     )

@@ -8,6 +8,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ...core.judge.comparing import Arm, Compared, Question, compared
+from ...core.measure.units import Units, tape
 from ...core.start.turns import PlannedPutt, Turn
 from ...store.tables import BlockRow, ComparisonRow, LessonRow
 from ..desk.desk import Desk
@@ -53,7 +54,7 @@ def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
         return [_sheet(desk, session, it) for it in values_of(KeptComparison, rows)]
 
 
-def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question) -> Compared:
+def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question, units: Units) -> Compared:
     """Any blocks set beside the first, whether planned so or not: a block with putts to come is told as so far."""
     with desk.transaction() as session:
         sheets = {it.block.id: it for it in blocks_where(desk, session, BlockRow.id.in_(ids))}
@@ -64,7 +65,7 @@ def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question) -> Compa
     arms: list[Arm] = []
     for n, it in enumerate(ordered):
         twice = names.count(names[n]) > 1
-        arms.append(_arm(it, f"{names[n]}, {it.block.distance_m:g} m, {n + 1}." if twice else names[n]))
+        arms.append(_arm(it, f"{names[n]}, {tape(it.block.distance_m, units)}, {n + 1}." if twice else names[n]))
     final = all(len(arm.readings) >= it.block.planned for arm, it in zip(arms, ordered, strict=True))
     return compared(arms, question, final=final)
 

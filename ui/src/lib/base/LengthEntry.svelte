@@ -1,6 +1,6 @@
 <!-- A length: stored in metres, shown in the coach's units. -->
 <script lang="ts">
-  import { rulerFor, shown, stepOn, typed } from '$lib/base/length'
+  import { rulerFor, shown, stepOn, typed, unitBeside } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import { entry } from '$lib/data/vocabulary.svelte'
   import Stepper from './Stepper.svelte'
@@ -32,7 +32,8 @@
 <Stepper
   label={label ?? told.label}
   hint={hint ?? told.hint}
-  unit={ruler.unit}
+  unit={unitBeside(ruler)}
+  typedIn={ruler.unit}
   text={shown(value, ruler)}
   read={(text) => typed(text, ruler)}
   step={(direction) => onvalue(Math.min(high, Math.max(low, Math.round((value + direction * size) * 1e5) / 1e5)))}

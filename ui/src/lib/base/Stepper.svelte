@@ -3,6 +3,8 @@
   interface Props {
     label: string
     unit: string
+    /** The unit a bare number is read in, where what stands in the entry has its own. */
+    typedIn?: string
     hint?: string
     /** What the entry says now, and how typed text becomes a value (NaN: not readable). */
     text: string
@@ -11,14 +13,14 @@
     onvalue: (value: number) => void
     error?: string | undefined
   }
-  let { label, unit, hint = '', text, read, step, onvalue, error }: Props = $props()
+  let { label, unit, typedIn = unit, hint = '', text, read, step, onvalue, error }: Props = $props()
 
   const id = $props.id()
   let draft = $state<string | null>(null)
   // What stood there when the entry was entered: an answer that comes just then must not change it under the cursor.
   let held = $state<string | null>(null)
   let unread = $state(false)
-  const wrong = $derived(unread ? `${label}: write a number${unit && ` in ${unit}, or with its unit`}.` : error)
+  const wrong = $derived(unread ? `${label}: write a number${typedIn && ` in ${typedIn}, or with its unit`}.` : error)
 
   function take(): void {
     if (draft === null) return
@@ -44,7 +46,7 @@
       <input
         {id}
         class="entry h-full rounded-none border-x-0 text-lg font-semibold {unit ? 'pr-9' : ''}"
-        inputmode="decimal"
+        inputmode={typedIn === unit ? 'decimal' : 'text'}
         autocomplete="off"
         value={draft ?? held ?? text}
         aria-invalid={wrong ? 'true' : undefined}

@@ -1,6 +1,6 @@
 /** Lengths as typed and as shown: what is shown is read back, in either system. */
 import { describe, expect, it } from 'vitest'
-import { rulerFor, shown, stepOn, typed } from './length'
+import { rulerFor, shown, stepOn, typed, withUnit } from './length'
 
 describe('a length', () => {
   it('is shown in eighths of an inch, as a ruler shows it', () => {
@@ -9,6 +9,16 @@ describe('a length', () => {
     expect(shown(0.0627, ruler)).toBe('2 1/2')
     expect(shown(-0.00635, ruler)).toBe('−1/4')
     expect(shown(0, ruler)).toBe('0')
+  })
+  it('is shown in feet and inches where it is long', () => {
+    const ruler = rulerFor(5, 'feet')
+    expect(shown(2.5, ruler)).toBe('8′ 2 3/8″')
+    expect(shown(2.4384, ruler)).toBe('8′')
+    expect(shown(0.019, ruler)).toBe('3/4″')
+    expect(shown(-0.4572, ruler)).toBe('−1′ 6″')
+    expect(withUnit(2.5, ruler)).toBe('8 ft 2 3/8 in')
+    expect(typed('−1′ 6″', ruler)).toBeCloseTo(-0.4572)
+    expect(typed('8.5', ruler)).toBeCloseTo(2.5908)
   })
   it('is read as it is shown', () => {
     for (const units of ['metric', 'feet'] as const)

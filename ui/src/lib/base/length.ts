@@ -20,6 +20,8 @@ const TYPED: Record<string, number> = {
   ft: 0.3048,
   "'": 0.3048,
 }
+const EIGHTH_M = 0.0254 / 8
+const FOOT = 96
 
 /** The unit in which an entry that may be as long as `high` metres is shown. */
 export function rulerFor(high: number, units: Units): Ruler {
@@ -34,15 +36,27 @@ export function stepOn(ruler: Ruler, metres: number): number {
   return Math.max(ruler === FT ? part / 2 : part, Math.round(metres / part) * part)
 }
 
-/** A length in a ruler's unit, without needless zeros; inches in eighths, as a ruler shows them. */
+/** A length as it stands in an entry: in the ruler's unit, inches in eighths, feet folded into feet and inches (8′ 2 1/2″). */
 export function shown(metres: number, ruler: Ruler): string {
-  if (ruler === IN) return eighths(Math.round((metres / ruler.metres) * 8))
+  if (ruler === IN) return eighths(Math.round(metres / EIGHTH_M))
+  if (ruler === FT) return folded(metres, '′', '″')
   return String(Number((metres / ruler.metres).toFixed(ruler.decimals)))
 }
 
 /** The same with its unit, to be read. */
 export function withUnit(metres: number, ruler: Ruler): string {
-  return `${shown(metres, ruler)} ${ruler.unit}`
+  return ruler === FT ? folded(metres, ' ft', ' in') : `${shown(metres, ruler)} ${ruler.unit}`
+}
+
+/** The unit beside an entry; none where what stands in it has its own. */
+export const unitBeside = (ruler: Ruler): string => (ruler === FT ? '' : ruler.unit)
+
+/** Feet and inches, to the eighth: "8 ft 2 1/2 in", "8 ft", "3/4 in". */
+function folded(metres: number, foot: string, inch: string): string {
+  const count = Math.round(metres / EIGHTH_M)
+  const [feet, rest] = [Math.floor(Math.abs(count) / FOOT), Math.abs(count) % FOOT]
+  const parts = [feet ? `${feet}${foot}` : '', rest || !feet ? `${eighths(rest)}${inch}` : '']
+  return (count < 0 ? '−' : '') + parts.filter(Boolean).join(' ')
 }
 
 function eighths(count: number): string {
@@ -61,9 +75,12 @@ function unfolded(said: string): string {
 
 /** Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"). */
 export function typed(text: string, ruler: Ruler): number {
-  const said = unfolded(text.trim().toLowerCase().replaceAll(',', '.').replaceAll('−', '-'))
-  if (/^-?\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
-  const parts = [...said.matchAll(/(-?\d*\.?\d+)\s*(mm|cm|m|in|ft|"|')/g)]
+  const plain = text.trim().toLowerCase().replaceAll(',', '.').replaceAll('′', "'").replaceAll('″', '"').replace(/^−/, '-')
+  // A sign before feet and inches is that of both.
+  if (plain.startsWith('-')) return -typed(plain.slice(1), ruler)
+  const said = unfolded(plain)
+  if (/^\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
+  const parts = [...said.matchAll(/(\d*\.?\d+)\s*(mm|cm|m|in|ft|"|')/g)]
   if (!parts.length || parts.map((it) => it[0]).join('').replaceAll(' ', '') !== said.replaceAll(' ', '')) return NaN
   return parts.reduce((sum, [, number, unit]) => sum + Number(number) * (TYPED[unit as string] as number), 0)
 }

@@ -49,8 +49,8 @@ export function lastJudged(id: string) {
 /** The comparisons planned in a lesson, oldest first. */
 export function comparisonsQuery(id: () => string) {
   return createQuery(() => ({
-    queryKey: key.comparisons(id()),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/comparisons', { params: { path: { id: id() } } })),
+    queryKey: inUnits(key.comparisons(id())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/comparisons', { params: { path: { id: id() }, query: units() } })),
     placeholderData: (before) => before,
   }))
 }

@@ -11535,7 +11535,10 @@ export interface operations {
     };
     comparisons_one: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -11637,7 +11640,10 @@ export interface operations {
     };
     comparisons_plan: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -11743,7 +11749,10 @@ export interface operations {
     };
     comparisons_of_lesson: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -11847,6 +11856,8 @@ export interface operations {
         parameters: {
             query: {
                 question?: "line" | "spread" | "window";
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
                 blocks: string[];
             };
             header?: never;

@@ -26,8 +26,8 @@ type Block = Pick<Shapes['BlockOut'], 'id' | 'putts'>
 /** Two blocks set beside each other, under one question. */
 export function comparedQuery(one: () => Block, other: () => Block | undefined, question: () => 'line' | 'spread' | 'window') {
   return createQuery(() => ({
-    queryKey: [...key.compared(one().id, other()?.id ?? ''), question(), one().putts, other()?.putts],
-    queryFn: () => ask(api.GET('/api/compare', { params: { query: { blocks: [one().id, other()?.id ?? ''], question: question() } } })),
+    queryKey: inUnits(key.compared(one().id, other()?.id ?? ''), question(), one().putts, other()?.putts),
+    queryFn: () => ask(api.GET('/api/compare', { params: { query: { blocks: [one().id, other()?.id ?? ''], question: question(), ...units() } } })),
     enabled: Boolean(other()),
   }))
 }
