@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from libella.core.drawing.scene import Tape
 from libella.core.green.putt import Putt
-from libella.core.instruments import Aid, Rig, instrument, instruments, lay
+from libella.core.instruments import Aid, Rig, instrument, instruments, lay, usual_sizes
 from libella.core.instruments.ball_gate import BallGate
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
@@ -262,3 +262,14 @@ def test_a_ruler_has_no_strictness_and_a_gate_can_be_too_narrow():
         Board().tuned(1.0)
     with pytest.raises(OutOfLimits, match="inside_width_m"):
         PegGate(distance_m=0.3).tuned(0.05)
+
+
+def test_a_ruler_laid_by_a_coach_in_feet_is_marked_in_parts_of_an_inch():
+    assert usual_sizes("board", {}, "metric") == {}
+    assert usual_sizes("board", {}, "feet")["mark_m"] == pytest.approx(0.0254 / 4)
+    # What was said stands; and a gap read finer than an eighth is read as finely in inches.
+    assert usual_sizes("board", {"mark_m": 0.003}, "feet") == {"mark_m": 0.003}
+    assert usual_sizes("square", {}, "feet") == {}
+    assert usual_sizes("sundial", {"a": 1}, "feet") == {"a": 1}
+    zones = lay("board", usual_sizes("board", {}, "feet")).zones("feet")
+    assert {round(it.raw["offset_m"] / 0.0254 * 4, 6) % 1 for it in zones if "offset_m" in it.raw} == {0.0}

@@ -11,7 +11,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.estimate import Summary
-from ...core.instruments import instruments
+from ...core.instruments import instruments, usual_sizes
 from ...lessons.aim import aims
 from ...lessons.aim.aims import AimEntry
 from ...words.aim.links import CUES as CUE_NAMES
@@ -167,7 +167,10 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
 @router.put("/aim-sets/{id}")
 def begin(desk: AtDesk, id: UUID7, entry: AimSetIn, units: InUnits = "metric") -> AimOut:
     """Begin a set."""
-    aims.begin_set(desk, id, AimEntry(**{it.name: getattr(entry, it.name) for it in fields(AimEntry)}))
+    told = {it.name: getattr(entry, it.name) for it in fields(AimEntry)}
+    if entry.kind is not None:
+        told["sizes"] = usual_sizes(entry.kind, entry.sizes, units)
+    aims.begin_set(desk, id, AimEntry(**told))
     return of_lesson(desk, entry.lesson_id, units)
 
 

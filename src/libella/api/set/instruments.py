@@ -7,7 +7,7 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
-from ...core.instruments import About, Aid, Dimension, Quantity, Zone, between, instruments, lay
+from ...core.instruments import About, Aid, Dimension, Quantity, Zone, between, instruments, lay, usual_sizes
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
 from ...core.measure.side import Side
 from ...core.measure.units import Units, about
@@ -59,8 +59,8 @@ def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
         InstrumentOut(
             about=it.about,
             quantity=it.about.quantity,
-            dimensions=list(it.dimensions()),
-            picture=it.laid({}).picture(units),
+            dimensions=list(it.dimensions(units)),
+            picture=it.laid(usual_sizes(it.about.kind, {}, units)).picture(units),
         )
         for it in instruments().values()
     ]
@@ -139,7 +139,7 @@ class LayIn(Entry):
 @router.post("/entry")
 def entry(laid: LayIn, units: InUnits = "metric") -> EntryPicture:
     """How an instrument is read, by itself: its picture, its zones and what each stands for; keeps nothing."""
-    aid = lay(laid.kind, laid.sizes)
+    aid = lay(laid.kind, usual_sizes(laid.kind, laid.sizes, units))
     return entry_picture(aid, aid.zones(units), units)
 
 

@@ -12,8 +12,9 @@ from ...core.golfer.level import Level
 from ...core.green.capture import Capture
 from ...core.green.putt import Target
 from ...core.green.read import Read
-from ...core.instruments import Measures, Remedy, Rig, Sight
+from ...core.instruments import Measures, Remedy, Rig, Sight, usual_sizes
 from ...core.measure.limits import OutOfLimits
+from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
 from ...core.set.proof import NOT_PROVED, USUAL_DOUBT_M, Proof, Repeatability, Way, repeatability
@@ -73,12 +74,13 @@ class LaidIn(PuttIn):
     proof: ProofIn = Field(default_factory=lambda: ProofIn())
     aids: list[AidIn] = Field(default_factory=list[AidIn], max_length=20)
 
-    def entry(self) -> StationEntry:
+    def entry(self, units: Units = "metric") -> StationEntry:
+        """As told; in feet a ruler of which nothing was said has marks in inches."""
         taken = {
-            "rig_sizes_m": dict(self.rig_sizes_m),
+            "rig_sizes_m": usual_sizes(self.rig_kind, self.rig_sizes_m, units),
             "proof": self.proof.proof(),
             "read": self.read and self.read.read(),
-            "aids": tuple(AidEntry(it.kind, dict(it.sizes)) for it in self.aids),
+            "aids": tuple(AidEntry(it.kind, usual_sizes(it.kind, it.sizes, units)) for it in self.aids),
         }
         plain = {it.name: getattr(self, it.name) for it in fields(StationEntry) if it.name not in taken}
         return StationEntry(**plain, **taken)
@@ -176,7 +178,7 @@ class Preview(BaseModel):
 @router.post("/preview")
 def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview:
     """What this station would show and see; keeps nothing."""
-    station = plan.entry().station()
+    station = plan.entry(units).station()
     window = station.putt.window
     abouts = [it.about for it in (station.rig, *station.aids)]
     return Preview(
@@ -254,9 +256,9 @@ def ways() -> list[WayOut]:
 
 
 @router.post("/check")
-def check(entry: CheckIn) -> Repeatability:
+def check(entry: CheckIn, units: InUnits = "metric") -> Repeatability:
     """Zero offset and reading noise of a rig from repeated readings; keeps nothing."""
-    rig = entry.entry().station().rig
+    rig = entry.entry(units).station().rig
     return repeatability([rig.interval(raw).anchor for raw in entry.raws], entry.known_deg)
 
 

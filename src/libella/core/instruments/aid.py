@@ -178,8 +178,8 @@ class Aid(ABC):
         return
 
     @classmethod
-    def dimensions(cls) -> tuple[Dimension, ...]:
-        """The dimensions to lay out, in laying order."""
+    def dimensions(cls, units: Units = "metric") -> tuple[Dimension, ...]:
+        """The dimensions to lay out, in laying order, with what is usual for a coach in these units."""
 
         def of(it: Field[Any]) -> Dimension:
             return Dimension(name=it.name, **it.metadata)

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from functools import cache
 
 from ..measure.limits import OutOfLimits
+from ..measure.units import Units
 from .aid import Aid
 
 
@@ -30,6 +31,15 @@ def instrument(kind: str) -> type[Aid]:
     if kind not in known:
         raise OutOfLimits("kind", "no_instrument", named=str(kind), known=tuple(known))
     return known[kind]
+
+
+def usual_sizes(kind: str, told: Mapping[str, float], units: Units) -> dict[str, float]:
+    """The sizes told of an instrument, and those that are usual otherwise for a coach in these units than in metres."""
+    known = instruments().get(kind)
+    # What is no instrument is refused where it is laid.
+    usual = known.dimensions(units) if known else ()
+    metric = known.dimensions() if known else ()
+    return {it.name: it.default for it in usual if it not in metric} | dict(told)
 
 
 def lay(kind: str, sizes: Mapping[str, float]) -> Aid:

@@ -7,7 +7,7 @@ from typing import ClassVar
 from ..green.putt import Putt
 from ..measure.units import Units, fine_degrees, tape
 from .rig import Remedy, Rig, Sight
-from .scale import MOST_MARKS, Scale
+from .scale import INCH_MARKS_M, MOST_MARKS, Scale
 
 _COARSE_SHARE = 1 / 3
 _MARKS_M = (0.02, 0.01, 0.005, 0.002, 0.001)
@@ -42,6 +42,7 @@ class Ruled(Scale, Rig):
 
     def _finer(self, putt: Putt, units: Units) -> tuple[Remedy, ...]:
         third = putt.window.narrow_deg * _COARSE_SHARE
-        fits = (m for m in _MARKS_M if self._value(m / 2) - self._value(0) <= third)
+        marks = _MARKS_M if units == "metric" else INCH_MARKS_M
+        fits = (m for m in marks if self._value(m / 2) - self._value(0) <= third)
         readable = [m for m in fits if self.half_width_m / m <= MOST_MARKS]
         return (Remedy("mark_m", readable[0], f"Read to {tape(readable[0], units)}"),) if readable else ()

@@ -2,16 +2,20 @@
 
 import math
 from abc import abstractmethod
-from dataclasses import dataclass
-from typing import TYPE_CHECKING, ClassVar
+from dataclasses import dataclass, replace
+from typing import TYPE_CHECKING, ClassVar, Final
 
 from ..drawing.scene import Label, Line, Scene, Shape, box
+from ..measure.constants import INCH_M
 from ..measure.interval import Interval
 from ..measure.limits import OutOfLimits
 from ..measure.units import Units, fraction, tape
-from .aid import Aid, Raw, Zone, choice
+from .aid import Aid, Dimension, Raw, Zone, choice
 
 MOST_MARKS = 100
+INCH_MARKS_M: Final = tuple(INCH_M / parts for parts in (1, 2, 4, 8))
+"""What a ruler in inches is marked in, m: inches, halves, quarters, eighths."""
+_AS_FINE: Final = 1.5
 _ENDS = ("left", "right")
 
 
@@ -28,6 +32,11 @@ class Scale(Aid):
     @abstractmethod
     def _value(self, offset_m: float) -> float:
         """What a place on the ruler stands for, in the unit of the quantity; grows from left to right."""
+
+    @classmethod
+    def dimensions(cls, units: Units = "metric") -> tuple[Dimension, ...]:
+        known = super().dimensions(units)
+        return tuple(_in_inches(it) if units == "feet" and it.name == "mark_m" else it for it in known)
 
     def check(self) -> None:
         if self.half_width_m < self.mark_m:
@@ -143,3 +152,9 @@ def _inches(end_mm: float, tall_mm: float) -> list[Shape]:
         if end_mm - abs(x) > 0.05 * end_mm:
             found.append(Label(x, -tall_mm * 0.12, fraction(abs(n) * every, parts)))
     return found
+
+
+def _in_inches(mark: Dimension) -> Dimension:
+    """The smallest mark as a ruler in inches has it, where one is about as fine."""
+    nearest = min(INCH_MARKS_M, key=lambda it: abs(it - mark.default))
+    return replace(mark, default=nearest) if nearest <= mark.default * _AS_FINE else mark

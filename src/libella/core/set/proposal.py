@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from ..green.putt import Putt
 from ..instruments.aid import Aid, Measures
-from ..instruments.registry import instruments
+from ..instruments.registry import instruments, usual_sizes
 from ..instruments.rig import Rig, Sight
 from ..measure.units import Units
 from .kit import Needed, needed
@@ -43,7 +43,7 @@ def propose(
 
 
 def _laid(kind: type[Aid], putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units) -> Proposal:
-    aid = kind.laid({}).for_putt(putt, spread_deg)
+    aid = kind.laid(usual_sizes(kind.about.kind, {}, units)).for_putt(putt, spread_deg)
     sight = aid.sight(putt, spread_deg, units) if isinstance(aid, Rig) else None
     missing = tuple(it for it in needed([aid.about], bag) if not it.is_there)
     return Proposal(aid, sight, missing)

@@ -9212,7 +9212,10 @@ export interface operations {
     };
     stations_check: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -7,6 +7,7 @@
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { units } from '$lib/data/key'
   import { createAsk } from '$lib/data/write.svelte'
   import { waysQuery } from './queries.svelte'
 
@@ -30,7 +31,7 @@
     plan.proof = { ...proof, way, doubt_m: usual }
   }
   const using = createAsk(
-    () => ask(api.POST('/api/stations/check', { body: { ...$state.snapshot(plan), raws: read.map((it) => it.raw), known_deg: 0 } })),
+    () => ask(api.POST('/api/stations/check', { params: { query: units() }, body: { ...$state.snapshot(plan), raws: read.map((it) => it.raw), known_deg: 0 } })),
     (found) => {
       plan.proof = { ...proof, ...found }
       checking = false
