@@ -56,8 +56,8 @@ def tables(putts, window, units="metric"):
     return tuple(table_words(it, units) for it in noted.tables(putts, window))
 
 
-def chain(*args, units="metric", **more):
-    return tuple(table_words(it, units) for it in chains.chain(*args, **more))
+def chain(*args, units="metric", **declared):
+    return tuple(table_words(it, units) for it in chains.chain(*args, chains.Declared(**declared)))
 
 
 def by_distance(blocks, units):

@@ -1,10 +1,12 @@
 """The project's own rules: layers, types, style, fresh types, what may be committed, and the start command."""
 
+import ast
 import json
 import os
 import re
 import signal
 import socket
+import statistics
 import subprocess
 import sys
 import time
@@ -87,6 +89,44 @@ def test_the_front_end_computes_nothing_of_the_job():
         if "/lib/drawing/" not in path and maths.search((ROOT / path).read_text())
     ]
     assert guilty == []
+
+
+# What takes seven parameters, and why.
+MANY_PARAMETERS = {
+    "problem": "the members of RFC 9457",
+    "print_card": "each is a part of the address",
+    "line": "two points and how they are drawn",
+    "reader_station": "the sizes of a putt and its reader, told apart by name in a file",
+    "_check": "a sample of the demo",
+    "_ask": "a sample of the demo",
+    "further_putts": "the handbook's symbols",
+    "aim_found": "a set, what it is read against, and what is known of that",
+    "_length": "what an entry of a set-up says of itself",
+    "line_about": "what an instrument says of itself",
+    "gate_about": "what an instrument says of itself",
+    "dimension": "what a dimension says of itself",
+}
+
+
+def test_modules_and_functions_are_small():
+    sizes, long, wide = [], [], []
+    for path in tracked("src/libella/*.py"):
+        source = (ROOT / path).read_text()
+        sizes.append(source.count("\n"))
+        if sizes[-1] > 400:
+            long.append(path)
+        for it in ast.walk(ast.parse(source)):
+            if not isinstance(it, ast.FunctionDef | ast.AsyncFunctionDef):
+                continue
+            # A migration tells its tables from the first to the last.
+            if it.end_lineno - it.lineno >= 60 and "/migrations/" not in path:
+                long.append(f"{path}: {it.name}")
+            taken = [one for one in (*it.args.posonlyargs, *it.args.args, *it.args.kwonlyargs) if one.arg != "self"]
+            if len(taken) > 6:
+                wide.append(it.name)
+    assert long == []
+    assert set(wide) == set(MANY_PARAMETERS)
+    assert statistics.median(sizes) <= 120
 
 
 def test_no_machine_path_and_no_registry_host_is_committed():

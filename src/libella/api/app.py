@@ -33,6 +33,36 @@ from .start import blocks, pauses, sensor_link, sensors, standins
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
 _REFUSALS = (400, 404, 408, 409, 413, 422, 503, 507)
+ROUTERS = (
+    golfers,
+    golfer_pages,
+    lessons,
+    lesson_pages,
+    vocabulary,
+    stations,
+    saved,
+    blocks,
+    judged_blocks,
+    comparisons,
+    pauses,
+    sensors,
+    aims,
+    sights,
+    eyes,
+    set_ups,
+    maps,
+    cards,
+    instruments,
+    green,
+    bag,
+    prints,
+    exports,
+    imports,
+    live,
+    sensor_link,
+    standins,
+)
+"""What answers, in the order in which an address is looked for."""
 _LONGEST_PATH = 1024
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
@@ -67,7 +97,15 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     app.add_middleware(SafeHeaders, page=front_end / "index.html")
 
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
+    _serve_health(api, app)
+    for module in ROUTERS:
+        api.include_router(module.router)
+    app.include_router(api)
+    _serve_pages(app, front_end)
+    return app
 
+
+def _serve_health(api: APIRouter, app: FastAPI) -> None:
     @api.get("/health", tags=["health"])
     def health() -> dict[str, str]:
         """Answers when something can be kept: the database is there, and has room to write."""
@@ -76,30 +114,8 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
             session.execute(text("insert into room values (repeat('libella ', 4096))"))
         return {"status": "ready"}
 
-    everyday = (
-        golfers,
-        golfer_pages,
-        lessons,
-        lesson_pages,
-        vocabulary,
-        stations,
-        saved,
-        blocks,
-        judged_blocks,
-        comparisons,
-        pauses,
-        sensors,
-        aims,
-        sights,
-        eyes,
-        set_ups,
-        maps,
-        cards,
-    )
-    for module in (*everyday, instruments, green, bag, prints, exports, imports, live, sensor_link, standins):
-        api.include_router(module.router)
-    app.include_router(api)
 
+def _serve_pages(app: FastAPI, front_end: Path) -> None:
     @app.get("/{path:path}", include_in_schema=False)
     def front(path: str) -> Response:
         """A file of the front end, or its page, which finds its own way."""
@@ -115,8 +131,6 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
         if not page.is_file():
             return problems.problem(404, "no-front-end", "Not built", "The front end is not built; run ./demo.")
         return FileResponse(page, headers={"Cache-Control": "no-cache"})
-
-    return app
 
 
 @asynccontextmanager

@@ -46,7 +46,7 @@ TITLES: Final[dict[str, str]] = {
 }
 """What each sort of conflict is called."""
 
-_THINGS: Final[dict[str, str]] = {
+THINGS: Final[dict[str, str]] = {
     "answer": "There is no such answer here.",
     "block": "There is no such block here.",
     "card": "There is no such card here.",
@@ -108,4 +108,4 @@ def conflict_words(code: str, facts: Mapping[str, str | int | float]) -> tuple[s
 
 def not_found_words(what: str) -> str:
     """What is not there."""
-    return _THINGS[what]
+    return THINGS[what]

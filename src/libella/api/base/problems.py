@@ -88,6 +88,12 @@ def too_slow(patience_s: float) -> JSONResponse:
 
 def install(app: FastAPI) -> None:
     """Answer every error of the application as a problem."""
+    _install_refusals(app)
+    _install_faults(app)
+
+
+def _install_refusals(app: FastAPI) -> None:
+    """What was asked can't be: the entry, or what it would change."""
 
     @app.exception_handler(OutOfLimits)
     def _out_of_limits(request: Request, error: OutOfLimits) -> JSONResponse:
@@ -116,6 +122,10 @@ def install(app: FastAPI) -> None:
     @app.exception_handler(HTTPException)
     def _http(_: Request, error: HTTPException) -> JSONResponse:
         return problem(error.status_code, "http", "Not possible", str(error.detail), headers=error.headers)
+
+
+def _install_faults(app: FastAPI) -> None:
+    """What was asked could be, but not now or not here: the database, or a fault of ours."""
 
     @app.exception_handler(OperationalError)
     @app.exception_handler(InterfaceError)

@@ -126,7 +126,7 @@ class Scale(Aid):
         shapes.append(Line(0, -tall * 1.25, 0, -tall, "line"))
         return Scene(
             -end - pad,
-            -tall * 1.3,
+            -tall * 1.45,
             end + pad,
             0,
             f"{self.about.name}: a ruler in inches, read to {tape(self.mark_m, units)}."

@@ -58,34 +58,50 @@ class Aimed:
     face: Estimate | None = None
 
 
+@dataclass(frozen=True, slots=True)
+class Declared:
+    """What the coach says of the stroke.
+
+    `k`: the share of the face; None fits it where the putts can tell, else takes what is usual. `model`: the path.
+    """
+
+    k: float | None = None
+    model: PathModel = NO_PATH
+
+
+@dataclass(frozen=True, slots=True)
+class RigDoubt:
+    """How far a rig's readings are off, degrees: from one to the next, and all alike."""
+
+    noise_deg: float = 0.0
+    shared_deg: float = 0.0
+
+
 def chain(
     putts: Sequence[Delivered],
     aimed: Aimed,
     window: Window,
     hand: Hand,
-    *,
-    k: float | None = None,
-    model: PathModel = NO_PATH,
-    noise_deg: float = 0.0,
-    shared_deg: float = 0.0,
+    declared: Declared | None = None,
+    doubt: RigDoubt | None = None,
 ) -> tuple[TableFacts, ...]:
     """The tables of the chain; none where no link but the start is known.
 
     Parameters
     ----------
     putts : valid putts of the block, oldest first
-    k : the share of the face as the coach sets it; None fits it where the putts can tell, else takes what is usual
-    model : the path as declared
-    noise_deg, shared_deg : of the rig that read the starts
+    declared : what the coach says of the stroke; None says nothing
+    doubt : of the rig that read the starts; None is none
     """
-    found = _links(putts, aimed, window, noise_deg, shared_deg)
+    declared, doubt = declared or Declared(), doubt or RigDoubt()
+    found = _links(putts, aimed, window, doubt.noise_deg, doubt.shared_deg)
     if len(found) < 2:
         return ()
     columns = ("putts", "bias", "spread", "to_the_next")
     tables = [TableFacts("chain", columns, tuple(found), _compensation(putts, window))]
     both = [it for it in putts if it.face_impact_deg is not None and it.path_deg is not None]
     if both:
-        tables.append(_face_and_path(both, k, hand, model))
+        tables.append(_face_and_path(both, declared.k, hand, declared.model))
     return tuple(tables)
 
 

@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from uuid import UUID
 
 from ...core.estimate import START, posterior
-from ...core.judge.chain import Aimed, Delivered, chain
+from ...core.judge.chain import Aimed, Declared, Delivered, RigDoubt, chain
 from ...core.judge.compensation import UNZEROED_DEG
 from ...core.judge.distance import AtDistance, by_distance
 from ...core.judge.noted import tables
@@ -38,10 +38,8 @@ def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
         Aimed(aim.mark, aim.to_mark, aim.face),
         station.putt.window,
         hand,
-        k=block.k,
-        model=path_of(block),
-        noise_deg=station.noise_deg,
-        shared_deg=station.shared_deg,
+        Declared(block.k, path_of(block)),
+        RigDoubt(station.noise_deg, station.shared_deg),
     )
     noted = [(_start(it), notes_of(it, told.get(it.id, ()))) for it in valid]
     alike = [it for it in sheets if (it.block.condition, it.block.guided) == (block.condition, block.guided)]

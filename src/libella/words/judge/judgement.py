@@ -110,8 +110,8 @@ def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
     if call.word == "none":
         under = f"{matter.nothing_under:g} putts in a hundred"
         if occasion.hole:
-            return f"{sure} sure that the bias costs under {under} here: nothing there to mend.{dear}"
-        return f"{sure} sure that the bias costs under {under} at the usual lengths: nothing there to mend.{dear}"
+            return f"It is {sure} sure that the bias costs under {under} here: nothing there to mend.{dear}"
+        return f"It is {sure} sure that the bias costs under {under} at the usual lengths: nothing there to mend.{dear}"
     if call.word == "open" or call.side == "neither":
         return f"A tendency and chance both still fit these putts.{dear}"
     least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"

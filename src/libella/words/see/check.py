@@ -51,9 +51,9 @@ def _eyes(it: Drift, units: Units) -> str:
     said = [_shift(one, units) for one in it.shifts]
     sure = _sure(it.call)
     return (
-        f"{said[0]} and {said[1]} than on the card: {sure}."
+        f"Now {said[0]} and {said[1]} than on the card: {sure}."
         if len(said) > 1
-        else f"{said[0]} than on the card: {sure}."
+        else f"Now {said[0]} than on the card: {sure}."
     )
 
 

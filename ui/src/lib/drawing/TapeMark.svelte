@@ -13,6 +13,8 @@
   const off = $derived(setOff(tape))
   const at = $derived({ x1: page.x(tape.x1), y1: page.y(tape.y1), x2: page.x(tape.x2), y2: page.y(tape.y2) })
   const tick = 5
+  /** What half the figure takes, px: it stays on the page. */
+  const room = $derived(tape.text.length * 4.2 + 6)
 </script>
 
 <g class="tape">
@@ -34,7 +36,7 @@
     <line x1={x} x2={x} y1={at.y1} y2={at.y2} />
     <line x1={x - tick} x2={x + tick} y1={at.y1 + tick} y2={at.y1 - tick} />
     <line x1={x - tick} x2={x + tick} y1={at.y2 + tick} y2={at.y2 - tick} />
-    <text {x} dx={up ? 0 : 10} y={up ? at.y2 - 13 : at.y2 + 18} text-anchor={up ? 'middle' : 'start'}>{tape.text}</text>
+    <text x={up ? Math.min(page.width - room, Math.max(room, x)) : x} dx={up ? 0 : 10} y={up ? at.y2 - 13 : at.y2 + 18} text-anchor={up ? 'middle' : 'start'}>{tape.text}</text>
   {/if}
 </g>
 

@@ -1,0 +1,170 @@
+"""What is said under Judge."""
+
+import math
+from collections.abc import Iterator, Mapping
+from dataclasses import replace
+from itertools import product
+from typing import Any, get_args
+
+import numpy as np
+
+from ...core.estimate import START, posterior
+from ...core.golfer.hand import Hand
+from ...core.green.putt import Putt
+from ...core.judge.chain import Aimed, Declared, Delivered, chain
+from ...core.judge.comparing import Arm, Question, compared
+from ...core.judge.distance import AtDistance, by_distance
+from ...core.judge.holed import holed
+from ...core.judge.judgement import Occasion, further, judge
+from ...core.judge.noted import tables
+from ...core.measure.interval import Interval
+from ...core.set.proof import NOT_PROVED
+from ...core.set.station import Station
+from ...core.start.notes import NOTES
+from ...core.start.path import PathModel
+from ..judge.comparison import compared_words
+from ..judge.judgement import further_words, judgement_words
+from ..judge.tables import table_words
+from .reading import Reading
+from .samples import PROVED, PUTTS, about, gate, intervals
+
+
+def judge_aloud(it: Reading) -> None:
+    gates = [Station(PUTTS[0], gate(it.units), proof) for proof in (NOT_PROVED, PROVED)]
+    putted = product(gates, (-1.5, -0.4, 0.0, 1.5), (0.2, 1.8), (0, 1, 4, 12), (True, False))
+    for station, middle, spread, n, hole in putted:
+        reads = intervals(middle, spread, n)
+        ended = holed([(read, {"finish": "short"}) for read in reads], station.putt.window) if n else None
+        occasion = Occasion(it.hand, hole=hole, holed=ended if hole else None)
+        it.say("judge", judgement_words, judge(reads, station, occasion, planned=10), station, occasion, it.units)
+        if n == 12 and hole:
+            it.say("judge", further_words, further(reads, station, occasion, planned=10))
+    it.say("judge", further_words, None)
+    for n, spread, middle in ((5, 2.5, 0.3), (10, 0.9, 0.35), (20, 0.3, 0.0), (40, 0.2, 0.5), (12, 2.0, 2.0)):
+        for station in gates:
+            it.say("judge", further_words, further(intervals(middle, spread, n), station, Occasion(it.hand), planned=n))
+    gated = [Interval(-math.inf, -0.7)] * 3 + [Interval(-0.7, 0.7)] * 9
+    for finishes in (["holed"] * 12, ["short"] * 12, ["holed", "short"] * 6):
+        noted = [(read, {"finish": end}) for read, end in zip(gated, finishes, strict=True)]
+        for reads in (gated, list(intervals(0.0, 0.1, 12)), list(intervals(0.9, 0.5, 12))):
+            noted = [(read, {"finish": end}) for read, end in zip(reads, finishes, strict=True)]
+            occasion = Occasion(it.hand, holed=holed(noted, gates[1].putt.window))
+            it.say("judge", judgement_words, judge(reads, gates[1], occasion, planned=10), gates[1], occasion, it.units)
+    short = Station(Putt(1.0, 0.3, 10), gate(it.units), PROVED)
+    for middle, n in ((0.5, 12), (0.5, 40), (0.3, 12)):
+        reads = intervals(middle, 0.4, n)
+        it.say(
+            "judge",
+            judgement_words,
+            judge(reads, short, Occasion(it.hand), planned=10),
+            short,
+            Occasion(it.hand),
+            it.units,
+        )
+    for question, apart, n, final in product(get_args(Question), (0.0, 0.6, 2.0), (0, 4, 20), (True, False)):
+        arms = [
+            Arm("as usual", intervals(0.0, 0.3, n), gates[1]),
+            Arm("wide base", intervals(apart, 0.3 + apart, n), gates[1]),
+            Arm("no line", intervals(-apart, 0.3, n), gates[1]),
+        ]
+        for some in (arms[:2], arms):
+            found = compared(some, question, final=final)
+            it.say("judge", compared_words, found)
+            if found.table:
+                it.say("judge", table_words, found.table, it.units)
+    for table in (*_tables(it.hand), *_told_tables(it.hand)):
+        it.say("judge", table_words, table, it.units)
+
+
+def _tables(hand: Hand) -> Iterator[Any]:
+    window = PUTTS[0].window
+    for offset in (0.0, 1.2):
+        noted: list[tuple[Interval, Mapping[str, str | float]]] = []
+        for n, read in enumerate(intervals(offset, 0.8, 24)):
+            noted.append((read, {name: _noted(name, n) for name in NOTES}))
+        yield from tables(noted, window)
+        yield from tables(noted[:2], window)
+        told = [
+            Delivered(read, 0.5 + offset, read.anchor * 0.8 + n % 3 * 0.1, n % 5 * 0.4 - 0.8, 0.2, n % 7, 0.1)
+            for n, (read, _) in enumerate(noted)
+        ]
+        for aimed in (Aimed(), Aimed(about(0.3, 0.1), about(0.2, 0.1), about(0.5, 0.1))):
+            yield from chain(told, aimed, window, hand)
+            yield from chain(told, aimed, window, hand, Declared(k=0.8))
+            yield from chain(told[:2], aimed, window, hand)
+        posts = [posterior(list(intervals(offset * far, 0.5, 9)), START) for far in (1, 2, 3)]
+        at = [AtDistance(far, post, 9, window) for far, post in zip((1.5, 3.0, 4.5), posts, strict=True)]
+        distances = by_distance(at)
+        if distances:
+            yield distances
+
+
+def _feels_as_it_is(at: float) -> str:
+    return "right" if at > 0.3 else "left" if at < -0.3 else "straight"
+
+
+def _feels_further_left(at: float) -> str:
+    return _feels_as_it_is(at - 1.0)
+
+
+def _feels_left(at: float) -> str:
+    return "left"
+
+
+def _told_tables(hand: Hand) -> Iterator[Any]:
+    """Tables in which something shows: a strike that turns the start, a block that drifts, a stroke that makes up."""
+    window = PUTTS[0].window
+    reads = intervals(0.0, 0.3, 24)
+    drifting = [(read.shifted(0.0 if n < 12 else 2.0), {"strike": "middle"}) for n, read in enumerate(reads)]
+    wilder = [
+        (Interval(read.low * (1 if n < 12 else 8), read.low * (1 if n < 12 else 8) + 0.1), {"strike": "middle"})
+        for n, read in enumerate(reads)
+    ]
+    struck = [
+        (read.shifted(1.5 if n % 2 else -1.5), {"strike": "toe" if n % 2 else "heel"}) for n, read in enumerate(reads)
+    ]
+    feels: list[list[tuple[Interval, Mapping[str, str | float]]]] = [
+        [(read, {"felt": call(read.anchor)}) for read in intervals(0.0, 1.2, 24)]
+        for call in (_feels_as_it_is, _feels_further_left, _feels_left)
+    ]
+    for noted in (drifting, wilder, struck, *feels):
+        yield from tables(noted, window)
+    for share, checks in ((1.0, 7), (0.0, 7), (0.5, 7), (1.0, 0)):
+        for off in (1.5, 0.0):
+            told = [
+                Delivered(
+                    read, off + aim, off * (1 - share) + aim * (1 - share) + read.anchor * 0.1, 0.0, 0.1, checks, 0.05
+                )
+                for read, aim in zip(reads, np.linspace(-1.5, 1.5, 24), strict=True)
+            ]
+            yield from chain(told, Aimed(), window, hand)
+            yield from chain(
+                [replace(one, face_aim_deg=None) if n > 4 else one for n, one in enumerate(told)], Aimed(), window, hand
+            )
+            yield from chain(told, Aimed(), window, hand, Declared(model=PathModel("straight")))
+            yield from chain(
+                [replace(one, path_deg=2.0 if n < 20 else -2.0) for n, one in enumerate(told)],
+                Aimed(),
+                window,
+                hand,
+                Declared(model=PathModel("straight")),
+            )
+    for slope in (1.5, -1.5):
+        posts = [posterior(list(intervals(slope * far, 0.2, 12)), START) for far in (1, 2, 3)]
+        found = by_distance(
+            [AtDistance(far, post, 12, window) for far, post in zip((1.5, 3.0, 4.5), posts, strict=True)]
+        )
+        if found:
+            yield found
+    turning = [posterior(list(intervals(middle, 0.2, 12)), START) for middle in (1.5, 0.0, -1.5)]
+    found = by_distance([AtDistance(far, post, 12, window) for far, post in zip((1.5, 3.0, 4.5), turning, strict=True)])
+    if found:
+        yield found
+
+
+def _noted(name: str, n: int) -> str | float:
+    note = NOTES[name]
+    if note.bounds is None:
+        options = list(note.options)
+        return options[n % len(options)]
+    return note.bounds.low + (note.bounds.high - note.bounds.low) * (n % 9) / 9

@@ -1,0 +1,70 @@
+"""What is said under Set."""
+
+from collections.abc import Iterator
+from itertools import product
+from typing import get_args
+
+from ...core.golfer.level import LEVELS
+from ...core.green.read import Place, Read
+from ...core.green.slope import LevelReading, fall_line
+from ...core.instruments import Aid, Measures, instruments, lay
+from ...core.instruments.string_sight import StringSight
+from ...core.measure.limits import OutOfLimits
+from ...core.set.proof import Proof, Way
+from ...core.set.proposal import propose
+from ...core.set.station import Station
+from ..set.briefing import allows, breaks, tape_list, trust
+from ..set.green import read_words, slope_words
+from ..set.objections import objection_words
+from ..set.station import change_words, proposal_words, station_words
+from ..set.string import string_words
+from .reading import Reading
+from .samples import PUTTS, gate, stations
+
+
+def _crowded(it: Reading) -> Iterator[Station]:
+    """Stations with two aids too many, and with each aid as small and as large as it comes."""
+    aids = [lay(kind, {}) for kind in instruments()]
+    crowds = [*product(aids, aids), *((aid,) for aid in _odd())]
+    for some in crowds:
+        try:
+            yield Station(PUTTS[0], gate(it.units), aids=some, backstroke_m=0.35)
+        except OutOfLimits:
+            continue
+
+
+def _odd() -> Iterator[Aid]:
+    for kind, known in instruments().items():
+        for dimension in known.dimensions():
+            for size in (dimension.low, dimension.high, -dimension.default):
+                try:
+                    yield lay(kind, {dimension.name: size})
+                except OutOfLimits:
+                    continue
+
+
+def set_aloud(it: Reading) -> None:
+    for station in stations(it.units):
+        it.say("set", station_words, station, it.units)
+        it.say("set", allows, station, it.units)
+        it.say("set", breaks, station, it.units)
+        it.say("set", trust, station, it.units)
+        it.say("set", tape_list, station, it.hand, it.units)
+        for change in station.remedies:
+            it.say("set", change_words, change, it.units)
+    for way in get_args(Way):
+        it.say("set", trust, Station(PUTTS[0], gate(it.units), Proof(way, doubt_m=0.0002)), it.units)
+        it.say("set", tape_list, Station(PUTTS[0], gate(it.units), Proof(way)), it.hand, it.units)
+    for measures, level, putt in product(get_args(Measures), LEVELS, PUTTS[:2]):
+        for proposal in propose(measures, putt, LEVELS[level].spread_deg, {}, it.units):
+            it.say("set", proposal_words, proposal, it.units)
+    for station in _crowded(it):
+        for objection in station.objections(it.hand):
+            it.say("set", objection_words, objection, it.units)
+    for place, side in product(get_args(Place), ("left", "right")):
+        it.say("set", read_words, Read(place, side, 0.05 if place == "outside" else 0.0), it.units)
+    for along, across in ((0.0, 0.0), (0.1, 0.25), (1.0, 1.5), (0.4, -0.3), (0.15, 0.15)):
+        falls = ((0, along), (90, across), (45, (along + across) / 2**0.5))
+        it.say("set", slope_words, fall_line([LevelReading(*one) for one in falls]))
+    for inside in (-0.05, 0.0, 0.04):
+        it.say("set", string_words, StringSight(inside, 1.5, 0.2), it.units)
