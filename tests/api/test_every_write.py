@@ -31,14 +31,14 @@ def lesson_with_everything(coach) -> dict:
     coach.put(f"/set-ups/{uuid6.uuid7()}", **put, values={"stance_m": 0.3}, taken_at=now())
     card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", **put, kept_at=now())
     test = coach.put(f"/sight-tests/{uuid6.uuid7()}", **put, started_at=now())
-    sets = coach.put(f"/aim-sets/{uuid6.uuid7()}", **put, started_at=now())
+    sets = coach.put(f"/aim-series/{uuid6.uuid7()}", **put, started_at=now())
     block = coach.block(lesson=lesson)
     return {
         "lesson": lesson["id"],
         "station": station["id"],
         "card": card["id"],
         "test": test["test"]["id"],
-        "set": sets["sheets"][0]["set"]["id"],
+        "set": sets["sheets"][0]["series"]["id"],
         "block": block["id"],
     }
 
@@ -73,10 +73,10 @@ def write(kind: str, ids: dict) -> Write:
             f"/lessons/{lesson}/comparisons",
         ),
         "sensor": Write("sensors", here | {"kind": "level"}, f"/lessons/{lesson}/sensors"),
-        "aim set": Write("aim-sets", here | {"started_at": now()}, f"/lessons/{lesson}/aim"),
+        "aim set": Write("aim-series", here | {"started_at": now()}, f"/lessons/{lesson}/aim"),
         "set-down": Write(
             "set-downs",
-            {"set_id": ids["set"], "raw": {"angle_deg": 1.0, "seen_deg": 0.5}, "taken_at": now()},
+            {"series_id": ids["set"], "raw": {"angle_deg": 1.0, "seen_deg": 0.5}, "taken_at": now()},
             f"/lessons/{lesson}/aim",
         ),
     }[kind]

@@ -50,10 +50,10 @@ def filled(coach: Coach) -> tuple[str, str]:
         id = str(uuid6.uuid7())
         at = datetime.now(UTC).isoformat()
         body = {"lesson_id": lesson["id"], "link": link, "cue": "line", "aided": False, "planned": 7, "started_at": at}
-        coach.put(f"/aim-sets/{id}", **body)
+        coach.put(f"/aim-series/{id}", **body)
         for angle in rng.normal(0.5, 0.5, 7):
             raw = {"angle_deg": round(float(angle), 1), "seen_deg": 0.5}
-            coach.put(f"/set-downs/{uuid6.uuid7()}", set_id=id, raw=raw, taken_at=datetime.now(UTC).isoformat())
+            coach.put(f"/set-downs/{uuid6.uuid7()}", series_id=id, raw=raw, taken_at=datetime.now(UTC).isoformat())
     more = coach.block(lesson=lesson, planned=200, condition="as measured")
     return lesson["id"], more["id"]
 

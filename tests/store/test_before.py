@@ -17,9 +17,9 @@ from libella.store.server.database import connect, migrate, migrate_down
 from ..conftest import new_database
 
 BEFORE = Path(__file__).parent / "before"
-RENAMED = {"stimp_ft": "green_speed_ft"}
-# Numbers that are no answer: of the program, of the moment, or of the drawing's own make.
-LEFT_OUT = {"revision", "step"}
+RENAMED = {"stimp_ft": "green_speed_ft", "set": "series"}
+# Numbers that are no answer: of the program, of the moment, or of the drawing's own make (how much room is over it).
+LEFT_OUT = {"revision", "step", "top"}
 
 
 def restored(cluster) -> str:

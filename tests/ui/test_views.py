@@ -49,7 +49,7 @@ def visit(page: Page, view: str) -> None:
         return
     if view == "aim":
         page.goto(f"/lessons/{open_lesson(page)}/aim")
-        expect(page.locator("[data-aim-set]").first).to_be_visible()
+        expect(page.locator("[data-aim-series]").first).to_be_visible()
         return
     if view == "sensors":
         page.goto(f"/lessons/{open_lesson(page)}/sensors")

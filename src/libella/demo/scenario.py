@@ -19,9 +19,9 @@ from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.judge.comparisons import comparison_sheet
 from ..lessons.lesson.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
 from ..lessons.set.stations import AidEntry, StationEntry, keep_station
-from ..lessons.start.blocks import BlockEntry, block_sheet, record, start_block, station_of, void_reading
-from ..lessons.start.comparisons import ComparisonEntry, Condition, plan_comparison
-from ..lessons.start.sensors import ask_sensor, keep_zero, pair
+from ..lessons.start.blocks import BlockEntry, begin_block, block_sheet, keep_reading, station_of, void_reading
+from ..lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
+from ..lessons.start.sensors import keep_sensor, keep_zero, pair
 from ..lessons.start.strokes import StrokeEntry, receive
 from ..lessons.values import KeptBlock
 from ..store.tables import StudioRow
@@ -99,7 +99,7 @@ class Floor:
         sensor_id = self._sensor(at) if run.sensed else None
         guided = self._guides(run)
         entry = BlockEntry(station_id, run.condition, guided, run.planned, at, run.asks)
-        block = start_block(self.desk, block_id, entry)
+        block = begin_block(self.desk, block_id, entry)
         # Its own draws: the putts stay what they are with notes asked or not.
         noting = np.random.default_rng(_SEED + run.putts)
         for n in range(run.putts):
@@ -119,7 +119,7 @@ class Floor:
         entry = ComparisonEntry(
             self.lesson_id, conditions, first.putts, versus.order, versus.run, versus.question, at, first.asks, seed=7
         )
-        plan_comparison(self.desk, id, entry)
+        begin_comparison(self.desk, id, entry)
         blocks = [it.block for it in comparison_sheet(self.desk, id).sheets]
         noting = np.random.default_rng(_SEED + first.putts)
         for n, condition in enumerate(entry.plan().turns()):
@@ -134,7 +134,7 @@ class Floor:
         made = run.truth.stroke(self.rng, run.distance_m, putt=n)
         told = run.truth.notes(noting, made, station.putt.window, self.hand_in)
         notes = {name: told[name] for name in run.asks}
-        record(self.desk, uuid6.uuid7(), block.id, station.observe(made.start_deg).raw, at + _NOTED_AFTER, notes)
+        keep_reading(self.desk, uuid6.uuid7(), block.id, station.observe(made.start_deg).raw, at + _NOTED_AFTER, notes)
         if sensor_id is not None:
             measures = sensed(made, noting, u_deg=_SENSOR_U_DEG)
             receive(self.desk, [StrokeEntry(sensor_id, f"{block.id}-{n}-{at:%H%M%S}", measures, at)])
@@ -169,7 +169,7 @@ class Floor:
     def _sensor(self, at: datetime) -> UUID:
         """A face-and-path sensor, paired and zeroed against the square reference."""
         id = uuid6.uuid7()
-        row = ask_sensor(self.desk, id, self.lesson_id, "face_and_path", "", at)
+        row = keep_sensor(self.desk, id, self.lesson_id, "face_and_path", "", at)
         pair(self.desk, row.code or "", "stand-in", at)
         still = [round(0.8 + float(it), 2) for it in self.rng.normal(0, 0.1, 8)]
         keep_zero(self.desk, uuid6.uuid7(), id, still, at)

@@ -15,12 +15,12 @@ from ..core.see.position import Position
 from ..core.see.trial import Looks
 from ..core.simulated.golfer import SimulatedEyes
 from ..core.stand.set_up import Value
-from ..lessons.aim.aims import AimEntry, begin_set, set_down
+from ..lessons.aim.aims import AimEntry, begin_series, keep_set_down
 from ..lessons.desk.desk import Desk
-from ..lessons.keep.cards import CheckEntry, check, check_sheet, keep_card
+from ..lessons.keep.cards import CheckEntry, check_sheet, keep_card, keep_check
 from ..lessons.lesson.lessons import read_laser_cautions
 from ..lessons.see.eyes import keep_take
-from ..lessons.see.sights import SightEntry, answer, begin_test, felt_there, show_test, sight_sheet
+from ..lessons.see.sights import SightEntry, begin_test, felt_there, keep_answer, show_test, sight_sheet
 from ..lessons.stand.set_ups import keep_set_up
 
 _SEED = 20_261
@@ -90,17 +90,19 @@ def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetim
 
 
 def _aim(desk: Desk, lesson_id: uuid6.UUID, aiming: Aiming, at: datetime, rng: np.random.Generator) -> None:
-    set_id = uuid6.uuid7()
+    series_id = uuid6.uuid7()
     if aiming.kind is not None and lay(aiming.kind, {}).about.laser:
         read_laser_cautions(desk, lesson_id, at)
-    begin_set(desk, set_id, AimEntry(lesson_id, aiming.link, "line", aiming.aided, aiming.set_downs, at, aiming.kind))
+    begin_series(
+        desk, series_id, AimEntry(lesson_id, aiming.link, "line", aiming.aided, aiming.set_downs, at, aiming.kind)
+    )
     for _ in range(aiming.set_downs):
         angle = float(rng.normal(aiming.bias_deg, aiming.spread_deg))
         if aiming.kind is None:
             raw: Raw = {"angle_deg": round(angle * 2) / 2, "seen_deg": 0.5}
         else:
             raw = next(it.raw for it in lay(aiming.kind, {}).zones() if angle <= it.interval.high)
-        set_down(desk, uuid6.uuid7(), set_id, raw, at)
+        keep_set_down(desk, uuid6.uuid7(), series_id, raw, at)
 
 
 def _check(
@@ -114,10 +116,10 @@ def _check(
 ) -> None:
     moved = seeing.card or {}
     eyes = _look(seeing, rng, moved.get("inside", 0.0) / 1000, moved.get("behind", 0.0) / 1000)
-    check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, ()), at)
+    keep_check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, ()), at)
     seen = seeing.eyes.at(moved)
     answers: list[Looks] = [seen.looks(rng, angle) for angle in check_sheet(desk, check_id).angles]
-    check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, answers), at)
+    keep_check(desk, check_id, lesson_id, CheckEntry(card_id, eyes, 0.0, answers), at)
 
 
 def _ask(
@@ -137,7 +139,7 @@ def _ask(
         if asked is None:
             break
         raw = {"true_deg": asked.true_deg, "looks": eyes.looks(rng, asked.true_deg)}
-        answer(desk, uuid6.uuid7(), test_id, raw, at)
+        keep_answer(desk, uuid6.uuid7(), test_id, raw, at)
     show_test(desk, test_id, at)
 
 

@@ -61,7 +61,7 @@ THINGS: Final[dict[str, str]] = {
     "reading": "There is no such reading here.",
     "saved_station": "There is no such saved station here.",
     "sensor": "There is no such sensor here.",
-    "set": "There is no such set here.",
+    "series": "There is no such series here.",
     "set_down": "There is no such set-down here.",
     "set_up": "There is no such set-up here.",
     "standin": "There is no such stand-in here; they are started from the demo only, or by their own command.",

@@ -9,12 +9,12 @@ from ..stand.test_stand import mapped_lesson
 
 def begin(coach, lesson, status=(200, 201), id=None, **more):
     body = {"lesson_id": lesson["id"], "started_at": now()} | more
-    table = coach.put(f"/aim-sets/{id or uuid6.uuid7()}", status, **body)
-    return table if "sheets" not in table else table["sheets"][-1]["set"]
+    table = coach.put(f"/aim-series/{id or uuid6.uuid7()}", status, **body)
+    return table if "sheets" not in table else table["sheets"][-1]["series"]
 
 
 def read(coach, aim_set, raw, status=(200, 201), id=None):
-    return coach.put(f"/set-downs/{id or uuid6.uuid7()}", status, set_id=aim_set["id"], raw=raw, taken_at=now())
+    return coach.put(f"/set-downs/{id or uuid6.uuid7()}", status, series_id=aim_set["id"], raw=raw, taken_at=now())
 
 
 def degrees(coach, lesson, link, angles, **more):
@@ -46,7 +46,7 @@ def test_links_are_read_apart_and_added_up(coach):
 def test_a_set_down_said_twice_is_one_and_a_slip_is_voided(coach):
     lesson, id = coach.lesson(), str(uuid6.uuid7())
     aim_set = begin(coach, lesson, kind="square_reference")
-    body = {"set_id": aim_set["id"], "raw": {"offset_m": 0.002}, "taken_at": now()}
+    body = {"series_id": aim_set["id"], "raw": {"offset_m": 0.002}, "taken_at": now()}
     coach.put(f"/set-downs/{id}", **body)
     table = coach.put(f"/set-downs/{id}", **body)
     assert table["sheets"][0]["found"]["set_downs"] == 1

@@ -34,7 +34,7 @@ def test_the_face_is_read_natural_first_then_with_an_aid(page: Page):
     page.keyboard.press("u")
     expect(headline).to_contain_text("So far")
     page.get_by_role("button", name="Leave it open").click()
-    expect(page.locator("[data-aim-set]")).to_contain_text("3 of 4")
+    expect(page.locator("[data-aim-series]")).to_contain_text("3 of 4")
     page.reload()
     page.get_by_role("button", name="Go on reading").click()
     expect(page.locator("[data-set-count]")).to_have_text("Set-down 4 of 4")

@@ -1,4 +1,4 @@
-"""Aim at address: sets of set-downs, link by link."""
+"""Aim at address: series of set-downs, link by link."""
 
 from dataclasses import fields
 from datetime import datetime
@@ -21,8 +21,8 @@ from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Wor
 router = APIRouter(tags=["aim"])
 
 
-class AimSetIn(Entry):
-    """A set to begin."""
+class AimSeriesIn(Entry):
+    """A series to begin."""
 
     lesson_id: UUID
     link: Link = "face"
@@ -35,7 +35,7 @@ class AimSetIn(Entry):
 
 
 class SetDownIn(Entry):
-    set_id: UUID
+    series_id: UUID
     raw: dict[Words20, float | Words20] = Field(
         max_length=4, examples=[{"angle_deg": 1.0, "seen_deg": 0.5}, {"offset_m": 0.001}]
     )
@@ -49,7 +49,7 @@ class SetDownOut(Kept):
     voided: bool
 
 
-class AimSetOut(Kept):
+class AimSeriesOut(Kept):
     id: UUID
     lesson_id: UUID
     link: Link
@@ -62,7 +62,7 @@ class AimSetOut(Kept):
 
 
 class AimFoundOut(BaseModel):
-    """A set judged. `final` from its planned end on: then there is a verdict."""
+    """A series judged. `final` from its planned end on: then there is a verdict."""
 
     set_downs: int
     planned: int
@@ -101,13 +101,13 @@ class AimSumOut(BaseModel):
 
 
 class AimSheetOut(BaseModel):
-    set: AimSetOut
+    series: AimSeriesOut
     set_downs: list[SetDownOut]
     found: AimFoundOut
 
 
 class AimOut(BaseModel):
-    """The sets of a lesson, oldest first."""
+    """The series of a lesson, oldest first."""
 
     sheets: list[AimSheetOut]
     sum: AimSumOut
@@ -147,7 +147,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
     return AimOut(
         sheets=[
             AimSheetOut(
-                set=AimSetOut.model_validate(it.set),
+                series=AimSeriesOut.model_validate(it.series),
                 set_downs=[SetDownOut.model_validate(down) for down in it.set_downs],
                 found=AimFoundOut.of(it.found, units),
             )
@@ -164,25 +164,25 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
     )
 
 
-@router.put("/aim-sets/{id}")
-def begin(desk: AtDesk, id: UUID7, entry: AimSetIn, units: InUnits = "metric") -> AimOut:
-    """Begin a set."""
+@router.put("/aim-series/{id}")
+def begin(desk: AtDesk, id: UUID7, entry: AimSeriesIn, units: InUnits = "metric") -> AimOut:
+    """Begin a series."""
     told = {it.name: getattr(entry, it.name) for it in fields(AimEntry)}
     if entry.kind is not None:
         told["sizes"] = usual_sizes(entry.kind, entry.sizes, units)
-    aims.begin_set(desk, id, AimEntry(**told))
+    aims.begin_series(desk, id, AimEntry(**told))
     return of_lesson(desk, entry.lesson_id, units)
 
 
 @router.put("/set-downs/{id}")
 def set_down(desk: AtDesk, id: UUID7, entry: SetDownIn, units: InUnits = "metric") -> AimOut:
     """Keep one set-down."""
-    aims.set_down(desk, id, entry.set_id, entry.raw, entry.taken_at)
-    return of_lesson(desk, aims.lesson_of_set(desk, entry.set_id), units)
+    aims.keep_set_down(desk, id, entry.series_id, entry.raw, entry.taken_at)
+    return of_lesson(desk, aims.lesson_of_series(desk, entry.series_id), units)
 
 
 @router.put("/set-downs/{id}/voided")
 def void(desk: AtDesk, id: UUID, entry: VoidSetDownIn, units: InUnits = "metric") -> AimOut:
     """Void a set-down, or restore it."""
     row = aims.void_set_down(desk, id, entry.voided)
-    return of_lesson(desk, aims.lesson_of_set(desk, row.aim_set_id), units)
+    return of_lesson(desk, aims.lesson_of_series(desk, row.aim_series_id), units)

@@ -13,7 +13,7 @@ from ...core.measure.units import Units
 from ...core.start.turns import Order
 from ...lessons.judge import comparisons
 from ...lessons.judge.comparisons import ComparisonSheet
-from ...lessons.start.comparisons import ComparisonEntry, Condition, plan_comparison
+from ...lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
 from ...words.judge.comparison import QUESTIONS, compared_words
 from ...words.judge.tables import Table, table_words
 from ...words.start.run import ORDERS, turn_words
@@ -115,7 +115,7 @@ def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn, units: 
         # The order of the shuffle follows from the id: said again, it is the same.
         seed=id.int % 2**31,
     )
-    plan_comparison(desk, id, told)
+    begin_comparison(desk, id, told)
     request.app.state.live.tell(entry.lesson_id, "block")
     return _out(comparisons.comparison_sheet(desk, id), units)
 

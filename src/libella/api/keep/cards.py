@@ -147,7 +147,7 @@ def print_card(
 @router.put("/quick-checks/{id}")
 def check(desk: AtDesk, id: UUID7, entry: QuickCheckIn, units: InUnits = "metric") -> QuickCheckOut:
     """Keep what was looked at so far, and say how it stands against the card."""
-    cards.check(desk, id, entry.lesson_id, entry.entry(), entry.taken_at)
+    cards.keep_check(desk, id, entry.lesson_id, entry.entry(), entry.taken_at)
     return _check(cards.check_sheet(desk, id), units)
 
 

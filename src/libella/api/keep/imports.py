@@ -120,7 +120,7 @@ async def give(
 
     def keep() -> ImportOut:
         sheet = read_sheet(content)
-        return _whole(desk, imports.give(desk, id, golfer_id, name, content, datetime.now(UTC)), sheet)
+        return _whole(desk, imports.keep_file(desk, id, golfer_id, name, content, datetime.now(UTC)), sheet)
 
     return await run_in_threadpool(keep)
 

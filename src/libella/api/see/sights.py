@@ -196,7 +196,7 @@ def question(desk: AtDesk, id: UUID) -> QuestionOut:
 @router.put("/sight-trials/{id}")
 def answer(desk: AtDesk, id: UUID7, entry: AnswerIn, units: InUnits = "metric") -> SightOut:
     """Keep one answer, and say what to ask next."""
-    sights.answer(desk, id, entry.test_id, entry.raw, entry.taken_at)
+    sights.keep_answer(desk, id, entry.test_id, entry.raw, entry.taken_at)
     return one(desk, entry.test_id, units)
 
 

@@ -132,7 +132,7 @@ def start(desk: AtDesk, request: Request, id: UUID7, entry: BlockIn) -> BlockKep
     """Start a block with the rig as it stands."""
     told = entry.model_dump(exclude={"path_model", "ball_ahead_m"})
     path = PathModel(entry.path_model, entry.ball_ahead_m)
-    row = blocks.start_block(desk, id, blocks.BlockEntry(**told, path=path))
+    row = blocks.begin_block(desk, id, blocks.BlockEntry(**told, path=path))
     request.app.state.live.tell(row.lesson_id, "block")
     return BlockKept.model_validate(row)
 
@@ -140,7 +140,7 @@ def start(desk: AtDesk, request: Request, id: UUID7, entry: BlockIn) -> BlockKep
 @router.put("/rungs/{id}")
 def step(desk: AtDesk, request: Request, id: UUID7, entry: RungIn) -> BlockKept:
     """Lay the ladder's next rung: the same rig at the new width, and a block of this id on it."""
-    row = blocks.step_ladder(desk, id, entry.from_block_id, entry.started_at)
+    row = blocks.begin_rung(desk, id, entry.from_block_id, entry.started_at)
     request.app.state.live.tell(row.lesson_id, "block")
     return BlockKept.model_validate(row)
 
@@ -167,7 +167,7 @@ def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
 @router.put("/readings/{id}", responses={201: {"model": ReadingOut}})
 def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response: Response) -> ReadingOut:
     """Record one putt. Sent again it changes nothing; the same id with another body is a conflict."""
-    kept = blocks.record(desk, id, entry.block_id, entry.raw, entry.taken_at, entry.notes)
+    kept = blocks.keep_reading(desk, id, entry.block_id, entry.raw, entry.taken_at, entry.notes)
     response.status_code = 201 if kept.new else 200
     request.app.state.live.tell(kept.lesson_id, "putt", block_id=str(entry.block_id))
     return ReadingOut.model_validate(kept.reading)

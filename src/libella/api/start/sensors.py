@@ -83,7 +83,7 @@ class SensorsOut(BaseModel):
 @router.put("/sensors/{id}")
 def ask(desk: AtDesk, request: Request, id: UUID7, entry: SensorIn) -> SensorsOut:
     """Make a place for a sensor; the code is shown for ten minutes."""
-    sensors.ask_sensor(desk, id, entry.lesson_id, entry.kind, entry.name, datetime.now(UTC))
+    sensors.keep_sensor(desk, id, entry.lesson_id, entry.kind, entry.name, datetime.now(UTC))
     return of_lesson(desk, request, entry.lesson_id)
 
 

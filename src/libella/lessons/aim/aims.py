@@ -1,4 +1,4 @@
-"""Aim at address: sets of set-downs, begun, read, judged, added up."""
+"""Aim at address: series of set-downs, begun, read, judged, added up."""
 
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field
@@ -28,12 +28,12 @@ from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
 from ...core.set.proof import NOT_PROVED
 from ...core.set.station import Station
-from ...store.tables import AimSetRow, GolferRow, LessonRow, SetDownRow
+from ...store.tables import AimSeriesRow, GolferRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
 from ..lesson.lessons import open_lesson
 from ..set.stations import entry_of, newest_station
-from ..values import KeptAimSet, KeptLesson, KeptSetDown, value_of, values_of
+from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
 
 MOST = 80
 FEWEST = 3
@@ -42,7 +42,7 @@ FEWEST = 3
 
 @dataclass(frozen=True, slots=True)
 class AimEntry:
-    """What a coach sets before a set. `kind` is the instrument the face is read with; None reads an angle."""
+    """What a coach sets before a series. `kind` is the instrument the face is read with; None reads an angle."""
 
     lesson_id: UUID
     link: Link
@@ -63,9 +63,9 @@ class AimEntry:
 
 @dataclass(frozen=True, slots=True)
 class AimSheet:
-    """A set as it stands, oldest set-down first."""
+    """A series as it stands, oldest set-down first."""
 
-    set: KeptAimSet
+    series: KeptAimSeries
     set_downs: Sequence[KeptSetDown]
     found: AimFound
 
@@ -78,38 +78,38 @@ class AimSheet:
 
 @dataclass(frozen=True, slots=True)
 class AimTable:
-    """The sets of a lesson, oldest first; the links added up, and what an aid in view changes."""
+    """The series of a lesson, oldest first; the links added up, and what an aid in view changes."""
 
     sheets: Sequence[AimSheet]
     sum: AimSum
     aid: Moved | None
 
 
-def begin_set(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSet:
-    """Begin a set. Said twice it is one; said otherwise, a conflict."""
+def begin_series(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSeries:
+    """Begin a series. Said twice it is one; said otherwise, a conflict."""
     values = asdict(entry) | {"sizes": dict(entry.sizes)}
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, entry.lesson_id)
         if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
             raise NotYet("laser_unread_aim")
-        row, new = desk.add(session, AimSetRow, id, **values)
+        row, new = desk.add(session, AimSeriesRow, id, **values)
         if not new and any(getattr(row, name) != value for name, value in values.items()):
-            raise KeptOtherwise("set")
-        return value_of(KeptAimSet, row)
+            raise KeptOtherwise("series")
+        return value_of(KeptAimSeries, row)
 
 
-def set_down(desk: Desk, id: UUID, set_id: UUID, raw: Raw, taken_at: datetime) -> KeptSetDown:
+def keep_set_down(desk: Desk, id: UUID, series_id: UUID, raw: Raw, taken_at: datetime) -> KeptSetDown:
     """Keep one set-down; the same one said again changes nothing."""
     with desk.transaction() as session:
-        row = value_of(KeptAimSet, desk.get(session, AimSetRow, set_id, "set", lock=True))
+        row = value_of(KeptAimSeries, desk.get(session, AimSeriesRow, series_id, "series", lock=True))
         _read(row, raw)
         kept = session.get(SetDownRow, (desk.studio_id, id))
         if kept is None:
             open_lesson(desk, session, row.lesson_id, taken_at)
-            if sum(not it.voided for it in _set_downs(desk, session, [set_id])) >= MOST:
-                raise Closed("set_full", most=MOST)
-            kept, _ = desk.add(session, SetDownRow, id, aim_set_id=set_id, raw=dict(raw), taken_at=taken_at)
-        if (kept.aim_set_id, kept.raw, kept.taken_at) != (set_id, dict(raw), taken_at):
+            if sum(not it.voided for it in _set_downs(desk, session, [series_id])) >= MOST:
+                raise Closed("series_full", most=MOST)
+            kept, _ = desk.add(session, SetDownRow, id, aim_series_id=series_id, raw=dict(raw), taken_at=taken_at)
+        if (kept.aim_series_id, kept.raw, kept.taken_at) != (series_id, dict(raw), taken_at):
             raise KeptOtherwise("set_down")
         return value_of(KeptSetDown, kept)
 
@@ -122,10 +122,10 @@ def void_set_down(desk: Desk, id: UUID, voided: bool) -> KeptSetDown:
         return value_of(KeptSetDown, row)
 
 
-def lesson_of_set(desk: Desk, id: UUID) -> UUID:
-    """The lesson a set belongs to."""
+def lesson_of_series(desk: Desk, id: UUID) -> UUID:
+    """The lesson a series belongs to."""
     with desk.transaction() as session:
-        return desk.get(session, AimSetRow, id, "set").lesson_id
+        return desk.get(session, AimSeriesRow, id, "series").lesson_id
 
 
 def aim_table(desk: Desk, lesson_id: UUID) -> AimTable:
@@ -146,10 +146,10 @@ def natural_aim(desk: Desk, golfer_id: UUID) -> Estimate | None:
     """The golfer's newest face aim at address with no aid in view, degrees."""
     query = (
         select(LessonRow)
-        .join(AimSetRow, (LessonRow.studio_id == AimSetRow.studio_id) & (LessonRow.id == AimSetRow.lesson_id))
+        .join(AimSeriesRow, (LessonRow.studio_id == AimSeriesRow.studio_id) & (LessonRow.id == AimSeriesRow.lesson_id))
         .where(LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None))
-        .where(AimSetRow.link == "face", AimSetRow.aided.is_(False))
-        .order_by(AimSetRow.started_at.desc())
+        .where(AimSeriesRow.link == "face", AimSeriesRow.aided.is_(False))
+        .order_by(AimSeriesRow.started_at.desc())
         .limit(3)
     )
     with desk.transaction() as session:
@@ -160,33 +160,33 @@ def natural_aim(desk: Desk, golfer_id: UUID) -> Estimate | None:
 
 
 def aim_told(desk: Desk, lesson_id: UUID) -> AimFound | None:
-    """The set that tells the aim of a lesson in one line: the newest of the face with no aid in view, else the
+    """The series that tells the aim of a lesson in one line: the newest of the face with no aid in view, else the
     newest."""
     sheets = aim_table(desk, lesson_id).sheets
-    faces = [it for it in sheets if it.set.link == "face" and not it.set.aided] or sheets
+    faces = [it for it in sheets if it.series.link == "face" and not it.series.aided] or sheets
     return faces[-1].found if faces else None
 
 
 def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None) -> Estimate | None:
-    biases = [it.bias for it in sheets if it.set.link == link and aided in (None, it.set.aided)]
+    biases = [it.bias for it in sheets if it.series.link == link and aided in (None, it.series.aided)]
     return next((it for it in reversed(biases) if it), None)
 
 
 def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
     sets = session.scalars(
-        select(AimSetRow)
-        .where(AimSetRow.studio_id == desk.studio_id, AimSetRow.lesson_id == lesson.id)
-        .order_by(AimSetRow.started_at, AimSetRow.id)
+        select(AimSeriesRow)
+        .where(AimSeriesRow.studio_id == desk.studio_id, AimSeriesRow.lesson_id == lesson.id)
+        .order_by(AimSeriesRow.started_at, AimSeriesRow.id)
     )
     putt, laid = _laid(desk, session, lesson)
     proof = laid.proof if laid else NOT_PROVED
     shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
-    kept = values_of(KeptAimSet, sets)
+    kept = values_of(KeptAimSeries, sets)
     downs = _set_downs(desk, session, [it.id for it in kept])
     found: list[AimSheet] = []
     for row in kept:
-        own = [it for it in downs if it.aim_set_id == row.id]
+        own = [it for it in downs if it.aim_series_id == row.id]
         reads = [_read(row, it.raw) for it in own if not it.voided]
         # The putter against the mark needs no line: what is not known of it does not count there.
         against_line = row.link != "to_mark"
@@ -210,12 +210,12 @@ def _laid(desk: Desk, session: Session, lesson: KeptLesson) -> tuple[Putt, Stati
     return (laid.putt if laid else Putt(2.5, 0.3, lesson.green_speed_ft)), laid
 
 
-def _set_downs(desk: Desk, session: Session, set_ids: Sequence[UUID]) -> Sequence[KeptSetDown]:
-    query = select(SetDownRow).where(SetDownRow.studio_id == desk.studio_id, SetDownRow.aim_set_id.in_(set_ids))
+def _set_downs(desk: Desk, session: Session, series_ids: Sequence[UUID]) -> Sequence[KeptSetDown]:
+    query = select(SetDownRow).where(SetDownRow.studio_id == desk.studio_id, SetDownRow.aim_series_id.in_(series_ids))
     return values_of(KeptSetDown, session.scalars(query.order_by(SetDownRow.taken_at, SetDownRow.id)))
 
 
-def _read(row: KeptAimSet, raw: Raw) -> Interval:
+def _read(row: KeptAimSeries, raw: Raw) -> Interval:
     if row.kind is not None:
         return lay(row.kind, row.sizes).interval(raw)
     angle, seen = raw.get("angle_deg"), raw.get("seen_deg")

@@ -140,7 +140,7 @@ def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
         return [_kept(it) for it in session.scalars(query)]
 
 
-def check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> KeptQuickCheck:
+def keep_check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> KeptQuickCheck:
     """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
     if len(entry.answers) > DIRECTIONS:
         raise OutOfLimits("answers", "directions_count", "answers", most=DIRECTIONS)

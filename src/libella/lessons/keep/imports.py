@@ -58,7 +58,7 @@ Progress = Callable[[int], None]
 """Told how many putts are written; may raise `Cancelled`."""
 
 
-def give(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: datetime) -> KeptFileImport:
+def keep_file(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: datetime) -> KeptFileImport:
     """Keep a file as it was given. Given again under its id it is one."""
     digest = hashlib.sha256(content).hexdigest()
     with desk.transaction() as session:

@@ -108,7 +108,7 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
         return value_of(KeptSightTest, row)
 
 
-def answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> KeptSightTrial:
+def keep_answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> KeptSightTrial:
     """Keep one answer; the same one said again changes nothing.
 
     Raises

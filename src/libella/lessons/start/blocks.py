@@ -46,7 +46,7 @@ class BlockEntry:
             raise OutOfLimits("asks", "note_needs_hole", label=NOTES[without[0]].label)  # fmt: skip
 
 
-def start_block(desk: Desk, id: UUID, entry: BlockEntry) -> KeptBlock:
+def begin_block(desk: Desk, id: UUID, entry: BlockEntry) -> KeptBlock:
     """Start a block on a station, with the rig as it stands. Said twice it is one block; said otherwise, a conflict."""
     with desk.transaction() as session:
         return add_block(desk, session, id, entry)
@@ -93,7 +93,7 @@ def add_block(
     return value_of(KeptBlock, row)
 
 
-def step_ladder(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
+def begin_rung(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
     """Lay the ladder's next rung and start a block on it; said again it is the same block."""
     sheet, _ = block_and_golfer(desk, from_id)
     block = sheet.block
@@ -150,7 +150,7 @@ class Recorded:
     lesson_id: UUID
 
 
-def record(
+def keep_reading(
     desk: Desk,
     id: UUID,
     block_id: UUID,

@@ -52,7 +52,7 @@ class ComparisonEntry:
         return Plan(len(self.conditions), self.each, self.order, self.run, self.seed)
 
 
-def plan_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptComparison:
+def begin_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptComparison:
     """Plan a comparison and start its blocks. Said twice it is one; said otherwise, a conflict."""
     told = _told(entry)
     with desk.transaction() as session:

@@ -36,7 +36,7 @@ class SensorSheet:
     last_at: datetime | None
 
 
-def ask_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: str, at: datetime) -> KeptSensor:
+def keep_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: str, at: datetime) -> KeptSensor:
     """Make a place for a sensor, with a code to be told to it. Said again, a code that has run out is made anew."""
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)

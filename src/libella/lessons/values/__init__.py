@@ -4,7 +4,7 @@ Each is named as its table is, and holds the same columns but the studio. What i
 `desk.stored` reads it.
 """
 
-from .aim import KeptAimSet, KeptSetDown
+from .aim import KeptAimSeries, KeptSetDown
 from .golfer import KeptGolfer
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
 from .lesson import KeptLesson
@@ -17,7 +17,7 @@ from .studio import KeptStudio
 from .value import value_of, values_of
 
 __all__ = [
-    "KeptAimSet",
+    "KeptAimSeries",
     "KeptBlock",
     "KeptComparison",
     "KeptEyeTake",

@@ -10,7 +10,7 @@ from ...core.aim.links import Cue, Link
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class KeptAimSet:
+class KeptAimSeries:
     """A run of set-downs: one link of the aim, read one way under one cue."""
 
     id: UUID
@@ -32,7 +32,7 @@ class KeptSetDown:
     """One set-down as read. It never changes: a slip voids it, and another is added."""
 
     id: UUID
-    aim_set_id: UUID
+    aim_series_id: UUID
     raw: Mapping[str, Any]
     taken_at: datetime
     recorded_at: datetime

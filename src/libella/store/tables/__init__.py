@@ -1,6 +1,6 @@
 """Every table of the store, by step."""
 
-from .aim import AimSetRow, SetDownRow
+from .aim import AimSeriesRow, SetDownRow
 from .base import Stored
 from .golfer import GolferRow
 from .judge import GolferRevisionRow, KeptAnswerRow
@@ -14,7 +14,7 @@ from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
 from .studio import StudioRow
 
 __all__ = [
-    "AimSetRow",
+    "AimSeriesRow",
     "BlockRow",
     "ColumnMapRow",
     "ComparisonRow",

@@ -17,8 +17,8 @@ from ...core.aim.links import Cue, Link
 from .base import Stored
 
 
-class AimSetRow(Stored):
-    """A run of set-downs: one link of the aim, read one way under one cue."""
+class AimSeriesRow(Stored):
+    """A series of set-downs: one link of the aim, read one way under one cue. Its table keeps the name it had."""
 
     __tablename__ = "aim_set"
 
@@ -49,7 +49,7 @@ class SetDownRow(Stored):
 
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
-    aim_set_id: Mapped[UUID]
+    aim_series_id: Mapped[UUID] = mapped_column("aim_set_id")
     raw: Mapped[dict[str, Any]]
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())

@@ -11,9 +11,9 @@ REFUSALS: Final[dict[str, Template]] = {
 CONFLICTS: Final[dict[str, Template]] = {
     "laser_unread_aim": (
         "A laser is on while this is read, and its cautions were not read in this lesson yet.",
-        "Read them, tick them, then begin the set.",
+        "Read them, tick them, then begin the series.",
     ),
-    "set": ("A set with this id was begun otherwise.", "Begin a new set."),
-    "set_full": ("A set holds {most} set-downs.", "Begin a new set."),
+    "series": ("A series with this id was begun otherwise.", "Begin a new one."),
+    "series_full": ("A series holds {most} set-downs.", "Begin a new one."),
     "set_down": ("A set-down with this id is kept already and says something else.", "Read it again."),
 }

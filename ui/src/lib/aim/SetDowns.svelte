@@ -1,4 +1,4 @@
-<!-- A set while it is read: the picture to tap, or an angle to record; step away after each. -->
+<!-- A series while it is read: the picture to tap, or an angle to record; step away after each. -->
 <script lang="ts">
   import { named } from '$lib/data/vocabulary.svelte'
   import { stamp } from '$lib/data/clock'
@@ -23,17 +23,17 @@
   }
   let { lessonId, sheet, name, leave }: Props = $props()
 
-  const kind = $derived(sheet.set.kind)
-  const picture = tryQuery(() => kind, () => sheet.set.sizes)
+  const kind = $derived(sheet.series.kind)
+  const picture = tryQuery(() => kind, () => sheet.series.sizes)
   const Entry = $derived(picture.data ? ENTRIES[picture.data.entry] : undefined)
   let angle = $state(0)
   let seen = $state(0.5)
   const valid = $derived(sheet.set_downs.filter((it) => !it.voided))
   /** Set-downs on their way: they count at once, a quick thumb is never lost. */
-  const waiting = $derived(outbox.of(setDownThing(sheet.set.id)).length)
+  const waiting = $derived(outbox.of(setDownThing(sheet.series.id)).length)
 
-  const keeping = createWrite((raw: Record<string, number | string>) => keepSetDown(lessonId, { set_id: sheet.set.id, raw, taken_at: stamp() }))
-  const undoing = createWrite((last: string) => undoSetDown(lessonId, sheet.set.id, last))
+  const keeping = createWrite((raw: Record<string, number | string>) => keepSetDown(lessonId, { series_id: sheet.series.id, raw, taken_at: stamp() }))
+  const undoing = createWrite((last: string) => undoSetDown(lessonId, sheet.series.id, last))
   const error = $derived(keeping.error ?? undoing.error)
   const keep = (raw: Record<string, number | string>) => keeping.mutate(raw)
   function undo(): void {
@@ -44,8 +44,8 @@
 </script>
 
 <div class="flex flex-wrap items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
-  <h1 class="wide text-xl" data-set-count>Set-down {valid.length + waiting + 1} of {sheet.set.planned}</h1>
-  <p class="text-faded">{name} · {named('cue', sheet.set.cue)}{sheet.set.aided ? ', aid in view' : ', no aid in view'}</p>
+  <h1 class="wide text-xl" data-set-count>Set-down {valid.length + waiting + 1} of {sheet.series.planned}</h1>
+  <p class="text-faded">{name} · {named('cue', sheet.series.cue)}{sheet.series.aided ? ', aid in view' : ', no aid in view'}</p>
 </div>
 <p class="mt-2 text-lg">{valid.length ? 'The golfer steps away, comes back and sets the putter down again.' : 'The golfer sets the putter down.'}</p>
 <div class="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">

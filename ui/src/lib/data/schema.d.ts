@@ -987,7 +987,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/aim-sets/{id}": {
+    "/api/aim-series/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -997,7 +997,7 @@ export interface paths {
         get?: never;
         /**
          * Begin
-         * @description Begin a set.
+         * @description Begin a series.
          */
         put: operations["aim_begin"];
         post?: never;
@@ -2188,7 +2188,7 @@ export interface components {
         };
         /**
          * AimFoundOut
-         * @description A set judged. `final` from its planned end on: then there is a verdict.
+         * @description A series judged. `final` from its planned end on: then there is a verdict.
          */
         AimFoundOut: {
             /** Set Downs */
@@ -2209,7 +2209,7 @@ export interface components {
         };
         /**
          * AimOut
-         * @description The sets of a lesson, oldest first.
+         * @description The series of a lesson, oldest first.
          */
         AimOut: {
             /** Sheets */
@@ -2222,10 +2222,10 @@ export interface components {
             aid: string;
         };
         /**
-         * AimSetIn
-         * @description A set to begin.
+         * AimSeriesIn
+         * @description A series to begin.
          */
-        AimSetIn: {
+        AimSeriesIn: {
             /**
              * Lesson Id
              * Format: uuid
@@ -2270,8 +2270,8 @@ export interface components {
              */
             started_at: string;
         };
-        /** AimSetOut */
-        AimSetOut: {
+        /** AimSeriesOut */
+        AimSeriesOut: {
             /**
              * Id
              * Format: uuid
@@ -2310,7 +2310,7 @@ export interface components {
         };
         /** AimSheetOut */
         AimSheetOut: {
-            set: components["schemas"]["AimSetOut"];
+            series: components["schemas"]["AimSeriesOut"];
             /** Set Downs */
             set_downs: components["schemas"]["SetDownOut"][];
             found: components["schemas"]["AimFoundOut"];
@@ -5888,10 +5888,10 @@ export interface components {
         /** SetDownIn */
         SetDownIn: {
             /**
-             * Set Id
+             * Series Id
              * Format: uuid
              */
-            set_id: string;
+            series_id: string;
             /**
              * Raw
              * @example {
@@ -13119,7 +13119,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AimSetIn"];
+                "application/json": components["schemas"]["AimSeriesIn"];
             };
         };
         responses: {

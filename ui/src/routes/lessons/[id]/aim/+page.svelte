@@ -1,7 +1,7 @@
 <!-- Aim: the face at address, natural first; ball mark, putter against the mark, and their sum, kept apart. -->
 <script lang="ts">
   import { page } from '$app/state'
-  import BeginSet from '$lib/aim/BeginSet.svelte'
+  import BeginSeries from '$lib/aim/BeginSeries.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
   import { aimChoicesQuery, aimQuery } from '$lib/aim/queries.svelte'
   import type { Shapes } from '$lib/data/client'
@@ -15,8 +15,8 @@
   const lesson = lessonQuery(() => id)
   let current = $state('')
   const sheets = $derived(aim.data?.sheets ?? [])
-  const open = $derived(sheets.find((it) => it.set.id === current))
-  const named = (it: Shapes['AimSheetOut']) => choices.data?.links.find((one) => one.link === it.set.link)?.name ?? ''
+  const open = $derived(sheets.find((it) => it.series.id === current))
+  const named = (it: Shapes['AimSheetOut']) => choices.data?.links.find((one) => one.link === it.series.link)?.name ?? ''
 </script>
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
@@ -27,9 +27,9 @@
       <SetDowns lessonId={id} sheet={open} name={named(open)} leave={() => (current = '')} />
     {:else}
       <h1 class="wide mb-4 border-b-2 border-ink pb-1 text-xl">Where does the face aim?</h1>
-      <BeginSet
-        lessonId={id} laserRead={Boolean(lesson.data?.lesson.laser_read_at)} natural={sheets.some((it) => it.set.link === 'face' && !it.set.aided && it.found.set_downs)}
-        begun={(set) => (current = set)}
+      <BeginSeries
+        lessonId={id} laserRead={Boolean(lesson.data?.lesson.laser_read_at)} natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
+        begun={(series) => (current = series)}
       />
       {#if sheets.length}
         <div class="mt-6 border-t-2 border-ink pt-3" data-sum>
@@ -38,16 +38,16 @@
           {#if aim.data.aid}<p class="mt-1">{aim.data.aid}</p>{/if}
         </div>
       {/if}
-      {#each sheets.toReversed() as it (it.set.id)}
-        <article class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2" data-aim-set>
+      {#each sheets.toReversed() as it (it.series.id)}
+        <article class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2" data-aim-series>
           <div>
-            <p class="text-faded">{named(it)} · {it.set.cue}{it.set.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.set.planned}</p>
+            <p class="text-faded">{named(it)} · {it.series.cue}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series.planned}</p>
             <p class="wide text-lg">{it.found.headline}</p>
             <p>{it.found.meaning}</p>
           </div>
           <div>
             <Vial vial={it.found.vial} words={it.found.headline} size="row" />
-            <button class="button mt-1" onclick={() => (current = it.set.id)}>{it.found.final ? 'Read on' : 'Go on reading'}</button>
+            <button class="button mt-1" onclick={() => (current = it.series.id)}>{it.found.final ? 'Read on' : 'Go on reading'}</button>
           </div>
         </article>
       {/each}

@@ -1,4 +1,4 @@
-<!-- Begin a set of set-downs: which link of the aim, read with what, under which cue, an aid in view or none. -->
+<!-- Begin a series of set-downs: which link of the aim, read with what, under which cue, an aid in view or none. -->
 <script lang="ts">
   import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
@@ -11,7 +11,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { readCautions } from '$lib/set/writes'
   import { aimChoicesQuery } from './queries.svelte'
-  import { beginSet } from './writes'
+  import { beginSeries } from './writes'
 
   interface Props {
     lessonId: string
@@ -19,15 +19,15 @@
     laserRead: boolean
     /** A natural face aim was read in this lesson already. */
     natural: boolean
-    begun: (set: string) => void
+    begun: (series: string) => void
   }
   let { lessonId, laserRead, natural, begun }: Props = $props()
 
   const choices = aimChoicesQuery()
   const instruments = instrumentsQuery()
-  type Set = Shapes['AimSetOut']
-  let link = $state<Set['link']>('face')
-  let cue = $state<Set['cue']>('line')
+  type Series = Shapes['AimSeriesOut']
+  let link = $state<Series['link']>('face')
+  let cue = $state<Series['cue']>('line')
   let kind = $state('face_mirror')
   let view = $state<'natural' | 'aided'>('natural')
   let planned = $state(7)
@@ -40,7 +40,7 @@
   const reading = createWrite(() => readCautions(lessonId))
   const beginning = createWrite(
     (id: string) =>
-      beginSet(id, { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: stamp() }),
+      beginSeries(id, { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: stamp() }),
     (_, id) => begun(id),
   )
   function begin(event: SubmitEvent): void {
@@ -70,7 +70,7 @@
     </div>
   {/if}
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <Choice label="Cue on the ball" options={options<Set['cue']>('cue')} bind:value={cue} />
+    <Choice label="Cue on the ball" options={options<Series['cue']>('cue')} bind:value={cue} />
     <Stepper
       label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; {entry('set_downs').low} to {entry('set_downs').high}."
       step={(by) => (planned = stepped('set_downs', planned, by))} error={about(beginning.error, 'planned')}
@@ -87,5 +87,5 @@
     </div>
   {/if}
   {#if beginning.error ?? reading.error}<Trouble error={beginning.error ?? reading.error} />{/if}
-  <button class="button primary min-h-14 max-w-sm text-lg" disabled={beginning.isPending || unread}>Begin the set</button>
+  <button class="button primary min-h-14 max-w-sm text-lg" disabled={beginning.isPending || unread}>Begin the set-downs</button>
 </form>
