@@ -150,7 +150,7 @@ def test_the_station_sheet_says_what_to_lay_in_order_and_what_to_mind():
     sheets = station_sheet(LADEN, "Straight three <for> Ø", "right", "metric", "a4")
     pages = list(extract_pages(io.BytesIO(pdf(sheets, "Straight three <for> Ø"))))
     said = re.sub(r"\s+", " ", " ".join(text_of(it) for it in pages))
-    order = ["Mark the ball's spot", "Line: from the spot", "Gate of pegs: ball to gate 50 cm", "String over the line"]
+    order = ["Mark the ball's spot", "Line: from the spot", "Gate of pegs: Ball to gate 50 cm", "String over the line"]
     places = [said.index(it) for it in order]
     assert places == sorted(places)
     for it in (*LADEN.cautions, "Straight three <for> Ø", "Kit check", "Your read"):

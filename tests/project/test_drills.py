@@ -1,16 +1,21 @@
 """Change drills: each thing that comes again and again is added in one place, and found everywhere it has to be."""
 
+import ast
 import re
 import subprocess
+from dataclasses import dataclass
 
 import pytest
 
 from libella.core.certainty.matter import MATTERS, Matter
+from libella.core.judge.table import TableFacts
 from libella.core.measure.limits import Bounds
 from libella.core.see.position import LEVERS, LeverWords, position_of
 from libella.core.set.kit import PARTS, Part
 from libella.core.stand.set_up import ENTRIES, Entry, checked
 from libella.core.start.notes import NOTES, Note
+from libella.exchange.putt_file import FORMS, Form
+from libella.words.judge import tables as judge_tables
 from libella.words.see.position import position_words
 from libella.words.vocabulary import ENTRIES as SIZES
 from libella.words.vocabulary import EntryWords
@@ -116,3 +121,58 @@ def test_the_front_end_types_no_limit_and_no_code_again():
         if name.endswith(".svelte"):
             text = (ROOT / name).read_text()
             assert not re.search(r"\b(low|high)=\{-?[\d.]+\}", text), name
+
+
+# What names itself in its own entry (decision 0021): instruments, notes, levers, entries, parts, templates; and
+# drawings, which say what they show to whoever can't see them.
+NAME_THEMSELVES = re.compile(
+    r"core/(instruments/|start/notes|start/stroke|see/position|stand/set_up|set/kit|keep/templates"
+    r"|drawing/|golfer/level|certainty/matter|\w+/\w*drawn|set/layout|keep/card|green/putt|see/eyes|see/straight)"
+)
+
+
+def test_another_language_needs_other_words_alone():
+    """No sentence stands in core or in the use cases but in entries that name themselves."""
+    guilty = []
+    for path in subprocess.run(
+        ["git", "ls-files", "src/libella/core/*.py", "src/libella/lessons/*.py"],
+        cwd=ROOT, capture_output=True, text=True, check=True,
+    ).stdout.split():  # fmt: skip
+        if NAME_THEMSELVES.search(path):
+            continue
+        tree = ast.parse((ROOT / path).read_text())
+        bodies = [it.body for it in ast.walk(tree) if isinstance(getattr(it, "body", None), list)]
+        docs = {id(one.value) for body in bodies for one in body if isinstance(one, ast.Expr)}
+        raised = {id(one) for it in ast.walk(tree) if isinstance(it, ast.Raise) for one in ast.walk(it)}
+        for it in ast.walk(tree):
+            if not isinstance(it, ast.Constant) or not isinstance(it.value, str) or id(it) in docs | raised:
+                continue
+            if re.search(r"[a-z]{2,} [a-z]+ [a-z]+", it.value) and not re.search(r"libella\.|^set local", it.value):
+                guilty.append(f"{path}: {it.value[:60]}")
+    assert guilty == []
+
+
+def test_a_table_behind_a_judgement_is_facts_and_their_words(monkeypatch):
+    """Facts of a type that has no words are not passed over in silence."""
+
+    @dataclass(frozen=True)
+    class Weather:
+        rain: bool
+
+    monkeypatch.setitem(judge_tables._TITLES, "weather", "Weather")
+    facts = TableFacts("weather", (), (), Weather(rain=True))
+    with pytest.raises(TypeError, match="Weather has no words"):
+        judge_tables.table_words(facts, "metric")
+    judge_tables._found.register(Weather)(lambda it, units: "It rained." if it.rain else "It was dry.")
+    told = judge_tables.table_words(facts, "metric")
+    assert (told.title, told.words) == ("Weather", "It rained.")
+
+
+def test_a_form_in_which_putts_go_out_is_one_entry(monkeypatch, coach):
+    monkeypatch.setitem(FORMS, "txt", Form("text/plain", lambda putts: f"{len(putts)} of them"))
+    block = coach.block()
+    coach.putt(block["id"], {"offset_m": 0.01})
+    answer = coach.client.get(f"/api/exports/block/{block['id']}", params={"form": "txt"})
+    assert answer.text == "1 of them" and '.txt"' in answer.headers["content-disposition"]
+    refused = coach.client.get(f"/api/exports/block/{block['id']}", params={"form": "doc"})
+    assert refused.status_code == 422 and "csv, json, txt" in refused.json()["errors"][0]["limit"]

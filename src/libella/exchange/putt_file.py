@@ -3,7 +3,7 @@
 import csv
 import io
 import json
-from collections.abc import Iterable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from typing import Any, Final
 
@@ -143,3 +143,17 @@ def _cell(value: Value) -> Value:
     if isinstance(value, bool):
         return "true" if value else "false"
     return for_spreadsheet(value) if isinstance(value, str) else value
+
+
+@dataclass(frozen=True, slots=True)
+class Form:
+    """A form in which putts go out: what it is called on the wire, and how it is written."""
+
+    media_type: str
+    written: Callable[[Sequence[dict[str, Value]]], str]
+
+
+FORMS: Final[dict[str, Form]] = {
+    "csv": Form("text/csv; charset=utf-8", as_csv),
+    "json": Form("application/json", as_json),
+}

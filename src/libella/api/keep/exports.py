@@ -6,7 +6,8 @@ from typing import Literal
 from fastapi import APIRouter, Query
 from fastapi.responses import Response
 
-from ...exchange.putt_file import as_csv, as_json, rows
+from ...core.measure.limits import OutOfLimits
+from ...exchange.putt_file import FORMS, rows
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
 from ...lessons.lesson import lessons
@@ -14,7 +15,7 @@ from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
 from ...lessons.start.strokes import strokes_of_all
 from ...lessons.values import KeptGolfer, KeptLesson
-from ..base.shapes import UUID, AtDesk
+from ..base.shapes import UUID, AtDesk, Words40
 
 router = APIRouter(prefix="/exports", tags=["exports"])
 
@@ -28,15 +29,17 @@ def export(
     desk: AtDesk,
     scope: Literal["block", "lesson", "golfer"],
     id: UUID,
-    form: Literal["csv", "json"] = Query("csv"),
+    form: Words40 = Query("csv", description="one of the forms putts go out in: csv, json"),
 ) -> Response:
     """Every putt of it, oldest first, voided ones marked; docs/formats/putts.md tells the columns."""
+    known = FORMS.get(form)
+    if known is None:
+        raise OutOfLimits("form", "no_form", named=form, known=tuple(FORMS))
     held = _held(desk, scope, id)
     strokes = strokes_of_all(desk, [lesson.id for _, lesson, _ in held])
     found = [row for who, lesson, sheets in held for row in rows(who, lesson, sheets, strokes.get(lesson.id, ()))]
-    kind = "text/csv; charset=utf-8" if form == "csv" else "application/json"
     headers = {"Content-Disposition": f'attachment; filename="putts-of-{scope}.{form}"'}
-    return Response(as_csv(found) if form == "csv" else as_json(found), media_type=kind, headers=headers)
+    return Response(known.written(found), media_type=known.media_type, headers=headers)
 
 
 def _held(desk: Desk, scope: str, id: UUID) -> list[tuple[KeptGolfer, KeptLesson, Sequence[BlockSheet]]]:

@@ -21,6 +21,7 @@ from ...lessons.desk.desk import Desk
 from ...lessons.desk.problem import NotFound
 from ...lessons.start import sensors
 from ...lessons.start.strokes import Received, StrokeEntry, receive
+from ...words.start.sensors import UNKEPT
 from ..base.live import Live, same_site
 from ..base.problems import FieldProblem, Problem, field_problem, limit_problem, problem
 from ..base.shapes import AtDesk, Entry, ShortWords, Words40, Words80
@@ -280,7 +281,7 @@ def _unkept(what: Received) -> Problem:
     if what.why:
         remedy = "Pair it again, or open the lesson."
         return Problem(
-            type="urn:libella:problem:conflict", title="Not kept", status=409, detail=what.why, remedy=remedy
+            type="urn:libella:problem:conflict", title="Not kept", status=409, detail=UNKEPT[what.why], remedy=remedy
         )
     return Problem(
         type="urn:libella:problem:database-away",

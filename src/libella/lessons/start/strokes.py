@@ -23,6 +23,8 @@ from .sensors import zero_at, zeros_of
 
 READER = "start_reader"
 Outcome = Literal["kept", "known", "refused"]
+Why = Literal["", "unpaired", "lesson_voided", "lesson_ended"]
+"""Why a stroke is refused; empty where it is not."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +47,7 @@ class Received:
     outcome: Outcome
     lesson_id: UUID | None = None
     stroke_id: UUID | None = None
-    why: str = ""
+    why: Why = ""
     putt: UUID | None = None
     measures: Mapping[str, float] = field(default_factory=dict[str, float])
 
@@ -83,7 +85,7 @@ def receive(desk: Desk, entries: Sequence[StrokeEntry]) -> list[Received]:
     for it in entries:
         sensor = sensors.get(it.sensor_id)
         if sensor is None:
-            found.append(Received("refused", why="This sensor is not paired any more."))
+            found.append(Received("refused", why="unpaired"))
             continue
         why = _shut(closed[sensor.lesson_id], it.at)
         if why:
@@ -104,11 +106,11 @@ def _closed(lesson: LessonRow) -> tuple[bool, datetime | None]:
     return lesson.voided_at is not None, lesson.ended_at
 
 
-def _shut(closed: tuple[bool, datetime | None], at: datetime) -> str:
+def _shut(closed: tuple[bool, datetime | None], at: datetime) -> Why:
     voided, ended_at = closed
     if voided:
-        return "The sensor's lesson is voided."
-    return "The sensor's lesson has ended." if ended_at is not None and at > ended_at else ""
+        return "lesson_voided"
+    return "lesson_ended" if ended_at is not None and at > ended_at else ""
 
 
 def _insert(session: Session, rows: list[dict[str, Any]]) -> set[tuple[UUID, str]]:

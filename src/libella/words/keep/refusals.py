@@ -2,7 +2,7 @@
 
 from typing import Final
 
-from ..shared.refusals import OPTIONS, Template
+from ..shared.refusals import KNOWN, OPTIONS, Template
 
 REFUSALS: Final[dict[str, Template]] = {
     "too_many_blocks": (
@@ -43,6 +43,7 @@ REFUSALS: Final[dict[str, Template]] = {
     "column_side": ("{label}: say which side is plus.", OPTIONS),
     "column_twice": ("{label}: two columns tell it.", "one column"),
     "no_start_column": ("No column tells the start.", "start, its limits, or its offset"),
+    "no_form": ("Putts don't go out as “{named}”.", KNOWN),
     "no_number": ("That is no number.", "a number"),
 }
 CONFLICTS: Final[dict[str, Template]] = {

@@ -9,6 +9,12 @@ SENSORS: Final[dict[SensorKind, str]] = {
     "start_board": "Start-line board",
     "level": "Wireless level",
 }
+UNKEPT: Final[dict[str, str]] = {
+    "unpaired": "This sensor is not paired any more.",
+    "lesson_voided": "The sensor's lesson is voided.",
+    "lesson_ended": "The sensor's lesson has ended.",
+}
+"""Why a stroke that was told is not kept."""
 _NOTHING_DEG = 0.05
 
 

@@ -17979,7 +17979,8 @@ export interface operations {
     exports_export: {
         parameters: {
             query?: {
-                form?: "csv" | "json";
+                /** @description one of the forms putts go out in: csv, json */
+                form?: string;
             };
             header?: never;
             path: {
