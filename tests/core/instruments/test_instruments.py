@@ -187,7 +187,7 @@ def test_a_board_coarser_than_a_third_of_the_window_objects_and_says_what_would_
     assert sight.remedies
     for remedy in sight.remedies:
         mended = lay("board", coarse.sizes() | {remedy.name: remedy.value})
-        assert mended.sight(PUTT, spread_deg=1.0).fit != "coarse", remedy.words
+        assert mended.sight(PUTT, spread_deg=1.0).fit != "coarse", remedy.change
 
 
 def test_a_short_board_is_widened_until_it_reaches():
@@ -204,7 +204,7 @@ def test_a_gate_is_fit_when_its_limit_is_near_the_spread(width, fit):
     sight = gate.sight(PUTT, spread_deg=1.0)
     assert sight.fit == fit
     for remedy in sight.remedies:
-        assert lay("peg_gate", gate.sizes() | {remedy.name: remedy.value}).sight(PUTT, 1.0).fit == "good", remedy.words
+        assert lay("peg_gate", gate.sizes() | {remedy.name: remedy.value}).sight(PUTT, 1.0).fit == "good", remedy.change
 
 
 def test_every_instrument_tells_what_it_cannot_see():

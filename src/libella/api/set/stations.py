@@ -12,7 +12,8 @@ from ...core.golfer.level import Level
 from ...core.green.capture import Capture
 from ...core.green.putt import Target
 from ...core.green.read import Read
-from ...core.instruments import Measures, Remedy, Rig, Sight, usual_sizes
+from ...core.instruments import Measures, Rig, Sight, usual_sizes
+from ...core.instruments.rig import Fit
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
@@ -25,6 +26,7 @@ from ...lessons.values import KeptStation
 from ...words.set.briefing import allows, breaks, trust
 from ...words.set.objections import Objection, objection_words
 from ...words.set.proof import WAYS
+from ...words.set.sight import RemedyWords, remedy_words, sight_words
 from ...words.set.station import change_words, proposal_words, station_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words40
 from .green import PuttIn
@@ -151,6 +153,23 @@ def station_out(row: KeptStation, units: InUnits) -> StationOut:
     return StationOut(id=row.id, lesson_id=row.lesson_id, **LaidOut.of(entry_of(row), units))
 
 
+class RigSightOut(BaseModel):
+    """What a rig can see against the window, and what would see better."""
+
+    narrowest_deg: float
+    share: float
+    fit: Fit
+    words: str
+    remedies: tuple[RemedyWords, ...]
+
+    @staticmethod
+    def of(it: Sight, units: Units) -> "RigSightOut":
+        remedies = tuple(remedy_words(one, units) for one in it.remedies)
+        return RigSightOut(
+            narrowest_deg=it.narrowest_deg, share=it.share, fit=it.fit, words=sight_words(it), remedies=remedies
+        )
+
+
 class Preview(BaseModel):
     """A station drawn and judged before it is laid."""
 
@@ -160,8 +179,8 @@ class Preview(BaseModel):
     trust: tuple[str, ...]
     window_left_deg: float
     window_right_deg: float
-    sight: Sight
-    remedies: tuple[Remedy, ...] = Field(description="on a break: where the rig punishes no good putt")
+    sight: RigSightOut
+    remedies: tuple[RemedyWords, ...] = Field(description="on a break: where the rig punishes no good putt")
     objections: tuple[Objection, ...]
     stage: Scene
     side: Scene | None = Field(description="the side elevation, where heights matter")
@@ -188,7 +207,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         trust=trust(station, units),
         window_left_deg=window.left_deg,
         window_right_deg=window.right_deg,
-        sight=station.rig.sight(station.putt, bag.spreads(desk)[plan.level], units),
+        sight=RigSightOut.of(station.rig.sight(station.putt, bag.spreads(desk)[plan.level], units), units),
         remedies=tuple(change_words(it, units) for it in station.remedies),
         objections=tuple(objection_words(it, units) for it in station.objections(plan.hand)),
         stage=from_above(station, plan.hand, units),
@@ -221,7 +240,7 @@ class ProposalOut(BaseModel):
     kind: str
     name: str
     sizes: dict[str, float]
-    sight: Sight | None
+    sight: RigSightOut | None
     words: str
     guides: bool
     watches: bool = Field(description="it watches the ball's start, so it can be the rig")
@@ -238,7 +257,7 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
             kind=it.aid.about.kind,
             name=it.aid.about.name,
             sizes=it.aid.sizes(),
-            sight=it.sight,
+            sight=None if it.sight is None else RigSightOut.of(it.sight, units),
             words=proposal_words(it, units),
             guides=it.aid.about.guides,
             watches=isinstance(it.aid, Rig) and it.aid.about.measures == "start",

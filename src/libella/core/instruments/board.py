@@ -64,7 +64,7 @@ class Board(Ruled):
         away = math.ceil(self.mark_m / 2 / third / 0.05 - 1e-9) * 0.05
         if away > 5.0 or away >= putt.distance_m - 0.1:
             return super()._finer(putt, units)
-        return (*super()._finer(putt, units), Remedy("distance_m", round(away, 2), f"Board at {tape(away, units)}"))
+        return (*super()._finer(putt, units), Remedy("distance_m", round(away, 2), "board_at"))
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
         x = self.distance_m * 1000

@@ -105,11 +105,11 @@ class Gate(Rig):
         remedies: list[Remedy] = []
         width = round(width_for_limit(spread_deg, self.distance_m), 3)
         if _NARROWEST_M <= width <= _WIDEST_M:
-            remedies.append(Remedy("inside_width_m", width, f"Gate {tape(width, units)} wide"))
+            remedies.append(Remedy("inside_width_m", width, "gate_wide"))
         away = (self.inside_width_m - BALL_M) / 2 / math.tan(math.radians(spread_deg))
         away = round(away, 2)
         if _NEAREST_M <= away <= min(_FARTHEST_M, putt.distance_m - 0.1):
-            remedies.append(Remedy("distance_m", away, f"Gate at {tape(away, units)}"))
+            remedies.append(Remedy("distance_m", away, "gate_at"))
         return tuple(remedies)
 
     def picture(self, units: Units = "metric") -> Scene:

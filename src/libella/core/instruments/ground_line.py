@@ -10,7 +10,7 @@ from ..measure.angle import angle_deg
 from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.limits import OutOfLimits
-from ..measure.units import Units, fine_degrees, tape
+from ..measure.units import Units, tape
 from .aid import About, Raw, Zone, choice, dimension
 from .rig import Remedy, Rig, Sight
 
@@ -90,23 +90,16 @@ class GroundLine(Rig):
         half = self._angle(0.25)
         window = putt.window.narrow_deg
         share = half / window
-        said = (
-            f"Tells ± {fine_degrees(half)} in the middle, out to {fine_degrees(self._angle(1.0))} either side. "
-            f"The window is ± {fine_degrees(window)}."
-        )
+        seen = Sight("line", half, window, "good", reach_deg=self._angle(1.0))
         if share > 1 / 3:
             third = math.tan(math.radians(window / 3))
             away = math.ceil(0.25 * BALL_M / 2 / third / 0.05 - 1e-9) * 0.05
             fits = away <= min(5.0, putt.distance_m - 0.1)
-            remedies = (Remedy("distance_m", round(away, 2), f"Watch at {tape(away, units)}"),) if fits else ()
-            return Sight(half, share, "coarse", f"{said} Too coarse: watch it further out.", remedies)
+            return replace(seen, fit="coarse", remedies=_watch_at(away) if fits else ())
         if self._angle(1.0) < spread_deg:
             near = math.floor(BALL_M / 2 / math.tan(math.radians(spread_deg)) / 0.05) * 0.05
-            fits = near >= 0.2
-            remedies = (Remedy("distance_m", round(near, 2), f"Watch at {tape(near, units)}"),) if fits else ()
-            words = f"{said} Too far out: a third of the putts would miss the ball's width; only their side is told."
-            return Sight(half, share, "short", words, remedies)
-        return Sight(half, share, "good", f"{said} That will do.")
+            return replace(seen, fit="short", remedies=_watch_at(near) if near >= 0.2 else ())
+        return seen
 
     def picture(self, units: Units = "metric") -> Scene:
         r = BALL_M * 500
@@ -145,3 +138,7 @@ def line_about(
         laser=laser,
         parts=((part, 1),),
     )
+
+
+def _watch_at(away_m: float) -> tuple[Remedy, ...]:
+    return (Remedy("distance_m", round(away_m, 2), "watch_at"),)

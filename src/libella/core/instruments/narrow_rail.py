@@ -91,9 +91,9 @@ class NarrowRail(Rig):
         wide = round(2 * self.length_m * math.tan(math.radians(spread_deg)), 3)
         remedies: list[Remedy] = []
         if 0.2 <= long <= min(3.0, putt.distance_m - 0.1):
-            remedies.append(Remedy("length_m", long, f"Rail {tape(long, units)} long"))
+            remedies.append(Remedy("length_m", long, "rail_long"))
         if 0.004 <= wide <= 0.04:
-            remedies.append(Remedy("width_m", wide, f"Rail {tape(wide, units)} wide"))
+            remedies.append(Remedy("width_m", wide, "rail_wide"))
         return tuple(remedies)
 
     def picture(self, units: Units = "metric") -> Scene:

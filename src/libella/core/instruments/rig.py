@@ -9,12 +9,19 @@ from typing import Literal, Self
 from ..green.putt import Putt
 from ..measure.constants import HOLE_M
 from ..measure.limits import OutOfLimits
-from ..measure.units import Units, fine_degrees, percent
+from ..measure.units import Units
 from .aid import Aid, Zone
 
 STRICT, LOOSE = 0.5, 1.5
 """A gate tells most when its limit is between these times the spread expected (handbook 3)."""
 _LEAST_ROOM_M = 0.05
+
+
+Change = Literal["gate_wide", "gate_at", "rail_long", "rail_wide", "watch_at", "ruler_wide", "read_to", "board_at"]
+"""What would be changed: said by `words.set.sight`."""
+Way = Literal["passes", "marks", "line", "device"]
+"""How a rig sees: whether a putt passes, by marks, by where the line lies on the ball, by a device's own figure."""
+Event = Literal["putt", "set_down"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,21 +30,33 @@ class Remedy:
 
     name: str
     value: float
-    words: str
+    change: Change
+
+
+Fit = Literal["good", "coarse", "short", "strict", "loose"]
 
 
 @dataclass(frozen=True, slots=True)
 class Sight:
     """What a rig can see against the window, and whether that will do.
 
-    `narrowest_deg`: half-width of the reading nearest the line. `share`: that over the narrower side of the window.
+    `narrowest_deg`: half-width of the reading nearest the line. `share`: that over the narrower side of the window,
+    `window_deg`. `reach_deg`: how far out it reads, where that ends. `clean`: how often a golfer without a bias passes,
+    where it only tells that. `event`: what is read each time.
     """
 
+    way: Way
     narrowest_deg: float
-    share: float
-    fit: Literal["good", "coarse", "short", "strict", "loose"]
-    words: str
+    window_deg: float
+    fit: Fit
     remedies: tuple[Remedy, ...] = ()
+    reach_deg: float = 0.0
+    clean: float = 0.0
+    event: Event = "putt"
+
+    @property
+    def share(self) -> float:
+        return self.narrowest_deg / self.window_deg
 
 
 @dataclass(frozen=True)
@@ -106,15 +125,7 @@ def passing_sight(limit_deg: float, spread_deg: float, putt: Putt, remedies: Cal
     """
     window = putt.window.narrow_deg
     clean = math.erf(limit_deg / spread_deg / math.sqrt(2))
-    said = (
-        f"Lets ± {fine_degrees(limit_deg)} through clean; the window is ± {fine_degrees(window)}. "
-        f"A golfer of this level, with no bias, passes about {percent(clean)} clean."
-    )
     ratio = limit_deg / spread_deg
     if STRICT <= ratio <= LOOSE:
-        return Sight(limit_deg, limit_deg / window, "good", f"{said} That tells most per putt.")
-    if ratio > LOOSE:
-        words = f"{said} Too coarse: nearly every putt passes and a bias stays hidden."
-        return Sight(limit_deg, limit_deg / window, "loose", words, remedies())
-    words = f"{said} Too strict: nearly every putt touches, and the size of the error stays hidden."
-    return Sight(limit_deg, limit_deg / window, "strict", words, remedies())
+        return Sight("passes", limit_deg, window, "good", clean=clean)
+    return Sight("passes", limit_deg, window, "loose" if ratio > LOOSE else "strict", remedies(), clean=clean)

@@ -7,6 +7,7 @@ from typing import ClassVar
 from ..drawing.scene import Shape, Tape, box
 from ..measure.units import Units, tape
 from .aid import About, Raw, Solid, dimension
+from .rig import Event
 from .ruled import Ruled
 
 
@@ -33,7 +34,7 @@ class SquareReference(Ruled):
         hint="A feeler, a card, a coin.",
     )
 
-    _event: ClassVar[str] = "set-down"
+    _event: ClassVar[Event] = "set_down"
     _zero_words: ClassVar[str] = "touches at both ends"
 
     about: ClassVar[About] = About(

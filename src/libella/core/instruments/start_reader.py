@@ -8,7 +8,7 @@ from ..drawing.scene import Label, Line, Scene, Shape, Tape, box
 from ..green.putt import Putt
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, fine_degrees, tape
+from ..measure.units import Units, tape
 from .aid import About, Raw, Solid, Zone, between, choice, dimension
 from .rig import Rig, Sight
 
@@ -127,11 +127,7 @@ class StartReader(Rig):
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         window = putt.window.narrow_deg
         share = self.u_deg / window
-        said = f"Reads each putt to ± {fine_degrees(self.u_deg)} (one standard uncertainty). "
-        said += f"The window is ± {fine_degrees(window)}."
-        if share > _COARSE_SHARE:
-            return Sight(self.u_deg, share, "coarse", f"{said} Too coarse: it should be under a third of the window.")
-        return Sight(self.u_deg, share, "good", f"{said} That will do.")
+        return Sight("device", self.u_deg, window, "coarse" if share > _COARSE_SHARE else "good")
 
 
 def _number(raw: Raw, key: str, known: set[str]) -> float:

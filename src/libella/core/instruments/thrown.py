@@ -6,6 +6,7 @@ from typing import ClassVar
 from ..drawing.scene import Shape, Tape, box
 from ..measure.units import Units, tape
 from .aid import Solid, dimension
+from .rig import Event
 from .ruled import Ruled
 
 
@@ -23,7 +24,7 @@ class Thrown(Ruled):
         "Smallest mark", low=0.001, high=0.05, default=0.005, step=0.001, hint="The spacing you really read to."
     )
 
-    _event: ClassVar[str] = "set-down"
+    _event: ClassVar[Event] = "set_down"
     _zero_words: ClassVar[str] = "on the zero mark"
 
     @property

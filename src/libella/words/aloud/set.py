@@ -16,6 +16,7 @@ from ...core.set.station import Station
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.green import read_words, slope_words
 from ..set.objections import objection_words
+from ..set.sight import remedy_words, sight_words
 from ..set.station import change_words, proposal_words, station_words
 from ..set.string import string_words
 from .reading import Reading
@@ -50,6 +51,10 @@ def set_aloud(it: Reading) -> None:
         it.say("set", breaks, station, it.units)
         it.say("set", trust, station, it.units)
         it.say("set", tape_list, station, it.hand, it.units)
+        sight = station.rig.sight(station.putt, 1.4, it.units)
+        it.say("set", sight_words, sight)
+        for remedy in sight.remedies:
+            it.say("set", remedy_words, remedy, it.units)
         for change in station.remedies:
             it.say("set", change_words, change, it.units)
     for way in get_args(Way):

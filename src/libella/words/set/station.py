@@ -1,10 +1,10 @@
 """A station in one line, and what would mend it."""
 
-from ...core.instruments.rig import Remedy
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, tape
 from ...core.set.proposal import Proposal
 from ...core.set.station import Change, Station
+from .sight import RemedyWords, sight_words
 
 
 def station_words(station: Station, units: Units) -> str:
@@ -13,17 +13,17 @@ def station_words(station: Station, units: Units) -> str:
     return f"{tape(station.putt.distance_m, units)} · {rig.about.said} at {tape(rig.station_m, units)}"
 
 
-def change_words(it: Change, units: Units) -> Remedy:
+def change_words(it: Change, units: Units) -> RemedyWords:
     """A change that would mend a station."""
     if it.name != "across_m":
-        return Remedy(it.name, it.value, f"{it.label} {tape(it.value, units)}")
+        return RemedyWords(it.name, it.value, f"{it.label} {tape(it.value, units)}")
     if it.value == 0:
-        return Remedy(it.name, it.value, "Put it back on the start line")
-    return Remedy(it.name, it.value, f"Shift it {tape(abs(it.value), units)} {side_of(it.value)}")
+        return RemedyWords(it.name, it.value, "Put it back on the start line")
+    return RemedyWords(it.name, it.value, f"Shift it {tape(abs(it.value), units)} {side_of(it.value)}")
 
 
 def proposal_words(it: Proposal, units: Units) -> str:
     """How an instrument is laid, and why."""
     laid = it.aid.sizes_said(units)
-    why = it.sight.words if it.sight else it.aid.about.tells
+    why = sight_words(it.sight) if it.sight else it.aid.about.tells
     return f"{laid[0].upper()}{laid[1:]}. {why}"

@@ -4725,12 +4725,12 @@ export interface components {
             window_left_deg: number;
             /** Window Right Deg */
             window_right_deg: number;
-            sight: components["schemas"]["Sight"];
+            sight: components["schemas"]["RigSightOut"];
             /**
              * Remedies
              * @description on a break: where the rig punishes no good putt
              */
-            remedies: components["schemas"]["Remedy"][];
+            remedies: components["schemas"]["RemedyWords"][];
             /** Objections */
             objections: components["schemas"]["Objection"][];
             stage: components["schemas"]["Scene"];
@@ -5090,7 +5090,7 @@ export interface components {
             sizes: {
                 [key: string]: number;
             };
-            sight: components["schemas"]["Sight"] | null;
+            sight: components["schemas"]["RigSightOut"] | null;
             /** Words */
             words: string;
             /** Guides */
@@ -5548,10 +5548,10 @@ export interface components {
             reason: string;
         };
         /**
-         * Remedy
-         * @description A change of one dimension that would answer an objection.
+         * RemedyWords
+         * @description A change of one size that would mend something, and how it is offered.
          */
-        Remedy: {
+        RemedyWords: {
             /** Name */
             name: string;
             /** Value */
@@ -5570,6 +5570,25 @@ export interface components {
             noise_deg: number;
             /** Checks */
             checks: number;
+        };
+        /**
+         * RigSightOut
+         * @description What a rig can see against the window, and what would see better.
+         */
+        RigSightOut: {
+            /** Narrowest Deg */
+            narrowest_deg: number;
+            /** Share */
+            share: number;
+            /**
+             * Fit
+             * @enum {string}
+             */
+            fit: "good" | "coarse" | "short" | "strict" | "loose";
+            /** Words */
+            words: string;
+            /** Remedies */
+            remedies: components["schemas"]["RemedyWords"][];
         };
         /** RollIn */
         RollIn: {
@@ -5989,30 +6008,6 @@ export interface components {
              * @description share of the face in the start, 0.5 to 1; null lets the putts tell it
              */
             k: number | null;
-        };
-        /**
-         * Sight
-         * @description What a rig can see against the window, and whether that will do.
-         *
-         *     `narrowest_deg`: half-width of the reading nearest the line. `share`: that over the narrower side of the window.
-         */
-        Sight: {
-            /** Narrowest Deg */
-            narrowest_deg: number;
-            /** Share */
-            share: number;
-            /**
-             * Fit
-             * @enum {string}
-             */
-            fit: "good" | "coarse" | "short" | "strict" | "loose";
-            /** Words */
-            words: string;
-            /**
-             * Remedies
-             * @default []
-             */
-            remedies: components["schemas"]["Remedy"][];
         };
         /**
          * SightIn

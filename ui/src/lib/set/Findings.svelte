@@ -14,7 +14,7 @@
     plan: Plan
     /** A laser's cautions are still to be ticked. */
     unread: boolean
-    apply: (remedy: Shapes['Remedy']) => void
+    apply: (remedy: Shapes['RemedyWords']) => void
     again: () => void
   }
   let { seen, fault, plan, unread, apply, again }: Props = $props()

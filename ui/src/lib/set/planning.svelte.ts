@@ -26,7 +26,7 @@ export class Planning {
     this.plan = structuredClone(last ? planOf(last) : { ...FIRST, green_speed_ft })
   }
   /** Lay what would do. */
-  apply(it: Shapes['Remedy']): void {
+  apply(it: Shapes['RemedyWords']): void {
     const { plan } = this
     if (!plan) return
     if (it.name === 'across_m') plan.across_m = it.value
