@@ -196,7 +196,7 @@ def test_a_reading_of_any_aid_can_be_tried_by_tap_and_by_key(page: Page):
     page.get_by_role("button", name="Try a reading, Twin guide rails").click()
     said = page.locator("[data-meaning]")
     page.get_by_role("dialog").locator("[data-zone='touched inside, going through']").tap()
-    expect(said).to_contain_text("path of the head more than 8 mm inside")
+    expect(said).to_contain_text("Path of the head more than 8 mm inside")
     page.keyboard.press("1")
     expect(said).to_contain_text("more than 8 mm outside")
     # The dimensions change what the same reading stands for.

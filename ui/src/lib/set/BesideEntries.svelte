@@ -26,7 +26,7 @@
   {#if it}
     <section class="border-t border-hairline py-3" data-beside={aid.kind}>
       <div class="flex items-center justify-between gap-3">
-        <h3 class="wide text-lg">{it.about.name} <span class="text-base font-normal text-faded">· {it.quantity.name.toLowerCase()}</span></h3>
+        <h3 class="wide text-lg">{it.about.name} <span class="text-base font-normal text-faded">· {it.quantity.name}</span></h3>
         <button class="button" type="button" aria-label="Take away {it.about.name}" onclick={() => (plan.aids = plan.aids.filter((_, at) => at !== n))}>Take away</button>
       </div>
       {#if fault?.about(`aids.${n}`)}<p class="font-semibold text-danger">{fault.about(`aids.${n}`)}</p>{/if}

@@ -29,7 +29,7 @@
     {#if Entry && entry}<div class="absolute inset-0"><Entry {entry} closed={Boolean(fault)} record={(zone) => (read = zone)} /></div>{/if}
   </div>
   <p class="min-h-14 border-y border-hairline py-3 text-lg" aria-live="polite" data-meaning>
-    {#if now}<strong>{now.name}:</strong> {instrument.quantity.name.toLowerCase()} {now.meaning}.{:else}Tap a reading: what it stands for shows here. Nothing is kept.{/if}
+    {#if now}<strong>{now.name}:</strong> {instrument.quantity.name} {now.meaning}.{:else}Tap a reading: what it stands for shows here. Nothing is kept.{/if}
   </p>
   <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
     {#each instrument.dimensions as it (it.name)}

@@ -32,7 +32,7 @@
       { key: 'ArrowLeft', words: `${note.label}: less`, run: () => step(-1) },
       { key: 'ArrowRight', words: `${note.label}: more`, run: () => step(1) },
       { key: 'Enter', words: `${note.label}: take ${words}`, run: done },
-      { key: 's', words: `Skip ${note.label.toLowerCase()} for this putt`, run: skip },
+      { key: 's', words: `Skip it for this putt: ${note.label}`, run: skip },
     ]),
   )
 </script>

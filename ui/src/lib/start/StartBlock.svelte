@@ -86,7 +86,7 @@
   </div>
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Also note <span class="font-normal text-faded">{(notes.data ?? []).filter((it) => asks.includes(it.note)).map((it) => it.label.toLowerCase()).join(', ') || 'nothing else'}</span>
+      Also note <span class="font-normal text-faded">{(notes.data ?? []).filter((it) => asks.includes(it.note)).map((it) => it.label).join(', ') || 'nothing else'}</span>
     </summary>
     <div class="flex flex-wrap gap-1.5" role="group" aria-label="Also note of every putt">
       {#each notes.data ?? [] as it (it.note)}
