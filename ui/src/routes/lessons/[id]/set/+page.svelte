@@ -73,7 +73,8 @@
 {#if planning.plan && plan && sheet}
   <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex flex-col desk:min-h-0">
-      <div class="flex shrink-0 flex-col border-b border-hairline {seen?.side ? 'h-[380px]' : 'h-[310px]'}" data-stage>
+      <!-- Room for the side elevation before it has come: nothing slides away under a finger. -->
+      <div class="flex shrink-0 flex-col border-b border-hairline {(seen ? seen.side : plan.aids.length) ? 'h-[380px]' : 'h-[310px]'}" data-stage>
         <div class="relative min-h-0 flex-1">{#if seen}<Stage scene={seen.stage} stretch="true" grip={(of, whose) => planning.grip(of, whose, known)} bind:along />{/if}</div>
         {#if seen?.side && along}
           <div class="relative shrink-0 border-t border-hairline" style:height={sideHeight(seen.side, along)} data-side>
