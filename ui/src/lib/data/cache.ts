@@ -1,5 +1,5 @@
 /** Answers of the server as they are held on this page. */
-import { QueryClient, type Updater } from '@tanstack/svelte-query'
+import { QueryClient } from '@tanstack/svelte-query'
 import { Refusal } from './client'
 import { every, key, type Key } from './key'
 
@@ -36,10 +36,10 @@ export async function renew(...keys: Key[]): Promise<void> {
  * Put what a write was answered where views read it. What was asked before it is let go, or its older answer would come
  * later and undo on the page what was just kept; if there was such a question it is asked again.
  */
-export async function putAnswer<T>(queryKey: Key, answer: T | ((before: T | undefined) => T)): Promise<void> {
+export async function putAnswer<T>(queryKey: Key, answer: T): Promise<void> {
   const asked = cache.isFetching({ queryKey }) > 0
   await cache.cancelQueries({ queryKey })
-  cache.setQueryData<T>(queryKey, answer as Updater<T | undefined, T | undefined>)
+  cache.setQueryData(queryKey, answer)
   if (asked) void renew(queryKey)
 }
 

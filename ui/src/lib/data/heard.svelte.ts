@@ -1,7 +1,7 @@
 /** What sensors told last, as long as this page stands. */
 import type { LiveEvent } from './live.svelte'
 
-export type HeardStroke = LiveEvent & { taken: boolean }
+type HeardStroke = LiveEvent & { taken: boolean }
 
 const MOMENT_MS = 6000
 

@@ -2,7 +2,6 @@
 import type { Shapes } from '$lib/data/client'
 
 export type Plan = Omit<Shapes['StationOut'], 'id' | 'lesson_id' | 'words'>
-export type Aid = Shapes['AidEntry']
 
 /** A first putt that suits most floors. */
 export const FIRST: Plan = {

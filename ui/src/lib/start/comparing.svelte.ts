@@ -3,7 +3,7 @@ import type { Shapes } from '$lib/data/client'
 import { planOf, type Plan } from '$lib/set/plan'
 
 export type Kind = 'conditions' | 'distances' | 'transfer'
-export const MOST_CONDITIONS = 5
+const MOST_CONDITIONS = 5
 const FEWEST_CONDITIONS = 2
 /** Lengths that near are one. */
 const SAME_M = 0.005
