@@ -85,7 +85,7 @@ def test_read_and_pace_come_first_where_they_cost_most():
     said = judge(STRAIGHT, STATION, Occasion("right", holed=ended), planned=10)
     assert said.work.startswith("Work on read and pace: 10 of 10 putts that started inside the window missed")
     loose = judge(LOOSE, STATION, Occasion("right", holed=ended), planned=8)
-    assert loose.work.startswith("Work on read and pace") and "a quarter less" in loose.work
+    assert loose.work.startswith("Work on read and pace") and "A quarter less spread" in loose.work
 
 
 def test_a_tie_names_nothing():
@@ -134,7 +134,7 @@ def test_no_voice_of_a_judgement_contradicts_another(starts, inside_missed, insi
     if "costs next to nothing" in it.work:
         assert it.verdict.word == "none" and spread < 2
     if it.headline.startswith("Nothing to mend"):
-        assert "bias: mending" not in it.work and "Work on the bias" not in it.work
+        assert "Mending the bias" not in it.work and "Work on the bias" not in it.work
     assert ("nothing there to mend" in it.meaning) == (it.verdict.word == "none")
 
 

@@ -7,7 +7,6 @@ from ..measure.constants import BALL_M, FOOT_M, GRAVITY_M_S2, HOLE_M, RAMP_SPEED
 from ..measure.limits import Bounds
 
 Capture = Literal["rim_assisted", "free_fall"]
-CAPTURE_WORDS: dict[Capture, str] = {"rim_assisted": "rim-assisted", "free_fall": "free fall"}
 
 DISTANCE = Bounds(0.3, 15.0, "m")
 PAST = Bounds(0.0, 3.0, "m")

@@ -96,12 +96,12 @@ class Gate(Rig):
         return _CROSSINGS[str(raw["crossing"])]
 
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
-        return passing_sight(self.limit_deg, spread_deg, putt, lambda: self._remedies(spread_deg, putt, units))
+        return passing_sight(self.limit_deg, spread_deg, putt, lambda: self._remedies(spread_deg, putt))
 
     def tuned(self, limit_deg: float) -> Self:
         return replace(self, inside_width_m=round(width_for_limit(limit_deg, self.distance_m), 4))
 
-    def _remedies(self, spread_deg: float, putt: Putt, units: Units) -> tuple[Remedy, ...]:
+    def _remedies(self, spread_deg: float, putt: Putt) -> tuple[Remedy, ...]:
         remedies: list[Remedy] = []
         width = round(width_for_limit(spread_deg, self.distance_m), 3)
         if _NARROWEST_M <= width <= _WIDEST_M:

@@ -89,9 +89,8 @@ class GroundLine(Rig):
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         half = self._angle(0.25)
         window = putt.window.narrow_deg
-        share = half / window
         seen = Sight("line", half, window, "good", reach_deg=self._angle(1.0))
-        if share > 1 / 3:
+        if seen.share > 1 / 3:
             third = math.tan(math.radians(window / 3))
             away = math.ceil(0.25 * BALL_M / 2 / third / 0.05 - 1e-9) * 0.05
             fits = away <= min(5.0, putt.distance_m - 0.1)

@@ -81,12 +81,12 @@ class NarrowRail(Rig):
         )
 
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
-        return passing_sight(self._limit(1.0), spread_deg, putt, lambda: self._remedies(spread_deg, putt, units))
+        return passing_sight(self._limit(1.0), spread_deg, putt, lambda: self._remedies(spread_deg, putt))
 
     def tuned(self, limit_deg: float) -> Self:
         return replace(self, width_m=round(2 * self.length_m * math.tan(math.radians(limit_deg)), 4))
 
-    def _remedies(self, spread_deg: float, putt: Putt, units: Units) -> tuple[Remedy, ...]:
+    def _remedies(self, spread_deg: float, putt: Putt) -> tuple[Remedy, ...]:
         long = round(self.width_m / 2 / math.tan(math.radians(spread_deg)), 2)
         wide = round(2 * self.length_m * math.tan(math.radians(spread_deg)), 3)
         remedies: list[Remedy] = []

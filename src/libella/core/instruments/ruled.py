@@ -22,10 +22,8 @@ class Ruled(Scale, Rig):
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         half = (self._value(self.mark_m / 2) - self._value(-self.mark_m / 2)) / 2
         reach = (self._value(self._reach_m) - self._value(-self._reach_m)) / 2
-        window = putt.window.narrow_deg
-        share = half / window
-        seen = Sight("marks", half, window, "good", reach_deg=reach, event=self._event)
-        if share > _COARSE_SHARE:
+        seen = Sight("marks", half, putt.window.narrow_deg, "good", reach_deg=reach, event=self._event)
+        if seen.share > _COARSE_SHARE:
             return replace(seen, fit="coarse", remedies=self._finer(putt, units))
         wanted = 2 * spread_deg
         if reach < wanted:

@@ -1,7 +1,7 @@
 """Start reader: a device or a file that gives the start line as a number of degrees."""
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import ClassVar
 
 from ..drawing.scene import Label, Line, Scene, Shape, Tape, box
@@ -125,9 +125,8 @@ class StartReader(Rig):
         return (Solid("reader", x - 0.04, x + 0.04, 0.18, 0.24, 0.05, of="distance_m"),)
 
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
-        window = putt.window.narrow_deg
-        share = self.u_deg / window
-        return Sight("device", self.u_deg, window, "coarse" if share > _COARSE_SHARE else "good")
+        seen = Sight("device", self.u_deg, putt.window.narrow_deg, "good")
+        return replace(seen, fit="coarse") if seen.share > _COARSE_SHARE else seen
 
 
 def _number(raw: Raw, key: str, known: set[str]) -> float:

@@ -50,6 +50,10 @@ def judge_aloud(it: Reading) -> None:
             noted = [(read, {"finish": end}) for read, end in zip(reads, finishes, strict=True)]
             occasion = Occasion(it.hand, holed=holed(noted, gates[1].putt.window))
             it.say("judge", judgement_words, judge(reads, gates[1], occasion, planned=10), gates[1], occasion, it.units)
+    near = Station(Putt(0.8, 0.3, 10), gate(it.units), PROVED)
+    for middle, n in ((0.8, 30), (0.9, 20), (1.1, 20), (1.2, 12), (1.5, 12), (1.5, 8)):
+        wide, occasion = intervals(middle, 1.2, n), Occasion(it.hand)
+        it.say("judge", judgement_words, judge(wide, near, occasion, planned=6), near, occasion, it.units)
     short = Station(Putt(1.0, 0.3, 10), gate(it.units), PROVED)
     for middle, n in ((0.5, 12), (0.5, 40), (0.3, 12)):
         reads = intervals(middle, 0.4, n)

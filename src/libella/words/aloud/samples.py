@@ -22,6 +22,7 @@ PUTTS: Final = (
     Putt(3.0, 0.3, 10, falls_forward_percent=-1.0, falls_right_percent=1.5, read=Read("edge", "left")),
     Putt(3.0, 0.3, 10, falls_right_percent=-2.0, falls_doubt_percent=0.4, read=Read("outside", "right", 0.08)),
     Putt(2.5, 0.3, 10, falls_right_percent=0.05, falls_doubt_percent=0.4, read=Read("centre")),
+    Putt(2.5, 0.3, 10, falls_right_percent=0.02, falls_doubt_percent=0.02),
     Putt(2.5, 0.3, 10, read=Read("centre")),
     Putt(4.0, 0.05, 8, falls_forward_percent=-4.0, falls_right_percent=3.0, read=Read("outside", "left", 0.9)),
     Putt(4.0, 0.5, 11, falls_forward_percent=3.0, falls_right_percent=2.0, read=Read("centre"), target="read"),

@@ -68,7 +68,7 @@ def set_aloud(it: Reading) -> None:
             it.say("set", objection_words, objection, it.units)
     for place, side in product(get_args(Place), ("left", "right")):
         it.say("set", read_words, Read(place, side, 0.05 if place == "outside" else 0.0), it.units)
-    for along, across in ((0.0, 0.0), (0.1, 0.25), (1.0, 1.5), (0.4, -0.3), (0.15, 0.15)):
+    for along, across in ((0.0, 0.0), (0.1, 0.25), (1.0, 1.5), (0.4, -0.3), (0.15, 0.15), (1.0, 0.0), (-1.0, 0.0)):
         falls = ((0, along), (90, across), (45, (along + across) / 2**0.5))
         it.say("set", slope_words, fall_line([LevelReading(*one) for one in falls]))
     for inside in (-0.05, 0.0, 0.04):

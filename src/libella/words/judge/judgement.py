@@ -115,13 +115,27 @@ def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
     if call.word == "open" or call.side == "neither":
         return f"A tendency and chance both still fit these putts.{dear}"
     least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"
-    where = "here" if occasion.hole else "at the usual lengths"
-    costs = f"{sure} sure of a bias to the {call.side} that costs at least {least} {where} (about {round(cost)})."
-    said = {
-        "clear": f"A tendency, not chance: {costs}",
-        "likely": f"More likely a tendency than chance: {costs}",
-    }[call.word]
+    said = _TENDENCY[call.word, occasion.hole].format(sure=sure, side=call.side, least=least, about=round(cost))
     return f"{said} {_by_hand(push_or_pull(call.side, occasion.hand), occasion.hand)}{dear}"
+
+
+_TENDENCY: Final = {
+    ("clear", True): (
+        "A tendency, not chance: {sure} sure of a bias to the {side} that costs at least {least} here (about {about})."
+    ),
+    ("clear", False): (
+        "A tendency, not chance: {sure} sure of a bias to the {side} that costs at least {least} at the usual lengths "
+        "(about {about})."
+    ),
+    ("likely", True): (
+        "More likely a tendency than chance: {sure} sure of a bias to the {side} that costs at least {least} here "
+        "(about {about})."
+    ),
+    ("likely", False): (
+        "More likely a tendency than chance: {sure} sure of a bias to the {side} that costs at least {least} at the "
+        "usual lengths (about {about})."
+    ),
+}
 
 
 def _by_hand(what: str, hand: Hand) -> str:
@@ -136,11 +150,16 @@ def _by_hand(what: str, hand: Hand) -> str:
 def _dear(it: Dear | None, call: Verdict, units: Units) -> str:
     if it is None:
         return ""
-    there = (
-        f"on {tape(it.distance_m, units)} putts the same bias costs about {round(it.putts)} in a hundred "
+    length, putts = tape(it.distance_m, units), round(it.putts)
+    if call.word == "open":
+        return (
+            f" Can't tell here; on {length} putts the same bias costs about {putts} in a hundred "
+            f"({it.call.side}, {it.call.word})."
+        )
+    return (
+        f" Small here; on {length} putts the same bias costs about {putts} in a hundred "
         f"({it.call.side}, {it.call.word})."
     )
-    return f" Can't tell here; {there}" if call.word == "open" else f" Small here; {there}"
 
 
 def _no_hole(station: Station, occasion: Occasion, units: Units) -> str:
@@ -186,23 +205,27 @@ def _work(it: Work | None) -> str:
     if not it.causes:
         least = f"{MATTERS['gain'].matters_from:g} putts in a hundred"
         return f"Nothing is likely enough yet to be worked on: nothing brings {least} for sure.{unnamed}"
-    first = it.causes[0]
     if it.tie:
-        one, other = (f"{_NAMES[cause.what]} ({_brings(cause)})" for cause in it.causes[:2])
-        return f"A tie: {one} and {other}. Neither comes first."
-    others = "".join(f"; {_NAMES[cause.what]}: {_brings(cause)}" for cause in it.causes[1:])
-    return f"Work on {_NAMES[first.what]}: {_brings(first)}{others}.{unnamed}"
+        return " ".join(["A tie.", *(_brings(cause) for cause in it.causes[:2]), "Neither comes first."])
+    first, *others = it.causes
+    return " ".join([_first(first), *(_brings(cause) for cause in others)]) + unnamed
 
 
-_NAMES: Final = {"bias": "the bias", "spread": "the spread", "read_and_pace": "read and pace"}
+def _first(it: Cause) -> str:
+    putts, started = counted(round(it.brings), "putt"), counted(it.started, "putt")
+    return {
+        "bias": f"Work on the bias: mending it brings about {putts} in a hundred.",
+        "spread": f"Work on the spread: a quarter less brings about {putts} in a hundred.",
+        "read_and_pace": f"Work on read and pace: {it.missed} of {started} that started inside the window missed.",
+    }[it.what]
 
 
 def _brings(it: Cause) -> str:
-    putts = counted(round(it.brings), "putt")
+    putts, started = counted(round(it.brings), "putt"), counted(it.started, "putt")
     return {
-        "bias": f"mending it brings about {putts} in a hundred",
-        "spread": f"a quarter less brings about {putts} in a hundred",
-        "read_and_pace": f"{it.missed} of {counted(it.started, 'putt')} that started inside the window missed",
+        "bias": f"Mending the bias brings about {putts} in a hundred.",
+        "spread": f"A quarter less spread brings about {putts} in a hundred.",
+        "read_and_pace": f"Read and pace: {it.missed} of {started} that started inside the window missed.",
     }[it.what]
 
 

@@ -6,7 +6,7 @@ from typing import Final
 from ...core.certainty.verdict import Verdict
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, degrees, percent
-from ...core.see.quick_check import DIRECTIONS, Drift, Shift
+from ...core.see.quick_check import DIRECTIONS, Drift
 
 LINKS: Final = {"eyes": "Eyes", "square": "Face against the square", "sight": "What looks straight"}
 _GONE: Final[dict[tuple[str, ...], str]] = {
@@ -48,23 +48,23 @@ def drift_words(it: Drift, units: Units) -> str:
 def _eyes(it: Drift, units: Units) -> str:
     if it.call is None:
         return "No look at the eyes." if it.card_has_it else "The card holds no eyes."
-    said = [_shift(one, units) for one in it.shifts]
-    sure = _sure(it.call)
-    return (
-        f"Now {said[0]} and {said[1]} than on the card: {sure}."
-        if len(said) > 1
-        else f"Now {said[0]} than on the card: {sure}."
-    )
+    facts = {"sure": _sure(it.call)}
+    for one in it.shifts:
+        facts[one.of] = about(one.by.value / 1000, one.by.doubt / 1000, units)
+        facts[_GIVE[one.of]] = about(one.by.doubt / 1000, one.by.doubt / 1000, units)
+    return _MOVED[tuple(one.by.value > 0 for one in it.shifts)].format(**facts)
 
 
-def _shift(it: Shift, units: Units) -> str:
-    size, give = (about(mm / 1000, it.by.doubt / 1000, units) for mm in (it.by.value, it.by.doubt))
-    return {
-        ("inside", True): f"{size} further in (± {give})",
-        ("inside", False): f"{size} further out (± {give})",
-        ("behind", True): f"{size} further behind (± {give})",
-        ("behind", False): f"{size} further ahead (± {give})",
-    }["inside" if it.of == "inside" else "behind", it.by.value > 0]
+_GIVE: Final = {"inside": "in_give", "behind": "along_give", "angle": "give"}
+_MOVED: Final[dict[tuple[bool, ...], str]] = {
+    (True,): "Now {inside} further in (± {in_give}) than on the card: {sure}.",
+    (False,): "Now {inside} further out (± {in_give}) than on the card: {sure}.",
+    (True, True): "Now {inside} further in (± {in_give}), {behind} further behind (± {along_give}): {sure}.",
+    (True, False): "Now {inside} further in (± {in_give}), {behind} further ahead (± {along_give}): {sure}.",
+    (False, True): "Now {inside} further out (± {in_give}), {behind} further behind (± {along_give}): {sure}.",
+    (False, False): "Now {inside} further out (± {in_give}), {behind} further ahead (± {along_give}): {sure}.",
+}
+"""By whether the eyes moved in, and behind where the card has that too."""
 
 
 def _square(it: Drift, units: Units) -> str:

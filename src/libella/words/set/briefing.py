@@ -2,11 +2,13 @@
 
 import math
 from dataclasses import replace
+from typing import Final
 
 from ...core.golfer.hand import Hand
-from ...core.green.capture import CAPTURE_WORDS
+from ...core.green.capture import Capture
 from ...core.green.putt import STRAIGHT_M
 from ...core.green.slope import nearest_straight
+from ...core.green.target import Arrival
 from ...core.measure.angle import angle_deg
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, fine_degrees, tape
@@ -23,14 +25,34 @@ def allows(station: Station, units: Units) -> str:
     """What the hole allows, in words."""
     putt = station.putt
     window = putt.window
-    either = f"{fine_degrees(window.narrow_deg)} either side"
-    if not putt.is_level:
-        either = f"{fine_degrees(window.left_deg)} left and {fine_degrees(window.right_deg)} right of the true line"
-    return (
-        f"The hole allows {either} ({about(putt.capture_m, 0.0, units)} off centre), "
-        f"rolling {tape(putt.past_m, units)} past on a {putt.green_speed_ft:g} ft green "
-        f"({CAPTURE_WORDS[putt.capture]} limit)."
+    return _ALLOWS[putt.is_level, putt.capture].format(
+        either=fine_degrees(window.narrow_deg),
+        left=fine_degrees(window.left_deg),
+        right=fine_degrees(window.right_deg),
+        off=about(putt.capture_m, 0.0, units),
+        past=tape(putt.past_m, units),
+        speed=f"{putt.green_speed_ft:g}",
     )
+
+
+_ALLOWS: Final[dict[tuple[bool, Capture], str]] = {
+    (True, "rim_assisted"): (
+        "The hole allows {either} either side ({off} off centre), rolling {past} past on a {speed} ft green "
+        "(rim-assisted limit)."
+    ),
+    (True, "free_fall"): (
+        "The hole allows {either} either side ({off} off centre), rolling {past} past on a {speed} ft green "
+        "(free fall limit)."
+    ),
+    (False, "rim_assisted"): (
+        "The hole allows {left} left and {right} right of the true line ({off} off centre), rolling {past} past on a "
+        "{speed} ft green (rim-assisted limit)."
+    ),
+    (False, "free_fall"): (
+        "The hole allows {left} left and {right} right of the true line ({off} off centre), rolling {past} past on a "
+        "{speed} ft green (free fall limit)."
+    ),
+}
 
 
 def breaks(station: Station, units: Units) -> tuple[str, ...]:
@@ -76,8 +98,12 @@ def _straight(station: Station, units: Units) -> str:
     curve = about(putt.curve_m, 0.0, units)
     if putt.is_straight:
         limit = about(STRAIGHT_M, 0.0, units)
-        sure = "" if abs(putt.curve_m) + 2 * doubt < STRAIGHT_M else "; but the slope is not known well enough to say"
-        return f"Straight: it ends {curve}{known} off its line at the hole, under {limit}{sure}."
+        if abs(putt.curve_m) + 2 * doubt < STRAIGHT_M:
+            return f"Straight: it ends {curve}{known} off its line at the hole, under {limit}."
+        return (
+            f"Straight: it ends {curve}{known} off its line at the hole, under {limit}; but the slope is "
+            "not known well enough to say."
+        )
     return f"Not straight: it ends {curve}{known} {side_of(putt.curve_m)} of its start line at the hole."
 
 
@@ -86,12 +112,33 @@ def _nearest(station: Station, units: Units) -> list[str]:
     found = nearest_straight(putt.falls_forward_percent, putt.falls_right_percent, putt.distance_m)
     if putt.is_straight or found is None:
         return []
-    way = "uphill" if found.uphill else "downhill"
-    back = f"{tape(abs(found.ball_back_m), units)} {'back' if found.ball_back_m > 0 else 'nearer'}"
     return [
-        f"The nearest straight putt to this hole runs {way}, turned {abs(found.turn_deg):.0f}° about it: its ball "
-        f"lies {tape(abs(found.ball_right_m), units)} {side_of(found.ball_right_m)} of this one and {back}."
+        _NEAREST[found.uphill, found.ball_back_m > 0].format(
+            turn=f"{abs(found.turn_deg):.0f}°",
+            beside=f"{tape(abs(found.ball_right_m), units)} {side_of(found.ball_right_m)}",
+            along=tape(abs(found.ball_back_m), units),
+        )
     ]
+
+
+_NEAREST: Final = {
+    (True, True): (
+        "The nearest straight putt to this hole runs uphill, turned {turn} about it: its ball lies {beside} of this "
+        "one and {along} back."
+    ),
+    (True, False): (
+        "The nearest straight putt to this hole runs uphill, turned {turn} about it: its ball lies {beside} of this "
+        "one and {along} nearer."
+    ),
+    (False, True): (
+        "The nearest straight putt to this hole runs downhill, turned {turn} about it: its ball lies {beside} of this "
+        "one and {along} back."
+    ),
+    (False, False): (
+        "The nearest straight putt to this hole runs downhill, turned {turn} about it: its ball lies {beside} of this "
+        "one and {along} nearer."
+    ),
+}
 
 
 def _read(station: Station, units: Units) -> list[str]:
@@ -101,29 +148,37 @@ def _read(station: Station, units: Units) -> list[str]:
         return []
     computed = 0.0 if putt.is_level else putt.aim.aim_m
     apart = putt.read.offset_m - computed
-    if abs(apart) < 0.0005:
-        beside = "as computed"
-    else:
-        beside = f"{about(apart, 0.0, units)} {side_of(apart)} of what is computed"
-    arrives = replace(putt, target="read").arrives
-    if arrives.beside_m is None:
-        comes = "it would stop short of the hole"
-    else:
-        off = "over its centre" if abs(arrives.beside_m) < 0.0005 else (
-            f"{about(arrives.beside_m, 0.0, units)} {side_of(arrives.beside_m)} of its centre"
-        )  # fmt: skip
-        comes = f"it passes {off} and {'drops' if arrives.drops else 'misses'}"
-    said = [f"Your read, {read_words(putt.read, units)}, is {beside}. Started there at this pace {comes}."]
-    against = "your read" if putt.target == "read" else "the computed aim point"
-    return [*said, f"Start errors are counted against {against}."]
+    place, beside = read_words(putt.read, units), f"{about(apart, 0.0, units)} {side_of(apart)}"
+    return [
+        f"Your read, {place}, is as computed."
+        if abs(apart) < 0.0005
+        else f"Your read, {place}, is {beside} of what is computed.",
+        _read_arrives(replace(putt, target="read").arrives, units),
+        "Start errors are counted against your read."
+        if putt.target == "read"
+        else "Start errors are counted against the computed aim point.",
+    ]
+
+
+def _read_arrives(it: Arrival, units: Units) -> str:
+    if it.beside_m is None:
+        return "Started there at this pace it would stop short of the hole."
+    if abs(it.beside_m) < 0.0005:
+        return "Started there at this pace it passes over the hole's centre and drops."
+    off = f"{about(it.beside_m, 0.0, units)} {side_of(it.beside_m)}"
+    if it.drops:
+        return f"Started there at this pace it passes {off} of the hole's centre and drops."
+    return f"Started there at this pace it passes {off} of the hole's centre and misses."
 
 
 def _paces(station: Station, units: Units) -> str:
     paces = station.putt.paces
     if paces is None:
         return "No pace holes it on this start line."
-    least = tape(round(paces.least_past_m, 2), units) if paces.least_past_m else "just reaching it"
-    return f"On this start line it drops from {least} to {tape(round(paces.most_past_m, 2), units)} past the hole."
+    most = tape(round(paces.most_past_m, 2), units)
+    if not paces.least_past_m:
+        return f"On this start line it drops from just reaching the hole to {most} past it."
+    return f"On this start line it drops from {tape(round(paces.least_past_m, 2), units)} to {most} past the hole."
 
 
 def trust(station: Station, units: Units) -> tuple[str, ...]:
@@ -131,11 +186,9 @@ def trust(station: Station, units: Units) -> tuple[str, ...]:
     proof, rig_m = station.proof, station.rig.station_m
     said = [
         PROVED[proof.way],
-    ]
-    said.append(
         f"The rig's own aim is known to ± {fine_degrees(station.shared_deg)} (one standard deviation). "
-        "More putts don't average that away."
-    )
+        "More putts don't average that away.",
+    ]
     if proof.offset_m or proof.zero_deg:
         shift = proof.correction_deg(rig_m)
         said.append(f"{fine_degrees(shift)} {side_of(shift)} is added to every reading.")
@@ -167,12 +220,14 @@ def tape_list(station: Station, hand: Hand, units: Units) -> tuple[str, ...]:
             f"centre, {tape(putt.distance_m, units)} away."
         )
     said.append(CHECK[station.proof.way])
-    for aid in (rig, *station.aids):
-        where = ""
-        if aid is rig and station.across_m:
-            where = f" Its middle {tape(abs(station.across_m), units)} {side_of(station.across_m)} of the line."
-        said.append(f"{aid.about.name}: {aid.sizes_said(units)}.{where}")
-    side = "left" if hand == "right" else "right"
+    said += [f"{aid.about.name}: {aid.sizes_said(units)}." for aid in (rig, *station.aids)]
+    if station.across_m:
+        across = f"{tape(abs(station.across_m), units)} {side_of(station.across_m)}"
+        said.append(f"{rig.about.name}: its middle {across} of the line.")
     back = tape(station.backstroke_or_usual_m, units)
-    said.append(f"The golfer stands on the {side} of the line; keep {back} clear behind the ball.")
+    said.append(
+        f"The golfer stands on the left of the line; keep {back} clear behind the ball."
+        if hand == "right"
+        else f"The golfer stands on the right of the line; keep {back} clear behind the ball."
+    )
     return tuple(said)

@@ -24,8 +24,14 @@ def slope_words(it: Slope) -> str:
     if it.fall_percent < max(2 * doubt, 0.05):
         return f"Level, as far as these readings tell (± {max(0.1, 2 * doubt):.1f} %)."
     turn = (it.azimuth_deg + 180) % 360 - 180
-    side = "" if abs(turn) < 0.5 else (" right" if turn > 0 else " left")
-    where = f"Falls {it.fall_percent:.1f} %, {abs(turn):.0f}°{side} of the line"
+    fall = f"{it.fall_percent:.1f} %"
     if it.azimuth_doubt_deg is None:
-        return f"{where}. Which way is not sure."
-    return f"{where} (± {max(1, math.ceil(2 * it.azimuth_doubt_deg))}°)."
+        return f"Falls {fall}. Which way is not sure."
+    doubt = f"± {max(1, math.ceil(2 * it.azimuth_doubt_deg))}°"
+    if abs(turn) < 0.5:
+        return f"Falls {fall} along the line, towards the hole ({doubt})."
+    if abs(turn) > 179.5:
+        return f"Falls {fall} along the line, towards the ball ({doubt})."
+    if turn > 0:
+        return f"Falls {fall}, {turn:.0f}° right of the line ({doubt})."
+    return f"Falls {fall}, {-turn:.0f}° left of the line ({doubt})."

@@ -2,7 +2,7 @@
 import { createFinalURL, createQuerySerializer, defaultPathSerializer, type FetchResponse, type MaybeOptionalInit } from 'openapi-fetch'
 import type { MediaType, PathsWithMethod } from 'openapi-typescript-helpers'
 import type { Problem, Shapes } from './client'
-import type { Key } from './key'
+import { units, type Key } from './key'
 import type { paths } from './schema'
 
 type Method = 'put' | 'delete'
@@ -53,6 +53,10 @@ export interface Letter extends Draft {
   /** Why the server refused it; such a letter stays until the coach has seen it. */
   refused: Problem | null
 }
+
+/** What a write of one thing is sent with; what is answered in sentences asks for them in the coach's units. */
+export const path = (id: string) => ({ params: { path: { id } } })
+export const pathInUnits = (id: string) => ({ params: { path: { id }, query: units() } })
 
 const querySerializer = createQuerySerializer()
 

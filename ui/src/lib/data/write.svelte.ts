@@ -5,7 +5,7 @@ import { cache } from './cache'
 import type { Draft } from './letter'
 import { outbox } from './outbox.svelte'
 
-export type Write<V, A> = CreateMutationResult<A, Error, V>
+type Write<V, A> = CreateMutationResult<A, Error, V>
 
 /**
  * A write of this view. `done` is told the answer while the view stands; what is refused shows in `error` of what this gives,
@@ -27,6 +27,9 @@ export function createWrite<V, A>(draft: (given: V) => Draft<A>, done?: (answer:
     () => cache,
   )
 }
+
+/** What was refused, of several writes that are told of in one place. */
+export const firstError = (all: readonly { error: Error | null }[]): Error | null => all.find((it) => it.error)?.error ?? null
 
 /** Something the server works out or hands over when told to; it keeps nothing of it. */
 export function createAsk<V, A>(asked: (given: V) => Promise<A>, done?: (answer: A, given: V) => unknown): Write<V, A> {

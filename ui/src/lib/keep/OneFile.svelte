@@ -4,7 +4,7 @@
   import { about as faultOf, type Shapes } from '$lib/data/client'
   import { every, key } from '$lib/data/key'
   import { choices } from '$lib/data/vocabulary.svelte'
-  import { createWrite } from '$lib/data/write.svelte'
+  import { createWrite, firstError } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
@@ -28,7 +28,7 @@
   const stop = createWrite(() => stopFile(id))
   const undo = createWrite(() => undoFile(id))
   const redo = createWrite(() => redoFile(id))
-  const error = $derived([read, take, stop, undo, redo].find((one) => one.error)?.error ?? null)
+  const error = $derived(firstError([read, take, stop, undo, redo]))
   const about = (field: string) => faultOf(error, field)
   const set = (change: Partial<Mapping>) => {
     if (mapping) changed = { ...mapping, ...change }

@@ -2,9 +2,8 @@
 import { renew } from '$lib/data/cache'
 import { problemOf, Refusal } from '$lib/data/client'
 import { key } from '$lib/data/key'
-import { put, remove, type Sent } from '$lib/data/letter'
+import { path, put, remove, type Sent } from '$lib/data/letter'
 
-const path = (id: string) => ({ params: { path: { id } } })
 const ofFile = (id: string, words: string) => ({ thing: `file ${id}`, words, renews: [key.fileProgress(id)] })
 
 export const readFileAs = (id: string, body: Sent<'/api/imports/{id}/mapping'>) =>

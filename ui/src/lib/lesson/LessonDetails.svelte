@@ -4,7 +4,7 @@
   import { stamp } from '$lib/data/clock'
   import { refusal, type Shapes } from '$lib/data/client'
   import { pausesQuery } from '$lib/data/queries.svelte'
-  import { createWrite } from '$lib/data/write.svelte'
+  import { createWrite, firstError } from '$lib/data/write.svelte'
   import PauseEntries from '$lib/start/PauseEntries.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
@@ -25,7 +25,7 @@
   const discarding = createWrite(() => voidLesson(lesson.id, reason), close)
   const restoring = createWrite(() => restoreLesson(lesson.id), close)
   const all = [noting, ending, reopening, discarding, restoring]
-  const error = $derived(all.find((it) => it.error)?.error ?? null)
+  const error = $derived(firstError(all))
   let voiding = $state(false)
   let reason = $state('')
 

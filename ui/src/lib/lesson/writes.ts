@@ -2,9 +2,8 @@
 import { v7 } from 'uuid'
 import { ofLesson } from '$lib/data/cache'
 import { every, key } from '$lib/data/key'
-import { put, remove, type Sent } from '$lib/data/letter'
+import { path, put, remove, type Sent } from '$lib/data/letter'
 
-const path = (id: string) => ({ params: { path: { id } } })
 const of = (id: string, words: string) => ({ thing: `lesson ${id}`, words, renews: [...ofLesson(id), every(key.golferLessons)] })
 
 export const startLesson = (body: Sent<'/api/lessons/{id}'>) => noteLesson(v7(), body)

@@ -6,7 +6,7 @@
   import { stamp } from '$lib/data/clock'
   import type { Shapes } from '$lib/data/client'
   import { choices } from '$lib/data/vocabulary.svelte'
-  import { createWrite } from '$lib/data/write.svelte'
+  import { createWrite, firstError } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import { keys } from '$lib/base/keys.svelte'
@@ -36,7 +36,7 @@
   const showing = createWrite(() => showTest(lesson, sight.test.id))
   const all = [answering, undoing, showing]
   const busy = $derived(all.some((it) => it.isPending))
-  const error = $derived(all.find((it) => it.error)?.error ?? null)
+  const error = $derived(firstError(all))
 
   function answer(looks: Look): void {
     if (!busy && sight.next) answering.mutate({ true_deg: sight.next.true_deg, looks })

@@ -1,22 +1,21 @@
 /** What See has the server keep. */
 import { v7 } from 'uuid'
 import { inUnits, key, units } from '$lib/data/key'
-import { put, remove, type Sent } from '$lib/data/letter'
+import { pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 
-const path = (id: string) => ({ path: { id }, query: units() })
 export const eyesThing = (lesson: string) => `eyes ${lesson}`
 const eyesOf = (lesson: string) => ({ thing: eyesThing(lesson), answers: inUnits(key.eyes(lesson)), renews: [key.map(lesson), key.lesson(lesson)] })
 
 /** A look at the eyes: both marked on the mirror or by plumb. */
 export const keepTake = (body: Sent<'/api/eye-takes/{id}'>) =>
-  put('/api/eye-takes/{id}', { params: path(v7()), body }, { ...eyesOf(body.lesson_id), words: 'The look at the eyes' })
+  put('/api/eye-takes/{id}', { ...pathInUnits(v7()), body }, { ...eyesOf(body.lesson_id), words: 'The look at the eyes' })
 
 /** A look that tells the side only: by a string or a strip. */
 export const keepLook = (body: Sent<'/api/eye-looks/{id}'>) =>
-  put('/api/eye-looks/{id}', { params: path(v7()), body }, { ...eyesOf(body.lesson_id), words: 'The look by string or strip' })
+  put('/api/eye-looks/{id}', { ...pathInUnits(v7()), body }, { ...eyesOf(body.lesson_id), words: 'The look by string or strip' })
 
 export const voidTake = (lesson: string, it: { id: string; voided: boolean }) =>
-  put('/api/eye-takes/{id}/voided', { params: path(it.id), body: { voided: it.voided } }, {
+  put('/api/eye-takes/{id}/voided', { ...pathInUnits(it.id), body: { voided: it.voided } }, {
     ...eyesOf(lesson), words: it.voided ? 'Voiding a look at the eyes' : 'Restoring a look at the eyes',
   })
 
@@ -34,33 +33,33 @@ const whole = (lesson: string, test: string, words: string) => ({
 
 export const beginTest = (body: Sent<'/api/sight-tests/{id}'>) => {
   const id = v7()
-  return put('/api/sight-tests/{id}', { params: path(id), body }, whole(body.lesson_id, id, 'The test of what looks straight'))
+  return put('/api/sight-tests/{id}', { ...pathInUnits(id), body }, whole(body.lesson_id, id, 'The test of what looks straight'))
 }
 
 export const answerTest = (lesson: string, body: Sent<'/api/sight-trials/{id}'>) =>
-  put('/api/sight-trials/{id}', { params: path(v7()), body }, sightOf(lesson, body.test_id, 'The golfer’s answer'))
+  put('/api/sight-trials/{id}', { ...pathInUnits(v7()), body }, sightOf(lesson, body.test_id, 'The golfer’s answer'))
 
 export const undoAnswer = (lesson: string, test: string, trial: string) =>
-  put('/api/sight-trials/{id}/voided', { params: path(trial), body: { voided: true } }, sightOf(lesson, test, 'Undoing the last answer'))
+  put('/api/sight-trials/{id}/voided', { ...pathInUnits(trial), body: { voided: true } }, sightOf(lesson, test, 'Undoing the last answer'))
 
 /** End the asking and show what the answers say. */
 export const showTest = (lesson: string, test: string) =>
-  put('/api/sight-tests/{id}/shown', { params: path(test) }, whole(lesson, test, 'Showing what the answers say'))
+  put('/api/sight-tests/{id}/shown', { ...pathInUnits(test) }, whole(lesson, test, 'Showing what the answers say'))
 
 /** Hide what it said and go on asking. */
-export const askOn = (lesson: string, test: string) => remove('/api/sight-tests/{id}/shown', { params: path(test) }, whole(lesson, test, 'Going on with the test'))
+export const askOn = (lesson: string, test: string) => remove('/api/sight-tests/{id}/shown', { ...pathInUnits(test) }, whole(lesson, test, 'Going on with the test'))
 
 export const feltThing = (test: string) => `felt ${test}`
 /** How the golfer found the position of a test. */
 export const feltThere = (lesson: string, test: string, body: Sent<'/api/sight-tests/{id}/felt'>) =>
-  put('/api/sight-tests/{id}/felt', { params: path(test), body }, {
+  put('/api/sight-tests/{id}/felt', { ...pathInUnits(test), body }, {
     thing: feltThing(test), words: 'How the position was felt', whole: true, renews: [key.sights(lesson), key.map(lesson)],
   })
 
 /** A set-up the golfer goes by from now on. */
 export const keepCard = (golfer: string, body: Sent<'/api/set-up-cards/{id}'>) =>
-  put('/api/set-up-cards/{id}', { params: path(v7()), body }, { thing: `cards ${golfer}`, words: 'The set-up card', renews: [key.cards(golfer)] })
+  put('/api/set-up-cards/{id}', { ...pathInUnits(v7()), body }, { thing: `cards ${golfer}`, words: 'The set-up card', renews: [key.cards(golfer)] })
 
 /** The whole of a quick check so far. */
 export const keepCheck = (id: string, body: Sent<'/api/quick-checks/{id}'>) =>
-  put('/api/quick-checks/{id}', { params: path(id), body }, { thing: `check ${id}`, words: 'The quick check', whole: true, renews: [key.checks(body.lesson_id)] })
+  put('/api/quick-checks/{id}', { ...pathInUnits(id), body }, { thing: `check ${id}`, words: 'The quick check', whole: true, renews: [key.checks(body.lesson_id)] })

@@ -3,7 +3,7 @@
   import { v7 } from 'uuid'
   import { api, ask, type Shapes } from '$lib/data/client'
   import { units } from '$lib/data/key'
-  import { createAsk, createWrite } from '$lib/data/write.svelte'
+  import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
   import type { Plan } from './plan'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -43,7 +43,7 @@
     },
     (found) => keeping.mutate({ title: found.name, laid: found }),
   )
-  const error = $derived([keeping, away, back, reading].find((it) => it.error)?.error ?? null)
+  const error = $derived(firstError([keeping, away, back, reading]))
 
   function keep(event: SubmitEvent): void {
     event.preventDefault()

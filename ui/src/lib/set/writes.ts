@@ -2,34 +2,33 @@
 import { v7 } from 'uuid'
 import { every, key, units } from '$lib/data/key'
 import { ofLesson } from '$lib/data/cache'
-import { put, remove, type Sent } from '$lib/data/letter'
+import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 import { laidPart, type Plan } from './plan'
 
 /** Lay a plan in a lesson. */
 export const layStation = (body: Sent<'/api/stations/{id}'>) => {
   const id = v7()
-  return put('/api/stations/{id}', { params: { path: { id } }, body }, { thing: `station ${id}`, words: 'The station' })
+  return put('/api/stations/{id}', { ...path(id), body }, { thing: `station ${id}`, words: 'The station' })
 }
 
 /** The laser's cautions are read in this lesson. */
 export const readCautions = (lesson: string) =>
-  put('/api/lessons/{id}/laser-cautions', { params: { path: { id: lesson } } }, {
+  put('/api/lessons/{id}/laser-cautions', { ...path(lesson) }, {
     thing: `cautions ${lesson}`, words: 'The laser’s cautions', renews: ofLesson(lesson),
   })
 
 export const kitThing = (lesson: string) => `kit ${lesson}`
 export const tickKit = (lesson: string, ticked: string[]) =>
-  put('/api/lessons/{id}/kit', { params: { path: { id: lesson } }, body: { ticked } }, {
+  put('/api/lessons/{id}/kit', { ...path(lesson), body: { ticked } }, {
     thing: kitThing(lesson), words: 'The kit check', whole: true, renews: [key.lesson(lesson)],
   })
 
 const saved = (id: string, words: string) => ({ thing: `saved ${id}`, words, renews: [key.saved()] })
-const ofSaved = (id: string) => ({ path: { id }, query: units() })
 /** Keep a plan under a name. */
 export const saveStation = (id: string, name: string, plan: Plan) =>
-  put('/api/saved-stations/{id}', { params: ofSaved(id), body: { ...laidPart(plan), name } }, saved(id, `The station “${name}”`))
-export const putAwayStation = (id: string) => remove('/api/saved-stations/{id}', { params: ofSaved(id) }, saved(id, 'Putting a station away'))
-export const bringStationBack = (id: string) => put('/api/saved-stations/{id}/back', { params: ofSaved(id) }, saved(id, 'Bringing a station back'))
+  put('/api/saved-stations/{id}', { ...pathInUnits(id), body: { ...laidPart(plan), name } }, saved(id, `The station “${name}”`))
+export const putAwayStation = (id: string) => remove('/api/saved-stations/{id}', { ...pathInUnits(id) }, saved(id, 'Putting a station away'))
+export const bringStationBack = (id: string) => put('/api/saved-stations/{id}/back', { ...pathInUnits(id) }, saved(id, 'Bringing a station back'))
 
 export const BAG = 'bag'
 /** What is in the coach's bag: all of it. */

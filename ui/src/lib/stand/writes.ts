@@ -1,6 +1,6 @@
 /** What Stand has the server keep. */
 import { every, inUnits, key, units } from '$lib/data/key'
-import { put, type Sent } from '$lib/data/letter'
+import { pathInUnits, put, type Sent } from '$lib/data/letter'
 
 const ofStand = (lesson: string, id: string) => ({
   thing: setUpThing(id), answers: inUnits(key.stand(lesson)), renews: [key.lesson(lesson)],
@@ -9,10 +9,10 @@ export const setUpThing = (id: string) => `set-up ${id}`
 
 /** All that is noted of one set-up. */
 export const noteSetUp = (id: string, body: Sent<'/api/set-ups/{id}'>) =>
-  put('/api/set-ups/{id}', { params: { path: { id }, query: units() }, body }, { ...ofStand(body.lesson_id, id), words: 'The set-up', whole: true })
+  put('/api/set-ups/{id}', { ...pathInUnits(id), body }, { ...ofStand(body.lesson_id, id), words: 'The set-up', whole: true })
 
 export const voidSetUp = (lesson: string, id: string, voided: boolean) =>
-  put('/api/set-ups/{id}/voided', { params: { path: { id }, query: units() }, body: { voided } }, {
+  put('/api/set-ups/{id}/voided', { ...pathInUnits(id), body: { voided } }, {
     ...ofStand(lesson, id), words: voided ? 'Voiding a set-up' : 'Restoring a set-up',
   })
 

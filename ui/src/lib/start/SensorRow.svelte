@@ -1,7 +1,7 @@
 <!-- One sensor: its code until it is paired, then what it tells, its zero, and letting it go. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
-  import { createWrite } from '$lib/data/write.svelte'
+  import { createWrite, firstError } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { clock } from '$lib/base/dates'
   import { standinsQuery } from './queries.svelte'
@@ -27,7 +27,7 @@
   const using = createWrite(() => useSensorIn(lessonId, sensor.id))
   const starting = createWrite(() => startStandin(lessonId, sensor.id, { kind: sensor.kind, code: sensor.code ?? '', faults: $state.snapshot(faults) }))
   const all = [zeroing, unpairing, stopping, renewing, using, starting]
-  const error = $derived(all.find((it) => it.error)?.error ?? null)
+  const error = $derived(firstError(all))
   const unpair = () => (standins.data?.running[sensor.id] ? stopping : unpairing).mutate(undefined)
 </script>
 

@@ -3,9 +3,8 @@ import { v7 } from 'uuid'
 import type { Shapes } from '$lib/data/client'
 import { ofLesson } from '$lib/data/cache'
 import { every, key } from '$lib/data/key'
-import { put, remove, type Sent } from '$lib/data/letter'
+import { path, put, remove, type Sent } from '$lib/data/letter'
 
-const path = (id: string) => ({ params: { path: { id } } })
 
 export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>) => {
   const id = v7()
