@@ -183,10 +183,16 @@ class Coach:
         return self.put(f"/lessons/{uuid6.uuid7()}", **body | more)
 
     def station(self, lesson_id: str, kind: str = "board", sizes: dict | None = None, **more):
-        proof = {"way": "tape", "doubt_m": 0.0015}
-        putt = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "proof": proof}
+        """A plan, proved by tape unless `proved` is false."""
+        proved = more.pop("proved", True)
+        putt = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10}
         body = putt | {"rig_kind": kind, "rig_sizes_m": sizes or {}}
-        return self.put(f"/stations/{uuid6.uuid7()}", lesson_id=lesson_id, laid_at=now(), **body | more)
+        station = self.put(f"/stations/{uuid6.uuid7()}", lesson_id=lesson_id, laid_at=now(), **body | more)
+        return self.prove(station["id"]) if proved else station
+
+    def prove(self, station_id: str, way: str = "tape", status=(200, 201), **found):
+        found = found or {"measured": [{"at_m": 1, "beside_m": 0}] * 2}
+        return self.put(f"/stations/{station_id}/proof", status, way=way, **found)
 
     def block(self, kind: str = "board", planned: int = 10, lesson: dict | None = None, **more):
         lesson = lesson or self.lesson()

@@ -32,8 +32,6 @@ STATION = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "
         ({"capture": "magnet"}, "capture", "free_fall"),
         ({"falls_forward_percent": 7.5, "green_speed_ft": 13, "distance_m": 4}, "falls_forward_percent", "can stop"),
         ({"falls_right_percent": 40}, "falls_right_percent", "-12 % to 12 %"),
-        ({"proof": {"way": "tape", "doubt_m": 1}}, "proof.doubt_m", "0 mm to 50 mm"),
-        ({"proof": {"way": "guess"}}, "proof.way", "second_laser"),
         ({"colour": "red"}, "colour", ""),
     ],
 )

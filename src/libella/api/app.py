@@ -27,7 +27,7 @@ from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
 from .see import eyes, maps, sights
-from .set import bag, green, instruments, saved, stations
+from .set import bag, green, instruments, plans, saved, stations
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 
@@ -39,6 +39,7 @@ ROUTERS = (
     lessons,
     lesson_pages,
     vocabulary,
+    plans,
     stations,
     saved,
     blocks,

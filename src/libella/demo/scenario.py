@@ -12,13 +12,14 @@ import numpy as np
 import uuid6
 
 from ..core.instruments import lay
-from ..core.set.proof import USUAL_DOUBT_M, Proof
+from ..core.set.proof import Evidence, Measured
 from ..core.simulated.golfer import sensed
 from ..lessons.desk.desk import Desk, studio
 from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.judge.comparisons import comparison_sheet
 from ..lessons.lesson.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
-from ..lessons.set.stations import AidEntry, StationEntry, keep_station
+from ..lessons.set.plans import keep_station, prove_station
+from ..lessons.set.stations import AidEntry, StationEntry
 from ..lessons.start.blocks import BlockEntry, begin_block, block_sheet, keep_reading, station_of, void_reading
 from ..lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
 from ..lessons.start.sensors import keep_sensor, keep_zero, pair
@@ -33,7 +34,7 @@ _GREEN_SPEED_FT = 9.5
 _PUTT_EVERY = timedelta(seconds=17)
 _NOTED_AFTER = timedelta(seconds=6)
 _SENSOR_U_DEG = 0.2
-_PROOF = Proof("tape", doubt_m=USUAL_DOUBT_M["tape"])
+_TAPED = Evidence((Measured(1.0, 0.0), Measured(1.0, 0.0)))
 
 
 def is_empty(desk: Desk) -> bool:
@@ -158,12 +159,12 @@ class Floor:
             falls_right_percent=right,
             falls_doubt_percent=0.1 if forward or right else 0.0,
             read=run.read,
-            proof=_PROOF,
             aids=tuple(AidEntry(it, {}) for it in run.aids),
         )
         if entry.station().has_laser:
             read_laser_cautions(self.desk, self.lesson_id, at)
         keep_station(self.desk, id, self.lesson_id, entry, at)
+        prove_station(self.desk, id, "tape", _TAPED, at)
         return id
 
     def _sensor(self, at: datetime) -> UUID:

@@ -25,7 +25,7 @@ from ..core.see.method import SEEN as BESIDE_SEEN
 from ..core.see.position import MOVED
 from ..core.see.side_look import TURNS
 from ..core.set.objections import BACKSTROKE
-from ..core.set.proof import DOUBT, OFFSET
+from ..core.set.proof import AT, DOUBT, OFFSET
 from ..core.set.station import ACROSS
 from ..core.start.path import BALL_AHEAD
 from ..core.start.pauses import MINUTES, SPOT_PUTTS
@@ -66,8 +66,8 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "drifted_m": _entry("Drifted right", DRIFTED, 0.01, "As rolled; left −.", fine=True),
     "across_m": _entry("Right of the start line", ACROSS, 0.001, "On a break; left of it −."),
     "backstroke_m": _entry("The head goes back", BACKSTROKE, 0.01),
-    "offset_m": _entry("Zero found off the line by", OFFSET, 0.001, "Right of it +, left −."),
-    "doubt_m": _entry("Placed to within ±", DOUBT, 0.0005, "One standard deviation; a habit, not a limit."),
+    "measured_at": _entry("Measured this far from the ball", AT, 0.05),
+    "found_beside": _entry("Line found to the right by", OFFSET, 0.001, "Left of true −."),
     "step_m": _entry("Step length", STEP, 0.01, "Heel to heel, as the golfer paces off a putt.", fine=True),
     "usual_length_m": _entry("Length", DISTANCE, 0.5),
     "usual_weight": _entry("How often", WEIGHT, 1.0),
@@ -144,6 +144,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     },
     "fit": {
         "good": "This rig will do",
+        "unsure": "Its aim is not known well enough",
         "coarse": "Too coarse",
         "short": "Too short",
         "strict": "Too strict",

@@ -88,7 +88,7 @@ def test_aids_reads_and_shifts_are_kept_with_station_and_block(coach):
     block = coach.put(f"/blocks/{uuid6.uuid7()}", station_id=kept["id"], **body)
     putt = coach.putt(block["id"], {"crossing": "clean"})
     [again] = coach.get(f"/lessons/{lesson['id']}")["stations"]
-    assert again == kept
+    assert again == kept | {"used": True}
     # The reading stands against the read: the rig's shift put back, the drift taken off, the same once more.
     zones = coach.get(f"/blocks/{block['id']}/entry")["zones"]
     clean = next(it for it in zones if it["raw"] == {"crossing": "clean"})
@@ -198,7 +198,8 @@ def test_a_new_instrument_is_offered_proposed_planned_and_read_with_no_other_cha
     proposed = next(it for it in said(client, "/stations/propose", **PUTT) if it["kind"] == hoop)
     plan = PUTT | {"rig_kind": hoop, "rig_sizes_m": proposed["sizes"]}
     found = said(client, "/stations/preview", **plan)
-    assert found["sight"]["fit"] == "good" and [it["key"] for it in found["entry"]["zones"]] == list("12345")
+    # As good as it can be on a line that is not proved yet.
+    assert found["sight"]["fit"] == "unsure" and [it["key"] for it in found["entry"]["zones"]] == list("12345")
     block = coach.block(hoop, 3)
     assert coach.putt(block["id"], {"crossing": "touched_left"})["high_deg"] < 0
     assert client.post("/api/prints/gate", json=plan).status_code == 200

@@ -278,7 +278,7 @@ def test_a_breaking_putt_is_judged_against_its_start_target(coach, client):
 
 def test_an_unproved_line_is_marked_and_its_verdict_is_not_clear(coach):
     lesson = coach.lesson()
-    station = coach.station(lesson["id"], proof={"way": "none"})
+    station = coach.station(lesson["id"], proved=False)
     block = {"station_id": station["id"], "condition": "x", "guided": False, "planned": 8, "started_at": now()}
     id = coach.put(f"/blocks/{uuid6.uuid7()}", **block)["id"]
     for _ in range(8):
@@ -286,16 +286,6 @@ def test_an_unproved_line_is_marked_and_its_verdict_is_not_clear(coach):
     judged = coach.judged(id)
     assert judged["judgement"]["verdict"]["word"] == "likely"
     assert not judged["block"]["proved"]
-
-
-def test_a_rig_check_is_worked_out_from_raw_readings(client):
-    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "board", "rig_sizes_m": {}}
-    raws = [{"offset_m": it} for it in (0.005, 0.0, 0.01, 0.005)]
-    said = client.post("/api/stations/check", json=body | {"raws": raws}).json()
-    assert said["checks"] == 4 and said["zero_deg"] == pytest.approx(0.2865, abs=1e-3)
-    few = client.post("/api/stations/check", json=body | {"raws": raws[:2]})
-    assert few.status_code == 422 and "at least 3" in few.json()["detail"]
-    assert {it["way"] for it in client.get("/api/stations/ways").json()} >= {"none", "tape", "second_laser"}
 
 
 def test_the_drop_map_is_a_picture(client):

@@ -14,9 +14,10 @@ from ...core.estimate import Summary
 from ...core.instruments import instruments, usual_sizes
 from ...lessons.aim import aims
 from ...lessons.aim.aims import AimEntry
+from ...lessons.lesson.set_up_name import AS_USUAL
 from ...words.aim.links import CUES as CUE_NAMES
 from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words20, Words40
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 
 router = APIRouter(tags=["aim"])
 
@@ -31,6 +32,8 @@ class AimSeriesIn(Entry):
     planned: int = Field(default=7, description="set-downs; 3 to 40")
     kind: Words40 | None = Field(default=None, description="instrument the face is read with; null: an angle is read")
     sizes: dict[Words40, float] = Field(default_factory=dict, max_length=20)
+    set_up: ShortWords = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
+    station_id: UUID | None = Field(default=None, description="the plan it is read on; null: the plan now")
     started_at: Moment
 
 
@@ -58,6 +61,8 @@ class AimSeriesOut(Kept):
     planned: int
     kind: str | None
     sizes: dict[str, float]
+    set_up: str
+    station_id: UUID | None
     started_at: datetime
 
 

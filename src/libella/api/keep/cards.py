@@ -60,7 +60,10 @@ class QuickCheckIn(Entry):
     card_id: UUID
     lead: EyeMarkIn | None = None
     trail: EyeMarkIn | None = None
-    eye_height_m: float = 1.45
+    eye_height_m: float = Field(default=1.45, description="this golfer's, over the mirror")
+    falls_in_percent: float = Field(default=0, description="the mirror's level, falling to the golfer positive")
+    falls_back_percent: float = Field(default=0, description="falling away from the hole positive")
+    level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
     square_m: float | None = Field(default=None, description="gap at the square reference, right end positive; ± 10 mm")
     answers: list[Looks] = Field(default_factory=list, max_length=DIRECTIONS)
     taken_at: Moment
@@ -68,7 +71,14 @@ class QuickCheckIn(Entry):
     def entry(self) -> CheckEntry:
         eyes = None
         if self.lead and self.trail:
-            eyes = EyeTake(self.lead.mark(), self.trail.mark(), eye_height_m=self.eye_height_m)
+            eyes = EyeTake(
+                self.lead.mark(),
+                self.trail.mark(),
+                eye_height_m=self.eye_height_m,
+                falls_in_percent=self.falls_in_percent,
+                falls_back_percent=self.falls_back_percent,
+                level_doubt_percent=self.level_doubt_percent,
+            )
         return CheckEntry(self.card_id, eyes, self.square_m, self.answers)
 
 

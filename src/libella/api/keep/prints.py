@@ -7,13 +7,14 @@ from fastapi import APIRouter, Query
 from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
-from ...core.golfer.hand import Hand
 from ...core.keep.templates import TEMPLATES, template
 from ...core.measure.limits import OutOfLimits
+from ...core.set.station import Station
 from ...exchange.paper import PaperName, Sheet, pdf, tiled
 from ...exchange.station_sheet import station_sheet
-from ..base.shapes import InUnits, Words80
-from ..set.stations import LaidIn
+from ...lessons.set.plans import with_proof_of
+from ..base.shapes import AtDesk, InUnits, Words80
+from ..set.stations import PlannedIn
 
 router = APIRouter(prefix="/prints", tags=["prints"])
 STATION = "station"
@@ -27,10 +28,9 @@ class PrintOut(BaseModel):
     words: str
 
 
-class PrintIn(LaidIn):
+class PrintIn(PlannedIn):
     """The station it is printed for."""
 
-    hand: Hand = "right"
     title: Words80 = Field(default="", description="written on the sheet", examples=["Straight three"])
 
 
@@ -49,6 +49,7 @@ def all_prints() -> list[PrintOut]:
     responses={200: {"content": {"application/pdf": {}, "image/svg+xml": {}}, "description": "The print."}},
 )
 def one(
+    desk: AtDesk,
     name: str,
     plan: PrintIn,
     form: Literal["pdf", "svg"] = Query("pdf", description="a PDF of all sheets, or one sheet as SVG"),
@@ -57,7 +58,7 @@ def one(
     units: InUnits = "metric",
 ) -> Response:
     """A print in true size. The header `x-sheets` says how many sheets it takes."""
-    sheets, title = _sheets(name, plan, paper, units)
+    sheets, title = _sheets(name, with_proof_of(desk, plan.entry(), plan.proof_of).station(), plan, paper, units)
     return printed(sheets, title, name, form, paper, sheet)
 
 
@@ -74,8 +75,9 @@ def printed(
     return Response(sheets[sheet - 1].svg, media_type="image/svg+xml", headers=headers)
 
 
-def _sheets(name: str, plan: PrintIn, paper: PaperName, units: InUnits) -> tuple[tuple[Sheet, ...], str]:
-    station = plan.entry().station()
+def _sheets(
+    name: str, station: Station, plan: PrintIn, paper: PaperName, units: InUnits
+) -> tuple[tuple[Sheet, ...], str]:
     if name == STATION:
         title = plan.title or "Station sheet"
         return station_sheet(station, title, plan.hand, units, paper), title

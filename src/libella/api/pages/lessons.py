@@ -20,7 +20,7 @@ from ...words.stand.set_up import stand_line
 from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
 from ..judge.blocks import BlockLine, BlockOut, block_line, block_out
 from ..lesson.lessons import LessonOut
-from ..set.stations import StationOut, station_out
+from ..set.plans import StationOut, plan_out
 
 router = APIRouter(tags=["lessons"])
 
@@ -108,7 +108,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         revision=revision,
         lesson=LessonOut.model_validate(sheet.lesson),
         golfer=GolferBrief.model_validate(sheet.golfer),
-        stations=[station_out(it, units) for it in sheet.stations],
+        stations=[plan_out(it, units) for it in sheet.plans],
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
         stand=_stand(desk, id, units),
         sight=_sight(desk, id),

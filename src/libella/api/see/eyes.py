@@ -1,7 +1,7 @@
 """Where the eyes are: looks in a mirror or by plumb, and where they are wanted."""
 
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, Literal, TypedDict
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
@@ -10,13 +10,19 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.see.eyes import ZONES, EyeMark, EyePlace, EyeTake, School, Way
 from ...core.see.side_look import Covers, SideWay, StringLook, Strip, StripLook
+from ...lessons.lesson.set_up_name import AS_USUAL
 from ...lessons.see import eyes
-from ...lessons.see.eyes import SightingEye, look_of
+from ...lessons.see.eyes import LookSizes, SightingEye, look_of
 from ...lessons.values import KeptEyeTake
-from ...words.see.eyes import eye_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment
+from ...words.see.eyes import eye_words, moved_words
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords
 
 router = APIRouter(tags=["eyes"])
+
+
+class _Where(TypedDict):
+    set_up: str
+    station_id: UUID | None
 
 
 class EyeMarkIn(Entry):
@@ -42,10 +48,12 @@ class EyeTakeIn(Entry):
     level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
     seen_m: float = Field(default=0.005, description="the spacing really read to")
     reread_of: UUID | None = Field(default=None, description="the look this one reads again, nothing having moved")
+    set_up: ShortWords = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
+    station_id: UUID | None = Field(default=None, description="the plan it is taken on; null: the plan now")
     taken_at: Moment
 
     def look(self) -> EyeTake:
-        plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail"})
+        plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail", "set_up", "station_id"})
         return EyeTake(self.lead.mark(), self.trail.mark(), **plain)
 
 
@@ -57,7 +65,10 @@ class StringLookIn(Entry):
     covers: Covers = Field(description="where it seems to lie on the ball")
     side: Literal["outside", "inside"] = "outside"
     string_height_m: float = Field(default=0.3, description="over the ground; 0.05 to 0.6 m")
+    lean_deg: float = Field(default=0, description="its posts' lean to the golfer, planted on the line")
     eye_height_m: float = 1.45
+    set_up: ShortWords = AS_USUAL
+    station_id: UUID | None = None
     taken_at: Moment
 
 
@@ -68,6 +79,8 @@ class StripLookIn(Entry):
     way: Literal["strip"] = "strip"
     seen: Strip
     turns_m: float = Field(default=0.015, description="how far beside the line it turns dark; 1 to 100 mm")
+    set_up: ShortWords = AS_USUAL
+    station_id: UUID | None = None
     taken_at: Moment
 
 
@@ -78,6 +91,7 @@ class EyeTakeOut(BaseModel):
     taken_at: datetime
     voided: bool
     reread_of: UUID | None
+    set_up: str
     way: Way | SideWay
     inside_m: float | None = Field(description="mid-point of both eyes, corrected for the level")
     behind_m: float | None
@@ -85,10 +99,23 @@ class EyeTakeOut(BaseModel):
     high_mm: float | None
 
 
+class SetUpEyesOut(BaseModel):
+    """What the looks of one set-up say."""
+
+    name: str
+    takes: int
+    words: tuple[str, ...]
+    vial: Vial
+    moved: str = Field(description="how far from the set-up before, in words; empty for the first")
+
+
 class EyesSheetOut(BaseModel):
-    """The looks of a lesson and what they say."""
+    """The looks of a lesson and what they say: by set-up, and of the one looked at last."""
 
     takes: list[EyeTakeOut]
+    set_ups: list[SetUpEyesOut]
+    set_up: str = Field(description="the one looked at last")
+    sizes: LookSizes = Field(description="what a look is read with, before anything is changed")
     found: EyePlace | None
     words: tuple[str, ...]
     vial: Vial
@@ -115,6 +142,18 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut
     sheet = eyes.eye_sheet(desk, id)
     return EyesSheetOut(
         takes=[_take_out(it) for it in sheet.takes],
+        set_ups=[
+            SetUpEyesOut(
+                name=it.name,
+                takes=it.takes,
+                words=eye_words(it.found, units),
+                vial=it.vial,
+                moved=moved_words(it.moved, before.name, units) if before and it.moved else "",
+            )
+            for before, it in zip((None, *sheet.set_ups), sheet.set_ups, strict=False)
+        ],
+        set_up=sheet.now.name,
+        sizes=sheet.sizes,
         found=sheet.found,
         words=eye_words(sheet.found, units),
         vial=sheet.vial,
@@ -129,7 +168,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut
 @router.put("/eye-takes/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: EyeTakeIn, units: InUnits = "metric") -> EyesSheetOut:
     """Keep one look."""
-    eyes.keep_take(desk, id, entry.lesson_id, entry.look(), entry.taken_at, entry.reread_of)
+    eyes.keep_take(desk, id, entry.lesson_id, entry.look(), entry.taken_at, entry.reread_of, **_where(entry))
     return of_lesson(desk, entry.lesson_id, units)
 
 
@@ -139,9 +178,9 @@ def keep_side(
     units: InUnits = "metric",
 ) -> EyesSheetOut:  # fmt: skip
     """Keep a look that tells the side only."""
-    values = entry.model_dump(exclude={"lesson_id", "taken_at"})
+    values = entry.model_dump(exclude={"lesson_id", "taken_at", "set_up", "station_id"})
     look = StringLook(**values) if isinstance(entry, StringLookIn) else StripLook(**values)
-    eyes.keep_take(desk, id, entry.lesson_id, look, entry.taken_at)
+    eyes.keep_take(desk, id, entry.lesson_id, look, entry.taken_at, **_where(entry))
     return of_lesson(desk, entry.lesson_id, units)
 
 
@@ -159,6 +198,10 @@ def want(desk: AtDesk, id: UUID, entry: WantedEyesIn) -> WantedEyesIn:
     return WantedEyesIn.model_validate(values)
 
 
+def _where(entry: EyeTakeIn | StringLookIn | StripLookIn) -> _Where:
+    return {"set_up": entry.set_up, "station_id": entry.station_id}
+
+
 def _take_out(row: KeptEyeTake) -> EyeTakeOut:
     look = look_of(row)
     both = isinstance(look, EyeTake)
@@ -167,6 +210,7 @@ def _take_out(row: KeptEyeTake) -> EyeTakeOut:
         taken_at=row.taken_at,
         voided=row.voided,
         reread_of=row.reread_of,
+        set_up=row.set_up,
         way=look.way,
         inside_m=look.inside_m if both else None,
         behind_m=look.behind_m if both else None,

@@ -48,6 +48,7 @@ class SightIn(Entry):
         description="levers moved from usual, mm or degrees",
         examples=[{"inside": 25}],
     )
+    station_id: UUID | None = Field(default=None, description="the plan it is asked on; null: the plan now")
 
 
 class SightTestOut(Kept):
@@ -63,6 +64,7 @@ class SightTestOut(Kept):
     ended_at: datetime | None = Field(description="when it was shown; until then its answers are hidden")
     toward: Toward
     position: dict[str, float]
+    station_id: UUID | None
     playable: bool
     comfort: int | None
     trust: int | None

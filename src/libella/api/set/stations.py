@@ -1,4 +1,4 @@
-"""Stations: a putt with its rig; and what it would be, before it is laid."""
+"""Stations: a putt with its rig, and what it would be before it is laid."""
 
 from dataclasses import fields
 from typing import Any
@@ -18,40 +18,21 @@ from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
-from ...core.set.proof import NOT_PROVED, USUAL_DOUBT_M, Proof, Repeatability, Way, repeatability
+from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, USUAL_DOUBT_M, Proof, Way
 from ...core.set.proposal import propose
-from ...lessons.set import bag, stations
-from ...lessons.set.stations import AidEntry, StationEntry, entry_of
-from ...lessons.values import KeptStation
+from ...lessons.set import bag
+from ...lessons.set.plans import with_proof_of
+from ...lessons.set.stations import AidEntry, StationEntry
 from ...words.set.briefing import allows, breaks, trust
 from ...words.set.objections import Objection, objection_words
-from ...words.set.proof import WAYS
+from ...words.set.proof import HOW, WAYS
 from ...words.set.sight import RemedyWords, remedy_words, sight_words
 from ...words.set.station import change_words, proposal_words, station_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words40
+from ..base.shapes import UUID, AtDesk, Entry, InUnits, Words40
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
 
 router = APIRouter(prefix="/stations", tags=["stations"])
-
-
-class ProofIn(Entry):
-    """How the line was proved, and what is known of the rig's own aim."""
-
-    way: Way = "none"
-    offset_m: float = Field(default=0, description="where the rig's zero was found, right of the line positive")
-    doubt_m: float = Field(
-        default=NOT_PROVED.doubt_m, description="standard uncertainty of the rig's zero across the line"
-    )
-    zero_deg: float = Field(default=0, description="mean of a repeatability check")
-    noise_deg: float = Field(default=0, description="standard deviation of that check")
-    checks: int = Field(default=0, ge=0, le=500, description="readings in that check")
-
-    def proof(self) -> Proof:
-        try:
-            return Proof(**self.model_dump())
-        except OutOfLimits as fault:
-            raise fault.at(f"proof.{fault.field}") from None
 
 
 class AidIn(Entry):
@@ -73,14 +54,13 @@ class LaidIn(PuttIn):
 
     across_m: float = Field(default=0, description="the rig's middle right of the start line, on purpose")
     backstroke_m: float | None = Field(default=None, description="how far the head goes back; null: as usual")
-    proof: ProofIn = Field(default_factory=lambda: ProofIn())
     aids: list[AidIn] = Field(default_factory=list[AidIn], max_length=20)
 
     def entry(self, units: Units = "metric") -> StationEntry:
         """As told; in feet a ruler of which nothing was said has marks in inches."""
         taken = {
             "rig_sizes_m": usual_sizes(self.rig_kind, self.rig_sizes_m, units),
-            "proof": self.proof.proof(),
+            "proof": NOT_PROVED,
             "read": self.read and self.read.read(),
             "aids": tuple(AidEntry(it.kind, usual_sizes(it.kind, it.sizes, units)) for it in self.aids),
         }
@@ -88,16 +68,15 @@ class LaidIn(PuttIn):
         return StationEntry(**plain, **taken)
 
 
-class PreviewIn(LaidIn):
+class PlannedIn(LaidIn):
+    """A station as a lesson's plan would have it."""
+
     hand: Hand = "right"
+    proof_of: UUID | None = Field(default=None, description="the plan of a lesson that this is, or takes the place of")
+
+
+class PreviewIn(PlannedIn):
     level: Level = "club"
-
-
-class CheckIn(LaidIn):
-    """A rig read again and again with nothing changing, or against a known angle."""
-
-    raws: list[dict[Words40, float | Words40]] = Field(max_length=100, examples=[[{"offset_m": 0.005}] * 3])
-    known_deg: float = Field(default=0, description="the angle it was read against, right positive")
 
 
 class TuneIn(LaidIn):
@@ -109,12 +88,9 @@ class TuneIn(LaidIn):
 class WayOut(BaseModel):
     way: Way
     name: str
+    how: str = Field(description="what to do, and what is asked")
+    fewest: int = Field(description="measurements it takes at least")
     doubt_m: float = Field(description="how well it usually places the rig's zero: an opinion")
-
-
-class StationIn(LaidIn):
-    lesson_id: UUID
-    laid_at: Moment
 
 
 class LaidOut(BaseModel):
@@ -144,15 +120,6 @@ class LaidOut(BaseModel):
         return {it.name: getattr(entry, it.name) for it in fields(entry)} | {"words": said}
 
 
-class StationOut(LaidOut):
-    id: UUID
-    lesson_id: UUID
-
-
-def station_out(row: KeptStation, units: InUnits) -> StationOut:
-    return StationOut(id=row.id, lesson_id=row.lesson_id, **LaidOut.of(entry_of(row), units))
-
-
 class RigSightOut(BaseModel):
     """What a rig can see against the window, and what would see better."""
 
@@ -177,6 +144,7 @@ class Preview(BaseModel):
     allows: str
     breaks: tuple[str, ...]
     trust: tuple[str, ...]
+    proved: bool
     window_left_deg: float
     window_right_deg: float
     sight: RigSightOut
@@ -196,8 +164,8 @@ class Preview(BaseModel):
 
 @router.post("/preview")
 def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview:
-    """What this station would show and see; keeps nothing."""
-    station = plan.entry(units).station()
+    """What this station would show and see; keeps nothing. It is as proved as the plan it is, or replaces."""
+    station = with_proof_of(desk, plan.entry(units), plan.proof_of).station()
     window = station.putt.window
     abouts = [it.about for it in (station.rig, *station.aids)]
     return Preview(
@@ -205,9 +173,10 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         allows=allows(station, units),
         breaks=breaks(station, units),
         trust=trust(station, units),
+        proved=station.proof.is_proved,
         window_left_deg=window.left_deg,
         window_right_deg=window.right_deg,
-        sight=RigSightOut.of(station.rig.sight(station.putt, bag.spreads(desk)[plan.level], units), units),
+        sight=RigSightOut.of(station.sight(bag.spreads(desk)[plan.level], units), units),
         remedies=tuple(change_words(it, units) for it in station.remedies),
         objections=tuple(objection_words(it, units) for it in station.objections(plan.hand)),
         stage=from_above(station, plan.hand, units),
@@ -271,14 +240,10 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
 @router.get("/ways")
 def ways() -> list[WayOut]:
     """The ways of proving a line."""
-    return [WayOut(way=way, name=name, doubt_m=USUAL_DOUBT_M[way]) for way, name in WAYS.items()]
-
-
-@router.post("/check")
-def check(entry: CheckIn, units: InUnits = "metric") -> Repeatability:
-    """Zero offset and reading noise of a rig from repeated readings; keeps nothing."""
-    rig = entry.entry(units).station().rig
-    return repeatability([rig.interval(raw).anchor for raw in entry.raws], entry.known_deg)
+    return [
+        WayOut(way=way, name=name, how=HOW[way], fewest=FEWEST_MEASURED, doubt_m=USUAL_DOUBT_M[way])
+        for way, name in WAYS.items()
+    ]
 
 
 @router.post("/tune")
@@ -289,10 +254,3 @@ def tune(entry: TuneIn) -> dict[str, float]:
         return rig.tuned(entry.limit_deg).sizes()
     except OutOfLimits as fault:
         raise OutOfLimits("limit_deg", "limit_not_here", "deg", limit=entry.limit_deg, why=fault) from None
-
-
-@router.put("/{id}")
-def keep(desk: AtDesk, id: UUID7, entry: StationIn, units: InUnits = "metric") -> StationOut:
-    """Lay a station, or change one on which no putt was read."""
-    row = stations.keep_station(desk, id, entry.lesson_id, entry.entry(), entry.laid_at)
-    return station_out(row, units)

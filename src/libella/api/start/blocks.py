@@ -83,6 +83,7 @@ class BlockKept(Kept):
     k: float | None
     comparison_id: UUID | None
     turn: int | None
+    judged_again_at: datetime | None = Field(description="when a proof given after its putts had them judged again")
     started_at: datetime
 
 

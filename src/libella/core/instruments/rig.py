@@ -33,7 +33,7 @@ class Remedy:
     change: Change
 
 
-Fit = Literal["good", "coarse", "short", "strict", "loose"]
+Fit = Literal["good", "coarse", "short", "strict", "loose", "unsure"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +42,8 @@ class Sight:
 
     `narrowest_deg`: half-width of the reading nearest the line. `share`: that over the narrower side of the window,
     `window_deg`. `reach_deg`: how far out it reads, where that ends. `clean`: how often a golfer without a bias passes,
-    where it only tells that. `event`: what is read each time.
+    where it only tells that. `event`: what is read each time. `shared_deg`: how well its own aim is known, where that
+    is too little ("unsure").
     """
 
     way: Way
@@ -53,6 +54,7 @@ class Sight:
     reach_deg: float = 0.0
     clean: float = 0.0
     event: Event = "putt"
+    shared_deg: float = 0.0
 
     @property
     def share(self) -> float:

@@ -9,6 +9,7 @@ from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
 
+LEAN: Final = Bounds(-20.0, 20.0, "deg")
 SideWay = Literal["string", "strip"]
 Covers = Literal["splits", "quarter", "edge", "off"]
 _COVERS: Final[dict[Covers, tuple[float, float]]] = {
@@ -21,7 +22,8 @@ _COVERS: Final[dict[Covers, tuple[float, float]]] = {
 class StringLook:
     """What the sighting eye sees an upright string over the line cover at the height of the ball's centre.
 
-    It tells the side well, the size poorly (`string_sight.eyes_from_cover`).
+    It tells the side well, the size poorly (`string_sight.eyes_from_cover`). A string whose posts lean hangs beside the
+    line; it is read as it was laid.
     """
 
     covers: Covers
@@ -29,21 +31,31 @@ class StringLook:
     string_height_m: float = 0.3
     eye_height_m: float = 1.45
     way: SideWay = "string"
+    lean_deg: float = 0.0
+    """Of posts planted on the line, towards the golfer positive."""
 
     def __post_init__(self) -> None:
+        LEAN.check("lean_deg", "lean_deg", self.lean_deg)
         self.inside_mm  # noqa: B018  refuses heights that can't be
 
     @property
     def inside_mm(self) -> Interval:
         """The sighting eye inside the line: seen covering a line outside, the eye is inside."""
-        half = BALL_M / 2
-        low, high = (
-            math.inf if math.isinf(u) else eyes_from_cover(u * half, half, self.eye_height_m, self.string_height_m)
-            for u in _COVERS[self.covers]
-        )
+        near, far = _COVERS[self.covers]
         if self.covers == "splits":
-            return Interval(-high * 1000, high * 1000)
-        return Interval(low * 1000, high * 1000) if self.side == "outside" else Interval(-high * 1000, -low * 1000)
+            near = -far
+        elif self.side == "inside":
+            near, far = -far, -near
+        return Interval(self._eye_mm(near), self._eye_mm(far))
+
+    def _eye_mm(self, radii: float) -> float:
+        """The eye that sees it cover a place so many ball radii outside the ball's centre."""
+        if math.isinf(radii):
+            return radii
+        half = BALL_M / 2
+        hung = self.string_height_m * math.tan(math.radians(self.lean_deg))
+        seen = eyes_from_cover(radii * half + hung, half, self.eye_height_m, self.string_height_m)
+        return (hung + seen) * 1000
 
 
 Strip = Literal["light", "dark_inside", "dark_outside"]

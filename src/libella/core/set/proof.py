@@ -5,12 +5,14 @@ What stays unknown of the rig's own aim is shared by every reading of a block: m
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from statistics import mean, stdev
 from typing import Final, Literal
 
+from ..green.slope import TrialRoll, rolled_slope
 from ..measure.angle import angle_deg
 from ..measure.limits import Bounds, OutOfLimits
+from .line import LaidLine, Part
 
 Way = Literal["none", "second_laser", "tape", "rolled", "string"]
 HiddenBy = Literal["zero", "end", "ball", "slope"]
@@ -30,7 +32,32 @@ OFFSET = Bounds(-0.1, 0.1, "m")
 DOUBT = Bounds(0.0, 0.05, "m")
 ZERO = Bounds(-5.0, 5.0, "deg")
 NOISE = Bounds(0.0, 3.0, "deg")
+AT = Bounds(0.1, 15.0, "m")
 _FEWEST_CHECKS = 3
+FEWEST_MEASURED: Final = 2
+"""A line measured once is measured as the tape happened to lie."""
+_SLOPE_AGREES: Final = 0.1
+"""Percent of slope that a level can't tell: rolls may differ from the plan by so much beyond their own doubt."""
+
+
+@dataclass(frozen=True, slots=True)
+class Measured:
+    """A line measured a second way, m: how far from the ball, and how far right of it the laid line was found there."""
+
+    at_m: float
+    beside_m: float
+
+    def __post_init__(self) -> None:
+        AT.check("at_m", "measured_at", self.at_m)
+        OFFSET.check("beside_m", "found_beside", self.beside_m)
+
+
+@dataclass(frozen=True, slots=True)
+class Evidence:
+    """What was measured to prove a line: by tape, string or second laser, or by rolling both ways."""
+
+    measured: tuple[Measured, ...] = ()
+    rolls: tuple[TrialRoll, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,6 +72,9 @@ class Proof:
     zero_deg : mean of a repeatability check, taken off every reading
     noise_deg : standard deviation of that check: the reading noise
     checks : readings in that check; 0 when none was made
+    evidence : what was measured; None where a proof was once only said
+    line : the line it was made on; None where that was not kept
+    fell : which parts of the line were changed after it, so that it proves nothing here
     """
 
     way: Way = "none"
@@ -53,6 +83,9 @@ class Proof:
     zero_deg: float = 0.0
     noise_deg: float = 0.0
     checks: int = 0
+    evidence: Evidence | None = None
+    line: LaidLine | None = None
+    fell: tuple[Part, ...] = ()
 
     def __post_init__(self) -> None:
         OFFSET.check("offset_m", "offset_m", self.offset_m)
@@ -63,6 +96,19 @@ class Proof:
     @property
     def is_proved(self) -> bool:
         return self.way != "none"
+
+    def on(self, line: LaidLine) -> "Proof":
+        """What it proves of a line: all of it where that is the line it was made on, else nothing.
+
+        The check of the rig alone outlives another length or slope, for the rig stands as it stood.
+        """
+        gone = self.line.changes(line) if self.line else ()
+        if not gone or (not self.is_proved and "rig" not in gone):
+            return self
+        fallen = replace(NOT_PROVED, fell=gone)
+        if "rig" in gone:
+            return fallen
+        return replace(fallen, zero_deg=self.zero_deg, noise_deg=self.noise_deg, checks=self.checks)
 
     def correction_deg(self, rig_m: float) -> float:
         """What to add to every reading: a zero too far right makes readings too far left by atan(δ/L)."""
@@ -75,6 +121,52 @@ class Proof:
 
 
 NOT_PROVED: Final = Proof()
+
+
+def prove(
+    way: Way,
+    evidence: Evidence,
+    line: LaidLine,
+    *,
+    green_speed_ft: float,
+    check: "Repeatability | None" = None,
+) -> Proof:
+    """The proof that measurements give of a line, and the check of its rig.
+
+    A tape, string or laser measures where the laid line is at a distance; at the rig it is as far off in angle. What
+    they scatter adds to how well the way itself places a zero. Balls rolled both ways tell no zero of the rig, only
+    that the ground is as planned.
+
+    Raises
+    ------
+    OutOfLimits
+        with too little measured, or rolls that tell another slope than the line is planned on.
+    """
+    found = replace(NOT_PROVED, line=line)
+    if check is not None:
+        found = replace(found, zero_deg=check.zero_deg, noise_deg=check.noise_deg, checks=check.checks)
+    if way == "none":
+        return found
+    offset, scatter = 0.0, 0.0
+    if way == "rolled":
+        _rolled_as_planned(evidence.rolls, line, green_speed_ft)
+    else:
+        if len(evidence.measured) < FEWEST_MEASURED:
+            raise OutOfLimits("measured", "too_few_measured", fewest=FEWEST_MEASURED)
+        off = [it.beside_m * line.rig_at_m / it.at_m for it in evidence.measured]
+        offset, scatter = mean(off), stdev(off) / math.sqrt(len(off))
+    doubt = math.hypot(USUAL_DOUBT_M[way], scatter)
+    return replace(found, way=way, offset_m=offset, doubt_m=doubt, evidence=evidence)
+
+
+def _rolled_as_planned(rolls: Sequence[TrialRoll], line: LaidLine, green_speed_ft: float) -> None:
+    slope = rolled_slope(rolls, green_speed_ft)
+    for name, told, doubt, planned in (
+        ("forward", slope.forward_percent, slope.forward_doubt, line.falls_forward_percent),
+        ("right", slope.right_percent, slope.right_doubt, line.falls_right_percent),
+    ):
+        if abs(told - planned) > 2 * doubt + _SLOPE_AGREES:
+            raise OutOfLimits("rolls", f"rolled_other_{name}", told=round(told, 1), planned=planned)
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,16 +6,19 @@ from dataclasses import dataclass, replace
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..instruments.aid import Aid, Raw, Solid, Zone
-from ..instruments.rig import Rig
+from ..instruments.rig import Rig, Sight
 from ..measure.angle import angle_deg
 from ..measure.constants import HOLE_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.units import Units
+from .line import LaidLine
 from .objections import BACKSTROKE, Objection, Placed, objections, usual_backstroke_m
 from .proof import NOT_PROVED, Proof
 
 _SHIFT_FROM_M = 0.001
+_UNSURE_SHARE = 1 / 3
+"""A rig whose own aim is less known than this share of the window can't be called good: the same as for its marks."""
 ACROSS = Bounds(-0.3, 0.3, "m")
 MOST_AIDS = 8
 
@@ -84,6 +87,11 @@ class Station:
                 )
 
     @property
+    def line(self) -> LaidLine:
+        """The line as laid, which a proof belongs to."""
+        return line_of(self.putt, self.rig, self.across_m)
+
+    @property
     def hole_m(self) -> tuple[float, float]:
         """The hole's centre along and right of the start line, m."""
         turn = math.radians(self.putt.start_deg)
@@ -127,6 +135,13 @@ class Station:
     def interval(self, raw: Raw) -> Interval:
         """The start error, degrees, against the start target, that a raw reading stands for."""
         return self.rig.interval(raw).shifted(self.shift_deg)
+
+    def sight(self, spread_deg: float, units: Units = "metric") -> Sight:
+        """What the rig can see here; one whose own aim may be off by much of the window will not do."""
+        seen = self.rig.sight(self.putt, spread_deg, units)
+        if seen.fit == "good" and self.shared_deg > seen.window_deg * _UNSURE_SHARE:
+            return replace(seen, fit="unsure", shared_deg=self.shared_deg)
+        return seen
 
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
         """Every reading a tap can record here, left to right."""
@@ -174,6 +189,19 @@ class Station:
     @property
     def has_laser(self) -> bool:
         return any(it.about.laser for it in (self.rig, *self.aids))
+
+
+def line_of(putt: Putt, rig: Rig, across_m: float) -> LaidLine:
+    """The line of a putt with a rig on it."""
+    return LaidLine(
+        putt.distance_m,
+        putt.falls_forward_percent,
+        putt.falls_right_percent,
+        putt.start_deg,
+        rig.about.kind,
+        rig.station_m,
+        across_m,
+    )
 
 
 def cannot_watch(aid: Aid) -> OutOfLimits:

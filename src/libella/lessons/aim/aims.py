@@ -32,7 +32,9 @@ from ...store.tables import AimSeriesRow, GolferRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
 from ..lesson.lessons import open_lesson
-from ..set.stations import entry_of, newest_station
+from ..lesson.set_up_name import AS_USUAL
+from ..set.plans import plan_id_now, plan_now
+from ..set.stations import entry_of
 from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
 
 MOST = 80
@@ -52,6 +54,8 @@ class AimEntry:
     started_at: datetime
     kind: str | None = None
     sizes: Mapping[str, float] = field(default_factory=dict[str, float])
+    set_up: str = AS_USUAL
+    station_id: UUID | None = None
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "set_downs", self.planned)
@@ -87,12 +91,14 @@ class AimTable:
 
 def begin_series(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSeries:
     """Begin a series. Said twice it is one; said otherwise, a conflict."""
-    values = asdict(entry) | {"sizes": dict(entry.sizes)}
+    values = asdict(entry) | {"sizes": _whole(entry)}
+    values.pop("station_id")
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, entry.lesson_id)
         if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
             raise NotYet("laser_unread_aim")
-        row, new = desk.add(session, AimSeriesRow, id, **values)
+        station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
+        row, new = desk.add(session, AimSeriesRow, id, **values, station_id=station_id)
         if not new and any(getattr(row, name) != value for name, value in values.items()):
             raise KeptOtherwise("series")
         return value_of(KeptAimSeries, row)
@@ -133,7 +139,7 @@ def aim_table(desk: Desk, lesson_id: UUID) -> AimTable:
     with desk.transaction() as session:
         lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
         sheets = _sheets(desk, session, lesson)
-        putt, _ = _laid(desk, session, lesson)
+        putt, _ = _laid(desk, session, lesson, None)
     natural = _newest(sheets, "face", aided=False)
     return AimTable(
         sheets=sheets,
@@ -179,14 +185,14 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
         .where(AimSeriesRow.studio_id == desk.studio_id, AimSeriesRow.lesson_id == lesson.id)
         .order_by(AimSeriesRow.started_at, AimSeriesRow.id)
     )
-    putt, laid = _laid(desk, session, lesson)
-    proof = laid.proof if laid else NOT_PROVED
-    shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
     kept = values_of(KeptAimSeries, sets)
     downs = _set_downs(desk, session, [it.id for it in kept])
     found: list[AimSheet] = []
     for row in kept:
         own = [it for it in downs if it.aim_series_id == row.id]
+        putt, laid = _laid(desk, session, lesson, row.station_id)
+        proof = laid.proof if laid else NOT_PROVED
+        shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
         reads = [_read(row, it.raw) for it in own if not it.voided]
         # The putter against the mark needs no line: what is not known of it does not count there.
         against_line = row.link != "to_mark"
@@ -203,9 +209,14 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     return found
 
 
-def _laid(desk: Desk, session: Session, lesson: KeptLesson) -> tuple[Putt, Station | None]:
-    """The putt of the lesson, as laid last; a usual one before anything was laid."""
-    row = newest_station(desk, session, lesson.id)
+def _whole(entry: AimEntry) -> dict[str, float]:
+    """Every size the face is read with, so that a default changed later does not change what was read."""
+    return {} if entry.kind is None else dict(lay(entry.kind, entry.sizes).sizes())
+
+
+def _laid(desk: Desk, session: Session, lesson: KeptLesson, station_id: UUID | None) -> tuple[Putt, Station | None]:
+    """The putt of a plan, or of the plan now; a usual one before anything was laid."""
+    row = plan_now(desk, session, lesson.id, station_id)
     laid = entry_of(row).station() if row else None
     return (laid.putt if laid else Putt(2.5, 0.3, lesson.green_speed_ft)), laid
 

@@ -11,10 +11,11 @@ from sqlalchemy.orm import Session
 
 from ...core.green.capture import GREEN_SPEED
 from ...core.set.floor import Surface
-from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow, StationRow
+from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict
-from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, KeptStation, value_of, values_of
+from ..set.plans import Plan, plans_of
+from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, value_of, values_of
 
 PAGE = 12
 
@@ -41,7 +42,7 @@ class LessonSheet:
 
     lesson: KeptLesson
     golfer: KeptGolfer
-    stations: Sequence[KeptStation]
+    plans: Sequence[Plan]
     blocks: Sequence["BlockSheet"]
 
 
@@ -108,15 +109,10 @@ def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
     with desk.transaction() as session:
         lesson = desk.get(session, LessonRow, id, "lesson")
         golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
-        stations = session.scalars(
-            select(StationRow)
-            .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == id)
-            .order_by(StationRow.laid_at, StationRow.id)
-        )
         return LessonSheet(
             value_of(KeptLesson, lesson),
             value_of(KeptGolfer, golfer),
-            values_of(KeptStation, stations),
+            plans_of(desk, session, id),
             blocks_where(desk, session, BlockRow.lesson_id == id),
         )
 

@@ -1,5 +1,6 @@
 """Where the eyes are: looks kept with a lesson, and where this golfer's eyes are wanted."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
@@ -7,13 +8,17 @@ from typing import Final
 from uuid import UUID
 
 from sqlalchemy import select
+from sqlalchemy.orm import Session
 
+from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
+from ...core.instruments import lay
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.see.eyes import (
     ZONES,
+    EyeMark,
     EyePlace,
     EyeTake,
     School,
@@ -23,12 +28,15 @@ from ...core.see.eyes import (
     mirror_scene,
     reading_error_m,
 )
-from ...core.see.side_look import SideLook
+from ...core.see.side_look import SideLook, StringLook
 from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
+from ..lesson.set_up_name import AS_USUAL
+from ..set.plans import plan_id_now, plan_now
+from ..set.stations import entry_of
 from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
 
 EDGE = Bounds(-150.0, 150.0, "mm")
@@ -39,23 +47,71 @@ LOOK: Final[Stored[AnyLook]] = Stored(AnyLook)
 
 
 @dataclass(frozen=True, slots=True)
-class EyeSheet:
-    """The looks of a lesson with what they say, newest last."""
+class LookSizes:
+    """What a look is read with here, before anything is changed: as it was laid, and as it was looked last."""
 
-    takes: Sequence[KeptEyeTake]
+    eye_height_m: float
+    falls_in_percent: float
+    falls_back_percent: float
+    level_doubt_percent: float
+    seen_m: float
+    string_height_m: float
+    lean_deg: float
+
+
+@dataclass(frozen=True, slots=True)
+class SetUpEyes:
+    """The looks of one set-up with what they say; looks of another are never counted with them.
+
+    `looks` are those that count and mark both eyes, first readings only. `moved` is how far the eyes are from where
+    they were in the set-up before, mm inside; None for the first.
+    """
+
+    name: str
+    takes: int
     looks: Sequence[EyeTake]
-    """Those that count and mark both eyes, first readings only."""
     found: EyePlace | None
     vial: Vial
+    moved: Estimate | None
+
+
+@dataclass(frozen=True, slots=True)
+class EyeSheet:
+    """The looks of a lesson, newest last; what they say by set-up, the one looked at last being now."""
+
+    takes: Sequence[KeptEyeTake]
+    set_ups: Sequence[SetUpEyes]
+    now: SetUpEyes
     mirror: Scene
     hand: Hand
     school: School
     zone_mm: tuple[float, float] | None
     sighting_eye: SightingEye
+    sizes: LookSizes
+
+    @property
+    def found(self) -> EyePlace | None:
+        return self.now.found
+
+    @property
+    def looks(self) -> Sequence[EyeTake]:
+        return self.now.looks
+
+    @property
+    def vial(self) -> Vial:
+        return self.now.vial
 
 
 def keep_take(
-    desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken_at: datetime, reread_of: UUID | None = None
+    desk: Desk,
+    id: UUID,
+    lesson_id: UUID,
+    look: AnyLook,
+    taken_at: datetime,
+    reread_of: UUID | None = None,
+    *,
+    set_up: str = AS_USUAL,
+    station_id: UUID | None = None,
 ) -> KeptEyeTake:
     """Keep one look; the same one said again changes nothing.
 
@@ -68,12 +124,15 @@ def keep_take(
             first = desk.get(session, EyeTakeRow, reread_of, "look")
             if (
                 first.lesson_id != lesson_id
+                or first.set_up != set_up
                 or not isinstance(look, EyeTake)
                 or not isinstance(LOOK.read(first.raw), EyeTake)
             ):
                 raise Conflict("reread_other")
-        row, _ = desk.add(session, EyeTakeRow, id, lesson_id=lesson_id, raw=raw, taken_at=taken_at, reread_of=reread_of)
-        if (row.lesson_id, LOOK.read(row.raw), row.taken_at, row.reread_of) != (lesson_id, look, taken_at, reread_of):
+        told = {"lesson_id": lesson_id, "taken_at": taken_at, "reread_of": reread_of, "set_up": set_up}
+        plan = plan_id_now(desk, session, lesson_id, station_id)
+        row, _ = desk.add(session, EyeTakeRow, id, **told, raw=raw, station_id=plan)
+        if LOOK.read(row.raw) != look or any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise("look")
         return value_of(KeptEyeTake, row)
 
@@ -117,30 +176,80 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
         query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
         takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
-    hand = golfer.hand
+        sizes = _sizes(desk, session, lesson_id, golfer.id, takes)
     zone = zone_of(golfer)
-    valid = {it.id: it for it in takes if not it.voided}
-    first = [look_of(it) for it in valid.values() if it.reread_of is None]
+    names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
+    set_ups: list[SetUpEyes] = []
+    for name in names:
+        own = [it for it in takes if it.set_up == name and not it.voided]
+        set_ups.append(_in_set_up(name, own, golfer.hand, zone, set_ups[-1] if set_ups else None))
+    last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
+    now = next(it for it in set_ups if it.name == last)
+    return EyeSheet(
+        takes=takes,
+        set_ups=set_ups,
+        now=now,
+        mirror=mirror_scene(now.looks, golfer.hand, zone),
+        hand=golfer.hand,
+        school=golfer.eye_school,
+        zone_mm=zone,
+        sighting_eye=golfer.sighting_eye,
+        sizes=sizes,
+    )
+
+
+def _in_set_up(
+    name: str, takes: Sequence[KeptEyeTake], hand: Hand, zone: tuple[float, float] | None, before: SetUpEyes | None
+) -> SetUpEyes:
+    by_id = {it.id: it for it in takes}
+    first = [look_of(it) for it in takes if it.reread_of is None]
     looks = [it for it in first if isinstance(it, EyeTake)]
     sides = [it for it in first if not isinstance(it, EyeTake)]
     pairs: list[tuple[EyeTake, EyeTake]] = []
-    for it in valid.values():
-        if it.reread_of is not None and it.reread_of in valid:
-            one, other = look_of(valid[it.reread_of]), look_of(it)
+    for it in takes:
+        if it.reread_of is not None and it.reread_of in by_id:
+            one, other = look_of(by_id[it.reread_of]), look_of(it)
             if isinstance(one, EyeTake) and isinstance(other, EyeTake):
                 pairs.append((one, other))
     error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else None
     found = eye_place(looks, hand, zone, sides=sides, reading_m=error)
-    return EyeSheet(
-        takes=takes,
-        looks=looks,
-        found=found,
-        vial=eye_vial(first, found, zone),
-        mirror=mirror_scene(looks, hand, zone),
-        hand=hand,
-        school=golfer.eye_school,
-        zone_mm=zone,
-        sighting_eye=golfer.sighting_eye,
+    was = before.found if before else None
+    moved = None
+    if found and was:
+        moved = normal(found.inside.value - was.inside.value, math.hypot(found.inside.sd, was.inside.sd))
+    return SetUpEyes(name, len(first), looks, found, eye_vial(first, found, zone), moved)
+
+
+def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes: Sequence[KeptEyeTake]) -> LookSizes:
+    """The eye's height as this golfer was looked at last, ever; mirror and string as in this lesson."""
+    plan = plan_now(desk, session, lesson_id)
+    laid = {it.kind: it.sizes for it in entry_of(plan).aids} if plan else {}
+    string = lay("elevated_string", laid.get("elevated_string", {})).sizes()
+    mirror = lay("ground_mirror", laid.get("ground_mirror", {})).sizes()
+    usual = EyeTake(EyeMark(0.0, -0.03), EyeMark(0.0, 0.03))
+    before = (
+        select(EyeTakeRow)
+        .join(LessonRow, (LessonRow.studio_id == EyeTakeRow.studio_id) & (LessonRow.id == EyeTakeRow.lesson_id))
+        .where(EyeTakeRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, EyeTakeRow.voided.is_(False))
+        .order_by(EyeTakeRow.taken_at.desc())
+        .limit(10)
+    )
+    ever = [look_of(value_of(KeptEyeTake, it)) for it in session.scalars(before)]
+    heights = [it.eye_height_m for it in ever if isinstance(it, EyeTake | StringLook)]
+    height = next(iter(heights), None)
+    if height is None:
+        height = mirror["eye_height_m"] if "ground_mirror" in laid else usual.eye_height_m
+        height = string["eye_height_m"] if "elevated_string" in laid else height
+    here = [look_of(it) for it in takes if not it.voided]
+    read = next((it for it in reversed(here) if isinstance(it, EyeTake) and it.way == "mirror"), None)
+    return LookSizes(
+        eye_height_m=height,
+        falls_in_percent=read.falls_in_percent if read else mirror["falls_in_percent"],
+        falls_back_percent=read.falls_back_percent if read else 0.0,
+        level_doubt_percent=read.level_doubt_percent if read else usual.level_doubt_percent,
+        seen_m=read.seen_m if read else usual.seen_m,
+        string_height_m=string["string_height_m"],
+        lean_deg=string["lean_deg"],
     )
 
 

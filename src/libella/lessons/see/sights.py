@@ -38,7 +38,8 @@ from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
 from ..lesson.lessons import open_lesson
-from ..set.stations import entry_of, newest_station
+from ..set.plans import plan_id_now, plan_now
+from ..set.stations import entry_of
 from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
 
 MOST_TRIALS = 80
@@ -60,6 +61,7 @@ class SightEntry:
     away_m: float
     started_at: datetime
     toward: Toward = "hole"
+    station_id: UUID | None = None
     position: Mapping[str, float] | Position = field(default_factory=dict[str, float])
 
     def __post_init__(self) -> None:
@@ -99,10 +101,13 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     """Begin a test. Said twice it is one; said otherwise, a conflict."""
     with desk.transaction() as session:
         open_lesson(desk, session, entry.lesson_id)
-        if entry.toward == "start" and _putt(desk, session, entry.lesson_id).is_level:
+        station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
+        if entry.toward == "start" and _putt(desk, session, entry.lesson_id, station_id).is_level:
             raise OutOfLimits("toward", "putt_does_not_break")
         told = asdict(entry) | {"position": dict(position_of(entry.position))}
-        row, new = desk.add(session, SightTestRow, id, **told)
+        plan = {"station_id": station_id}
+        told.pop("station_id")
+        row, new = desk.add(session, SightTestRow, id, **told, **plan)
         if not new and any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise("test")
         return value_of(KeptSightTest, row)
@@ -163,7 +168,7 @@ def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
     """One test with what it found and what to ask next."""
     with desk.transaction() as session:
         test = value_of(KeptSightTest, desk.get(session, SightTestRow, id, "test"))
-        return _sheet(test, _trials(desk, session, id), _putt(desk, session, test.lesson_id))
+        return _sheet(test, _trials(desk, session, id), _putt(desk, session, test.lesson_id, test.station_id))
 
 
 def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
@@ -175,8 +180,10 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
             .where(SightTestRow.studio_id == desk.studio_id, SightTestRow.lesson_id == lesson_id)
             .order_by(SightTestRow.started_at, SightTestRow.id)
         ).all()
-        putt = _putt(desk, session, lesson_id)
-        return [_sheet(it, _trials(desk, session, it.id), putt) for it in values_of(KeptSightTest, tests)]
+        return [
+            _sheet(it, _trials(desk, session, it.id), _putt(desk, session, lesson_id, it.station_id))
+            for it in values_of(KeptSightTest, tests)
+        ]
 
 
 def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
@@ -243,7 +250,7 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[KeptSightTr
     return values_of(KeptSightTrial, session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)))
 
 
-def _putt(desk: Desk, session: Session, lesson_id: UUID) -> Putt:
-    station = newest_station(desk, session, lesson_id)
+def _putt(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> Putt:
+    station = plan_now(desk, session, lesson_id, station_id)
     lesson = desk.get(session, LessonRow, lesson_id, "lesson")
     return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.green_speed_ft)

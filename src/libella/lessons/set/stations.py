@@ -1,4 +1,4 @@
-"""Stations: a putt with its rig, laid for a lesson."""
+"""Stations: a putt with its rig, as entered, as kept, and saved under a name."""
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, fields, replace
@@ -6,8 +6,7 @@ from datetime import datetime
 from typing import Any, Final
 from uuid import UUID
 
-from sqlalchemy import exists, select, tuple_
-from sqlalchemy.orm import Session
+from sqlalchemy import select, tuple_
 
 from ...core.green.capture import Capture
 from ...core.green.putt import Putt, Target
@@ -15,12 +14,11 @@ from ...core.green.read import Read
 from ...core.instruments import Aid, Rig, lay
 from ...core.measure.limits import OutOfLimits
 from ...core.set.proof import NOT_PROVED, Proof
-from ...core.set.station import Station, cannot_watch
-from ...store.tables import BlockRow, LaidColumns, LessonRow, SavedStationRow, StationRow
+from ...core.set.station import Station, cannot_watch, line_of
+from ...store.tables import LaidColumns, SavedStationRow
 from ..desk.desk import Desk
-from ..desk.problem import Conflict
 from ..desk.stored import Stored
-from ..values import KeptSavedStation, KeptStation, Laid, value_of, values_of
+from ..values import KeptSavedStation, Laid, value_of, values_of
 
 PAGE = 20
 
@@ -80,7 +78,9 @@ class StationEntry:
         if not isinstance(rig, Rig):
             raise cannot_watch(rig)
         aids = (_lay(it.kind, it.sizes, f"aids.{n}.kind", f"aids.{n}") for n, it in enumerate(self.aids))
-        return Station(putt, rig, self.proof, tuple(aids), self.across_m, self.backstroke_m)
+        # A proof belongs to the line it was made on: it stands again when that does.
+        proof = self.proof.on(line_of(putt, rig, self.across_m))
+        return Station(putt, rig, proof, tuple(aids), self.across_m, self.backstroke_m)
 
 
 def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: str) -> Aid:
@@ -89,17 +89,6 @@ def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: st
     except OutOfLimits as fault:
         field = kind_field if fault.field == "kind" else f"{sizes_field}.{fault.field}"
         raise fault.at(field) from None
-
-
-def newest_station(desk: Desk, session: Session, lesson_id: UUID) -> KeptStation | None:
-    """The station a lesson's putts are on now; None before one is laid."""
-    row = session.scalar(
-        select(StationRow)
-        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
-        .order_by(StationRow.laid_at.desc(), StationRow.id.desc())
-        .limit(1)
-    )
-    return None if row is None else value_of(KeptStation, row)
 
 
 def entry_of(laid: Laid | LaidColumns) -> StationEntry:
@@ -177,20 +166,3 @@ def put_away(desk: Desk, id: UUID, at: datetime | None) -> KeptSavedStation:
         row = desk.get(session, SavedStationRow, id, "saved_station", lock=True)
         row.put_away_at = at
         return value_of(KeptSavedStation, row)
-
-
-def keep_station(desk: Desk, id: UUID, lesson_id: UUID, entry: StationEntry, laid_at: datetime) -> KeptStation:
-    """Lay a station, or change one that no block has used yet; after that it stands as it was read with."""
-    told = laid_values(entry)
-    with desk.transaction() as session:
-        desk.get(session, LessonRow, lesson_id, "lesson")
-        row, new = desk.add(session, StationRow, id, lesson_id=lesson_id, laid_at=laid_at, **told)
-        changed = {name: said for name, said in told.items() if getattr(row, name) != said}
-        if new or (not changed and row.lesson_id == lesson_id):
-            return value_of(KeptStation, row)
-        used = session.scalar(select(exists().where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == id)))
-        if used or row.lesson_id != lesson_id:
-            raise Conflict("station_used")
-        for name, said in changed.items():
-            setattr(row, name, said)
-        return value_of(KeptStation, row)

@@ -106,8 +106,9 @@ def begin_rung(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
             raise Conflict("ladder_stays")
         laid = entry_of(block)
         laid = replace(laid, rig_sizes_m=dict(laid.rig_sizes_m) | {it.dimension: it.value_m})
-        values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at}
+        values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at, "replaces_id": block.station_id}
         station, _ = desk.add(session, StationRow, uuid6.uuid7(), **values)
+        desk.get(session, LessonRow, block.lesson_id, "lesson").plan_id = station.id
         entry = BlockEntry(
             station.id, block.condition, block.guided, block.first_planned, at, tuple(block.asks), block.hole,
             path_of(block),

@@ -25,6 +25,10 @@ class KeptAimSeries:
     sizes: Mapping[str, Any]
     planned: int
     started_at: datetime
+    station_id: UUID | None
+    """The plan it was read on; null where none was laid."""
+    set_up: str
+    """How the golfer stood: the set-up's name in this lesson."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

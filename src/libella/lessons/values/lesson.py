@@ -33,3 +33,5 @@ class KeptLesson:
     """When the coach last said that the golfer straightened up."""
     file_import_id: UUID | None
     """The file its putts came from."""
+    plan_id: UUID | None
+    """The station that is the plan now; null before one was laid, or where none was ever picked."""

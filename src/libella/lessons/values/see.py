@@ -34,6 +34,10 @@ class KeptSightTest:
     started_at: datetime
     ended_at: datetime | None
     """When its answers were shown; until then they are hidden."""
+    station_id: UUID | None
+    """The plan it was asked on; null where none was laid."""
+    left_at: datetime | None
+    """When it was left before it told anything: it counts nowhere from then on."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -57,6 +61,10 @@ class KeptEyeTake:
     raw: Mapping[str, Any]
     reread_of: UUID | None
     """The look this one reads again, nothing having moved: it tells how well the mirror is read."""
+    station_id: UUID | None
+    """The plan it was taken on; null where none was laid."""
+    set_up: str
+    """How the golfer stood: the set-up's name in this lesson."""
     taken_at: datetime
     recorded_at: datetime
     voided: bool

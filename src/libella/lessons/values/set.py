@@ -38,6 +38,8 @@ class KeptStation(Laid):
     id: UUID
     lesson_id: UUID
     laid_at: datetime
+    replaces_id: UUID | None
+    """The plan it took the place of in its lesson."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

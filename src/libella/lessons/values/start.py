@@ -37,6 +37,8 @@ class KeptBlock(Laid):
     comparison_id: UUID | None
     turn: int | None
     """Which condition of its comparison it is, from 0."""
+    judged_again_at: datetime | None
+    """When its readings were judged again, with a proof given after them."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -35,9 +35,14 @@ class AimSeriesRow(Stored):
     sizes: Mapped[dict[str, Any]]
     planned: Mapped[int]
     started_at: Mapped[datetime]
+    station_id: Mapped[UUID | None]
+    """The plan it was read on; null where none was laid."""
+    set_up: Mapped[str] = mapped_column(server_default=text("'as usual'"))
+    """How the golfer stood: the set-up's name in this lesson."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
         Index(None, "studio_id", "lesson_id", "started_at"),
     )
 

@@ -40,6 +40,8 @@ class LessonRow(Stored):
     """When the coach last said that the golfer straightened up."""
     file_import_id: Mapped[UUID | None]
     """The file its putts came from."""
+    plan_id: Mapped[UUID | None]
+    """The station that is the plan now; null before one was laid, or where none was ever picked."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),

@@ -44,9 +44,14 @@ class SightTestRow(Stored):
     started_at: Mapped[datetime]
     ended_at: Mapped[datetime | None]
     """When its answers were shown; until then they are hidden."""
+    station_id: Mapped[UUID | None]
+    """The plan it was asked on; null where none was laid."""
+    left_at: Mapped[datetime | None]
+    """When it was left before it told anything: it counts nowhere from then on."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
         Index(None, "studio_id", "lesson_id", "started_at"),
     )
 
@@ -84,8 +89,13 @@ class EyeTakeRow(Stored):
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
     voided: Mapped[bool] = mapped_column(server_default=text("false"))
+    station_id: Mapped[UUID | None]
+    """The plan it was taken on; null where none was laid."""
+    set_up: Mapped[str] = mapped_column(server_default=text("'as usual'"))
+    """How the golfer stood: the set-up's name in this lesson."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
         Index(None, "studio_id", "lesson_id", "taken_at", "id"),
     )

@@ -49,9 +49,12 @@ class StationRow(LaidColumns, Stored):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
     laid_at: Mapped[datetime]
+    replaces_id: Mapped[UUID | None]
+    """The plan it took the place of in its lesson."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "replaces_id"], ["station.studio_id", "station.id"]),
         Index(None, "studio_id", "lesson_id", "laid_at"),
     )
 

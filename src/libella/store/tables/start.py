@@ -45,6 +45,8 @@ class BlockRow(LaidColumns, Stored):
     comparison_id: Mapped[UUID | None]
     turn: Mapped[int | None]
     """Which condition of its comparison it is, from 0."""
+    judged_again_at: Mapped[datetime | None]
+    """When its readings were judged again, with a proof given after them."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),

@@ -3,6 +3,7 @@
 import math
 from collections.abc import Iterator, Mapping
 from dataclasses import replace
+from functools import cache
 from itertools import product
 from typing import Any, get_args
 
@@ -15,7 +16,7 @@ from ...core.judge.chain import Aimed, Declared, Delivered, chain
 from ...core.judge.comparing import Arm, Question, compared
 from ...core.judge.distance import AtDistance, by_distance
 from ...core.judge.holed import holed
-from ...core.judge.judgement import Occasion, further, judge
+from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
 from ...core.judge.noted import tables
 from ...core.measure.interval import Interval
 from ...core.set.proof import NOT_PROVED
@@ -29,38 +30,50 @@ from .reading import Reading
 from .samples import PROVED, PUTTS, about, gate, intervals
 
 
+@cache
+def _judged(reads: tuple[Interval, ...], station: Station, occasion: Occasion, planned: int) -> Judgement:
+    """Judged once: what is said of it in other units is said of the same."""
+    return judge(reads, station, occasion, planned=planned)
+
+
+@cache
+def _further(reads: tuple[Interval, ...], station: Station, occasion: Occasion, planned: int) -> Further | None:
+    return further(reads, station, occasion, planned=planned)
+
+
 def judge_aloud(it: Reading) -> None:
-    gates = [Station(PUTTS[0], gate(it.units), proof) for proof in (NOT_PROVED, PROVED)]
+    laid = gate("metric")
+    gates = [Station(PUTTS[0], laid, proof) for proof in (NOT_PROVED, PROVED)]
     putted = product(gates, (-1.5, -0.4, 0.0, 1.5), (0.2, 1.8), (0, 1, 4, 12), (True, False))
     for station, middle, spread, n, hole in putted:
         reads = intervals(middle, spread, n)
         ended = holed([(read, {"finish": "short"}) for read in reads], station.putt.window) if n else None
         occasion = Occasion(it.hand, hole=hole, holed=ended if hole else None)
-        it.say("judge", judgement_words, judge(reads, station, occasion, planned=10), station, occasion, it.units)
+        it.say("judge", judgement_words, _judged(reads, station, occasion, 10), station, occasion, it.units)
         if n == 12 and hole:
-            it.say("judge", further_words, further(reads, station, occasion, planned=10))
+            it.say("judge", further_words, _further(reads, station, occasion, 10))
     it.say("judge", further_words, None)
     for n, spread, middle in ((5, 2.5, 0.3), (10, 0.9, 0.35), (20, 0.3, 0.0), (40, 0.2, 0.5), (12, 2.0, 2.0)):
         for station in gates:
-            it.say("judge", further_words, further(intervals(middle, spread, n), station, Occasion(it.hand), planned=n))
+            it.say("judge", further_words, _further(intervals(middle, spread, n), station, Occasion(it.hand), n))
     gated = [Interval(-math.inf, -0.7)] * 3 + [Interval(-0.7, 0.7)] * 9
     for finishes in (["holed"] * 12, ["short"] * 12, ["holed", "short"] * 6):
         noted = [(read, {"finish": end}) for read, end in zip(gated, finishes, strict=True)]
-        for reads in (gated, list(intervals(0.0, 0.1, 12)), list(intervals(0.9, 0.5, 12))):
+        for reads in (tuple(gated), intervals(0.0, 0.1, 12), intervals(0.9, 0.5, 12)):
             noted = [(read, {"finish": end}) for read, end in zip(reads, finishes, strict=True)]
             occasion = Occasion(it.hand, holed=holed(noted, gates[1].putt.window))
-            it.say("judge", judgement_words, judge(reads, gates[1], occasion, planned=10), gates[1], occasion, it.units)
-    near = Station(Putt(0.8, 0.3, 10), gate(it.units), PROVED)
+            it.say("judge", judgement_words, _judged(reads, gates[1], occasion, 10), gates[1], occasion, it.units)
+    near = Station(Putt(0.8, 0.3, 10), laid, PROVED)
     for middle, n in ((0.8, 30), (0.9, 20), (1.1, 20), (1.2, 12), (1.5, 12), (1.5, 8)):
         wide, occasion = intervals(middle, 1.2, n), Occasion(it.hand)
-        it.say("judge", judgement_words, judge(wide, near, occasion, planned=6), near, occasion, it.units)
-    short = Station(Putt(1.0, 0.3, 10), gate(it.units), PROVED)
+        it.say("judge", judgement_words, _judged(wide, near, occasion, 6), near, occasion, it.units)
+    short = Station(Putt(1.0, 0.3, 10), laid, PROVED)
     for middle, n in ((0.5, 12), (0.5, 40), (0.3, 12)):
         reads = intervals(middle, 0.4, n)
         it.say(
             "judge",
             judgement_words,
-            judge(reads, short, Occasion(it.hand), planned=10),
+            _judged(reads, short, Occasion(it.hand), 10),
             short,
             Occasion(it.hand),
             it.units,

@@ -17,7 +17,7 @@ from ...core.see.side_look import StringLook
 from ...core.see.trial import Trial
 from ...core.simulated.golfer import SimulatedEyes
 from ..see.check import alert_words, drift_word, drift_words
-from ..see.eyes import eye_words
+from ..see.eyes import eye_words, moved_words
 from ..see.map import map_words
 from ..see.position import position_words
 from ..see.straight import AskedUnder, condition_words, line_words, rod_words, sight_words, truer_words
@@ -87,6 +87,8 @@ def _eyes_aloud(it: Reading) -> None:
     for turned, behind in ((0.01, 0.05), (-0.01, -0.05)):
         took = EyeTake(EyeMark(0.02 + turned, behind - 0.032), EyeMark(0.02, behind + 0.032))
         it.say("see", eye_words, eye_place([took] * 2, it.hand, (5, 40)), it.units)
+    for moved in (about(12, 8), about(-12, 8), about(4, 9)):
+        it.say("see", moved_words, moved, "as usual", it.units)
     _check_aloud(it)
 
 

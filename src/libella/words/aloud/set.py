@@ -1,23 +1,26 @@
 """What is said under Set."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from itertools import product
 from typing import get_args
 
 from ...core.golfer.level import LEVELS
 from ...core.green.read import Place, Read
-from ...core.green.slope import LevelReading, fall_line
+from ...core.green.slope import LevelReading, TrialRoll, fall_line
 from ...core.instruments import Aid, Measures, instruments, lay
 from ...core.instruments.string_sight import StringSight
 from ...core.measure.limits import OutOfLimits
-from ...core.set.proof import Proof, Way
+from ...core.measure.units import Units
+from ...core.set.proof import Evidence, Measured, Proof, Repeatability, Way, prove
 from ...core.set.proposal import propose
 from ...core.set.station import Station
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.green import read_words, slope_words
 from ..set.objections import objection_words
+from ..set.proof import proof_words
 from ..set.sight import remedy_words, sight_words
-from ..set.station import change_words, proposal_words, station_words
+from ..set.station import change_words, proposal_words, replaced_words, station_words
 from ..set.string import string_words
 from .reading import Reading
 from .samples import PUTTS, gate, stations
@@ -32,6 +35,24 @@ def _crowded(it: Reading) -> Iterator[Station]:
             yield Station(PUTTS[0], gate(it.units), aids=some, backstroke_m=0.35)
         except OutOfLimits:
             continue
+
+
+def _proofs(units: Units) -> Iterator[Proof]:
+    """A proof by each way, of little and of much measured, and each that fell."""
+    line = Station(PUTTS[0], gate(units)).line
+    rolls = (TrialRoll("out", 3.0, 0.0), TrialRoll("back", 3.0, 0.0))
+    for way, times, beside in product(get_args(Way), (2, 5), (0.0, 0.004, -0.004)):
+        measured = tuple(Measured(2.5, beside) for _ in range(times))
+        for check in (None, Repeatability(0.1, 0.2, 5)):
+            yield prove(way, Evidence(measured, rolls), line, green_speed_ft=10, check=check)
+    proof = prove("tape", Evidence((Measured(2.5, 0.0),) * 2), line, green_speed_ft=10)
+    for change in (
+        {"distance_m": 3.0},
+        {"falls_right_percent": 1.0},
+        {"start_deg": 1.0},
+        {"rig_at_m": 1.0},
+    ):
+        yield proof.on(replace(line, **change))
 
 
 def _odd() -> Iterator[Aid]:
@@ -51,12 +72,18 @@ def set_aloud(it: Reading) -> None:
         it.say("set", breaks, station, it.units)
         it.say("set", trust, station, it.units)
         it.say("set", tape_list, station, it.hand, it.units)
-        sight = station.rig.sight(station.putt, 1.4, it.units)
+        sight = station.sight(1.4, it.units)
         it.say("set", sight_words, sight)
         for remedy in sight.remedies:
             it.say("set", remedy_words, remedy, it.units)
         for change in station.remedies:
             it.say("set", change_words, change, it.units)
+    for proof in _proofs(it.units):
+        it.say("set", proof_words, proof, it.units)
+    before = Station(PUTTS[0], gate(it.units))
+    for after in (*stations(it.units), *_crowded(it)):
+        it.say("set", replaced_words, after, before, it.units)
+        it.say("set", replaced_words, before, after, it.units)
     for way in get_args(Way):
         it.say("set", trust, Station(PUTTS[0], gate(it.units), Proof(way, doubt_m=0.0002)), it.units)
         it.say("set", tape_list, Station(PUTTS[0], gate(it.units), Proof(way)), it.hand, it.units)

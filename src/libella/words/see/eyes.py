@@ -2,6 +2,7 @@
 
 from typing import Final
 
+from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, degrees
@@ -22,6 +23,16 @@ def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
         *_read_to(found, units),
         *_zone(found, units),
     )
+
+
+def moved_words(it: Estimate, before: str, units: Units) -> str:
+    """How far the eyes are from where they were in the set-up before."""
+    size, give = about(it.value / 1000, it.doubt / 1000, units), about(it.doubt / 1000, it.doubt / 1000, units)
+    if it.low <= 0 <= it.high:
+        return f"Not told apart from “{before}” (± {give})."
+    if it.value > 0:
+        return f"{size} further in than “{before}” (± {give})."
+    return f"{size} further out than “{before}” (± {give})."
 
 
 def _inside(found: EyePlace, units: Units) -> str:

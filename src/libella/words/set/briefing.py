@@ -16,7 +16,7 @@ from ...core.set.proof import budget
 from ...core.set.station import Station
 from ..shared.counts import counted
 from .green import read_words
-from .proof import CHECK, HIDES, PROVED
+from .proof import CHECK, HIDES, proof_words
 
 _LEAVES_M = (0.001, 0.002, 0.005)
 
@@ -185,7 +185,7 @@ def trust(station: Station, units: Units) -> tuple[str, ...]:
     """What the proof of the line is worth here, a sentence each."""
     proof, rig_m = station.proof, station.rig.station_m
     said = [
-        PROVED[proof.way],
+        proof_words(proof, units),
         f"The rig's own aim is known to ± {fine_degrees(station.shared_deg)} (one standard deviation). "
         "More putts don't average that away.",
     ]
@@ -220,10 +220,11 @@ def tape_list(station: Station, hand: Hand, units: Units) -> tuple[str, ...]:
             f"centre, {tape(putt.distance_m, units)} away."
         )
     said.append(CHECK[station.proof.way])
-    said += [f"{aid.about.name}: {aid.sizes_said(units)}." for aid in (rig, *station.aids)]
-    if station.across_m:
-        across = f"{tape(abs(station.across_m), units)} {side_of(station.across_m)}"
-        said.append(f"{rig.about.name}: its middle {across} of the line.")
+    for aid in (rig, *station.aids):
+        said.append(f"{aid.about.name}: {aid.sizes_said(units)}.")
+        if aid is rig and station.across_m:
+            across = f"{tape(abs(station.across_m), units)} {side_of(station.across_m)}"
+            said[-1] = f"{aid.about.name}: {aid.sizes_said(units)}. Its middle {across} of the line."
     back = tape(station.backstroke_or_usual_m, units)
     said.append(
         f"The golfer stands on the left of the line; keep {back} clear behind the ball."

@@ -55,6 +55,18 @@ REFUSALS: Final[dict[str, Template]] = {
     "no_degrees": ("{name} takes a reading of degrees.", "read_deg, or low_deg ≤ high_deg"),
     "limits_other_way_round": ("{name} takes its lower limit first.", "read_deg, or low_deg ≤ high_deg"),
     "reads_degrees": ("A start reader reads degrees.", KNOWN),
+    "too_few_measured": (
+        "Measure the line at least {fewest} times, anew each time: once is how the tape happened to lie.",
+        "at least {fewest} measurements",
+    ),
+    "rolled_other_forward": (
+        "The balls tell {told} % along the line, the plan says {planned} %. Take over the slope; then they prove it.",
+        "the slope the balls tell",
+    ),
+    "rolled_other_right": (
+        "The balls tell {told} % to the right, the plan says {planned} %. Take over the slope; then they prove it.",
+        "the slope the balls tell",
+    ),
     "too_few_checks": (
         "Read the rig at least {fewest} times without changing anything.",
         "at least {fewest} readings",

@@ -67,6 +67,9 @@ def sight_words(it: Sight) -> str:
         reach=fine_degrees(it.reach_deg),
         clean=percent(it.clean),
     )
+    if it.fit == "unsure":
+        aim = fine_degrees(it.shared_deg)
+        return f"{reads} But its own aim is known only to ± {aim}: prove the line, or place it better."
     return f"{reads} {_FITS[it.way, it.fit, it.event]}"
 
 

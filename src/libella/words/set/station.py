@@ -13,6 +13,36 @@ def station_words(station: Station, units: Units) -> str:
     return f"{tape(station.putt.distance_m, units)} · {rig.about.said} at {tape(rig.station_m, units)}"
 
 
+def replaced_words(now: Station, before: Station, units: Units) -> tuple[str, ...]:
+    """What is other than in the plan it took the place of, a sentence each."""
+    said: list[str] = []
+    one, other = now.putt, before.putt
+    if one.distance_m != other.distance_m:
+        said.append(f"{tape(one.distance_m, units)} long; it was {tape(other.distance_m, units)}.")
+    if (one.falls_forward_percent, one.falls_right_percent) != (other.falls_forward_percent, other.falls_right_percent):
+        said.append("The slope was changed.")
+    if one.past_m != other.past_m:
+        said.append(f"Pace {tape(one.past_m, units)} past; it was {tape(other.past_m, units)}.")
+    if one.green_speed_ft != other.green_speed_ft:
+        said.append(f"Green {one.green_speed_ft:g} ft; it was {other.green_speed_ft:g} ft.")
+    if (one.read, one.target) != (other.read, other.target):
+        said.append("The read, or what it is started at, was changed.")
+    if now.rig.about.kind != before.rig.about.kind:
+        said.append(f"{now.rig.about.name} in place of {before.rig.about.said}.")
+    elif now.rig.sizes() != before.rig.sizes() or now.across_m != before.across_m:
+        said.append(f"{now.rig.about.name}: {now.rig.sizes_said(units)}; it was {before.rig.sizes_said(units)}.")
+    laid = {it.about.kind: it for it in now.aids}
+    gone = {it.about.kind: it for it in before.aids}
+    said += [f"{it.about.name} laid beside it." for kind, it in laid.items() if kind not in gone]
+    said += [f"{it.about.name} taken away." for kind, it in gone.items() if kind not in laid]
+    said += [
+        f"{it.about.name}: {it.sizes_said(units)}."
+        for kind, it in laid.items()
+        if kind in gone and it.sizes() != gone[kind].sizes()
+    ]
+    return tuple(said)
+
+
 def change_words(it: Change, units: Units) -> RemedyWords:
     """A change that would mend a station."""
     if it.name != "across_m":

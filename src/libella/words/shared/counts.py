@@ -7,6 +7,8 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "more_putt": ("{n} more putt", "{n} more putts"),
     "further_putt": ("{n} further putt", "{n} further putts"),
     "set_down": ("{n} set-down", "{n} set-downs"),
+    "time": ("once", "{n} times"),
+    "ball": ("{n} ball", "{n} balls"),
     "call": ("{n} call", "{n} calls"),
     "check": ("{n} check", "{n} checks"),
     "thing": ("{n} thing", "{n} things"),

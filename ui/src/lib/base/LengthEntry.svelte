@@ -10,15 +10,18 @@
     of?: string
     label?: string
     hint?: string
-    value: number
+    /** Null while nothing was said: then nothing stands there. */
+    value: number | null
     /** Of a dimension of an instrument, which brings its own. */
     limits?: { label: string; hint: string; low: number; high: number; step: number }
+    /** Where the thumb starts from while nothing was said, metres. */
+    from?: number
     /** One step of the thumb, metres, where it is not the usual one. */
     by?: number
     error?: string | undefined
     onvalue: (metres: number) => void
   }
-  let { of = '', label, hint, value, limits, by, error, onvalue }: Props = $props()
+  let { of = '', label, hint, value, limits, from = 0, by, error, onvalue }: Props = $props()
 
   const told = $derived(limits ?? entry(of))
   const { low, high } = $derived(told)
@@ -34,9 +37,9 @@
   hint={hint ?? told.hint}
   unit={unitBeside(ruler)}
   typedIn={ruler.unit}
-  text={shown(value, ruler)}
+  text={value === null ? '' : shown(value, ruler)}
   read={(text) => typed(text, ruler)}
-  step={(direction) => onvalue(Math.min(high, Math.max(low, Math.round((value + direction * size) * 1e5) / 1e5)))}
+  step={(direction) => onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e5) / 1e5)))}
   {error}
   {onvalue}
 />

@@ -5,7 +5,8 @@
   interface Props {
     label: string
     hint?: string
-    value: number
+    /** Null while nothing was said. */
+    value: number | null
     error?: string | undefined
     onvalue: (percent: number) => void
   }
@@ -16,9 +17,9 @@
   {label}
   {hint}
   unit="%"
-  text={String(Number(value.toFixed(2)))}
+  text={value === null ? '' : String(Number(value.toFixed(2)))}
   read={(text) => Number(text.trim().replace('−', '-').replace(',', '.'))}
-  step={(direction) => onvalue(Math.round((value + direction * 0.1) * 100) / 100)}
+  step={(direction) => onvalue(Math.round(((value ?? 0) + direction * 0.1) * 100) / 100)}
   {error}
   {onvalue}
 />

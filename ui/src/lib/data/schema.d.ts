@@ -254,6 +254,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a plan as it is edited; one on which something was read stands as it is.
+         */
+        put: operations["plans_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/{id}/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Prove
+         * @description Prove a line, or correct its proof: what was read on it is judged again.
+         */
+        put: operations["plans_prove"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Pick
+         * @description Make another of a lesson's plans its current one.
+         */
+        put: operations["plans_pick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/preview": {
         parameters: {
             query?: never;
@@ -265,7 +325,7 @@ export interface paths {
         put?: never;
         /**
          * Preview
-         * @description What this station would show and see; keeps nothing.
+         * @description What this station would show and see; keeps nothing. It is as proved as the plan it is, or replaces.
          */
         post: operations["stations_preview"];
         delete?: never;
@@ -314,26 +374,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/stations/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Check
-         * @description Zero offset and reading noise of a rig from repeated readings; keeps nothing.
-         */
-        post: operations["stations_check"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/stations/tune": {
         parameters: {
             query?: never;
@@ -348,26 +388,6 @@ export interface paths {
          * @description The rig's dimensions, m, for a wanted strictness; keeps nothing.
          */
         post: operations["stations_tune"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/stations/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Keep
-         * @description Lay a station, or change one on which no putt was read.
-         */
-        put: operations["stations_keep"];
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2818,116 +2838,6 @@ export interface components {
             /** Stands */
             stands: boolean;
         };
-        /**
-         * CheckIn
-         * @description A rig read again and again with nothing changing, or against a known angle.
-         */
-        CheckIn: {
-            /**
-             * Distance M
-             * @description ball to the hole's centre, 0.3 to 15 m
-             * @example 2.5
-             */
-            distance_m: number;
-            /**
-             * Past M
-             * @description how far past the hole it would run, m
-             * @example 0.3
-             */
-            past_m: number;
-            /**
-             * Green Speed Ft
-             * @description green speed, ft, 4 to 16
-             * @example 10
-             */
-            green_speed_ft: number;
-            /**
-             * Capture
-             * @default rim_assisted
-             * @enum {string}
-             */
-            capture: "rim_assisted" | "free_fall";
-            /**
-             * Falls Forward Percent
-             * @description slope along the line, downhill to the hole positive
-             * @default 0
-             */
-            falls_forward_percent: number;
-            /**
-             * Falls Right Percent
-             * @description slope across the line, falling to the right positive
-             * @default 0
-             */
-            falls_right_percent: number;
-            /**
-             * Falls Doubt Percent
-             * @description standard error of the slope; 0 where not found out
-             * @default 0
-             */
-            falls_doubt_percent: number;
-            /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
-            /**
-             * Target
-             * @description what the putt is started at, and errors counted from
-             * @default computed
-             * @enum {string}
-             */
-            target: "computed" | "read";
-            /**
-             * Rig Kind
-             * @example peg_gate
-             */
-            rig_kind: string;
-            /**
-             * Rig Sizes M
-             * @example {
-             *       "distance_m": 0.5,
-             *       "inside_width_m": 0.06,
-             *       "post_m": 0.005
-             *     }
-             */
-            rig_sizes_m?: {
-                [key: string]: number;
-            };
-            /**
-             * Across M
-             * @description the rig's middle right of the start line, on purpose
-             * @default 0
-             */
-            across_m: number;
-            /**
-             * Backstroke M
-             * @description how far the head goes back; null: as usual
-             */
-            backstroke_m?: number | null;
-            proof?: components["schemas"]["ProofIn"];
-            /** Aids */
-            aids?: components["schemas"]["AidIn"][];
-            /**
-             * Raws
-             * @example [
-             *       {
-             *         "offset_m": 0.005
-             *       },
-             *       {
-             *         "offset_m": 0.005
-             *       },
-             *       {
-             *         "offset_m": 0.005
-             *       }
-             *     ]
-             */
-            raws: {
-                [key: string]: number | string;
-            }[];
-            /**
-             * Known Deg
-             * @description the angle it was read against, right positive
-             * @default 0
-             */
-            known_deg: number;
-        };
         /** Circle */
         Circle: {
             /** X */
@@ -3440,6 +3350,22 @@ export interface components {
             low: number;
             /** High */
             high: number;
+        };
+        /**
+         * Evidence
+         * @description What was measured to prove a line: by tape, string or second laser, or by rolling both ways.
+         */
+        Evidence: {
+            /**
+             * Measured
+             * @default []
+             */
+            measured: components["schemas"]["Measured"][];
+            /**
+             * Rolls
+             * @default []
+             */
+            rolls: components["schemas"]["TrialRoll"][];
         };
         /**
          * EyeMarkIn
@@ -4062,6 +3988,33 @@ export interface components {
             shape: "label";
         };
         /**
+         * LaidLine
+         * @description What was proved.
+         *
+         *     Parameters
+         *     ----------
+         *     distance_m : ball to hole
+         *     falls_forward_percent, falls_right_percent : the slope under it
+         *     start_deg : where it leaves for, right of the hole's centre
+         *     rig_kind, rig_at_m, across_m : what stands on it, how far from the ball, and how far right of it on purpose
+         */
+        LaidLine: {
+            /** Distance M */
+            distance_m: number;
+            /** Falls Forward Percent */
+            falls_forward_percent: number;
+            /** Falls Right Percent */
+            falls_right_percent: number;
+            /** Start Deg */
+            start_deg: number;
+            /** Rig Kind */
+            rig_kind: string;
+            /** Rig At M */
+            rig_at_m: number;
+            /** Across M */
+            across_m: number;
+        };
+        /**
          * LastLesson
          * @description A golfer's newest lesson with putts, by its last block.
          */
@@ -4414,6 +4367,34 @@ export interface components {
              */
             condition: string;
         };
+        /**
+         * Measured
+         * @description A line measured a second way, m: how far from the ball, and how far right of it the laid line was found there.
+         */
+        Measured: {
+            /** At M */
+            at_m: number;
+            /** Beside M */
+            beside_m: number;
+        };
+        /**
+         * MeasuredIn
+         * @description The line measured a second way.
+         */
+        MeasuredIn: {
+            /**
+             * At M
+             * @description how far from the ball it was measured
+             * @example 2.5
+             */
+            at_m: number;
+            /**
+             * Beside M
+             * @description how far right of true the laid line was found
+             * @example 0.002
+             */
+            beside_m: number;
+        };
         /** MessageOut */
         MessageOut: {
             /** Stroke Id */
@@ -4686,14 +4667,13 @@ export interface components {
             /** Trust */
             trust: number | null;
         };
-        /** PlanIn */
-        PlanIn: {
+        /** PlanPicked */
+        PlanPicked: {
             /**
-             * Planned
-             * @description the new planned end, not under the old one
-             * @example 20
+             * Station Id
+             * Format: uuid
              */
-            planned: number;
+            station_id: string;
         };
         /**
          * PlannedPutt
@@ -4721,6 +4701,8 @@ export interface components {
             breaks: string[];
             /** Trust */
             trust: string[];
+            /** Proved */
+            proved: boolean;
             /** Window Left Deg */
             window_left_deg: number;
             /** Window Right Deg */
@@ -4837,7 +4819,6 @@ export interface components {
              * @description how far the head goes back; null: as usual
              */
             backstroke_m?: number | null;
-            proof?: components["schemas"]["ProofIn"];
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
             /**
@@ -4846,6 +4827,11 @@ export interface components {
              * @enum {string}
              */
             hand: "right" | "left";
+            /**
+             * Proof Of
+             * @description the plan of a lesson that this is, or takes the place of
+             */
+            proof_of?: string | null;
             /**
              * Level
              * @default club
@@ -4936,7 +4922,6 @@ export interface components {
              * @description how far the head goes back; null: as usual
              */
             backstroke_m?: number | null;
-            proof?: components["schemas"]["ProofIn"];
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
             /**
@@ -4945,6 +4930,11 @@ export interface components {
              * @enum {string}
              */
             hand: "right" | "left";
+            /**
+             * Proof Of
+             * @description the plan of a lesson that this is, or takes the place of
+             */
+            proof_of?: string | null;
             /**
              * Title
              * @description written on the sheet
@@ -5001,6 +4991,9 @@ export interface components {
          *     zero_deg : mean of a repeatability check, taken off every reading
          *     noise_deg : standard deviation of that check: the reading noise
          *     checks : readings in that check; 0 when none was made
+         *     evidence : what was measured; None where a proof was once only said
+         *     line : the line it was made on; None where that was not kept
+         *     fell : which parts of the line were changed after it, so that it proves nothing here
          */
         Proof: {
             /**
@@ -5034,48 +5027,41 @@ export interface components {
              * @default 0
              */
             checks: number;
+            evidence?: components["schemas"]["Evidence"] | null;
+            line?: components["schemas"]["LaidLine"] | null;
+            /**
+             * Fell
+             * @default []
+             */
+            fell: ("length" | "slope" | "target" | "rig")[];
         };
         /**
          * ProofIn
-         * @description How the line was proved, and what is known of the rig's own aim.
+         * @description What was measured to prove a line.
          */
         ProofIn: {
             /**
              * Way
-             * @default none
              * @enum {string}
              */
             way: "none" | "second_laser" | "tape" | "rolled" | "string";
+            /** Measured */
+            measured?: components["schemas"]["MeasuredIn"][];
+            /** Rolls */
+            rolls?: components["schemas"]["RollIn"][];
             /**
-             * Offset M
-             * @description where the rig's zero was found, right of the line positive
+             * Raws
+             * @description the rig read again and again; null leaves that as it is, [] drops it
+             */
+            raws?: {
+                [key: string]: number | string;
+            }[] | null;
+            /**
+             * Known Deg
+             * @description the angle the rig was read against, right positive
              * @default 0
              */
-            offset_m: number;
-            /**
-             * Doubt M
-             * @description standard uncertainty of the rig's zero across the line
-             * @default 0.004
-             */
-            doubt_m: number;
-            /**
-             * Zero Deg
-             * @description mean of a repeatability check
-             * @default 0
-             */
-            zero_deg: number;
-            /**
-             * Noise Deg
-             * @description standard deviation of that check
-             * @default 0
-             */
-            noise_deg: number;
-            /**
-             * Checks
-             * @description readings in that check
-             * @default 0
-             */
-            checks: number;
+            known_deg: number;
         };
         /**
          * ProposalOut
@@ -5560,18 +5546,6 @@ export interface components {
             words: string;
         };
         /**
-         * Repeatability
-         * @description A rig read n times with nothing changing, or against a known angle: its zero offset and its noise, degrees.
-         */
-        Repeatability: {
-            /** Zero Deg */
-            zero_deg: number;
-            /** Noise Deg */
-            noise_deg: number;
-            /** Checks */
-            checks: number;
-        };
-        /**
          * RigSightOut
          * @description What a rig can see against the window, and what would see better.
          */
@@ -5584,7 +5558,7 @@ export interface components {
              * Fit
              * @enum {string}
              */
-            fit: "good" | "coarse" | "short" | "strict" | "loose";
+            fit: "good" | "coarse" | "short" | "strict" | "loose" | "unsure";
             /** Words */
             words: string;
             /** Remedies */
@@ -5753,7 +5727,6 @@ export interface components {
              * @description how far the head goes back; null: as usual
              */
             backstroke_m?: number | null;
-            proof?: components["schemas"]["ProofIn"];
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
             /**
@@ -6399,7 +6372,6 @@ export interface components {
              * @description how far the head goes back; null: as usual
              */
             backstroke_m?: number | null;
-            proof?: components["schemas"]["ProofIn"];
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
             /**
@@ -6412,8 +6384,22 @@ export interface components {
              * Format: date-time
              */
             laid_at: string;
+            /**
+             * Replaces Id
+             * @description the plan of this lesson that it takes the place of
+             */
+            replaces_id?: string | null;
+            /**
+             * Current
+             * @description it is the lesson's plan from now on
+             * @default true
+             */
+            current: boolean;
         };
-        /** StationOut */
+        /**
+         * StationOut
+         * @description A plan of a lesson.
+         */
         StationOut: {
             /** Distance M */
             distance_m: number;
@@ -6463,6 +6449,35 @@ export interface components {
              * Format: uuid
              */
             lesson_id: string;
+            /**
+             * Laid At
+             * Format: date-time
+             */
+            laid_at: string;
+            /** Replaces Id */
+            replaces_id: string | null;
+            /**
+             * Current
+             * @description the lesson's plan now
+             */
+            current: boolean;
+            /**
+             * Used
+             * @description something was read on it: it stands as it was read with
+             */
+            used: boolean;
+            /**
+             * Proved
+             * @description its line is proved, as it is now
+             */
+            proved: boolean;
+            /** Proof Words */
+            proof_words: string;
+            /**
+             * Replaced
+             * @description what is other than in the plan it took the place of, in words
+             */
+            replaced: string[];
         };
         /**
          * StringIn
@@ -6794,6 +6809,27 @@ export interface components {
             lessons: components["schemas"]["OpenLesson"][];
         };
         /**
+         * TrialRoll
+         * @description A ball rolled along the line, out to the hole or back, and let come to rest.
+         *
+         *     Parameters
+         *     ----------
+         *     way : "out" towards the hole, "back" from it
+         *     length_m : how far it rolled along the line
+         *     drift_m : where it stopped beside the line, to the right as seen from where it was rolled
+         */
+        TrialRoll: {
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "out" | "back";
+            /** Length M */
+            length_m: number;
+            /** Drift M */
+            drift_m: number;
+        };
+        /**
          * TuneIn
          * @description A rig to be made as strict as wanted, where it stands.
          */
@@ -6876,7 +6912,6 @@ export interface components {
              * @description how far the head goes back; null: as usual
              */
             backstroke_m?: number | null;
-            proof?: components["schemas"]["ProofIn"];
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
             /**
@@ -7152,6 +7187,16 @@ export interface components {
             /** Name */
             name: string;
             /**
+             * How
+             * @description what to do, and what is asked
+             */
+            how: string;
+            /**
+             * Fewest
+             * @description measurements it takes at least
+             */
+            fewest: number;
+            /**
              * Doubt M
              * @description how well it usually places the rig's zero: an opinion
              */
@@ -7223,6 +7268,23 @@ export interface components {
             left_mm: number;
             /** Right Mm */
             right_mm: number;
+        };
+        /** PlanIn */
+        libella__api__set__plans__PlanIn: {
+            /**
+             * Station Id
+             * Format: uuid
+             */
+            station_id: string;
+        };
+        /** PlanIn */
+        libella__api__start__blocks__PlanIn: {
+            /**
+             * Planned
+             * @description the new planned end, not under the old one
+             * @example 20
+             */
+            planned: number;
         };
     };
     responses: never;
@@ -8891,6 +8953,330 @@ export interface operations {
             };
         };
     };
+    plans_keep: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plans_prove: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProofIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plans_pick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["libella__api__set__plans__PlanIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanPicked"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     stations_preview: {
         parameters: {
             query?: {
@@ -9205,113 +9591,6 @@ export interface operations {
             };
         };
     };
-    stations_check: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CheckIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Repeatability"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     stations_tune: {
         parameters: {
             query?: never;
@@ -9334,115 +9613,6 @@ export interface operations {
                     "application/json": {
                         [key: string]: number;
                     };
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    stations_keep: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StationIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StationOut"];
                 };
             };
             /** @description Bad Request */
@@ -10591,7 +10761,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanIn"];
+                "application/json": components["schemas"]["libella__api__start__blocks__PlanIn"];
             };
         };
         responses: {

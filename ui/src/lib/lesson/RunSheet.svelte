@@ -12,7 +12,7 @@
   let { id, sheet, block, details }: Props = $props()
 
   const steps = $derived([
-    { name: 'Set', at: 'set', result: block?.station ?? (sheet ? (sheet.stations.at(-1)?.words ?? 'Lay the line first.') : '') },
+    { name: 'Set', at: 'set', result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : '' },
     { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
     { name: 'See', at: 'see', result: sheet?.sight ?? '' },
     { name: 'Aim', at: 'aim', result: sheet?.aim ?? '' },

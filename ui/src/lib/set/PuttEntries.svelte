@@ -14,8 +14,10 @@
     fault: Refusal | null
     /** The golfer's own step, metres. */
     step: number | null
+    take: (slope: Shapes['Slope']) => void
+    roll: () => void
   }
-  let { plan = $bindable(), fault, step }: Props = $props()
+  let { plan = $bindable(), fault, step, take, roll }: Props = $props()
 
   type Place = Shapes['Read']['place'] | 'none'
   const PLACES = choices<Place>('place')
@@ -45,7 +47,7 @@
     onvalue={(it) => (plan.green_speed_ft = it)} error={fault?.about('green_speed_ft')}
   />
 </div>
-<GreenEntries bind:plan {fault} />
+<GreenEntries bind:plan {fault} {take} {roll} />
 <h2 class="wide mt-5 mb-2 text-lg">Your read</h2>
 <div class="grid gap-3">
   <Choice label="Start it at" options={PLACES} bind:value={() => plan.read?.place ?? 'none', read} />

@@ -1,7 +1,7 @@
 /** A station as it is being planned, in the words of the API. */
 import type { Shapes } from '$lib/data/client'
 
-export type Plan = Omit<Shapes['StationOut'], 'id' | 'lesson_id' | 'words'>
+export type Plan = Omit<Shapes['SavedOut'], 'id' | 'name' | 'words' | 'proof'>
 
 /** A first putt that suits most floors. */
 export const FIRST: Plan = {
@@ -16,7 +16,6 @@ export const FIRST: Plan = {
   falls_doubt_percent: 0,
   read: null,
   target: 'computed',
-  proof: { way: 'none', offset_m: 0, doubt_m: 0.004, zero_deg: 0, noise_deg: 0, checks: 0 },
   across_m: 0,
   backstroke_m: null,
   aids: [],
@@ -25,11 +24,6 @@ export const FIRST: Plan = {
 /** Only what a plan is, of a row that holds more. */
 export function planOf(row: Plan): Plan {
   return Object.fromEntries(Object.keys(FIRST).map((name) => [name, row[name as keyof Plan]])) as unknown as Plan
-}
-
-/** A plan without the proof of its line: that is made anew where it is laid. */
-export function laidPart(row: Plan): Plan {
-  return { ...planOf(row), proof: FIRST.proof }
 }
 
 /** The part of a plan that is the putt alone. */

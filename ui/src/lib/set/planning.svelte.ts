@@ -1,12 +1,25 @@
-/** A station while it is planned: what is chosen, what a proposal or a remedy lays, and what pulling a tape changes. */
+/**
+ * A station while it is planned: what is chosen, what a proposal or a remedy lays, what pulling a tape changes, and which
+ * plan of the lesson it is. A plan on which something was read stands as it was: what is changed then is a new one, which
+ * takes its place.
+ */
+import { v7 } from 'uuid'
 import { rulerFor, stepOn, withUnit } from '$lib/base/length'
 import { settings } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 import { entry } from '$lib/data/vocabulary.svelte'
 import type { Grip } from '$lib/drawing/Grips.svelte'
-import { FIRST, planOf, type Plan } from './plan'
+import { FIRST, planOf, same, type Plan } from './plan'
 
 export type Tab = 'putt' | 'rig' | 'beside' | 'proof' | 'print'
+export const TABS: readonly Tab[] = ['putt', 'rig', 'beside', 'proof', 'print']
+
+/** A plan as it is to be kept: under which id, and in whose place. */
+export interface ToKeep {
+  id: string
+  replaces_id: string | null
+  plan: Plan
+}
 
 /** The tab on which an entry stands. */
 export function tabOf(field: string): Tab {
@@ -20,11 +33,36 @@ const tapeSaid = (high: number) => (metres: number) => withUnit(metres, rulerFor
 export class Planning {
   plan = $state<Plan | null>(null)
   tab = $state<Tab>('putt')
+  /** The plan of the lesson that this is, as it was last told to be kept; null before there is one. */
+  kept = $state.raw<ToKeep | null>(null)
 
-  /** The last station of a lesson, or a first putt that suits most floors. */
-  begin(last: Plan | undefined, green_speed_ft: number): void {
-    this.plan = structuredClone(last ? planOf(last) : { ...FIRST, green_speed_ft })
+  /** The lesson's plan, or a first putt that suits most floors. */
+  begin(now: Shapes['StationOut'] | undefined, green_speed_ft: number): void {
+    this.plan = structuredClone(now ? planOf(now) : { ...FIRST, green_speed_ft })
+    this.kept = now ? { id: now.id, replaces_id: now.replaces_id, plan: structuredClone(planOf(now)) } : null
   }
+
+  /**
+   * What is to be kept now that the plan can be laid as `whole`; null where it is kept so already, or nothing was planned
+   * yet. `stations` are the lesson's plans as the server last told them.
+   */
+  toKeep(whole: Plan, stations: readonly Shapes['StationOut'][]): ToKeep | null {
+    const { kept } = this
+    if (!kept) return { id: v7(), replaces_id: null, plan: whole }
+    if (same(kept.plan, whole)) return null
+    const used = stations.find((it) => it.id === kept.id)?.used ?? false
+    return used ? { id: v7(), replaces_id: kept.id, plan: whole } : { ...kept, plan: whole }
+  }
+
+  /** Whether anything was planned that is not kept yet. */
+  touched(plan: Plan): boolean {
+    return !same(plan, this.kept?.plan ?? this.offered(plan))
+  }
+  /** The first putt as it is offered, with the sizes that came to it by themselves. */
+  offered({ green_speed_ft, rig_sizes_m }: Plan): Plan {
+    return { ...FIRST, green_speed_ft, rig_sizes_m }
+  }
+
   /** Lay what would do. */
   apply(it: Shapes['RemedyWords']): void {
     const { plan } = this
@@ -44,6 +82,15 @@ export class Planning {
       plan.aids = [...plan.aids.filter((aid) => aid.kind !== it.kind), { kind: it.kind, sizes: it.sizes }]
       this.tab = 'beside'
     }
+  }
+  /** The ground as balls or a level told it. */
+  slope(it: Shapes['Slope']): void {
+    const { plan } = this
+    if (!plan) return
+    const two = (value: number) => Math.round(value * 100) / 100
+    plan.falls_forward_percent = two(it.forward_percent)
+    plan.falls_right_percent = two(it.right_percent)
+    plan.falls_doubt_percent = two(Math.max(it.forward_doubt ?? 0, it.right_doubt ?? 0))
   }
 
   /** What pulling a tape changes: the putt's own length, the rig (`whose` 0), or what lies beside it. */

@@ -1,15 +1,29 @@
 /** What Set has the server keep. */
-import { v7 } from 'uuid'
 import { every, key, units } from '$lib/data/key'
 import { ofLesson } from '$lib/data/cache'
+import { stamp } from '$lib/data/clock'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
-import { laidPart, type Plan } from './plan'
+import { planOf, type Plan } from './plan'
+import type { ToKeep } from './planning.svelte'
 
-/** Lay a plan in a lesson. */
-export const layStation = (body: Sent<'/api/stations/{id}'>) => {
-  const id = v7()
-  return put('/api/stations/{id}', { ...path(id), body }, { thing: `station ${id}`, words: 'The station' })
-}
+/** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
+export const keepPlan = (lesson_id: string, { id, replaces_id, plan }: ToKeep, current = true) =>
+  put('/api/stations/{id}', { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp() } }, {
+    thing: `plans ${lesson_id}`, words: 'The plan', whole: true, renews: ofLesson(lesson_id),
+  })
+
+/** Go on with another plan of the lesson. */
+export const pickPlan = (lesson: string, station_id: string) =>
+  put('/api/lessons/{id}/plan', { ...path(lesson), body: { station_id } }, {
+    thing: `plans ${lesson}`, words: 'The plan', renews: ofLesson(lesson),
+  })
+
+/** The proof of a plan's line: what was read on it is judged again. */
+export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/{id}/proof'>) =>
+  put('/api/stations/{id}/proof', { ...pathInUnits(id), body }, {
+    thing: `plans ${lesson}`, words: 'The proof of the line',
+    renews: [...ofLesson(lesson), key.aim(lesson), key.sights(lesson), every(key.tables), every(key.compared), every(key.further), key.preview(lesson)],
+  })
 
 /** The laser's cautions are read in this lesson. */
 export const readCautions = (lesson: string) =>
@@ -26,7 +40,7 @@ export const tickKit = (lesson: string, ticked: string[]) =>
 const saved = (id: string, words: string) => ({ thing: `saved ${id}`, words, renews: [key.saved()] })
 /** Keep a plan under a name. */
 export const saveStation = (id: string, name: string, plan: Plan) =>
-  put('/api/saved-stations/{id}', { ...pathInUnits(id), body: { ...laidPart(plan), name } }, saved(id, `The station “${name}”`))
+  put('/api/saved-stations/{id}', { ...pathInUnits(id), body: { ...planOf(plan), name } }, saved(id, `The station “${name}”`))
 export const putAwayStation = (id: string) => remove('/api/saved-stations/{id}', { ...pathInUnits(id) }, saved(id, 'Putting a station away'))
 export const bringStationBack = (id: string) => put('/api/saved-stations/{id}/back', { ...pathInUnits(id) }, saved(id, 'Bringing a station back'))
 

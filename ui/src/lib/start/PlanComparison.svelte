@@ -1,5 +1,6 @@
 <!-- Plan a comparison: what is to be found out, which conditions, how many putts each, in which turns. -->
 <script lang="ts">
+  import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { stamp } from '$lib/data/clock'
   import { about as faultOf, type Shapes } from '$lib/data/client'
@@ -12,7 +13,7 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import PuttLength from '$lib/golfer/PuttLength.svelte'
-  import { layStation } from '$lib/set/writes'
+  import { keepPlan } from '$lib/set/writes'
   import { Comparing, type Kind } from './comparing.svelte'
   import { startComparison } from './writes'
 
@@ -43,7 +44,8 @@
     async () => {
       const conditions: Shapes['ConditionIn'][] = []
       for (const { name, guided: seen, lay } of it.conditions(station, guided, length)) {
-        const laid = lay ? (await outbox.post(layStation({ ...lay, lesson_id: lessonId, laid_at: stamp() }), () => true)).id : station.id
+        const more = lay && { id: v7(), replaces_id: null, plan: lay }
+        const laid = more ? (await outbox.post(keepPlan(lessonId, more, false), () => true)).id : station.id
         conditions.push({ name, station_id: laid, guided: seen })
       }
       return conditions

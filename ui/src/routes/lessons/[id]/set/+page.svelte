@@ -1,10 +1,9 @@
 <!-- Set: choose the putt, the rig and what lies beside it; the stage draws it to scale and says what it can see. -->
 <script lang="ts">
   import { Tabs } from 'bits-ui'
-  import { untrack } from 'svelte'
+  import { onDestroy, untrack } from 'svelte'
   import { page } from '$app/state'
-  import { stamp } from '$lib/data/clock'
-  import { refusal } from '$lib/data/client'
+  import { refusal, type Shapes } from '$lib/data/client'
   import { instrumentsQuery, lessonQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import { sideHeight } from '$lib/drawing/page'
@@ -13,8 +12,9 @@
   import BesideEntries from '$lib/set/BesideEntries.svelte'
   import Findings from '$lib/set/Findings.svelte'
   import KitCheck from '$lib/set/KitCheck.svelte'
-  import { laidPart, same, type Plan } from '$lib/set/plan'
-  import { Planning, tabOf } from '$lib/set/planning.svelte'
+  import { planOf, same, type Plan } from '$lib/set/plan'
+  import { Planning, TABS as TAB_NAMES, tabOf, type ToKeep } from '$lib/set/planning.svelte'
+  import PlansHere from '$lib/set/PlansHere.svelte'
   import Prints from '$lib/set/Prints.svelte'
   import ProofEntries from '$lib/set/ProofEntries.svelte'
   import Proposals from '$lib/set/Proposals.svelte'
@@ -22,7 +22,7 @@
   import { previewQuery } from '$lib/set/queries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
-  import { layStation, readCautions } from '$lib/set/writes'
+  import { keepPlan, pickPlan, readCautions } from '$lib/set/writes'
 
   const TABS = [
     { value: 'putt', words: 'Putt' },
@@ -40,7 +40,10 @@
 
   const planning = new Planning()
   $effect(() => {
-    if (sheet && !untrack(() => planning.plan)) planning.begin(sheet.stations.at(-1), sheet.lesson.green_speed_ft)
+    if (!sheet || untrack(() => planning.plan)) return
+    const asked = page.url.searchParams.get('plan')
+    planning.begin(sheet.stations.find((it) => (asked ? it.id === asked : it.current)), sheet.lesson.green_speed_ft)
+    planning.tab = TAB_NAMES.find((it) => it === page.url.searchParams.get('tab')) ?? 'putt'
   })
   const plan = $derived(planning.plan)
   const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
@@ -49,7 +52,7 @@
     () => id,
     () => {
       const now = $state.snapshot(planning.plan) as Plan | null
-      return now && sheet ? { ...now, hand: sheet.golfer.hand, level: sheet.golfer.level } : null
+      return now && sheet ? { ...now, proof_of: planning.kept?.id ?? null, hand: sheet.golfer.hand, level: sheet.golfer.level } : null
     },
   )
   const seen = $derived(preview.data)
@@ -61,12 +64,42 @@
   // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
   const unread = $derived(Boolean(seen?.laser && !sheet?.lesson.laser_read_at))
   const reading = createWrite(() => readCautions(id))
-  const laying = createWrite((it: Plan) => layStation({ ...it, lesson_id: id, laid_at: stamp() }))
-  /** The station as it stands in the lesson: laid now, unless the same stands already. */
-  async function lay(): Promise<string> {
-    const now = whole as Plan
-    return sheet?.stations.find((it) => same(it, now))?.id ?? (await laying.mutateAsync(now)).id
+  const keeping = createWrite((it: ToKeep) => keepPlan(id, it))
+  const picking = createWrite((it: string) => pickPlan(id, it))
+  /** The plan is the lesson's as it is edited: what lies nowhere but on this page is lost with it. */
+  function keep(now: Plan): Promise<unknown> | undefined {
+    const told = planning.toKeep(now, sheet?.stations ?? [])
+    if (!told) return
+    planning.kept = told
+    return keeping.mutateAsync(told)
   }
+  let going: Promise<unknown> | undefined
+  let pause: ReturnType<typeof setTimeout> | undefined
+  $effect(() => {
+    const now = whole
+    clearTimeout(pause)
+    // A plan nobody touched is none: the first putt of a lesson is offered, not laid.
+    if (!now || (!planning.kept && same(now, planning.offered(now)))) return
+    pause = setTimeout(() => (going = keep(now)), 300)
+  })
+  onDestroy(() => {
+    clearTimeout(pause)
+    const now = $state.snapshot(planning.plan) as Plan | null
+    if (now && !fault && planning.touched(now)) void keep(now)
+  })
+  /** The plan as it stands in the lesson: kept now, unless it is already. */
+  async function lay(): Promise<string> {
+    clearTimeout(pause)
+    if (fault) throw fault
+    going = keep(whole ?? ($state.snapshot(planning.plan) as Plan)) ?? going
+    await going
+    return planning.kept?.id ?? ''
+  }
+  function goOn(it: Shapes['StationOut']): void {
+    planning.begin(it, it.green_speed_ft)
+    picking.mutate(it.id)
+  }
+  const now = $derived(sheet?.stations.find((it) => it.id === planning.kept?.id))
   let along = $state(0)
 </script>
 
@@ -92,13 +125,14 @@
               >
             {/each}
           </Tabs.List>
+          <PlansHere stations={sheet.stations} now={planning.kept?.id} error={keeping.error ?? picking.error} {goOn} />
           <SavedStations
             plan={whole}
-            use={(it) => (planning.plan = structuredClone(laidPart(it)))}
+            use={(it) => (planning.plan = structuredClone(planOf(it)))}
           />
         </div>
         <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
-          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} />{/if}</Tabs.Content>
+          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} take={(it) => planning.slope(it)} roll={() => (planning.tab = 'proof')} />{/if}</Tabs.Content>
           <Tabs.Content value="rig">
             {#if planning.tab === 'rig'}<RigEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
           </Tabs.Content>
@@ -106,7 +140,7 @@
             {#if planning.tab === 'beside'}<BesideEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
           </Tabs.Content>
           <Tabs.Content value="proof">
-            {#if planning.tab === 'proof' && seen}<ProofEntries bind:plan={planning.plan} {fault} entry={seen.entry} />{/if}
+            {#if planning.tab === 'proof' && seen}<ProofEntries lessonId={id} {seen} putt={plan} {now} station={lay} slope={(it) => planning.slope(it)} closed={Boolean(fault)} />{/if}
           </Tabs.Content>
           <Tabs.Content value="print">
             {#if planning.tab === 'print'}<Prints {plan} hand={sheet.golfer.hand} title="{sheet.golfer.name}, {sheet.lesson.place}" />{/if}

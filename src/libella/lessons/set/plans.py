@@ -1,0 +1,228 @@
+"""The plans of a lesson: what is laid in it, which one is current, and the proof of each one's line."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime
+from typing import Final
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ...core.instruments.aid import Raw
+from ...core.measure.limits import OutOfLimits
+from ...core.set.proof import NOT_PROVED, Evidence, Proof, Repeatability, Way, prove, repeatability
+from ...core.set.station import Station
+from ...store.tables import (
+    AimSeriesRow,
+    BlockRow,
+    EyeTakeRow,
+    LessonRow,
+    ReadingRow,
+    SightTestRow,
+    StationRow,
+)
+from ..desk.desk import Desk
+from ..desk.problem import Conflict
+from ..values import KeptStation, value_of, values_of
+from .stations import PROOF, StationEntry, entry_of, laid_values
+
+
+@dataclass(frozen=True, slots=True)
+class Plan:
+    """A plan of a lesson.
+
+    Attributes
+    ----------
+    station : as laid
+    replaced : the plan it took the place of
+    used : something was read on it: it stands as it was read with
+    current : it is the lesson's plan now
+    """
+
+    station: KeptStation
+    replaced: KeptStation | None
+    used: bool
+    current: bool
+
+
+_ON_A_PLAN: Final = (BlockRow, AimSeriesRow, SightTestRow, EyeTakeRow)
+"""Whatever is read on a plan names it."""
+
+
+def plan_now(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None = None) -> KeptStation | None:
+    """The plan of a lesson, or the named one of its plans; None before one is laid.
+
+    Where none was ever picked it is the one laid last.
+    """
+    lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+    named = station_id or lesson.plan_id
+    if named:
+        row = desk.get(session, StationRow, named, "station")
+        if row.lesson_id != lesson_id:
+            raise Conflict("station_of_another")
+        return value_of(KeptStation, row)
+    last = session.scalar(
+        select(StationRow)
+        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
+        .order_by(StationRow.laid_at.desc(), StationRow.id.desc())
+        .limit(1)
+    )
+    return None if last is None else value_of(KeptStation, last)
+
+
+def plan_id_now(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None = None) -> UUID | None:
+    """The id of that plan."""
+    plan = plan_now(desk, session, lesson_id, station_id)
+    return plan.id if plan else None
+
+
+def used_stations(desk: Desk, session: Session, lesson_id: UUID) -> set[UUID]:
+    """The plans of a lesson on which something was read: they stand as they were read with."""
+    found: set[UUID] = set()
+    for table in _ON_A_PLAN:
+        query = select(table.station_id).where(table.studio_id == desk.studio_id, table.lesson_id == lesson_id)
+        found |= {it for it in session.scalars(query.distinct()) if it}
+    return found
+
+
+def plans_of(desk: Desk, session: Session, lesson_id: UUID) -> list[Plan]:
+    """The plans of a lesson, oldest first."""
+    rows = session.scalars(
+        select(StationRow)
+        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
+        .order_by(StationRow.laid_at, StationRow.id)
+    )
+    kept = {it.id: it for it in values_of(KeptStation, rows)}
+    used, now = used_stations(desk, session, lesson_id), plan_id_now(desk, session, lesson_id)
+    return [
+        Plan(it, kept.get(it.replaces_id) if it.replaces_id else None, used=id in used, current=id == now)
+        for id, it in kept.items()
+    ]
+
+
+def plan(desk: Desk, id: UUID) -> Plan:
+    """One plan."""
+    with desk.transaction() as session:
+        lesson_id = desk.get(session, StationRow, id, "station").lesson_id
+        return next(it for it in plans_of(desk, session, lesson_id) if it.station.id == id)
+
+
+def with_proof_of(desk: Desk, entry: StationEntry, id: UUID | None) -> StationEntry:
+    """An entry as proved as a kept plan is: as far as its line is the same."""
+    if id is None:
+        return entry
+    with desk.transaction() as session:
+        row = session.get(StationRow, (desk.studio_id, id))
+        return entry if row is None else replace(entry, proof=PROOF.read(row.proof))
+
+
+def keep_station(
+    desk: Desk,
+    id: UUID,
+    lesson_id: UUID,
+    entry: StationEntry,
+    laid_at: datetime,
+    *,
+    replaces_id: UUID | None = None,
+    current: bool = True,
+) -> KeptStation:
+    """Keep a plan of a lesson, or take over the changed one; once something was read on it, it stands as it was.
+
+    Its proof is kept by `prove_station` alone: a new plan takes over that of the one it replaces, which holds as far as
+    its line is the same. `current`: it is the lesson's plan from now on.
+    """
+    told = laid_values(entry)
+    del told["proof"]
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
+        proof = PROOF.keep(NOT_PROVED)
+        if replaces_id is not None:
+            replaced = desk.get(session, StationRow, replaces_id, "station")
+            if replaced.lesson_id != lesson_id:
+                raise Conflict("station_of_another")
+            proof = replaced.proof
+        more = {"lesson_id": lesson_id, "laid_at": laid_at, "proof": proof, "replaces_id": replaces_id}
+        row, new = desk.add(session, StationRow, id, **more, **told)
+        if row.lesson_id != lesson_id:
+            raise Conflict("station_used")
+        changed = {name: said for name, said in told.items() if getattr(row, name) != said}
+        if changed and not new:
+            if id in used_stations(desk, session, lesson_id):
+                raise Conflict("station_used")
+            for name, said in changed.items():
+                setattr(row, name, said)
+        if current:
+            lesson.plan_id = id
+        return value_of(KeptStation, row)
+
+
+def pick_plan(desk: Desk, lesson_id: UUID, station_id: UUID) -> KeptStation:
+    """Make another of a lesson's plans its current one."""
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
+        row = desk.get(session, StationRow, station_id, "station")
+        if row.lesson_id != lesson_id:
+            raise Conflict("station_of_another")
+        lesson.plan_id = station_id
+        return value_of(KeptStation, row)
+
+
+def prove_station(
+    desk: Desk,
+    id: UUID,
+    way: Way,
+    evidence: Evidence,
+    at: datetime,
+    raws: Sequence[Raw] | None = None,
+    known_deg: float = 0.0,
+) -> KeptStation:
+    """Prove a line, correct its proof, or take it back ("none"): what was read on it is judged again.
+
+    `raws`: the rig read again and again with nothing changing, or against a known angle; None leaves its check.
+
+    Raises
+    ------
+    OutOfLimits
+        where what was measured proves nothing.
+    """
+    with desk.transaction() as session:
+        row = desk.get(session, StationRow, id, "station", lock=True)
+        entry = entry_of(row)
+        station = entry.station()
+        try:
+            check = _check(station, raws, known_deg)
+            proof = prove(way, evidence, station.line, green_speed_ft=entry.green_speed_ft, check=check)
+        except OutOfLimits as fault:
+            raise fault.at(f"proof.{fault.field}") from None
+        row.proof = PROOF.keep(proof)
+        blocks = session.scalars(
+            select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == id).with_for_update()
+        )
+        for block in blocks:
+            _judge_again(desk, session, block, proof, at)
+        return value_of(KeptStation, row)
+
+
+def _check(station: Station, raws: Sequence[Raw] | None, known_deg: float) -> Repeatability | None:
+    before = station.proof
+    if raws is None:
+        return Repeatability(before.zero_deg, before.noise_deg, before.checks) if before.checks else None
+    return repeatability([station.rig.interval(it).anchor for it in raws], known_deg) if raws else None
+
+
+def _judge_again(desk: Desk, session: Session, block: BlockRow, proof: Proof, at: datetime) -> None:
+    """Give a block another proof: its raw readings stay, what they stand for is worked out anew."""
+    kept = PROOF.keep(proof)
+    if block.proof == kept:
+        return
+    block.proof = kept
+    station = entry_of(block).station()
+    readings = session.scalars(
+        select(ReadingRow).where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id == block.id)
+    ).all()
+    for it in readings:
+        interval = station.interval(it.raw)
+        it.low_deg, it.high_deg = interval.low_or_none, interval.high_or_none
+    if readings:
+        block.judged_again_at = at
