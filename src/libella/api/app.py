@@ -26,7 +26,7 @@ from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
-from .see import eyes, maps, sights
+from .see import eyes, first_looks, maps, sights
 from .set import bag, green, instruments, plans, saved, stations
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
@@ -49,6 +49,7 @@ ROUTERS = (
     sensors,
     aims,
     sights,
+    first_looks,
     eyes,
     set_ups,
     maps,

@@ -117,6 +117,9 @@ class AimOut(BaseModel):
     sheets: list[AimSheetOut]
     sum: AimSumOut
     aid: str = Field(description="what an aid in view changes, in words")
+    tools: dict[str, dict[str, float]] = Field(
+        description="sizes of what reads the face: as laid here, else as read with last; the likeliest first"
+    )
 
 
 class LinkOut(BaseModel):
@@ -166,6 +169,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
             words=sum_words(table.sum),
         ),
         aid=aid_words(table.aid),
+        tools={kind: dict(sizes) for kind, sizes in table.tools.items()},
     )
 
 

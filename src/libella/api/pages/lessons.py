@@ -11,10 +11,11 @@ from ...lessons.aim import aims
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
-from ...lessons.see import sights
+from ...lessons.see import first_looks, sights
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_READ, aim_words
+from ...words.see.first_look import first_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_words
 from ...words.stand.set_up import stand_line
 from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
@@ -123,6 +124,9 @@ def _stand(desk: Desk, id: UUID, units: InUnits) -> str:
 
 def _sight(desk: Desk, id: UUID) -> str:
     told, asked = sights.told_last(desk, id)
+    first = first_looks.first_looks(desk, id).seen
+    if told is None and not asked and first.usual is not None:
+        return first_words(first)[0]
     if told is None:
         return BEING_ASKED if asked else NOTHING_ASKED
     return sight_words(told.found).headline

@@ -108,6 +108,10 @@ class MethodOut(BaseModel):
     how: str
 
 
+class LeftIn(Entry):
+    left: bool = Field(default=True, description="false takes it up again")
+
+
 class AnswerIn(Entry):
     """One answer: a true angle and how it looks; or where the rod stopped or the golfer pointed."""
 
@@ -176,6 +180,13 @@ def go_on(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SightOut:
     """Hide it again, and go on asking."""
     sights.show_test(desk, id, None)
     return one(desk, id, units)
+
+
+@router.put("/sight-tests/{id}/left")
+def leave(desk: AtDesk, id: UUID, entry: LeftIn, units: InUnits = "metric") -> SightsOut:
+    """Leave a test begun by mistake, or take it up again."""
+    row = sights.leave_test(desk, id, datetime.now(UTC) if entry.left else None)
+    return of_lesson(desk, row.lesson_id, units)
 
 
 @router.put("/sight-tests/{id}/felt")

@@ -41,7 +41,7 @@ class StationOut(LaidOut):
     replaced: tuple[str, ...] = Field(description="what is other than in the plan it took the place of, in words")
 
 
-class PlanIn(Entry):
+class PickIn(Entry):
     station_id: UUID
 
 
@@ -116,6 +116,6 @@ def prove(desk: AtDesk, id: UUID, entry: ProofIn, units: InUnits = "metric") -> 
 
 
 @router.put("/lessons/{id}/plan")
-def pick(desk: AtDesk, id: UUID, entry: PlanIn) -> PlanPicked:
+def pick(desk: AtDesk, id: UUID, entry: PickIn) -> PlanPicked:
     """Make another of a lesson's plans its current one."""
     return PlanPicked(station_id=plans.pick_plan(desk, id, entry.station_id).id)

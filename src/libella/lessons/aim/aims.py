@@ -87,6 +87,8 @@ class AimTable:
     sheets: Sequence[AimSheet]
     sum: AimSum
     aid: Moved | None
+    tools: Mapping[str, Mapping[str, float]]
+    """Sizes of the instruments that read the face, by kind: as laid here, else as read with last; the likeliest first."""
 
 
 def begin_series(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSeries:
@@ -140,11 +142,13 @@ def aim_table(desk: Desk, lesson_id: UUID) -> AimTable:
         lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
         sheets = _sheets(desk, session, lesson)
         putt, _ = _laid(desk, session, lesson, None)
+        tools = _tools(desk, session, lesson, sheets)
     natural = _newest(sheets, "face", aided=False)
     return AimTable(
         sheets=sheets,
         sum=aim_sum(_newest(sheets, "mark"), _newest(sheets, "to_mark"), natural, putt),
         aid=natural_and_aided(natural, _newest(sheets, "face", aided=True), putt),
+        tools=tools,
     )
 
 
@@ -207,6 +211,31 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
         )
         found.append(AimSheet(row, own, judged))
     return found
+
+
+def _tools(
+    desk: Desk, session: Session, lesson: KeptLesson, sheets: Sequence[AimSheet]
+) -> dict[str, Mapping[str, float]]:
+    plan = plan_now(desk, session, lesson.id)
+    found = {it.kind: it.sizes for it in entry_of(plan).aids if _reads_face(it.kind)} if plan else {}
+    for it in reversed(sheets):
+        if it.series.kind:
+            found.setdefault(it.series.kind, it.series.sizes)
+    earlier = (
+        select(AimSeriesRow)
+        .join(LessonRow, (LessonRow.studio_id == AimSeriesRow.studio_id) & (LessonRow.id == AimSeriesRow.lesson_id))
+        .where(AimSeriesRow.studio_id == desk.studio_id, LessonRow.golfer_id == lesson.golfer_id)
+        .where(AimSeriesRow.kind.is_not(None))
+        .order_by(AimSeriesRow.started_at.desc())
+        .limit(20)
+    )
+    for row in session.scalars(earlier):
+        found.setdefault(row.kind or "", row.sizes)
+    return found
+
+
+def _reads_face(kind: str) -> bool:
+    return lay(kind, {}).about.measures == "face"
 
 
 def _whole(entry: AimEntry) -> dict[str, float]:

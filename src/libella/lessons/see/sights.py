@@ -153,6 +153,14 @@ def show_test(desk: Desk, id: UUID, at: datetime | None) -> KeptSightTest:
         return value_of(KeptSightTest, row)
 
 
+def leave_test(desk: Desk, id: UUID, at: datetime | None) -> KeptSightTest:
+    """Leave a test that was begun by mistake, or can't be ended: it counts nowhere. None takes it up again."""
+    with desk.transaction() as session:
+        row = desk.get(session, SightTestRow, id, "test", lock=True)
+        row.left_at = at
+        return value_of(KeptSightTest, row)
+
+
 def felt_there(desk: Desk, id: UUID, *, playable: bool, comfort: int | None, trust: int | None) -> KeptSightTest:
     """How the golfer found the position of a test: comfort and trust 1 to 5, None while it was not said."""
     for name, score in (("comfort", comfort), ("trust", trust)):
@@ -178,6 +186,7 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
         tests = session.scalars(
             select(SightTestRow)
             .where(SightTestRow.studio_id == desk.studio_id, SightTestRow.lesson_id == lesson_id)
+            .where(SightTestRow.left_at.is_(None))
             .order_by(SightTestRow.started_at, SightTestRow.id)
         ).all()
         return [

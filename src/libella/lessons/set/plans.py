@@ -17,6 +17,7 @@ from ...store.tables import (
     AimSeriesRow,
     BlockRow,
     EyeTakeRow,
+    FirstLookRow,
     LessonRow,
     ReadingRow,
     SightTestRow,
@@ -46,7 +47,7 @@ class Plan:
     current: bool
 
 
-_ON_A_PLAN: Final = (BlockRow, AimSeriesRow, SightTestRow, EyeTakeRow)
+_ON_A_PLAN: Final = (BlockRow, AimSeriesRow, SightTestRow, EyeTakeRow, FirstLookRow)
 """Whatever is read on a plan names it."""
 
 

@@ -8,7 +8,7 @@ from .aim import KeptAimSeries, KeptSetDown
 from .golfer import KeptGolfer
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
 from .lesson import KeptLesson
-from .see import KeptEyeTake, KeptSightTest, KeptSightTrial
+from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
 from .set import KeptSavedStation, KeptStation, Laid
 from .stand import KeptSetUp
@@ -22,6 +22,7 @@ __all__ = [
     "KeptComparison",
     "KeptEyeTake",
     "KeptFileImport",
+    "KeptFirstLook",
     "KeptGolfer",
     "KeptLesson",
     "KeptQuickCheck",

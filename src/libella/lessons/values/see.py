@@ -53,6 +53,20 @@ class KeptSightTrial:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class KeptFirstLook:
+    """How a true rod looked from a place; see `core.see.first_look`."""
+
+    id: UUID
+    lesson_id: UUID
+    raw: Mapping[str, Any]
+    taken_at: datetime
+    recorded_at: datetime
+    voided: bool
+    station_id: UUID | None
+    """The plan whose line the rod lay on; null where none was laid."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class KeptEyeTake:
     """One look at where the eyes are, as it was marked; see `core.see.eyes.EyeTake` and `core.see.side_look`."""
 

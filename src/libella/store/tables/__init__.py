@@ -6,7 +6,7 @@ from .golfer import GolferRow
 from .judge import GolferRevisionRow, KeptAnswerRow
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
 from .lesson import LessonRow
-from .see import EyeTakeRow, SightTestRow, SightTrialRow
+from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
 from .set import LaidColumns, SavedStationRow, StationRow
 from .stand import SetUpRow
@@ -21,6 +21,7 @@ __all__ = [
     "EyeTakeRow",
     "FileImportRow",
     "FileWorkRow",
+    "FirstLookRow",
     "GolferRevisionRow",
     "GolferRow",
     "KeptAnswerRow",

@@ -75,6 +75,28 @@ class SightTrialRow(Stored):
     )
 
 
+class FirstLookRow(Stored):
+    """How a true rod looked from a place; see `core.see.first_look`."""
+
+    __tablename__ = "first_look"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+    station_id: Mapped[UUID | None]
+    """The plan whose line the rod lay on; null where none was laid."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
+        Index(None, "studio_id", "lesson_id", "taken_at", "id"),
+    )
+
+
 class EyeTakeRow(Stored):
     """One look at where the eyes are, as it was marked; see `core.see.eyes.EyeTake` and `core.see.side_look`."""
 

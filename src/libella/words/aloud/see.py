@@ -9,15 +9,17 @@ import numpy as np
 from ...core.certainty.estimate import Estimate
 from ...core.measure.interval import Interval
 from ...core.see.eyes import ZONES, EyeMark, EyeTake, eye_place
+from ...core.see.first_look import FirstLook, Place, Way, first_seen
 from ...core.see.map import Tried, perception_map
 from ...core.see.method import Eyes, Glasses, LooksStraight, Toward, Trace, by_directions
 from ...core.see.position import LEVERS, Position
 from ...core.see.quick_check import Kept, drifts
 from ...core.see.side_look import StringLook
-from ...core.see.trial import Trial
+from ...core.see.trial import Looks, Trial
 from ...core.simulated.golfer import SimulatedEyes
 from ..see.check import alert_words, drift_word, drift_words
 from ..see.eyes import eye_words, moved_words
+from ..see.first_look import first_words, place_words
 from ..see.map import map_words
 from ..see.position import position_words
 from ..see.straight import AskedUnder, condition_words, line_words, rod_words, sight_words, truer_words
@@ -76,6 +78,16 @@ def see_aloud(it: Reading) -> None:
     _eyes_aloud(it)
 
 
+def _first_aloud(it: Reading) -> None:
+    places = [Place(), *(Place(lever, way) for lever in LEVERS for way in get_args(Way))]
+    for place in places:
+        it.say("see", place_words, place)
+        it.say("see", first_words, first_seen([]))
+        for looks, playable in product(get_args(Looks), (None, True, False)):
+            look = FirstLook(place, looks, playable)
+            it.say("see", first_words, first_seen([look, FirstLook(place, "left"), look]))
+
+
 def _eyes_aloud(it: Reading) -> None:
     for zone, inside, spread in product(ZONES.values(), (-0.03, 0.0, 0.02, 0.12), (0.001, 0.02)):
         takes = [EyeTake(EyeMark(inside + off, -0.032), EyeMark(inside + off, 0.032)) for off in (0.0, spread, -spread)]
@@ -89,6 +101,7 @@ def _eyes_aloud(it: Reading) -> None:
         it.say("see", eye_words, eye_place([took] * 2, it.hand, (5, 40)), it.units)
     for moved in (about(12, 8), about(-12, 8), about(4, 9)):
         it.say("see", moved_words, moved, "as usual", it.units)
+    _first_aloud(it)
     _check_aloud(it)
 
 

@@ -7,6 +7,8 @@
   import { createWrite } from '$lib/data/write.svelte'
   import { choices as options, entry, stepped } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import NameChoice from '$lib/base/NameChoice.svelte'
+  import SizeEntry from '$lib/base/SizeEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { readCautions } from '$lib/set/writes'
@@ -19,16 +21,26 @@
     laserRead: boolean
     /** A natural face aim was read in this lesson already. */
     natural: boolean
+    /** Sizes of what reads the face: as laid here, else as read with last; the likeliest first. */
+    tools: Shapes['AimOut']['tools']
+    /** Set-ups named in this lesson so far. */
+    setUps: string[]
     begun: (series: string) => void
   }
-  let { lessonId, laserRead, natural, begun }: Props = $props()
+  let { lessonId, laserRead, natural, tools, setUps, begun }: Props = $props()
 
   const choices = aimChoicesQuery()
   const instruments = instrumentsQuery()
   type Series = Shapes['AimSeriesOut']
   let link = $state<Series['link']>('face')
   let cue = $state<Series['cue']>('line')
-  let kind = $state('face_mirror')
+  // What is laid here, or was read with last, is what it is read with again.
+  // svelte-ignore state_referenced_locally
+  let kind = $state(Object.keys(tools)[0] ?? 'face_mirror')
+  let changed = $state<Record<string, Record<string, number>>>({})
+  const sizes = $derived({ ...tools[kind], ...changed[kind] })
+  let set_up = $state('')
+  const named = $derived(set_up || (setUps.at(-1) ?? 'as usual'))
   let view = $state<'natural' | 'aided'>('natural')
   let planned = $state(7)
   const VIEWS = options<typeof view>('aid_seen')
@@ -40,7 +52,7 @@
   const reading = createWrite(() => readCautions(lessonId))
   const beginning = createWrite(
     (id: string) =>
-      beginSeries(id, { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: {}, started_at: stamp() }),
+      beginSeries(id, { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: link === 'face' ? sizes : {}, set_up: named, station_id: null, started_at: stamp() }),
     (_, id) => begun(id),
   )
   function begin(event: SubmitEvent): void {
@@ -60,7 +72,17 @@
         label="Read with" options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name }))} bind:value={kind}
         onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
       />
-      {#if chosen}<p class="mt-1 max-w-2xl text-faded">{chosen.about.read} {chosen.about.cannot}</p>{/if}
+      {#if chosen}
+        <p class="mt-1 max-w-2xl text-faded">{chosen.about.read} {chosen.about.cannot}</p>
+        <div class="mt-2 grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4" role="group" aria-label="Sizes as laid">
+          {#each chosen.dimensions as dimension (dimension.name)}
+            <SizeEntry
+              {dimension} value={sizes[dimension.name] ?? dimension.default} error={about(beginning.error, dimension.name)}
+              onvalue={(value) => (changed = { ...changed, [kind]: { ...changed[kind], [dimension.name]: value } })}
+            />
+          {/each}
+        </div>
+      {/if}
     </div>
     <div>
       <Choice label="The golfer sees" options={VIEWS} bind:value={view} />
@@ -69,6 +91,7 @@
       {/if}
     </div>
   {/if}
+  <NameChoice label="The set-up" names={setUps.length ? setUps : ['as usual']} bind:value={() => named, (it) => (set_up = it)} another="Another set-up…" />
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <Choice label="Cue on the ball" options={options<Series['cue']>('cue')} bind:value={cue} />
     <Stepper

@@ -23,6 +23,7 @@ export const key = {
   file: (file: string) => ['file', file],
   fileProgress: (file: string) => ['file-progress', file],
   files: (golfer: string) => ['files', golfer],
+  firstLooks: (lesson: string) => ['first-looks', lesson],
   further: (block: string) => ['further', block],
   golfer: (golfer: string) => ['golfer', golfer],
   golferLessons: (golfer: string) => ['golfer-lessons', golfer],

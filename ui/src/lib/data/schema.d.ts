@@ -1155,6 +1155,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sight-tests/{id}/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Leave
+         * @description Leave a test begun by mistake, or take it up again.
+         */
+        put: operations["sights_leave"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sight-tests/{id}/felt": {
         parameters: {
             query?: never;
@@ -1228,6 +1248,66 @@ export interface paths {
          * @description Void an answer (a slip of the finger), or restore it.
          */
         put: operations["sights_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/first-looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The first looks of a lesson, oldest first.
+         */
+        get: operations["first_looks_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/first-looks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a first look.
+         */
+        put: operations["first_looks_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/first-looks/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Void a first look, or restore it.
+         */
+        put: operations["first_looks_void"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2240,6 +2320,15 @@ export interface components {
              * @description what an aid in view changes, in words
              */
             aid: string;
+            /**
+             * Tools
+             * @description sizes of what reads the face: as laid here, else as read with last; the likeliest first
+             */
+            tools: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
         };
         /**
          * AimSeriesIn
@@ -2285,6 +2374,17 @@ export interface components {
                 [key: string]: number;
             };
             /**
+             * Set Up
+             * @description how the golfer stands, by its name in this lesson
+             * @default as usual
+             */
+            set_up: string;
+            /**
+             * Station Id
+             * @description the plan it is read on; null: the plan now
+             */
+            station_id?: string | null;
+            /**
              * Started At
              * Format: date-time
              */
@@ -2322,6 +2422,10 @@ export interface components {
             sizes: {
                 [key: string]: number;
             };
+            /** Set Up */
+            set_up: string;
+            /** Station Id */
+            station_id: string | null;
             /**
              * Started At
              * Format: date-time
@@ -2606,6 +2710,11 @@ export interface components {
             /** Turn */
             turn: number | null;
             /**
+             * Judged Again At
+             * @description when a proof given after its putts had them judged again
+             */
+            judged_again_at: string | null;
+            /**
              * Started At
              * Format: date-time
              */
@@ -2656,6 +2765,11 @@ export interface components {
             comparison_id: string | null;
             /** Turn */
             turn: number | null;
+            /**
+             * Judged Again At
+             * @description when a proof given after its putts had them judged again
+             */
+            judged_again_at: string | null;
             /**
              * Started At
              * Format: date-time
@@ -2725,6 +2839,11 @@ export interface components {
             comparison_id: string | null;
             /** Turn */
             turn: number | null;
+            /**
+             * Judged Again At
+             * @description when a proof given after its putts had them judged again
+             */
+            judged_again_at: string | null;
             /**
              * Started At
              * Format: date-time
@@ -3467,6 +3586,17 @@ export interface components {
              */
             reread_of?: string | null;
             /**
+             * Set Up
+             * @description how the golfer stands, by its name in this lesson
+             * @default as usual
+             */
+            set_up: string;
+            /**
+             * Station Id
+             * @description the plan it is taken on; null: the plan now
+             */
+            station_id?: string | null;
+            /**
              * Taken At
              * Format: date-time
              */
@@ -3491,6 +3621,8 @@ export interface components {
             voided: boolean;
             /** Reread Of */
             reread_of: string | null;
+            /** Set Up */
+            set_up: string;
             /** Way */
             way: ("mirror" | "plumb") | ("string" | "strip");
             /**
@@ -3516,11 +3648,20 @@ export interface components {
         };
         /**
          * EyesSheetOut
-         * @description The looks of a lesson and what they say.
+         * @description The looks of a lesson and what they say: by set-up, and of the one looked at last.
          */
         EyesSheetOut: {
             /** Takes */
             takes: components["schemas"]["EyeTakeOut"][];
+            /** Set Ups */
+            set_ups: components["schemas"]["SetUpEyesOut"][];
+            /**
+             * Set Up
+             * @description the one looked at last
+             */
+            set_up: string;
+            /** @description what a look is read with, before anything is changed */
+            sizes: components["schemas"]["LookSizes"];
             found: components["schemas"]["EyePlace"] | null;
             /** Words */
             words: string[];
@@ -3608,6 +3749,86 @@ export interface components {
             document: {
                 [key: string]: unknown;
             };
+        };
+        /**
+         * FirstLookIn
+         * @description How a true rod looks from a place: as usual, or one lever moved, without a size.
+         */
+        FirstLookIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Lever
+             * @description what was moved; null: the usual place
+             */
+            lever?: ("inside" | "behind" | "tilt" | "chin" | "distance" | "ball") | null;
+            /**
+             * Way
+             * @default plus
+             * @enum {string}
+             */
+            way: "plus" | "minus";
+            /**
+             * Looks
+             * @enum {string}
+             */
+            looks: "left" | "straight" | "right";
+            /**
+             * Playable
+             * @description null while it was not said
+             */
+            playable?: boolean | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /** FirstLookOut */
+        FirstLookOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Lever */
+            lever: ("inside" | "behind" | "tilt" | "chin" | "distance" | "ball") | null;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "plus" | "minus";
+            /**
+             * Place
+             * @description the place in words
+             */
+            place: string;
+            /**
+             * Looks
+             * @enum {string}
+             */
+            looks: "left" | "straight" | "right";
+            /** Playable */
+            playable: boolean | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Voided */
+            voided: boolean;
+        };
+        /** FirstLooksOut */
+        FirstLooksOut: {
+            /** Taken */
+            taken: components["schemas"]["FirstLookOut"][];
+            /** Words */
+            words: string[];
+            /** Places */
+            places: components["schemas"]["HeadPlaceOut"][];
         };
         /** FurtherOut */
         FurtherOut: {
@@ -3754,6 +3975,21 @@ export interface components {
             next: string | null;
             /** Items */
             items: components["schemas"]["GolferLine"][];
+        };
+        /**
+         * HeadPlaceOut
+         * @description A place that can be chosen.
+         */
+        HeadPlaceOut: {
+            /** Lever */
+            lever: ("inside" | "behind" | "tilt" | "chin" | "distance" | "ball") | null;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "plus" | "minus";
+            /** Words */
+            words: string;
         };
         /**
          * ImportLine
@@ -4038,6 +4274,15 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** LeftIn */
+        LeftIn: {
+            /**
+             * Left
+             * @description false takes it up again
+             * @default true
+             */
+            left: boolean;
+        };
         /** LessonIn */
         LessonIn: {
             /**
@@ -4244,6 +4489,26 @@ export interface components {
             name: string;
             /** How */
             how: string;
+        };
+        /**
+         * LookSizes
+         * @description What a look is read with here, before anything is changed: as it was laid, and as it was looked last.
+         */
+        LookSizes: {
+            /** Eye Height M */
+            eye_height_m: number;
+            /** Falls In Percent */
+            falls_in_percent: number;
+            /** Falls Back Percent */
+            falls_back_percent: number;
+            /** Level Doubt Percent */
+            level_doubt_percent: number;
+            /** Seen M */
+            seen_m: number;
+            /** String Height M */
+            string_height_m: number;
+            /** Lean Deg */
+            lean_deg: number;
         };
         /**
          * LooksStraight
@@ -4625,6 +4890,14 @@ export interface components {
             /** Nudges */
             nudges: components["schemas"]["NudgeWords"][];
         };
+        /** PickIn */
+        PickIn: {
+            /**
+             * Station Id
+             * Format: uuid
+             */
+            station_id: string;
+        };
         /**
          * PictureWords
          * @description The answer so far, and what it rests on.
@@ -4666,6 +4939,15 @@ export interface components {
             comfort: number | null;
             /** Trust */
             trust: number | null;
+        };
+        /** PlanIn */
+        PlanIn: {
+            /**
+             * Planned
+             * @description the new planned end, not under the old one
+             * @example 20
+             */
+            planned: number;
         };
         /** PlanPicked */
         PlanPicked: {
@@ -5209,9 +5491,28 @@ export interface components {
             trail?: components["schemas"]["EyeMarkIn"] | null;
             /**
              * Eye Height M
+             * @description this golfer's, over the mirror
              * @default 1.45
              */
             eye_height_m: number;
+            /**
+             * Falls In Percent
+             * @description the mirror's level, falling to the golfer positive
+             * @default 0
+             */
+            falls_in_percent: number;
+            /**
+             * Falls Back Percent
+             * @description falling away from the hole positive
+             * @default 0
+             */
+            falls_back_percent: number;
+            /**
+             * Level Doubt Percent
+             * @description how finely the level was read, standard deviation
+             * @default 0.1
+             */
+            level_doubt_percent: number;
             /**
              * Square M
              * @description gap at the square reference, right end positive; ± 10 mm
@@ -5923,6 +6224,24 @@ export interface components {
             voided: boolean;
         };
         /**
+         * SetUpEyesOut
+         * @description What the looks of one set-up say.
+         */
+        SetUpEyesOut: {
+            /** Name */
+            name: string;
+            /** Takes */
+            takes: number;
+            /** Words */
+            words: string[];
+            vial: components["schemas"]["Vial"];
+            /**
+             * Moved
+             * @description how far from the set-up before, in words; empty for the first
+             */
+            moved: string;
+        };
+        /**
          * SetUpIn
          * @description A set-up as noted.
          */
@@ -6050,6 +6369,11 @@ export interface components {
             position?: {
                 [key: string]: number;
             };
+            /**
+             * Station Id
+             * @description the plan it is asked on; null: the plan now
+             */
+            station_id?: string | null;
         };
         /**
          * SightOut
@@ -6142,6 +6466,8 @@ export interface components {
             position: {
                 [key: string]: number;
             };
+            /** Station Id */
+            station_id: string | null;
             /** Playable */
             playable: boolean;
             /** Comfort */
@@ -6541,10 +6867,23 @@ export interface components {
              */
             string_height_m: number;
             /**
+             * Lean Deg
+             * @description its posts' lean to the golfer, planted on the line
+             * @default 0
+             */
+            lean_deg: number;
+            /**
              * Eye Height M
              * @default 1.45
              */
             eye_height_m: number;
+            /**
+             * Set Up
+             * @default as usual
+             */
+            set_up: string;
+            /** Station Id */
+            station_id?: string | null;
             /**
              * Taken At
              * Format: date-time
@@ -6589,6 +6928,13 @@ export interface components {
              * @default 0.015
              */
             turns_m: number;
+            /**
+             * Set Up
+             * @default as usual
+             */
+            set_up: string;
+            /** Station Id */
+            station_id?: string | null;
             /**
              * Taken At
              * Format: date-time
@@ -7021,6 +7367,14 @@ export interface components {
              */
             voided: boolean;
         };
+        /** VoidFirstLookIn */
+        VoidFirstLookIn: {
+            /**
+             * Voided
+             * @default true
+             */
+            voided: boolean;
+        };
         /** VoidReadingIn */
         VoidReadingIn: {
             /**
@@ -7268,23 +7622,6 @@ export interface components {
             left_mm: number;
             /** Right Mm */
             right_mm: number;
-        };
-        /** PlanIn */
-        libella__api__set__plans__PlanIn: {
-            /**
-             * Station Id
-             * Format: uuid
-             */
-            station_id: string;
-        };
-        /** PlanIn */
-        libella__api__start__blocks__PlanIn: {
-            /**
-             * Planned
-             * @description the new planned end, not under the old one
-             * @example 20
-             */
-            planned: number;
         };
     };
     responses: never;
@@ -9182,7 +9519,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["libella__api__set__plans__PlanIn"];
+                "application/json": components["schemas"]["PickIn"];
             };
         };
         responses: {
@@ -10761,7 +11098,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["libella__api__start__blocks__PlanIn"];
+                "application/json": components["schemas"]["PlanIn"];
             };
         };
         responses: {
@@ -14226,6 +14563,115 @@ export interface operations {
             };
         };
     };
+    sights_leave: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeftIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     sights_felt: {
         parameters: {
             query?: {
@@ -14571,6 +15017,320 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    first_looks_of_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstLooksOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    first_looks_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstLookIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstLooksOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    first_looks_void: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidFirstLookIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstLooksOut"];
                 };
             };
             /** @description Bad Request */

@@ -17,18 +17,22 @@
     breaks: boolean
     /** Levers moved from the usual set-up for this test. */
     position: Record<string, number>
+    /** How it was asked last: the next is asked the same way unless the coach says otherwise. */
+    last: Shapes['SightTestOut'] | undefined
   }
-  let { lessonId, breaks, position = $bindable() }: Props = $props()
+  let { lessonId, breaks, position = $bindable(), last }: Props = $props()
 
   const methods = methodsQuery()
   type Test = Shapes['SightTestOut']
-  let method = $state<Test['method']>('directions')
-  let condition = $state('as usual')
-  let trace = $state<Test['trace']>('as_usual')
-  let eyes = $state<Test['eyes']>('both')
-  let glasses = $state<Test['glasses']>('none')
-  let away_m = $state(2)
-  let toward = $state<Test['toward']>('hole')
+  // svelte-ignore state_referenced_locally
+  const before = last ?? { method: 'directions' as const, condition: 'as usual', trace: 'as_usual' as const, eyes: 'both' as const, glasses: 'none' as const, away_m: 2, toward: 'hole' as const }
+  let method = $state<Test['method']>(before.method)
+  let condition = $state(before.condition)
+  let trace = $state<Test['trace']>(before.trace)
+  let eyes = $state<Test['eyes']>(before.eyes)
+  let glasses = $state<Test['glasses']>(before.glasses)
+  let away_m = $state(before.away_m)
+  let toward = $state<Test['toward']>(before.toward)
 
   const TRACES = choices<Test['trace']>('trace')
   const TOWARD = choices<Test['toward']>('toward')
@@ -36,7 +40,7 @@
   const GLASSES = choices<Test['glasses']>('glasses')
 
   const beginning = createWrite(() =>
-    beginTest({ lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position: $state.snapshot(position), started_at: stamp() }),
+    beginTest({ lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position: $state.snapshot(position), station_id: null, started_at: stamp() }),
   )
   const error = $derived(beginning.error)
   function begin(event: SubmitEvent): void {

@@ -5,6 +5,7 @@
   import { createWrite } from '$lib/data/write.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import NameChoice from '$lib/base/NameChoice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { EyesLook, type Way } from './eyes.svelte'
   import EyesWanted from './EyesWanted.svelte'
@@ -23,6 +24,12 @@
   const eyes = eyesQuery(() => lessonId)
   const sheet = $derived(eyes.data)
   const look = new EyesLook()
+  /** Side by side, the one looked at last first. */
+  const shown = $derived(sheet ? [...sheet.set_ups].sort((one, other) => Number(other.name === sheet.set_up) - Number(one.name === sheet.set_up)) : [])
+  // Sizes come as they are laid; what is changed here stays while the page stands, and with the look for the next.
+  $effect(() => {
+    if (sheet && !look.set_up) look.begin(sheet)
+  })
   const WAYS = choices<Way>('eye_way')
   const voiding = createWrite((it: { id: string; voided: boolean }) => voidTake(lessonId, it))
 </script>
@@ -32,24 +39,33 @@
 {:else if sheet}
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
     <div>
+      <div class="mb-4"><NameChoice label="The set-up that is looked at" names={sheet.set_ups.map((it) => it.name)} bind:value={look.set_up} another="Another set-up…" /></div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} bind:value={look.way} /></div>
       {#if look.way === 'string' || look.way === 'strip'}
-        <SideLook {lessonId} hand={golfer.hand} way={look.way} sightingEye={sheet.sighting_eye} eyeHeight={look.eye_height_m} />
+        <SideLook {lessonId} hand={golfer.hand} way={look.way} sightingEye={sheet.sighting_eye} {look} />
       {:else}
         <MirrorLook {lessonId} hand={golfer.hand} {sheet} {look} />
       {/if}
     </div>
     <div>
-      <Vial vial={sheet.vial} words={sheet.words.join(' ')} />
-      <div class="mt-3 grid gap-1.5" aria-live="polite" data-eye-words>
-        {#each sheet.words as it, n (it)}<p class={n ? '' : 'wide text-xl'}>{it}</p>{/each}
-      </div>
+      {#each shown as it (it.name)}
+        <section class="mb-4 {shown.length > 1 ? 'border-b border-hairline pb-3' : ''}" data-set-up={it.name}>
+          {#if shown.length > 1}<h2 class="label">{it.name}</h2>{/if}
+          <Vial vial={it.vial} words={it.words.join(' ')} size={shown.length > 1 ? 'row' : undefined} />
+          {#if it.name === sheet.set_up}
+            <div class="mt-3 grid gap-1.5" aria-live="polite" data-eye-words>
+              {#each it.words as said, n (said)}<p class={n ? '' : 'wide text-xl'}>{said}</p>{/each}
+            </div>
+          {:else}<p class="mt-1">{it.words[0]}</p>{/if}
+          {#if it.moved}<p class="font-semibold" data-moved>{it.moved}</p>{/if}
+        </section>
+      {/each}
       {#if voiding.error}<div class="mt-3"><Trouble error={voiding.error} /></div>{/if}
       {#if sheet.takes.length}
         <ol class="mt-4" aria-label="Looks, newest first">
           {#each sheet.takes.toReversed() as it (it.id)}
             <li class="flex items-center justify-between gap-3 border-t border-hairline py-1 {it.voided ? 'text-faded line-through' : ''}">
-              <span>{lookWords(it)}{it.reread_of ? ', read again' : ''}</span>
+              <span>{lookWords(it)}{it.reread_of ? ', read again' : ''}{shown.length > 1 ? ` · ${it.set_up}` : ''}</span>
               <button class="button plain" disabled={voiding.isPending} onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}>{it.voided ? 'Restore' : 'Void'}</button>
             </li>
           {/each}

@@ -8,6 +8,7 @@
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
   import { keys } from '$lib/base/keys.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import PercentEntry from '$lib/base/PercentEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
   import Looks from './Looks.svelte'
@@ -39,7 +40,9 @@
     if (card) keeping.mutate(card.id, back ? { onError: back } : {})
   }
   function begin(): void {
-    check.begin(v7(), stamp())
+    if (!eyes.data) return
+    const { eye_height_m, falls_in_percent, falls_back_percent, level_doubt_percent } = eyes.data.sizes
+    check.begin(v7(), stamp(), { eye_height_m, falls_in_percent, falls_back_percent, level_doubt_percent })
     keep(() => (check.id = ''))
   }
   function mark(at: Place): void {
@@ -81,7 +84,7 @@
     <p class="mt-3 text-faded" data-step>Step {step === 'eyes' ? 1 : step === 'square' ? 2 : 3} of 3</p>
   {/if}
   {#if step === 'eyes' && eyes.data}
-    <p class="text-lg"><strong>{check.wanted}:</strong> on a level mirror, the other eye shut; tap where it shows.</p>
+    <p class="text-lg"><strong>{check.wanted}:</strong> on the mirror, the other eye shut; tap where it shows.</p>
     <MirrorTap
       scene={eyes.data.mirror} hand={golfer.hand} wanted={check.wanted} said={placeWords} {mark}
       marks={[
@@ -89,6 +92,11 @@
         { name: 'Trail eye', at: check.trail },
       ]}
     />
+    <div class="mt-3 grid grid-cols-3 items-start gap-x-5" data-mirror-sizes>
+      <PercentEntry label="Mirror falls to the golfer" value={check.sizes.falls_in_percent} error={about(error, 'falls_in_percent')} onvalue={(it) => (check.sizes.falls_in_percent = it)} />
+      <PercentEntry label="Falls away from the hole" value={check.sizes.falls_back_percent} error={about(error, 'falls_back_percent')} onvalue={(it) => (check.sizes.falls_back_percent = it)} />
+      <LengthEntry of="eye_height_m" value={check.sizes.eye_height_m} error={about(error, 'eye_height_m')} onvalue={(it) => (check.sizes.eye_height_m = it)} />
+    </div>
   {:else if step === 'square'}
     <p class="text-lg">Set the putter down on the line as usual, then slide the square reference up. <strong>Which end gaps, and how far?</strong></p>
     <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">

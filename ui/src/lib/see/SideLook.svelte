@@ -6,6 +6,8 @@
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { choices } from '$lib/data/vocabulary.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
+  import type { EyesLook } from './eyes.svelte'
   import { keepLook } from './writes'
 
   interface Props {
@@ -13,11 +15,10 @@
     hand: 'left' | 'right'
     way: 'string' | 'strip'
     sightingEye: '' | 'left' | 'right'
-    eyeHeight: number
+    look: EyesLook
   }
-  let { lessonId, hand, way, sightingEye, eyeHeight }: Props = $props()
+  let { lessonId, hand, way, sightingEye, look }: Props = $props()
 
-  let height = $state(0.3)
   let turns = $state(0.015)
   const keeping = createWrite(keepLook)
   const error = $derived(keeping.error)
@@ -40,9 +41,9 @@
   // A right-handed golfer stands above the line here, so far is down the page.
   const down = $derived(hand === 'right' ? 1 : -1)
 
-  function keep(look: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: Strip }): void {
-    const more = { lesson_id: lessonId, taken_at: stamp() }
-    keeping.mutate(look.way === 'string' ? { ...look, ...more, string_height_m: height, eye_height_m: eyeHeight } : { ...look, ...more, turns_m: turns })
+  function keep(seen: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: Strip }): void {
+    const more = { lesson_id: lessonId, set_up: look.set_up, station_id: null, taken_at: stamp() }
+    keeping.mutate(seen.way === 'string' ? { ...seen, ...more, ...look.string, eye_height_m: look.eye_height_m } : { ...seen, ...more, turns_m: turns })
   }
 </script>
 
@@ -59,8 +60,14 @@
       </button>
     {/each}
   </div>
-  <div class="mt-3 max-w-xs">
-    <LengthEntry of="string_height_m" value={height} error={fault?.about('string_height_m')} onvalue={(it) => (height = it)} />
+  <div class="mt-3 grid grid-cols-2 items-start gap-x-5 gap-y-3 lg:grid-cols-3" data-string-sizes>
+    <LengthEntry of="string_height_m" hint="As it is laid, over the ground." value={look.string.string_height_m} error={fault?.about('string_height_m')} onvalue={(it) => (look.string.string_height_m = it)} />
+    <Stepper
+      label="Posts lean to the golfer" unit="°" hint="Planted on the line; away −." text={String(look.string.lean_deg)} error={fault?.about('lean_deg')}
+      read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))}
+      step={(by) => (look.string.lean_deg = Math.round((look.string.lean_deg + by * 0.1) * 10) / 10)} onvalue={(it) => (look.string.lean_deg = it)}
+    />
+    <LengthEntry of="eye_height_m" value={look.eye_height_m} error={fault?.about('eye_height_m')} onvalue={(it) => (look.eye_height_m = it)} />
   </div>
 {:else}
   <p class="text-lg">The golfer, over the ball: <strong>what does the strip show?</strong></p>

@@ -15,6 +15,20 @@ export class EyesLook {
   level = $state({ falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1 })
   eye_height_m = $state(1.45)
   seen_m = $state(0.005)
+  /** The string as it is laid. */
+  string = $state({ string_height_m: 0.2, lean_deg: 0 })
+  /** How the golfer stands: looks of one set-up are never counted with those of another. */
+  set_up = $state('')
+
+  /** As it was laid, and as it was looked last. */
+  begin({ sizes, set_up }: Pick<Shapes['EyesSheetOut'], 'sizes' | 'set_up'>): void {
+    const { falls_in_percent, falls_back_percent, level_doubt_percent, eye_height_m, seen_m, string_height_m, lean_deg } = sizes
+    this.level = { falls_in_percent, falls_back_percent, level_doubt_percent }
+    this.eye_height_m = eye_height_m
+    this.seen_m = seen_m
+    this.string = { string_height_m, lean_deg }
+    this.set_up = set_up
+  }
 
   /** The eye to be marked next; null when both are. */
   get wanted(): 'Lead eye' | 'Trail eye' | null {
@@ -32,9 +46,9 @@ export class EyesLook {
   told(lesson_id: string, takes: readonly Take[], taken_at: string): Sent<'/api/eye-takes/{id}'> | null {
     const { lead, trail, way } = this
     if (!lead || !trail || way === 'string' || way === 'strip') return null
-    const reread_of = this.rereading ? (rereadable(takes)?.id ?? null) : null
-    const { level, eye_height_m, seen_m } = this
-    return { lesson_id, lead: { ...lead }, trail: { ...trail }, way, reread_of, ...level, eye_height_m, seen_m, taken_at }
+    const reread_of = this.rereading ? (rereadable(takes.filter((it) => it.set_up === this.set_up))?.id ?? null) : null
+    const { level, eye_height_m, seen_m, set_up } = this
+    return { lesson_id, lead: { ...lead }, trail: { ...trail }, way, reread_of, ...level, eye_height_m, seen_m, set_up, station_id: null, taken_at }
   }
 }
 

@@ -42,14 +42,14 @@ describe('a look at the eyes', () => {
 describe('a quick check', () => {
   const begun = () => {
     const check = new QuickCheck()
-    check.begin('id', 'then')
+    check.begin('id', 'then', check.sizes)
     return check
   }
 
   it('goes through its steps, each once the last is done', () => {
     const check = new QuickCheck()
     expect(check.step).toBe('none')
-    check.begin('id', 'then')
+    check.begin('id', 'then', check.sizes)
     expect([check.step, check.wanted]).toEqual(['eyes', 'Lead eye'])
     expect(check.mark(at(0))).toBe(false)
     expect(check.wanted).toBe('Trail eye')

@@ -54,3 +54,11 @@ export function questionQuery(lesson: () => string) {
     refetchIntervalInBackground: true,
   }))
 }
+
+/** First looks: how a true rod looks from where. */
+export function firstLooksQuery(lesson: () => string) {
+  return createQuery(() => ({
+    queryKey: key.firstLooks(lesson()),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/first-looks', { params: { path: { id: lesson() } } })),
+  }))
+}

@@ -14,6 +14,8 @@ export class QuickCheck {
   gap_m = $state(0)
   squared = $state(false)
   answers = $state.raw<Look[]>([])
+  /** What the mirror is read with: its own level, and this golfer's eyes over it. */
+  sizes = $state({ eye_height_m: 1.45, falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1 })
 
   get step(): Step {
     if (!this.id) return 'none'
@@ -26,8 +28,9 @@ export class QuickCheck {
     return this.lead ? 'Trail eye' : 'Lead eye'
   }
 
-  begin(id: string, at: string): void {
+  begin(id: string, at: string, sizes: QuickCheck['sizes']): void {
     this.id = id
+    this.sizes = sizes
     this.startedAt = at
     this.unmark()
     this.squared = false
@@ -60,7 +63,7 @@ export class QuickCheck {
       lesson_id, card_id,
       lead: both ? this.lead : null,
       trail: both ? this.trail : null,
-      eye_height_m: 1.45,
+      ...this.sizes,
       square_m: this.squared ? this.gap_m : null,
       answers: this.answers,
       taken_at: this.startedAt,

@@ -1,7 +1,7 @@
 /** What See has the server keep. */
 import { v7 } from 'uuid'
 import { inUnits, key, units } from '$lib/data/key'
-import { pathInUnits, put, remove, type Sent } from '$lib/data/letter'
+import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 
 export const eyesThing = (lesson: string) => `eyes ${lesson}`
 const eyesOf = (lesson: string) => ({ thing: eyesThing(lesson), answers: inUnits(key.eyes(lesson)), renews: [key.map(lesson), key.lesson(lesson)] })
@@ -63,3 +63,14 @@ export const keepCard = (golfer: string, body: Sent<'/api/set-up-cards/{id}'>) =
 /** The whole of a quick check so far. */
 export const keepCheck = (id: string, body: Sent<'/api/quick-checks/{id}'>) =>
   put('/api/quick-checks/{id}', { ...pathInUnits(id), body }, { thing: `check ${id}`, words: 'The quick check', whole: true, renews: [key.checks(body.lesson_id)] })
+
+const firstThing = (lesson: string) => `first looks ${lesson}`
+const ofFirst = (lesson: string) => ({ thing: firstThing(lesson), answers: key.firstLooks(lesson), renews: [key.lesson(lesson)] })
+/** How a true rod looks from a place; said again, whether it can be played from there. */
+export const keepFirstLook = ({ id, ...body }: Sent<'/api/first-looks/{id}'> & { id: string }) =>
+  put('/api/first-looks/{id}', { ...path(id), body }, { ...ofFirst(body.lesson_id), words: 'The first look' })
+export const voidFirstLook = (lesson: string, it: { id: string; voided: boolean }) =>
+  put('/api/first-looks/{id}/voided', { ...path(it.id), body: { voided: it.voided } }, { ...ofFirst(lesson), words: 'Voiding a first look' })
+/** A test left before it told anything counts nowhere; it can be taken up again. */
+export const leaveTest = (lesson: string, id: string, left: boolean) =>
+  put('/api/sight-tests/{id}/left', { ...pathInUnits(id), body: { left } }, whole(lesson, id, left ? 'Leaving the test' : 'Taking the test up again'))

@@ -6,6 +6,7 @@ Revises: 0016
 
 import sqlalchemy as sa
 from alembic import op
+from sqlalchemy.dialects.postgresql import JSONB
 
 revision = "0017"
 down_revision = "0016"
@@ -35,11 +36,54 @@ def upgrade() -> None:
             ["studio_id", "station_id"],
             ["studio_id", "id"],
         )
+    op.create_table(
+        "first_look",
+        sa.Column("studio_id", sa.Uuid(), nullable=False),
+        sa.Column("id", sa.Uuid(), nullable=False),
+        sa.Column("lesson_id", sa.Uuid(), nullable=False),
+        sa.Column("raw", JSONB(), nullable=False),
+        sa.Column("taken_at", sa.DateTime(timezone=True), nullable=False),
+        sa.Column("recorded_at", sa.DateTime(timezone=True), server_default=sa.func.now(), nullable=False),
+        sa.Column("voided", sa.Boolean(), server_default=sa.text("false"), nullable=False),
+        sa.Column("station_id", sa.Uuid(), nullable=True),
+        sa.ForeignKeyConstraint(
+            ["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"], name="fk_first_look_studio_id_lesson_id"
+        ),
+        sa.ForeignKeyConstraint(
+            ["studio_id", "station_id"], ["station.studio_id", "station.id"], name="fk_first_look_studio_id_station_id"
+        ),
+        sa.PrimaryKeyConstraint("studio_id", "id", name="pk_first_look"),
+    )
+    op.create_index(
+        "ix_first_look_studio_id_lesson_id_taken_at_id", "first_look", ["studio_id", "lesson_id", "taken_at", "id"]
+    )
+    op.execute("""
+        create function touched_first_look() returns trigger language plpgsql as $$
+        begin
+            if current_setting('libella.quiet', true) = 'on' then
+                return null;
+            end if;
+            insert into golfer_revision (studio_id, golfer_id, revision)
+                select it.studio_id, it.golfer_id, nextval('revision')
+                from (select distinct l.studio_id, l.golfer_id from changed c
+                      join lesson l on l.studio_id = c.studio_id and l.id = c.lesson_id order by 1, 2)
+                     it (studio_id, golfer_id)
+                on conflict (studio_id, golfer_id) do update set revision = excluded.revision;
+            return null;
+        end $$
+    """)
+    for event in ("insert", "update"):
+        op.execute(f"""
+            create trigger touched_by_{event} after {event} on first_look
+            referencing new table as changed for each statement execute function touched_first_look()
+        """)
     for table in _IN_A_SET_UP:
         op.add_column(table, sa.Column("set_up", sa.String(), nullable=False, server_default="as usual"))
 
 
 def downgrade() -> None:
+    op.drop_table("first_look")
+    op.execute("drop function touched_first_look()")
     for table in _IN_A_SET_UP:
         op.drop_column(table, "set_up")
     for table in _ON_A_PLAN:

@@ -6,6 +6,8 @@
   import { aimChoicesQuery, aimQuery } from '$lib/aim/queries.svelte'
   import type { Shapes } from '$lib/data/client'
   import { lessonQuery } from '$lib/data/queries.svelte'
+  import { named as cueNamed } from '$lib/data/vocabulary.svelte'
+  import ProveLine from '$lib/set/ProveLine.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
 
@@ -16,6 +18,10 @@
   let current = $state('')
   const sheets = $derived(aim.data?.sheets ?? [])
   const open = $derived(sheets.find((it) => it.series.id === current))
+  const setUps = $derived([...new Set(sheets.map((it) => it.series.set_up))])
+  const plans = $derived(lesson.data?.stations ?? [])
+  const planNow = $derived(plans.find((it) => it.current))
+  let proving = $state(false)
   const named = (it: Shapes['AimSheetOut']) => choices.data?.links.find((one) => one.link === it.series.link)?.name ?? ''
 </script>
 
@@ -29,7 +35,7 @@
       <h1 class="wide mb-4 border-b-2 border-ink pb-1 text-xl">Where does the face aim?</h1>
       <BeginSeries
         lessonId={id} laserRead={Boolean(lesson.data?.lesson.laser_read_at)} natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
-        begun={(series) => (current = series)}
+        tools={aim.data.tools} {setUps} begun={(series) => (current = series)}
       />
       {#if sheets.length}
         <div class="mt-6 border-t-2 border-ink pt-3" data-sum>
@@ -38,12 +44,20 @@
           {#if aim.data.aid}<p class="mt-1">{aim.data.aid}</p>{/if}
         </div>
       {/if}
+      {#if planNow && sheets.length && !planNow.proved}
+        <p class="mt-4 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
+          <span class="flex-1 font-semibold">{planNow.proof_words}</span>
+          <button class="button" onclick={() => (proving = true)}>Prove the line…</button>
+        </p>
+        <ProveLine bind:open={proving} lessonId={id} putt={planNow} station={async () => planNow.id} />
+      {/if}
       {#each sheets.toReversed() as it (it.series.id)}
         <article class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2" data-aim-series>
           <div>
-            <p class="text-faded">{named(it)} · {it.series.cue}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series.planned}</p>
+            <p class="text-faded">{named(it)} · {cueNamed('cue', it.series.cue)} · {it.series.set_up}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series.planned}</p>
             <p class="wide text-lg">{it.found.headline}</p>
             <p>{it.found.meaning}</p>
+            {#if it.series.station_id && it.series.station_id !== planNow?.id}<p class="text-sm text-faded" data-plan-of>Read on another plan: {plans.find((one) => one.id === it.series.station_id)?.words}.</p>{/if}
           </div>
           <div>
             <Vial vial={it.found.vial} words={it.found.headline} size="row" />

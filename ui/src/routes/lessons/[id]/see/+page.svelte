@@ -13,21 +13,36 @@
   import Choice from '$lib/base/Choice.svelte'
   import { lessonQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
-  import { sightsQuery } from '$lib/see/queries.svelte'
-  import { askOn } from '$lib/see/writes'
+  import { leversQuery, sightsQuery } from '$lib/see/queries.svelte'
+  import { askOn, leaveTest } from '$lib/see/writes'
+  import FirstLook from '$lib/see/FirstLook.svelte'
+  import ProveLine from '$lib/set/ProveLine.svelte'
+  import type { Shapes } from '$lib/data/client'
 
   const id = $derived(page.params.id ?? '')
   const sights = sightsQuery(() => id)
   const lesson = lessonQuery(() => id)
+  const levers = leversQuery()
   const PARTS = [
+    { value: 'first' as const, words: 'First look' },
     { value: 'straight' as const, words: 'What looks straight' },
     { value: 'eyes' as const, words: 'Where the eyes are' },
     { value: 'map' as const, words: 'What moves it' },
     { value: 'check' as const, words: 'Quick check' },
   ]
-  let part = $state<(typeof PARTS)[number]['value']>('straight')
+  let part = $state<(typeof PARTS)[number]['value']>('first')
   let position = $state<Record<string, number>>({})
-  const putt = $derived(lesson.data?.stations.at(-1))
+  const plans = $derived(lesson.data?.stations ?? [])
+  const putt = $derived(plans.find((it) => it.current))
+  let proving = $state(false)
+  let leftTest = $state('')
+  const takingUp = createWrite((test: string) => leaveTest(id, test, false), () => (leftTest = ''))
+  /** A place in words, as far as a lever is usually moved: the coach says how far before the test begins. */
+  function askThere(it: Shapes['FirstLookOut']): void {
+    const lever = levers.data?.find((one) => one.lever === it.lever)
+    position = lever ? { [lever.lever]: lever.step * 5 * (it.way === 'plus' ? 1 : -1) } : {}
+    part = 'straight'
+  }
   const breaks = $derived(Boolean(putt && (putt.falls_forward_percent || putt.falls_right_percent)))
   const tests = $derived(sights.data?.tests ?? [])
   const open = $derived(tests.findLast((it) => !it.test.ended_at))
@@ -37,7 +52,19 @@
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
   {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={part} /></div>{/if}
-  {#if part === 'eyes' && !open && lesson.data}
+  {#if putt && !putt.proved && !open && part !== 'check'}
+    <p class="mb-4 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
+      <span class="flex-1 font-semibold">{putt.proof_words}</span>
+      <button class="button" onclick={() => (proving = true)}>Prove the line…</button>
+    </p>
+    <ProveLine bind:open={proving} lessonId={id} {putt} station={async () => putt.id} />
+  {/if}
+  {#if leftTest && !open}
+    <p class="mb-4 flex items-center justify-between gap-3" role="status">The test was left; nothing of it counts. <button class="button" onclick={() => takingUp.mutate(leftTest)}>Take it up again</button></p>
+  {/if}
+  {#if part === 'first' && !open && lesson.data}
+    <FirstLook lessonId={id} hand={lesson.data.golfer.hand} askAt={askThere} />
+  {:else if part === 'eyes' && !open && lesson.data}
     <EyesPart lessonId={id} golfer={lesson.data.golfer} />
   {:else if part === 'map' && !open && lesson.data}
     <MapPart
@@ -53,20 +80,21 @@
     <Trouble error={sights.error} again={() => sights.refetch()} />
   {:else if sights.data}
     {#if open}
-      <Asking sight={open} />
+      <Asking sight={open} left={(test) => (leftTest = test)} />
     {:else}
       <h1 class="wide border-b-2 border-ink pb-1 text-xl">What looks straight to this golfer?</h1>
       <p class="mt-2 mb-4 max-w-2xl">
         Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is laid at angles that
         Libella knows and the golfer doesn’t.
       </p>
-      <BeginTest lessonId={id} {breaks} bind:position />
+      <BeginTest lessonId={id} {breaks} bind:position last={tests.at(-1)?.test} />
     {/if}
     {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>{sights.data.compared}</p>{/if}
     {#if !open}
       {#each shown as it (it.test.id)}
         <article class="mt-6 border-t border-hairline pt-4" data-sight>
           <p class="text-faded">{it.under} · {it.found.trials} answers</p>
+          {#if it.test.station_id && it.test.station_id !== putt?.id}<p class="text-sm text-faded" data-plan-of>Asked on another plan: {plans.find((one) => one.id === it.test.station_id)?.words}.</p>{/if}
           <h2 class="wide mt-1 text-xl" data-headline>{it.words.headline}</h2>
           <div class="mt-2 grid items-center gap-5 md:grid-cols-2">
             <Vial vial={it.vial} words={it.words.headline} size="row" />

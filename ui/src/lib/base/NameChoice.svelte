@@ -1,0 +1,47 @@
+<!-- One of the names used so far, or another, typed once. -->
+<script lang="ts">
+  import Choice from './Choice.svelte'
+
+  interface Props {
+    label: string
+    names: string[]
+    value: string
+    /** What the button says that asks for another. */
+    another: string
+  }
+  let { label, names, value = $bindable(), another }: Props = $props()
+
+  const OTHER = '\n'
+  let typing = $state(false)
+  let typed = $state('')
+  const offered = $derived([...new Set([...names, value])])
+  function take(): void {
+    if (typed.trim()) value = typed.trim()
+    typed = ''
+    typing = false
+  }
+</script>
+
+<div>
+  <Choice
+    {label}
+    options={[...offered.map((it) => ({ value: it, words: it })), { value: OTHER, words: another }]}
+    bind:value={() => (typing ? OTHER : value), (it) => {
+      typing = it === OTHER
+      if (!typing) value = it
+    }}
+  />
+  {#if typing}
+    <form
+      class="mt-1.5 flex max-w-md gap-2"
+      onsubmit={(event) => {
+        event.preventDefault()
+        take()
+      }}
+    >
+      <!-- svelte-ignore a11y_autofocus (it was just asked for) -->
+      <input class="entry" aria-label={another.replace('…', '')} bind:value={typed} maxlength="80" autofocus required />
+      <button class="button shrink-0">Take it</button>
+    </form>
+  {/if}
+</div>
