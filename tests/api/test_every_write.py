@@ -58,6 +58,11 @@ def write(kind: str, ids: dict) -> Write:
         "sight trial": Write(
             "sight-trials", {"test_id": ids["test"], "raw": raw, "taken_at": now()}, f"/lessons/{lesson}/sights"
         ),
+        "first look": Write(
+            "first-looks",
+            here | {"lever": "chin", "looks": "left", "taken_at": now()},
+            f"/lessons/{lesson}/first-looks",
+        ),
         "set-up": Write(
             "set-ups", here | {"values": {"stance_m": 0.31}, "taken_at": now()}, f"/lessons/{lesson}/stand"
         ),
@@ -83,7 +88,7 @@ def write(kind: str, ids: dict) -> Write:
 
 
 KINDS = [
-    "block", "eye take", "string look", "sight test", "sight trial", "set-up", "card", "check", "comparison", "sensor",
+    "block", "eye take", "string look", "first look", "sight test", "sight trial", "set-up", "card", "check", "comparison", "sensor",
     "aim set", "set-down",
 ]  # fmt: skip
 

@@ -96,3 +96,32 @@ def test_a_reading_that_is_none_is_refused(coach):
     assert read(coach, aim_set, {"angle_deg": 80, "seen_deg": 0.5}, 422)["errors"][0]["field"] == "angle_deg"
     coach.put(f"/lessons/{lesson['id']}/end", ended_at=now())
     assert begin(coach, lesson, status=409)
+
+
+def test_the_face_is_read_with_the_sizes_as_laid_which_are_there_again(coach):
+    lesson = coach.lesson()
+    laser = {"kind": "putter_laser", "sizes": {"distance_m": 4.0}}
+    coach.station(lesson["id"], "peg_gate", distance_m=5.0, aids=[laser])
+    coach.put(f"/lessons/{lesson['id']}/laser-cautions")
+    tools = coach.get(f"/lessons/{lesson['id']}/aim")["tools"]
+    assert next(iter(tools)) == "putter_laser" and tools["putter_laser"]["distance_m"] == 4.0
+    aim_set = begin(coach, lesson, kind="putter_laser", sizes=tools["putter_laser"], set_up="grip down")
+    assert (aim_set["sizes"]["distance_m"], aim_set["set_up"]) == (4.0, "grip down")
+    for _ in range(7):
+        table = read(coach, aim_set, {"offset_m": 0.07})
+    # 70 mm at a throw of 4 m is 1.0°: at the laser's usual throw it would be read as more.
+    assert table["sheets"][0]["found"]["summary"]["bias"]["value"] == pytest.approx(1.0, abs=0.1)
+    later = coach.lesson(lesson["golfer_id"])
+    assert coach.get(f"/lessons/{later['id']}/aim")["tools"]["putter_laser"]["distance_m"] == 4.0
+
+
+def test_aim_and_start_are_joined_without_a_sensor(coach):
+    lesson = coach.lesson()
+    block = coach.block(lesson=lesson)
+    for _ in range(8):
+        coach.putt(block["id"], {"offset_m": -0.015})
+    degrees(coach, lesson, "face", [3.0, 3.5, 3.5, 3.0, 3.5, 3.0, 3.5])
+    chain = next(it for it in coach.get(f"/blocks/{block['id']}/tables")["tables"] if it["title"] == "Every link")
+    assert [it["name"] for it in chain["rows"]] == ["Face at address", "Start"]
+    assert "At the address" not in chain["words"] and "At address the face aims 3" in chain["words"]
+    assert "left" in chain["rows"][0]["cells"][-1] and "compensation" in chain["words"]

@@ -77,3 +77,54 @@ def test_an_ended_lesson_takes_no_look(coach):
     lesson = coach.lesson()
     coach.put(f"/lessons/{lesson['id']}/end", ended_at=now())
     keep(coach, lesson, status=409)
+
+
+def test_looks_before_and_after_a_move_are_told_apart_and_stand_side_by_side(coach):
+    lesson = coach.lesson()
+    for inside in (0.0, 0.002, -0.002):
+        keep(coach, lesson, inside=inside)
+    for inside in (0.038, 0.04, 0.042):
+        sheet = keep(coach, lesson, inside=inside, set_up="closer")
+    assert [(it["name"], it["takes"]) for it in sheet["set_ups"]] == [("as usual", 3), ("closer", 3)]
+    assert sheet["set_up"] == "closer" and sheet["found"]["inside"]["value"] == pytest.approx(40, abs=3)
+    # Each by itself: nothing wanders by what was moved on purpose.
+    assert sheet["found"]["wander"]["value"] < 10
+    assert sheet["set_ups"][0]["moved"] == "" and "further in than “as usual”" in sheet["set_ups"][1]["moved"]
+    first = sheet["takes"][0]["id"]
+    body = look() | {"lesson_id": lesson["id"], "taken_at": now(), "set_up": "closer", "reread_of": first}
+    coach.put(f"/eye-takes/{uuid6.uuid7()}", 409, **body)
+    coach.put(f"/lessons/{lesson['id']}/end", ended_at=now())
+
+
+def test_a_look_is_read_with_the_sizes_as_laid_and_as_looked_last(coach):
+    lesson = coach.lesson()
+    string = {"kind": "elevated_string", "sizes": {"string_height_m": 0.2, "lean_deg": 1.5, "eye_height_m": 1.6}}
+    coach.station(lesson["id"], "peg_gate", aids=[string])
+    sizes = coach.get(f"/lessons/{lesson['id']}/eyes")["sizes"]
+    assert (sizes["string_height_m"], sizes["lean_deg"], sizes["eye_height_m"]) == (0.2, 1.5, 1.6)
+    keep(coach, lesson, falls_in_percent=0.8, eye_height_m=1.38)
+    sizes = coach.get(f"/lessons/{lesson['id']}/eyes")["sizes"]
+    assert (sizes["falls_in_percent"], sizes["eye_height_m"]) == (0.8, 1.38)
+    # The mirror lies elsewhere next time; the golfer's eyes are where they were.
+    later = coach.lesson(lesson["golfer_id"])
+    sizes = coach.get(f"/lessons/{later['id']}/eyes")["sizes"]
+    assert (sizes["falls_in_percent"], sizes["eye_height_m"]) == (0.0, 1.38)
+
+
+def test_an_upright_string_is_warned_of_where_these_eyes_need_it_leant(coach):
+    lesson = coach.lesson()
+    string = {"kind": "elevated_string", "sizes": {}}
+    station = coach.station(lesson["id"], "peg_gate", aids=[string])
+    body = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate", "lesson_id": lesson["id"]}
+
+    def seen(lean):
+        aids = [string | {"sizes": {"lean_deg": lean}}]
+        return coach.client.post("/api/stations/preview", json=body | {"aids": aids}).json()["string"]
+
+    assert station["aids"] and seen(0.0) is None, "nobody's eyes were measured"
+    for inside in (0.049, 0.05, 0.051):
+        keep(coach, lesson, inside=inside)
+    told = seen(0.0)
+    assert "wrong picture" in told["words"] and told["offer"].startswith("Lean the posts") and told["lean_deg"] > 0
+    assert seen(told["lean_deg"]) is None
+    assert seen(-told["lean_deg"])["lean_deg"] == told["lean_deg"]

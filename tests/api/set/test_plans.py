@@ -1,4 +1,4 @@
-"""The plans of a lesson and the proof of their lines: kept as edited, proved by what was measured, read by every step."""
+"""The plans of a lesson and the proof of their lines: kept as edited, proved by what was measured."""
 
 import pytest
 import uuid6
@@ -89,7 +89,7 @@ def test_a_proof_given_later_judges_what_was_read_again_and_says_so(coach):
     lesson = coach.lesson()
     station = lay(coach, lesson, rig_sizes_m={"distance_m": 1.0})
     block = block_on(coach, station)
-    reading = [coach.putt(block["id"], {"offset_m": 0.03}) for _ in range(8)][0]
+    reading, *_ = [coach.putt(block["id"], {"offset_m": 0.03}) for _ in range(8)]
     before = coach.judged(block["id"])
     assert not before["block"]["proved"] and before["block"]["judged_again_at"] is None
     # The laid line lies 10 mm right of true at 2 m: at the board, half as far.

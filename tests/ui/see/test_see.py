@@ -10,6 +10,7 @@ from ..start.test_main_flow import own_lesson
 def to_see(page: Page, name: str) -> None:
     own_lesson(page, name)
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name="See").click()
+    page.get_by_role("radio", name="What looks straight").click()
     expect(page.get_by_role("heading", name="What looks straight to this golfer?")).to_be_visible()
 
 

@@ -83,6 +83,12 @@ class ImportKept(Kept):
     taken_at: datetime | None
 
 
+class MadeLesson(Kept):
+    id: UUID
+    place: str
+    started_at: datetime
+
+
 class ImportLine(ImportKept):
     """A file, and the work on it."""
 
@@ -97,6 +103,7 @@ class ImportLine(ImportKept):
     first_at: datetime | None
     last_at: datetime | None
     why: str
+    made: list[MadeLesson] = Field(description="the lessons it made, newest first, the first 20")
 
 
 class ImportOut(ImportLine):
@@ -130,7 +137,7 @@ def of_golfer(desk: AtDesk, id: UUID) -> list[ImportLine]:
     """A golfer's files, newest first."""
     works = file_work.work_on(desk, [it.id for it in imports.imports_of(desk, id)])
     rows = imports.imports_of(desk, id)
-    return [_line(it, works.get(it.id, Work())) for it in rows]
+    return [_line(desk, it, works.get(it.id, Work())) for it in rows]
 
 
 @router.get("/imports/{id}")
@@ -201,10 +208,10 @@ def redo(desk: AtDesk, id: UUID) -> ImportLine:
 def _told(desk: Desk, id: UUID) -> ImportLine:
     # The work is looked up first: what it tells to be done is then found done.
     work = file_work.work_on(desk, [id]).get(id, Work())
-    return _line(imports.file_import(desk, id), work)
+    return _line(desk, imports.file_import(desk, id), work)
 
 
-def _line(row: KeptFileImport, work: Work) -> ImportLine:
+def _line(desk: Desk, row: KeptFileImport, work: Work) -> ImportLine:
     found = work.found
     return ImportLine(
         **dict(ImportKept.model_validate(row)),
@@ -219,6 +226,7 @@ def _line(row: KeptFileImport, work: Work) -> ImportLine:
         first_at=found.first_at,
         last_at=found.last_at,
         why=work_words(work),
+        made=[MadeLesson.model_validate(it) for it in imports.lessons_made(desk, row.id)],
     )
 
 

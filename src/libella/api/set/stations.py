@@ -13,6 +13,7 @@ from ...core.green.capture import Capture
 from ...core.green.putt import Target
 from ...core.green.read import Read
 from ...core.instruments import Measures, Rig, Sight, usual_sizes
+from ...core.instruments.elevated_string import ElevatedString
 from ...core.instruments.rig import Fit
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
@@ -20,6 +21,10 @@ from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
 from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, USUAL_DOUBT_M, Proof, Way
 from ...core.set.proposal import propose
+from ...core.set.station import Station
+from ...core.set.string_fit import string_fit
+from ...lessons.desk.desk import Desk
+from ...lessons.see.eyes import eye_sheet
 from ...lessons.set import bag
 from ...lessons.set.plans import with_proof_of
 from ...lessons.set.stations import AidEntry, StationEntry
@@ -28,6 +33,7 @@ from ...words.set.objections import Objection, objection_words
 from ...words.set.proof import HOW, WAYS
 from ...words.set.sight import RemedyWords, remedy_words, sight_words
 from ...words.set.station import change_words, proposal_words, station_words
+from ...words.set.string import fit_words, lean_words
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, Words40
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
@@ -76,6 +82,7 @@ class PlannedIn(LaidIn):
 
 
 class PreviewIn(PlannedIn):
+    lesson_id: UUID | None = Field(default=None, description="whose eyes, as measured in it, a string is held against")
     level: Level = "club"
 
 
@@ -137,6 +144,14 @@ class RigSightOut(BaseModel):
         )
 
 
+class StringOffer(BaseModel):
+    """A string that shows the eyes measured in the lesson a wrong picture, and what would make it true."""
+
+    words: str
+    offer: str
+    lean_deg: float
+
+
 class Preview(BaseModel):
     """A station drawn and judged before it is laid."""
 
@@ -150,6 +165,7 @@ class Preview(BaseModel):
     sight: RigSightOut
     remedies: tuple[RemedyWords, ...] = Field(description="on a break: where the rig punishes no good putt")
     objections: tuple[Objection, ...]
+    string: StringOffer | None
     stage: Scene
     side: Scene | None = Field(description="the side elevation, where heights matter")
     entry: EntryPicture
@@ -179,6 +195,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         sight=RigSightOut.of(station.sight(bag.spreads(desk)[plan.level], units), units),
         remedies=tuple(change_words(it, units) for it in station.remedies),
         objections=tuple(objection_words(it, units) for it in station.objections(plan.hand)),
+        string=_string(desk, station, plan.lesson_id, units),
         stage=from_above(station, plan.hand, units),
         side=from_side(station, units),
         entry=entry_picture(station.rig, station.zones(units), units),
@@ -190,6 +207,17 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         cautions=station.cautions,
         laser=station.has_laser,
     )
+
+
+def _string(desk: Desk, station: Station, lesson_id: UUID | None, units: Units) -> StringOffer | None:
+    string = next((it for it in station.aids if isinstance(it, ElevatedString)), None)
+    if string is None or lesson_id is None:
+        return None
+    found = eye_sheet(desk, lesson_id).found
+    fit = string_fit(string, found.inside) if found and found.behind else None
+    if fit is None or not fit.wrong:
+        return None
+    return StringOffer(words=fit_words(fit, units), offer=lean_words(fit), lean_deg=fit.lean_deg)
 
 
 class WantedIn(PuttIn):

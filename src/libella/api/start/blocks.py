@@ -103,6 +103,7 @@ class NoteOut(BaseModel):
     low_word: str
     high_word: str
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
+    told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
 
 
 @router.get("/notes")
@@ -116,6 +117,7 @@ def notes() -> list[NoteOut]:
             options=dict(it.options),
             when=it.when,
             columns=it.columns,
+            told_by=it.told_by,
             unit=it.bounds.unit if it.bounds else "",
             low=it.bounds.low if it.bounds else 0.0,
             high=it.bounds.high if it.bounds else 0.0,

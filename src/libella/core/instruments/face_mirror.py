@@ -24,7 +24,7 @@ class FaceMirror(Thrown):
         slides="Where the laser's spot lies on the ruler",
         guides=False,
         tells="Where the face points at address, twice as finely as a laser on the putter: a mirror doubles it.",
-        cannot="Anything while the laser can reach a face. Nothing of the stroke.",
+        cannot="What the stroke does. While a face could come into the beam it is not read at all.",
         read="Set the putter down without a stroke; read where the returned spot stands, from its square place.",
         mistakes=(
             "The mirror not flat on the face.",

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from typing import Final, Literal
 
 import numpy as np
+from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate, around, estimated, normal
 from ..certainty.verdict import Verdict
@@ -98,7 +99,8 @@ def chain(
     if len(found) < 2:
         return ()
     columns = ("putts", "bias", "spread", "to_the_next")
-    tables = [TableFacts("chain", columns, tuple(found), _compensation(putts, window))]
+    joined = _joined(putts, aimed, doubt)
+    tables = [TableFacts("chain", columns, tuple(found), joined or _compensation(putts, window))]
     both = [it for it in putts if it.face_impact_deg is not None and it.path_deg is not None]
     if both:
         tables.append(_face_and_path(both, declared.k, hand, declared.model))
@@ -125,7 +127,8 @@ def _links(
     if aimed.to_mark:
         rows.append(_told("to_mark", aimed.to_mark, None))
     if aimed.face and not aim:
-        rows.append(_told("face_address", aimed.face, None))
+        to_start = None if impact or not starts else _less(_bias(_starts(starts, noise_deg, shared_deg)), aimed.face)
+        rows.append(_told("face_address", aimed.face, to_start))
     if aim:
         rows.append(_row("face_address", aim, _of(aim, START, u), window, _bias(delivery)))
     if stroke:
@@ -200,6 +203,34 @@ class ChainFound:
     aim: Estimate | None = None
     delivery: Estimate | None = None
     pairs: PuttByPutt | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Joined:
+    """Aim and start where no sensor read the face: joined in their means, for they were read apart.
+
+    Attributes
+    ----------
+    aim, start : where the face aims at set-downs, and where the putts start, degrees
+    turned : what lies between the two: stroke, path and strike together
+    opposite : chance that what lies between takes back what the aim is off
+    """
+
+    aim: Estimate
+    start: Estimate
+    turned: Estimate
+    opposite: float
+
+
+def _joined(putts: Sequence[Delivered], aimed: Aimed, doubt: RigDoubt) -> Joined | None:
+    if aimed.face is None or len(putts) < FEWEST or any(it.face_impact_deg is not None for it in putts):
+        return None
+    start = _bias(_starts([it.start for it in putts], doubt.noise_deg, doubt.shared_deg))
+    turned = _less(start, aimed.face)
+    if start is None or turned is None:
+        return None
+    right, back = (float(ndtr(it.value / max(it.sd, 1e-9))) for it in (aimed.face, turned))
+    return Joined(aimed.face, start, turned, max(min(right, 1 - back), min(1 - right, back)))
 
 
 def _compensation(putts: Sequence[Delivered], window: Window) -> ChainFound:

@@ -154,7 +154,7 @@ def prove(
         if len(evidence.measured) < FEWEST_MEASURED:
             raise OutOfLimits("measured", "too_few_measured", fewest=FEWEST_MEASURED)
         off = [it.beside_m * line.rig_at_m / it.at_m for it in evidence.measured]
-        offset, scatter = mean(off), stdev(off) / math.sqrt(len(off))
+        offset, scatter = OFFSET.check("measured", "found_beside", mean(off)), stdev(off) / math.sqrt(len(off))
     doubt = math.hypot(USUAL_DOUBT_M[way], scatter)
     return replace(found, way=way, offset_m=offset, doubt_m=doubt, evidence=evidence)
 

@@ -25,6 +25,7 @@ class Note:
     low_word, high_word : of a size, the names of minus and plus
     table : which table tells of it: one of its own kind, how often each option, or the sizes read off
     needs_hole : it tells what became of the ball at the hole
+    told_by : measures of a stroke that tell it: where a sensor sends one, nobody is asked
     """
 
     label: str
@@ -38,6 +39,7 @@ class Note:
     high_word: str = ""
     table: Literal["own", "counts", "sizes"] = "counts"
     needs_hole: bool = False
+    told_by: tuple[str, ...] = ()
 
 
 NOTES: Final[dict[str, Note]] = {
@@ -64,6 +66,7 @@ NOTES: Final[dict[str, Note]] = {
         },
         columns=3,
         table="own",
+        told_by=("strike_toe_mm",),
     ),
     "roll": Note(
         "Roll",
@@ -74,6 +77,7 @@ NOTES: Final[dict[str, Note]] = {
         "Path",
         "Which way did the head travel?",
         {"out_to_in": "out to in", "neutral": "neutral", "in_to_out": "in to out"},
+        told_by=("path_deg",),
     ),
     "path_deg": Note(
         "Path in degrees",
@@ -83,6 +87,7 @@ NOTES: Final[dict[str, Note]] = {
         low_word="left",
         high_word="right",
         table="sizes",
+        told_by=("path_deg",),
     ),
     "touch": Note(
         "Touch",

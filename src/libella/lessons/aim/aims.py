@@ -88,7 +88,7 @@ class AimTable:
     sum: AimSum
     aid: Moved | None
     tools: Mapping[str, Mapping[str, float]]
-    """Sizes of the instruments that read the face, by kind: as laid here, else as read with last; the likeliest first."""
+    """Sizes of what reads the face, by kind: as laid here, else as read with last; the likeliest first."""
 
 
 def begin_series(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSeries:

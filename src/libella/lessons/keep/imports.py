@@ -20,7 +20,7 @@ from ...store.tables import BlockRow, ColumnMapRow, FileImportRow, GolferRow, Le
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotYet
 from ..set.stations import StationEntry, laid_values
-from ..values import KeptFileImport, KeptGolfer, value_of, values_of
+from ..values import KeptFileImport, KeptGolfer, KeptLesson, value_of, values_of
 
 MOST_BLOCKS = 2000
 _TOGETHER = 5000
@@ -101,6 +101,21 @@ def taken_before(desk: Desk, row: KeptFileImport) -> datetime | None:
     )
     with desk.transaction() as session:
         return session.scalar(query)
+
+
+MOST_TOLD = 20
+
+
+def lessons_made(desk: Desk, id: UUID) -> Sequence[KeptLesson]:
+    """The lessons a file made, newest first, the first `MOST_TOLD`; none where it was undone."""
+    query = (
+        select(LessonRow)
+        .where(LessonRow.studio_id == desk.studio_id, LessonRow.file_import_id == id, LessonRow.voided_at.is_(None))
+        .order_by(LessonRow.started_at.desc(), LessonRow.id.desc())
+        .limit(MOST_TOLD)
+    )
+    with desk.transaction() as session:
+        return values_of(KeptLesson, session.scalars(query))
 
 
 def keep_mapping(desk: Desk, id: UUID, headings: str, mapping: Mapping[str, Any], at: datetime) -> None:

@@ -9,6 +9,7 @@ from typing import Any, get_args
 
 import numpy as np
 
+from ...core.certainty.estimate import Estimate
 from ...core.estimate import START, posterior
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
@@ -166,6 +167,9 @@ def _told_tables(hand: Hand) -> Iterator[Any]:
                 hand,
                 Declared(model=PathModel("straight")),
             )
+    apart = [Delivered(read) for read in reads]
+    for aim in (3.3, 0.1):
+        yield from chain(apart, Aimed(face=Estimate(aim, aim - 0.8, aim + 0.8)), window, hand)
     for slope in (1.5, -1.5):
         posts = [posterior(list(intervals(slope * far, 0.2, 12)), START) for far in (1, 2, 3)]
         found = by_distance(

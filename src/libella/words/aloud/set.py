@@ -5,23 +5,26 @@ from dataclasses import replace
 from itertools import product
 from typing import get_args
 
+from ...core.certainty.estimate import Estimate
 from ...core.golfer.level import LEVELS
 from ...core.green.read import Place, Read
 from ...core.green.slope import LevelReading, TrialRoll, fall_line
 from ...core.instruments import Aid, Measures, instruments, lay
+from ...core.instruments.elevated_string import ElevatedString
 from ...core.instruments.string_sight import StringSight
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.set.proof import Evidence, Measured, Proof, Repeatability, Way, prove
 from ...core.set.proposal import propose
 from ...core.set.station import Station
+from ...core.set.string_fit import string_fit
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.green import read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
 from ..set.sight import remedy_words, sight_words
 from ..set.station import change_words, proposal_words, replaced_words, station_words
-from ..set.string import string_words
+from ..set.string import fit_words, lean_words, string_words
 from .reading import Reading
 from .samples import PUTTS, gate, stations
 
@@ -98,5 +101,9 @@ def set_aloud(it: Reading) -> None:
     for along, across in ((0.0, 0.0), (0.1, 0.25), (1.0, 1.5), (0.4, -0.3), (0.15, 0.15), (1.0, 0.0), (-1.0, 0.0)):
         falls = ((0, along), (90, across), (45, (along + across) / 2**0.5))
         it.say("set", slope_words, fall_line([LevelReading(*one) for one in falls]))
+    for lean, inside in product((0.0, 2.0), (-40.0, 0.0, 40.0)):
+        fit = string_fit(ElevatedString(lean_deg=lean), Estimate(inside, inside - 8, inside + 8))
+        it.say("set", fit_words, fit, it.units)
+        it.say("set", lean_words, fit)
     for inside in (-0.05, 0.0, 0.04):
         it.say("set", string_words, StringSight(inside, 1.5, 0.2), it.units)

@@ -6,7 +6,7 @@ from typing import Final
 
 from ...core.certainty.verdict import is_likely, sure_of
 from ...core.certainty.vial import Vial
-from ...core.judge.chain import ChainFound, FaceAndPath
+from ...core.judge.chain import ChainFound, FaceAndPath, Joined
 from ...core.judge.comparing import Compared
 from ...core.judge.compensation import FEWEST_PAIRS, PuttByPutt
 from ...core.judge.distance import Grown
@@ -268,6 +268,20 @@ def _(it: ChainFound, units: Units) -> str:
     if it.pairs is None:
         return f"No sign of it in the means; {FEWEST_PAIRS} putts with both tell whether it is so putt by putt."
     return _pairs(it.pairs)
+
+
+@_found.register
+def _(it: Joined, units: Units) -> str:
+    joined = (
+        f"At address the face aims {with_doubt(it.aim)}; the ball starts {with_doubt(it.start)}: between the two it is "
+        f"turned {with_doubt(it.turned)} by stroke, path and strike together."
+    )
+    if is_likely(it.opposite):
+        return (
+            f"{joined} What lies between takes back what the aim is off: a compensation, {WORDS[sure_of(it.opposite)]} "
+            f"({percent(it.opposite)}). Mend the first cause, and look again before touching the other."
+        )
+    return f"{joined} Aim and start were read apart, so it is told of their means alone."
 
 
 def _pairs(it: PuttByPutt) -> str:

@@ -5,6 +5,7 @@ from typing import Final
 from ...core.instruments.string_sight import StringSight
 from ...core.measure.constants import BALL_M
 from ...core.measure.units import Units, about, fine_degrees, tape
+from ...core.set.string_fit import StringFit
 
 _BALL_R: Final = BALL_M / 2
 _NOTHING_M: Final = 0.0005
@@ -12,6 +13,27 @@ _LASER: Final = (
     "A laser on the ground, or on a tripod over the line, needs none of this: its light lies in one upright plane, "
     "wherever it is seen from."
 )
+
+
+def fit_words(it: StringFit, units: Units) -> str:
+    """What a string as laid shows these eyes, and what would make it true; empty where it is true for them."""
+    if not it.wrong:
+        return ""
+    size = about(it.covers_outside_m, 0.0, units)
+    if it.covers_outside_m > 0:
+        return (
+            f"For the eyes measured here this string lies {size} outside the ball’s centre: it teaches a wrong picture."
+        )
+    return f"For the eyes measured here this string lies {size} inside the ball’s centre: it teaches a wrong picture."
+
+
+def lean_words(it: StringFit) -> str:
+    """How the posts are to lean for these eyes, as it is offered."""
+    if it.lean_deg > 0:
+        return f"Lean the posts {fine_degrees(it.lean_deg)} to the golfer"
+    if it.lean_deg < 0:
+        return f"Lean the posts {fine_degrees(it.lean_deg)} away from the golfer"
+    return "Stand the posts upright"
 
 
 def string_words(it: StringSight, units: Units) -> tuple[str, ...]:

@@ -73,7 +73,8 @@
         onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
       />
       {#if chosen}
-        <p class="mt-1 max-w-2xl text-faded">{chosen.about.read} {chosen.about.cannot}</p>
+        <p class="mt-1 max-w-2xl text-faded">{chosen.about.read}</p>
+        <p class="max-w-2xl text-faded"><strong>It can’t tell:</strong> {chosen.about.cannot}</p>
         <div class="mt-2 grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4" role="group" aria-label="Sizes as laid">
           {#each chosen.dimensions as dimension (dimension.name)}
             <SizeEntry

@@ -32,6 +32,8 @@
   /** Set-downs on their way: they count at once, a quick thumb is never lost. */
   const waiting = $derived(outbox.of(setDownThing(sheet.series.id)).length)
 
+  const next = $derived(valid.length + waiting + 1)
+
   const keeping = createWrite((raw: Record<string, number | string>) => keepSetDown(lessonId, { series_id: sheet.series.id, raw, taken_at: stamp() }))
   const undoing = createWrite((last: string) => undoSetDown(lessonId, sheet.series.id, last))
   const error = $derived(keeping.error ?? undoing.error)
@@ -44,7 +46,7 @@
 </script>
 
 <div class="flex flex-wrap items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
-  <h1 class="wide text-xl" data-set-count>Set-down {valid.length + waiting + 1} of {sheet.series.planned}</h1>
+  <h1 class="wide text-xl" data-set-count>Set-down {next}{next > sheet.series.planned ? `, ${sheet.series.planned} were planned` : ` of ${sheet.series.planned}`}</h1>
   <p class="text-faded">{name} · {named('cue', sheet.series.cue)}{sheet.series.aided ? ', aid in view' : ', no aid in view'}</p>
 </div>
 <p class="mt-2 text-lg">{valid.length ? 'The golfer steps away, comes back and sets the putter down again.' : 'The golfer sets the putter down.'}</p>

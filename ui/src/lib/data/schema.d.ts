@@ -4049,6 +4049,11 @@ export interface components {
             last_at: string | null;
             /** Why */
             why: string;
+            /**
+             * Made
+             * @description the lessons it made, newest first, the first 20
+             */
+            made: components["schemas"]["MadeLesson"][];
         };
         /**
          * ImportOut
@@ -4108,6 +4113,11 @@ export interface components {
             last_at: string | null;
             /** Why */
             why: string;
+            /**
+             * Made
+             * @description the lessons it made, newest first, the first 20
+             */
+            made: components["schemas"]["MadeLesson"][];
             /** Delimiter */
             delimiter: string;
             /** Rows */
@@ -4542,6 +4552,21 @@ export interface components {
             /** Open Side */
             open_side?: ("left" | "straight" | "right") | null;
         };
+        /** MadeLesson */
+        MadeLesson: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Place */
+            place: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+        };
         /**
          * MapOut
          * @description The map of a lesson.
@@ -4739,6 +4764,11 @@ export interface components {
              * @description it tells what became of the ball at the hole
              */
             needs_hole: boolean;
+            /**
+             * Told By
+             * @description measures of a stroke that tell it: then nobody is asked
+             */
+            told_by: string[];
         };
         /** NotedIn */
         NotedIn: {
@@ -4997,6 +5027,7 @@ export interface components {
             remedies: components["schemas"]["RemedyWords"][];
             /** Objections */
             objections: components["schemas"]["Objection"][];
+            string: components["schemas"]["StringOffer"] | null;
             stage: components["schemas"]["Scene"];
             /** @description the side elevation, where heights matter */
             side: components["schemas"]["Scene"] | null;
@@ -5114,6 +5145,11 @@ export interface components {
              * @description the plan of a lesson that this is, or takes the place of
              */
             proof_of?: string | null;
+            /**
+             * Lesson Id
+             * @description whose eyes, as measured in it, a string is held against
+             */
+            lesson_id?: string | null;
             /**
              * Level
              * @default club
@@ -6889,6 +6925,18 @@ export interface components {
              * Format: date-time
              */
             taken_at: string;
+        };
+        /**
+         * StringOffer
+         * @description A string that shows the eyes measured in the lesson a wrong picture, and what would make it true.
+         */
+        StringOffer: {
+            /** Words */
+            words: string;
+            /** Offer */
+            offer: string;
+            /** Lean Deg */
+            lean_deg: number;
         };
         /** StringOut */
         StringOut: {

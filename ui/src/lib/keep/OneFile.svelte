@@ -60,6 +60,13 @@
     {/if}
     {#if it.state !== 'given'}
       <p class="mt-3 text-lg font-semibold">{putts(it.putts)} {it.state === 'taken' ? 'taken in' : 'taken out again'}{it.skipped ? `, ${it.skipped} rows left out` : ''}.</p>
+      {#if it.made.length}
+        <ul class="mt-2 flex flex-wrap gap-2" aria-label="The lessons it made">
+          {#each it.made as lesson (lesson.id)}
+            <li><a class="button primary" href="/lessons/{lesson.id}/judge">Open the lesson of {day(lesson.started_at)}</a></li>
+          {/each}
+        </ul>
+      {/if}
       {#if it.state === 'taken'}<button class="button mt-2" onclick={() => undo.mutate(undefined)}>Undo the import</button>
       {:else}<button class="button mt-2" onclick={() => redo.mutate(undefined)}>Bring it back</button>{/if}
     {:else}

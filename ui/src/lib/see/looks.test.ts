@@ -5,7 +5,7 @@ import { QuickCheck } from './quick.svelte'
 import type { Shapes } from '$lib/data/client'
 
 const at = (inside_m: number) => ({ inside_m, behind_m: 0 })
-const take = (id: string, more: Partial<Shapes['EyeTakeOut']> = {}) => ({ id, voided: false, inside_m: 0, reread_of: null, ...more }) as Shapes['EyeTakeOut']
+const take = (id: string, more: Partial<Shapes['EyeTakeOut']> = {}) => ({ id, voided: false, set_up: 'as usual', inside_m: 0, reread_of: null, ...more }) as Shapes['EyeTakeOut']
 
 describe('a look at the eyes', () => {
   it('wants the lead eye, then the trail eye, and then marks the trail eye again', () => {
@@ -32,10 +32,13 @@ describe('a look at the eyes', () => {
     const takes = [take('1'), take('2', { voided: true }), take('3', { inside_m: null }), take('4', { reread_of: '1' })]
     expect(rereadable(takes)?.id).toBe('1')
     const look = new EyesLook()
+    look.set_up = 'as usual'
     look.rereading = true
     look.mark(at(0))
     look.mark(at(0))
     expect(look.told('l', takes, 'now')?.reread_of).toBe('1')
+    look.set_up = 'taller'
+    expect(look.told('l', takes, 'now')?.reread_of, 'another set-up is another place').toBeNull()
   })
 })
 

@@ -15,9 +15,11 @@
     /** A laser's cautions are still to be ticked. */
     unread: boolean
     apply: (remedy: Shapes['RemedyWords']) => void
+    /** Lean the string's posts. */
+    lean: (deg: number) => void
     again: () => void
   }
-  let { seen, fault, plan, unread, apply, again }: Props = $props()
+  let { seen, fault, plan, unread, apply, lean, again }: Props = $props()
 
   let dropsShown = $state(false)
   const drops = dropsQuery(() => plan, () => Boolean(dropsShown && seen?.breaks.length && !fault))
@@ -38,6 +40,13 @@
       {#each seen.objections as it (it.words)}
         <p><strong>{it.words}</strong> {it.why}</p>
       {/each}
+    </section>
+  {/if}
+  {#if seen.string}
+    {@const string = seen.string}
+    <section class="grid gap-2 border-l-4 border-danger pl-3" class:opacity-50={Boolean(fault)} data-string-fit>
+      <p><strong>{string.words}</strong></p>
+      <button class="button justify-start" onclick={() => lean(string.lean_deg)}>Use: {string.offer}</button>
     </section>
   {/if}
   <section class:opacity-50={Boolean(fault)} data-fit={seen.sight.fit}>

@@ -18,11 +18,12 @@
     station: () => Promise<string>
     slope: (it: Shapes['Slope']) => void
     closed: boolean
+    /** The sheet on which it is proved stands open. */
+    proving: boolean
   }
-  let { lessonId, seen, putt, now, station, slope, closed }: Props = $props()
+  let { lessonId, seen, putt, now, station, slope, closed, proving = $bindable() }: Props = $props()
 
   const proof = $derived(now?.proof)
-  let proving = $state(false)
   let checking = $state(false)
   let read = $state<Zone[]>([])
   const Entry = $derived(ENTRIES[seen.entry.entry])

@@ -33,6 +33,8 @@ const tapeSaid = (high: number) => (metres: number) => withUnit(metres, rulerFor
 export class Planning {
   plan = $state<Plan | null>(null)
   tab = $state<Tab>('putt')
+  /** The line is being proved: measured, or rolled both ways. */
+  proving = $state(false)
   /** The plan of the lesson that this is, as it was last told to be kept; null before there is one. */
   kept = $state.raw<ToKeep | null>(null)
 
@@ -82,6 +84,11 @@ export class Planning {
       plan.aids = [...plan.aids.filter((aid) => aid.kind !== it.kind), { kind: it.kind, sizes: it.sizes }]
       this.tab = 'beside'
     }
+  }
+  /** Lean the posts of the string that is laid. */
+  lean(lean_deg: number): void {
+    const { plan } = this
+    if (plan) plan.aids = plan.aids.map((it) => (it.kind === 'elevated_string' ? { ...it, sizes: { ...it.sizes, lean_deg } } : it))
   }
   /** The ground as balls or a level told it. */
   slope(it: Shapes['Slope']): void {

@@ -24,15 +24,17 @@
     asked: string[]
     /** The golfer's own step, metres. */
     step: number | null
+    /** Conditions putted in this lesson so far. */
+    used: string[]
     planned: () => void
   }
-  let { lessonId, station, guided, asked, step, planned }: Props = $props()
+  let { lessonId, station, guided, asked, step, used, planned }: Props = $props()
 
   const KINDS = choices<Kind>('comparing')
   const ORDERS = choices<Shapes['ComparisonIn']['order']>('order').filter((it) => it.value !== 'in_order')
   const QUESTIONS = choices<Shapes['ComparisonIn']['question']>('question')
   // svelte-ignore state_referenced_locally
-  const it = new Comparing(station.distance_m)
+  const it = new Comparing(station.distance_m, used)
   const length = (m: number) => withUnit(m, rulerFor(15, settings.units))
 
   const starting = createWrite(startComparison, (made) => {

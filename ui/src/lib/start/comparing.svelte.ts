@@ -24,7 +24,10 @@ export class Comparing {
   order = $state<Shapes['ComparisonIn']['order']>('alternating')
   question = $state<Shapes['ComparisonIn']['question']>('line')
 
-  constructor(distance_m: number) {
+  /** `used`: conditions putted in this lesson so far, by which the first two are named. */
+  constructor(distance_m: number, used: readonly string[] = []) {
+    const [one, other] = [...new Set(used)].slice(-MOST_CONDITIONS)
+    if (one) this.names = [one, other ?? (one === 'wide base' ? 'as usual' : 'wide base')]
     // The first three are near what is laid; the coach changes them.
     this.distances_m = [distance_m - 1, distance_m, distance_m + 1.5].map((it) => Math.max(1.2, it))
   }

@@ -14,6 +14,10 @@ export interface Known {
   blockId: string | undefined
   /** What can be noted of a putt, in the order in which it happens. */
   notes: Shapes['NoteOut'][]
+  /** What sensors told of the strokes so far: it is not asked again. */
+  told: ReadonlySet<string>
+  /** The newest putt of the comparison's other blocks: undone where it is newer than any of this block. */
+  elsewhere: { block: string; id: string } | undefined
   /** The lesson has ended, or it is another block's turn. */
   closed: boolean
   post: (draft: Draft) => unknown
@@ -34,7 +38,7 @@ export class Recording {
     return Boolean(block && this.valid.length >= block.planned)
   })
   /** What else this block notes: what was felt before the reading, the rest after it. */
-  readonly asked: Shapes['NoteOut'][] = $derived.by(() => this.#known().notes.filter((it) => this.#known().block?.asks.includes(it.note)))
+  readonly asked: Shapes['NoteOut'][] = $derived.by(() => this.#known().notes.filter((it) => this.#known().block?.asks.includes(it.note) && !it.told_by.some((measure) => this.#known().told.has(measure))))
   readonly missing: Shapes['NoteOut'][] = $derived.by(() => this.asked.filter((it) => !(it.note in this.pending.value.notes)))
   /** What is felt is still to be called: no reading shows before. */
   readonly feltFirst: Shapes['NoteOut'] | undefined = $derived(this.missing.find((it) => it.when === 'before'))
@@ -62,7 +66,13 @@ export class Recording {
   }
   undo(): void {
     if (this.pending.begun) this.pending.back((name) => this.asked.find((it) => it.note === name)?.when === 'after')
-    else this.mark(this.valid.at(-1), 'undone')
+    else {
+      const { elsewhere, post } = this.#known()
+      const last = this.valid.at(-1)
+      // Ids sort by the time they were made.
+      if (elsewhere && (!last || elsewhere.id > last.id)) post(voidPutt(elsewhere.block, elsewhere.id, 'undone'))
+      else this.mark(last, 'undone')
+    }
   }
 
   /** Keep the putt once the last of it was told; until then what was told stays on this device. */

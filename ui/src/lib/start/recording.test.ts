@@ -9,7 +9,7 @@ import { laidOver } from './putts.svelte'
 import { Recording, type Known } from './recording.svelte'
 import { turnIn } from './turn'
 
-const note = (name: string, when: 'before' | 'after') => ({ note: name, when, label: name, options: { a: 'A' } }) as unknown as Shapes['NoteOut']
+const note = (name: string, when: 'before' | 'after') => ({ note: name, when, label: name, options: { a: 'A' }, told_by: name === 'finish' ? ['finish_m'] : [] }) as unknown as Shapes['NoteOut']
 const zone = { name: '1° left', raw: { zone: 'left' }, key: null, low: -1.5, high: -0.5, at: -1, side: 'left', meaning: '', left_mm: 0, right_mm: 1 } as Zone
 const reading = (id: string, voided = false) => ({ id, voided, void_reason: null, low_deg: 0, high_deg: 0, words: id, notes: {} }) as unknown as Shapes['ReadingLine']
 const block = (more: Partial<Shapes['BlockOut']> = {}) => ({ id: 'b', planned: 3, asks: [], readings: [], ...more }) as unknown as Shapes['BlockOut']
@@ -19,7 +19,7 @@ let known: Known
 const recorded = () => posted.map((it) => it.body)
 beforeEach(() => {
   posted = []
-  known = { block: block(), blockId: 'b', notes: [note('felt', 'before'), note('finish', 'after')], closed: false, post: (it) => posted.push(it) }
+  known = { block: block(), blockId: 'b', notes: [note('felt', 'before'), note('finish', 'after')], told: new Set(), elsewhere: undefined, closed: false, post: (it) => posted.push(it) }
 })
 
 describe('a putt', () => {
@@ -54,6 +54,24 @@ describe('a putt', () => {
     expect(it.noting?.note).toBe('felt')
     it.undo()
     expect(posted).toMatchObject([{ path: '/api/readings/r/void', body: { reason: 'undone' } }])
+  })
+
+  it('undoes the newest putt of a comparison, whichever block has it', () => {
+    known.block = block({ readings: [reading('r1')] })
+    known.elsewhere = { block: 'other', id: 'r2' }
+    new Recording(() => known).undo()
+    known.elsewhere = { block: 'other', id: 'r0' }
+    new Recording(() => known).undo()
+    expect(posted).toMatchObject([
+      { path: '/api/readings/r2/void', reading: { block: 'other' } },
+      { path: '/api/readings/r1/void', reading: { block: 'b' } },
+    ])
+  })
+
+  it('asks nothing that a sensor tells', () => {
+    known.block = block({ asks: ['felt', 'finish'] })
+    known.told = new Set(['finish_m'])
+    expect(new Recording(() => known).asked.map((it) => it.note)).toEqual(['felt'])
   })
 
   it('is not recorded beyond the plan, nor when it is not the turn', () => {

@@ -13,6 +13,8 @@
   import NoteTables from '$lib/judge/NoteTables.svelte'
   import ShareOfFace from '$lib/judge/ShareOfFace.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { moment } from '$lib/base/dates'
+  import ProveLine from '$lib/set/ProveLine.svelte'
 
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
@@ -21,6 +23,9 @@
   const judged = judgedQuery(() => blockId)
   const it = $derived(judged.data?.judgement)
   const further = furtherQuery(() => blockId, () => it)
+  const plan = $derived(sheet?.stations.find((one) => one.id === judged.data?.block.station_id))
+  let proving = $state(false)
+  const more = (n: number) => (n === 1 ? '1 more putt' : `${n} more putts`)
   const tables = tablesQuery(() => blockId, () => it?.putts)
 </script>
 
@@ -36,7 +41,14 @@
   {@const block = judged.data.block}
   <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex min-h-0 flex-col overflow-y-auto px-6 py-4">
-      <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''}{block.proved ? '' : ' · line not proved'} · {it.putts} of {it.planned} putts</p>
+      <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''} · {it.putts} of {it.planned} putts{plan && !plan.current ? ' · not the plan now' : ''}</p>
+      {#if !block.proved}
+        <p class="mt-1 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
+          <span class="flex-1 font-semibold">{plan?.proof_words ?? 'The line is not proved.'}</span>
+          {#if plan}<button class="button" onclick={() => (proving = true)}>Prove the line…</button>{/if}
+        </p>
+      {/if}
+      {#if block.judged_again_at}<p class="mt-1 text-faded" data-judged-again>Judged again with the proof given {moment(block.judged_again_at)}, after its putts.</p>{/if}
       <Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
       {#if it.counts}<p class="mt-1 text-lg font-semibold" data-counts>{it.counts}</p>{/if}
@@ -76,7 +88,7 @@
       {:else}
         <section>
           <h2 class="wide text-lg">Not yet</h2>
-          <p class="mt-1">{it.planned - it.putts} more putts to the planned end. What to work on is said then: whoever looks after every putt finds something in a third of innocent blocks.</p>
+          <p class="mt-1">{more(it.planned - it.putts)} to the planned end. What to work on is said then: whoever looks after every putt finds something in a third of innocent blocks.</p>
           <a class="button primary mt-3 min-h-14 w-full text-lg" href="/lessons/{id}/start?block={block.id}">Go on recording</a>
         </section>
       {/if}
@@ -90,7 +102,7 @@
         <p class="text-[15px]">{it.prior}</p>
       </details>
       <p class="border-t border-hairline pt-2">
-        <span class="label block">Take its putts out</span>
+        <span class="label block">Its putts as a file</span>
         <a class="button mt-1 mr-2" href="/api/exports/block/{block.id}?form=csv" download>CSV</a>
         <a class="button mt-1" href="/api/exports/block/{block.id}?form=json" download>JSON</a>
       </p>
@@ -100,6 +112,7 @@
       </section>
     </aside>
   </div>
+  {#if plan}<ProveLine bind:open={proving} lessonId={id} putt={plan} station={async () => plan.id} />{/if}
 {:else}
   <Coming what="The judgement" />
 {/if}

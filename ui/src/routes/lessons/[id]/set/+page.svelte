@@ -8,6 +8,8 @@
   import { createWrite } from '$lib/data/write.svelte'
   import { sideHeight } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
+  import Sheet from '$lib/base/Sheet.svelte'
+  import PlanComparison from '$lib/start/PlanComparison.svelte'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import BesideEntries from '$lib/set/BesideEntries.svelte'
   import Findings from '$lib/set/Findings.svelte'
@@ -52,7 +54,7 @@
     () => id,
     () => {
       const now = $state.snapshot(planning.plan) as Plan | null
-      return now && sheet ? { ...now, proof_of: planning.kept?.id ?? null, hand: sheet.golfer.hand, level: sheet.golfer.level } : null
+      return now && sheet ? { ...now, proof_of: planning.kept?.id ?? null, lesson_id: id, hand: sheet.golfer.hand, level: sheet.golfer.level } : null
     },
   )
   const seen = $derived(preview.data)
@@ -95,6 +97,11 @@
     await going
     return planning.kept?.id ?? ''
   }
+  let comparing = $state(false)
+  async function compare(): Promise<void> {
+    await lay()
+    comparing = true
+  }
   function goOn(it: Shapes['StationOut']): void {
     planning.begin(it, it.green_speed_ft)
     picking.mutate(it.id)
@@ -132,7 +139,10 @@
           />
         </div>
         <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
-          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} take={(it) => planning.slope(it)} roll={() => (planning.tab = 'proof')} />{/if}</Tabs.Content>
+          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} take={(it) => planning.slope(it)} roll={() => {
+            planning.tab = 'proof'
+            planning.proving = true
+          }} />{/if}</Tabs.Content>
           <Tabs.Content value="rig">
             {#if planning.tab === 'rig'}<RigEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
           </Tabs.Content>
@@ -140,7 +150,7 @@
             {#if planning.tab === 'beside'}<BesideEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
           </Tabs.Content>
           <Tabs.Content value="proof">
-            {#if planning.tab === 'proof' && seen}<ProofEntries lessonId={id} {seen} putt={plan} {now} station={lay} slope={(it) => planning.slope(it)} closed={Boolean(fault)} />{/if}
+            {#if planning.tab === 'proof' && seen}<ProofEntries lessonId={id} {seen} putt={plan} {now} station={lay} slope={(it) => planning.slope(it)} closed={Boolean(fault)} bind:proving={planning.proving} />{/if}
           </Tabs.Content>
           <Tabs.Content value="print">
             {#if planning.tab === 'print'}<Prints {plan} hand={sheet.golfer.hand} title="{sheet.golfer.name}, {sheet.lesson.place}" />{/if}
@@ -152,7 +162,7 @@
     <aside class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l" aria-label="What this rig can see">
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
       <div class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
-        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} again={() => preview.refetch()} />
+        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} lean={(it) => planning.lean(it)} again={() => preview.refetch()} />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
@@ -169,8 +179,14 @@
           guides={rig?.about.guides ?? false}
           closed={!whole || unread}
         />
+        <button class="button mt-2 w-full" type="button" disabled={!whole || unread} onclick={() => void compare()}>Compare, in turns…</button>
       </div>
     </aside>
   </div>
+  {#if now}
+    <Sheet bind:open={comparing} title="Compare, in turns" wide>
+      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={sheet.blocks.at(-1)?.asks ?? []} step={sheet.golfer.step_m} used={sheet.blocks.map((it) => it.condition)} planned={() => (comparing = false)} />
+    </Sheet>
+  {/if}
   <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} use={(it) => planning.take(it)} />
 {/if}

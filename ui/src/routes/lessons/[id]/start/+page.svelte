@@ -5,7 +5,7 @@
   import type { Shapes } from '$lib/data/client'
   import { heard } from '$lib/data/heard.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
-  import { comparisonsQuery, entryQuery, judgedQuery, lastJudged, lessonQuery, notesQuery } from '$lib/data/queries.svelte'
+  import { comparisonsQuery, entryQuery, judgedQuery, lastJudged, lessonQuery, notesQuery, sensorsQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
@@ -56,16 +56,30 @@
    * the same seen from each of them, or the page would turn back and forth.
    */
   function validIn(id: string): number {
+    return puttsIn(id).length
+  }
+  const lastIn = (id: string) => puttsIn(id).map((it) => it.id).sort().at(-1)
+  function puttsIn(id: string): Putt[] {
     const own = lastJudged(id)
     const newer = own?.data && own.dataUpdatedAt >= lesson.dataUpdatedAt ? own.data.block : undefined
     const held = newer ?? sheet?.blocks.find((it) => it.id === id)
-    return validOf(puttsOf(id, held?.readings ?? [])).length
+    return validOf(puttsOf(id, held?.readings ?? []))
   }
   const turn = $derived(comparison && sheet && judged.data ? turnIn(comparison.plan, validIn) : null)
   const wrongTurn = $derived(Boolean(turn?.block && turn.block !== blockId))
 
+  const sensors = sensorsQuery(() => id)
+  const told = $derived(new Set((sensors.data?.strokes ?? []).slice(0, 5).flatMap((it) => Object.keys(it.measures))))
+  const elsewhere = $derived(
+    (comparison?.blocks ?? [])
+      .filter((it) => it.id !== blockId)
+      .map((it) => ({ block: it.id, id: lastIn(it.id) }))
+      .filter((it): it is { block: string; id: string } => Boolean(it.id))
+      .sort((one, other) => (one.id < other.id ? -1 : 1))
+      .at(-1),
+  )
   const recording = new Recording(() => ({
-    block, blockId, notes: notes.data ?? [], closed: ended || wrongTurn, post: (draft) => outbox.post(draft),
+    block, blockId, notes: notes.data ?? [], told, elsewhere, closed: ended || wrongTurn, post: (draft) => outbox.post(draft),
   }))
   const valid = $derived(recording.valid)
   $effect.pre(() => recording.pending.of(blockId))
@@ -170,7 +184,7 @@
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
         <PuttList
-          putts={recording.putts} most={5} begun={recording.pending.begun} undo={() => recording.undo()} {askReason}
+          putts={recording.putts} most={5} begun={recording.pending.begun || Boolean(elsewhere)} undo={() => recording.undo()} {askReason}
           restore={(putt) => recording.mark(putt, null)}
         />
       </div>
@@ -191,7 +205,7 @@
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
     <Sheet bind:open={planning} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} planned={() => (planning = false)} />
+      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} used={sheet.blocks.map((it) => it.condition)} planned={() => (planning = false)} />
     </Sheet>
   {/if}
   <Sheet bind:open={switching} title="Another condition, same station">

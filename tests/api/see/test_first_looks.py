@@ -1,0 +1,36 @@
+"""First looks and tests that are left, through the API."""
+
+import uuid6
+
+from ...conftest import now
+
+
+def first(coach, lesson, looks, id=None, status=(200, 201), **more):
+    body = {"lesson_id": lesson["id"], "looks": looks, "taken_at": more.pop("at", None) or now()} | more
+    return coach.put(f"/first-looks/{id or uuid6.uuid7()}", status, **body)
+
+
+def test_one_answer_a_place_tells_a_side_and_a_place(coach):
+    lesson = coach.lesson()
+    assert "usual place" in coach.get(f"/lessons/{lesson['id']}/first-looks")["words"][0]
+    first(coach, lesson, "left")
+    id, at = uuid6.uuid7(), now()
+    told = first(coach, lesson, "straight", id=id, at=at, lever="chin", way="minus")
+    assert told["words"][:2] == ["From the usual place a true line looks left.", "With chin tucked it looks straight."]
+    assert coach.get(f"/lessons/{lesson['id']}")["sight"] == "From the usual place a true line looks left."
+    told = first(coach, lesson, "straight", id=id, at=at, lever="chin", way="minus", playable=False)
+    assert "can't be played from there" in told["words"][1] and len(told["taken"]) == 2
+    first(coach, lesson, "left", id=id, at=at, lever="chin", way="minus", status=409)
+    told = coach.put(f"/first-looks/{id}/voided", voided=True)
+    assert len(told["words"]) == 1
+    assert first(coach, lesson, "left", lever="feet", status=422)["errors"][0]["field"] == "lever"
+
+
+def test_a_test_begun_by_mistake_is_left_and_nothing_of_it_counts(coach):
+    lesson = coach.lesson()
+    id = uuid6.uuid7()
+    coach.put(f"/sight-tests/{id}", lesson_id=lesson["id"], started_at=now())
+    coach.put(f"/sight-trials/{uuid6.uuid7()}", test_id=str(id), raw={"true_deg": 0.0, "looks": "left"}, taken_at=now())
+    assert coach.put(f"/sight-tests/{id}/left")["tests"] == []
+    assert coach.get(f"/lessons/{lesson['id']}")["sight"] == "Nothing asked yet."
+    assert len(coach.put(f"/sight-tests/{id}/left", left=False)["tests"][0]["trials"]) == 1

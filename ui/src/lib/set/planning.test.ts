@@ -1,0 +1,44 @@
+/** A plan while it is edited: which plan of the lesson it is, and when it becomes a new one. */
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Shapes } from '$lib/data/client'
+import { FIRST, type Plan } from './plan'
+import { Planning } from './planning.svelte'
+
+const station = (id: string, more: Partial<Shapes['StationOut']> = {}) => ({ ...FIRST, id, used: false, current: true, replaces_id: null, ...more }) as unknown as Shapes['StationOut']
+const planned = (planning: Planning, more: Partial<Plan> = {}): Plan => ({ ...(planning.plan as Plan), ...more })
+
+let planning: Planning
+beforeEach(() => (planning = new Planning()))
+
+describe('the plan of a lesson', () => {
+  it('is none until something was planned', () => {
+    planning.begin(undefined, 9)
+    expect(planning.touched(planned(planning))).toBe(false)
+    // Sizes that came by themselves are no plan either.
+    expect(planning.touched(planned(planning, { rig_sizes_m: { distance_m: 0.5 } }))).toBe(false)
+    expect(planning.touched(planned(planning, { distance_m: 2.4 }))).toBe(true)
+    expect(planning.toKeep(planned(planning, { distance_m: 2.4 }), [])).toMatchObject({ replaces_id: null, plan: { distance_m: 2.4, green_speed_ft: 9 } })
+  })
+
+  it('is kept under one name as it is edited, and not again where it is the same', () => {
+    planning.begin(station('p'), 10)
+    expect(planning.toKeep(planned(planning), [station('p')])).toBeNull()
+    expect(planning.toKeep(planned(planning, { distance_m: 3 }), [station('p')])).toMatchObject({ id: 'p', replaces_id: null, plan: { distance_m: 3 } })
+  })
+
+  it('is a new one in its place once something was read on it', () => {
+    planning.begin(station('p'), 10)
+    const told = planning.toKeep(planned(planning, { distance_m: 3 }), [station('p', { used: true })])
+    expect(told).toMatchObject({ replaces_id: 'p', plan: { distance_m: 3 } })
+    expect(told?.id).not.toBe('p')
+    planning.kept = told
+    // From then on that one is edited, though the server has not told of it yet.
+    expect(planning.toKeep(planned(planning, { distance_m: 4 }), [station('p', { used: true })])).toMatchObject({ id: told?.id, replaces_id: 'p' })
+  })
+
+  it('leans the posts of the string that is laid, and nothing else', () => {
+    planning.begin(station('p', { aids: [{ kind: 't_mark', sizes: {} }, { kind: 'elevated_string', sizes: { string_height_m: 0.2 } }] }), 10)
+    planning.lean(1.5)
+    expect(planning.plan?.aids).toEqual([{ kind: 't_mark', sizes: {} }, { kind: 'elevated_string', sizes: { string_height_m: 0.2, lean_deg: 1.5 } }])
+  })
+})
