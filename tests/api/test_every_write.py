@@ -88,8 +88,8 @@ def write(kind: str, ids: dict) -> Write:
 
 
 KINDS = [
-    "block", "eye take", "string look", "first look", "sight test", "sight trial", "set-up", "card", "check", "comparison", "sensor",
-    "aim set", "set-down",
+    "block", "eye take", "string look", "first look", "sight test", "sight trial", "set-up", "card", "check",
+    "comparison", "sensor", "aim set", "set-down",
 ]  # fmt: skip
 
 

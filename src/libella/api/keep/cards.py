@@ -150,7 +150,7 @@ def print_card(
     if what == "card":
         sheets = card_sheet(kept.card, title, kept.row.note, hand, units, paper)
     else:
-        sheets = tiled(mirror_overlay(hand, kept.card.zone_mm, kept.card.marks), title, paper)
+        sheets = tiled(mirror_overlay(hand, kept.card.zone_mm, kept.card.marks, kept.card.nose), title, paper)
     return printed(sheets, title, f"set-up-{what}", form, paper, sheet)
 
 

@@ -47,14 +47,18 @@ class EyeTakeIn(Entry):
     falls_back_percent: float = Field(default=0, description="falling away from the hole positive")
     level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
     seen_m: float = Field(default=0.005, description="the spacing really read to")
+    nose: EyeMarkIn | None = Field(default=None, description="where the nose shows itself; null: not marked")
+    shoulders_deg: float | None = Field(default=None, description="the shoulders' line in the mirror, right positive")
     reread_of: UUID | None = Field(default=None, description="the look this one reads again, nothing having moved")
     set_up: ShortWords = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
     station_id: UUID | None = Field(default=None, description="the plan it is taken on; null: the plan now")
     taken_at: Moment
 
     def look(self) -> EyeTake:
-        plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail", "set_up", "station_id"})
-        return EyeTake(self.lead.mark(), self.trail.mark(), **plain)
+        plain = self.model_dump(
+            exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail", "nose", *_Where.__annotations__}
+        )
+        return EyeTake(self.lead.mark(), self.trail.mark(), nose=self.nose.mark() if self.nose else None, **plain)
 
 
 class StringLookIn(Entry):

@@ -29,6 +29,7 @@ class Card:
     kept : where the eyes are with the change made, how far they wander, what looks straight there
     marks : both eyes with the change made, for the mirror; None where they were not marked
     zone_mm : where this golfer's eyes were wanted, mm inside
+    nose : where the nose is with the change made, mm inside and behind; None where it was not marked
     """
 
     position: Position
@@ -36,6 +37,7 @@ class Card:
     kept: Kept
     marks: Marks | None
     zone_mm: tuple[float, float] | None
+    nose: tuple[float, float] | None = None
 
 
 def moved_card(
@@ -69,11 +71,15 @@ def moved_card(
         middle = inside.value, behind.value
         marks = (middle[0] + half[0], middle[1] + half[1]), (middle[0] - half[0], middle[1] - half[1])
     wander = found.wander.value if found else 8.0
-    return Card(position, values, Kept(inside, behind, wander, angle), marks, zone_mm)
+    seen = found.nose_mm if found else None
+    nose = (seen[0] + by_inside, seen[1] + by_behind) if seen else None
+    return Card(position, values, Kept(inside, behind, wander, angle), marks, zone_mm, nose)
 
 
-def mirror_overlay(hand: Hand, zone_mm: tuple[float, float] | None, marks: Marks | None) -> Scene:
-    """An overlay for the ground mirror in true size, the hole at the top: a grid of 10 mm, the zone, both eyes."""
+def mirror_overlay(
+    hand: Hand, zone_mm: tuple[float, float] | None, marks: Marks | None, nose: tuple[float, float] | None = None
+) -> Scene:
+    """An overlay for the ground mirror in true size, the hole at the top: a grid of 10 mm, the zone, eyes and nose."""
     towards = -1 if hand == "right" else 1
     wide, tall = _GRID
     shapes: list[Shape] = []
@@ -88,6 +94,9 @@ def mirror_overlay(hand: Hand, zone_mm: tuple[float, float] | None, marks: Marks
     for name, (inside, behind) in zip(("lead", "trail"), marks or (), strict=False):
         x, y = towards * inside, behind
         shapes += [Circle(x, y, 12, "ring"), Circle(x, y, 2, "post"), Label(x, y - 15, name)]
+    if nose:
+        x, y = towards * nose[0], nose[1]
+        shapes += [Circle(x, y, 8, "ring"), Label(x, y + 12, "nose")]
     if marks:
         shapes.append(Circle(0, 0, BALL_M * 500, "ghost"))
     shapes.append(Label(towards * 60, -tall - 4, "inside, mm"))

@@ -32,6 +32,7 @@ HEIGHT: Final = Bounds(0.8, 2.0, "m")
 FALLS: Final = Bounds(-10.0, 10.0, "%")
 LEVEL_DOUBT: Final = Bounds(0.0, 2.0, "%")
 SEEN: Final = Bounds(0.001, 0.02, "m")
+TURNED: Final = Bounds(-30.0, 30.0, "deg")
 WIDEST_M: Final = 0.1
 """Eyes further apart than this are in no head."""
 INSIDE: Final = Prior(bias_mean=0.0, bias_sd=40.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
@@ -61,6 +62,8 @@ class EyeTake:
     falls_in_percent, falls_back_percent : the mirror's level, falling to the golfer and away from the hole positive
     level_doubt_percent : how finely the level was read, one standard deviation
     seen_m : the spacing that is really read to
+    nose : where the nose shows itself, where that was marked too
+    shoulders_deg : the shoulders' line in the mirror against its lines, right positive; None where nobody looked
     """
 
     lead: EyeMark
@@ -71,12 +74,19 @@ class EyeTake:
     falls_back_percent: float = 0.0
     level_doubt_percent: float = 0.1
     seen_m: float = 0.005
+    nose: EyeMark | None = None
+    shoulders_deg: float | None = None
 
     def __post_init__(self) -> None:
         for name, mark in (("lead", self.lead), ("trail", self.trail)):
             PLACE.check(f"{name}.inside_m", f"{name}_eye_inside", mark.inside_m)
             PLACE.check(f"{name}.behind_m", f"{name}_eye_behind", mark.behind_m)
         HEIGHT.check("eye_height_m", "eye_height_m", self.eye_height_m)
+        if self.nose is not None:
+            PLACE.check("nose.inside_m", "nose_inside", self.nose.inside_m)
+            PLACE.check("nose.behind_m", "nose_behind", self.nose.behind_m)
+        if self.shoulders_deg is not None:
+            TURNED.check("shoulders_deg", "shoulders_deg", self.shoulders_deg)
         FALLS.check("falls_in_percent", "mirror_falls_in", self.falls_in_percent)
         FALLS.check("falls_back_percent", "mirror_falls_back", self.falls_back_percent)
         LEVEL_DOUBT.check("level_doubt_percent", "mirror_level_doubt", self.level_doubt_percent)
@@ -102,6 +112,14 @@ class EyeTake:
     def behind_m(self) -> float:
         """As `inside_m`, behind the ball."""
         return (self.lead.behind_m + self.trail.behind_m) / 2 + self._level_shift[1]
+
+    @property
+    def nose_mm(self) -> tuple[float, float] | None:
+        """The nose inside and behind, corrected for the mirror's level; it hangs about as high as the eyes."""
+        if self.nose is None:
+            return None
+        shift_in, shift_back = self._level_shift
+        return (self.nose.inside_m + shift_in) * 1000, (self.nose.behind_m + shift_back) * 1000
 
     @property
     def inside_mm(self) -> Interval:
@@ -154,6 +172,10 @@ class EyePlace:
     prob_inside: float
     zone: tuple[float, float] | None
     in_zone: Verdict | None
+    nose_mm: tuple[float, float] | None = None
+    """As marked last, inside and behind."""
+    shoulders_deg: float | None = None
+    """In the mirror, the mean of the looks that have them."""
 
     @property
     def side(self) -> Literal["inside", "outside", "over"]:
@@ -195,6 +217,8 @@ def eye_place(
     inside = found([it.inside_mm for it in (*takes, *sides)], INSIDE)
     behind = found([it.behind_mm for it in takes], BEHIND) if takes else None
 
+    turned = [it.shoulders_deg for it in takes if it.shoulders_deg is not None]
+
     def estimate(quantile: Callable[[float], float]) -> Estimate:
         return estimated(quantile)
 
@@ -208,6 +232,8 @@ def eye_place(
         prob_inside=inside.bias_above(0.0),
         zone=zone,
         in_zone=None if zone is None else _in_zone(inside, zone),
+        nose_mm=next((it.nose_mm for it in reversed(takes) if it.nose_mm), None),
+        shoulders_deg=sum(turned) / len(turned) if turned else None,
     )
 
 
@@ -238,6 +264,8 @@ def mirror_scene(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float]
         if n == len(takes) - 1:
             patch = math.hypot(take.seen_m, NINETY * take.level_doubt_m) * 1000
             shapes.append(Circle(-shift_back * 1000, -shift_in * 1000, max(patch, 2.0), "window"))
+        if take.nose_mm:
+            shapes.append(Circle(-take.nose_mm[1], -take.nose_mm[0], 3.0, "ring"))
         for eye in (take.lead, take.trail):
             x = -(eye.behind_m + take.behind_m - (take.lead.behind_m + take.trail.behind_m) / 2) * 1000
             y = -(eye.inside_m + take.inside_m - (take.lead.inside_m + take.trail.inside_m) / 2) * 1000

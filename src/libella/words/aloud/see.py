@@ -99,6 +99,11 @@ def _eyes_aloud(it: Reading) -> None:
     for turned, behind in ((0.01, 0.05), (-0.01, -0.05)):
         took = EyeTake(EyeMark(0.02 + turned, behind - 0.032), EyeMark(0.02, behind + 0.032))
         it.say("see", eye_words, eye_place([took] * 2, it.hand, (5, 40)), it.units)
+    for nose, turned in product((-0.02, 0.02), (0.0, 4.0)):
+        marked = EyeTake(EyeMark(0.02, -0.032), EyeMark(0.02, 0.032), nose=EyeMark(nose, nose), shoulders_deg=turned)
+        it.say("see", eye_words, eye_place([marked], it.hand, (5, 40)), it.units)
+        other = EyeTake(EyeMark(0.02, -0.032), EyeMark(0.02, 0.032), nose=EyeMark(nose, -nose))
+        it.say("see", eye_words, eye_place([other], it.hand, (5, 40)), it.units)
     for moved in (about(12, 8), about(-12, 8), about(4, 9)):
         it.say("see", moved_words, moved, "as usual", it.units)
     _first_aloud(it)

@@ -19,6 +19,8 @@ def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
         _inside(found, units),
         _behind(found, units),
         *_eye_line(found),
+        *_nose(found, units),
+        *_shoulders(found),
         *_wander(found, units),
         *_read_to(found, units),
         *_zone(found, units),
@@ -62,6 +64,27 @@ def _eye_line(found: EyePlace) -> list[str]:
     if abs(turned) < 0.5:
         return ["The eye line is parallel to the line."]
     return [f"The eye line is turned {degrees(turned, 0.5)} {side_of(turned)} of the line."]
+
+
+def _nose(found: EyePlace, units: Units) -> list[str]:
+    if found.nose_mm is None:
+        return []
+    inside, behind = (about(abs(it) / 1000, 0.0, units) for it in found.nose_mm)
+    return {
+        (True, True): [f"Nose {inside} inside the line, {behind} behind the ball's centre."],
+        (True, False): [f"Nose {inside} inside the line, {behind} ahead of the ball's centre."],
+        (False, True): [f"Nose {inside} outside the line, {behind} behind the ball's centre."],
+        (False, False): [f"Nose {inside} outside the line, {behind} ahead of the ball's centre."],
+    }[found.nose_mm[0] >= 0, found.nose_mm[1] >= 0]
+
+
+def _shoulders(found: EyePlace) -> list[str]:
+    turned = found.shoulders_deg
+    if turned is None:
+        return []
+    if abs(turned) < 0.5:
+        return ["In the mirror the shoulders are parallel to the line."]
+    return [f"In the mirror the shoulders point {degrees(turned, 0.5)} {side_of(turned)} of the line."]
 
 
 def _wander(found: EyePlace, units: Units) -> list[str]:

@@ -27,6 +27,8 @@ REFUSALS: Final[dict[str, Template]] = {
 }
 LABELS: Final[dict[str, str]] = {
     "lead_eye_inside": "Lead eye inside",
+    "nose_inside": "Nose inside",
+    "nose_behind": "Nose behind",
     "lead_eye_behind": "Lead eye behind",
     "trail_eye_inside": "Trail eye inside",
     "trail_eye_behind": "Trail eye behind",

@@ -3530,6 +3530,13 @@ export interface components {
                 number
             ] | null;
             in_zone: components["schemas"]["Verdict"] | null;
+            /** Nose Mm */
+            nose_mm?: [
+                number,
+                number
+            ] | null;
+            /** Shoulders Deg */
+            shoulders_deg?: number | null;
         };
         /**
          * EyeTakeIn
@@ -3580,6 +3587,13 @@ export interface components {
              * @default 0.005
              */
             seen_m: number;
+            /** @description where the nose shows itself; null: not marked */
+            nose?: components["schemas"]["EyeMarkIn"] | null;
+            /**
+             * Shoulders Deg
+             * @description the shoulders' line in the mirror, right positive
+             */
+            shoulders_deg?: number | null;
             /**
              * Reread Of
              * @description the look this one reads again, nothing having moved

@@ -7,6 +7,7 @@
   import MirrorTap from '$lib/drawing/MirrorTap.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import PercentEntry from '$lib/base/PercentEntry.svelte'
+  import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { rereadable, type EyesLook } from './eyes.svelte'
   import { placeWords, type Place } from './place'
@@ -27,6 +28,7 @@
   const eyes = $derived([
     { name: 'Lead eye', field: 'lead', at: look.lead, set: (at: Place) => (look.lead = at) },
     { name: 'Trail eye', field: 'trail', at: look.trail, set: (at: Place) => (look.trail = at) },
+    ...(look.noseToo ? [{ name: 'Nose', field: 'nose', at: look.nose, set: (at: Place) => (look.nose = at) }] : []),
   ])
   function keep(): void {
     const told = look.told(lessonId, sheet.takes, stamp())
@@ -38,6 +40,8 @@
         if (look.lead) return
         look.mark(told.lead)
         look.mark(told.trail)
+        if (told.nose) look.mark(told.nose)
+        look.shoulders_deg = told.shoulders_deg ?? null
         look.rereading = rereading
       },
     })
@@ -53,9 +57,9 @@
 <p class="text-lg" data-wanted>
   {#if look.rereading}<span class="font-semibold">Read the same look again, nothing moved. </span>{/if}
   {#if look.wanted}
-    <strong>{look.wanted}:</strong> the golfer shuts the other one; tap where it {look.way === 'mirror' ? 'shows in the mirror' : 'hangs'}.
+    <strong>{look.wanted}:</strong> {look.wanted === 'Nose' ? '' : 'the golfer shuts the other one; '}tap where it {look.way === 'mirror' ? 'shows in the mirror' : 'hangs'}.
   {:else}
-    Both eyes are marked.
+    {look.noseToo ? 'Eyes and nose are marked.' : 'Both eyes are marked.'}
   {/if}
 </p>
 <MirrorTap scene={sheet.mirror} {hand} wanted={look.wanted} said={placeWords} mark={(at) => look.mark(at)} marks={eyes} />
@@ -73,8 +77,20 @@
 </div>
 {#if waiting}<p class="mt-2 text-faded" role="status">◌ {waiting === 1 ? 'One look is' : `${waiting} looks are`} on the way.</p>{/if}
 {#if keeping.error}<div class="mt-3"><Trouble error={keeping.error} /></div>{/if}
+{#if look.way === 'mirror'}
+  <div class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+    <label class="flex min-h-11 items-center gap-3"><input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.noseToo} /><span>Mark the nose too</span></label>
+    <div class="w-64">
+      <Stepper
+        label="Shoulders in the mirror" unit="°" hint="Right of its lines +, left −; empty: not looked." text={look.shoulders_deg === null ? '' : String(look.shoulders_deg)}
+        read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))} error={fault?.about('shoulders_deg')}
+        step={(by) => (look.shoulders_deg = (look.shoulders_deg ?? 0) + by * 0.5)} onvalue={(it) => (look.shoulders_deg = it)}
+      />
+    </div>
+  </div>
+{/if}
 <div class="mt-3 flex gap-3">
-  <button class="button primary min-h-14 flex-1 text-lg" disabled={!look.lead || !look.trail} onclick={keep}>Keep this look</button>
+  <button class="button primary min-h-14 flex-1 text-lg" disabled={!look.lead || !look.trail || look.wanted === 'Nose'} onclick={keep}>Keep this look</button>
   <button class="button" disabled={!look.lead} onclick={again}>Mark again</button>
 </div>
 {#if last}

@@ -77,7 +77,7 @@
       <h1 class="wide text-xl">As on the card?</h1>
       <p class="text-faded">Against the card of {moment(card.kept_at)}: {card.change}.</p>
     </div>
-    {#if step === 'none' || step === 'done'}<button class="button primary min-h-14 px-6 text-lg" onclick={begin}>Begin the check</button>{/if}
+    {#if step === 'none' || step === 'done'}<button class="button primary min-h-14 px-6 text-lg" disabled={!eyes.data} onclick={begin}>Begin the check</button>{/if}
   </div>
   {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
   {#if step !== 'none' && step !== 'done'}

@@ -9,6 +9,11 @@ type Take = Shapes['EyeTakeOut']
 export class EyesLook {
   lead = $state<Place | null>(null)
   trail = $state<Place | null>(null)
+  nose = $state<Place | null>(null)
+  /** The nose is marked too. */
+  noseToo = $state(false)
+  /** The shoulders' line in the mirror, degrees right of its lines; null while nobody looked. */
+  shoulders_deg = $state<number | null>(null)
   way = $state<Way>('mirror')
   /** It reads the last look once more, nothing moved. */
   rereading = $state(false)
@@ -31,15 +36,18 @@ export class EyesLook {
   }
 
   /** The eye to be marked next; null when both are. */
-  get wanted(): 'Lead eye' | 'Trail eye' | null {
-    return this.lead ? (this.trail ? null : 'Trail eye') : 'Lead eye'
+  get wanted(): 'Lead eye' | 'Trail eye' | 'Nose' | null {
+    if (!this.lead) return 'Lead eye'
+    if (!this.trail) return 'Trail eye'
+    return this.noseToo && !this.nose ? 'Nose' : null
   }
   mark(at: Place): void {
-    if (this.lead) this.trail = at
-    else this.lead = at
+    if (!this.lead) this.lead = at
+    else if (this.trail && this.noseToo) this.nose = at
+    else this.trail = at
   }
   again(): void {
-    this.lead = this.trail = null
+    this.lead = this.trail = this.nose = this.shoulders_deg = null
   }
 
   /** The look to keep; null while an eye is not marked, or where a look tells the side only. */
@@ -47,8 +55,9 @@ export class EyesLook {
     const { lead, trail, way } = this
     if (!lead || !trail || way === 'string' || way === 'strip') return null
     const reread_of = this.rereading ? (rereadable(takes.filter((it) => it.set_up === this.set_up))?.id ?? null) : null
-    const { level, eye_height_m, seen_m, set_up } = this
-    return { lesson_id, lead: { ...lead }, trail: { ...trail }, way, reread_of, ...level, eye_height_m, seen_m, set_up, station_id: null, taken_at }
+    const { level, eye_height_m, seen_m, set_up, shoulders_deg } = this
+    const nose = this.noseToo && this.nose ? { ...this.nose } : null
+    return { lesson_id, lead: { ...lead }, trail: { ...trail }, way, reread_of, nose, shoulders_deg, ...level, eye_height_m, seen_m, set_up, station_id: null, taken_at }
   }
 }
 

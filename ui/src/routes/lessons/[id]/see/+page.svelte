@@ -30,7 +30,8 @@
     { value: 'map' as const, words: 'What moves it' },
     { value: 'check' as const, words: 'Quick check' },
   ]
-  let part = $state<(typeof PARTS)[number]['value']>('first')
+  type Part = (typeof PARTS)[number]['value']
+  let chosen = $state<Part | null>(null)
   let position = $state<Record<string, number>>({})
   const plans = $derived(lesson.data?.stations ?? [])
   const putt = $derived(plans.find((it) => it.current))
@@ -41,17 +42,19 @@
   function askThere(it: Shapes['FirstLookOut']): void {
     const lever = levers.data?.find((one) => one.lever === it.lever)
     position = lever ? { [lever.lever]: lever.step * 5 * (it.way === 'plus' ? 1 : -1) } : {}
-    part = 'straight'
+    chosen = 'straight'
   }
   const breaks = $derived(Boolean(putt && (putt.falls_forward_percent || putt.falls_right_percent)))
   const tests = $derived(sights.data?.tests ?? [])
   const open = $derived(tests.findLast((it) => !it.test.ended_at))
   const shown = $derived(tests.filter((it) => it.test.ended_at).toReversed())
+  // A first look comes first; once something was asked at length, that is what is looked at.
+  const part = $derived<Part>(chosen ?? (tests.length ? 'straight' : 'first'))
   const goingOn = createWrite((test: string) => askOn(id, test))
 </script>
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
-  {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={part} /></div>{/if}
+  {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it)} /></div>{/if}
   {#if putt && !putt.proved && !open && part !== 'check'}
     <p class="mb-4 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
       <span class="flex-1 font-semibold">{putt.proof_words}</span>
@@ -71,7 +74,7 @@
       lessonId={id} golfer={lesson.data.golfer}
       askAt={(at) => {
         position = { ...at }
-        part = 'straight'
+        chosen = 'straight'
       }}
     />
   {:else if part === 'check' && !open && lesson.data}

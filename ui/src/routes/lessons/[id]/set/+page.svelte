@@ -91,9 +91,11 @@
   })
   /** The plan as it stands in the lesson: kept now, unless it is already. */
   async function lay(): Promise<string> {
+    // A tap just after a change: its drawing is on the way, and with it the sizes that come by themselves.
+    for (let tries = 0; !whole && !fault && tries < 200; tries += 1) await new Promise((resolve) => setTimeout(resolve, 25))
     clearTimeout(pause)
-    if (fault) throw fault
-    going = keep(whole ?? ($state.snapshot(planning.plan) as Plan)) ?? going
+    if (fault || !whole) throw fault ?? new Error('The plan could not be drawn just now; it stands as you left it. Try again.')
+    going = keep(whole) ?? going
     await going
     return planning.kept?.id ?? ''
   }
@@ -177,9 +179,9 @@
           station={lay}
           conditions={sheet.blocks.map((it) => it.condition)}
           guides={rig?.about.guides ?? false}
-          closed={!whole || unread}
+          closed={!seen || Boolean(fault) || unread}
         />
-        <button class="button mt-2 w-full" type="button" disabled={!whole || unread} onclick={() => void compare()}>Compare, in turns…</button>
+        <button class="button mt-2 w-full" type="button" disabled={!seen || Boolean(fault) || unread} onclick={() => void compare()}>Compare, in turns…</button>
       </div>
     </aside>
   </div>
