@@ -154,7 +154,7 @@ def test_the_coachs_read_is_what_errors_are_counted_against(page: Page):
     page.get_by_role("button", name="Roll it both ways…").click()
     dialog = page.get_by_role("dialog")
     # Nothing is told of balls that were not rolled.
-    expect(dialog.locator("[data-slope]")).to_contain_text("How far did the ball")
+    expect(dialog.locator("[data-slope]")).to_contain_text("Out to the hole: how far did the ball run")
     for way, drift in (("out", "400"), ("back", "-400")):
         row = dialog.locator(f"[data-roll={way}]")
         row.get_by_label("Rolled", exact=True).fill("3 m")

@@ -167,7 +167,7 @@ def test_eyes_are_told_by_a_string_and_a_look_is_read_again(page: Page):
             fill(page, name, value)
         fill(page, "Trail eye behind", 32)
         if reading == 34:
-            page.get_by_role("checkbox").check()
+            page.get_by_role("checkbox", name="This reads the last look").check()
         page.get_by_role("button", name="Keep this look").click()
         expect(page.get_by_role("list", name="Looks, newest first")).to_contain_text(f"{reading} mm inside")
     expect(page.get_by_role("list", name="Looks, newest first")).to_contain_text("read again")

@@ -35,7 +35,7 @@
   const answering = createWrite((raw: Record<string, string | number>) => answerTest(lesson, { test_id: sight.test.id, raw, taken_at: stamp() }))
   const undoing = createWrite((trial: string) => undoAnswer(lesson, sight.test.id, trial))
   const showing = createWrite(() => showTest(lesson, sight.test.id))
-  const leaving = createWrite(() => leaveTest(lesson, sight.test.id, true), () => left(sight.test.id))
+  const leaving = createWrite(() => leaveTest(lesson, sight.test.id, true))
   const all = [answering, undoing, showing, leaving]
   const busy = $derived(all.some((it) => it.isPending))
   const error = $derived(firstError(all))
@@ -95,7 +95,11 @@
   <button class="button" disabled={busy || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}
   <a class="button" href="/question/{sight.test.lesson_id}" target="_blank" rel="noopener">Golfer’s own screen</a>
-  <button class="button ml-auto" disabled={busy} onclick={() => leaving.mutate(undefined)}>Leave it: nothing is kept of it</button>
+  <button class="button ml-auto" disabled={busy} onclick={() => {
+      // Told at once: this view goes with the test.
+      left(sight.test.id)
+      leaving.mutate(undefined)
+    }}>Leave it: nothing is kept of it</button>
   <button class="button" disabled={busy || valid.length < sight.fewest} onclick={() => showing.mutate(undefined)}>
     {valid.length < sight.fewest ? `${sight.fewest - valid.length} more before it is shown` : 'Show what they say'}
   </button>

@@ -71,16 +71,22 @@
       {#if taken.length}
         <ol class="mt-4" aria-label="First looks, newest first">
           {#each taken.toReversed() as it (it.id)}
-            <li class="flex flex-wrap items-center gap-2 border-t border-hairline py-1.5">
-              <span class="flex-1"><strong>{it.place}</strong>: {named('looks', it.looks).toLowerCase()}</span>
-              {#if it.lever}
-                <span class="flex gap-1" role="group" aria-label="Can be played from, {it.place}">
-                  <button class="button px-2 text-sm {it.playable === true ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.playable === true} onclick={() => playable(it, true)}>Playable</button>
-                  <button class="button px-2 text-sm {it.playable === false ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.playable === false} onclick={() => playable(it, false)}>Not</button>
-                </span>
+            <li class="border-t border-hairline py-1.5">
+              <p class="flex items-center gap-2">
+                <span class="flex-1"><strong>{it.place}</strong>: {named('looks', it.looks)}</span>
+                <button class="button plain px-2 text-sm" aria-label="Void {it.place}" onclick={() => voiding.mutate({ id: it.id, voided: true })}>✕</button>
+              </p>
+              {#if it.lever || it.looks === 'straight'}
+                <div class="flex flex-wrap gap-1.5">
+                  {#if it.lever}
+                    <span class="flex gap-1" role="group" aria-label="Can be played from, {it.place}">
+                      <button class="button px-2 text-sm {it.playable === true ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.playable === true} onclick={() => playable(it, true)}>Playable</button>
+                      <button class="button px-2 text-sm {it.playable === false ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.playable === false} onclick={() => playable(it, false)}>Not</button>
+                    </span>
+                  {/if}
+                  {#if it.looks === 'straight'}<button class="button px-2 text-sm" onclick={() => askAt(it)}>Full test there</button>{/if}
+                </div>
               {/if}
-              {#if it.looks === 'straight'}<button class="button px-2 text-sm" onclick={() => askAt(it)}>Full test there</button>{/if}
-              <button class="button plain px-2 text-sm" aria-label="Void {it.place}" onclick={() => voiding.mutate({ id: it.id, voided: true })}>✕</button>
             </li>
           {/each}
         </ol>

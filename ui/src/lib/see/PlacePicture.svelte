@@ -19,7 +19,7 @@
   const fromSide = $derived(place.lever === 'tilt' || place.lever === 'chin')
 </script>
 
-<svg width="56" height="36" viewBox="-28 -18 56 36" aria-hidden="true">
+<svg width="56" height="44" viewBox="-28 -22 56 44" aria-hidden="true">
   {#if fromSide}
     <g transform="rotate({(place.lever === 'chin' ? -1 : 1) * up * 22})">
       <ellipse rx="9" ry="12" fill="none" stroke="currentColor" stroke-width="1.8" />

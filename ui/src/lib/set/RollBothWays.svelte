@@ -47,7 +47,7 @@
 </div>
 <p class="mt-4 text-lg font-semibold" aria-live="polite" data-slope>
   {#if whole}{found.error ? refusal(found.error).message : (found.data?.words ?? '')}
-  {:else if missing}How far did the ball {missing.way === 'out' ? 'out to the hole' : 'rolled back'} run, and where did it stop beside the line?
+  {:else if missing}{missing.way === 'out' ? 'Out to the hole' : 'Back from the hole'}: how far did the ball run, and where did it stop beside the line?
   {:else}Roll at least one ball each way.{/if}
 </p>
 <button class="button primary mt-3 min-h-14 w-full text-lg" type="button" disabled={busy || !whole || !found.data} onclick={() => found.data && use(found.data.slope, $state.snapshot(told))}>

@@ -24,8 +24,10 @@
     /** What else the block before noted of every putt. */
     asked?: string[]
     started?: () => void
+    /** Compare in turns instead. */
+    compare?: () => void
   }
-  let { lessonId, station, conditions, guides, closed = false, asked = [], started }: Props = $props()
+  let { lessonId, station, conditions, guides, closed = false, asked = [], started, compare }: Props = $props()
 
   const SEEN = choices<'guided' | 'blind'>('rig_seen')
   const usual = ['as usual', 'no line on the ball', 'wide base']
@@ -110,5 +112,8 @@
     </div>
   </details>
   {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending || closed}>Start block</button>
+  <div class="flex gap-2">
+  <button class="button primary min-h-14 flex-1 text-lg" disabled={laying.isPending || starting.isPending || closed}>Start block</button>
+  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed} onclick={compare}>Compare…</button>{/if}
+  </div>
 </form>

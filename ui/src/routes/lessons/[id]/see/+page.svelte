@@ -49,12 +49,12 @@
   const open = $derived(tests.findLast((it) => !it.test.ended_at))
   const shown = $derived(tests.filter((it) => it.test.ended_at).toReversed())
   // A first look comes first; once something was asked at length, that is what is looked at.
-  const part = $derived<Part>(chosen ?? (tests.length ? 'straight' : 'first'))
+  const part = $derived<Part | ''>(chosen ?? (sights.data || sights.error ? (tests.length ? 'straight' : 'first') : ''))
   const goingOn = createWrite((test: string) => askOn(id, test))
 </script>
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
-  {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it)} /></div>{/if}
+  {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it || null)} /></div>{/if}
   {#if putt && !putt.proved && !open && part !== 'check'}
     <p class="mb-4 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
       <span class="flex-1 font-semibold">{putt.proof_words}</span>

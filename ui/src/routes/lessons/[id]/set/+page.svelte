@@ -180,8 +180,8 @@
           conditions={sheet.blocks.map((it) => it.condition)}
           guides={rig?.about.guides ?? false}
           closed={!seen || Boolean(fault) || unread}
+          compare={() => void compare()}
         />
-        <button class="button mt-2 w-full" type="button" disabled={!seen || Boolean(fault) || unread} onclick={() => void compare()}>Compare, in turns…</button>
       </div>
     </aside>
   </div>
