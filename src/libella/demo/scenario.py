@@ -18,7 +18,7 @@ from ..lessons.desk.desk import Desk, studio
 from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.judge.comparisons import comparison_sheet
 from ..lessons.lesson.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
-from ..lessons.set.plans import keep_station, prove_station
+from ..lessons.set.plans import Laying, keep_station, prove_station
 from ..lessons.set.stations import AidEntry, StationEntry
 from ..lessons.start.blocks import BlockEntry, begin_block, block_sheet, keep_reading, station_of, void_reading
 from ..lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
@@ -163,7 +163,7 @@ class Floor:
         )
         if entry.station().has_laser:
             read_laser_cautions(self.desk, self.lesson_id, at)
-        keep_station(self.desk, id, self.lesson_id, entry, at)
+        keep_station(self.desk, id, entry, Laying(self.lesson_id, at))
         prove_station(self.desk, id, "tape", _TAPED, at)
         return id
 

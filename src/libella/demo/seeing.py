@@ -19,7 +19,7 @@ from ..lessons.aim.aims import AimEntry, begin_series, keep_set_down
 from ..lessons.desk.desk import Desk
 from ..lessons.keep.cards import CheckEntry, check_sheet, keep_card, keep_check
 from ..lessons.lesson.lessons import read_laser_cautions
-from ..lessons.see.eyes import keep_take
+from ..lessons.see.eyes import Taken, keep_take
 from ..lessons.see.sights import SightEntry, begin_test, felt_there, keep_answer, show_test, sight_sheet
 from ..lessons.stand.set_ups import keep_set_up
 
@@ -74,7 +74,7 @@ def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetim
             keep_set_up(desk, uuid6.uuid7() if n else first, lesson_id, values, _minute(at, n), first if n else None)
         for n in range(3):
             look = _look(seeing, rng)
-            keep_take(desk, uuid6.uuid7(), lesson_id, look, _minute(at, 3 + n))
+            keep_take(desk, uuid6.uuid7(), lesson_id, look, Taken(_minute(at, 3 + n)))
     _ask(desk, _id(ids), lesson_id, seeing.eyes, {}, at, rng)
     for n, (position, comfort, trust) in enumerate(seeing.tried):
         test_id = _id(ids)

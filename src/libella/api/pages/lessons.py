@@ -12,6 +12,7 @@ from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
 from ...lessons.see import first_looks, sights
+from ...lessons.set.plans import plans_in
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_READ, aim_words
@@ -109,7 +110,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         revision=revision,
         lesson=LessonOut.model_validate(sheet.lesson),
         golfer=GolferBrief.model_validate(sheet.golfer),
-        stations=[plan_out(it, units) for it in sheet.plans],
+        stations=[plan_out(it, units) for it in plans_in(desk, id)],
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
         stand=_stand(desk, id, units),
         sight=_sight(desk, id),

@@ -1,7 +1,7 @@
 """Where the eyes are: looks in a mirror or by plumb, and where they are wanted."""
 
 from datetime import datetime
-from typing import Annotated, Literal, TypedDict
+from typing import Annotated, Literal
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
@@ -12,17 +12,12 @@ from ...core.see.eyes import ZONES, EyeMark, EyePlace, EyeTake, School, Way
 from ...core.see.side_look import Covers, SideWay, StringLook, Strip, StripLook
 from ...lessons.lesson.set_up_name import AS_USUAL
 from ...lessons.see import eyes
-from ...lessons.see.eyes import LookSizes, SightingEye, look_of
+from ...lessons.see.eyes import LookSizes, SightingEye, Taken, look_of
 from ...lessons.values import KeptEyeTake
 from ...words.see.eyes import eye_words, moved_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords
 
 router = APIRouter(tags=["eyes"])
-
-
-class _Where(TypedDict):
-    set_up: str
-    station_id: UUID | None
 
 
 class EyeMarkIn(Entry):
@@ -55,9 +50,8 @@ class EyeTakeIn(Entry):
     taken_at: Moment
 
     def look(self) -> EyeTake:
-        plain = self.model_dump(
-            exclude={"lesson_id", "taken_at", "reread_of", "lead", "trail", "nose", *_Where.__annotations__}
-        )
+        marks = {"lead", "trail", "nose"}
+        plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "set_up", "station_id", *marks})
         return EyeTake(self.lead.mark(), self.trail.mark(), nose=self.nose.mark() if self.nose else None, **plain)
 
 
@@ -172,7 +166,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut
 @router.put("/eye-takes/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: EyeTakeIn, units: InUnits = "metric") -> EyesSheetOut:
     """Keep one look."""
-    eyes.keep_take(desk, id, entry.lesson_id, entry.look(), entry.taken_at, entry.reread_of, **_where(entry))
+    eyes.keep_take(desk, id, entry.lesson_id, entry.look(), _taken(entry, entry.reread_of))
     return of_lesson(desk, entry.lesson_id, units)
 
 
@@ -184,7 +178,7 @@ def keep_side(
     """Keep a look that tells the side only."""
     values = entry.model_dump(exclude={"lesson_id", "taken_at", "set_up", "station_id"})
     look = StringLook(**values) if isinstance(entry, StringLookIn) else StripLook(**values)
-    eyes.keep_take(desk, id, entry.lesson_id, look, entry.taken_at, **_where(entry))
+    eyes.keep_take(desk, id, entry.lesson_id, look, _taken(entry))
     return of_lesson(desk, entry.lesson_id, units)
 
 
@@ -202,8 +196,8 @@ def want(desk: AtDesk, id: UUID, entry: WantedEyesIn) -> WantedEyesIn:
     return WantedEyesIn.model_validate(values)
 
 
-def _where(entry: EyeTakeIn | StringLookIn | StripLookIn) -> _Where:
-    return {"set_up": entry.set_up, "station_id": entry.station_id}
+def _taken(entry: EyeTakeIn | StringLookIn | StripLookIn, reread_of: UUID | None = None) -> Taken:
+    return Taken(entry.taken_at, entry.set_up, entry.station_id, reread_of)
 
 
 def _take_out(row: KeptEyeTake) -> EyeTakeOut:

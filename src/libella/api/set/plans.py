@@ -8,7 +8,7 @@ from pydantic import BaseModel, Field
 from ...core.green.slope import TrialRoll
 from ...core.set.proof import Evidence, Measured, Proof, Way
 from ...lessons.set import plans
-from ...lessons.set.plans import Plan
+from ...lessons.set.plans import Laying, Plan, RigCheck
 from ...lessons.set.stations import entry_of
 from ...words.set.proof import proof_words
 from ...words.set.station import replaced_words
@@ -96,22 +96,16 @@ def plan_out(it: Plan, units: InUnits) -> StationOut:
 @router.put("/stations/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: StationIn, units: InUnits = "metric") -> StationOut:
     """Keep a plan as it is edited; one on which something was read stands as it is."""
-    plans.keep_station(
-        desk,
-        id,
-        entry.lesson_id,
-        entry.entry(units),
-        entry.laid_at,
-        replaces_id=entry.replaces_id,
-        current=entry.current,
-    )
+    laying = Laying(entry.lesson_id, entry.laid_at, entry.replaces_id, entry.current)
+    plans.keep_station(desk, id, entry.entry(units), laying)
     return plan_out(plans.plan(desk, id), units)
 
 
 @router.put("/stations/{id}/proof")
 def prove(desk: AtDesk, id: UUID, entry: ProofIn, units: InUnits = "metric") -> StationOut:
     """Prove a line, or correct its proof: what was read on it is judged again."""
-    plans.prove_station(desk, id, entry.way, entry.evidence(), datetime.now(UTC), entry.raws, entry.known_deg)
+    check = None if entry.raws is None else RigCheck(entry.raws, entry.known_deg)
+    plans.prove_station(desk, id, entry.way, entry.evidence(), datetime.now(UTC), check)
     return plan_out(plans.plan(desk, id), units)
 
 

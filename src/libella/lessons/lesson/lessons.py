@@ -14,7 +14,6 @@ from ...core.set.floor import Surface
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict
-from ..set.plans import Plan, plans_of
 from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, value_of, values_of
 
 PAGE = 12
@@ -42,7 +41,6 @@ class LessonSheet:
 
     lesson: KeptLesson
     golfer: KeptGolfer
-    plans: Sequence[Plan]
     blocks: Sequence["BlockSheet"]
 
 
@@ -112,7 +110,6 @@ def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
         return LessonSheet(
             value_of(KeptLesson, lesson),
             value_of(KeptGolfer, golfer),
-            plans_of(desk, session, id),
             blocks_where(desk, session, BlockRow.lesson_id == id),
         )
 

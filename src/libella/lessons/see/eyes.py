@@ -102,22 +102,22 @@ class EyeSheet:
         return self.now.vial
 
 
-def keep_take(
-    desk: Desk,
-    id: UUID,
-    lesson_id: UUID,
-    look: AnyLook,
-    taken_at: datetime,
-    reread_of: UUID | None = None,
-    *,
-    set_up: str = AS_USUAL,
-    station_id: UUID | None = None,
-) -> KeptEyeTake:
-    """Keep one look; the same one said again changes nothing.
+@dataclass(frozen=True, slots=True)
+class Taken:
+    """When a look was taken, in which set-up and on which plan (None: the plan now).
 
     `reread_of`: the look this one reads again, nothing having moved. It counts for the reading error only.
     """
-    raw = LOOK.keep(look)
+
+    at: datetime
+    set_up: str = AS_USUAL
+    station_id: UUID | None = None
+    reread_of: UUID | None = None
+
+
+def keep_take(desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken: Taken) -> KeptEyeTake:
+    """Keep one look; the same one said again changes nothing."""
+    raw, reread_of, set_up = LOOK.keep(look), taken.reread_of, taken.set_up
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id)
         if reread_of is not None:
@@ -129,8 +129,8 @@ def keep_take(
                 or not isinstance(LOOK.read(first.raw), EyeTake)
             ):
                 raise Conflict("reread_other")
-        told = {"lesson_id": lesson_id, "taken_at": taken_at, "reread_of": reread_of, "set_up": set_up}
-        plan = plan_id_now(desk, session, lesson_id, station_id)
+        told = {"lesson_id": lesson_id, "taken_at": taken.at, "reread_of": reread_of, "set_up": set_up}
+        plan = plan_id_now(desk, session, lesson_id, taken.station_id)
         row, _ = desk.add(session, EyeTakeRow, id, **told, raw=raw, station_id=plan)
         if LOOK.read(row.raw) != look or any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise("look")

@@ -102,6 +102,13 @@ def plans_of(desk: Desk, session: Session, lesson_id: UUID) -> list[Plan]:
     ]
 
 
+def plans_in(desk: Desk, lesson_id: UUID) -> list[Plan]:
+    """The same, for whoever has no transaction of his own."""
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson")
+        return plans_of(desk, session, lesson_id)
+
+
 def plan(desk: Desk, id: UUID) -> Plan:
     """One plan."""
     with desk.transaction() as session:
@@ -118,21 +125,31 @@ def with_proof_of(desk: Desk, entry: StationEntry, id: UUID | None) -> StationEn
         return entry if row is None else replace(entry, proof=PROOF.read(row.proof))
 
 
-def keep_station(
-    desk: Desk,
-    id: UUID,
-    lesson_id: UUID,
-    entry: StationEntry,
-    laid_at: datetime,
-    *,
-    replaces_id: UUID | None = None,
-    current: bool = True,
-) -> KeptStation:
+@dataclass(frozen=True, slots=True)
+class Laying:
+    """Where and when a plan is laid, and in whose place; `current`: it is the lesson's plan from now on."""
+
+    lesson_id: UUID
+    laid_at: datetime
+    replaces_id: UUID | None = None
+    current: bool = True
+
+
+@dataclass(frozen=True, slots=True)
+class RigCheck:
+    """A rig read again and again with nothing changing, or against a known angle, degrees; no readings drop it."""
+
+    raws: Sequence[Raw]
+    known_deg: float = 0.0
+
+
+def keep_station(desk: Desk, id: UUID, entry: StationEntry, laying: Laying) -> KeptStation:
     """Keep a plan of a lesson, or take over the changed one; once something was read on it, it stands as it was.
 
     Its proof is kept by `prove_station` alone: a new plan takes over that of the one it replaces, which holds as far as
-    its line is the same. `current`: it is the lesson's plan from now on.
+    its line is the same.
     """
+    lesson_id, replaces_id = laying.lesson_id, laying.replaces_id
     told = laid_values(entry)
     del told["proof"]
     with desk.transaction() as session:
@@ -143,7 +160,7 @@ def keep_station(
             if replaced.lesson_id != lesson_id:
                 raise Conflict("station_of_another")
             proof = replaced.proof
-        more = {"lesson_id": lesson_id, "laid_at": laid_at, "proof": proof, "replaces_id": replaces_id}
+        more = {"lesson_id": lesson_id, "laid_at": laying.laid_at, "proof": proof, "replaces_id": replaces_id}
         row, new = desk.add(session, StationRow, id, **more, **told)
         if row.lesson_id != lesson_id:
             raise Conflict("station_used")
@@ -153,7 +170,7 @@ def keep_station(
                 raise Conflict("station_used")
             for name, said in changed.items():
                 setattr(row, name, said)
-        if current:
+        if laying.current:
             lesson.plan_id = id
         return value_of(KeptStation, row)
 
@@ -170,17 +187,11 @@ def pick_plan(desk: Desk, lesson_id: UUID, station_id: UUID) -> KeptStation:
 
 
 def prove_station(
-    desk: Desk,
-    id: UUID,
-    way: Way,
-    evidence: Evidence,
-    at: datetime,
-    raws: Sequence[Raw] | None = None,
-    known_deg: float = 0.0,
+    desk: Desk, id: UUID, way: Way, evidence: Evidence, at: datetime, rig_check: RigCheck | None = None
 ) -> KeptStation:
     """Prove a line, correct its proof, or take it back ("none"): what was read on it is judged again.
 
-    `raws`: the rig read again and again with nothing changing, or against a known angle; None leaves its check.
+    `rig_check` None leaves the check of its rig as it is.
 
     Raises
     ------
@@ -192,7 +203,7 @@ def prove_station(
         entry = entry_of(row)
         station = entry.station()
         try:
-            check = _check(station, raws, known_deg)
+            check = _check(station, rig_check)
             proof = prove(way, evidence, station.line, green_speed_ft=entry.green_speed_ft, check=check)
         except OutOfLimits as fault:
             raise fault.at(f"proof.{fault.field}") from None
@@ -205,11 +216,11 @@ def prove_station(
         return value_of(KeptStation, row)
 
 
-def _check(station: Station, raws: Sequence[Raw] | None, known_deg: float) -> Repeatability | None:
+def _check(station: Station, it: RigCheck | None) -> Repeatability | None:
     before = station.proof
-    if raws is None:
+    if it is None:
         return Repeatability(before.zero_deg, before.noise_deg, before.checks) if before.checks else None
-    return repeatability([station.rig.interval(it).anchor for it in raws], known_deg) if raws else None
+    return repeatability([station.rig.interval(raw).anchor for raw in it.raws], it.known_deg) if it.raws else None
 
 
 def _judge_again(desk: Desk, session: Session, block: BlockRow, proof: Proof, at: datetime) -> None:
