@@ -20,6 +20,9 @@ def refusals_aloud(it: Reading) -> None:
     for value in (0.03, -0.2, float("nan")):
         beyond = OutOfLimits("step_m", "out_of_bounds", "m", of="step_m", value=value, bounds=bounds)
         it.say("refusals", refusal_words, beyond, it.units)
+    for one in (1, 99):
+        counted = OutOfLimits("planned", "out_of_bounds", of="planned", value=one, bounds=Bounds(3, 40, "putts"))
+        it.say("refusals", refusal_words, counted, it.units)
     for code, template in CONFLICTS.items():
         it.say("refusals", conflict_words, code, dict.fromkeys(_PLACEHOLDER.findall(" ".join(template)), 12))
     for what in THINGS:

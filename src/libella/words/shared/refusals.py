@@ -5,9 +5,12 @@ from typing import Final
 
 from ...core.measure.limits import Bounds, Fact, OutOfLimits, Size
 from ...core.measure.units import Units, about, tape
+from .counts import counted
 
 Template = tuple[str, str]
 
+_COUNTED: Final = {"putts": "putt", "set-downs": "set_down", "answers": "answer"}
+"""Units that are counted: one of them is not many."""
 KNOWN: Final = "one of {known}"
 OPTIONS: Final = "one of {options}"
 
@@ -56,11 +59,15 @@ def _told(name: str, it: Fact, units: Units) -> str:
 
 def range_words(it: Bounds, units: Units) -> str:
     """From where to where an entry may lie."""
+    if it.unit in _COUNTED:
+        return f"{it.low:g} to {counted(round(it.high), _COUNTED[it.unit])}"
     return f"{value_words(it.low, it.unit, units)} to {value_words(it.high, it.unit, units)}"
 
 
 def value_words(value: float, unit: str, units: Units) -> str:
     """A value as it was entered, with its unit."""
+    if unit in _COUNTED and value == round(value):
+        return counted(round(value), _COUNTED[unit])
     if unit == "m" and units == "feet":
         return f"{'−' if value < 0 else ''}{tape(abs(value), units)}"
     # Small lengths are laid out and read in millimetres.

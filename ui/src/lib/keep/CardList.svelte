@@ -50,7 +50,7 @@
     <li class="grid gap-x-6 gap-y-2 border-t border-hairline py-3 sm:grid-cols-[1fr_auto]" data-card>
       <div>
         <p class="font-bold first-letter:uppercase">{it.change}</p>
-        <p class="text-faded">{moment(it.kept_at)}{n === 0 ? ' · gone by now' : ''}</p>
+        <p class="text-faded">{moment(it.kept_at)}{n === 0 ? ' · the card in use' : ''}</p>
         {#if it.note}<p>{it.note}</p>{/if}
         <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-4">
           {#each it.rows as row (row.name)}<dt class="text-faded">{row.name}</dt><dd>{row.size}</dd>{/each}

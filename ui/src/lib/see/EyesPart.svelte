@@ -1,5 +1,6 @@
 <!-- Where the eyes are: each marked on the mirror with the other closed, corrected for the mirror's level. -->
 <script lang="ts">
+  import { untrack } from 'svelte'
   import type { Shapes } from '$lib/data/client'
   import { choices } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
@@ -26,9 +27,8 @@
   const look = new EyesLook()
   /** Side by side, the one looked at last first. */
   const shown = $derived(sheet ? [...sheet.set_ups].sort((one, other) => Number(other.name === sheet.set_up) - Number(one.name === sheet.set_up)) : [])
-  // Sizes come as they are laid; what is changed here stays while the page stands, and with the look for the next.
   $effect(() => {
-    if (sheet && !look.set_up) look.begin(sheet)
+    if (sheet) untrack(() => look.begin(sheet))
   })
   const WAYS = choices<Way>('eye_way')
   const voiding = createWrite((it: { id: string; voided: boolean }) => voidTake(lessonId, it))

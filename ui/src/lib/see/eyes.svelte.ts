@@ -25,14 +25,18 @@ export class EyesLook {
   /** How the golfer stands: looks of one set-up are never counted with those of another. */
   set_up = $state('')
 
-  /** As it was laid, and as it was looked last. */
+  #told = ''
+
+  /** As it was laid, and as it was looked last; what is laid otherwise since is taken over, what was chosen here stays. */
   begin({ sizes, set_up }: Pick<Shapes['EyesSheetOut'], 'sizes' | 'set_up'>): void {
+    this.set_up ||= set_up
+    if (this.#told === JSON.stringify(sizes)) return
+    this.#told = JSON.stringify(sizes)
     const { falls_in_percent, falls_back_percent, level_doubt_percent, eye_height_m, seen_m, string_height_m, lean_deg } = sizes
     this.level = { falls_in_percent, falls_back_percent, level_doubt_percent }
     this.eye_height_m = eye_height_m
     this.seen_m = seen_m
     this.string = { string_height_m, lean_deg }
-    this.set_up = set_up
   }
 
   /** The eye to be marked next; null when both are. */

@@ -28,6 +28,18 @@ describe('a look at the eyes', () => {
     expect(look.told('l', [], 'now')).toBeNull()
   })
 
+  it('is read with the sizes as laid, also where they are laid otherwise since', () => {
+    const sizes = { falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1, eye_height_m: 1.5, seen_m: 0.005, string_height_m: 0.2, lean_deg: 0 }
+    const look = new EyesLook()
+    look.begin({ sizes, set_up: 'as usual' })
+    look.set_up = 'taller'
+    look.string.string_height_m = 0.25
+    look.begin({ sizes, set_up: 'as usual' })
+    expect([look.set_up, look.string.string_height_m]).toEqual(['taller', 0.25])
+    look.begin({ sizes: { ...sizes, lean_deg: 1.4 }, set_up: 'as usual' })
+    expect([look.set_up, look.string]).toEqual(['taller', { string_height_m: 0.2, lean_deg: 1.4 }])
+  })
+
   it('reads again the newest look that stands, is a place, and is no second reading itself', () => {
     const takes = [take('1'), take('2', { voided: true }), take('3', { inside_m: null }), take('4', { reread_of: '1' })]
     expect(rereadable(takes)?.id).toBe('1')

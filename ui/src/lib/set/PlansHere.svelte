@@ -18,7 +18,7 @@
 
 {#if error}<div class="w-full"><Trouble {error} /></div>{/if}
 {#if stations.length}
-  <button class="button" type="button" aria-label="The plans of this lesson, {stations.length}" onclick={() => (open = true)}>Plans {stations.length}…</button>
+  <button class="button" type="button" onclick={() => (open = true)}>Plans {stations.length}…</button>
 {/if}
 <Sheet bind:open title="The plans of this lesson">
   <p class="mb-2 text-faded">A plan on which something was read stands as it was. What you change then is a new plan, which takes its place.</p>

@@ -32,6 +32,13 @@ export function puttOf(plan: Plan): Shapes['PuttIn'] {
   return { distance_m, past_m, green_speed_ft, capture, falls_forward_percent, falls_right_percent, falls_doubt_percent, read, target }
 }
 
+/** A plan with the sizes nobody set taken from another of it, where the same things are laid. */
+export function filledFrom(plan: Plan, whole: Plan): Plan {
+  const aids = plan.aids.map((it, n) => (whole.aids[n]?.kind === it.kind ? { ...it, sizes: { ...whole.aids[n]?.sizes, ...it.sizes } } : it))
+  const rig_sizes_m = plan.rig_kind === whole.rig_kind ? { ...whole.rig_sizes_m, ...plan.rig_sizes_m } : plan.rig_sizes_m
+  return { ...plan, rig_sizes_m, aids }
+}
+
 /** True where two plans lay the same thing; the order of their entries is of no account. */
 export function same(one: Plan, other: Plan): boolean {
   const sorted = (_: string, value: unknown) =>

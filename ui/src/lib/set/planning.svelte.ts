@@ -9,7 +9,7 @@ import { settings } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 import { entry } from '$lib/data/vocabulary.svelte'
 import type { Grip } from '$lib/drawing/Grips.svelte'
-import { FIRST, planOf, same, type Plan } from './plan'
+import { filledFrom, FIRST, planOf, same, type Plan } from './plan'
 
 export type Tab = 'putt' | 'rig' | 'beside' | 'proof' | 'print'
 export const TABS: readonly Tab[] = ['putt', 'rig', 'beside', 'proof', 'print']
@@ -51,14 +51,15 @@ export class Planning {
   toKeep(whole: Plan, stations: readonly Shapes['StationOut'][]): ToKeep | null {
     const { kept } = this
     if (!kept) return { id: v7(), replaces_id: null, plan: whole }
-    if (same(kept.plan, whole)) return null
+    if (same(kept.plan, filledFrom(whole, kept.plan))) return null
     const used = stations.find((it) => it.id === kept.id)?.used ?? false
     return used ? { id: v7(), replaces_id: kept.id, plan: whole } : { ...kept, plan: whole }
   }
 
   /** Whether anything was planned that is not kept yet. */
   touched(plan: Plan): boolean {
-    return !same(plan, this.kept?.plan ?? this.offered(plan))
+    const before = this.kept?.plan ?? this.offered(plan)
+    return !same(filledFrom(plan, before), before)
   }
   /** The first putt as it is offered, with the sizes that came to it by themselves. */
   offered({ green_speed_ft, rig_sizes_m }: Plan): Plan {

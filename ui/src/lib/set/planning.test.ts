@@ -36,6 +36,14 @@ describe('the plan of a lesson', () => {
     expect(planning.toKeep(planned(planning, { distance_m: 4 }), [station('p', { used: true })])).toMatchObject({ id: told?.id, replaces_id: 'p' })
   })
 
+  it('is not another one because a page does not know the sizes that came by themselves', () => {
+    planning.begin(station('p', { rig_sizes_m: { distance_m: 1 }, used: true }), 10)
+    const plain = planned(planning, { rig_sizes_m: {} })
+    expect(planning.touched(plain)).toBe(false)
+    expect(planning.toKeep(plain, [station('p', { used: true })])).toBeNull()
+    expect(planning.touched(planned(planning, { rig_sizes_m: { distance_m: 1.5 } }))).toBe(true)
+  })
+
   it('leans the posts of the string that is laid, and nothing else', () => {
     planning.begin(station('p', { aids: [{ kind: 't_mark', sizes: {} }, { kind: 'elevated_string', sizes: { string_height_m: 0.2 } }] }), 10)
     planning.lean(1.5)

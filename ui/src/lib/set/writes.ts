@@ -6,16 +6,18 @@ import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 import { planOf, type Plan } from './plan'
 import type { ToKeep } from './planning.svelte'
 
+/** What is read goes by the plan: its sizes, its putt. */
+const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
 export const keepPlan = (lesson_id: string, { id, replaces_id, plan }: ToKeep, current = true) =>
   put('/api/stations/{id}', { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp() } }, {
-    thing: `plans ${lesson_id}`, words: 'The plan', whole: true, renews: ofLesson(lesson_id),
+    thing: `plans ${lesson_id}`, words: 'The plan', whole: true, renews: ofPlan(lesson_id),
   })
 
 /** Go on with another plan of the lesson. */
 export const pickPlan = (lesson: string, station_id: string) =>
   put('/api/lessons/{id}/plan', { ...path(lesson), body: { station_id } }, {
-    thing: `plans ${lesson}`, words: 'The plan', renews: ofLesson(lesson),
+    thing: `plans ${lesson}`, words: 'The plan', renews: ofPlan(lesson),
   })
 
 /** The proof of a plan's line: what was read on it is judged again. */

@@ -1,0 +1,77 @@
+"""A plan carried from step to step: typed, proved, left and come back to; a comparison begun straight from it."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from ..conftest import choose_rig, plan
+from ..start.test_main_flow import own_lesson, prove_by_tape
+
+
+def step(page: Page, name: str) -> None:
+    page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile(f"^{name}")).click()
+
+
+def stations(page: Page) -> list[dict]:
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    return page.request.get(f"/api/lessons/{lesson}").json()["stations"]
+
+
+def test_a_plan_and_its_proof_are_there_after_another_step_and_in_it(page: Page):
+    own_lesson(page, "Carried Golfer")
+    page.get_by_label("Ball to hole", exact=True).fill("2.4 m")
+    page.keyboard.press("Enter")
+    choose_rig(page, "Gate of pegs")
+    # Gone at once: what was planned is the lesson's all the same.
+    step(page, "Stand")
+    expect(page.get_by_role("link", name=re.compile("Set 2.40 m · gate"))).to_be_visible()
+    step(page, "Set")
+    expect(page.get_by_label("Ball to hole", exact=True)).to_have_value("2.4")
+    plan(page, "Proof")
+    prove_by_tape(page)
+    expect(page.locator("[data-proof=proved]")).to_be_visible()
+    step(page, "Aim")
+    page.reload()
+    step(page, "Set")
+    plan(page, "Proof")
+    expect(page.locator("[data-proof=proved]")).to_be_visible()
+    plan(page, "Putt")
+    page.get_by_label("Ball to hole", exact=True).fill("3 m")
+    page.keyboard.press("Enter")
+    expect(page.locator("[data-trust]")).to_contain_text("The proof fell: the putt’s length was changed after it")
+    page.get_by_label("Ball to hole", exact=True).fill("2.4 m")
+    page.keyboard.press("Enter")
+    expect(page.locator("[data-trust]")).to_contain_text("Proved by tape")
+    assert len(stations(page)) == 1
+
+
+def test_a_comparison_begins_from_the_plan_and_what_is_changed_later_is_another_plan(page: Page):
+    own_lesson(page, "Straight Golfer")
+    choose_rig(page, "Gate of pegs")
+    page.get_by_role("button", name="Compare…").click()
+    sheet = page.get_by_role("dialog")
+    # Ready to type: the first field has the focus, not the cross.
+    assert page.evaluate("document.activeElement.getAttribute('aria-label')") != "Close"
+    sheet.get_by_label("Putts each", exact=True).fill("3")
+    sheet.get_by_label("Putts in a run", exact=True).fill("1")
+    sheet.get_by_role("button", name="Start the comparison").click()
+    expect(page.locator("[data-turn]")).to_contain_text("Now: as usual")
+    page.keyboard.press("3")
+    expect(page.locator("[data-turn]")).to_contain_text("Now: wide base")
+    # The turn went on; what was tapped last is undone all the same.
+    page.keyboard.press("u")
+    expect(page.locator("[data-turn]")).to_contain_text("Now: as usual")
+    assert len(stations(page)) == 1, "nobody changed the plan"
+    step(page, "Set")
+    plan(page, "Putt")
+    page.get_by_label("Ball to hole", exact=True).fill("3.5 m")
+    page.keyboard.press("Enter")
+    page.get_by_role("button", name="Plans 2…").click()
+    rows = page.get_by_role("list", name="Plans of this lesson")
+    expect(rows.locator("[data-plan=now]")).to_contain_text("3.50 m long; it was 2.50 m.")
+    rows.get_by_role("button", name=re.compile("Go on with 2.50 m")).click()
+    expect(page.get_by_label("Ball to hole", exact=True)).to_have_value("2.5")
+    step(page, "Judge")
+    expect(page.locator("[data-unproved]")).to_be_visible()
+    prove_by_tape(page)
+    expect(page.locator("[data-unproved]")).to_have_count(0)
