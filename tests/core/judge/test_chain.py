@@ -137,3 +137,13 @@ def test_the_share_as_set_is_taken_and_a_path_is_told_against_its_model():
     for hand, way in (("right", "out to in"), ("left", "in to out")):
         found, _ = rows(chain(some, Aimed(), WINDOW, hand, model=straight), "Start from face and path")
         assert f"{way} of it" in found["Path, straight back and through"][0]
+
+
+@pytest.mark.parametrize(
+    ("aim", "off", "compensates"), [(3.3, -0.9, True), (3.3, 3.2, False), (-2.0, 0.0, True), (0.2, 0.0, False)]
+)
+def test_aim_and_start_read_apart_are_joined_in_their_means(aim, off, compensates):
+    starts = [Delivered(Interval(off - 0.1 + n / 50, off + 0.1 + n / 50)) for n in range(-5, 6)]
+    cells, words = rows(chain(starts, Aimed(face=Estimate(aim, aim - 0.4, aim + 0.4)), WINDOW, "right"), "Every link")
+    assert said(cells["Face at address"][-1]) == pytest.approx(off - aim, abs=0.15)
+    assert ("compensation" in words) == compensates and "by stroke, path and strike together" in words

@@ -28,6 +28,8 @@ K: Final = Bounds(0.5, 1.0, "")
 K_USUAL: Final = Estimate(0.85, 0.78, 0.92)
 """How far the start follows the face rather than the path (handbook 5)."""
 _FEWEST_FIT: Final = 8
+_JOINED_DEG: Final = 0.5
+"""Aim and stroke that are less off than this are no compensation: an opinion, as for what looks straight."""
 _TURNS: Final = 0.3
 """Least standard deviation, degrees, of face against path from which a block itself can tell k."""
 
@@ -213,7 +215,7 @@ class Joined:
     ----------
     aim, start : where the face aims at set-downs, and where the putts start, degrees
     turned : what lies between the two: stroke, path and strike together
-    opposite : chance that what lies between takes back what the aim is off
+    opposite : chance that the aim is off by enough to matter and what lies between takes as much of it back
     """
 
     aim: Estimate
@@ -229,8 +231,12 @@ def _joined(putts: Sequence[Delivered], aimed: Aimed, doubt: RigDoubt) -> Joined
     turned = _less(start, aimed.face)
     if start is None or turned is None:
         return None
-    right, back = (float(ndtr(it.value / max(it.sd, 1e-9))) for it in (aimed.face, turned))
-    return Joined(aimed.face, start, turned, max(min(right, 1 - back), min(1 - right, back)))
+
+    def beyond(it: Estimate, side: int) -> float:
+        return float(ndtr((side * it.value - _JOINED_DEG) / max(it.sd, 1e-9)))
+
+    either = (min(beyond(aimed.face, side), beyond(turned, -side)) for side in (1, -1))
+    return Joined(aimed.face, start, turned, max(either))
 
 
 def _compensation(putts: Sequence[Delivered], window: Window) -> ChainFound:
