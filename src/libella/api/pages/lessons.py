@@ -125,9 +125,10 @@ def _stand(desk: Desk, id: UUID, units: InUnits) -> str:
 
 def _sight(desk: Desk, id: UUID) -> str:
     told, asked = sights.told_last(desk, id)
-    first = first_looks.first_looks(desk, id).seen
-    if told is None and not asked and first.usual is not None:
-        return first_words(first)[0]
+    if told is None and not asked:
+        first = first_looks.first_looks(desk, id).seen
+        if first.usual is not None:
+            return first_words(first)[0]
     if told is None:
         return BEING_ASKED if asked else NOTHING_ASKED
     return sight_words(told.found).headline

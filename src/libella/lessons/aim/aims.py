@@ -191,10 +191,12 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     )
     kept = values_of(KeptAimSeries, sets)
     downs = _set_downs(desk, session, [it.id for it in kept])
+    # Most series of a lesson are read on one plan.
+    plans = {it: _laid(desk, session, lesson, it) for it in {row.station_id for row in kept}}
     found: list[AimSheet] = []
     for row in kept:
         own = [it for it in downs if it.aim_series_id == row.id]
-        putt, laid = _laid(desk, session, lesson, row.station_id)
+        putt, laid = plans[row.station_id]
         proof = laid.proof if laid else NOT_PROVED
         shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
         reads = [_read(row, it.raw) for it in own if not it.voided]

@@ -189,10 +189,10 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
             .where(SightTestRow.left_at.is_(None))
             .order_by(SightTestRow.started_at, SightTestRow.id)
         ).all()
-        return [
-            _sheet(it, _trials(desk, session, it.id), _putt(desk, session, lesson_id, it.station_id))
-            for it in values_of(KeptSightTest, tests)
-        ]
+        kept = values_of(KeptSightTest, tests)
+        # Most tests of a lesson are asked on one plan.
+        putts = {it: _putt(desk, session, lesson_id, it) for it in {one.station_id for one in kept}}
+        return [_sheet(it, _trials(desk, session, it.id), putts[it.station_id]) for it in kept]
 
 
 def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
