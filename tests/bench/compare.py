@@ -16,7 +16,7 @@ PLAYED = 600
 def arm(rng: np.random.Generator, bias: float, spread: float, putts: int) -> Arm:
     golfer = SimulatedGolfer(bias, spread, path_noise_deg=0.5)
     starts = (golfer.start(rng, 2.5) for _ in range(putts))
-    return Arm(f"{bias}", tuple(STATION.observe(it).interval for it in starts), STATION)
+    return Arm.at(f"{bias}", tuple(STATION.observe(it).interval for it in starts), STATION)
 
 
 def words(rng: np.random.Generator, apart: float, spread: float, putts: int) -> tuple[float, float]:

@@ -99,6 +99,20 @@ def numbers(told: Any, path: str = "") -> dict[str, float]:
     return {path: told} if isinstance(told, int | float) and not isinstance(told, bool) else {}
 
 
+def _counts_the_line_since(place: str) -> bool:
+    """What looks straight has in it, since, what is not known of the line that the rod was laid on."""
+    told = ("/found/angle/low", "/found/angle/high", "/found/right", "/found/left", "/bubble/low", "/bubble/high")
+    return place.startswith("/tests/") and place.endswith(told)
+
+
+def _leaves_more_open(place: str, before: float, now: float) -> bool:
+    if place.endswith("/low"):
+        return now <= before + 1e-6
+    if place.endswith("/high"):
+        return now >= before - 1e-6
+    return abs(now - 0.5) <= abs(before - 0.5) + 0.02
+
+
 def test_old_data_is_judged_as_it_was(cluster):
     """Every number the old program gave is given again, to what arithmetic in another order leaves."""
     engine = connect(restored(cluster))
@@ -118,6 +132,9 @@ def test_old_data_is_judged_as_it_was(cluster):
             old, new = numbers(answer), numbers(told)
             for place, value in old.items():
                 assert place in new, (path, place)
+                if _counts_the_line_since(place):
+                    assert _leaves_more_open(place, value, new[place]), (path, place)
+                    continue
                 assert new[place] == pytest.approx(value, rel=1e-6, abs=1e-6), (path, place)
             asked += len(old)
     engine.dispose()

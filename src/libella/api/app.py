@@ -27,7 +27,7 @@ from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
 from .see import eyes, first_looks, maps, sights
-from .set import bag, green, instruments, plans, saved, stations
+from .set import bag, green, instruments, plans, saved, stations, tool_checks
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 
@@ -40,6 +40,7 @@ ROUTERS = (
     lesson_pages,
     vocabulary,
     plans,
+    tool_checks,
     stations,
     saved,
     blocks,

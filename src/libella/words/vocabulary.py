@@ -27,6 +27,9 @@ from ..core.see.side_look import TURNS
 from ..core.set.objections import BACKSTROKE
 from ..core.set.proof import AT, DOUBT, OFFSET
 from ..core.set.station import ACROSS
+from ..core.set.tool_check import MARK as TOOL_MARK
+from ..core.set.tool_check import MOVED as TOOL_MOVED
+from ..core.set.tool_check import OVER as TOOL_OVER
 from ..core.start.path import BALL_AHEAD
 from ..core.start.pauses import MINUTES, SPOT_PUTTS
 from ..core.start.turns import EACH, RUN
@@ -67,6 +70,12 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "across_m": _entry("Right of the start line", ACROSS, 0.001, "On a break; left of it −."),
     "backstroke_m": _entry("The head goes back", BACKSTROKE, 0.01),
     "measured_at": _entry("Measured this far from the ball", AT, 0.05),
+    "moved_m": _entry("Lies to the right by", TOOL_MOVED, 0.001, "Left −."),
+    "checked_over": _entry("Near end to the mark", TOOL_OVER, 0.05),
+    "marked_inside": _entry("Eye inside", TOOL_MARK, 0.001, "Outside −."),
+    "marked_behind": _entry("Eye behind", TOOL_MARK, 0.001, "Ahead of the ball −."),
+    "marked_inside_turned": _entry("Turned: eye inside", TOOL_MARK, 0.001, "Outside −."),
+    "marked_behind_turned": _entry("Turned: eye behind", TOOL_MARK, 0.001, "Ahead of the ball −."),
     "found_beside": _entry("Line found to the right by", OFFSET, 0.001, "Left of true −."),
     "step_m": _entry("Step length", STEP, 0.01, "Heel to heel, as the golfer paces off a putt.", fine=True),
     "usual_length_m": _entry("Length", DISTANCE, 0.5),
@@ -128,6 +137,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "aid_seen": {"natural": "No aid in view", "aided": "Aid in view"},
     "rig_seen": {"blind": "Out of view", "guided": "In view"},
     "putted": {"hole": "To a hole", "none": "No hole, to an aim point"},
+    "aim_comparing": {"cue": "The cue", "set_up": "The set-up", "aided": "The aid in view"},
     "comparing": {
         "conditions": "Conditions here",
         "distances": "Several distances",
@@ -195,6 +205,7 @@ def choices() -> dict[str, dict[str, str]]:
         "cue": dict(CUES),
         "path": dict(PATHS),
         "order": dict(ORDERS),
-        "question": dict(QUESTIONS),
+        "question": dict(QUESTIONS["start"]),
+        "aim_question": dict(QUESTIONS["aim"]),
     }
     return _CHOICES | {kind: {str(code): name for code, name in told.items()} for kind, told in named.items()}

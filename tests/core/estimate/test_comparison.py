@@ -79,7 +79,7 @@ def test_swapped_the_comparison_says_the_same_the_other_way_round():
 def arm(name, bias, n=12, spread=0.6, seed=1, station=STATION):
     rng = np.random.default_rng(seed)
     starts = rng.normal(bias, spread, n)
-    return Arm(name, tuple(station.observe(float(it)).interval for it in starts), station)
+    return Arm.at(name, tuple(station.observe(float(it)).interval for it in starts), station)
 
 
 def test_only_what_was_asked_gets_a_word_and_only_at_the_planned_end():
@@ -107,7 +107,7 @@ def test_further_conditions_must_each_be_the_surer_and_nothing_is_told_of_one_al
     arms = arm("a", 0.0), arm("b", 0.1, seed=2), arm("c", 0.2, seed=3)
     found = compared(arms, "line", final=True)
     assert len(found.pairs) == 2 and found.note and len(found.vials) == 3
-    assert compared((arms[0], Arm("b", (), STATION)), "line", final=True).pairs == ()
+    assert compared((arms[0], Arm.at("b", (), STATION)), "line", final=True).pairs == ()
 
 
 plans = st.builds(

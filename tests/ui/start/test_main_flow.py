@@ -212,7 +212,7 @@ def test_another_condition_on_the_same_station(page: Page):
     start_block(page, putts=5)
     page.keyboard.press("3")
     page.keyboard.press("n")
-    page.get_by_label("Condition: what stays the same").fill("wide base")
+    page.get_by_role("dialog").get_by_text("wide base").click()
     page.get_by_role("dialog").get_by_role("button", name="Start block").click()
     expect(page.locator("[data-count]")).to_contain_text("Putt 1 ")
     page.keyboard.press("4")

@@ -12,11 +12,17 @@ from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.estimate import Summary
 from ...core.instruments import instruments, usual_sizes
-from ...lessons.aim import aims
+from ...core.judge.comparing import Question
+from ...core.start.turns import Order
+from ...lessons.aim import aims, turns
 from ...lessons.aim.aims import AimEntry
+from ...lessons.aim.turns import AimTurns, TurnsEntry, Way
 from ...lessons.lesson.set_up_name import AS_USUAL
 from ...words.aim.links import CUES as CUE_NAMES
 from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
+from ...words.judge.comparison import QUESTIONS
+from ...words.start.run import set_down_turn_words
+from ..base.compared import ComparedOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 
 router = APIRouter(tags=["aim"])
@@ -117,9 +123,49 @@ class AimOut(BaseModel):
     sheets: list[AimSheetOut]
     sum: AimSumOut
     aid: str = Field(description="what an aid in view changes, in words")
+    turns: list["AimTurnsOut"] = Field(description="set-downs compared in turns, oldest first")
     tools: dict[str, dict[str, float]] = Field(
         description="sizes of what reads the face: as laid here, else as read with last; the likeliest first"
     )
+
+
+class AimTurnsOut(BaseModel):
+    """A comparison of set-downs. `turn` is the series whose turn it is, None when all are in."""
+
+    id: UUID
+    question: Question
+    question_words: str
+    names: list[str]
+    series: list[UUID]
+    each: int
+    turn: UUID | None
+    turn_words: str
+    compared: ComparedOut
+
+
+class WayIn(Entry):
+    """One of the ways compared."""
+
+    name: ShortWords
+    cue: Cue = "line"
+    set_up: ShortWords = AS_USUAL
+    aided: bool = False
+
+
+class TurnsIn(Entry):
+    """What is planned before the first set-down of a comparison."""
+
+    lesson_id: UUID
+    ways: tuple[WayIn, ...] = Field(min_length=2, max_length=5)
+    each: int = Field(default=7, description="set-downs of each way, 3 to 40")
+    link: Link = "face"
+    kind: Words40 | None = None
+    sizes: dict[Words40, float] = Field(default_factory=dict, max_length=20)
+    order: Order = "alternating"
+    run: int = Field(default=2, description="set-downs before the way changes, 1 to 10")
+    question: Question = "line"
+    station_id: UUID | None = None
+    started_at: Moment
 
 
 class LinkOut(BaseModel):
@@ -169,6 +215,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
             words=sum_words(table.sum),
         ),
         aid=aid_words(table.aid),
+        turns=[_turns_out(it, units) for it in turns.aim_turns(desk, id, table.sheets)],
         tools={kind: dict(sizes) for kind, sizes in table.tools.items()},
     )
 
@@ -180,6 +227,16 @@ def begin(desk: AtDesk, id: UUID7, entry: AimSeriesIn, units: InUnits = "metric"
     if entry.kind is not None:
         told["sizes"] = usual_sizes(entry.kind, entry.sizes, units)
     aims.begin_series(desk, id, AimEntry(**told))
+    return of_lesson(desk, entry.lesson_id, units)
+
+
+@router.put("/aim-turns/{id}")
+def compare(desk: AtDesk, id: UUID7, entry: TurnsIn, units: InUnits = "metric") -> AimOut:
+    """Plan a comparison of set-downs: a series for each way is begun."""
+    sizes = usual_sizes(entry.kind, entry.sizes, units) if entry.kind else {}
+    told = {it.name: getattr(entry, it.name) for it in fields(TurnsEntry) if it.name in TurnsIn.model_fields}
+    told |= {"ways": tuple(Way(**it.model_dump()) for it in entry.ways), "sizes": sizes, "seed": id.int % 2**31}
+    turns.begin_turns(desk, id, TurnsEntry(**told))
     return of_lesson(desk, entry.lesson_id, units)
 
 
@@ -195,3 +252,18 @@ def void(desk: AtDesk, id: UUID, entry: VoidSetDownIn, units: InUnits = "metric"
     """Void a set-down, or restore it."""
     row = aims.void_set_down(desk, id, entry.voided)
     return of_lesson(desk, aims.lesson_of_series(desk, row.aim_series_id), units)
+
+
+def _turns_out(it: AimTurns, units: InUnits) -> AimTurnsOut:
+    row = it.comparison
+    return AimTurnsOut(
+        id=row.id,
+        question=row.question,
+        question_words=QUESTIONS["aim"][row.question],
+        names=list(it.names),
+        series=[sheet.series.id for sheet in it.sheets],
+        each=row.each,
+        turn=it.turn_of,
+        turn_words=set_down_turn_words(it.turn, it.names),
+        compared=ComparedOut.of(it.compared, units),
+    )

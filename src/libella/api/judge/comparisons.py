@@ -5,18 +5,15 @@ from datetime import datetime
 from fastapi import APIRouter, Query, Request
 from pydantic import BaseModel, Field
 
-from ...core.certainty.verdict import Word
-from ...core.certainty.vial import Vial
-from ...core.estimate.comparison import Comparison
-from ...core.judge.comparing import Compared, Question
+from ...core.judge.comparing import Question
 from ...core.measure.units import Units
 from ...core.start.turns import Order
 from ...lessons.judge import comparisons
 from ...lessons.judge.comparisons import ComparisonSheet
 from ...lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
-from ...words.judge.comparison import QUESTIONS, compared_words
-from ...words.judge.tables import Table, table_words
+from ...words.judge.comparison import QUESTIONS
 from ...words.start.run import ORDERS, turn_words
+from ..base.compared import ComparedOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords, Words20
 from ..start.blocks import BlockKept
 
@@ -41,37 +38,6 @@ class ComparisonIn(Entry):
     asks: tuple[Words20, ...] = ()
     hole: bool = True
     started_at: Moment
-
-
-class PairOut(BaseModel):
-    """A condition against the first. `word` is the verdict on what was asked, null before the planned end."""
-
-    name: str
-    word: Word | None
-    headline: str
-    comparison: Comparison
-
-
-class ComparedOut(BaseModel):
-    """Conditions compared, each with its vial; the pairs, and the chances behind them as a table."""
-
-    headline: str
-    vials: tuple[Vial, ...]
-    pairs: list[PairOut]
-    table: Table | None
-    note: str
-
-    @staticmethod
-    def of(it: Compared, units: Units) -> "ComparedOut":
-        said = compared_words(it)
-        pairs = [
-            PairOut(
-                name=pair.name, word=pair.call.word if it.final else None, headline=words, comparison=pair.comparison
-            )
-            for pair, words in zip(it.pairs, said.pairs, strict=True)
-        ]
-        table = None if it.table is None else table_words(it.table, units)
-        return ComparedOut(headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note)
 
 
 class PlannedPutt(BaseModel):
@@ -149,7 +115,7 @@ def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
     return ComparisonOut(
         id=row.id,
         question=it.question,
-        question_words=QUESTIONS[it.question],
+        question_words=QUESTIONS["start"][it.question],
         order_words=ORDERS[row.order],
         each=row.each,
         run=row.run,

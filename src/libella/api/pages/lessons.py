@@ -11,6 +11,7 @@ from ...lessons.aim import aims
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
+from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
 from ...lessons.set.plans import plans_in
 from ...lessons.stand import set_ups
@@ -54,6 +55,7 @@ class LessonSheetOut(BaseModel):
     stand: str = Field(description="the set-up, in one line")
     sight: str = Field(description="what looks straight, in one line")
     aim: str = Field(description="the aim at address, in one line")
+    set_ups: list[str] = Field(description="set-ups named in this lesson, in whichever step, by first use")
 
 
 class OpenLesson(BaseModel):
@@ -115,6 +117,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         stand=_stand(desk, id, units),
         sight=_sight(desk, id),
         aim=_aim(desk, id, units),
+        set_ups=set_up_names(desk, id),
     )
 
 

@@ -252,4 +252,4 @@ def _compared(sheets: Sequence[SightSheet], units: Units) -> str:
     names = _under(two[0], units), _under(two[1], units)
     if names[0] == names[1]:
         names = "the first time", "the second time"
-    return truer_words(two[0].found, two[1].found, names)
+    return truer_words(two[0].measured, two[1].measured, names)

@@ -19,7 +19,7 @@ from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
-from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, USUAL_DOUBT_M, Proof, Way
+from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, Proof, Way
 from ...core.set.proposal import propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
@@ -97,7 +97,6 @@ class WayOut(BaseModel):
     name: str
     how: str = Field(description="what to do, and what is asked")
     fewest: int = Field(description="measurements it takes at least")
-    doubt_m: float = Field(description="how well it usually places the rig's zero: an opinion")
 
 
 class LaidOut(BaseModel):
@@ -268,10 +267,7 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
 @router.get("/ways")
 def ways() -> list[WayOut]:
     """The ways of proving a line."""
-    return [
-        WayOut(way=way, name=name, how=HOW[way], fewest=FEWEST_MEASURED, doubt_m=USUAL_DOUBT_M[way])
-        for way, name in WAYS.items()
-    ]
+    return [WayOut(way=way, name=name, how=HOW[way], fewest=FEWEST_MEASURED) for way, name in WAYS.items()]
 
 
 @router.post("/tune")

@@ -64,6 +64,8 @@ class EyeTake:
     seen_m : the spacing that is really read to
     nose : where the nose shows itself, where that was marked too
     shoulders_deg : the shoulders' line in the mirror against its lines, right positive; None where nobody looked
+    mirror_zero_m, mirror_doubt_m : how far inside and behind the mirror by itself shows an eye, as a check of it found,
+        and what is not known of that
     """
 
     lead: EyeMark
@@ -76,6 +78,8 @@ class EyeTake:
     seen_m: float = 0.005
     nose: EyeMark | None = None
     shoulders_deg: float | None = None
+    mirror_zero_m: tuple[float, float] = (0.0, 0.0)
+    mirror_doubt_m: float = 0.0
 
     def __post_init__(self) -> None:
         for name, mark in (("lead", self.lead), ("trail", self.trail)):
@@ -101,7 +105,11 @@ class EyeTake:
     def _level_shift(self) -> tuple[float, float]:
         if self.way == "plumb":
             return 0.0, 0.0
-        return self.eye_height_m * self.falls_in_percent / 100, self.eye_height_m * self.falls_back_percent / 100
+        own_in, own_back = self.mirror_zero_m
+        return (
+            self.eye_height_m * self.falls_in_percent / 100 - own_in,
+            self.eye_height_m * self.falls_back_percent / 100 - own_back,
+        )
 
     @property
     def inside_m(self) -> float:
@@ -134,7 +142,9 @@ class EyeTake:
     @property
     def level_doubt_m(self) -> float:
         """What the level leaves unknown, shared by all takes on the same mirror."""
-        return 0.0 if self.way == "plumb" else self.eye_height_m * self.level_doubt_percent / 100
+        if self.way == "plumb":
+            return 0.0
+        return math.hypot(self.eye_height_m * self.level_doubt_percent / 100, self.mirror_doubt_m)
 
     def eye_line_deg(self, hand: Hand) -> float:
         """The line through both eyes against the line, degrees, right positive."""

@@ -1,11 +1,12 @@
 """The ways of asking what straight looks like, and what each brings: the looks-straight angle with its certainty."""
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from statistics import NormalDist, mean
 from typing import Final, Literal, get_args
 
-from ..certainty.estimate import Estimate, estimated
+from ..certainty.estimate import Estimate, estimated, normal
 from ..estimate.posterior import Prior, posterior
 from ..measure.angle import angle_deg
 from ..measure.interval import Interval
@@ -59,31 +60,56 @@ class LooksStraight:
         return self.trials >= FEWEST and not self.too_noisy and self.open_side is None
 
 
-def by_directions(trials: Sequence[Trial], limit_deg: float) -> LooksStraight:
+@dataclass(frozen=True, slots=True)
+class LaidRod:
+    """How well the rod lay, degrees: how far right of true it pointed by itself; what is not known of that and of the
+    line it was laid on, one standard deviation, the same for all answers."""
+
+    right_deg: float = 0.0
+    shared_deg: float = 0.0
+
+    def angle(self, it: Estimate) -> Estimate:
+        """An angle found with it, as it truly is."""
+        if not self.shared_deg:
+            return Estimate(it.value + self.right_deg, it.low + self.right_deg, it.high + self.right_deg)
+        return normal(it.value + self.right_deg, math.hypot(it.sd, self.shared_deg))
+
+    def above(self, found: Callable[[float], float], value_deg: float) -> float:
+        """Chance to lie above a value truly, from the chance to lie above any as found."""
+        offs = [self.right_deg + self.shared_deg * it for it in (_NODES if self.shared_deg else (0.0,))]
+        return mean(found(value_deg - off) for off in offs)
+
+
+TRUE_ROD: Final = LaidRod()
+_NODES: Final = tuple(NormalDist().inv_cdf((n + 0.5) / 9) for n in range(9))
+"""Nine values of a standard normal, equally likely."""
+
+
+def by_directions(trials: Sequence[Trial], limit_deg: float, rod: LaidRod = TRUE_ROD) -> LooksStraight:
     """From answers at known angles; `limit_deg` is what would matter."""
     found = perceive(trials)
     return LooksStraight(
         trials=len(trials),
-        angle=found.looks_straight,
+        angle=rod.angle(found.looks_straight),
         noise=found.noise,
         zone=found.zone,
-        right=found.above(limit_deg),
-        left=1 - found.above(-limit_deg),
+        right=rod.above(found.above, limit_deg),
+        left=1 - rod.above(found.above, -limit_deg),
         too_noisy=found.too_noisy,
         open_side=found.open_side,
     )
 
 
-def by_adjustment(ends: Sequence[Interval], limit_deg: float) -> LooksStraight:
+def by_adjustment(ends: Sequence[Interval], limit_deg: float, rod: LaidRod = TRUE_ROD) -> LooksStraight:
     """From where the golfer stopped the rod, or pointed to: each one reading of the looks-straight angle, degrees."""
     post = posterior(ends, ADJUSTED)
     return LooksStraight(
         trials=len(ends),
-        angle=estimated(post.bias_quantile),
+        angle=rod.angle(estimated(post.bias_quantile)),
         noise=estimated(post.spread_quantile),
         zone=None,
-        right=post.bias_above(limit_deg),
-        left=1 - post.bias_above(-limit_deg),
+        right=rod.above(post.bias_above, limit_deg),
+        left=1 - rod.above(post.bias_above, -limit_deg),
     )
 
 

@@ -72,6 +72,8 @@ class Proof:
     zero_deg : mean of a repeatability check, taken off every reading
     noise_deg : standard deviation of that check: the reading noise
     checks : readings in that check; 0 when none was made
+    tool_deg, tool_doubt_deg : the rig's own error as a check of the instrument itself found it, right positive, added
+        to every reading; and what is not known of it
     evidence : what was measured; None where a proof was once only said
     line : the line it was made on; None where that was not kept
     fell : which parts of the line were changed after it, so that it proves nothing here
@@ -83,6 +85,8 @@ class Proof:
     zero_deg: float = 0.0
     noise_deg: float = 0.0
     checks: int = 0
+    tool_deg: float = 0.0
+    tool_doubt_deg: float = 0.0
     evidence: Evidence | None = None
     line: LaidLine | None = None
     fell: tuple[Part, ...] = ()
@@ -100,24 +104,25 @@ class Proof:
     def on(self, line: LaidLine) -> "Proof":
         """What it proves of a line: all of it where that is the line it was made on, else nothing.
 
-        The check of the rig alone outlives another length or slope, for the rig stands as it stood.
+        The check of the rig alone outlives another length or slope, for the rig stands as it stood; what is known of
+        the instrument itself goes with the instrument.
         """
         gone = self.line.changes(line) if self.line else ()
         if not gone or (not self.is_proved and "rig" not in gone):
             return self
-        fallen = replace(NOT_PROVED, fell=gone)
+        fallen = replace(NOT_PROVED, fell=gone, tool_deg=self.tool_deg, tool_doubt_deg=self.tool_doubt_deg)
         if "rig" in gone:
             return fallen
         return replace(fallen, zero_deg=self.zero_deg, noise_deg=self.noise_deg, checks=self.checks)
 
     def correction_deg(self, rig_m: float) -> float:
         """What to add to every reading: a zero too far right makes readings too far left by atan(δ/L)."""
-        return angle_deg(self.offset_m, rig_m) - self.zero_deg
+        return angle_deg(self.offset_m, rig_m) - self.zero_deg + self.tool_deg
 
     def shared_deg(self, rig_m: float) -> float:
         """Standard uncertainty that all readings of a block share, degrees."""
         placed = angle_deg(self.doubt_m, rig_m)
-        return math.hypot(placed, self.noise_deg / math.sqrt(self.checks) if self.checks else 0.0)
+        return math.hypot(placed, self.noise_deg / math.sqrt(self.checks) if self.checks else 0.0, self.tool_doubt_deg)
 
 
 NOT_PROVED: Final = Proof()

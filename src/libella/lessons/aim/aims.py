@@ -1,5 +1,6 @@
 """Aim at address: series of set-downs, begun, read, judged, added up."""
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field
 from datetime import datetime
@@ -26,8 +27,10 @@ from ...core.instruments import lay
 from ...core.instruments.aid import Raw
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
+from ...core.measure.window import Window
 from ...core.set.proof import NOT_PROVED
 from ...core.set.station import Station
+from ...core.set.tool_check import UNCHECKED
 from ...store.tables import AimSeriesRow, GolferRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
@@ -35,6 +38,7 @@ from ..lesson.lessons import open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
+from ..set.tool_zeros import checked_here
 from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
 
 MOST = 80
@@ -72,6 +76,11 @@ class AimSheet:
     series: KeptAimSeries
     set_downs: Sequence[KeptSetDown]
     found: AimFound
+    reads: tuple[Interval, ...]
+    """What counts of them, degrees, the tool's own error put right."""
+    window: Window
+    shared_deg: float
+    """What is not known of the line and of the tool, one standard deviation."""
 
     @property
     def bias(self) -> Estimate | None:
@@ -93,17 +102,30 @@ class AimTable:
 
 def begin_series(desk: Desk, id: UUID, entry: AimEntry) -> KeptAimSeries:
     """Begin a series. Said twice it is one; said otherwise, a conflict."""
-    values = asdict(entry) | {"sizes": _whole(entry)}
-    values.pop("station_id")
     with desk.transaction() as session:
-        lesson = open_lesson(desk, session, entry.lesson_id)
-        if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
-            raise NotYet("laser_unread_aim")
-        station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
-        row, new = desk.add(session, AimSeriesRow, id, **values, station_id=station_id)
-        if not new and any(getattr(row, name) != value for name, value in values.items()):
-            raise KeptOtherwise("series")
-        return value_of(KeptAimSeries, row)
+        return value_of(KeptAimSeries, add_series(desk, session, id, entry))
+
+
+def add_series(
+    desk: Desk,
+    session: Session,
+    id: UUID,
+    entry: AimEntry,
+    *,
+    comparison_id: UUID | None = None,
+    turn: int | None = None,
+) -> AimSeriesRow:
+    """A series within a transaction: alone, or as one of a comparison's."""
+    values = asdict(entry) | {"sizes": _whole(entry), "comparison_id": comparison_id, "turn": turn}
+    values.pop("station_id")
+    lesson = open_lesson(desk, session, entry.lesson_id)
+    if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
+        raise NotYet("laser_unread_aim")
+    station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
+    row, new = desk.add(session, AimSeriesRow, id, **values, station_id=station_id)
+    if not new and any(getattr(row, name) != value for name, value in values.items()):
+        raise KeptOtherwise("series")
+    return row
 
 
 def keep_set_down(desk: Desk, id: UUID, series_id: UUID, raw: Raw, taken_at: datetime) -> KeptSetDown:
@@ -193,15 +215,18 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     downs = _set_downs(desk, session, [it.id for it in kept])
     # Most series of a lesson are read on one plan.
     plans = {it: _laid(desk, session, lesson, it) for it in {row.station_id for row in kept}}
+    zeros = {it.kept.kind: it.zero for it in checked_here(desk, session, lesson.id)}
     found: list[AimSheet] = []
     for row in kept:
         own = [it for it in downs if it.aim_series_id == row.id]
         putt, laid = plans[row.station_id]
         proof = laid.proof if laid else NOT_PROVED
         shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
-        reads = [_read(row, it.raw) for it in own if not it.voided]
+        zero = zeros.get(row.kind or "", UNCHECKED)
+        reads = tuple(_read(row, it.raw).shifted(zero.right_deg) for it in own if not it.voided)
         # The putter against the mark needs no line: what is not known of it does not count there.
         against_line = row.link != "to_mark"
+        shared = math.hypot(shared if against_line else 0.0, zero.doubt_deg)
         judged = aim_found(
             reads,
             row.link,
@@ -209,9 +234,9 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
             golfer.hand,
             planned=row.planned,
             proved=proof.is_proved or not against_line,
-            shared_deg=shared if against_line else 0.0,
+            shared_deg=shared,
         )
-        found.append(AimSheet(row, own, judged))
+        found.append(AimSheet(row, own, judged, reads, putt.window, shared))
     return found
 
 

@@ -48,6 +48,7 @@ def comparison_sheet(desk: Desk, id: UUID) -> ComparisonSheet:
 def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
     """The comparisons of a lesson, oldest first."""
     query = select(ComparisonRow).where(ComparisonRow.studio_id == desk.studio_id, ComparisonRow.lesson_id == lesson_id)
+    query = query.where(ComparisonRow.of == "start")
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson")
         rows = session.scalars(query.order_by(ComparisonRow.started_at, ComparisonRow.id)).all()
@@ -71,7 +72,7 @@ def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question, units: U
 
 
 def _arm(sheet: BlockSheet, name: str) -> Arm:
-    return Arm(name, tuple(valid_intervals(sheet)), station_of(sheet.block))
+    return Arm.at(name, valid_intervals(sheet), station_of(sheet.block))
 
 
 def _sheet(desk: Desk, session: Session, row: KeptComparison) -> ComparisonSheet:

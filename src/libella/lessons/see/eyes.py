@@ -1,8 +1,8 @@
 """Where the eyes are: looks kept with a lesson, and where this golfer's eyes are wanted."""
 
 import math
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
 from uuid import UUID
@@ -29,6 +29,7 @@ from ...core.see.eyes import (
     reading_error_m,
 )
 from ...core.see.side_look import SideLook, StringLook
+from ...core.set.tool_check import ToolZero
 from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
@@ -37,9 +38,11 @@ from ..lesson.lessons import open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
+from ..set.tool_zeros import zero_here
 from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
 
 EDGE = Bounds(-150.0, 150.0, "mm")
+MIRROR: Final = "ground_mirror"
 AnyLook = EyeTake | SideLook
 
 
@@ -177,12 +180,14 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
         query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
         takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
         sizes = _sizes(desk, session, lesson_id, golfer.id, takes)
+        mirror = zero_here(desk, session, lesson_id, MIRROR)
     zone = zone_of(golfer)
     names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
     set_ups: list[SetUpEyes] = []
     for name in names:
         own = [it for it in takes if it.set_up == name and not it.voided]
-        set_ups.append(_in_set_up(name, own, golfer.hand, zone, set_ups[-1] if set_ups else None))
+        looks = {it.id: _by_mirror(look_of(it), mirror) for it in own}
+        set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None))
     last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
     now = next(it for it in set_ups if it.name == last)
     return EyeSheet(
@@ -198,17 +203,28 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     )
 
 
+def _by_mirror(look: AnyLook, zero: ToolZero) -> AnyLook:
+    """A look, with what is known of the mirror it was taken on."""
+    if not isinstance(look, EyeTake) or look.way != "mirror":
+        return look
+    return replace(look, mirror_zero_m=(zero.inside_m, zero.behind_m), mirror_doubt_m=zero.doubt_m)
+
+
 def _in_set_up(
-    name: str, takes: Sequence[KeptEyeTake], hand: Hand, zone: tuple[float, float] | None, before: SetUpEyes | None
+    name: str,
+    takes: Sequence[KeptEyeTake],
+    by_id: Mapping[UUID, AnyLook],
+    hand: Hand,
+    zone: tuple[float, float] | None,
+    before: SetUpEyes | None,
 ) -> SetUpEyes:
-    by_id = {it.id: it for it in takes}
-    first = [look_of(it) for it in takes if it.reread_of is None]
+    first = [by_id[it.id] for it in takes if it.reread_of is None]
     looks = [it for it in first if isinstance(it, EyeTake)]
     sides = [it for it in first if not isinstance(it, EyeTake)]
     pairs: list[tuple[EyeTake, EyeTake]] = []
     for it in takes:
         if it.reread_of is not None and it.reread_of in by_id:
-            one, other = look_of(by_id[it.reread_of]), look_of(it)
+            one, other = by_id[it.reread_of], by_id[it.id]
             if isinstance(one, EyeTake) and isinstance(other, EyeTake):
                 pairs.append((one, other))
     error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else None

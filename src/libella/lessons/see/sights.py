@@ -1,6 +1,7 @@
 """Tests of what looks straight: begun, asked, answered, shown."""
 
 import hashlib
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field
 from datetime import datetime
@@ -19,8 +20,10 @@ from ...core.see.fit import perceive
 from ...core.see.map import Tried
 from ...core.see.method import (
     AWAY,
+    TRUE_ROD,
     Eyes,
     Glasses,
+    LaidRod,
     LooksStraight,
     Method,
     Toward,
@@ -40,11 +43,14 @@ from ..desk.problem import Closed, KeptOtherwise
 from ..lesson.lessons import open_lesson
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
+from ..set.tool_zeros import zero_here
 from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
 
 MOST_TRIALS = 80
 LOOKS_STRAIGHT_MATTERS = MATTERS["looks_straight"].matters_from
 """From how far off true something must look straight to matter, degrees."""
+ROD = "rod_beside"
+"""What is asked with is a rod: its own check is that of any rod."""
 Raw = Mapping[str, float | str]
 
 
@@ -84,6 +90,9 @@ class SightSheet:
     test: KeptSightTest
     trials: Sequence[KeptSightTrial]
     found: LooksStraight
+    """With what is not known of the rod and its line in it."""
+    measured: LooksStraight
+    """The same without that: what is set against another test on the same line."""
     vial: Vial
     next: Asked | None
     curve: Scene | None
@@ -94,7 +103,7 @@ class SightSheet:
     def tried(self) -> Tried:
         """The test as a place on the perception map."""
         it = self.test
-        return Tried(position_of(it.position), self.found, it.playable, it.comfort, it.trust)
+        return Tried(position_of(it.position), self.measured, it.playable, it.comfort, it.trust)
 
 
 def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
@@ -102,7 +111,7 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     with desk.transaction() as session:
         open_lesson(desk, session, entry.lesson_id)
         station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
-        if entry.toward == "start" and _putt(desk, session, entry.lesson_id, station_id).is_level:
+        if entry.toward == "start" and _laid(desk, session, entry.lesson_id, station_id)[0].is_level:
             raise OutOfLimits("toward", "putt_does_not_break")
         told = asdict(entry) | {"position": dict(position_of(entry.position))}
         plan = {"station_id": station_id}
@@ -176,7 +185,7 @@ def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
     """One test with what it found and what to ask next."""
     with desk.transaction() as session:
         test = value_of(KeptSightTest, desk.get(session, SightTestRow, id, "test"))
-        return _sheet(test, _trials(desk, session, id), _putt(desk, session, test.lesson_id, test.station_id))
+        return _sheet(test, _trials(desk, session, id), _laid(desk, session, test.lesson_id, test.station_id))
 
 
 def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
@@ -191,8 +200,8 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
         ).all()
         kept = values_of(KeptSightTest, tests)
         # Most tests of a lesson are asked on one plan.
-        putts = {it: _putt(desk, session, lesson_id, it) for it in {one.station_id for one in kept}}
-        return [_sheet(it, _trials(desk, session, it.id), putts[it.station_id]) for it in kept]
+        laid = {it: _laid(desk, session, lesson_id, it) for it in {one.station_id for one in kept}}
+        return [_sheet(it, _trials(desk, session, it.id), laid[it.station_id]) for it in kept]
 
 
 def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
@@ -211,21 +220,25 @@ def last_two(sheets: Sequence[SightSheet]) -> tuple[SightSheet, SightSheet] | No
     return (told[-2], told[-1]) if len(told) > 1 else None
 
 
-def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], putt: Putt) -> SightSheet:
-    limit = LOOKS_STRAIGHT_MATTERS
+def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], laid: tuple[Putt, LaidRod]) -> SightSheet:
+    limit, (putt, rod) = LOOKS_STRAIGHT_MATTERS, laid
     valid = [_read(test, it.raw) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
     ends = [it for it in valid if isinstance(it, Interval)]
-    found = by_directions(answers, limit) if test.method == "directions" else by_adjustment(ends, limit)
+    directions = test.method == "directions"
+    found, measured = (
+        by_directions(answers, limit, it) if directions else by_adjustment(ends, limit, it) for it in (rod, TRUE_ROD)
+    )
     shown = test.ended_at is not None
     asked = None
-    if test.method == "directions" and not shown and len(answers) < MOST_TRIALS:
+    if directions and not shown and len(answers) < MOST_TRIALS:
         angle = perceive(answers).next_angle(_draw(test.id, len(answers)))
         asked = Asked(angle, spot_of(angle, test.away_m))
     return SightSheet(
         test=test,
         trials=trials,
         found=found,
+        measured=measured,
         vial=sight_vial(found, ends, putt.window, settled=shown),
         next=asked,
         curve=curve(answers) if shown and answers else None,
@@ -259,7 +272,13 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[KeptSightTr
     return values_of(KeptSightTrial, session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)))
 
 
-def _putt(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> Putt:
-    station = plan_now(desk, session, lesson_id, station_id)
-    lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-    return entry_of(station).putt() if station else Putt(2.5, 0.3, lesson.green_speed_ft)
+def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> tuple[Putt, LaidRod]:
+    """The putt that is asked about, and how well the rod lies: its own error, and its line's."""
+    zero = zero_here(desk, session, lesson_id, ROD)
+    row = plan_now(desk, session, lesson_id, station_id)
+    if row is None:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+        return Putt(2.5, 0.3, lesson.green_speed_ft), LaidRod(zero.right_deg, zero.doubt_deg)
+    station = entry_of(row).station()
+    line = station.proof.shared_deg(station.rig.station_m)
+    return station.putt, LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, line))

@@ -13,6 +13,7 @@ from ...core.instruments.aid import Raw
 from ...core.measure.limits import OutOfLimits
 from ...core.set.proof import NOT_PROVED, Evidence, Proof, Repeatability, Way, prove, repeatability
 from ...core.set.station import Station
+from ...core.set.tool_check import ToolZero
 from ...store.tables import (
     AimSeriesRow,
     BlockRow,
@@ -27,6 +28,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Conflict
 from ..values import KeptStation, value_of, values_of
 from .stations import PROOF, StationEntry, entry_of, laid_values
+from .tool_zeros import zero_here
 
 
 @dataclass(frozen=True, slots=True)
@@ -170,6 +172,9 @@ def keep_station(desk: Desk, id: UUID, entry: StationEntry, laying: Laying) -> K
                 raise Conflict("station_used")
             for name, said in changed.items():
                 setattr(row, name, said)
+        own, known = PROOF.read(row.proof), zero_here(desk, session, lesson_id, row.rig_kind)
+        if id not in used_stations(desk, session, lesson_id) and own.tool_deg != known.right_deg:
+            row.proof = PROOF.keep(replace(own, tool_deg=known.right_deg, tool_doubt_deg=known.doubt_deg))
         if laying.current:
             lesson.plan_id = id
         return value_of(KeptStation, row)
@@ -205,15 +210,27 @@ def prove_station(
         try:
             check = _check(station, rig_check)
             proof = prove(way, evidence, station.line, green_speed_ft=entry.green_speed_ft, check=check)
+            own = PROOF.read(row.proof)
+            proof = replace(proof, tool_deg=own.tool_deg, tool_doubt_deg=own.tool_doubt_deg)
         except OutOfLimits as fault:
             raise fault.at(f"proof.{fault.field}") from None
-        row.proof = PROOF.keep(proof)
-        blocks = session.scalars(
-            select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == id).with_for_update()
-        )
-        for block in blocks:
-            _judge_again(desk, session, block, proof, at)
+        _give(desk, session, row, proof, at)
         return value_of(KeptStation, row)
+
+
+def zero_of_rig(desk: Desk, session: Session, row: StationRow, zero: ToolZero, at: datetime) -> None:
+    """Give a plan the own error of the instrument that watches it: what was read on it is judged again."""
+    proof = replace(PROOF.read(row.proof), tool_deg=zero.right_deg, tool_doubt_deg=zero.doubt_deg)
+    _give(desk, session, row, proof, at)
+
+
+def _give(desk: Desk, session: Session, row: StationRow, proof: Proof, at: datetime) -> None:
+    row.proof = PROOF.keep(proof)
+    blocks = session.scalars(
+        select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == row.id).with_for_update()
+    )
+    for block in blocks:
+        _judge_again(desk, session, block, proof, at)
 
 
 def _check(station: Station, it: RigCheck | None) -> Repeatability | None:

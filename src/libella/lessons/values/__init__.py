@@ -10,7 +10,7 @@ from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
 from .lesson import KeptLesson
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
-from .set import KeptSavedStation, KeptStation, Laid
+from .set import KeptSavedStation, KeptStation, KeptToolCheck, Laid
 from .stand import KeptSetUp
 from .start import KeptBlock, KeptComparison, KeptReading
 from .studio import KeptStudio
@@ -38,6 +38,7 @@ __all__ = [
     "KeptStation",
     "KeptStroke",
     "KeptStudio",
+    "KeptToolCheck",
     "Laid",
     "value_of",
     "values_of",

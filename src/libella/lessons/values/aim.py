@@ -29,6 +29,9 @@ class KeptAimSeries:
     """The plan it was read on; null where none was laid."""
     set_up: str
     """How the golfer stood: the set-up's name in this lesson."""
+    comparison_id: UUID | None
+    turn: int | None
+    """Which condition of its comparison it is, from 0."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

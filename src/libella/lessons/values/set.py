@@ -51,3 +51,18 @@ class KeptSavedStation(Laid):
     kept_at: datetime
     put_away_at: datetime | None
     """When it was taken out of the list; it can be brought back."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptToolCheck:
+    """An instrument checked by itself."""
+
+    id: UUID
+    lesson_id: UUID
+    kind: str
+    sizes: Mapping[str, Any]
+    """The instrument's own dimensions while it was checked."""
+    raw: Mapping[str, Any]
+    taken_at: datetime
+    recorded_at: datetime
+    voided: bool

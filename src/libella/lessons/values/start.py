@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from ...core.judge.comparing import Question
+from ...core.judge.comparing import Of, Question
 from ...core.start.path import PathName
 from ...core.start.turns import Order
 from .set import Laid
@@ -60,10 +60,12 @@ class KeptReading:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class KeptComparison:
-    """Conditions to be compared: each is a block, putted in turns."""
+    """Conditions to be compared, in turns: each is a block of putts, or a series of set-downs."""
 
     id: UUID
     lesson_id: UUID
+    of: Of
+    """What is compared: blocks of putts, or series of set-downs."""
     question: Question
     """See `core.judge.comparing.QUESTIONS`."""
     order: Order

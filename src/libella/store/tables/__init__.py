@@ -8,7 +8,7 @@ from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUp
 from .lesson import LessonRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
-from .set import LaidColumns, SavedStationRow, StationRow
+from .set import LaidColumns, SavedStationRow, StationRow, ToolCheckRow
 from .stand import SetUpRow
 from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
 from .studio import StudioRow
@@ -43,4 +43,5 @@ __all__ = [
     "Stored",
     "StrokeRow",
     "StudioRow",
+    "ToolCheckRow",
 ]

@@ -39,8 +39,13 @@ class AimSeriesRow(Stored):
     """The plan it was read on; null where none was laid."""
     set_up: Mapped[str] = mapped_column(server_default=text("'as usual'"))
     """How the golfer stood: the set-up's name in this lesson."""
+    comparison_id: Mapped[UUID | None]
+    turn: Mapped[int | None]
+    """Which condition of its comparison it is, from 0."""
 
     __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "comparison_id"], ["comparison.studio_id", "comparison.id"]),
+        Index(None, "studio_id", "comparison_id"),
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
         Index(None, "studio_id", "lesson_id", "started_at"),

@@ -75,3 +75,25 @@ class SavedStationRow(LaidColumns, Stored):
         ForeignKeyConstraint(["studio_id"], ["studio.id"]),
         Index(None, "studio_id", "name", "id"),
     )
+
+
+class ToolCheckRow(Stored):
+    """An instrument checked by itself; see `core.set.tool_check`. The newest of its kind in a lesson counts."""
+
+    __tablename__ = "tool_check"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    kind: Mapped[str]
+    sizes: Mapped[dict[str, Any]]
+    """The instrument's own dimensions while it was checked."""
+    raw: Mapped[dict[str, Any]]
+    taken_at: Mapped[datetime]
+    recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id", "taken_at", "id"),
+    )

@@ -13,7 +13,7 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from ...core.judge.comparing import Question
+from ...core.judge.comparing import Of, Question
 from ...core.start.path import PathName
 from ...core.start.turns import Order
 from .base import Stored
@@ -100,13 +100,15 @@ class ReadingMarkRow(Stored):
 
 
 class ComparisonRow(Stored):
-    """Conditions to be compared: each is a block, putted in turns."""
+    """Conditions to be compared, in turns: each is a block of putts, or a series of set-downs."""
 
     __tablename__ = "comparison"
 
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
+    of: Mapped[Of] = mapped_column(String, server_default=text("'start'"))
+    """What is compared: blocks of putts, or series of set-downs."""
     question: Mapped[Question] = mapped_column(String)
     """See `core.judge.comparing.QUESTIONS`."""
     order: Mapped[Order] = mapped_column(String)

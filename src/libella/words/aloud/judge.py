@@ -14,7 +14,7 @@ from ...core.estimate import START, posterior
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
 from ...core.judge.chain import Aimed, Declared, Delivered, chain
-from ...core.judge.comparing import Arm, Question, compared
+from ...core.judge.comparing import Arm, Of, Question, compared
 from ...core.judge.distance import AtDistance, by_distance
 from ...core.judge.holed import holed
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
@@ -81,12 +81,12 @@ def judge_aloud(it: Reading) -> None:
         )
     for question, apart, n, final in product(get_args(Question), (0.0, 0.6, 2.0), (0, 4, 20), (True, False)):
         arms = [
-            Arm("as usual", intervals(0.0, 0.3, n), gates[1]),
-            Arm("wide base", intervals(apart, 0.3 + apart, n), gates[1]),
-            Arm("no line", intervals(-apart, 0.3, n), gates[1]),
+            Arm.at("as usual", intervals(0.0, 0.3, n), gates[1]),
+            Arm.at("wide base", intervals(apart, 0.3 + apart, n), gates[1]),
+            Arm.at("no line", intervals(-apart, 0.3, n), gates[1]),
         ]
-        for some in (arms[:2], arms):
-            found = compared(some, question, final=final)
+        for some, of in product((arms[:2], arms), get_args(Of)):
+            found = compared(some, question, final=final, of=of)
             it.say("judge", compared_words, found)
             if found.table:
                 it.say("judge", table_words, found.table, it.units)

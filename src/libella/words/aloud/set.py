@@ -18,6 +18,7 @@ from ...core.set.proof import Evidence, Measured, Proof, Repeatability, Way, pro
 from ...core.set.proposal import propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
+from ...core.set.tool_check import ToolCheck, ToolZero
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.green import read_words, slope_words
 from ..set.objections import objection_words
@@ -25,6 +26,7 @@ from ..set.proof import proof_words
 from ..set.sight import remedy_words, sight_words
 from ..set.station import change_words, proposal_words, replaced_words, station_words
 from ..set.string import fit_words, lean_words, string_words
+from ..set.tool_check import tool_words
 from .reading import Reading
 from .samples import PUTTS, gate, stations
 
@@ -107,3 +109,8 @@ def set_aloud(it: Reading) -> None:
         it.say("set", lean_words, fit)
     for inside in (-0.05, 0.0, 0.04):
         it.say("set", string_words, StringSight(inside, 1.5, 0.2), it.units)
+    for zero in (ToolZero(0.4, 0.05, checks=3), ToolZero(-0.4, 0.05, checks=2), ToolZero(0.01, 0.05, checks=2)):
+        it.say("set", tool_words, ToolCheck("rod_beside"), zero, it.units)
+    for inside in (0.004, -0.004, 0.0):
+        zero = ToolZero(inside_m=inside, behind_m=-inside, doubt_m=0.0005, checks=2)
+        it.say("set", tool_words, ToolCheck("ground_mirror"), zero, it.units)

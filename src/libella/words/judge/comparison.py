@@ -3,19 +3,38 @@
 from dataclasses import dataclass
 from typing import Final
 
-from ...core.judge.comparing import Compared, Pair, Question
+from ...core.judge.comparing import Compared, Of, Pair, Question
 from ...core.measure.side import side_of
 from ..shared.certainty import WORDS
 
-QUESTIONS: Final[dict[Question, str]] = {
-    "line": "Does it move the start?",
-    "spread": "Is it steadier?",
-    "window": "Do more start in the window?",
+QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
+    "start": {
+        "line": "Does it move the start?",
+        "spread": "Is it steadier?",
+        "window": "Do more start in the window?",
+    },
+    "aim": {
+        "line": "Does it move the aim?",
+        "spread": "Is it steadier?",
+        "window": "Does the aim lie in the window oftener?",
+    },
 }
-_NO_DIFFERENCE: Final[dict[Question, str]] = {
-    "line": "“{name}”: no difference in start line worth having.",
-    "spread": "“{name}”: no difference in spread worth having.",
-    "window": "“{name}”: no difference in share inside the window worth having.",
+_NO_DIFFERENCE: Final[dict[Of, dict[Question, str]]] = {
+    "start": {
+        "line": "“{name}”: no difference in start line worth having.",
+        "spread": "“{name}”: no difference in spread worth having.",
+        "window": "“{name}”: no difference in share inside the window worth having.",
+    },
+    "aim": {
+        "line": "“{name}”: no difference in aim worth having.",
+        "spread": "“{name}”: no difference in spread worth having.",
+        "window": "“{name}”: no difference in share of aims inside the window worth having.",
+    },
+}
+_VERB: Final[dict[Of, str]] = {"start": "starts", "aim": "aims"}
+_TO_COME: Final[dict[Of, str]] = {
+    "start": "Putts under both conditions tell.",
+    "aim": "Set-downs of both ways tell.",
 }
 
 
@@ -31,7 +50,7 @@ class ComparedWords:
 def compared_words(it: Compared) -> ComparedWords:
     """The comparison as it is read."""
     if not it.pairs:
-        return ComparedWords("Putts under both conditions tell.", (), "")
+        return ComparedWords(_TO_COME[it.of], (), "")
     pairs = tuple(_pair(one, it) for one in it.pairs)
     note = ""
     if it.conditions > 2:
@@ -41,22 +60,22 @@ def compared_words(it: Compared) -> ComparedWords:
 
 def _pair(it: Pair, whole: Compared) -> str:
     if it.call.word == "none" and whole.final:
-        return _NO_DIFFERENCE[whole.question].format(name=it.name)
+        return _NO_DIFFERENCE[whole.of][whole.question].format(name=it.name)
     moves = f"“{it.name}” {_moves(it, whole)}"
     return f"{moves}: {WORDS[it.call.word]}." if whole.final else f"So far {moves}."
 
 
 def _moves(it: Pair, whole: Compared) -> str:
-    found, first = it.comparison, whole.first
+    found, first, verb = it.comparison, whole.first, _VERB[whole.of]
     if whole.question == "line":
         moved = found.shift
         size = f"{abs(moved.value):.1f}° (± {moved.doubt:.1f}°) further {side_of(moved.value)}"
-        return f"starts {size} than “{first}”"
+        return f"{verb} {size} than “{first}”"
     if whole.question == "spread":
         ratio = found.spread_ratio
         return f"spreads {ratio.value:.1f} times as much ({ratio.low:.1f} to {ratio.high:.1f}) as “{first}”"
     gain = found.chance_gain
     size = f"{abs(gain.value) * 100:.0f} ({gain.low * 100:+.0f} to {gain.high * 100:+.0f}) in a hundred"
     if gain.value > 0:
-        return f"starts {size} more inside the window than “{first}”"
-    return f"starts {size} fewer inside the window than “{first}”"
+        return f"{verb} {size} more inside the window than “{first}”"
+    return f"{verb} {size} fewer inside the window than “{first}”"

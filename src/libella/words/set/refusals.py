@@ -55,6 +55,11 @@ REFUSALS: Final[dict[str, Template]] = {
     "no_degrees": ("{name} takes a reading of degrees.", "read_deg, or low_deg ≤ high_deg"),
     "limits_other_way_round": ("{name} takes its lower limit first.", "read_deg, or low_deg ≤ high_deg"),
     "reads_degrees": ("A start reader reads degrees.", KNOWN),
+    "no_zero_of_its_own": ("{name} has no zero of its own to check.", KNOWN),
+    "too_few_tool_checks": (
+        "Do it at least {fewest} times: once is how the mark happened to fall.",
+        "at least {fewest} readings",
+    ),
     "too_few_measured": (
         "Measure the line at least {fewest} times, anew each time: once is how the tape happened to lie.",
         "at least {fewest} measurements",
@@ -99,5 +104,6 @@ LABELS: Final[dict[str, str]] = {
     "start_deg": "Start",
 }
 CONFLICTS: Final[dict[str, Template]] = {
+    "tool_check": ("A check with this id is kept already and says something else.", "Check it again."),
     "station_used": ("Putts were read on this station, so it stays as it was laid.", "Keep it as a new station."),
 }

@@ -5,6 +5,7 @@ from typing import Final
 _FORMS: Final[dict[str, tuple[str, str]]] = {
     "putt": ("{n} putt", "{n} putts"),
     "more_putt": ("{n} more putt", "{n} more putts"),
+    "more_set_down": ("{n} more set-down", "{n} more set-downs"),
     "further_putt": ("{n} further putt", "{n} further putts"),
     "set_down": ("{n} set-down", "{n} set-downs"),
     "time": ("once", "{n} times"),

@@ -30,6 +30,14 @@ def turn_words(it: Turn, names: Sequence[str]) -> str:
     return f"{left}: {name}, then it is done." if it.then is None else f"{left}: {name}, then {names[it.then]}."
 
 
+def set_down_turn_words(it: Turn, names: Sequence[str]) -> str:
+    """ "2 more set-downs: near spot, then line." """
+    if it.condition is None:
+        return "All set-downs of this comparison are in."
+    left, name = counted(it.left, "more_set_down"), names[it.condition]
+    return f"{left}: {name}, then it is done." if it.then is None else f"{left}: {name}, then {names[it.then]}."
+
+
 @dataclass(frozen=True, slots=True)
 class NudgeWords:
     """Something to do before the next putt."""

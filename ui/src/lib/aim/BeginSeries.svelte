@@ -13,6 +13,8 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { readCautions } from '$lib/set/writes'
   import { aimChoicesQuery } from './queries.svelte'
+  import ToolTrue from '$lib/set/ToolTrue.svelte'
+  import CompareAims from './CompareAims.svelte'
   import { beginSeries } from './writes'
 
   interface Props {
@@ -50,11 +52,11 @@
   // A laser's cautions are read once a lesson, before it is first on.
   const unread = $derived(Boolean(link === 'face' && chosen?.about.laser && !laserRead))
   const reading = createWrite(() => readCautions(lessonId))
-  const beginning = createWrite(
-    (id: string) =>
-      beginSeries(id, { lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: link === 'face' ? sizes : {}, set_up: named, station_id: null, started_at: stamp() }),
-    (_, id) => begun(id),
-  )
+  const told = $derived<Shapes['AimSeriesIn']>({
+    lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: link === 'face' ? sizes : {}, set_up: named, station_id: null, started_at: '',
+  })
+  const beginning = createWrite((id: string) => beginSeries(id, { ...told, started_at: stamp() }), (_, id) => begun(id))
+  let inTurns = $state(false)
   function begin(event: SubmitEvent): void {
     event.preventDefault()
     beginning.mutate(v7())
@@ -83,6 +85,7 @@
             />
           {/each}
         </div>
+        <div class="mt-2"><ToolTrue {lessonId} {kind} {sizes} /></div>
       {/if}
     </div>
     <div>
@@ -92,7 +95,7 @@
       {/if}
     </div>
   {/if}
-  <NameChoice label="The set-up" names={setUps.length ? setUps : ['as usual']} bind:value={() => named, (it) => (set_up = it)} another="Another set-up…" />
+  <NameChoice label="The set-up" names={setUps} bind:value={() => named, (it) => (set_up = it)} another="Another set-up…" />
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <Choice label="Cue on the ball" options={options<Series['cue']>('cue')} bind:value={cue} />
     <Stepper
@@ -111,5 +114,13 @@
     </div>
   {/if}
   {#if beginning.error ?? reading.error}<Trouble error={beginning.error ?? reading.error} />{/if}
-  <button class="button primary min-h-14 max-w-sm text-lg" disabled={beginning.isPending || unread}>Begin the set-downs</button>
+  {#if inTurns}
+    <CompareAims first={told} {setUps} begun={() => begun('')} />
+    <button class="button justify-self-start" type="button" onclick={() => (inTurns = false)}>One way only</button>
+  {:else}
+    <div class="flex gap-2">
+      <button class="button primary min-h-14 w-full max-w-sm text-lg" disabled={beginning.isPending || unread}>Begin the set-downs</button>
+      <button class="button min-h-14 px-3" type="button" disabled={unread} onclick={() => (inTurns = true)}>Compare…</button>
+    </div>
+  {/if}
 </form>

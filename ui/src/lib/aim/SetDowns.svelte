@@ -1,5 +1,6 @@
 <!-- A series while it is read: the picture to tap, or an angle to record; step away after each. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { named } from '$lib/data/vocabulary.svelte'
   import { stamp } from '$lib/data/clock'
   import type { Shapes } from '$lib/data/client'
@@ -20,8 +21,10 @@
     sheet: Shapes['AimSheetOut']
     name: string
     leave: () => void
+    /** The comparison whose turn this series has. */
+    turn: Shapes['AimTurnsOut'] | undefined
   }
-  let { lessonId, sheet, name, leave }: Props = $props()
+  let { lessonId, sheet, name, leave, turn }: Props = $props()
 
   const kind = $derived(sheet.series.kind)
   const picture = tryQuery(() => kind, () => sheet.series.sizes)
@@ -49,17 +52,23 @@
   <h1 class="wide text-xl" data-set-count>Set-down {next}{next > sheet.series.planned ? `, ${sheet.series.planned} were planned` : ` of ${sheet.series.planned}`}</h1>
   <p class="text-faded">{name} · {named('cue', sheet.series.cue)}{sheet.series.aided ? ', aid in view' : ', no aid in view'}</p>
 </div>
+{#if turn}
+  <p class="mt-2 flex flex-wrap items-center justify-center gap-x-3 border-2 border-ink px-3 py-1 text-center" data-turn aria-live="polite">
+    <span class="wide text-xl">Now: {turn.names[turn.series.indexOf(sheet.series.id)]}</span>
+    <span>{turn.turn_words}</span>
+  </p>
+{/if}
 <p class="mt-2 text-lg">{valid.length ? 'The golfer steps away, comes back and sets the putter down again.' : 'The golfer sets the putter down.'}</p>
 <div class="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
   <div>
     {#if kind === null}
       <div class="grid items-end gap-3 sm:grid-cols-2">
         <Stepper
-          label={entry('aim_deg').label} unit="°" hint={entry('aim_deg').hint} text={String(angle)} read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))}
+          label={entry('aim_deg').label} unit="°" hint={entry('aim_deg').hint} text={String(angle)} read={typedNumber}
           step={(by) => (angle = stepped('aim_deg', angle, by))} onvalue={(it) => (angle = it)}
         />
         <Stepper
-          label={entry('aim_seen_deg').label} unit="°" hint="How finely it is really seen." text={String(seen)} read={(text) => Number(text.trim().replace(',', '.').replace('°', ''))}
+          label={entry('aim_seen_deg').label} unit="°" hint="How finely it is really seen." text={String(seen)} read={typedNumber}
           step={(by) => (seen = stepped('aim_seen_deg', seen, by))} onvalue={(it) => (seen = it)}
         />
       </div>

@@ -16,3 +16,7 @@ export const keepSetDown = (lesson: string, body: Sent<'/api/set-downs/{id}'>) =
 
 export const undoSetDown = (lesson: string, series: string, id: string) =>
   put('/api/set-downs/{id}/voided', { ...pathInUnits(id), body: { voided: true } }, { ...ofAim(lesson, series), words: 'Undoing the last set-down' })
+
+/** Set-downs compared in turns: a series for each way. */
+export const compareAims = (id: string, body: Sent<'/api/aim-turns/{id}'>) =>
+  put('/api/aim-turns/{id}', { ...pathInUnits(id), body }, { ...ofAim(body.lesson_id, id), words: 'The comparison of the set-downs' })

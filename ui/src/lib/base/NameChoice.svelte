@@ -32,16 +32,18 @@
     }}
   />
   {#if typing}
-    <form
-      class="mt-1.5 flex max-w-md gap-2"
-      onsubmit={(event) => {
-        event.preventDefault()
-        take()
-      }}
-    >
+    <!-- It often stands within a form: Enter takes the name, and nothing else. -->
+    <div class="mt-1.5 flex max-w-md gap-2">
       <!-- svelte-ignore a11y_autofocus (it was just asked for) -->
-      <input class="entry" aria-label={another.replace('…', '')} bind:value={typed} maxlength="80" autofocus required />
-      <button class="button shrink-0">Take it</button>
-    </form>
+      <input
+        class="entry" aria-label={another.replace('…', '')} bind:value={typed} maxlength="80" autofocus onblur={take}
+        onkeydown={(event) => {
+          if (event.key !== 'Enter') return
+          event.preventDefault()
+          take()
+        }}
+      />
+      <button class="button shrink-0" type="button" onclick={take}>Take it</button>
+    </div>
   {/if}
 </div>

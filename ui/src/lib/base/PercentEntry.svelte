@@ -1,5 +1,6 @@
 <!-- A slope in percent. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import Stepper from './Stepper.svelte'
 
   interface Props {
@@ -18,7 +19,7 @@
   {hint}
   unit="%"
   text={value === null ? '' : String(Number(value.toFixed(2)))}
-  read={(text) => Number(text.trim().replace('−', '-').replace(',', '.'))}
+  read={typedNumber}
   step={(direction) => onvalue(Math.round(((value ?? 0) + direction * 0.1) * 100) / 100)}
   {error}
   {onvalue}

@@ -1,5 +1,6 @@
 <!-- One dimension of an instrument, in its own unit: a length to tape, an angle to lean, a percent to level. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import type { Shapes } from '$lib/data/client'
   import LengthEntry from './LengthEntry.svelte'
   import Stepper from './Stepper.svelte'
@@ -26,7 +27,7 @@
 {:else}
   <Stepper
     label={dimension.label} hint={dimension.hint} unit={SIGN[dimension.unit]} text={String(Number(value.toFixed(2)))}
-    read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace(/[°%]/, ''))}
+    read={typedNumber}
     {step} {error} {onvalue}
   />
 {/if}

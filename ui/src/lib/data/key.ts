@@ -54,6 +54,7 @@ export const key = {
   stringEyes: () => ['string-eyes'],
   tables: (block: string) => ['tables', block],
   today: () => ['today'],
+  tools: (lesson: string) => ['tools', lesson],
   tryAid: (kind: string) => ['try', kind],
   wall: (lesson: string) => ['wall', lesson],
   ways: () => ['ways'],

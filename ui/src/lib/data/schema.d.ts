@@ -314,6 +314,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description Every instrument with a zero of its own, and what is known of that here.
+         */
+        get: operations["tool checks_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tool-checks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a check: what is read with that tool in this lesson is judged by it, before and after.
+         */
+        put: operations["tool checks_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tool-checks/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Void a check, or restore it.
+         */
+        put: operations["tool checks_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/preview": {
         parameters: {
             query?: never;
@@ -1020,6 +1080,26 @@ export interface paths {
          * @description Begin a series.
          */
         put: operations["aim_begin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/aim-turns/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Compare
+         * @description Plan a comparison of set-downs: a series for each way is begun.
+         */
+        put: operations["aim_compare"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2321,6 +2401,11 @@ export interface components {
              */
             aid: string;
             /**
+             * Turns
+             * @description set-downs compared in turns, oldest first
+             */
+            turns: components["schemas"]["AimTurnsOut"][];
+            /**
              * Tools
              * @description sizes of what reads the face: as laid here, else as read with last; the likeliest first
              */
@@ -2450,6 +2535,35 @@ export interface components {
             face: components["schemas"]["Estimate"] | null;
             /** Words */
             words: string;
+        };
+        /**
+         * AimTurnsOut
+         * @description A comparison of set-downs. `turn` is the series whose turn it is, None when all are in.
+         */
+        AimTurnsOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Question
+             * @enum {string}
+             */
+            question: "line" | "spread" | "window";
+            /** Question Words */
+            question_words: string;
+            /** Names */
+            names: string[];
+            /** Series */
+            series: string[];
+            /** Each */
+            each: number;
+            /** Turn */
+            turn: string | null;
+            /** Turn Words */
+            turn_words: string;
+            compared: components["schemas"]["ComparedOut"];
         };
         /**
          * AnswerIn
@@ -3372,6 +3486,20 @@ export interface components {
             other_belief: string;
             /** Measured */
             measured: string;
+        };
+        /**
+         * EndForEndIn
+         * @description One eye marked on a mirror both ways round.
+         */
+        EndForEndIn: {
+            /** Inside M */
+            inside_m: number;
+            /** Behind M */
+            behind_m: number;
+            /** Inside Turned M */
+            inside_turned_m: number;
+            /** Behind Turned M */
+            behind_turned_m: number;
         };
         /** EndIn */
         EndIn: {
@@ -4429,6 +4557,11 @@ export interface components {
              * @description the aim at address, in one line
              */
             aim: string;
+            /**
+             * Set Ups
+             * @description set-ups named in this lesson, in whichever step, by first use
+             */
+            set_ups: string[];
         };
         /** LevelOut */
         LevelOut: {
@@ -5323,6 +5456,8 @@ export interface components {
          *     zero_deg : mean of a repeatability check, taken off every reading
          *     noise_deg : standard deviation of that check: the reading noise
          *     checks : readings in that check; 0 when none was made
+         *     tool_deg, tool_doubt_deg : the rig's own error as a check of the instrument itself found it, right positive, added
+         *         to every reading; and what is not known of it
          *     evidence : what was measured; None where a proof was once only said
          *     line : the line it was made on; None where that was not kept
          *     fell : which parts of the line were changed after it, so that it proves nothing here
@@ -5359,6 +5494,16 @@ export interface components {
              * @default 0
              */
             checks: number;
+            /**
+             * Tool Deg
+             * @default 0
+             */
+            tool_deg: number;
+            /**
+             * Tool Doubt Deg
+             * @default 0
+             */
+            tool_doubt_deg: number;
             evidence?: components["schemas"]["Evidence"] | null;
             line?: components["schemas"]["LaidLine"] | null;
             /**
@@ -7217,6 +7362,117 @@ export interface components {
             lessons: components["schemas"]["OpenLesson"][];
         };
         /**
+         * ToolCheckIn
+         * @description What was read of a tool; of the three lists the one its way asks for.
+         */
+        ToolCheckIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Sizes
+             * @description as the tool was laid
+             */
+            sizes?: {
+                [key: string]: number;
+            };
+            /** Turns */
+            turns?: components["schemas"]["TurnIn"][];
+            /** Raws */
+            raws?: {
+                [key: string]: number | string;
+            }[];
+            /** Marks */
+            marks?: components["schemas"]["EndForEndIn"][];
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /**
+         * ToolOut
+         * @description An instrument that can be checked by itself, as it was checked last in this lesson.
+         */
+        ToolOut: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "turned" | "sighted" | "square" | "end_for_end";
+            /** Way Words */
+            way_words: string;
+            /**
+             * How
+             * @description what to do, and what is asked
+             */
+            how: string;
+            /**
+             * Fewest
+             * @description readings it takes at least
+             */
+            fewest: number;
+            /**
+             * Check Id
+             * @description the check that counts; null where it was not checked
+             */
+            check_id: string | null;
+            zero: components["schemas"]["ToolZero"] | null;
+            /** Words */
+            words: string;
+        };
+        /**
+         * ToolZero
+         * @description A tool's own error.
+         *
+         *     Attributes
+         *     ----------
+         *     right_deg : how far right of true it says that straight is; added to every reading
+         *     inside_m, behind_m : how far inside and behind it shows an eye; taken off every mark. Of a mirror on the ground
+         *     doubt_deg, doubt_m : what is not known of these, one standard deviation, shared by all that is read with it
+         *     checks : readings it rests on; 0 where it was not checked
+         */
+        ToolZero: {
+            /**
+             * Right Deg
+             * @default 0
+             */
+            right_deg: number;
+            /**
+             * Doubt Deg
+             * @default 0
+             */
+            doubt_deg: number;
+            /**
+             * Inside M
+             * @default 0
+             */
+            inside_m: number;
+            /**
+             * Behind M
+             * @default 0
+             */
+            behind_m: number;
+            /**
+             * Doubt M
+             * @default 0
+             */
+            doubt_m: number;
+            /**
+             * Checks
+             * @default 0
+             */
+            checks: number;
+        };
+        /**
          * TrialRoll
          * @description A ball rolled along the line, out to the hole or back, and let come to rest.
          *
@@ -7328,6 +7584,78 @@ export interface components {
              * @example 1
              */
             limit_deg: number;
+        };
+        /**
+         * TurnIn
+         * @description One turn, or one sight.
+         */
+        TurnIn: {
+            /**
+             * Moved M
+             * @description how far right of the first mark, or of true, the far end lies
+             */
+            moved_m: number;
+            /**
+             * Over M
+             * @description near end to far mark
+             */
+            over_m: number;
+        };
+        /**
+         * TurnsIn
+         * @description What is planned before the first set-down of a comparison.
+         */
+        TurnsIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Ways */
+            ways: components["schemas"]["WayIn"][];
+            /**
+             * Each
+             * @description set-downs of each way, 3 to 40
+             * @default 7
+             */
+            each: number;
+            /**
+             * Link
+             * @default face
+             * @enum {string}
+             */
+            link: "face" | "mark" | "to_mark";
+            /** Kind */
+            kind?: string | null;
+            /** Sizes */
+            sizes?: {
+                [key: string]: number;
+            };
+            /**
+             * Order
+             * @default alternating
+             * @enum {string}
+             */
+            order: "alternating" | "shuffled" | "in_order";
+            /**
+             * Run
+             * @description set-downs before the way changes, 1 to 10
+             * @default 2
+             */
+            run: number;
+            /**
+             * Question
+             * @default line
+             * @enum {string}
+             */
+            question: "line" | "spread" | "window";
+            /** Station Id */
+            station_id?: string | null;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
         };
         /**
          * UsualLengthIn
@@ -7469,6 +7797,14 @@ export interface components {
              */
             voided: boolean;
         };
+        /** VoidToolCheckIn */
+        VoidToolCheckIn: {
+            /**
+             * Voided
+             * @default true
+             */
+            voided: boolean;
+        };
         /**
          * WallOut
          * @description What a second screen shows of the lesson's block: the last putt large and the vial; None before any block.
@@ -7593,6 +7929,30 @@ export interface components {
              */
             only_bag: boolean;
         };
+        /**
+         * WayIn
+         * @description One of the ways compared.
+         */
+        WayIn: {
+            /** Name */
+            name: string;
+            /**
+             * Cue
+             * @default line
+             * @enum {string}
+             */
+            cue: "line" | "stripe" | "logo" | "blank" | "near_spot";
+            /**
+             * Set Up
+             * @default as usual
+             */
+            set_up: string;
+            /**
+             * Aided
+             * @default false
+             */
+            aided: boolean;
+        };
         /** WayOut */
         WayOut: {
             /**
@@ -7612,11 +7972,6 @@ export interface components {
              * @description measurements it takes at least
              */
             fewest: number;
-            /**
-             * Doubt M
-             * @description how well it usually places the rig's zero: an opinion
-             */
-            doubt_m: number;
         };
         /**
          * Weighed
@@ -9592,6 +9947,329 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanPicked"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "tool checks_of_lesson": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "tool checks_keep": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolCheckIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "tool checks_void": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidToolCheckIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolOut"][];
                 };
             };
             /** @description Bad Request */
@@ -13684,6 +14362,115 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AimSeriesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AimOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    aim_compare: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnsIn"];
             };
         };
         responses: {

@@ -1,5 +1,6 @@
 <!-- The length of a putt: by the tape, or in the golfer's own steps where those were noted. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
@@ -29,7 +30,7 @@
 {#if step}
   <Stepper
     label="{told}, in steps" unit="×" hint="Of {withUnit(step, ruler)}." text={String(Number((value / step).toFixed(1)))}
-    read={(text) => Number(text.replace(',', '.').replace('×', ''))}
+    read={(text) => typedNumber(text.replace('×', ''))}
     step={(by) => paced(Math.max(0.5, Math.round((value / step) * 2 + by) / 2), step)}
     onvalue={(steps) => paced(steps, step)}
   />

@@ -1,5 +1,6 @@
 <!-- The lengths a golfer usually putts, and how often each beside the others: what a bias costs is told there too. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { refusal, type Shapes } from '$lib/data/client'
   import Stepper from '$lib/base/Stepper.svelte'
   import PuttLength from './PuttLength.svelte'
@@ -31,7 +32,7 @@
           <div><PuttLength of="usual_length_m" {step} value={it.distance_m} error={fault?.about(`usual_lengths.${n}.distance_m`)} onvalue={(m) => (it.distance_m = m)} /></div>
           <Stepper
             label="How often" unit="×" text={String(it.weight)} error={fault?.about(`usual_lengths.${n}.weight`)}
-            read={(text) => Number(text.replace(',', '.').replace('×', ''))} step={(by) => (it.weight = Math.max(1, (it.weight ?? 1) + by))}
+            read={(text) => typedNumber(text.replace('×', ''))} step={(by) => (it.weight = Math.max(1, (it.weight ?? 1) + by))}
             onvalue={(value) => (it.weight = value)}
           />
           <button class="button plain" type="button" aria-label="Take out length {n + 1}" disabled={lengths.length === 1} onclick={() => lengths?.splice(n, 1)}>✕</button>

@@ -1,5 +1,6 @@
 <!-- The share of the face in the start: told by the putts, or set by the coach. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { about, type Shapes } from '$lib/data/client'
   import { createWrite, saying } from '$lib/data/write.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
@@ -15,7 +16,7 @@
 <div class="flex max-w-xl flex-wrap items-end gap-3 pb-3">
   <div class="w-56">
     <Stepper
-      label="Share of the face (k)" unit="" text={k === null ? 'told by the putts' : k.toFixed(2)} read={(text) => Number(text.replace(',', '.'))}
+      label="Share of the face (k)" unit="" text={k === null ? 'told by the putts' : k.toFixed(2)} read={typedNumber}
       step={(by) => set((k ?? 0.85) + by * 0.01)} onvalue={set} error={about(share.error, 'k')}
     />
   </div>

@@ -1,5 +1,6 @@
 <!-- One file on its way in: how it is read, what can't be, and taking it in whole. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { renew } from '$lib/data/cache'
   import { about as faultOf, type Shapes } from '$lib/data/client'
   import { every, key } from '$lib/data/key'
@@ -75,8 +76,8 @@
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">What no column tells</summary>
         <div class="grid items-start gap-3 sm:grid-cols-3">
           <LengthEntry of="file_distance_m" value={mapping.distance_m ?? 2.5} error={about('distance_m')} onvalue={(m) => set({ distance_m: m })} />
-          <Stepper label="Green speed" unit="ft" text={String(mapping.green_speed_ft ?? 10)} read={(text) => Number(text.replace(',', '.'))} step={(by) => set({ green_speed_ft: (mapping.green_speed_ft ?? 10) + by * 0.5 })} onvalue={(value) => set({ green_speed_ft: value })} error={about('green_speed_ft')} />
-          <Stepper label="Uncertainty of a start" unit="°" text={String(mapping.u_deg ?? 0.2)} read={(text) => Number(text.replace(',', '.'))} step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })} onvalue={(value) => set({ u_deg: value })} error={about('u_deg')} />
+          <Stepper label="Green speed" unit="ft" text={String(mapping.green_speed_ft ?? 10)} read={typedNumber} step={(by) => set({ green_speed_ft: (mapping.green_speed_ft ?? 10) + by * 0.5 })} onvalue={(value) => set({ green_speed_ft: value })} error={about('green_speed_ft')} />
+          <Stepper label="Uncertainty of a start" unit="°" text={String(mapping.u_deg ?? 0.2)} read={typedNumber} step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })} onvalue={(value) => set({ u_deg: value })} error={about('u_deg')} />
           <LengthEntry of="file_rig_m" value={mapping.rig_at_m ?? 0.3} error={about('rig_at_m')} onvalue={(m) => set({ rig_at_m: m })} />
           <Choice label="Decimals have a" options={choices<'.' | ','>('decimal')} bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })} />
           <Choice label="Dates begin with the" options={choices<'day' | 'month'>('first_in_date')} bind:value={() => (mapping.day_first === false ? 'month' : 'day'), (value) => set({ day_first: value === 'day' })} />

@@ -6,6 +6,7 @@
 
 <!-- What is noted of a lesson. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import type { Refusal } from '$lib/data/client'
   import Choice from '$lib/base/Choice.svelte'
   import { choices, entry, stepped } from '$lib/data/vocabulary.svelte'
@@ -26,7 +27,7 @@
   unit="ft"
   hint={entry('green_speed_ft').hint}
   text={String(draft.green_speed_ft)}
-  read={(text) => Number(text.replace(',', '.'))}
+  read={typedNumber}
   step={(direction) => (draft.green_speed_ft = stepped('green_speed_ft', draft.green_speed_ft, direction))}
   onvalue={(value) => (draft.green_speed_ft = value)}
   error={error?.about('green_speed_ft')}

@@ -4,8 +4,10 @@
   import { about, refusal, type Shapes } from '$lib/data/client'
   import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import NameChoice from '$lib/base/NameChoice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import ToolTrue from '$lib/set/ToolTrue.svelte'
   import PositionEntry from './PositionEntry.svelte'
   import { choices, named } from '$lib/data/vocabulary.svelte'
   import { methodsQuery } from './queries.svelte'
@@ -19,8 +21,10 @@
     position: Record<string, number>
     /** How it was asked last: the next is asked the same way unless the coach says otherwise. */
     last: Shapes['SightTestOut'] | undefined
+    /** Set-ups named in this lesson so far. */
+    setUps: string[]
   }
-  let { lessonId, breaks, position = $bindable(), last }: Props = $props()
+  let { lessonId, breaks, position = $bindable(), last, setUps }: Props = $props()
 
   const methods = methodsQuery()
   type Test = Shapes['SightTestOut']
@@ -67,15 +71,13 @@
       error={about(error, 'away_m')} onvalue={(it) => (away_m = it)}
     />
   </div>
+  <ToolTrue {lessonId} kind="rod_beside" name="The rod" />
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
       Under which conditions <span class="font-normal text-faded">{condition}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span>
     </summary>
     <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
-      <label class="block">
-        <span class="label">Condition: what stays the same</span>
-        <input class="entry" bind:value={condition} maxlength="80" required />
-      </label>
+      <NameChoice label="The set-up" names={setUps} bind:value={condition} another="Another set-up…" />
       {#if breaks}<Choice label="Straight at" options={TOWARD} bind:value={toward} />{/if}
       <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
       <Choice label="Eyes" options={EYES} bind:value={eyes} />

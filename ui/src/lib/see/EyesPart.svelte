@@ -13,14 +13,17 @@
   import MirrorLook from './MirrorLook.svelte'
   import { lookWords } from './place'
   import { eyesQuery } from './queries.svelte'
+  import ToolTrue from '$lib/set/ToolTrue.svelte'
   import SideLook from './SideLook.svelte'
   import { voidTake } from './writes'
 
   interface Props {
     lessonId: string
     golfer: Shapes['GolferBrief']
+    /** Set-ups named in this lesson so far. */
+    setUps: string[]
   }
-  let { lessonId, golfer }: Props = $props()
+  let { lessonId, golfer, setUps }: Props = $props()
 
   const eyes = eyesQuery(() => lessonId)
   const sheet = $derived(eyes.data)
@@ -39,8 +42,9 @@
 {:else if sheet}
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
     <div>
-      <div class="mb-4"><NameChoice label="The set-up that is looked at" names={sheet.set_ups.map((it) => it.name)} bind:value={look.set_up} another="Another set-up…" /></div>
+      <div class="mb-4"><NameChoice label="The set-up that is looked at" names={setUps} bind:value={look.set_up} another="Another set-up…" /></div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} bind:value={look.way} /></div>
+      {#if look.way === 'mirror'}<div class="mb-4"><ToolTrue {lessonId} kind="ground_mirror" /></div>{/if}
       {#if look.way === 'string' || look.way === 'strip'}
         <SideLook {lessonId} hand={golfer.hand} way={look.way} sightingEye={sheet.sighting_eye} {look} />
       {:else}

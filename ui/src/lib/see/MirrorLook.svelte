@@ -1,5 +1,6 @@
 <!-- Both eyes marked on the mirror or by plumb, each with the other shut, and the sizes it is read with. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { outbox } from '$lib/data/outbox.svelte'
   import { refusal, type Shapes } from '$lib/data/client'
   import { stamp } from '$lib/data/clock'
@@ -83,7 +84,7 @@
     <div class="w-64">
       <Stepper
         label="Shoulders in the mirror" unit="°" hint="Right of its lines +, left −; empty: not looked." text={look.shoulders_deg === null ? '' : String(look.shoulders_deg)}
-        read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))} error={fault?.about('shoulders_deg')}
+        read={typedNumber} error={fault?.about('shoulders_deg')}
         step={(by) => (look.shoulders_deg = (look.shoulders_deg ?? 0) + by * 0.5)} onvalue={(it) => (look.shoulders_deg = it)}
       />
     </div>

@@ -1,5 +1,6 @@
 <!-- Where the head or the ball is for a test: as usual, or one thing moved. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { entry } from '$lib/data/vocabulary.svelte'
   import type { Refusal, Shapes } from '$lib/data/client'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
@@ -41,7 +42,7 @@
         {:else}
           <Stepper
             label="{it.name}: {words(it, at)}" hint="{it.plus} +, {it.minus} −." unit="°" text={String(at)}
-            read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))}
+            read={typedNumber}
             step={(by) => (position = { ...position, [it.lever]: at + by * it.step })}
             error={error?.about(`position.${it.lever}`)} onvalue={(deg) => (position = { ...position, [it.lever]: deg })}
           />

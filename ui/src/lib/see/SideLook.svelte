@@ -1,5 +1,6 @@
 <!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { stamp } from '$lib/data/clock'
   import { refusal, type Shapes } from '$lib/data/client'
   import { createWrite } from '$lib/data/write.svelte'
@@ -64,7 +65,7 @@
     <LengthEntry of="string_height_m" hint="As it is laid, over the ground." value={look.string.string_height_m} error={fault?.about('string_height_m')} onvalue={(it) => (look.string.string_height_m = it)} />
     <Stepper
       label="Posts lean to the golfer" unit="°" hint="Planted on the line; away −." text={String(look.string.lean_deg)} error={fault?.about('lean_deg')}
-      read={(text) => Number(text.trim().replace('−', '-').replace(',', '.').replace('°', ''))}
+      read={typedNumber}
       step={(by) => (look.string.lean_deg = Math.round((look.string.lean_deg + by * 0.1) * 10) / 10)} onvalue={(it) => (look.string.lean_deg = it)}
     />
     <LengthEntry of="eye_height_m" value={look.eye_height_m} error={fault?.about('eye_height_m')} onvalue={(it) => (look.eye_height_m = it)} />

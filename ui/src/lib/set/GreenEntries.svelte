@@ -1,5 +1,6 @@
 <!-- The green under the putt: its slope, typed or read with a level. -->
 <script lang="ts">
+  import { hundredths } from '$lib/base/number'
   import { refusal, type Refusal, type Shapes } from '$lib/data/client'
   import PercentEntry from '$lib/base/PercentEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
@@ -40,12 +41,11 @@
   let levelled = $state(false)
   /** A wireless level reads both ways at once; its first reading takes the place of the two not yet typed. */
   function takeLevel(along: number, across: number): void {
-    const both = [along, across].map((percent, n) => ({ ...DIRECTIONS[n]!, falls_percent: two(percent) }))
+    const both = [along, across].map((percent, n) => ({ ...DIRECTIONS[n]!, falls_percent: hundredths(percent) }))
     read = levelled || told.length ? [...read, ...both] : both
     levelled = true
   }
 
-  const two = (value: number) => Math.round(value * 100) / 100
 </script>
 
 <h2 class="wide mt-5 mb-2 text-lg">The green under it</h2>

@@ -6,13 +6,15 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
+  import ToolTrue from './ToolTrue.svelte'
   import ProveLine from './ProveLine.svelte'
+  import { toolsQuery } from './queries.svelte'
   import { provePlan } from './writes'
 
   interface Props {
     lessonId: string
     seen: Shapes['Preview']
-    putt: { distance_m: number; green_speed_ft: number }
+    putt: { distance_m: number; green_speed_ft: number; rig_kind: string }
     /** The plan as it is kept; undefined before it is. */
     now: Shapes['StationOut'] | undefined
     station: () => Promise<string>
@@ -24,6 +26,9 @@
   let { lessonId, seen, putt, now, station, slope, closed, proving = $bindable() }: Props = $props()
 
   const proof = $derived(now?.proof)
+  const tools = toolsQuery(() => lessonId)
+  /** Those laid here that have a zero of their own. */
+  const checkable = $derived([{ kind: putt.rig_kind, sizes: seen.rig_sizes_m }, ...seen.aids].filter((it) => tools.data?.some((tool) => tool.kind === it.kind)))
   let checking = $state(false)
   let read = $state<Zone[]>([])
   const Entry = $derived(ENTRIES[seen.entry.entry])
@@ -65,6 +70,10 @@
     <button class="button plain text-sm" type="button" onclick={() => laying.mutate({ raws: [] })}>Drop the check of {proof.checks} readings</button>
   {/if}
 </div>
+{#if checkable.length}
+  <h2 class="wide mt-6 mb-2 text-lg">Are the instruments true?</h2>
+  <div class="grid gap-2">{#each checkable as it (it.kind)}<ToolTrue {lessonId} kind={it.kind} sizes={it.sizes} />{/each}</div>
+{/if}
 {#if error && !checking}<div class="mt-2"><Trouble {error} /></div>{/if}
 
 <ProveLine bind:open={proving} {lessonId} {putt} {station} {slope} />

@@ -1,5 +1,6 @@
 <!-- What do you want to know? Libella proposes the instruments that tell it, laid to suit the putt and the golfer. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { about, type Shapes } from '$lib/data/client'
   import { choices, named } from '$lib/data/vocabulary.svelte'
   import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
@@ -40,7 +41,7 @@
     <Stepper
       label="As strict as ±" unit="°" text={String(Number(wanted.toFixed(2)))}
       hint={band ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.` : ''}
-      read={(text) => Number(text.replace(',', '.').replace('°', ''))}
+      read={typedNumber}
       step={(by) => (own = Math.min(6, Math.max(0.2, Math.round((wanted + by * 0.1) * 10) / 10)))}
       onvalue={(it) => (own = it)} error={about(found.error, 'wanted_deg')}
     />

@@ -1,5 +1,6 @@
 <!-- The putt: its length and pace, the green under it, the coach's read and what it is started at. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import type { Refusal, Shapes } from '$lib/data/client'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
@@ -42,7 +43,7 @@
   />
   <Stepper
     label={entry('green_speed_ft').label} unit="ft" text={String(plan.green_speed_ft)} hint={entry('green_speed_ft').hint}
-    read={(text) => Number(text.replace(',', '.'))}
+    read={typedNumber}
     step={(by) => (plan.green_speed_ft = stepped('green_speed_ft', plan.green_speed_ft, by))}
     onvalue={(it) => (plan.green_speed_ft = it)} error={fault?.about('green_speed_ft')}
   />

@@ -1,5 +1,6 @@
 <!-- The rig that watches the start: proposed for the putt and the golfer, or chosen; its dimensions, and how strict it is. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { api, ask, refusal, type Refusal, type Shapes } from '$lib/data/client'
   import { createAsk } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
@@ -46,7 +47,7 @@
       <Stepper
         label="Lets through ±" unit="°" text={seen.sight.narrowest_deg.toFixed(2)}
         hint="{Math.round(seen.sight.share * 100)} % of the window; its width follows."
-        read={(text) => Number(text.replace(',', '.').replace('°', ''))}
+        read={typedNumber}
         step={(by) => tuning.mutate(Math.round(((seen?.sight.narrowest_deg ?? 1) + by * 0.1) * 10) / 10)}
         onvalue={(deg) => tuning.mutate(deg)} error={tuning.error ? refusal(tuning.error).message : undefined}
       />

@@ -5,14 +5,21 @@
  */
 import { v7 } from 'uuid'
 import { rulerFor, stepOn, withUnit } from '$lib/base/length'
+import { hundredths } from '$lib/base/number'
 import { settings } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 import { entry } from '$lib/data/vocabulary.svelte'
 import type { Grip } from '$lib/drawing/Grips.svelte'
 import { filledFrom, FIRST, planOf, same, type Plan } from './plan'
 
-export type Tab = 'putt' | 'rig' | 'beside' | 'proof' | 'print'
-export const TABS: readonly Tab[] = ['putt', 'rig', 'beside', 'proof', 'print']
+export const TABS = [
+  { value: 'putt', words: 'Putt' },
+  { value: 'rig', words: 'Rig' },
+  { value: 'beside', words: 'Beside it' },
+  { value: 'proof', words: 'Proof' },
+  { value: 'print', words: 'Print' },
+] as const
+export type Tab = (typeof TABS)[number]['value']
 
 /** A plan as it is to be kept: under which id, and in whose place. */
 export interface ToKeep {
@@ -95,10 +102,9 @@ export class Planning {
   slope(it: Shapes['Slope']): void {
     const { plan } = this
     if (!plan) return
-    const two = (value: number) => Math.round(value * 100) / 100
-    plan.falls_forward_percent = two(it.forward_percent)
-    plan.falls_right_percent = two(it.right_percent)
-    plan.falls_doubt_percent = two(Math.max(it.forward_doubt ?? 0, it.right_doubt ?? 0))
+    plan.falls_forward_percent = hundredths(it.forward_percent)
+    plan.falls_right_percent = hundredths(it.right_percent)
+    plan.falls_doubt_percent = hundredths(Math.max(it.forward_doubt ?? 0, it.right_doubt ?? 0))
   }
 
   /** What pulling a tape changes: the putt's own length, the rig (`whose` 0), or what lies beside it. */

@@ -97,3 +97,11 @@ export function stringEyesQuery(covers: () => Shapes['CoverIn']) {
     retry: false,
   }))
 }
+
+/** Instruments that can be checked by themselves, each as it was checked last in a lesson. */
+export function toolsQuery(lesson: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.tools(lesson())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/tools', { params: { path: { id: lesson() }, query: units() } })),
+  }))
+}

@@ -1,5 +1,6 @@
 /** What Set has the server keep. */
-import { every, key, units } from '$lib/data/key'
+import { v7 } from 'uuid'
+import { every, inUnits, key, units } from '$lib/data/key'
 import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
@@ -56,3 +57,13 @@ export const forgetBag = () => remove('/api/bag', {}, { thing: BAG, words: 'Forg
 export const setBands = (spreads_deg: Record<string, number>) =>
   put('/api/bands', { body: { spreads_deg } }, { thing: 'bands', words: 'How strict for whom', whole: true, answers: key.bands() })
 
+
+const ofTools = (lesson: string) => ({
+  thing: `tools ${lesson}`, answers: inUnits(key.tools(lesson)),
+  renews: [...ofPlan(lesson), every(key.map), every(key.tables), every(key.compared), every(key.further), key.preview(lesson)],
+})
+/** A check of an instrument by itself: what is read with it in the lesson is judged by it, before and after. */
+export const keepToolCheck = (body: Sent<'/api/tool-checks/{id}'>) =>
+  put('/api/tool-checks/{id}', { ...pathInUnits(v7()), body }, { ...ofTools(body.lesson_id), words: 'The check of the instrument' })
+export const voidToolCheck = (lesson: string, id: string) =>
+  put('/api/tool-checks/{id}/voided', { ...pathInUnits(id), body: { voided: true } }, { ...ofTools(lesson), words: 'Dropping the check' })

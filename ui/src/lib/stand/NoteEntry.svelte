@@ -1,5 +1,6 @@
 <!-- One thing of a set-up: a size to type or step, a side to tap, or a word; beside it what stood before. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import type { Shapes } from '$lib/data/client'
   import Stepper from '$lib/base/Stepper.svelte'
   import { rulerFor, shown, typed } from '$lib/base/length'
@@ -23,7 +24,7 @@
   const unit = $derived(entry.unit === 'm' ? ruler.unit : entry.unit === 'deg' ? '°' : '%')
   function read(said: string): number {
     if (!said.trim()) return NaN
-    return entry.unit === 'm' ? typed(said.replace('−', '-'), ruler) : Number(said.trim().replace('−', '-').replace(',', '.').replace(/[°%]/, ''))
+    return entry.unit === 'm' ? typed(said.replace('−', '-'), ruler) : typedNumber(said)
   }
   function step(by: 1 | -1): void {
     // From what stood before, so that a small change is a few taps.

@@ -8,6 +8,7 @@
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import NameChoice from '$lib/base/NameChoice.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { startBlock } from './writes'
@@ -45,7 +46,6 @@
   const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => !notes.data?.find((note) => note.note === it)?.needs_hole))
   const HOLES = choices<typeof hole>('putted')
   const PATHS = choices<typeof path_model>('path')
-  const id = $props.id()
 
   const starting = createWrite((body: Shapes['BlockIn']) => startBlock(lessonId, body), (block) => {
     started?.()
@@ -63,13 +63,7 @@
 </script>
 
 <form onsubmit={start} class="grid gap-3">
-  <label class="block">
-    <span class="label">Condition: what stays the same</span>
-    <input class="entry" list="{id}-conditions" bind:value={condition} maxlength="80" required />
-    <datalist id="{id}-conditions">
-      {#each offered as it (it)}<option value={it}></option>{/each}
-    </datalist>
-  </label>
+  <NameChoice label="The set-up" names={offered} bind:value={condition} another="Another set-up…" />
   <div class="grid items-start gap-3">
     <Choice
       label="The rig is"

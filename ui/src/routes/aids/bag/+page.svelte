@@ -1,5 +1,6 @@
 <!-- The bag: what the coach owns; and how strict a rig should be for whom. -->
 <script lang="ts">
+  import { typedNumber } from '$lib/base/number'
   import { about, type Shapes } from '$lib/data/client'
   import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
   import { createWrite, saying } from '$lib/data/write.svelte'
@@ -74,7 +75,7 @@
         <Stepper
           label={it.name} unit="°" text={String(Number(it.spread_deg.toFixed(2)))}
           hint="Gates from ± {it.strict_deg.toFixed(1)}° to ± {it.loose_deg.toFixed(1)}°."
-          read={(text) => Number(text.replace(',', '.').replace('°', ''))}
+          read={typedNumber}
           step={(by) => spread(it.level, Math.min(6, Math.max(0.2, Math.round((it.spread_deg + by * 0.1) * 10) / 10)))}
           onvalue={(deg) => spread(it.level, deg)} error={about(banding.error, `spreads_deg.${it.level}`)}
         />

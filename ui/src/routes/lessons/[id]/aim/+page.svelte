@@ -3,11 +3,12 @@
   import { page } from '$app/state'
   import BeginSeries from '$lib/aim/BeginSeries.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
+  import Compared from '$lib/judge/Compared.svelte'
   import { aimChoicesQuery, aimQuery } from '$lib/aim/queries.svelte'
   import type { Shapes } from '$lib/data/client'
   import { lessonQuery } from '$lib/data/queries.svelte'
   import { named as cueNamed } from '$lib/data/vocabulary.svelte'
-  import ProveLine from '$lib/set/ProveLine.svelte'
+  import Unproved from '$lib/set/Unproved.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
 
@@ -17,11 +18,13 @@
   const lesson = lessonQuery(() => id)
   let current = $state('')
   const sheets = $derived(aim.data?.sheets ?? [])
-  const open = $derived(sheets.find((it) => it.series.id === current))
-  const setUps = $derived([...new Set(sheets.map((it) => it.series.set_up))])
+  /** A comparison with set-downs to come: its turns lead from one series to the other. */
+  const running = $derived(aim.data?.turns.findLast((it) => it.turn))
+  let stopped = $state(false)
+  const turn = $derived(running && !stopped && (!current || running.series.includes(current)) ? running : undefined)
+  const open = $derived(sheets.find((it) => it.series.id === (turn?.turn ?? current)))
   const plans = $derived(lesson.data?.stations ?? [])
   const planNow = $derived(plans.find((it) => it.current))
-  let proving = $state(false)
   const named = (it: Shapes['AimSheetOut']) => choices.data?.links.find((one) => one.link === it.series.link)?.name ?? ''
 </script>
 
@@ -30,12 +33,21 @@
     <Trouble error={aim.error} again={() => aim.refetch()} />
   {:else if aim.data}
     {#if open}
-      <SetDowns lessonId={id} sheet={open} name={named(open)} leave={() => (current = '')} />
+      <SetDowns
+        lessonId={id} sheet={open} name={named(open)} {turn}
+        leave={() => {
+          current = ''
+          stopped = true
+        }}
+      />
     {:else}
       <h1 class="wide mb-4 border-b-2 border-ink pb-1 text-xl">Where does the face aim?</h1>
       <BeginSeries
         lessonId={id} laserRead={Boolean(lesson.data?.lesson.laser_read_at)} natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
-        tools={aim.data.tools} {setUps} begun={(series) => (current = series)}
+        tools={aim.data.tools} setUps={lesson.data?.set_ups ?? []} begun={(series) => {
+          current = series
+          stopped = series !== ''
+        }}
       />
       {#if sheets.length}
         <div class="mt-6 border-t-2 border-ink pt-3" data-sum>
@@ -45,12 +57,15 @@
         </div>
       {/if}
       {#if planNow && sheets.length && !planNow.proved}
-        <p class="mt-4 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
-          <span class="flex-1 font-semibold">{planNow.proof_words}</span>
-          <button class="button" onclick={() => (proving = true)}>Prove the line…</button>
-        </p>
-        <ProveLine bind:open={proving} lessonId={id} putt={planNow} station={async () => planNow.id} />
+        <Unproved lessonId={id} plan={planNow} class="mt-4" />
       {/if}
+      {#each (aim.data.turns).toReversed() as it (it.id)}
+        <article class="mt-4 border-t border-hairline pt-3" data-aim-turns>
+          <p class="text-faded">{it.question_words} {it.turn_words}</p>
+          <Compared found={it.compared} names={it.names} />
+          {#if it.turn}<button class="button mt-1" onclick={() => { current = ''; stopped = false }}>Go on in turns</button>{/if}
+        </article>
+      {/each}
       {#each sheets.toReversed() as it (it.series.id)}
         <article class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2" data-aim-series>
           <div>

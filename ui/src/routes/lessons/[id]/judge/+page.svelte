@@ -14,7 +14,7 @@
   import ShareOfFace from '$lib/judge/ShareOfFace.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
-  import ProveLine from '$lib/set/ProveLine.svelte'
+  import Unproved from '$lib/set/Unproved.svelte'
 
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
@@ -24,7 +24,6 @@
   const it = $derived(judged.data?.judgement)
   const further = furtherQuery(() => blockId, () => it)
   const plan = $derived(sheet?.stations.find((one) => one.id === judged.data?.block.station_id))
-  let proving = $state(false)
   const more = (n: number) => (n === 1 ? '1 more putt' : `${n} more putts`)
   const tables = tablesQuery(() => blockId, () => it?.putts)
 </script>
@@ -43,10 +42,7 @@
     <div class="flex min-h-0 flex-col overflow-y-auto px-6 py-4">
       <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''} · {it.putts} of {it.planned} putts{plan && !plan.current ? ' · not the plan now' : ''}</p>
       {#if !block.proved}
-        <p class="mt-1 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
-          <span class="flex-1 font-semibold">{plan?.proof_words ?? 'The line is not proved.'}</span>
-          {#if plan}<button class="button" onclick={() => (proving = true)}>Prove the line…</button>{/if}
-        </p>
+        <Unproved lessonId={id} {plan} class="mt-1" />
       {/if}
       {#if block.judged_again_at}<p class="mt-1 text-faded" data-judged-again>Judged again with the proof given {moment(block.judged_again_at)}, after its putts.</p>{/if}
       <Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />
@@ -112,7 +108,6 @@
       </section>
     </aside>
   </div>
-  {#if plan}<ProveLine bind:open={proving} lessonId={id} putt={plan} station={async () => plan.id} />{/if}
 {:else}
   <Coming what="The judgement" />
 {/if}

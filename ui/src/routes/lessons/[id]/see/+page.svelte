@@ -16,7 +16,7 @@
   import { leversQuery, sightsQuery } from '$lib/see/queries.svelte'
   import { askOn, leaveTest } from '$lib/see/writes'
   import FirstLook from '$lib/see/FirstLook.svelte'
-  import ProveLine from '$lib/set/ProveLine.svelte'
+  import Unproved from '$lib/set/Unproved.svelte'
   import type { Shapes } from '$lib/data/client'
 
   const id = $derived(page.params.id ?? '')
@@ -35,7 +35,6 @@
   let position = $state<Record<string, number>>({})
   const plans = $derived(lesson.data?.stations ?? [])
   const putt = $derived(plans.find((it) => it.current))
-  let proving = $state(false)
   let leftTest = $state('')
   const takingUp = createWrite((test: string) => leaveTest(id, test, false), () => (leftTest = ''))
   /** A place in words, as far as a lever is usually moved: the coach says how far before the test begins. */
@@ -56,11 +55,7 @@
 <div class="mx-auto max-w-[1000px] px-5 py-5">
   {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it || null)} /></div>{/if}
   {#if putt && !putt.proved && !open && part !== 'check'}
-    <p class="mb-4 flex flex-wrap items-center gap-3 border-l-4 border-danger pl-3" data-unproved>
-      <span class="flex-1 font-semibold">{putt.proof_words}</span>
-      <button class="button" onclick={() => (proving = true)}>Prove the line…</button>
-    </p>
-    <ProveLine bind:open={proving} lessonId={id} {putt} station={async () => putt.id} />
+    <Unproved lessonId={id} plan={putt} class="mb-4" />
   {/if}
   {#if leftTest && !open}
     <p class="mb-4 flex items-center justify-between gap-3" role="status">The test was left; nothing of it counts. <button class="button" onclick={() => takingUp.mutate(leftTest)}>Take it up again</button></p>
@@ -68,7 +63,7 @@
   {#if part === 'first' && !open && lesson.data}
     <FirstLook lessonId={id} hand={lesson.data.golfer.hand} askAt={askThere} />
   {:else if part === 'eyes' && !open && lesson.data}
-    <EyesPart lessonId={id} golfer={lesson.data.golfer} />
+    <EyesPart lessonId={id} golfer={lesson.data.golfer} setUps={lesson.data.set_ups} />
   {:else if part === 'map' && !open && lesson.data}
     <MapPart
       lessonId={id} golfer={lesson.data.golfer}
@@ -90,7 +85,7 @@
         Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is laid at angles that
         Libella knows and the golfer doesn’t.
       </p>
-      <BeginTest lessonId={id} {breaks} bind:position last={tests.at(-1)?.test} />
+      <BeginTest lessonId={id} {breaks} bind:position setUps={lesson.data?.set_ups ?? []} last={tests.at(-1)?.test} />
     {/if}
     {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>{sights.data.compared}</p>{/if}
     {#if !open}

@@ -12,10 +12,11 @@
   import PlanComparison from '$lib/start/PlanComparison.svelte'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import BesideEntries from '$lib/set/BesideEntries.svelte'
+  import { keepDraft, takeDraft } from '$lib/set/draft'
   import Findings from '$lib/set/Findings.svelte'
   import KitCheck from '$lib/set/KitCheck.svelte'
   import { planOf, same, type Plan } from '$lib/set/plan'
-  import { Planning, TABS as TAB_NAMES, tabOf, type ToKeep } from '$lib/set/planning.svelte'
+  import { Planning, TABS, tabOf, type ToKeep } from '$lib/set/planning.svelte'
   import PlansHere from '$lib/set/PlansHere.svelte'
   import Prints from '$lib/set/Prints.svelte'
   import ProofEntries from '$lib/set/ProofEntries.svelte'
@@ -26,13 +27,6 @@
   import SavedStations from '$lib/set/SavedStations.svelte'
   import { keepPlan, pickPlan, readCautions } from '$lib/set/writes'
 
-  const TABS = [
-    { value: 'putt', words: 'Putt' },
-    { value: 'rig', words: 'Rig' },
-    { value: 'beside', words: 'Beside it' },
-    { value: 'proof', words: 'Proof' },
-    { value: 'print', words: 'Print' },
-  ] as const
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
   const instruments = instrumentsQuery()
@@ -45,7 +39,9 @@
     if (!sheet || untrack(() => planning.plan)) return
     const asked = page.url.searchParams.get('plan')
     planning.begin(sheet.stations.find((it) => (asked ? it.id === asked : it.current)), sheet.lesson.green_speed_ft)
-    planning.tab = TAB_NAMES.find((it) => it === page.url.searchParams.get('tab')) ?? 'putt'
+    const left = takeDraft(id)
+    if (left && !asked) planning.plan = left
+    planning.tab = TABS.find((it) => it.value === page.url.searchParams.get('tab'))?.value ?? 'putt'
   })
   const plan = $derived(planning.plan)
   const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
@@ -87,7 +83,9 @@
   onDestroy(() => {
     clearTimeout(pause)
     const now = $state.snapshot(planning.plan) as Plan | null
-    if (now && !fault && planning.touched(now)) void keep(now)
+    if (!now || !planning.touched(now)) return
+    if (fault) keepDraft(id, now)
+    else void keep(now)
   })
   /** The plan as it stands in the lesson: kept now, unless it is already. */
   async function lay(): Promise<string> {
@@ -177,7 +175,7 @@
         <StartBlock
           lessonId={id}
           station={lay}
-          conditions={sheet.blocks.map((it) => it.condition)}
+          conditions={sheet.set_ups}
           guides={rig?.about.guides ?? false}
           closed={!seen || Boolean(fault) || unread}
           compare={() => void compare()}
@@ -187,7 +185,7 @@
   </div>
   {#if now}
     <Sheet bind:open={comparing} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={sheet.blocks.at(-1)?.asks ?? []} step={sheet.golfer.step_m} used={sheet.blocks.map((it) => it.condition)} planned={() => (comparing = false)} />
+      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={sheet.blocks.at(-1)?.asks ?? []} step={sheet.golfer.step_m} used={sheet.set_ups} planned={() => (comparing = false)} />
     </Sheet>
   {/if}
   <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} use={(it) => planning.take(it)} />

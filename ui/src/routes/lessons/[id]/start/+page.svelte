@@ -205,14 +205,14 @@
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
     <Sheet bind:open={planning} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} used={sheet.blocks.map((it) => it.condition)} planned={() => (planning = false)} />
+      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} used={sheet.set_ups} planned={() => (planning = false)} />
     </Sheet>
   {/if}
   <Sheet bind:open={switching} title="Another condition, same station">
     <StartBlock
       lessonId={id}
       station={() => Promise.resolve(block.station_id)}
-      conditions={sheet.blocks.map((it) => it.condition)}
+      conditions={sheet.set_ups}
       guides={block.guided}
       asked={block.asks}
       closed={ended}
