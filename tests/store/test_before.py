@@ -101,14 +101,14 @@ def numbers(told: Any, path: str = "") -> dict[str, float]:
 
 def _counts_the_line_since(place: str) -> bool:
     """What looks straight has in it, since, what is not known of the line that the rod was laid on."""
-    told = ("/found/angle/low", "/found/angle/high", "/found/right", "/found/left", "/bubble/low", "/bubble/high")
+    told = ("/found/angle/low", "/found/angle/high", "/found/right", "/found/left", "/vial/bubble_low", "/vial/bubble_high")
     return place.startswith("/tests/") and place.endswith(told)
 
 
 def _leaves_more_open(place: str, before: float, now: float) -> bool:
-    if place.endswith("/low"):
+    if place.endswith("low"):
         return now <= before + 1e-6
-    if place.endswith("/high"):
+    if place.endswith("high"):
         return now >= before - 1e-6
     return abs(now - 0.5) <= abs(before - 0.5) + 0.02
 

@@ -1,4 +1,4 @@
-"""Near spot or whole line: two cues compared in turns, first by the aim, then by the start; a tool checked by itself."""
+"""Near spot or whole line: two cues compared in turns by their aim; a tool checked by itself; a faulty plan kept."""
 
 import re
 

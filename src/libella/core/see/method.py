@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from statistics import NormalDist, mean
 from typing import Final, Literal, get_args
 
-from ..certainty.estimate import Estimate, estimated, normal
+from ..certainty.estimate import Estimate, estimated
+from ..certainty.verdict import NINETY
 from ..estimate.posterior import Prior, posterior
 from ..measure.angle import angle_deg
 from ..measure.interval import Interval
@@ -70,9 +71,10 @@ class LaidRod:
 
     def angle(self, it: Estimate) -> Estimate:
         """An angle found with it, as it truly is."""
-        if not self.shared_deg:
-            return Estimate(it.value + self.right_deg, it.low + self.right_deg, it.high + self.right_deg)
-        return normal(it.value + self.right_deg, math.hypot(it.sd, self.shared_deg))
+        more, middle = NINETY * self.shared_deg, it.value + self.right_deg
+        return Estimate(
+            middle, middle - math.hypot(it.value - it.low, more), middle + math.hypot(it.high - it.value, more)
+        )
 
     def above(self, found: Callable[[float], float], value_deg: float) -> float:
         """Chance to lie above a value truly, from the chance to lie above any as found."""

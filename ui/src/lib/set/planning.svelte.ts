@@ -65,12 +65,9 @@ export class Planning {
 
   /** Whether anything was planned that is not kept yet. */
   touched(plan: Plan): boolean {
-    const before = this.kept?.plan ?? this.offered(plan)
+    // A plan nobody touched is none: the first putt of a lesson is offered, not laid.
+    const before = this.kept?.plan ?? { ...FIRST, green_speed_ft: plan.green_speed_ft }
     return !same(filledFrom(plan, before), before)
-  }
-  /** The first putt as it is offered, with the sizes that came to it by themselves. */
-  offered({ green_speed_ft, rig_sizes_m }: Plan): Plan {
-    return { ...FIRST, green_speed_ft, rig_sizes_m }
   }
 
   /** Lay what would do. */

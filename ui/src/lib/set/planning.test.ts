@@ -14,8 +14,8 @@ describe('the plan of a lesson', () => {
   it('is none until something was planned', () => {
     planning.begin(undefined, 9)
     expect(planning.touched(planned(planning))).toBe(false)
-    // Sizes that came by themselves are no plan either.
-    expect(planning.touched(planned(planning, { rig_sizes_m: { distance_m: 0.5 } }))).toBe(false)
+    // A size of the rig alone is a plan, too.
+    expect(planning.touched(planned(planning, { rig_sizes_m: { distance_m: 0.5 } }))).toBe(true)
     expect(planning.touched(planned(planning, { distance_m: 2.4 }))).toBe(true)
     expect(planning.toKeep(planned(planning, { distance_m: 2.4 }), [])).toMatchObject({ replaces_id: null, plan: { distance_m: 2.4, green_speed_ft: 9 } })
   })

@@ -15,7 +15,7 @@
   import { keepDraft, takeDraft } from '$lib/set/draft'
   import Findings from '$lib/set/Findings.svelte'
   import KitCheck from '$lib/set/KitCheck.svelte'
-  import { planOf, same, type Plan } from '$lib/set/plan'
+  import { planOf, type Plan } from '$lib/set/plan'
   import { Planning, TABS, tabOf, type ToKeep } from '$lib/set/planning.svelte'
   import PlansHere from '$lib/set/PlansHere.svelte'
   import Prints from '$lib/set/Prints.svelte'
@@ -76,8 +76,7 @@
   $effect(() => {
     const now = whole
     clearTimeout(pause)
-    // A plan nobody touched is none: the first putt of a lesson is offered, not laid.
-    if (!now || (!planning.kept && same(now, planning.offered(now)))) return
+    if (!now || !plan || (!planning.kept && !planning.touched(plan))) return
     pause = setTimeout(() => (going = keep(now)), 300)
   })
   onDestroy(() => {
