@@ -101,7 +101,14 @@ def numbers(told: Any, path: str = "") -> dict[str, float]:
 
 def _counts_the_line_since(place: str) -> bool:
     """What looks straight has in it, since, what is not known of the line that the rod was laid on."""
-    told = ("/found/angle/low", "/found/angle/high", "/found/right", "/found/left", "/vial/bubble_low", "/vial/bubble_high")
+    told = (
+        "/found/angle/low",
+        "/found/angle/high",
+        "/found/right",
+        "/found/left",
+        "/vial/bubble_low",
+        "/vial/bubble_high",
+    )
     return place.startswith("/tests/") and place.endswith(told)
 
 

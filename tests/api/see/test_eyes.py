@@ -21,13 +21,16 @@ def keep(coach, lesson, status=(200, 201), id=None, **more):
 
 def test_looks_are_kept_corrected_and_judged_against_the_zone(coach):
     lesson = coach.lesson()
-    assert coach.get(f"/lessons/{lesson['id']}/eyes")["words"] == ["Nobody looked yet."]
+    sheet = coach.get(f"/lessons/{lesson['id']}/eyes")
+    # No school is picked for a golfer: until one is chosen there is a place, and no zone.
+    assert sheet["words"] == ["Nobody looked yet."] and (sheet["school"], sheet["zone_mm"]) == ("none", None)
+    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="inside", zone_mm=None)
     for inside in (0.012, 0.016, 0.014):
         sheet = keep(coach, lesson, inside=inside, falls_in_percent=1.0, eye_height_m=1.45)
     # 14 mm shown, and the mirror falls 1 % to the golfer: 28.5 mm in truth.
     assert sheet["found"]["inside"]["value"] == pytest.approx(28.5, abs=1)
     assert "inside the line" in sheet["words"][0] and "in it" in sheet["words"][-1]
-    assert (sheet["vial"]["mark_left"], sheet["vial"]["mark_right"]) == (10, 50)
+    assert (sheet["vial"]["mark_left"], sheet["vial"]["mark_right"]) == (5, 40)
     again = coach.get(f"/lessons/{lesson['id']}/eyes")
     assert again == sheet
 

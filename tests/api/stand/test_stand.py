@@ -149,7 +149,7 @@ def test_eyes_by_string_and_strip_and_a_second_reading(coach):
     body = {"lesson_id": lesson["id"], "taken_at": now()}
     sheet = coach.put(f"/eye-looks/{uuid6.uuid7()}", way="string", covers="edge", side="outside", **body)
     assert sheet["found"]["inside"]["low"] > 0 and sheet["found"]["behind"] is None
-    sheet = coach.put(f"/eye-looks/{uuid6.uuid7()}", way="strip", seen="dark_inside", turns_m=0.02, **body)
+    sheet = coach.put(f"/eye-looks/{uuid6.uuid7()}", way="strip", device="slot", seen="dark_far", turns_m=0.02, **body)
     assert sheet["takes"][1]["low_mm"] == 20 and sheet["takes"][1]["high_mm"] is None
     assert coach.put(f"/eye-looks/{uuid6.uuid7()}", 422, way="strip", seen="light", turns_m=3, **body)["errors"]
     first = str(uuid6.uuid7())

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.eyes import ZONES, EyeMark, EyeTake, eye_place, eye_vial, mirror_scene, reading_error_m
-from libella.core.see.side_look import StringLook, StripLook
+from libella.core.see.side_look import StringLook, StripLook, turns_dark_m
 from libella.words.see.eyes import eye_words
 
 from ..estimate.reference import cases
@@ -98,17 +98,17 @@ def test_takes_of_a_known_golfer_give_bias_and_spread():
 def test_the_zone_is_a_schools_and_is_answered():
     there = eye_place([take(30.0)] * 3, "right", ZONES["inside"])
     assert there.in_zone.word == "none"
-    assert "The zone from 10 mm inside to 50 mm inside (a school's opinion): in it." in eye_words(there, "metric")
+    assert "The zone from 5 mm inside to 40 mm inside (a school's opinion): in it." in eye_words(there, "metric")
     far = eye_place([take(80.0)] * 5, "right", ZONES["inside"])
     assert (far.in_zone.word, far.in_zone.side) == ("clear", "right") and "too far in, clear" in eye_words(
         far, "metric"
     )[-1]
     # Within 5 mm of the edge nothing is named.
-    edge = eye_place([take(54.0)] * 5, "right", ZONES["inside"])
+    edge = eye_place([take(44.0)] * 5, "right", ZONES["inside"])
     assert not edge.in_zone.names_direction
     assert eye_place([take(30.0)] * 3, "right", ZONES["own"]).in_zone is None
     vial = eye_vial([take(30.0)] * 3, there, ZONES["inside"])
-    assert (vial.mark_left, vial.mark_right, vial.unit) == (10.0, 50.0, "mm") and vial.bubble_at == there.inside.value
+    assert (vial.mark_left, vial.mark_right, vial.unit) == (5.0, 40.0, "mm") and vial.bubble_at == there.inside.value
     assert eye_place([], "right", None) is None and eye_vial([], None, None).bubble_at is None
 
 
@@ -140,15 +140,15 @@ def test_a_string_tells_the_side_and_an_open_size():
 
 
 def test_a_strip_is_three_intervals_that_cover_everything():
-    dark, light, other = (StripLook(it, 0.02).inside_mm for it in ("dark_outside", "light", "dark_inside"))
+    dark, light, other = (StripLook("bar", it, 0.02).inside_mm for it in ("dark_far", "light", "dark_near"))
     assert (dark.high, light.low, light.high, other.low) == (-20, -20, 20, 20)
     with pytest.raises(OutOfLimits) as refused:
-        StripLook("light", 0.5)
+        StripLook("bar", "light", 0.5)
     assert refused.value.field == "turns_m" and refused.value.unit == "m"
 
 
 def test_looks_of_every_way_come_together_on_one_scale():
-    only_side = eye_place([], "right", (10.0, 50.0), sides=[StringLook("edge"), StripLook("dark_inside")])
+    only_side = eye_place([], "right", (10.0, 50.0), sides=[StringLook("edge"), StripLook("slot", "dark_far")])
     assert only_side.behind is None and only_side.eye_line_deg is None
     assert only_side.inside.low > 30 and only_side.prob_inside > 0.97
     assert "behind or ahead is not known" in eye_words(only_side, "metric")[1]
@@ -165,3 +165,20 @@ def test_the_reading_error_comes_from_looks_read_twice():
     assert 0 < reading_error_m(same, 0.005) < 0.005 / math.sqrt(12)
     careful, careless = (eye_place([take(20)] * 4, "right", None, reading_m=it) for it in (0.001, 0.012))
     assert careful.inside.doubt < careless.inside.doubt and careless.reading_mm == 12
+
+
+@pytest.mark.parametrize(("device", "edge"), [("bar", "dark_near"), ("slot", "dark_far")])
+def test_the_two_strips_read_oppositely(device, edge):
+    """Against the rays themselves: what an eye inside sees past a bar, or through a slot."""
+    over, wide, eye_height = 0.05, 0.03, 1.5
+    light = 0.028 if device == "bar" else 0.034
+    turns = turns_dark_m(device, over, wide, light, eye_height)
+    for eye in (turns * 0.98, turns * 1.02):
+        seen = [eye + (side * wide / 2 - eye) * eye_height / (eye_height - over) for side in (1, -1)]
+        near, far = max(seen), min(seen)
+        beyond = eye > turns
+        if device == "bar":
+            assert (near < light / 2, far > -light / 2) == (beyond if edge == "dark_near" else False, False)
+        else:
+            assert (near > light / 2, far < -light / 2) == (False, beyond if edge == "dark_far" else False)
+    assert StripLook(device, edge, turns).inside_mm.low == pytest.approx(turns * 1000)

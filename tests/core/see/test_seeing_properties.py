@@ -133,7 +133,7 @@ def test_what_a_string_covers_cuts_every_place_of_the_eyes_into_zones(string, ey
 
 @given(st.floats(0.001, 0.1))
 def test_a_strip_cuts_every_place_into_three(turns):
-    dark, light, other = (StripLook(it, turns).inside_mm for it in ("dark_outside", "light", "dark_inside"))
+    dark, light, other = (StripLook("slot", it, turns).inside_mm for it in ("dark_near", "light", "dark_far"))
     assert (dark.low, dark.high, light.high, other.high) == (-math.inf, light.low, other.low, math.inf)
 
 

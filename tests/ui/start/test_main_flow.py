@@ -177,7 +177,7 @@ def test_by_touch_a_tap_is_a_putt(page: Page):
 @pytest.mark.parametrize(
     ("rig", "key", "said"),
     [
-        ("Laser on the ground", "6", "right, by an edge"),
+        ("Laser on the ground", "6", "line on its left edge"),
         ("Narrow rail", "2", "fell left in the second third"),
         ("Bridge opening", "4", "touched the right post"),
     ],

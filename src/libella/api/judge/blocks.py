@@ -15,6 +15,7 @@ from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
+from ...core.start.watched import watched
 from ...lessons.desk import kept
 from ...lessons.judge import blocks as judged_blocks
 from ...lessons.judge.tables import block_tables
@@ -27,6 +28,7 @@ from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
+from ..start.notes import NoteOut
 
 
 class ReadingLine(ReadingOut):
@@ -49,6 +51,8 @@ class BlockLine(BlockKept):
 
 class BlockOut(BlockLine):
     """A block with its readings, oldest first."""
+
+    watched: list[NoteOut] = Field(description="what lies beside it can be noted of a putt, too")
 
     readings: list[ReadingLine]
 
@@ -83,6 +87,9 @@ class JudgementOut(BaseModel):
     gains: list[GainOut]
     work: str
     prior: str
+    pace: str = Field(description="where the putts finished: counts and sizes, before any word on line")
+    read: str = Field(description="the bias against the read, and against the computed line")
+    watched: bool = Field(description="a rig watched the start")
     vial: Vial
 
 
@@ -210,6 +217,9 @@ def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:
         gains=gains,
         work=said.work,
         prior=said.prior,
+        pace=said.pace,
+        read=said.read,
+        watched=it.watched,
         vial=it.vial,
     )
 
@@ -228,7 +238,8 @@ def _rung(it: Rung, station: Station, units: InUnits) -> RungOut:
 def _out(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: InUnits) -> BlockOut:
     station = blocks.station_of(sheet.block)
     readings = [_reading(it, station, units) for it in sheet.readings]
-    return BlockOut(**dict(_line(sheet, judgement, said, units)), readings=readings)
+    notes = [NoteOut.of(name, it) for name, it in watched(station.rig, station.aids).items()]
+    return BlockOut(**dict(_line(sheet, judgement, said, units)), readings=readings, watched=notes)
 
 
 def _reading(it: KeptReading, station: Station, units: InUnits) -> ReadingLine:

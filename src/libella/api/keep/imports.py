@@ -8,6 +8,7 @@ from fastapi import APIRouter, Query, Request
 from pydantic import BaseModel, Field
 from starlette.concurrency import run_in_threadpool
 
+from ...core.green.putt import USUAL_PAST_M
 from ...exchange import columns
 from ...exchange.columns import MAPPING, TARGETS, UNITS, Column, ColumnMapping, ColumnUse, Kind
 from ...exchange.sheet import Sheet, read_sheet
@@ -38,7 +39,7 @@ class MappingIn(Entry):
     decimal: Literal[".", ","] = "."
     day_first: bool = True
     distance_m: float = 2.5
-    past_m: float = 0.3
+    past_m: float = USUAL_PAST_M
     green_speed_ft: float = 10.0
     rig_at_m: float = 0.3
     u_deg: float = 0.2

@@ -140,17 +140,17 @@ class LayIn(Entry):
 def entry(laid: LayIn, units: InUnits = "metric") -> EntryPicture:
     """How an instrument is read, by itself: its picture, its zones and what each stands for; keeps nothing."""
     aid = lay(laid.kind, usual_sizes(laid.kind, laid.sizes, units))
-    return entry_picture(aid, aid.zones(units), units)
+    return entry_picture(aid, aid.zones(units), aid.picture(units), units)
 
 
-def entry_picture(aid: Aid, zones: Sequence[Zone], units: Units) -> EntryPicture:
+def entry_picture(aid: Aid, zones: Sequence[Zone], picture: Scene, units: Units) -> EntryPicture:
     """The entry picture of an instrument, with what each of these zones says."""
     return EntryPicture(
         kind=aid.about.kind,
         entry=aid.about.entry,
         slides=aid.about.slides,
         unit=aid.about.quantity.unit,
-        picture=aid.picture(units),
+        picture=picture,
         zones=[_zone(it, between(it.interval, aid.about.quantity, units)) for it in zones],
     )
 

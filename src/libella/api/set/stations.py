@@ -23,6 +23,7 @@ from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, Proof, Way
 from ...core.set.proposal import propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
+from ...core.start.watched import watched
 from ...lessons.desk.desk import Desk
 from ...lessons.see.eyes import eye_sheet
 from ...lessons.set import bag
@@ -35,6 +36,7 @@ from ...words.set.sight import RemedyWords, remedy_words, sight_words
 from ...words.set.station import change_words, proposal_words, station_words
 from ...words.set.string import fit_words, lean_words
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, Words40
+from ..start.notes import NoteOut
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
 
@@ -175,6 +177,8 @@ class Preview(BaseModel):
     kit_check: tuple[KitItem, ...]
     cautions: tuple[str, ...]
     laser: bool
+    watched: list[NoteOut] = Field(description="what is laid can be noted of a putt, too")
+    reads_start: bool = Field(description="a rig watches the start")
 
 
 @router.post("/preview")
@@ -197,7 +201,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         string=_string(desk, station, plan.lesson_id, units),
         stage=from_above(station, plan.hand, units),
         side=from_side(station, units),
-        entry=entry_picture(station.rig, station.zones(units), units),
+        entry=entry_picture(station.rig, station.zones(units), station.picture(units), units),
         rig_sizes_m=station.rig.sizes(),
         aids=tuple(AidEntry(it.about.kind, it.sizes()) for it in station.aids),
         backstroke_m=station.backstroke_or_usual_m,
@@ -205,6 +209,8 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         kit_check=kit_check(abouts),
         cautions=station.cautions,
         laser=station.has_laser,
+        watched=[NoteOut.of(name, it) for name, it in watched(station.rig, station.aids).items()],
+        reads_start=station.rig.reads_start,
     )
 
 

@@ -3,14 +3,15 @@
 from datetime import datetime
 
 from fastapi import APIRouter, Request, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 
-from ...core.start.notes import NOTES, When
+from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
 from ...lessons.desk.desk import Desk
 from ...lessons.start import blocks
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 from ..set.instruments import EntryPicture, entry_picture
+from .notes import NoteOut
 
 router = APIRouter(tags=["blocks"])
 
@@ -87,47 +88,10 @@ class BlockKept(Kept):
     started_at: datetime
 
 
-class NoteOut(BaseModel):
-    """Something that can be noted of a putt by one tap."""
-
-    note: str
-    label: str
-    question: str
-    options: dict[str, str] = Field(description="what can be tapped: codes, each with its name")
-    when: When
-    columns: int
-    unit: str
-    low: float
-    high: float
-    step: float
-    low_word: str
-    high_word: str
-    needs_hole: bool = Field(description="it tells what became of the ball at the hole")
-    told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
-
-
 @router.get("/notes")
 def notes() -> list[NoteOut]:
     """What can be noted of a putt, in the order in which it happens."""
-    return [
-        NoteOut(
-            note=key,
-            label=it.label,
-            question=it.question,
-            options=dict(it.options),
-            when=it.when,
-            columns=it.columns,
-            told_by=it.told_by,
-            unit=it.bounds.unit if it.bounds else "",
-            low=it.bounds.low if it.bounds else 0.0,
-            high=it.bounds.high if it.bounds else 0.0,
-            step=it.step,
-            low_word=it.low_word,
-            high_word=it.high_word,
-            needs_hole=it.needs_hole,
-        )
-        for key, it in NOTES.items()
-    ]
+    return [NoteOut.of(name, it) for name, it in NOTES.items()]
 
 
 @router.put("/blocks/{id}")
@@ -164,7 +128,7 @@ def extend(desk: AtDesk, id: UUID, entry: PlanIn) -> BlockKept:
 def entry(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EntryPicture:
     """The picture readings are taken on."""
     station = blocks.station_of(blocks.block_sheet(desk, id).block)
-    return entry_picture(station.rig, station.zones(units), units)
+    return entry_picture(station.rig, station.zones(units), station.picture(units), units)
 
 
 @router.put("/readings/{id}", responses={201: {"model": ReadingOut}})

@@ -19,6 +19,8 @@ STRAIGHT_M: Final = 0.010
 
 
 Target = Literal["computed", "read"]
+USUAL_PAST_M: Final = 0.35
+"""Pace past the hole where nobody said another: an opinion."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +87,14 @@ class Putt:
         if self.target == "read" and self.read is not None:
             return math.degrees(math.atan(self.read.offset_m / self.distance_m))
         return 0.0 if self.is_level else self.aim.start_deg
+
+    @property
+    def lines_deg(self) -> tuple[float, float] | None:
+        """The read's start line and the computed one, against the line to the hole; None without a read."""
+        if self.read is None:
+            return None
+        read = math.degrees(math.atan(self.read.offset_m / self.distance_m))
+        return read, 0.0 if self.is_level else self.aim.start_deg
 
     @property
     def started(self) -> Aim:

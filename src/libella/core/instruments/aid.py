@@ -167,6 +167,8 @@ class Aid(ABC):
     """An instrument laid out with its dimensions."""
 
     about: ClassVar[About]
+    touched: ClassVar[Mapping[str, str]] = {}
+    """What a stroke may do to it, codes with their names, where that is what is noted of it at a putt."""
 
     def __post_init__(self) -> None:
         for it in self.dimensions():

@@ -5,8 +5,11 @@ from typing import ClassVar
 
 from ..drawing.scene import Circle, Shape
 from ..measure.constants import BALL_M
-from .aid import About
-from .gate import Gate, gate_about
+from .aid import About, dimension
+from .gate import AT_HINT, FARTHEST_M, NEAREST_M, Gate, gate_about
+
+_FAR_M = 1.1
+"""Two balls usually lie a good metre out, pegs near the ball (handbook 7): opinions."""
 
 
 @dataclass(frozen=True)
@@ -20,6 +23,10 @@ class BallGate(Gate):
         "Watch which ball is touched first; none is clean. Put a struck ball back on its spot.",
         "Mark both spots: a knocked ball put back by eye changes the gate.",
         (("ball", 2),),
+    )
+
+    distance_m: float = dimension(
+        "Ball to gate", low=NEAREST_M, high=FARTHEST_M, default=_FAR_M, step=0.05, hint=AT_HINT
     )
 
     @property

@@ -50,6 +50,12 @@ class ElevatedString(Aid):
         "Eye height", low=0.8, high=2.0, default=1.5, step=0.01, hint="Of the sighting eye, over the ground."
     )
 
+    touched: ClassVar = {
+        "clear": "clear of it",
+        "back": "touched it going back",
+        "ball": "touched it at the ball",
+        "through": "touched it going through",
+    }
     about: ClassVar[About] = About(
         kind="elevated_string",
         name="String over the line",

@@ -22,7 +22,8 @@ _CROSSINGS = {
     "outside_right": "outside the right post",
 }
 _NARROWEST_M, _WIDEST_M = 0.0437, 0.3
-_NEAREST_M, _FARTHEST_M = 0.1, 3.0
+NEAREST_M, FARTHEST_M = 0.1, 3.0
+AT_HINT = "From the ball's centre to the line through the posts' centres."
 
 
 def clearance_limit_deg(inside_width_m: float, distance_m: float) -> float:
@@ -40,8 +41,8 @@ class Gate(Rig):
     """First post touched decides, even when the ball then goes outside."""
 
     distance_m: float = dimension(
-        "Ball to gate", low=_NEAREST_M, high=_FARTHEST_M, default=0.5, step=0.05,
-        hint="From the ball's centre to the line through the posts' centres.",
+        "Ball to gate", low=NEAREST_M, high=FARTHEST_M, default=0.35, step=0.05,
+        hint=AT_HINT,
     )  # fmt: skip
     inside_width_m: float = dimension(
         "Inside width", low=_NARROWEST_M, high=_WIDEST_M, default=0.06, step=0.001,
@@ -108,7 +109,7 @@ class Gate(Rig):
             remedies.append(Remedy("inside_width_m", width, "gate_wide"))
         away = (self.inside_width_m - BALL_M) / 2 / math.tan(math.radians(spread_deg))
         away = round(away, 2)
-        if _NEAREST_M <= away <= min(_FARTHEST_M, putt.distance_m - 0.1):
+        if NEAREST_M <= away <= min(FARTHEST_M, putt.distance_m - 0.1):
             remedies.append(Remedy("distance_m", away, "gate_at"))
         return tuple(remedies)
 

@@ -4,7 +4,7 @@ import math
 from dataclasses import dataclass, replace
 from typing import Self
 
-from ..drawing.scene import Circle, Line, Scene, Shape, Tape
+from ..drawing.scene import Circle, Label, Line, Scene, Shape, Tape
 from ..green.putt import Putt
 from ..measure.angle import angle_deg
 from ..measure.constants import BALL_M
@@ -14,20 +14,23 @@ from ..measure.units import Units, tape
 from .aid import About, Raw, Zone, choice, dimension
 from .rig import Remedy, Rig, Sight
 
-# Where the ball's centre is against the line, in ball radii, and what the coach then sees of the line (handbook 3).
+# Where the ball's centre is against the line, in ball radii, and what the coach then sees: where the line lies on it
+# (handbook 3). What that means for the start hangs on the ground: on a break a true ball is not under the line.
 _PLACES: dict[str, tuple[float, float, str]] = {
-    "off_right": (-math.inf, -1.0, "left, the line off the ball"),
-    "right_edge": (-1.0, -0.75, "left, by an edge"),
-    "right_quarter": (-0.75, -0.25, "left, by a quarter"),
-    "centre": (-0.25, 0.25, "line in the middle"),
-    "left_quarter": (0.25, 0.75, "right, by a quarter"),
-    "left_edge": (0.75, 1.0, "right, by an edge"),
-    "off_left": (1.0, math.inf, "right, the line off the ball"),
+    "off_right": (-math.inf, -1.0, "line off the ball, on its right"),
+    "right_edge": (-1.0, -0.75, "line on its right edge"),
+    "right_quarter": (-0.75, -0.25, "line on its right quarter"),
+    "centre": (-0.25, 0.25, "line on its middle"),
+    "left_quarter": (0.25, 0.75, "line on its left quarter"),
+    "left_edge": (0.75, 1.0, "line on its left edge"),
+    "off_left": (1.0, math.inf, "line off the ball, on its left"),
 }
+_COARSE_SHARE = 1 / 3
+_NEAREST_M, _FARTHEST_M = 0.2, 5.0
 _DRAWN = (-2.0, -1.25, -0.75, -0.25, 0.25, 0.75, 1.25, 2.0)
 _READ = (
-    "Watch from behind where the line lies on the ball as it passes the mark; tap which way the ball was, and by how "
-    "much: by a quarter means the line lay on the quarter of the ball nearest the true line."
+    "Watch from behind where the line lies on the ball as it passes the mark, and tap that: on its right quarter, the "
+    "ball was left of the line by half its radius."
 )
 _TELLS = "Which side the ball started, and by how much of a ball, on any line you can lay."
 _CANNOT = (
@@ -45,7 +48,7 @@ class GroundLine(Rig):
     """The ball's centre is at y = −u·r, u the line's place on the ball in radii, when it has rolled L."""
 
     distance_m: float = dimension(
-        "Length watched", low=0.2, high=5.0, default=0.5, step=0.05,
+        "Length watched", low=_NEAREST_M, high=_FARTHEST_M, default=0.5, step=0.05,
         hint="From the ball's centre to where you watch it; mark it.",
     )  # fmt: skip
 
@@ -90,15 +93,17 @@ class GroundLine(Rig):
         half = self._angle(0.25)
         window = putt.window.narrow_deg
         seen = Sight("line", half, window, "good", reach_deg=self._angle(1.0))
-        if seen.share > 1 / 3:
-            third = math.tan(math.radians(window / 3))
-            away = math.ceil(0.25 * BALL_M / 2 / third / 0.05 - 1e-9) * 0.05
-            fits = away <= min(5.0, putt.distance_m - 0.1)
-            return replace(seen, fit="coarse", remedies=_watch_at(away) if fits else ())
-        if self._angle(1.0) < spread_deg:
-            near = math.floor(BALL_M / 2 / math.tan(math.radians(spread_deg)) / 0.05) * 0.05
-            return replace(seen, fit="short", remedies=_watch_at(near) if near >= 0.2 else ())
-        return seen
+        coarse, short = seen.share > _COARSE_SHARE, self._angle(1.0) < spread_deg
+        before = before_the_break_m(putt)
+        beyond = before is not None and self.distance_m > before
+        if not coarse and not short:
+            there = _watched_best(putt, spread_deg) if beyond else None
+            return replace(seen, remedies=_watch_at(there)) if there and there < self.distance_m else seen
+        # One place must answer both objections: advice that answers one and raises the other runs in a circle.
+        there = _watched_best(putt, spread_deg)
+        if there is None:
+            return replace(seen, fit="cannot")
+        return replace(seen, fit="coarse" if coarse else "short", remedies=_watch_at(there))
 
     def picture(self, units: Units = "metric") -> Scene:
         r = BALL_M * 500
@@ -108,6 +113,14 @@ class GroundLine(Rig):
         shapes += [Circle(0, -r, r, "ball"), Line(0, -tall * 0.75, 0, 0, "limit")]
         words = f"{self.about.name} from behind: the line stands still, the ball passes left or right of it."
         return Scene(_DRAWN[0] * r, -tall, _DRAWN[-1] * r, r * 0.4, words, tuple(shapes))
+
+    def with_true_ball(self, scene: Scene, drift_m: float) -> Scene:
+        r = BALL_M * 500
+        at = drift_m * 1000
+        words = f"{scene.words} The ring is the ball of a true putt as it passes here."
+        return replace(
+            scene, words=words, shapes=(*scene.shapes, Circle(at, -r, r, "ring"), Label(at, -2.15 * r, "a true putt"))
+        )
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
         x = self.distance_m * 1000
@@ -137,6 +150,26 @@ def line_about(
         laser=laser,
         parts=((part, 1),),
     )
+
+
+def _watched_best(putt: Putt, spread_deg: float) -> float | None:
+    """How far out a line is fine enough for the window while the ball still meets it; None where it nowhere is."""
+    r, third = BALL_M / 2, math.tan(math.radians(putt.window.narrow_deg * _COARSE_SHARE))
+    nearest = max(_NEAREST_M, 0.25 * r / third)
+    farthest = min(_FARTHEST_M, putt.distance_m - 0.1, r / math.tan(math.radians(spread_deg)))
+    before = before_the_break_m(putt)
+    # Before the break where that is far enough out; else the drift is taken off what is read.
+    for far in (farthest if before is None else min(farthest, before), farthest):
+        for step in (0.05, 0.01):
+            there = math.ceil(nearest / step - 1e-9) * step
+            if there <= far:
+                return there
+    return None
+
+
+def before_the_break_m(putt: Putt) -> float | None:
+    """How far a true putt rolls until the line no longer lies on the ball's middle; None where it always does."""
+    return None if putt.is_level else putt.started.leaves_at_m(0.25 * BALL_M / 2)
 
 
 def _watch_at(away_m: float) -> tuple[Remedy, ...]:

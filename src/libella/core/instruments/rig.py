@@ -4,8 +4,9 @@ import math
 from abc import abstractmethod
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from typing import Literal, Self
+from typing import ClassVar, Literal, Self
 
+from ..drawing.scene import Scene
 from ..green.putt import Putt
 from ..measure.constants import HOLE_M
 from ..measure.limits import OutOfLimits
@@ -19,8 +20,9 @@ _LEAST_ROOM_M = 0.05
 
 Change = Literal["gate_wide", "gate_at", "rail_long", "rail_wide", "watch_at", "ruler_wide", "read_to", "board_at"]
 """What would be changed: said by `words.set.sight`."""
-Way = Literal["passes", "marks", "line", "device"]
-"""How a rig sees: whether a putt passes, by marks, by where the line lies on the ball, by a device's own figure."""
+Way = Literal["passes", "marks", "line", "device", "nothing"]
+"""How a rig sees: whether a putt passes, by marks, by where the line lies on the ball, by a device's own figure; or
+nothing at all."""
 Event = Literal["putt", "set_down"]
 
 
@@ -33,7 +35,8 @@ class Remedy:
     change: Change
 
 
-Fit = Literal["good", "coarse", "short", "strict", "loose", "unsure"]
+Fit = Literal["good", "coarse", "short", "strict", "loose", "unsure", "cannot"]
+"""`cannot`: however it is laid, this rig can't tell enough on this putt."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,6 +68,9 @@ class Sight:
 class Rig(Aid):
     """An instrument that gives an angle against the line, at a distance from the ball."""
 
+    reads_start: ClassVar[bool] = True
+    """False where nothing is laid that watches the start."""
+
     @property
     @abstractmethod
     def station_m(self) -> float:
@@ -78,6 +84,11 @@ class Rig(Aid):
     @abstractmethod
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         """What this rig can see, against the putt's window and the spread expected of the golfer (degrees)."""
+
+    def with_true_ball(self, scene: Scene, drift_m: float) -> Scene:
+        """Its picture with the ball as a true putt passes here, so far right of the line; itself where it can't show
+        that."""
+        return scene
 
     def tuned(self, limit_deg: float) -> Self:
         """The same rig laid where it is, as strict as wanted: one that lets ± `limit_deg` through and no more.

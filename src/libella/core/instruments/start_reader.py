@@ -126,7 +126,7 @@ class StartReader(Rig):
 
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         seen = Sight("device", self.u_deg, putt.window.narrow_deg, "good")
-        return replace(seen, fit="coarse") if seen.share > _COARSE_SHARE else seen
+        return replace(seen, fit="cannot") if seen.share > _COARSE_SHARE else seen
 
 
 def _number(raw: Raw, key: str, known: set[str]) -> float:

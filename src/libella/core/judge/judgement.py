@@ -20,6 +20,7 @@ from ..measure.interval import Interval
 from ..measure.window import Window
 from ..set.station import Station
 from .holed import Holed
+from .pace import Pace
 
 _FEWEST_ADVISED: Final = 5
 """Putts below which nothing is advised."""
@@ -29,13 +30,14 @@ NO_HOLE_M: Final = 2.0
 
 @dataclass(frozen=True, slots=True)
 class Occasion:
-    """What a block is judged for: who putts, at which usual lengths, whether at a hole, and what became of the
-    putts."""
+    """What a block is judged for: who putts, at which usual lengths, whether at a hole, what became of the putts, and
+    how far they ran."""
 
     hand: Hand
     usual: tuple[UsualLength, ...] = USUAL
     hole: bool = True
     holed: Holed | None = None
+    pace: Pace | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,13 +109,15 @@ class Dear:
 class Judgement:
     """A block judged.
 
-    `final` is false until the block's planned end: then there is a verdict, `gains` and `work`. `dear` is given where
-    the bias is cheap here and likely dear at another usual length. `settled_by` is None until asked for: see `further`.
+    `watched`: a rig read the start; where none did there is no summary and no verdict. `final` is false until the
+    block's planned end: then there is a verdict, `gains` and `work`. `dear` is given where the bias is cheap here and
+    likely dear at another usual length. `settled_by` is None until asked for: see `further`.
     """
 
     putts: int
     planned: int
     final: bool
+    watched: bool
     proved: bool
     summary: Summary | None
     verdict: Verdict | None
@@ -145,7 +149,8 @@ def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *,
 def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion, planned: int) -> Judgement:
     n = len(readings)
     final = n >= planned
-    it = _Weighed(readings, station, occasion) if n else None
+    watched = station.rig.reads_start
+    it = _Weighed(readings, station, occasion) if n and watched else None
     summary = it.summary if it else None
     proved = station.proof.is_proved
     call = verdict(summary, proved=proved) if summary and final else None
@@ -153,14 +158,17 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         putts=n,
         planned=planned,
         final=final,
+        watched=watched,
         proved=proved,
         summary=summary,
         verdict=call,
-        counts=_counts(readings),
+        counts=_counts(readings) if watched else None,
         dear=it.dear if it and call else None,
         gains=_gains(summary) if summary and final else (),
         work=_work(summary, call, n, occasion.holed),
-        vial=vial(readings, summary and summary.bubble, _marks(station.putt, occasion), settled=final),
+        vial=vial(
+            readings if watched else (), summary and summary.bubble, _marks(station.putt, occasion), settled=final
+        ),
     )
 
 
@@ -179,7 +187,7 @@ class Further:
 
 def further(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> Further | None:
     """How many more putts would settle the block; None before the planned end (see `putts_to_settle`)."""
-    if not readings or len(readings) < planned:
+    if not readings or len(readings) < planned or not station.rig.reads_start:
         return None
     it = _Weighed(readings, station, occasion)
     call = verdict(it.summary, proved=station.proof.is_proved)

@@ -38,7 +38,8 @@ def propose(
     spread_deg : strictness wanted, which is the spread expected of the golfer (degrees)
     bag : parts the coach owns; None when the bag was not told, and then all is taken for there
     """
-    found = [_laid(it, putt, spread_deg, bag, units) for it in instruments().values() if it.about.measures == measures]
+    kinds = [it for it in instruments().values() if it.about.measures == measures]
+    found = [_laid(it, putt, spread_deg, bag, units) for it in kinds if not issubclass(it, Rig) or it.reads_start]
     return tuple(sorted(found, key=_rank))
 
 

@@ -3,6 +3,7 @@
 import math
 from dataclasses import dataclass, replace
 
+from ..drawing.scene import Scene
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..instruments.aid import Aid, Raw, Solid, Zone
@@ -139,7 +140,7 @@ class Station:
     def sight(self, spread_deg: float, units: Units = "metric") -> Sight:
         """What the rig can see here; one whose own aim may be off by much of the window will not do."""
         seen = self.rig.sight(self.putt, spread_deg, units)
-        if seen.fit == "good" and self.shared_deg > seen.window_deg * _UNSURE_SHARE:
+        if self.rig.reads_start and seen.fit == "good" and self.shared_deg > seen.window_deg * _UNSURE_SHARE:
             return replace(seen, fit="unsure", shared_deg=self.shared_deg)
         return seen
 
@@ -147,6 +148,11 @@ class Station:
         """Every reading a tap can record here, left to right."""
         shift = self.shift_deg
         return tuple(replace(it, interval=it.interval.shifted(shift)) for it in self.rig.zones(units))
+
+    def picture(self, units: Units = "metric") -> Scene:
+        """The rig as it is read here: on a break with a true putt's ball in it."""
+        scene, drift = self.rig.picture(units), self.drift_m - self.across_m
+        return scene if abs(drift) < _SHIFT_FROM_M else self.rig.with_true_ball(scene, drift)
 
     def observe(self, start_deg: float) -> Zone:
         """The reading that a ball starting at that error would give here."""

@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
+from types import MappingProxyType
 from typing import Final, Literal
 
 from ..measure.limits import Bounds, Fact, OutOfLimits
@@ -121,8 +122,29 @@ NOTES: Final[dict[str, Note]] = {
     "finish": Note(
         "Finish",
         "Where did it end?",
-        {it: it for it in ("holed", "short", "left", "right", "past")},
+        {
+            "past_left": "past, left",
+            "past": "past",
+            "past_right": "past, right",
+            "left": "left",
+            "holed": "holed",
+            "right": "right",
+            "short_left": "short, left",
+            "short": "short",
+            "short_right": "short, right",
+        },
+        columns=3,
         table="own",
+        needs_hole=True,
+    ),
+    "past_m": Note(
+        "Short or past by",
+        "How far short of the hole, or past it?",
+        bounds=Bounds(-5.0, 5.0, "m"),
+        step=0.1,
+        low_word="short",
+        high_word="past",
+        table="sizes",
         needs_hole=True,
     ),
     "fell": Note(
@@ -135,20 +157,23 @@ NOTES: Final[dict[str, Note]] = {
 }
 
 
-def checked_asks(asks: Sequence[str]) -> tuple[str, ...]:
-    """What a block asks for, in the order of the putt; `OutOfLimits` for what is none."""
+def checked_asks(asks: Sequence[str], more: Mapping[str, Note] = MappingProxyType({})) -> tuple[str, ...]:
+    """What a block asks for, in the order of the putt; `OutOfLimits` for what is none. `more`: the notes of what is
+    laid there, besides those of every putt."""
+    known = {**NOTES, **more}
     for it in asks:
-        if it not in NOTES:
-            raise OutOfLimits("asks", "no_note", named=it, known=tuple(NOTES))
-    return tuple(it for it in NOTES if it in asks)
+        if it not in known:
+            raise OutOfLimits("asks", "no_note", named=it, known=tuple(known))
+    return tuple(it for it in known if it in asks)
 
 
-def checked_notes(notes: Notes, asks: Sequence[str]) -> Notes:
-    """What was noted of a putt, each asked for and one of its options; parts may be missing."""
+def checked_notes(notes: Notes, asks: Sequence[str], more: Mapping[str, Note] = MappingProxyType({})) -> Notes:
+    """What was noted of a putt, each asked for and one of its options; parts may be missing. `more` as in
+    `checked_asks`."""
     for name, value in notes.items():
         if name not in asks:
             raise OutOfLimits(f"notes.{name}", "note_not_asked", asks=tuple(asks))
-        note = NOTES[name]
+        note = more[name] if name in more else NOTES[name]
         if note.bounds is None:
             if value not in note.options:
                 facts: dict[str, Fact] = {"label": note.label, "told": str(value), "options": tuple(note.options)}

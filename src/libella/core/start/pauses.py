@@ -19,8 +19,8 @@ class Pauses:
     """When to break off: an opinion, so a setting. `spot_putts`: putts from one spot before moving on."""
 
     spot_putts: float = 10
-    feet_min: float = 10
-    rest_min: float = 10
+    feet_min: float = 12
+    rest_min: float = 12
 
     def __post_init__(self) -> None:
         SPOT_PUTTS.check("spot_putts", "spot_putts", self.spot_putts)

@@ -22,7 +22,7 @@ from ...core.aim.links import (
     natural_and_aided,
 )
 from ...core.certainty.estimate import Estimate
-from ...core.green.putt import Putt
+from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.instruments import lay
 from ...core.instruments.aid import Raw
 from ...core.measure.interval import Interval
@@ -274,7 +274,7 @@ def _laid(desk: Desk, session: Session, lesson: KeptLesson, station_id: UUID | N
     """The putt of a plan, or of the plan now; a usual one before anything was laid."""
     row = plan_now(desk, session, lesson.id, station_id)
     laid = entry_of(row).station() if row else None
-    return (laid.putt if laid else Putt(2.5, 0.3, lesson.green_speed_ft)), laid
+    return (laid.putt if laid else Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft)), laid
 
 
 def _set_downs(desk: Desk, session: Session, series_ids: Sequence[UUID]) -> Sequence[KeptSetDown]:

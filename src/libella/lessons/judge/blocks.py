@@ -6,6 +6,7 @@ from uuid import UUID
 from ...core.drawing.scene import Scene
 from ...core.judge.holed import holed
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
+from ...core.judge.pace import pace
 from ...core.measure.interval import Interval
 from ...core.measure.units import Units
 from ...core.set.layout import rays
@@ -47,7 +48,8 @@ def occasion_of(sheet: BlockSheet, station: Station, golfer: KeptGolfer) -> Occa
     """What a block is judged for."""
     noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
     ended = holed(noted, station.putt.window) if sheet.block.hole else None
-    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, ended)
+    ran = pace([notes for _, notes in noted], station.aids, station.putt.past_m) if sheet.block.hole else None
+    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, ended, ran)
 
 
 def further_putts(desk: Desk, id: UUID) -> Further | None:

@@ -9,15 +9,17 @@ from ...core.judge.compensation import UNZEROED_DEG
 from ...core.judge.distance import AtDistance, by_distance
 from ...core.judge.noted import tables
 from ...core.judge.table import TableFacts
+from ...core.judge.watched import path_tables, watched_tables
 from ...core.measure.interval import Interval
 from ...core.start.notes import Notes
+from ...core.start.watched import kind_of
 from ...store.tables import BlockRow, GolferRow, LessonRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet, blocks_where
 from ..start.blocks import path_of, station_of, valid_intervals
 from ..start.strokes import StrokeSheet, strokes_of
-from ..values import KeptReading
+from ..values import KeptBlock, KeptReading
 
 
 def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
@@ -42,9 +44,21 @@ def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
         RigDoubt(station.noise_deg, station.shared_deg),
     )
     noted = [(_start(it), notes_of(it, told.get(it.id, ()))) for it in valid]
-    alike = [it for it in sheets if (it.block.condition, it.block.guided) == (block.condition, block.guided)]
-    distances = by_distance([_at_distance(it) for it in alike])
-    return (*links, *tables(noted, station.putt.window), *([distances] if distances else []))
+    distances = by_distance([_at_distance(it) for it in sheets if _alike(it.block, block)])
+    asked = [it for it in block.asks if kind_of(it)]
+    beside = (*watched_tables(noted, asked), *path_tables(noted, path_of(block), hand))
+    return (*links, *tables(noted, station.putt.window), *beside, *([distances] if distances else []))
+
+
+def _alike(one: KeptBlock, other: KeptBlock) -> bool:
+    """Blocks that differ in their length alone: of one condition, or of one comparison of lengths. Guided and blind
+    are never one."""
+    if one.guided != other.guided or not station_of(one).rig.reads_start:
+        return False
+    if one.condition == other.condition:
+        return True
+    # The lengths of one comparison are named by themselves; where one station has two names, they are other conditions.
+    return one.comparison_id == other.comparison_id is not None and one.distance_m != other.distance_m
 
 
 def strokes_by_putt(strokes: Sequence[StrokeSheet]) -> dict[UUID, list[StrokeSheet]]:

@@ -4,7 +4,7 @@ import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
-from typing import Final
+from typing import Any, Final
 from uuid import UUID
 
 from sqlalchemy import select
@@ -46,7 +46,15 @@ MIRROR: Final = "ground_mirror"
 AnyLook = EyeTake | SideLook
 
 
-LOOK: Final[Stored[AnyLook]] = Stored(AnyLook)
+def _which_strip(kept: dict[str, Any]) -> dict[str, Any]:
+    """A strip was once always read as through a slot, its dark named by the eyes' side."""
+    if kept.get("way") != "strip":
+        return kept
+    edge = {"dark_inside": "dark_far", "dark_outside": "dark_near"}
+    return kept | {"device": "slot", "seen": edge.get(kept["seen"], kept["seen"])}
+
+
+LOOK: Final[Stored[AnyLook]] = Stored(AnyLook, [_which_strip])
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,7 +13,7 @@ from sqlalchemy.orm import Session
 from ...core.certainty.matter import MATTERS
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
-from ...core.green.putt import Putt
+from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
 from ...core.see.fit import perceive
@@ -278,7 +278,7 @@ def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None
     row = plan_now(desk, session, lesson_id, station_id)
     if row is None:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        return Putt(2.5, 0.3, lesson.green_speed_ft), LaidRod(zero.right_deg, zero.doubt_deg)
+        return Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft), LaidRod(zero.right_deg, zero.doubt_deg)
     station = entry_of(row).station()
     line = station.proof.shared_deg(station.rig.station_m)
     return station.putt, LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, line))

@@ -14,8 +14,9 @@ from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, rung
-from ...core.start.notes import NOTES, Notes, checked_asks, checked_notes
+from ...core.start.notes import NOTES, Note, Notes, checked_asks, checked_notes
 from ...core.start.path import NO_PATH, PathModel
+from ...core.start.watched import watched
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingMarkRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict, KeptOtherwise, NotYet
@@ -41,9 +42,17 @@ class BlockEntry:
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "planned", self.planned)
-        asks = checked_asks(self.asks)
-        if not self.hole and (without := [it for it in asks if NOTES[it].needs_hole]):
-            raise OutOfLimits("asks", "note_needs_hole", label=NOTES[without[0]].label)  # fmt: skip
+
+    def asked(self, station: Station) -> tuple[str, ...]:
+        """What is noted of every putt there; `OutOfLimits` for what can't be."""
+        more = notes_laid(station)
+        asks = checked_asks(self.asks, more)
+        without = [it for it in asks if not self.hole and it in NOTES and NOTES[it].needs_hole]
+        if without:
+            raise OutOfLimits("asks", "note_needs_hole", label=NOTES[without[0]].label)
+        if not asks and not station.rig.reads_start:
+            raise OutOfLimits("asks", "nothing_watched")
+        return asks
 
 
 def begin_block(desk: Desk, id: UUID, entry: BlockEntry) -> KeptBlock:
@@ -64,14 +73,15 @@ def add_block(
     """The same inside a transaction, as one condition of a comparison where one is named."""
     station = desk.get(session, StationRow, entry.station_id, "station")
     lesson = open_lesson(desk, session, station.lesson_id, entry.started_at)
-    if entry_of(station).station().has_laser and lesson.laser_read_at is None:
+    laid = entry_of(station).station()
+    if laid.has_laser and lesson.laser_read_at is None:
         raise NotYet("laser_unread_block")
     told = {
         "station_id": station.id,
         "condition": entry.condition,
         "guided": entry.guided,
         "first_planned": entry.planned,
-        "asks": list(checked_asks(entry.asks)),
+        "asks": list(entry.asked(laid)),
         "hole": entry.hole,
         "path_model": entry.path.name,
         "ball_ahead_m": entry.path.ball_ahead_m,
@@ -172,8 +182,9 @@ def keep_reading(
     """
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, block_id, "block", lock=True)
-        interval = entry_of(block).station().interval(raw)
-        noted = dict(checked_notes(notes or {}, block.asks))
+        station = entry_of(block).station()
+        interval = station.interval(raw)
+        noted = dict(checked_notes(notes or {}, block.asks, notes_laid(station)))
         kept = session.get(ReadingRow, (desk.studio_id, id))
         if kept is None:
             open_lesson(desk, session, block.lesson_id, taken_at)
@@ -243,6 +254,11 @@ def rung_of(sheet: BlockSheet) -> Rung:
 def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
     """One block with its readings."""
     return block_and_golfer(desk, id)[0]
+
+
+def notes_laid(station: Station) -> dict[str, Note]:
+    """What can be noted of what is laid on a station."""
+    return watched(station.rig, station.aids)
 
 
 def station_of(block: KeptBlock) -> Station:

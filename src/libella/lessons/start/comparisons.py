@@ -11,12 +11,14 @@ from sqlalchemy.orm import Session
 
 from ...core.judge.comparing import Question
 from ...core.start.turns import Order, Plan, Turn, turn
+from ...core.start.watched import kind_of
 from ...store.tables import BlockRow, ComparisonRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..lesson.lessons import BlockSheet, blocks_where, open_lesson
+from ..set.stations import entry_of
 from ..values import KeptComparison, value_of
-from .blocks import BlockEntry, add_block, valid_intervals
+from .blocks import BlockEntry, add_block, notes_laid, valid_intervals
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,9 +69,10 @@ def begin_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptCompar
             station = desk.get(session, StationRow, it.station_id, "station")
             if station.lesson_id != entry.lesson_id:
                 raise Conflict("station_of_another")
-            block = BlockEntry(
-                it.station_id, it.name, it.guided, entry.each, entry.started_at, entry.asks, hole=entry.hole
-            )
+            # Of an aid that is lifted under this condition nothing is asked.
+            laid = notes_laid(entry_of(station).station())
+            asks = tuple(ask for ask in entry.asks if kind_of(ask) is None or ask in laid)
+            block = BlockEntry(it.station_id, it.name, it.guided, entry.each, entry.started_at, asks, hole=entry.hole)
             add_block(desk, session, uuid6.uuid7(), block, comparison_id=id, turn=n)
         return value_of(KeptComparison, row)
 

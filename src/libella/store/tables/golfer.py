@@ -30,7 +30,7 @@ class GolferRow(Stored):
     hand: Mapped[Hand] = mapped_column(String)
     level: Mapped[Level] = mapped_column(String)
     notes: Mapped[str]
-    eye_school: Mapped[School] = mapped_column(String, server_default=text("'inside'"))
+    eye_school: Mapped[School] = mapped_column(String, server_default=text("'none'"))
     """Where this golfer's eyes are wanted: see `core.see.eyes.ZONES`."""
     eye_zone_mm: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
     """Own edges of that zone, mm inside; null takes the school's."""

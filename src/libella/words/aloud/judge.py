@@ -13,19 +13,25 @@ from ...core.certainty.estimate import Estimate
 from ...core.estimate import START, posterior
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
+from ...core.green.read import Read
+from ...core.instruments import Rig, lay
 from ...core.judge.chain import Aimed, Declared, Delivered, chain
 from ...core.judge.comparing import Arm, Of, Question, compared
 from ...core.judge.distance import AtDistance, by_distance
 from ...core.judge.holed import holed
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
 from ...core.judge.noted import tables
+from ...core.judge.pace import pace
+from ...core.judge.watched import path_tables, watched_tables
 from ...core.measure.interval import Interval
 from ...core.set.proof import NOT_PROVED
 from ...core.set.station import Station
 from ...core.start.notes import NOTES
 from ...core.start.path import PathModel
+from ...core.start.watched import PREFIX, note_of
 from ..judge.comparison import compared_words
 from ..judge.judgement import further_words, judgement_words
+from ..judge.pace import pace_words
 from ..judge.tables import table_words
 from .reading import Reading
 from .samples import PROVED, PUTTS, about, gate, intervals
@@ -92,6 +98,48 @@ def judge_aloud(it: Reading) -> None:
                 it.say("judge", table_words, found.table, it.units)
     for table in (*_tables(it.hand), *_told_tables(it.hand)):
         it.say("judge", table_words, table, it.units)
+    _watched_aloud(it)
+
+
+def _watched_aloud(it: Reading) -> None:
+    """What was watched beside the start: aids, pace, the path against the one declared, the read."""
+    alone = lay("no_rig", {})
+    assert isinstance(alone, Rig)
+    for hole in (True, False):
+        station = Station(PUTTS[0], alone)
+        for n in (4, 12):
+            unread = (Interval(-math.inf, math.inf),) * n
+            found = _judged(unread, station, Occasion(it.hand, hole=hole), 10)
+            it.say("judge", judgement_words, found, station, Occasion(it.hand, hole=hole), it.units)
+    finishes = (
+        [("short_left", -0.4), ("short_left", -0.9)] * 3,
+        [("past_right", 0.5)] * 4 + [("short", -0.3), ("holed", None)],
+        [("short_left", None), ("past_right", None), ("holed", None), ("left", 0.2)],
+        [("holed", None)] * 3 + [("past", 0.3), ("past", 0.3)],
+    )
+    for told in finishes:
+        notes = [{"finish": end} | ({} if past is None else {"past_m": past}) for end, past in told]
+        it.say("judge", pace_words, pace(notes, (), 0.35), it.units)
+    it.say("judge", pace_words, None, it.units)
+    unread = Interval(-math.inf, math.inf)
+    for kind in ("putter_gate", "twin_rails", "elevated_string", "rings", "roll_past"):
+        name = PREFIX + kind
+        note = note_of(name)
+        values = list(note.options) or [-0.2, 0.0, 0.3]
+        for some in (values, [values[-1]] * 8, [values[0]] * 8):
+            for table in watched_tables([(unread, {name: value}) for value in some], [name]):
+                it.say("judge", table_words, table, it.units)
+    for words in (["out_to_in"] * 7, ["in_to_out"] * 7, ["neutral", "in_to_out"]):
+        for table in path_tables([(unread, {"path": word}) for word in words], PathModel("straight"), it.hand):
+            it.say("judge", table_words, table, it.units)
+    read = Read("outside", "right", 0.3)
+    station = Station(Putt(2.5, 0.3, 10, falls_right_percent=-1.0, read=read, target="read"), gate("metric"), PROVED)
+    off = station.putt.lines_deg
+    assert off is not None
+    for middle in (0.0, off[1] - off[0], 3.0):
+        reads = intervals(middle, 0.2, 20)
+        occasion = Occasion(it.hand)
+        it.say("judge", judgement_words, _judged(reads, station, occasion, 10), station, occasion, it.units)
 
 
 def _tables(hand: Hand) -> Iterator[Any]:

@@ -4,6 +4,7 @@ import math
 from dataclasses import dataclass
 from typing import Final
 
+from ...core.certainty.estimate import Estimate
 from ...core.certainty.matter import MATTERS
 from ...core.certainty.verdict import Verdict
 from ...core.estimate import LAPSE_SHARE, START, Summary
@@ -15,8 +16,9 @@ from ...core.measure.interval import Interval
 from ...core.measure.units import Units, about, percent, sided, tape
 from ...core.set.station import Station
 from ..set.briefing import allows
-from ..shared.certainty import headline, nameless, prior_words
+from ..shared.certainty import headline, nameless, prior_words, with_doubt
 from ..shared.counts import counted
+from .pace import pace_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,11 +40,15 @@ class JudgementWords:
     gains: tuple[str, ...]
     work: str
     prior: str
+    pace: str
+    read: str
 
 
 def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: Units) -> JudgementWords:
     """Everything said of a judged block; `station` and `occasion` are those it was judged with."""
     unproved = "" if it.proved or it.summary is None else " The line is not proved."
+    if not it.watched:
+        return _not_watched(it, station, occasion, units)
     return JudgementWords(
         counts=_counts(it.counts),
         headline=headline(it.summary, it.verdict, "No putts yet."),
@@ -54,6 +60,48 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         gains=tuple(_gain(one) for one in it.gains),
         work=_work(it.work),
         prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
+        pace=pace_words(occasion.pace, units),
+        read=_against_the_read(it.summary, station),
+    )
+
+
+def _against_the_read(summary: Summary | None, station: Station) -> str:
+    """A bias against the read told apart from one against the computed line; empty where both are one, or no read."""
+    lines = station.putt.lines_deg
+    if summary is None or lines is None or abs(lines[0] - lines[1]) < _SAME_LINE_DEG:
+        return ""
+    read, computed = (
+        Estimate(it.value + turn, it.low + turn, it.high + turn)
+        for it, turn in ((summary.bias, station.putt.start_deg - line) for line in lines)
+    )
+    said = f"Against the read {with_doubt(read)}; against the computed line {with_doubt(computed)}."
+    if not read.is_one_side and computed.is_one_side:
+        apart = lines[0] - lines[1]
+        return f"{said} The golfer starts on the read: it is the read that lies {sided(apart)} of the computed line."
+    if read.is_one_side and not computed.is_one_side:
+        return f"{said} The golfer starts on the computed line, not on the read."
+    return said
+
+
+_SAME_LINE_DEG: Final = 0.1
+
+
+def _not_watched(it: Judgement, station: Station, occasion: Occasion, units: Units) -> JudgementWords:
+    """Of a block in which no rig watched the start: what became of its putts is all there is."""
+    planned = counted(it.planned, "putt")
+    return JudgementWords(
+        counts="",
+        headline="The start was not watched.",
+        size="",
+        meaning=f"{it.putts} of {planned}; what was noted of them is told in the tables.",
+        allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
+        chance="",
+        doubt="",
+        gains=(),
+        work="Lay a rig that watches the start to tell line from read and pace." if it.final else "",
+        prior="No start, no prior: counts alone.",
+        pace=pace_words(occasion.pace, units),
+        read="",
     )
 
 

@@ -6,6 +6,7 @@ from typing import Final
 
 from ...core.certainty.verdict import is_likely, sure_of
 from ...core.certainty.vial import Vial
+from ...core.instruments.aid import QUANTITIES
 from ...core.judge.chain import ChainFound, FaceAndPath, Joined
 from ...core.judge.comparing import Compared
 from ...core.judge.compensation import FEWEST_PAIRS, PuttByPutt
@@ -26,10 +27,12 @@ from ...core.judge.table import (
     Spread,
     TableFacts,
 )
+from ...core.judge.watched import PathFound, WatchedFound
 from ...core.measure.constants import FOOT_M, INCH_M
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, degrees, percent, sided, tape
 from ...core.start.notes import NOTES
+from ...core.start.watched import note_of
 from ..shared.certainty import WORDS, with_doubt
 from ..shared.counts import counted
 
@@ -63,6 +66,7 @@ _TITLES: Final = {
     "chain": "Every link",
     "face_and_path": "Start from face and path",
     "comparison": "Behind the comparison",
+    "path_declared": "Path against the one declared",
 }
 _COLUMNS: Final = {
     "": "",
@@ -97,6 +101,9 @@ _ROWS: Final = {
     ("strike", "toe"): "toe",
     ("halves", "first_half"): "first half",
     ("halves", "second_half"): "second half",
+    ("path_declared", "as_declared"): "as declared",
+    ("path_declared", "out_to_in"): "out to in of it",
+    ("path_declared", "in_to_out"): "in to out of it",
     ("chain", "ball_mark"): "Ball mark",
     ("chain", "to_mark"): "Putter to the mark",
     ("chain", "face_address"): "Face at address",
@@ -119,7 +126,7 @@ def table_words(it: TableFacts, units: Units) -> Table:
     rows = tuple(
         Row(_row_name(it.of, row, units), tuple(_cell(cell, units) for cell in row.cells), row.vial) for row in it.rows
     )
-    title = _TITLES[it.of] if it.of in _TITLES else NOTES[it.of].label
+    title = _TITLES[it.of] if it.of in _TITLES else note_of(it.of).label
     return Table(title, tuple(_COLUMNS[name] for name in it.columns), rows, _found(it.found, units))
 
 
@@ -129,7 +136,7 @@ def _row_name(table: str, row: RowFacts, units: Units) -> str:
     if row.length_m is not None:
         return tape(row.length_m, units)
     if table == "sizes":
-        return NOTES[row.of].label
+        return note_of(row.of).label
     return _ROWS[table, row.of] if (table, row.of) in _ROWS else NOTES[table].options[row.of]
 
 
@@ -320,3 +327,25 @@ def _(it: FaceAndPath, units: Units) -> str:
 @_found.register
 def _(it: Compared, units: Units) -> str:
     return f"How sure it is that each beats “{it.first}”."
+
+
+@_found.register
+def _(it: WatchedFound, units: Units) -> str:
+    putts = counted(it.putts, "putt")
+    if it.measures == "eyes" or (it.touched and not it.low + it.high):
+        return f"Touched by {it.touched} of {putts}."
+    told = QUANTITIES[it.measures]
+    if not it.call.names_direction:
+        return f"{it.low} {told.low_side}, {it.high} {told.high_side} of {putts}: a tendency and chance both still fit."
+    side = told.high_side if it.call.side == "right" else told.low_side
+    return f"{it.low} {told.low_side}, {it.high} {told.high_side} of {putts}: {side}, {WORDS[it.call.word]}."
+
+
+@_found.register
+def _(it: PathFound, units: Units) -> str:
+    putts = counted(it.putts, "putt")
+    told = f"{it.as_declared} as declared, {it.out_to_in} out to in, {it.in_to_out} in to out of {putts}"
+    if not it.call.names_direction:
+        return f"{told}."
+    side = "in to out" if it.call.side == "right" else "out to in"
+    return f"{told}: {side}, {WORDS[it.call.word]}."

@@ -9,6 +9,7 @@ from ...core.green.capture import Capture
 from ...core.green.putt import STRAIGHT_M
 from ...core.green.slope import nearest_straight
 from ...core.green.target import Arrival
+from ...core.instruments.ground_line import GroundLine, before_the_break_m
 from ...core.measure.angle import angle_deg
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, fine_degrees, tape
@@ -77,6 +78,7 @@ def breaks(station: Station, units: Units) -> tuple[str, ...]:
                 f"A true putt is {about(drift, 0.0, units)} {side_of(drift)} of its start line at the rig: "
                 f"{fine_degrees(angle_deg(drift, station.rig.station_m))}, taken off every reading."
             )
+            said += _under_the_line(station, units)
         if station.across_m:
             said.append(
                 f"The rig stands {tape(abs(station.across_m), units)} {side_of(station.across_m)} of the start line; "
@@ -89,6 +91,19 @@ def breaks(station: Station, units: Units) -> tuple[str, ...]:
         if told:
             said.append(f"It leaves its line by {told}. Nearer the ball, a gate punishes no good putt.")
     return tuple(said)
+
+
+def _under_the_line(station: Station, units: Units) -> list[str]:
+    """What a line that lies on the ball's middle means where a true putt has left it."""
+    rig = station.rig
+    before = before_the_break_m(station.putt) if isinstance(rig, GroundLine) else None
+    if before is None or rig.station_m <= before:
+        return []
+    middle = station.interval({"line_on": "centre"}).anchor
+    return [
+        f"The line on the ball's middle is no true putt here: it started {fine_degrees(middle)} {side_of(middle)} of "
+        f"it. Before {tape(round(before, 2), units)} the line and a true putt agree."
+    ]
 
 
 def _straight(station: Station, units: Units) -> str:
@@ -184,6 +199,8 @@ def _paces(station: Station, units: Units) -> str:
 def trust(station: Station, units: Units) -> tuple[str, ...]:
     """What the proof of the line is worth here, a sentence each."""
     proof, rig_m = station.proof, station.rig.station_m
+    if not station.rig.reads_start:
+        return (proof_words(proof, units),)
     said = [
         proof_words(proof, units),
         f"The rig's own aim is known to ± {fine_degrees(station.shared_deg)} (one standard deviation). "
@@ -220,7 +237,7 @@ def tape_list(station: Station, hand: Hand, units: Units) -> tuple[str, ...]:
             f"centre, {tape(putt.distance_m, units)} away."
         )
     said.append(CHECK[station.proof.way])
-    for aid in (rig, *station.aids):
+    for aid in (*((rig,) if rig.reads_start else ()), *station.aids):
         said.append(f"{aid.about.name}: {aid.sizes_said(units)}.")
         if aid is rig and station.across_m:
             across = f"{tape(abs(station.across_m), units)} {side_of(station.across_m)}"

@@ -43,8 +43,11 @@ def objection_words(it: Fact, units: Units) -> Objection:
         case "follow_through":
             return Objection(
                 f"{name}: in the way of the follow-through.",
-                f"The {it.part} stands {at} beyond the ball; the head goes about {reach} through. Move it further out, "
-                "or lift it before the putt.",
+                f"The {it.part} stands {at} beyond the ball; the head goes about {reach} through. "
+                "Move it further out: it is read as the ball passes."
+                if it.about.measures == "start"
+                else f"The {it.part} stands {at} beyond the ball; the head goes about {reach} through. "
+                "Move it further out, or lift it before the putt.",
             )
         case "beside":
             return Objection(

@@ -37,6 +37,7 @@ _READS: Final[dict[tuple[Way, Event], str]] = {
         "set_down",
     ): "Reads each set-down to ± {narrowest}, out to {reach} either side. The window is ± {window}.",
     ("line", "putt"): "Tells ± {narrowest} in the middle, out to {reach} either side. The window is ± {window}.",
+    ("nothing", "putt"): "Nothing watches the start: what lies beside the putt is read, or what became of it.",
     ("device", "putt"): "Reads each putt to ± {narrowest} (one standard uncertainty). The window is ± {window}.",
 }
 _FITS: Final[dict[tuple[Way, Fit, Event], str]] = {
@@ -55,7 +56,14 @@ _FITS: Final[dict[tuple[Way, Fit, Event], str]] = {
         "Too far out: a third of the putts would miss the ball's width; only their side is told."
     ),
     ("device", "good", "putt"): "That will do.",
-    ("device", "coarse", "putt"): "Too coarse: it should be under a third of the window.",
+    ("nothing", "good", "putt"): "",
+    ("device", "cannot", "putt"): (
+        "Not with this rig here: it should be under a third of the window. Take a finer one, or a shorter putt."
+    ),
+    ("line", "cannot", "putt"): (
+        "Not with this rig here: far enough out to tell the window, too many putts would miss the ball's width. Take a "
+        "ruler board or a gate, or a shorter putt."
+    ),
 }
 
 

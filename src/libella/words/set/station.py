@@ -10,6 +10,9 @@ from .sight import RemedyWords, sight_words
 def station_words(station: Station, units: Units) -> str:
     """The station in one line: "2.50 m · ruler board at 1.00 m"."""
     rig = station.rig
+    if not rig.reads_start:
+        beside = ", ".join(it.about.said for it in station.aids)
+        return f"{tape(station.putt.distance_m, units)} · {beside or rig.about.said}"
     return f"{tape(station.putt.distance_m, units)} · {rig.about.said} at {tape(rig.station_m, units)}"
 
 

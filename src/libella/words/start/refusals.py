@@ -11,6 +11,10 @@ REFUSALS: Final[dict[str, Template]] = {
     "note_not_asked": ("This block does not ask for that.", "{asks}"),
     "note_no_option": ("{label} can't be “{told}”.", OPTIONS),
     "note_is_size": ("{label} is a size.", "{bounds}"),
+    "nothing_watched": (
+        "Nothing is watched here: choose what is noted of every putt, where it finished for one.",
+        "at least one note",
+    ),
     "note_needs_hole": ("Without a hole this can't be noted: {label}.", "notes that need no hole"),
     "conditions_count": ("A comparison has 2 to {most} conditions.", "2 to {most}"),
     "stroke_tells_nothing": ("A stroke tells at least one thing.", "one or more of {known}"),

@@ -2981,6 +2981,11 @@ export interface components {
             /** Size */
             size: string;
             vial: components["schemas"]["Vial"];
+            /**
+             * Watched
+             * @description what lies beside it can be noted of a putt, too
+             */
+            watched: components["schemas"]["NoteOut"][];
             /** Readings */
             readings: components["schemas"]["ReadingLine"][];
         };
@@ -3813,7 +3818,7 @@ export interface components {
              * School
              * @enum {string}
              */
-            school: "over" | "inside" | "own";
+            school: "none" | "over" | "inside" | "own";
             /** Zone Mm */
             zone_mm: [
                 number,
@@ -4333,6 +4338,21 @@ export interface components {
             work: string;
             /** Prior */
             prior: string;
+            /**
+             * Pace
+             * @description where the putts finished: counts and sizes, before any word on line
+             */
+            pace: string;
+            /**
+             * Read
+             * @description the bias against the read, and against the computed line
+             */
+            read: string;
+            /**
+             * Watched
+             * @description a rig watched the start
+             */
+            watched: boolean;
             vial: components["schemas"]["Vial"];
         };
         /**
@@ -4780,7 +4800,7 @@ export interface components {
             distance_m: number;
             /**
              * Past M
-             * @default 0.3
+             * @default 0.35
              */
             past_m: number;
             /**
@@ -5037,12 +5057,12 @@ export interface components {
             spot_putts: number;
             /**
              * Feet Min
-             * @default 10
+             * @default 12
              */
             feet_min: number;
             /**
              * Rest Min
-             * @default 10
+             * @default 12
              */
             rest_min: number;
         };
@@ -5198,6 +5218,16 @@ export interface components {
             cautions: string[];
             /** Laser */
             laser: boolean;
+            /**
+             * Watched
+             * @description what is laid can be noted of a putt, too
+             */
+            watched: components["schemas"]["NoteOut"][];
+            /**
+             * Reads Start
+             * @description a rig watches the start
+             */
+            reads_start: boolean;
         };
         /** PreviewIn */
         PreviewIn: {
@@ -6054,7 +6084,7 @@ export interface components {
              * Fit
              * @enum {string}
              */
-            fit: "good" | "coarse" | "short" | "strict" | "loose" | "unsure";
+            fit: "good" | "coarse" | "short" | "strict" | "loose" | "unsure" | "cannot";
             /** Words */
             words: string;
             /** Remedies */
@@ -7125,10 +7155,16 @@ export interface components {
              */
             way: "strip";
             /**
+             * Device
+             * @description a bar over it, or a slot: the two read oppositely
+             * @enum {string}
+             */
+            device: "bar" | "slot";
+            /**
              * Seen
              * @enum {string}
              */
-            seen: "light" | "dark_inside" | "dark_outside";
+            seen: "light" | "dark_near" | "dark_far";
             /**
              * Turns M
              * @description how far beside the line it turns dark; 1 to 100 mm
@@ -7834,7 +7870,7 @@ export interface components {
              * School
              * @enum {string}
              */
-            school: "over" | "inside" | "own";
+            school: "none" | "over" | "inside" | "own";
             /**
              * Zone Mm
              * @description own edges, mm inside; null: the school's

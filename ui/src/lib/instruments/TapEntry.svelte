@@ -33,6 +33,7 @@
         onclick={(event) => event.detail === 0 && record(zone)}
       >
         <span class="mx-auto"><span class="bg-paper/85">{zone.name}</span> <kbd class="key hidden bg-paper sm:inline">{zone.key}</kbd></span>
+        <span class="mx-auto mt-auto hidden bg-paper/85 text-xs font-normal sm:block">{zone.meaning}</span>
       </button>
     {/each}
   {/snippet}

@@ -38,11 +38,18 @@
     { covers: 'off', side: 'inside', words: 'off it, near side', at: -1.3 },
   ]
   type Strip = Shapes['StripLookIn']['seen']
+  type Device = Shapes['StripLookIn']['device']
   const STRIPS = choices<Strip>('strip')
+  const DEVICES = choices<Device>('strip_device')
+  // Which of the two lies there is asked once; a choice made is there the next time.
+  let device = $state<Device | null>((localStorage.getItem('libella.strip') as Device | null) ?? null)
+  $effect(() => {
+    if (device) localStorage.setItem('libella.strip', device)
+  })
   // A right-handed golfer stands above the line here, so far is down the page.
   const down = $derived(hand === 'right' ? 1 : -1)
 
-  function keep(seen: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; seen: Strip }): void {
+  function keep(seen: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; device: Device; seen: Strip }): void {
     const more = { lesson_id: lessonId, set_up: look.set_up, station_id: null, taken_at: stamp() }
     keeping.mutate(seen.way === 'string' ? { ...seen, ...more, ...look.string, eye_height_m: look.eye_height_m } : { ...seen, ...more, turns_m: turns })
   }
@@ -71,12 +78,28 @@
     <LengthEntry of="eye_height_m" value={look.eye_height_m} error={fault?.about('eye_height_m')} onvalue={(it) => (look.eye_height_m = it)} />
   </div>
 {:else}
-  <p class="text-lg">The golfer, over the ball: <strong>what does the strip show?</strong></p>
-  <div class="mt-3 grid gap-2 sm:grid-cols-3" role="group" aria-label="What the strip shows">
-    {#each STRIPS as it (it.value)}
-      <button class="button min-h-20" disabled={busy} onclick={() => keep({ way, seen: it.value })}>{it.words}</button>
+  <p class="text-lg"><strong>Which strip lies there?</strong> The two read oppositely.</p>
+  <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="Which strip">
+    {#each DEVICES as it (it.value)}
+      <button class="button min-h-28 w-40 flex-col px-1 {device === it.value ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={device === it.value} onclick={() => (device = it.value)}>
+        <svg width="120" height="56" viewBox="-60 -44 120 56" aria-hidden="true" stroke="currentColor" fill="currentColor">
+          <rect x="-14" y="2" width="28" height="5" fill="none" /><rect x="-30" y="2" width="16" height="5" /><rect x="14" y="2" width="16" height="5" />
+          {#if it.value === 'bar'}<rect x="-15" y="-14" width="30" height="4" /><line x1="-26" y1="-42" x2="-20" y2="2" fill="none" stroke-dasharray="3 2" />
+          {:else}<rect x="-46" y="-14" width="34" height="4" /><rect x="12" y="-14" width="34" height="4" /><line x1="-26" y1="-42" x2="19" y2="2" fill="none" stroke-dasharray="3 2" />{/if}
+          <circle cx="-27" cy="-41" r="3" />
+        </svg>
+        <span>{it.words}</span>
+      </button>
     {/each}
   </div>
+  {#if device}
+    <p class="mt-3 text-lg">The golfer, over the ball: <strong>what does the strip show?</strong> Near is the golfer’s side.</p>
+    <div class="mt-2 grid gap-2 sm:grid-cols-3" role="group" aria-label="What the strip shows">
+      {#each STRIPS as it (it.value)}
+        <button class="button min-h-20" disabled={busy} onclick={() => device && keep({ way, device, seen: it.value })}>{it.words}</button>
+      {/each}
+    </div>
+  {/if}
   <div class="mt-3 max-w-xs">
     <LengthEntry of="turns_m" value={turns} error={fault?.about('turns_m')} onvalue={(it) => (turns = it)} />
   </div>

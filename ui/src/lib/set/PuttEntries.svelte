@@ -28,7 +28,11 @@
     if (place === 'none') {
       plan.read = null
       plan.target = 'computed'
-    } else plan.read = { place, side: plan.read?.side ?? 'left', outside_m: place === 'outside' ? (plan.read?.outside_m ?? 0.05) : 0 }
+      return
+    }
+    // A read, once it is entered, is what the putt is started at.
+    if (!plan.read) plan.target = 'read'
+    plan.read = { place, side: plan.read?.side ?? 'left', outside_m: place === 'outside' ? (plan.read?.outside_m ?? 0.05) : 0 }
   }
 </script>
 
@@ -71,7 +75,7 @@
 </div>
 <div class="mt-4 max-w-md border-t border-hairline pt-3">
   <Choice
-    label="What the hole is taken to allow"
+    label="What the hole is taken to allow: an opinion"
     options={choices<Plan['capture']>('capture')}
     bind:value={plan.capture}
   />

@@ -6,7 +6,7 @@ export type Plan = Omit<Shapes['SavedOut'], 'id' | 'name' | 'words' | 'proof'>
 /** A first putt that suits most floors. */
 export const FIRST: Plan = {
   distance_m: 2.5,
-  past_m: 0.3,
+  past_m: 0.35,
   green_speed_ft: 10,
   capture: 'rim_assisted',
   rig_kind: 'board',

@@ -12,7 +12,7 @@
   let { note, skip, take }: Props = $props()
 
   const options = $derived(Object.entries(note.options))
-  const mark = (option: string, name: string) => (option === 'left' ? `◂ ${name}` : option === 'right' ? `${name} ▸` : name)
+  const mark = (option: string, name: string) => (option.endsWith('left') ? `◂ ${name}` : option.endsWith('right') ? `${name} ▸` : name)
   $effect(() =>
     keys.add(note.label, () => [
       ...options.map(([option, name], n) => ({ key: String(n + 1), words: `${note.label}: ${name}`, run: () => take(option) })),
@@ -36,5 +36,5 @@
       </button>
     {/each}
   </div>
-  {#if note.columns === 3}<p class="text-center text-sm text-faded">Heel at the left, toe at the right, for either hand.</p>{/if}
+  {#if note.note === 'strike'}<p class="text-center text-sm text-faded">Heel at the left, toe at the right, for either hand.</p>{/if}
 </div>

@@ -22,13 +22,17 @@
     /** Whether the rig stands in the golfer's view. */
     guides: boolean
     closed?: boolean
+    /** What is laid there can be noted of a putt, too. */
+    watched?: Shapes['NoteOut'][]
+    /** A rig watches the start; else something else must be noted. */
+    readsStart?: boolean
     /** What else the block before noted of every putt. */
     asked?: string[]
     started?: () => void
     /** Compare in turns instead. */
     compare?: () => void
   }
-  let { lessonId, station, conditions, guides, closed = false, asked = [], started, compare }: Props = $props()
+  let { lessonId, station, conditions, guides, closed = false, watched = [], readsStart = true, asked = [], started, compare }: Props = $props()
 
   const SEEN = choices<'guided' | 'blind'>('rig_seen')
   const usual = ['as usual', 'no line on the ball', 'wide base']
@@ -38,12 +42,15 @@
   let planned = $state(10)
   const notes = notesQuery()
   let chosen = $state<string[] | null>(null)
-  const asks = $derived(chosen ?? asked)
+  const every = $derived([...(notes.data ?? []), ...watched])
+  /** With no rig nothing is told unless it is noted: what lies there, or else where the putt finished. */
+  const usualAsks = $derived(readsStart ? asked : [...new Set([...asked, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])])
+  const asks = $derived((chosen ?? usualAsks).filter((it) => every.some((note) => note.note === it)))
   const toggle = (note: string) => (chosen = asks.includes(note) ? asks.filter((it) => it !== note) : [...asks, note])
   let hole = $state<'hole' | 'none'>('hole')
   let path_model = $state<Shapes['BlockIn']['path_model']>('')
   let ball_ahead_m = $state(0)
-  const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => !notes.data?.find((note) => note.note === it)?.needs_hole))
+  const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => !every.find((note) => note.note === it)?.needs_hole))
   const HOLES = choices<typeof hole>('putted')
   const PATHS = choices<typeof path_model>('path')
 
@@ -82,10 +89,10 @@
   </div>
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Also note <span class="font-normal text-faded">{(notes.data ?? []).filter((it) => asks.includes(it.note)).map((it) => it.label).join(', ') || 'nothing else'}</span>
+      Also note <span class="font-normal text-faded">{every.filter((it) => asks.includes(it.note)).map((it) => it.label).join(', ') || 'nothing else'}</span>
     </summary>
     <div class="flex flex-wrap gap-1.5" role="group" aria-label="Also note of every putt">
-      {#each notes.data ?? [] as it (it.note)}
+      {#each every as it (it.note)}
         <button
           type="button" class="button px-3 {asks.includes(it.note) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={asks.includes(it.note)}
           onclick={() => toggle(it.note)}>{it.label}</button

@@ -23,6 +23,9 @@ export interface Known {
   post: (draft: Draft) => unknown
 }
 
+const NO_RIG = 'no_rig'
+const NOT_WATCHED: Zone = { name: 'putted', raw: { start: 'not_watched' }, key: null, low: null, high: null, at: 0, side: 'neither', meaning: '', left_mm: 0, right_mm: 0 }
+
 export class Recording {
   readonly pending = new PendingPutt()
   readonly #known: () => Known
@@ -43,7 +46,11 @@ export class Recording {
   /** What is felt is still to be called: no reading shows before. */
   readonly feltFirst: Shapes['NoteOut'] | undefined = $derived(this.missing.find((it) => it.when === 'before'))
   /** What is to be noted next; nothing while the reading is wanted. */
-  readonly noting: Shapes['NoteOut'] | undefined = $derived.by(() => this.feltFirst ?? (this.pending.value.zone ? this.missing[0] : undefined))
+  readonly noting: Shapes['NoteOut'] | undefined = $derived.by(() => this.feltFirst ?? (this.pending.value.zone || this.#alone ? this.missing[0] : undefined))
+  /** Nothing watches the start: what is noted is the putt. */
+  get #alone(): boolean {
+    return this.#known().block?.rig_kind === NO_RIG
+  }
   readonly open: boolean = $derived.by(() => Boolean(this.#known().blockId) && !this.full && !this.#known().closed)
 
   note(option: string | number): void {
@@ -77,7 +84,8 @@ export class Recording {
 
   /** Keep the putt once the last of it was told; until then what was told stays on this device. */
   #tell(value: Pending): void {
-    const { zone, notes } = value
+    const { notes } = value
+    const zone = value.zone ?? (this.#alone ? NOT_WATCHED : null)
     if (!zone || this.asked.some((it) => !(it.note in notes))) {
       this.pending.set(value)
       return

@@ -13,6 +13,8 @@ down_revision = "0017"
 
 
 def upgrade() -> None:
+    # Where eyes are wanted is a school's opinion: none is picked for a golfer who is new.
+    op.alter_column("golfer", "eye_school", server_default="none")
     op.add_column("comparison", sa.Column("of", sa.String(), nullable=False, server_default="start"))
     op.add_column("aim_set", sa.Column("comparison_id", sa.Uuid(), nullable=True))
     op.add_column("aim_set", sa.Column("turn", sa.Integer(), nullable=True))
@@ -66,6 +68,8 @@ def upgrade() -> None:
 
 
 def downgrade() -> None:
+    op.alter_column("golfer", "eye_school", server_default="inside")
+    op.execute("update golfer set eye_school = 'own' where eye_school = 'none'")
     op.drop_table("tool_check")
     op.execute("drop function touched_tool_check()")
     for column in ("comparison_id", "turn"):

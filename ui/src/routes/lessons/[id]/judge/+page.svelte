@@ -45,10 +45,12 @@
         <Unproved lessonId={id} {plan} class="mt-1" />
       {/if}
       {#if block.judged_again_at}<p class="mt-1 text-faded" data-judged-again>Judged again with the proof given {moment(block.judged_again_at)}, after its putts.</p>{/if}
-      <Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />
+      {#if it.pace}<p class="mt-1 text-xl font-semibold" data-pace>{it.pace}</p>{/if}
+      {#if it.watched}<Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />{/if}
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
       {#if it.counts}<p class="mt-1 text-lg font-semibold" data-counts>{it.counts}</p>{/if}
       <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
+      {#if it.read}<p class="mt-1 max-w-prose font-semibold" data-read>{it.read}</p>{/if}
       {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
       <OwnComparison lessonId={id} {block} />
       <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>

@@ -176,6 +176,9 @@
           station={lay}
           conditions={sheet.set_ups}
           guides={rig?.about.guides ?? false}
+          watched={seen?.watched ?? []}
+          readsStart={seen?.reads_start ?? true}
+          asked={sheet.blocks.at(-1)?.asks ?? []}
           closed={!seen || Boolean(fault) || unread}
           compare={() => void compare()}
         />

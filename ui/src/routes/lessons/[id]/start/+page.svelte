@@ -79,7 +79,7 @@
       .at(-1),
   )
   const recording = new Recording(() => ({
-    block, blockId, notes: notes.data ?? [], told, elsewhere, closed: ended || wrongTurn, post: (draft) => outbox.post(draft),
+    block, blockId, notes: [...(notes.data ?? []), ...(block?.watched ?? [])], told, elsewhere, closed: ended || wrongTurn, post: (draft) => outbox.post(draft),
   }))
   const valid = $derived(recording.valid)
   $effect.pre(() => recording.pending.of(blockId))
@@ -177,7 +177,8 @@
 
     <aside class="flex min-h-0 flex-col gap-3 border-hairline max-desk:contents desk:overflow-y-auto desk:border-l desk:px-4 desk:py-3" aria-label="So far">
       <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
-        <Vial {vial} words="{judgement.headline} {judgement.size}" />
+        {#if judgement.pace}<p class="mb-1 text-lg font-semibold" data-pace>{judgement.pace}</p>{/if}
+        {#if judgement.watched}<Vial {vial} words="{judgement.headline} {judgement.size}" />{/if}
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
         {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
@@ -214,6 +215,8 @@
       station={() => Promise.resolve(block.station_id)}
       conditions={sheet.set_ups}
       guides={block.guided}
+      watched={block.watched}
+      readsStart={judgement.watched}
       asked={block.asks}
       closed={ended}
       started={() => (switching = false)}

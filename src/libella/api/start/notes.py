@@ -1,0 +1,44 @@
+"""What can be noted of a putt, as it is sent."""
+
+from pydantic import BaseModel, Field
+
+from ...core.start.notes import Note, When
+
+
+class NoteOut(BaseModel):
+    """Something that can be noted of a putt by one tap."""
+
+    note: str
+    label: str
+    question: str
+    options: dict[str, str] = Field(description="what can be tapped: codes, each with its name")
+    when: When
+    columns: int
+    unit: str
+    low: float
+    high: float
+    step: float
+    low_word: str
+    high_word: str
+    needs_hole: bool = Field(description="it tells what became of the ball at the hole")
+    told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
+
+    @staticmethod
+    def of(name: str, it: Note) -> "NoteOut":
+        bounds = it.bounds
+        return NoteOut(
+            note=name,
+            label=it.label,
+            question=it.question,
+            options=dict(it.options),
+            when=it.when,
+            columns=it.columns,
+            told_by=it.told_by,
+            unit=bounds.unit if bounds else "",
+            low=bounds.low if bounds else 0.0,
+            high=bounds.high if bounds else 0.0,
+            step=it.step,
+            low_word=it.low_word,
+            high_word=it.high_word,
+            needs_hole=it.needs_hole,
+        )

@@ -1,0 +1,75 @@
+"""What lies beside a putt and is read at it: each aid laid is a note of its own, with its own readings to tap."""
+
+from collections.abc import Iterable, Mapping
+from typing import Final
+
+from ..instruments import instruments, lay
+from ..instruments.aid import Aid, Raw
+from ..instruments.scale import Scale
+from ..measure.interval import Interval
+from ..measure.limits import Bounds
+from .notes import NOTES, Note
+
+PREFIX: Final = "aid:"
+"""Notes of aids are named by the aid's kind behind this."""
+
+
+def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
+    """The notes that what is laid allows, by name: what each aid shows at a putt, or what touched it.
+
+    What the rig shows is the reading itself; only what touched it is a note.
+    """
+    laid = [*([rig] if rig.touched else []), *aids]
+    found = {PREFIX + it.about.kind: _note(it) for it in laid}
+    return {name: note for name, note in found.items() if note}
+
+
+def _note(aid: Aid) -> Note | None:
+    about = aid.about
+    if aid.touched:
+        return Note(about.name, "What touched it?", dict(aid.touched))
+    if about.measures == "eyes":
+        return None
+    if isinstance(aid, Scale):
+        told, reach = about.quantity, aid.half_width_m
+        bounds = Bounds(-reach, reach, "m")
+        return Note(
+            about.name,
+            about.read,
+            bounds=bounds,
+            step=aid.mark_m,
+            low_word=told.low_side,
+            high_word=told.high_side,
+            table="sizes",
+        )
+    return Note(about.name, about.read, {_code(it.raw): it.name for it in aid.zones()})
+
+
+def note_of(name: str) -> Note:
+    """The note of that name, of an aid as it is usually laid where it is one of an aid's."""
+    if name in NOTES:
+        return NOTES[name]
+    note = _note(lay(name.removeprefix(PREFIX), {}))
+    assert note is not None, name
+    return note
+
+
+def kind_of(name: str) -> str | None:
+    """The kind of the aid whose note that is; None for others."""
+    kind = name.removeprefix(PREFIX)
+    return kind if name.startswith(PREFIX) and kind in instruments() else None
+
+
+def watched_interval(aid: Aid, value: str | float) -> Interval | None:
+    """What a note of an aid stands for, in the unit of its quantity; None where it only tells what touched."""
+    if aid.touched:
+        return None
+    if isinstance(aid, Scale):
+        mark = round(float(value) / aid.mark_m) * aid.mark_m
+        return aid.interval({"offset_m": round(mark, 9)})
+    raws: Mapping[str, Raw] = {_code(it.raw): it.raw for it in aid.zones()}
+    return aid.interval(raws[str(value)])
+
+
+def _code(raw: Raw) -> str:
+    return "_".join(str(it) for it in raw.values())

@@ -1,0 +1,74 @@
+"""Blocks that watch something else than the start: a putter gate, rails, pace, or holed and missed with the side."""
+
+import uuid6
+
+from tests.conftest import now
+
+from ..set.test_plans import lay
+
+
+def begin(coach, station, status=(200, 201), **more):
+    body = {"station_id": station["id"], "condition": "as usual", "guided": False, "planned": 5, "started_at": now()}
+    return coach.put(f"/blocks/{uuid6.uuid7()}", status, **body | more)
+
+
+def putt(coach, block, notes, status=(200, 201)):
+    body = {"block_id": block["id"], "raw": {"start": "not_watched"}, "notes": notes, "taken_at": now()}
+    return coach.put(f"/readings/{uuid6.uuid7()}", status, **body)
+
+
+def test_a_block_may_watch_the_putter_gate_alone(coach):
+    station = lay(coach, coach.lesson(), rig_kind="no_rig", aids=[{"kind": "putter_gate", "sizes": {}}])
+    block = begin(coach, station, asks=["aid:putter_gate"])
+    for peg in ("far_peg",) * 5:
+        putt(coach, block, {"aid:putter_gate": peg})
+    told = coach.judged(block["id"])
+    assert told["judgement"]["headline"] == "The start was not watched." and told["judgement"]["verdict"] is None
+    assert [it["note"] for it in told["block"]["watched"]] == ["aid:putter_gate"]
+    tables = coach.get(f"/blocks/{block['id']}/tables")["tables"]
+    [gate] = [it for it in tables if it["title"] == "Putter gate of pegs"]
+    assert gate["words"] == "0 to the toe, 5 to the heel of 5 putts: to the heel, clear."
+    assert all(it["title"] != "Side by distance" for it in tables)
+
+
+def test_holed_and_missed_with_the_side_is_a_block_of_its_own(coach):
+    station = lay(coach, coach.lesson(), rig_kind="no_rig")
+    assert "Nothing is watched" in begin(coach, station, 422)["detail"]
+    block = begin(coach, station, asks=["finish", "past_m"])
+    for finish, past in (("short_left", -0.4), ("short", -0.9), ("short", -0.6), ("short_left", -0.5), ("short", -0.7)):
+        putt(coach, block, {"finish": finish, "past_m": past})
+    said = coach.judged(block["id"])["judgement"]["pace"]
+    assert said == (
+        "5 of 5 short: 40 cm to 90 cm; 2 of them left. Short, clear. "
+        "In the goal zone (holed, or up to 60 cm past): 0 of 5."
+    )
+
+
+def test_what_was_lifted_is_not_asked_of_under_the_other_condition(coach):
+    lesson = coach.lesson()
+    with_it = lay(coach, lesson, aids=[{"kind": "putter_gate", "sizes": {}}])
+    without = lay(coach, lesson, current=False)
+    ways = [
+        {"name": "with it", "station_id": with_it["id"], "guided": True},
+        {"name": "without", "station_id": without["id"], "guided": False},
+    ]
+    body = {"lesson_id": lesson["id"], "conditions": ways, "each": 3, "started_at": now()}
+    made = coach.put(f"/comparisons/{uuid6.uuid7()}", **body, asks=["roll", "aid:putter_gate"])
+    assert [it["asks"] for it in made["blocks"]] == [["roll", "aid:putter_gate"], ["roll"]]
+
+
+def test_several_distances_tell_the_side_by_distance_and_guided_ones_stay_apart(coach):
+    lesson = coach.lesson()
+    far = [lay(coach, lesson, distance_m=d, current=False) for d in (1.5, 3.0, 4.5)]
+    ways = [{"name": f"{n}", "station_id": it["id"], "guided": False} for n, it in enumerate(far)]
+    body = {"lesson_id": lesson["id"], "conditions": ways, "each": 3, "run": 3, "started_at": now()}
+    made = coach.put(f"/comparisons/{uuid6.uuid7()}", **body)
+    for block in made["blocks"]:
+        for offset in (0.0, 0.01, 0.005):
+            coach.putt(block["id"], {"offset_m": offset})
+    guided = begin(coach, lay(coach, lesson, distance_m=6.0), guided=True, condition="0")
+    for _ in range(3):
+        coach.putt(guided["id"], {"offset_m": 0.05})
+    tables = coach.get(f"/blocks/{made['blocks'][0]['id']}/tables")["tables"]
+    [by] = [it for it in tables if it["title"] == "Side by distance"]
+    assert [row["name"] for row in by["rows"]] == ["1.50 m", "3.00 m", "4.50 m"]
