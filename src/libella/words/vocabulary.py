@@ -165,6 +165,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "short": "Too short",
         "strict": "Too strict",
         "loose": "Too wide",
+        "cannot": "Not with this rig here",
     },
     "outside": {"left": "◂ Left", "right": "Right ▸"},
     "paper": {"a4": "A4", "letter": "US Letter"},

@@ -387,7 +387,7 @@ def test_a_tap_is_on_screen_at_once_even_when_the_server_is_slow(page: Page):
 
 def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
     own_lesson(page, "Slope Golfer")
-    expect(page.locator("[data-trust]")).to_contain_text("The line is not proved")
+    expect(page.locator("[data-unproved]")).to_contain_text("The line is not proved")
     page.get_by_role("button", name="Read with a level…").click()
     page.get_by_label("Along the line, to the hole", exact=True).fill("0")
     page.keyboard.press("Enter")
@@ -413,7 +413,7 @@ def test_a_breaking_putt_is_set_with_a_level_and_proved(page: Page):
     expect(page.get_by_text(re.compile("No putt arrives at that pace")).first).to_be_visible()
     page.get_by_label("Falls to the hole", exact=True).fill("-1")
     page.keyboard.press("Enter")
-    expect(page.locator("[data-trust]")).to_contain_text("The proof fell: the slope was changed after it")
+    expect(page.locator("[data-unproved]")).to_contain_text("The proof fell: the slope was changed after it")
     start_block(page, "Ruler board")
     page.keyboard.press("0")
     putts = page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")

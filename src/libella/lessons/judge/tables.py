@@ -12,7 +12,7 @@ from ...core.judge.table import TableFacts
 from ...core.judge.watched import path_tables, watched_tables
 from ...core.measure.interval import Interval
 from ...core.start.notes import Notes
-from ...core.start.watched import kind_of
+from ...core.start.watched import PREFIX, kind_of
 from ...store.tables import BlockRow, GolferRow, LessonRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
@@ -94,15 +94,21 @@ def delivered(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Delivered
 
 
 def notes_of(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Notes:
-    """What was noted of a putt; where a sensor told the strike and nobody noted it, the place it was on the face."""
+    """What was noted of a putt; where a sensor or the putter's gate told the strike and nobody noted it, the place it was
+    on the face."""
     notes: Notes = reading.notes
-    toe = measures_of(reading, strokes).get("strike_toe_mm")
-    if toe is None or "strike" in notes:
+    if "strike" in notes:
         return notes
-    return dict(notes) | {"strike": "middle" if abs(toe) < _MIDDLE_MM else "toe" if toe > 0 else "heel"}
+    toe = measures_of(reading, strokes).get("strike_toe_mm")
+    if toe is not None:
+        return dict(notes) | {"strike": "middle" if abs(toe) < _MIDDLE_MM else "toe" if toe > 0 else "heel"}
+    touched = _STRUCK.get(str(notes.get(f"{PREFIX}putter_gate", "")))
+    return dict(notes) | {"strike": touched} if touched else notes
 
 
 _MIDDLE_MM = 5.0
+_STRUCK = {"near_peg": "toe", "clean": "middle", "far_peg": "heel"}
+"""Where the ball was struck, by the peg that the head touched: nearer the golfer it came, nearer its toe was the ball."""
 
 
 def _start(reading: KeptReading) -> Interval:

@@ -248,6 +248,10 @@ def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes
     """The eye's height as this golfer was looked at last, ever; mirror and string as in this lesson."""
     plan = plan_now(desk, session, lesson_id)
     laid = {it.kind: it.sizes for it in entry_of(plan).aids} if plan else {}
+    if plan and plan.rig_kind == "raised_string":
+        # The string that is watched is the one that is looked along.
+        height = {"string_height_m": plan.rig_sizes_m["string_height_m"]}
+        laid = {"elevated_string": height} | laid
     string = lay("elevated_string", laid.get("elevated_string", {})).sizes()
     mirror = lay("ground_mirror", laid.get("ground_mirror", {})).sizes()
     usual = EyeTake(EyeMark(0.0, -0.03), EyeMark(0.0, 0.03))

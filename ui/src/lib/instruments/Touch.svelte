@@ -26,6 +26,13 @@
   const zones = $derived(width && height ? placeZones(entry, width, height, least) : [])
   const lit = $derived(held ?? zones.find((it) => it.zone === picked) ?? null)
 
+  /**
+   * The click that a browser makes of a lifted finger is kept back: what the putt is asked next stands there by then, and
+   * would be answered by it.
+   */
+  function keepsClicksBack(node: HTMLElement): void {
+    node.addEventListener('touchstart', (event) => event.preventDefault(), { passive: false })
+  }
   function under(event: PointerEvent): PlacedZone | null {
     const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
     const [x, y] = [event.clientX - box.left, event.clientY - box.top]
@@ -59,6 +66,7 @@
     onpointermove={(event) => held && (held = under(event) ?? held)}
     onpointerup={up}
     onpointercancel={() => (held = null)}
+    {@attach keepsClicksBack}
   >
     {#if lit}
       <div

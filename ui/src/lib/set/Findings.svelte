@@ -18,8 +18,10 @@
     /** Lean the string's posts. */
     lean: (deg: number) => void
     again: () => void
+    /** Prove the line; null where that is offered beside it already. */
+    prove: (() => void) | null
   }
-  let { seen, fault, plan, unread, apply, lean, again }: Props = $props()
+  let { seen, fault, plan, unread, apply, lean, again, prove }: Props = $props()
 
   let dropsShown = $state(false)
   const drops = dropsQuery(() => plan, () => Boolean(dropsShown && seen?.breaks.length && !fault))
@@ -35,6 +37,12 @@
   </div>
 {/if}
 {#if seen}
+  {#if !seen.proved}
+    <section class="grid gap-2 border-l-4 border-danger pl-3" class:opacity-50={Boolean(fault)} data-unproved>
+      <p class="font-semibold">{seen.trust[0]}</p>
+      {#if prove}<button class="button justify-start" disabled={Boolean(fault)} onclick={prove}>Prove the line…</button>{/if}
+    </section>
+  {/if}
   {#if seen.objections.length}
     <section class="grid gap-2 border-l-4 border-danger pl-3" class:opacity-50={Boolean(fault)} data-objections>
       {#each seen.objections as it (it.words)}
@@ -50,7 +58,7 @@
     </section>
   {/if}
   <section class:opacity-50={Boolean(fault)} data-fit={seen.sight.fit}>
-    <h2 class="wide text-xl">{good ? '✓' : '✕'} {named('fit', seen.sight.fit)}</h2>
+    {#if seen.reads_start}<h2 class="wide text-xl">{good ? '✓' : '✕'} {named('fit', seen.sight.fit)}</h2>{/if}
     <p class="mt-1">{seen.sight.words}</p>
     {#if seen.sight.remedies.length}
       <div class="mt-2 flex flex-col gap-2" role="group" aria-label="What would do">
@@ -78,7 +86,7 @@
     </details>
   {/if}
   <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-trust>
-    {#each seen.trust as it, n (it)}<p class={n ? '' : 'font-semibold'}>{it}</p>{/each}
+    {#each seen.trust as it, n (it)}{#if n || seen.proved}<p class={n ? '' : 'font-semibold'}>{it}</p>{/if}{/each}
   </section>
   {#each seen.cautions as it (it)}
     <!-- What is still to be ticked stands first. -->

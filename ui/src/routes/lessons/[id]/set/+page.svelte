@@ -161,7 +161,10 @@
     <aside class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l" aria-label="What this rig can see">
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
       <div class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
-        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} lean={(it) => planning.lean(it)} again={() => preview.refetch()} />
+        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} lean={(it) => planning.lean(it)} again={() => preview.refetch()} prove={planning.tab === 'proof' ? null : () => {
+          planning.tab = 'proof'
+          planning.proving = true
+        }} />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}

@@ -1,0 +1,112 @@
+"""Pegs for the putter and pegs for the ball, by touch; a string above the line in feet, then a putt that breaks."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from ..conftest import choose_rig, shot
+from ..start.test_main_flow import own_lesson, zone
+from .test_plan_carried import step
+
+
+def fill(page: Page, name: str, value: object) -> None:
+    page.get_by_label(name, exact=True).first.fill(str(value))
+    page.keyboard.press("Enter")
+
+
+def lay_beside(page: Page, name: str, know: str) -> None:
+    page.get_by_role("tab", name=re.compile("Beside it")).click()
+    page.get_by_role("button", name="Lay something with it…").click()
+    sheet = page.get_by_role("dialog")
+    sheet.get_by_role("radio", name=know).click()
+    sheet.get_by_role("button", name=f"Use {name}").click()
+    expect(sheet).to_be_hidden()
+
+
+def test_a_putter_gate_and_a_ball_gate_are_both_in_one_putts_entry_by_touch(page: Page):
+    own_lesson(page, "Two Gates Golfer")
+    page.set_viewport_size({"width": 820, "height": 1180})
+    fill(page, "Ball to hole", "3.1 m")
+    choose_rig(page, "Gate of pegs")
+    lay_beside(page, "Putter gate of pegs", "Where it is struck")
+    page.get_by_text("Also note").tap()
+    page.get_by_role("group", name="Also note of every putt").get_by_role("button", name="Putter gate of pegs").tap()
+    page.get_by_role("button", name="Start block").tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    for n in range(6):
+        # Two taps a putt: the ball's gate, then the putter's.
+        zone(page, "touched the left post").tap()
+        page.locator("[data-note-step='aid:putter_gate']").get_by_role("button", name="touched the far peg").tap()
+        expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 2}")
+    shot(page, "two-gates-tablet")
+    page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).tap()
+    expect(page.get_by_role("heading", name="Putter gate of pegs")).to_be_visible()
+    expect(page.get_by_text("0 to the toe, 6 to the heel of 6 putts: to the heel, clear.")).to_be_visible()
+    # The peg touched is where it was struck: the start by strike is told from it.
+    expect(page.get_by_role("heading", name="Start by strike")).to_be_visible()
+
+
+def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
+    own_lesson(page, "Short Golfer")
+    choose_rig(page, "No start rig")
+    page.get_by_text("Also note").click()
+    page.get_by_role("button", name="Short or past by").click()
+    page.get_by_label("Putts to the verdict", exact=True).fill("4")
+    page.keyboard.press("Enter")
+    page.get_by_role("button", name="Start block").click()
+    for key, steps in (("7", 4), ("8", 0), ("8", 0), ("8", 0)):
+        expect(page.locator("[data-note-step=finish]")).to_be_visible()
+        page.keyboard.press(key)
+        expect(page.locator("[data-note-step=past_m]")).to_be_visible()
+        for _ in range(steps):
+            page.keyboard.press("ArrowLeft")
+        page.keyboard.press("Enter")
+    expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short: 40 cm; 1 of them left.")
+    page.keyboard.press("j")
+    expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short")
+    expect(page.locator("[data-headline]")).to_contain_text("The start was not watched.")
+    shot(page, "no-rig-judged")
+
+
+def test_a_string_above_the_line_in_feet_and_then_a_putt_that_breaks(page: Page):
+    own_lesson(page, "String Golfer")
+    page.get_by_role("button", name=re.compile("change the units")).click()
+    fill(page, "Ball to hole", "10' 4\"")
+    choose_rig(page, "String over ball and hole")
+    fill(page, "String height", "8 in")
+    page.get_by_role("tab", name="Proof").click()
+    page.get_by_role("button", name="Prove the line…").click()
+    sheet = page.get_by_role("dialog")
+    for way in ("out", "back"):
+        row = sheet.locator(f"[data-roll={way}]")
+        row.get_by_label("Rolled", exact=True).fill("11 ft")
+        page.keyboard.press("Enter")
+        row.get_by_role("button", name="On the line").click()
+    sheet.get_by_role("button", name="Use this slope: the line is proved").click()
+    expect(sheet).to_be_hidden()
+    expect(page.locator("[data-proof=proved]")).to_contain_text("rolling both ways")
+    # Over the ball: the string as laid tells on which side the eyes are.
+    step(page, "See")
+    page.get_by_role("radio", name="Where the eyes are").click()
+    page.get_by_role("radio", name="By a string").click()
+    expect(page.get_by_label("String’s height", exact=True)).to_have_value("8")
+    page.get_by_role("button", name="far quarter").click()
+    expect(page.locator("[data-eye-words]")).to_contain_text("inside")
+    step(page, "Set")
+    page.get_by_text("Also note").click()
+    notes = page.get_by_role("group", name="Also note of every putt")
+    notes.get_by_role("button", name="String over ball and hole").click()
+    notes.get_by_role("button", name="Roll", exact=True).click()
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    for key in ("4", "4", "5", "4"):
+        page.keyboard.press(key)
+        page.locator("[data-note-step=roll]").get_by_role("button", name="clean").click()
+        page.locator("[data-note-step='aid:raised_string']").get_by_role("button", name="touched it going back").click()
+    expect(page.locator("[data-counts]")).to_contain_text("of 4")
+    # A putt that breaks a hand: another plan, re-aimed at the start target; the first stands.
+    step(page, "Set")
+    fill(page, "Falls to the right", "-1.5")
+    expect(page.locator("[data-unproved]")).to_contain_text("The proof fell")
+    expect(page.get_by_role("button", name="Plans 2…")).to_be_visible()
+    shot(page, "string-breaks")
