@@ -112,7 +112,7 @@ def test_the_mirror_overlay_has_its_zone_on_the_golfers_side():
         area = next(it for it in scene.shapes if it.shape == "area" and it.role == "window")
         return sorted({x for x, _ in area.points})
 
-    assert zone("right") == [-50, -10] and zone("left") == [10, 50]
+    assert zone("right") == [-40, -5] and zone("left") == [5, 40]
 
 
 def lines_of(page):

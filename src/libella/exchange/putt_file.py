@@ -9,6 +9,7 @@ from typing import Any, Final
 
 from ..core.start.notes import NOTES, Note
 from ..core.start.stroke import MEASURES
+from ..core.start.watched import kind_of
 from ..lessons.judge.tables import measures_of, strokes_by_putt
 from ..lessons.lesson.lessons import BlockSheet
 from ..lessons.start.blocks import station_of
@@ -69,6 +70,7 @@ DICTIONARY: Final[tuple[Column, ...]] = (
         for name, it in MEASURES.items()
         if name not in NOTES and name != "start_deg"
     ),
+    Column("watched", "", "what was noted of each aid that lay beside it, JSON; empty: nothing"),
     Column("voided", "", "true: does not count"),
     Column("void_reason", "", "why"),
 )
@@ -100,6 +102,7 @@ def rows(
             "window_right_deg": station.putt.window.right_deg,
         }
         for it in sheet.readings:
+            watched = {name: value for name, value in it.notes.items() if kind_of(name)}
             own: dict[str, Value] = {
                 "putt_id": str(it.id),
                 "taken_at": it.taken_at.isoformat(),
@@ -108,6 +111,7 @@ def rows(
                 "raw": json.dumps(it.raw, sort_keys=True),
                 **{name: it.notes.get(name) for name in NOTES},
                 **measures_of(it, told.get(it.id, ())),
+                "watched": json.dumps(watched, sort_keys=True) if watched else None,
                 "voided": it.voided,
                 "void_reason": it.void_reason,
             }

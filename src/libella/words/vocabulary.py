@@ -60,7 +60,7 @@ def _entry(label: str, bounds: Bounds, step: float, hint: str = "", *, fine: boo
 
 ENTRIES: Final[dict[str, EntryWords]] = {
     "distance_m": _entry("Ball to hole", DISTANCE, 0.1, "To the hole’s centre."),
-    "past_m": _entry("Pace past the hole", PAST, 0.05, "Where it would stop if it missed; 35 cm is an opinion."),
+    "past_m": _entry("Pace past the hole", PAST, 0.05, "Where it would stop if it missed: an opinion."),
     "green_speed_ft": _entry("Green speed", GREEN_SPEED, 0.5, "Feet on the ramp."),
     "outside_m": _entry("Outside the edge by", OUTSIDE, 0.01, fine=True),
     "falls_percent": _entry("Slope", FALLS, 0.1),

@@ -243,7 +243,7 @@ def test_a_preview_speaks_the_coachs_units_and_keeps_nothing(coach, client, engi
 def test_further_putts_are_said_at_the_planned_end(coach):
     block = coach.block(kind="peg_gate", planned=3)
     assert coach.get(f"/blocks/{block['id']}/further")["words"] == ""
-    for crossing in ("clean", "touched_right", "outside_left"):
+    for crossing in ("clean", "touched_right", "touched_left"):
         coach.putt(block["id"], {"crossing": crossing})
     assert "further putts" in coach.get(f"/blocks/{block['id']}/further")["words"]
 

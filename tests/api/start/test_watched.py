@@ -34,9 +34,9 @@ def test_a_block_may_watch_the_putter_gate_alone(coach):
 def test_holed_and_missed_with_the_side_is_a_block_of_its_own(coach):
     station = lay(coach, coach.lesson(), rig_kind="no_rig")
     assert "Nothing is watched" in begin(coach, station, 422)["detail"]
-    block = begin(coach, station, asks=["finish", "past_m"])
+    block = begin(coach, station, asks=["finish", "ran_past_m"])
     for finish, past in (("short_left", -0.4), ("short", -0.9), ("short", -0.6), ("short_left", -0.5), ("short", -0.7)):
-        putt(coach, block, {"finish": finish, "past_m": past})
+        putt(coach, block, {"finish": finish, "ran_past_m": past})
     said = coach.judged(block["id"])["judgement"]["pace"]
     assert said == (
         "5 of 5 short: 40 cm to 90 cm; 2 of them left. Short, clear. "

@@ -66,7 +66,7 @@ def test_an_aid_that_is_not_laid_is_not_asked():
 
 def test_six_of_six_short_is_said_with_its_sizes_before_any_line():
     sizes = (-0.4, -0.5, -0.9, -0.6, -0.7, -0.8)
-    notes = [{"finish": "short_left" if n < 2 else "short", "past_m": it} for n, it in enumerate(sizes)]
+    notes = [{"finish": "short_left" if n < 2 else "short", "ran_past_m": it} for n, it in enumerate(sizes)]
     it = pace(notes, (), 0.35)
     assert (it.short, it.past, it.left, it.nearest_m, it.farthest_m) == (6, 0, 2, 0.4, 0.9)
     assert (it.call.word, it.call.side) == ("clear", "left")
@@ -115,7 +115,7 @@ def test_notes_of_scales_take_what_stands_on_their_own_ruler():
         if issubclass(it, Scale) and not issubclass(it, Rig) and it.about.measures != "eyes":
             note = note_of(PREFIX + kind)
             assert note.bounds.high == lay(kind, {}).half_width_m
-    assert "past_m" in NOTES
+    assert "ran_past_m" in NOTES
 
 
 def test_a_miss_against_the_read_is_told_from_one_against_the_computed_line():

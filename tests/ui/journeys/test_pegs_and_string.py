@@ -57,7 +57,7 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
     for key, steps in (("7", 4), ("8", 0), ("8", 0), ("8", 0)):
         expect(page.locator("[data-note-step=finish]")).to_be_visible()
         page.keyboard.press(key)
-        expect(page.locator("[data-note-step=past_m]")).to_be_visible()
+        expect(page.locator("[data-note-step=ran_past_m]")).to_be_visible()
         for _ in range(steps):
             page.keyboard.press("ArrowLeft")
         page.keyboard.press("Enter")

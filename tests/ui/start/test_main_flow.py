@@ -87,7 +87,7 @@ def test_by_keyboard_alone(page: Page):
     expect(page.locator("[data-fit]")).to_be_visible()
     focus_on(page, "Putt")
     page.keyboard.press("ArrowRight")
-    focus_on(page, "Bridge opening")
+    focus_on(page, "Gate of pegs")
     for _ in range(12):
         if page.evaluate("document.activeElement.textContent.trim()") == "Gate of two balls":
             break
@@ -301,21 +301,21 @@ def test_an_answer_does_not_change_a_number_under_the_cursor(page: Page):
     own_lesson(page, "Cursor Golfer")
     choose_rig(page, "Gate of pegs")
     strict, wide = (page.get_by_label(it, exact=True) for it in ("Lets through ±", "Inside width"))
-    expect(strict).to_have_value("0.99")
+    expect(strict).to_have_value("1.42")
     let_go = hold_first_answer(page, "**/api/stations/preview*")
     with page.expect_request("**/api/stations/preview*"):
         wide.fill("58")
         strict.select_text()
     with page.expect_response("**/api/stations/preview*"):
         let_go()
-    expect(page.locator("[data-fit]")).to_contain_text("0.88°")
+    expect(page.locator("[data-fit]")).to_contain_text("1.25°")
     page.keyboard.type("0.8")
     page.keyboard.press("Enter")
-    expect(wide).to_have_value("56.6")
+    expect(wide).to_have_value("52.4")
     # Once taken it follows again, and the buttons step from there.
     expect(strict).to_have_value("0.80")
     page.get_by_role("button", name="Inside width: more").click()
-    expect(wide).to_have_value("57.6")
+    expect(wide).to_have_value("53.4")
 
 
 def test_width_follows_the_wanted_strictness(page: Page):
@@ -324,12 +324,12 @@ def test_width_follows_the_wanted_strictness(page: Page):
     strict = page.get_by_label("Lets through ±", exact=True)
     strict.fill("0.8")
     strict.press("Enter")
-    expect(page.get_by_label("Inside width", exact=True)).to_have_value("56.6")
+    expect(page.get_by_label("Inside width", exact=True)).to_have_value("52.4")
     expect(strict).to_have_value("0.80")
     strict.fill("0.01")
     strict.press("Enter")
     expect(page.get_by_text("can't be had here")).to_be_visible()
-    expect(page.get_by_label("Inside width", exact=True)).to_have_value("56.6")
+    expect(page.get_by_label("Inside width", exact=True)).to_have_value("52.4")
 
 
 def test_a_coarse_rig_offers_what_would_do(page: Page):

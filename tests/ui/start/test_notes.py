@@ -50,7 +50,7 @@ def test_the_notes_are_told_beside_the_verdict(page: Page):
     for n in range(3):
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
         page.keyboard.press("0")
-        page.locator("[data-note-step=finish]").get_by_role("button", name="short").tap()
+        page.locator("[data-note-step=finish]").get_by_role("button", name="short 8", exact=True).tap()
     expect(page.locator("[data-count]")).to_contain_text("Putt 4")
     expect(page.locator("[data-link='saved']")).to_be_visible()
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).click()

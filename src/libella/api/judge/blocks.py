@@ -26,9 +26,9 @@ from ...words.judge.judgement import GAINS, JudgementWords, further_words, judge
 from ...words.judge.tables import Table, table_words
 from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
+from ..base.notes import NoteOut
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
-from ..start.notes import NoteOut
 
 
 class ReadingLine(ReadingOut):

@@ -7,7 +7,18 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
-from ...core.instruments import About, Aid, Dimension, Quantity, Zone, between, instruments, lay, usual_sizes
+from ...core.instruments import (
+    About,
+    Aid,
+    Dimension,
+    Quantity,
+    Zone,
+    between,
+    instruments,
+    lay,
+    usual_place,
+    usual_sizes,
+)
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
 from ...core.measure.side import Side
 from ...core.measure.units import Units, about
@@ -24,6 +35,7 @@ class InstrumentOut(BaseModel):
     quantity: Quantity = Field(description="what it measures")
     dimensions: list[Dimension]
     picture: Scene = Field(description="as usually laid out")
+    usual: int = Field(description="its place among its like, the usual ones first: an opinion")
 
 
 class ZoneOut(BaseModel):
@@ -61,6 +73,7 @@ def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
             quantity=it.about.quantity,
             dimensions=list(it.dimensions(units)),
             picture=it.laid(usual_sizes(it.about.kind, {}, units)).picture(units),
+            usual=usual_place(it.about.kind),
         )
         for it in instruments().values()
     ]

@@ -35,8 +35,8 @@ from ...words.set.proof import HOW, WAYS
 from ...words.set.sight import RemedyWords, remedy_words, sight_words
 from ...words.set.station import change_words, proposal_words, station_words
 from ...words.set.string import fit_words, lean_words
+from ..base.notes import NoteOut
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, Words40
-from ..start.notes import NoteOut
 from .green import PuttIn
 from .instruments import EntryPicture, entry_picture
 

@@ -9,9 +9,9 @@ from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
 from ...lessons.desk.desk import Desk
 from ...lessons.start import blocks
+from ..base.notes import NoteOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 from ..set.instruments import EntryPicture, entry_picture
-from .notes import NoteOut
 
 router = APIRouter(tags=["blocks"])
 

@@ -1,7 +1,7 @@
 """Instruments: one file each, found by the registry."""
 
 from .aid import QUANTITIES, About, Aid, Dimension, Measures, Quantity, Raw, Solid, Zone, between
-from .registry import instrument, instruments, lay, usual_sizes
+from .registry import instrument, instruments, lay, usual_place, usual_sizes
 from .rig import Remedy, Rig, Sight
 
 __all__ = [
@@ -21,5 +21,6 @@ __all__ = [
     "instrument",
     "instruments",
     "lay",
+    "usual_place",
     "usual_sizes",
 ]

@@ -42,6 +42,16 @@ def usual_sizes(kind: str, told: Mapping[str, float], units: Units) -> dict[str,
     return {it.name: it.default for it in usual if it not in metric} | dict(told)
 
 
+_USUAL_FIRST = ("peg_gate", "ball_gate", "board", "ground_laser", "ground_string", "raised_string")
+
+
+def usual_place(kind: str) -> int:
+    """Where an instrument stands among its like, the usual ones first: an opinion. No rig at all stands last."""
+    if kind == "no_rig":
+        return len(_USUAL_FIRST) + 1
+    return _USUAL_FIRST.index(kind) if kind in _USUAL_FIRST else len(_USUAL_FIRST)
+
+
 def lay(kind: str, sizes: Mapping[str, float]) -> Aid:
     """Lay out an instrument with the given dimensions (m)."""
     return instrument(kind).laid(sizes)

@@ -109,7 +109,7 @@ def _finish(notes: Notes, meters: Mapping[str, Aid]) -> Finish | None:
 
 def _size(notes: Notes, meters: Mapping[str, Aid]) -> Interval | None:
     """How far past the hole it finished, m, where that was noted."""
-    if isinstance(past := notes.get("past_m"), float | int):
+    if isinstance(past := notes.get("ran_past_m"), float | int):
         return Interval(float(past), float(past))
     for name, aid in meters.items():
         if name in notes:

@@ -43,6 +43,8 @@ class Note:
     told_by: tuple[str, ...] = ()
 
 
+TOUCHED: Final = "What touched it?"
+"""The question of an aid of which only that is noted."""
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
         "Felt start",
@@ -89,6 +91,16 @@ NOTES: Final[dict[str, Note]] = {
         high_word="right",
         table="sizes",
         told_by=("path_deg",),
+    ),
+    "face_impact_deg": Note(
+        "Face at impact",
+        "Where did the face point at impact, in degrees?",
+        bounds=Bounds(-15.0, 15.0, "deg"),
+        step=0.5,
+        low_word="left",
+        high_word="right",
+        table="sizes",
+        told_by=("face_impact_deg",),
     ),
     "touch": Note(
         "Touch",
@@ -137,7 +149,7 @@ NOTES: Final[dict[str, Note]] = {
         table="own",
         needs_hole=True,
     ),
-    "past_m": Note(
+    "ran_past_m": Note(
         "Short or past by",
         "How far short of the hole, or past it?",
         bounds=Bounds(-5.0, 5.0, "m"),

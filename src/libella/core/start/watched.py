@@ -8,7 +8,7 @@ from ..instruments.aid import Aid, Raw
 from ..instruments.scale import Scale
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
-from .notes import NOTES, Note
+from .notes import NOTES, TOUCHED, Note
 
 PREFIX: Final = "aid:"
 """Notes of aids are named by the aid's kind behind this."""
@@ -27,7 +27,7 @@ def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
 def _note(aid: Aid) -> Note | None:
     about = aid.about
     if aid.touched:
-        return Note(about.name, "What touched it?", dict(aid.touched))
+        return Note(about.name, TOUCHED, dict(aid.touched))
     if about.measures == "eyes":
         return None
     if isinstance(aid, Scale):

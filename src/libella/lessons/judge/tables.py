@@ -94,8 +94,8 @@ def delivered(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Delivered
 
 
 def notes_of(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Notes:
-    """What was noted of a putt; where a sensor or the putter's gate told the strike and nobody noted it, the place it was
-    on the face."""
+    """What was noted of a putt; where a sensor or the putter's gate told the strike and nobody noted it, the place on
+    the face."""
     notes: Notes = reading.notes
     if "strike" in notes:
         return notes
@@ -108,7 +108,7 @@ def notes_of(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Notes:
 
 _MIDDLE_MM = 5.0
 _STRUCK = {"near_peg": "toe", "clean": "middle", "far_peg": "heel"}
-"""Where the ball was struck, by the peg that the head touched: nearer the golfer it came, nearer its toe was the ball."""
+"""Where the ball was struck, by the peg that the head touched: with the head nearer the golfer, nearer its toe."""
 
 
 def _start(reading: KeptReading) -> Interval:

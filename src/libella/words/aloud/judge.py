@@ -118,7 +118,7 @@ def _watched_aloud(it: Reading) -> None:
         [("holed", None)] * 3 + [("past", 0.3), ("past", 0.3)],
     )
     for told in finishes:
-        notes = [{"finish": end} | ({} if past is None else {"past_m": past}) for end, past in told]
+        notes = [{"finish": end} | ({} if past is None else {"ran_past_m": past}) for end, past in told]
         it.say("judge", pace_words, pace(notes, (), 0.35), it.units)
     it.say("judge", pace_words, None, it.units)
     unread = Interval(-math.inf, math.inf)

@@ -14,6 +14,7 @@
   import { readCautions } from '$lib/set/writes'
   import { aimChoicesQuery } from './queries.svelte'
   import ToolTrue from '$lib/set/ToolTrue.svelte'
+  import { CUE_PICTURES } from './cues'
   import CompareAims from './CompareAims.svelte'
   import { beginSeries } from './writes'
 
@@ -71,7 +72,7 @@
   {#if link === 'face'}
     <div>
       <Choice
-        label="Read with" options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name }))} bind:value={kind}
+        label="Read with" options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))} bind:value={kind}
         onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
       />
       {#if chosen}
@@ -97,7 +98,7 @@
   {/if}
   <NameChoice label="The set-up" names={setUps} bind:value={() => named, (it) => (set_up = it)} another="Another set-up…" />
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <Choice label="Cue on the ball" options={options<Series['cue']>('cue')} bind:value={cue} />
+    <Choice label="Cue on the ball" options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))} bind:value={cue} />
     <Stepper
       label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; {entry('set_downs').low} to {entry('set_downs').high}."
       step={(by) => (planned = stepped('set_downs', planned, by))} error={about(beginning.error, 'planned')}

@@ -10,6 +10,7 @@
   import { typedNumber } from '$lib/base/number'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { CUE_PICTURES } from './cues'
   import { compareAims } from './writes'
 
   interface Props {
@@ -48,7 +49,7 @@
 
 <section class="grid gap-3 border-l-4 border-ink pl-4" data-compare-aims>
   <Choice label="Other in the second way" options={WHATS} bind:value={what} />
-  {#if what === 'cue'}<Choice label="Against which cue" options={options<typeof cue>('cue').filter((it) => it.value !== first.cue)} bind:value={cue} />
+  {#if what === 'cue'}<Choice label="Against which cue" options={options<typeof cue>('cue').filter((it) => it.value !== first.cue).map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))} bind:value={cue} />
   {:else if what === 'set_up'}<NameChoice label="Against which set-up" names={setUps.filter((it) => it !== first.set_up)} bind:value={set_up} another="Another set-up…" />{/if}
   <div class="grid items-start gap-3 sm:grid-cols-2">
     <Stepper label="Set-downs in a run" unit="" text={String(run)} read={typedNumber} step={(by) => (run = stepped('run', run, by))} onvalue={(it) => (run = it)} error={about(comparing.error, 'run')} />

@@ -4291,6 +4291,11 @@ export interface components {
             dimensions: components["schemas"]["Dimension"][];
             /** @description as usually laid out */
             picture: components["schemas"]["Scene"];
+            /**
+             * Usual
+             * @description its place among its like, the usual ones first: an opinion
+             */
+            usual: number;
         };
         /**
          * JudgedOut

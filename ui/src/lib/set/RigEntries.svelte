@@ -31,7 +31,10 @@
 </div>
 <Choice
   label="What watches the start"
-  options={instruments.filter((it) => it.about.measures === 'start').map((it) => ({ value: it.about.kind, words: it.about.name }))}
+  options={instruments
+    .filter((it) => it.about.measures === 'start')
+    .toSorted((one, other) => one.usual - other.usual)
+    .map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))}
   bind:value={plan.rig_kind}
   onchange={() => (plan.rig_sizes_m = {})}
 />
