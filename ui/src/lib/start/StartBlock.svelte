@@ -29,8 +29,8 @@
     /** What else the block before noted of every putt. */
     asked?: string[]
     started?: () => void
-    /** Compare in turns instead. */
-    compare?: () => void
+    /** Compare in turns instead, noting the same of every putt. */
+    compare?: (asks: string[]) => void
   }
   let { lessonId, station, conditions, guides, closed = false, watched = [], readsStart = true, asked = [], started, compare }: Props = $props()
 
@@ -115,6 +115,6 @@
   {#if error}<Trouble {error} />{/if}
   <div class="flex gap-2">
   <button class="button primary min-h-14 flex-1 text-lg" disabled={laying.isPending || starting.isPending || closed}>Start block</button>
-  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed} onclick={compare}>Compare…</button>{/if}
+  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed} onclick={() => compare(noted)}>Compare…</button>{/if}
   </div>
 </form>

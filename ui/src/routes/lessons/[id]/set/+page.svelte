@@ -97,8 +97,10 @@
     return planning.kept?.id ?? ''
   }
   let comparing = $state(false)
-  async function compare(): Promise<void> {
+  let asking = $state<string[]>([])
+  async function compare(asks: string[]): Promise<void> {
     await lay()
+    asking = asks
     comparing = true
   }
   function goOn(it: Shapes['StationOut']): void {
@@ -183,14 +185,14 @@
           readsStart={seen?.reads_start ?? true}
           asked={sheet.blocks.at(-1)?.asks ?? []}
           closed={!seen || Boolean(fault) || unread}
-          compare={() => void compare()}
+          compare={(asks) => void compare(asks)}
         />
       </div>
     </aside>
   </div>
   {#if now}
     <Sheet bind:open={comparing} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={sheet.blocks.at(-1)?.asks ?? []} step={sheet.golfer.step_m} used={sheet.set_ups} planned={() => (comparing = false)} />
+      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} used={sheet.set_ups} planned={() => (comparing = false)} />
     </Sheet>
   {/if}
   <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} use={(it) => planning.take(it)} />
