@@ -18,8 +18,8 @@ from ..conftest import new_database
 
 BEFORE = Path(__file__).parent / "before"
 RENAMED = {"stimp_ft": "green_speed_ft", "set": "series"}
-# Numbers that are no answer: of the program, of the moment, of the drawing's own make (how much room is over it), or opinions
-# that were changed since (where schools want the eyes).
+# Numbers that are no answer: of the program, of the moment, of the drawing's own make (how much room is over it), or
+# opinions that were changed since (where schools want the eyes).
 LEFT_OUT = {"revision", "step", "top", "schools"}
 
 

@@ -1,6 +1,7 @@
 """The tables behind a block's judgement: its notes, every link of its chain, its side by distance."""
 
 from collections.abc import Mapping, Sequence
+from typing import Final
 from uuid import UUID
 
 from ...core.estimate import START, posterior
@@ -47,7 +48,14 @@ def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
     distances = by_distance([_at_distance(it) for it in sheets if _alike(it.block, block)])
     asked = [it for it in block.asks if kind_of(it)]
     beside = (*watched_tables(noted, asked), *path_tables(noted, path_of(block), hand))
+    if not station.rig.reads_start:
+        # No start, nothing of it: what was noted stands for itself.
+        return (*(it for it in tables(noted, station.putt.window) if it.of not in _OF_STARTS), *beside)
     return (*links, *tables(noted, station.putt.window), *beside, *([distances] if distances else []))
+
+
+_OF_STARTS: Final = ("felt", "holed", "strike", "halves")
+"""Tables of notes against the start."""
 
 
 def _alike(one: KeptBlock, other: KeptBlock) -> bool:

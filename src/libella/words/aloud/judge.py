@@ -91,6 +91,13 @@ def judge_aloud(it: Reading) -> None:
             Arm.at("wide base", intervals(apart, 0.3 + apart, n), gates[1]),
             Arm.at("no line", intervals(-apart, 0.3, n), gates[1]),
         ]
+        # One steadier by far than the other.
+        if question == "spread" and n:
+            still = [
+                Arm.at("as usual", intervals(0.0, 2.5, n), gates[1]),
+                Arm.at("still", intervals(0.0, 0.01, n), gates[1]),
+            ]
+            it.say("judge", compared_words, compared(still, question, final=final))
         for some, of in product((arms[:2], arms), get_args(Of)):
             found = compared(some, question, final=final, of=of)
             it.say("judge", compared_words, found)

@@ -65,6 +65,10 @@ def _pair(it: Pair, whole: Compared) -> str:
     return f"{moves}: {WORDS[it.call.word]}." if whole.final else f"So far {moves}."
 
 
+_LEAST_RATIO: Final = 0.1
+"""Under a tenth no figure is told: the reading itself is not that fine."""
+
+
 def _moves(it: Pair, whole: Compared) -> str:
     found, first, verb = it.comparison, whole.first, _VERB[whole.of]
     if whole.question == "line":
@@ -73,6 +77,8 @@ def _moves(it: Pair, whole: Compared) -> str:
         return f"{verb} {size} than “{first}”"
     if whole.question == "spread":
         ratio = found.spread_ratio
+        if ratio.value < _LEAST_RATIO:
+            return f"spreads less than a tenth as much as “{first}”"
         return f"spreads {ratio.value:.1f} times as much ({ratio.low:.1f} to {ratio.high:.1f}) as “{first}”"
     gain = found.chance_gain
     size = f"{abs(gain.value) * 100:.0f} ({gain.low * 100:+.0f} to {gain.high * 100:+.0f}) in a hundred"

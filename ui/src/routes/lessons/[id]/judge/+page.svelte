@@ -41,7 +41,7 @@
   <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex min-h-0 flex-col overflow-y-auto px-6 py-4">
       <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''} · {it.putts} of {it.planned} putts{plan && !plan.current ? ' · not the plan now' : ''}</p>
-      {#if !block.proved}
+      {#if !block.proved && it.watched}
         <Unproved lessonId={id} {plan} class="mt-1" />
       {/if}
       {#if block.judged_again_at}<p class="mt-1 text-faded" data-judged-again>Judged again with the proof given {moment(block.judged_again_at)}, after its putts.</p>{/if}
@@ -53,9 +53,11 @@
       {#if it.read}<p class="mt-1 max-w-prose font-semibold" data-read>{it.read}</p>{/if}
       {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
       <OwnComparison lessonId={id} {block} />
-      <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
-        <Stage scene={judged.data.rays} stretch="fitting" />
-      </div>
+      {#if it.watched}
+        <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
+          <Stage scene={judged.data.rays} stretch="fitting" />
+        </div>
+      {/if}
       <CompareBlocks blocks={sheet.blocks} current={block} />
       {#if tables.data}<NoteTables tables={tables.data.tables} />{/if}
       {#if tables.data?.tables.some((table) => table.title === 'Start from face and path')}
