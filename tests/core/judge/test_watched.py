@@ -1,6 +1,8 @@
 """What is laid can be read: every aid of the library is a note at a putt, counted and judged; pace has sizes and sides;
 a path noted by word is held against the one declared."""
 
+import math
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -85,6 +87,9 @@ def test_rings_and_the_tape_tell_short_past_and_the_goal_zone():
     rings, tape = lay("rings", {}), lay("roll_past", {})
     it = pace([{"aid:rings": one} for one in ("past", "past", "past_out", "short")], [rings], 0.35)
     assert (it.past, it.short, it.goal, it.of_goal) == (3, 1, 2, 3)
+    # Short of both rings: past the last one nothing is known but that.
+    it = pace([{"aid:rings": one} for one in ("short", "short_out", "short")], [rings], 0.35)
+    assert (it.nearest_m, it.farthest_m) == (0.3, math.inf)
     it = pace([{"aid:roll_past": one} for one in (0.2, 0.5, 1.0)], [tape], 0.35)
     assert (it.past, it.goal) == (3, 2)
 

@@ -26,8 +26,8 @@ class Pace:
     ----------
     putts : those whose finish was told
     holed, short, past : of these; the others finished level with the hole, beside it
-    nearest_m, farthest_m : how far from the hole along the line those on the commoner side finished, where sizes were
-        noted of at least one; None elsewhere
+    nearest_m, farthest_m : how far from the hole along the line those on the commoner side finished, by the ends of
+        their readings (infinite past the last ring), where sizes were noted of at least one; None elsewhere
     left, right : missed on that side, as far as it was told
     goal : holed or in the goal zone, of those whose place tells it; `of_goal` those
     call : whether they come up short or run past oftener than not
@@ -81,8 +81,8 @@ def pace(putts: Sequence[Notes], aids: Sequence[Aid], past_m: float) -> Pace | N
         holed=holed,
         short=short,
         past=past,
-        nearest_m=min((abs(it.anchor) for it in sizes), default=None),
-        farthest_m=max((abs(it.anchor) for it in sizes), default=None),
+        nearest_m=min((min(abs(it.low), abs(it.high)) for it in sizes), default=None),
+        farthest_m=max((max(abs(it.low), abs(it.high)) for it in sizes), default=None),
         left=sum(str(it.get("finish", "")).endswith("left") for *_, it in told),
         right=sum(str(it.get("finish", "")).endswith("right") for *_, it in told),
         goal=sum(sure),

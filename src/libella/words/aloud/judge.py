@@ -127,6 +127,8 @@ def _watched_aloud(it: Reading) -> None:
     for told in finishes:
         notes = [{"finish": end} | ({} if past is None else {"ran_past_m": past}) for end, past in told]
         it.say("judge", pace_words, pace(notes, (), 0.35), it.units)
+    ringed = pace([{"aid:rings": "short_out"}] * 3, [lay("rings", {})], 0.35)
+    it.say("judge", pace_words, ringed, it.units)
     it.say("judge", pace_words, None, it.units)
     unread = Interval(-math.inf, math.inf)
     for kind in ("putter_gate", "twin_rails", "elevated_string", "rings", "roll_past"):

@@ -1,5 +1,7 @@
 """Pace in words: counts and sizes first, then the goal zone."""
 
+import math
+
 from ...core.judge.pace import Pace
 from ...core.measure.units import Units, tape
 from ..shared.certainty import WORDS
@@ -34,7 +36,10 @@ def _finished(it: Pace, units: Units) -> str:
 def _range(it: Pace, units: Units) -> str:
     if it.nearest_m is None or it.farthest_m is None:
         return ""
-    near, far = tape(round(it.nearest_m, 2), units), tape(round(it.farthest_m, 2), units)
+    near = tape(round(it.nearest_m, 2), units)
+    if math.isinf(it.farthest_m):
+        return f": {near} and more"
+    far = tape(round(it.farthest_m, 2), units)
     return f": {near}" if near == far else f": {near} to {far}"
 
 
