@@ -21,7 +21,7 @@ from ...lessons.lesson.set_up_name import AS_USUAL
 from ...words.aim.links import CUES as CUE_NAMES
 from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
 from ...words.judge.comparison import QUESTIONS
-from ...words.start.run import set_down_turn_words
+from ...words.start.run import turn_words
 from ..base.compared import ComparedOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 
@@ -259,11 +259,11 @@ def _turns_out(it: AimTurns, units: InUnits) -> AimTurnsOut:
     return AimTurnsOut(
         id=row.id,
         question=row.question,
-        question_words=QUESTIONS["aim"][row.question],
+        question_words=QUESTIONS[row.of][row.question],
         names=list(it.names),
         series=[sheet.series.id for sheet in it.sheets],
         each=row.each,
         turn=it.turn_of,
-        turn_words=set_down_turn_words(it.turn, it.names),
+        turn_words=turn_words(it.turn, it.names, row.of),
         compared=ComparedOut.of(it.compared, units),
     )

@@ -1,5 +1,7 @@
 """What can be noted of a putt, as it is sent."""
 
+from collections.abc import Mapping
+
 from pydantic import BaseModel, Field
 
 from ...core.start.notes import Note, When
@@ -22,6 +24,10 @@ class NoteOut(BaseModel):
     high_word: str
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
     told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
+
+    @staticmethod
+    def every(notes: Mapping[str, Note]) -> "list[NoteOut]":
+        return [NoteOut.of(name, it) for name, it in notes.items()]
 
     @staticmethod
     def of(name: str, it: Note) -> "NoteOut":

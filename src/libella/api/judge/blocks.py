@@ -15,7 +15,6 @@ from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
-from ...core.start.watched import watched
 from ...lessons.desk import kept
 from ...lessons.judge import blocks as judged_blocks
 from ...lessons.judge.tables import block_tables
@@ -238,7 +237,7 @@ def _rung(it: Rung, station: Station, units: InUnits) -> RungOut:
 def _out(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: InUnits) -> BlockOut:
     station = blocks.station_of(sheet.block)
     readings = [_reading(it, station, units) for it in sheet.readings]
-    notes = [NoteOut.of(name, it) for name, it in watched(station.rig, station.aids).items()]
+    notes = NoteOut.every(blocks.notes_laid(station))
     return BlockOut(**dict(_line(sheet, judgement, said, units)), readings=readings, watched=notes)
 
 

@@ -115,7 +115,7 @@ def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
     return ComparisonOut(
         id=row.id,
         question=it.question,
-        question_words=QUESTIONS["start"][it.question],
+        question_words=QUESTIONS[row.of][it.question],
         order_words=ORDERS[row.order],
         each=row.each,
         run=row.run,
@@ -124,6 +124,6 @@ def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
         done=[sum(not reading.voided for reading in sheet.readings) for sheet in it.sheets],
         plan=[PlannedPutt(block_id=blocks[it.condition].id, nth=it.nth) for it in it.plan],
         turn=None if at is None else blocks[at].id,
-        turn_words=turn_words(it.turn, it.names),
+        turn_words=turn_words(it.turn, it.names, row.of),
         compared=ComparedOut.of(it.compared, units),
     )

@@ -209,7 +209,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         kit_check=kit_check(abouts),
         cautions=station.cautions,
         laser=station.has_laser,
-        watched=[NoteOut.of(name, it) for name, it in watched(station.rig, station.aids).items()],
+        watched=NoteOut.every(watched(station.rig, station.aids)),
         reads_start=station.rig.reads_start,
     )
 

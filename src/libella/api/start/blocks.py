@@ -91,7 +91,7 @@ class BlockKept(Kept):
 @router.get("/notes")
 def notes() -> list[NoteOut]:
     """What can be noted of a putt, in the order in which it happens."""
-    return [NoteOut.of(name, it) for name, it in NOTES.items()]
+    return NoteOut.every(NOTES)
 
 
 @router.put("/blocks/{id}")

@@ -85,7 +85,7 @@ class Putt:
     def start_deg(self) -> float:
         """The start line against the line from the ball to the hole's centre, right positive."""
         if self.target == "read" and self.read is not None:
-            return math.degrees(math.atan(self.read.offset_m / self.distance_m))
+            return self.read.start_deg(self.distance_m)
         return 0.0 if self.is_level else self.aim.start_deg
 
     @property
@@ -93,8 +93,7 @@ class Putt:
         """The read's start line and the computed one, against the line to the hole; None without a read."""
         if self.read is None:
             return None
-        read = math.degrees(math.atan(self.read.offset_m / self.distance_m))
-        return read, 0.0 if self.is_level else self.aim.start_deg
+        return self.read.start_deg(self.distance_m), 0.0 if self.is_level else self.aim.start_deg
 
     @property
     def started(self) -> Aim:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from ..measure.angle import angle_deg
 from ..measure.constants import BALL_M, HOLE_M
 from ..measure.limits import Bounds, OutOfLimits
 
@@ -37,6 +38,10 @@ class Read:
         edge = HOLE_M / 2
         off = {"centre": 0.0, "inside_edge": edge - BALL_M / 2, "edge": edge, "outside": edge + self.outside_m}
         return off[self.place] if self.side == "right" else -off[self.place]
+
+    def start_deg(self, distance_m: float) -> float:
+        """The start line it asks for against the line to the hole, degrees, right positive."""
+        return angle_deg(self.offset_m, distance_m)
 
 
 CENTRE: Final = Read()

@@ -10,7 +10,7 @@ from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.units import Units, tape
 from .aid import About, Aid, Raw, Solid, Zone, choice, dimension
-from .string_sight import StringSight, eyes_from_cover
+from .string_sight import TOUCHED, StringSight, eyes_from_cover
 
 _R = BALL_M / 2
 _STAKE_M = 0.01
@@ -50,12 +50,7 @@ class ElevatedString(Aid):
         "Eye height", low=0.8, high=2.0, default=1.5, step=0.01, hint="Of the sighting eye, over the ground."
     )
 
-    touched: ClassVar = {
-        "clear": "clear of it",
-        "back": "touched it going back",
-        "ball": "touched it at the ball",
-        "through": "touched it going through",
-    }
+    touched: ClassVar = TOUCHED
     about: ClassVar[About] = About(
         kind="elevated_string",
         name="String over the line",

@@ -7,6 +7,7 @@ from ..drawing.scene import Line, Shape, Tape, box
 from ..measure.units import Units, tape
 from .aid import About, Solid, dimension
 from .ground_line import GroundLine, line_about
+from .string_sight import TOUCHED
 
 _STAKE_M = 0.01
 
@@ -22,12 +23,7 @@ class RaisedString(GroundLine):
         "Near stake behind the ball", low=0.1, high=2.0, default=0.7, step=0.05, hint="Clear of the backstroke."
     )
 
-    touched: ClassVar = {
-        "clear": "clear of it",
-        "back": "touched it going back",
-        "ball": "touched it at the ball",
-        "through": "touched it going through",
-    }
+    touched: ClassVar = TOUCHED
     about: ClassVar[About] = line_about(
         "raised_string",
         "String over ball and hole",

@@ -15,6 +15,13 @@ from ..measure.units import Units, tape
 EYES = Bounds(-0.3, 0.3, "m")
 EYE_HEIGHT = Bounds(0.8, 2.0, "m")
 STRING_HEIGHT = Bounds(0.05, 0.6, "m")
+TOUCHED = {
+    "clear": "clear of it",
+    "back": "touched it going back",
+    "ball": "touched it at the ball",
+    "through": "touched it going through",
+}
+"""What a stroke may do to a string over the line, codes with their names."""
 _BALL_R = BALL_M / 2
 _LEAST_GAP_M = 0.3
 

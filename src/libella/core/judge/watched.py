@@ -10,7 +10,7 @@ from ..certainty.verdict import Verdict, weigh
 from ..estimate.shares import more_often
 from ..golfer.hand import Hand
 from ..instruments import lay
-from ..instruments.aid import Measures
+from ..instruments.aid import Aid, Measures
 from ..instruments.scale import Scale
 from ..start.notes import Notes
 from ..start.path import PathModel, PathName
@@ -68,7 +68,7 @@ def _table(name: str, kind: str, told: Sequence[str | float]) -> TableFacts:
     aid, options = lay(kind, {}), note_of(name).options
     times = Counter(told)
     rows = tuple(RowFacts(it, (Count(times[it]),), said=said) for it, said in options.items() if times[it])
-    sides = [_side(kind, it) for it in told]
+    sides = [_side(aid, it) for it in told]
     low, high = sides.count("low"), sides.count("high")
     if isinstance(aid, Scale):
         rows = tuple(
@@ -88,8 +88,7 @@ def _table(name: str, kind: str, told: Sequence[str | float]) -> TableFacts:
     )
 
 
-def _side(kind: str, value: str | float) -> Literal["low", "middle", "high"]:
-    aid = lay(kind, {})
+def _side(aid: Aid, value: str | float) -> Literal["low", "middle", "high"]:
     if isinstance(aid, Scale):
         half = aid.mark_m / 2
         return "low" if float(value) < -half else "high" if float(value) > half else "middle"

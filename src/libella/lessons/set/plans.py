@@ -173,7 +173,7 @@ def keep_station(desk: Desk, id: UUID, entry: StationEntry, laying: Laying) -> K
             for name, said in changed.items():
                 setattr(row, name, said)
         own, known = PROOF.read(row.proof), zero_here(desk, session, lesson_id, row.rig_kind)
-        if id not in used_stations(desk, session, lesson_id) and own.tool_deg != known.right_deg:
+        if own.tool_deg != known.right_deg and id not in used_stations(desk, session, lesson_id):
             row.proof = PROOF.keep(replace(own, tool_deg=known.right_deg, tool_doubt_deg=known.doubt_deg))
         if laying.current:
             lesson.plan_id = id

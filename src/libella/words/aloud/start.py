@@ -6,7 +6,7 @@ from ...core.start.ladder import rung
 from ...core.start.pauses import Nudge
 from ...core.start.turns import Plan, turn
 from ..start.ladder import rung_words
-from ..start.run import nudge_words, set_down_turn_words, turn_words
+from ..start.run import nudge_words, turn_words
 from ..start.sensors import zero_words
 from .reading import Reading
 from .samples import PUTTS, gate, rigs
@@ -15,8 +15,8 @@ from .samples import PUTTS, gate, rigs
 def start_aloud(it: Reading) -> None:
     plan = Plan(2, 4, "alternating", 2)
     for done in ((0, 0), (2, 0), (1, 2), (4, 3), (4, 4)):
-        it.say("start", turn_words, turn(plan, done), ("as usual", "wide base"))
-        it.say("start", set_down_turn_words, turn(plan, done), ("line", "near spot"))
+        it.say("start", turn_words, turn(plan, done), ("as usual", "wide base"), "start")
+        it.say("start", turn_words, turn(plan, done), ("line", "near spot"), "aim")
     for nudge in (Nudge("rest", 12), Nudge("feet", 15), Nudge("spot", 1), Nudge("spot", 12)):
         it.say("start", nudge_words, nudge)
     pegs, board = Station(PUTTS[0], gate(it.units)), Station(PUTTS[0], _board(it))

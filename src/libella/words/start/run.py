@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
 
+from ...core.judge.comparing import Of
 from ...core.start.path import PathName
 from ...core.start.pauses import Nudge
 from ...core.start.turns import Order, Turn
@@ -22,19 +23,18 @@ PATHS: Final[dict[PathName, str]] = {
 }
 
 
-def turn_words(it: Turn, names: Sequence[str]) -> str:
+_ALL_IN: Final[dict[Of, str]] = {
+    "start": "All putts of this comparison are in.",
+    "aim": "All set-downs of this comparison are in.",
+}
+_MORE: Final[dict[Of, str]] = {"start": "more_putt", "aim": "more_set_down"}
+
+
+def turn_words(it: Turn, names: Sequence[str], of: Of) -> str:
     """ "2 more putts: wide base, then as usual." """
     if it.condition is None:
-        return "All putts of this comparison are in."
-    left, name = counted(it.left, "more_putt"), names[it.condition]
-    return f"{left}: {name}, then it is done." if it.then is None else f"{left}: {name}, then {names[it.then]}."
-
-
-def set_down_turn_words(it: Turn, names: Sequence[str]) -> str:
-    """ "2 more set-downs: near spot, then line." """
-    if it.condition is None:
-        return "All set-downs of this comparison are in."
-    left, name = counted(it.left, "more_set_down"), names[it.condition]
+        return _ALL_IN[of]
+    left, name = counted(it.left, _MORE[of]), names[it.condition]
     return f"{left}: {name}, then it is done." if it.then is None else f"{left}: {name}, then {names[it.then]}."
 
 

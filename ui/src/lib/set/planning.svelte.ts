@@ -90,6 +90,11 @@ export class Planning {
       this.tab = 'beside'
     }
   }
+  /** Turn to the proof and begin it. */
+  prove(): void {
+    this.tab = 'proof'
+    this.proving = true
+  }
   /** Lean the posts of the string that is laid. */
   lean(lean_deg: number): void {
     const { plan } = this

@@ -140,10 +140,7 @@
           />
         </div>
         <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
-          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} take={(it) => planning.slope(it)} roll={() => {
-            planning.tab = 'proof'
-            planning.proving = true
-          }} />{/if}</Tabs.Content>
+          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} take={(it) => planning.slope(it)} roll={() => planning.prove()} />{/if}</Tabs.Content>
           <Tabs.Content value="rig">
             {#if planning.tab === 'rig'}<RigEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
           </Tabs.Content>
@@ -163,10 +160,7 @@
     <aside class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l" aria-label="What this rig can see">
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
       <div class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
-        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} lean={(it) => planning.lean(it)} again={() => preview.refetch()} prove={planning.tab === 'proof' ? null : () => {
-          planning.tab = 'proof'
-          planning.proving = true
-        }} />
+        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} lean={(it) => planning.lean(it)} again={() => preview.refetch()} prove={planning.tab === 'proof' ? null : () => planning.prove()} />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
