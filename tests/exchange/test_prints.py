@@ -198,3 +198,15 @@ def test_a_set_up_card_says_every_size_and_draws_to_the_scale_it_names():
     scale = 1 / float(re.search(r"1 : (\d+)", sheet.svg)[1])
     lengths = [abs(it["y2"] - it["y1"]) for it in elements(sheet.svg, "tape") if it["x1"] == it["x2"]]
     assert any(it == pytest.approx(240 * scale, rel=0.06) for it in lengths)
+
+
+@pytest.mark.parametrize(("hand", "side"), [("right", -1), ("left", 1)])
+def test_the_printed_path_is_as_wide_as_its_lane_and_bends_towards_the_golfer(hand, side):
+    lane = lay("path_template", {"head_m": 0.11, "gap_m": 0.01, "back_m": 0.3, "through_m": 0.3, "radius_m": 1.5})
+    drawn = template("path").draw(Station(Putt(2.5, 0.35, 10), lay("board", {}), aids=(lane,)), hand, "metric")
+    curves = [it.points for it in drawn.shapes if it.shape == "curve"]
+    at_ball = sorted(min(points, key=lambda it: abs(it[1]))[0] for points in curves)
+    assert at_ball[1] - at_ball[0] == pytest.approx(130.0)
+    for points in curves:
+        ends, middle = (points[0][0] + points[-1][0]) / 2, min(points, key=lambda it: abs(it[1]))[0]
+        assert (ends - middle) * side == pytest.approx(0.3**2 / 3 * 1000, rel=0.02)

@@ -65,7 +65,7 @@ def test_putts_without_a_time_keep_their_place_and_one_in_the_future_is_refused(
     sheet = sheet_of(["start", "when"], ["1", ""], ["2", ""], ["3", "2026-11-09 10:00"], ["4", "31/10/2026 09:30"])
     uses = ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "taken_at")
     rows, check = read(sheet, *uses)
-    assert [it.taken_at - GIVEN for it in rows[:2]] == [timedelta(seconds=1), timedelta(seconds=2)]
+    assert [it.taken_at - GIVEN for it in rows[:2]] == [timedelta(microseconds=1), timedelta(microseconds=2)]
     assert rows[2].taken_at == datetime(2026, 10, 31, 9, 30, tzinfo=UTC)
     assert [(it.line, it.column) for it in check.listed] == [(4, "When")] and "future" in check.listed[0].reason
     # Month first, the same cell is another day, or none.
@@ -186,3 +186,11 @@ def test_what_a_spreadsheet_would_take_for_a_formula_comes_back_as_it_was(said):
 @given(st.text("=+-@';,|\t a", max_size=12))
 def test_no_words_are_changed_by_a_spreadsheet_and_back(said):
     assert from_spreadsheet(for_spreadsheet(said)) == said
+
+
+def test_a_long_file_without_times_is_one_lesson_at_whatever_hour_it_is_given():
+    sheet = read_sheet(("start\n" + "0.5\n" * 3000).encode())
+    late = datetime(2026, 3, 1, 23, 59, 59, 999_000, tzinfo=UTC)
+    found = list(putts(sheet, ColumnMapping((ColumnUse(0, "start_deg", "deg", "right"),)), "G", "right", late))
+    assert {it.lesson for it in found} == {"2026-03-01"}
+    assert [it.taken_at for it in found] == sorted({it.taken_at for it in found}), "each has its place"

@@ -19,8 +19,8 @@ from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .base.jobs import Jobs, Task
 from .golfer import golfers
+from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
-from .judge import comparisons
 from .keep import cards, exports, imports, prints
 from .lesson import lessons
 from .pages import golfers as golfer_pages
@@ -46,6 +46,10 @@ ROUTERS = (
     blocks,
     judged_blocks,
     comparisons,
+    bands,
+    findings,
+    golfers_line,
+    two,
     pauses,
     sensors,
     aims,

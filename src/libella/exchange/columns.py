@@ -3,12 +3,14 @@
 import math
 import re
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Any, Final, Literal
 
+from ..core.instruments.no_rig import NO_RIG
 from ..core.measure.limits import OutOfLimits
 from ..core.start.notes import NOTES
+from ..core.start.stroke import MEASURES
 from ..lessons.desk.stored import Stored
 from ..lessons.set.stations import StationEntry
 from .sheet import Sheet
@@ -50,6 +52,9 @@ TARGETS: Final[dict[str, Target]] = {
     "strike_up_mm": Target("Strike, low to high", "length", ("high", "low")),
     "backswing_s": Target("Backswing", "time"),
     "downswing_s": Target("Downswing", "time"),
+    "rotation_deg": Target("Face rotation", "angle", ("right", "left")),
+    "sensor_consistency": Target("Sensor’s consistency", "number"),
+    "ran_past_m": Target("Short or past the hole by", "length", ("past", "short")),
     "back_m": Target("Backstroke, how far", "length"),
     "through_m": Target("Follow-through, how far", "length"),
     "u_deg": Target("Stated uncertainty", "angle"),
@@ -68,7 +73,11 @@ TARGETS: Final[dict[str, Target]] = {
     "voided": Target("Does not count", "flag"),
     "void_reason": Target("Why it does not count", "text"),
 }
+STARTS: Final = ("start_deg", "start_offset", "start_low_deg", "start_high_deg")
+"""Columns that tell where a ball started; a file may have none, and tell other things of its putts."""
 _WORDS: Final = (
+    (r"\brotation\b", "rotation_deg"),
+    (r"\bconsistency\b", "sensor_consistency"),
     (r"\bface\b.*\b(address|aim|set.?up)\b|\baim\b", "face_address_deg"),
     (r"\bface\b", "face_impact_deg"),
     (r"\bpath\b", "path_deg"),
@@ -145,7 +154,8 @@ def columns_of(sheet: Sheet) -> list[Column]:
 
 
 def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
-    """`OutOfLimits` where a mapping can't be used: a column that is not there, two that tell the same, no start."""
+    """`OutOfLimits` where a mapping can't be used: a column that is not there, two that tell the same, nothing that
+    is of a putt."""
     told: list[str] = []
     for it in mapping.columns:
         if not it.target:
@@ -164,8 +174,8 @@ def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
         if it.target in told:
             raise OutOfLimits(name, "column_twice", label=target.label)
         told.append(it.target)
-    if not {"start_deg", "start_offset", "start_low_deg", "start_high_deg"} & set(told):
-        raise OutOfLimits("columns", "no_start_column")
+    if not {it for it in told if it in STARTS or it in NOTES or it in MEASURES} - {"u_deg"}:
+        raise OutOfLimits("columns", "no_putt_column")
     for name in ("distance_m", "past_m", "green_speed_ft", "rig_at_m", "u_deg"):
         if not math.isfinite(getattr(mapping, name)):
             raise OutOfLimits(name, "no_number")
@@ -226,3 +236,12 @@ def reader_station(
         distance_m, past_m, green_speed_ft, "rim_assisted", "start_reader", sizes, falls_forward_percent=forward,
         falls_right_percent=right,
     )  # fmt: skip
+
+
+@lru_cache(maxsize=2048)
+def unwatched_station(
+    distance_m: float, past_m: float, green_speed_ft: float, forward: float, right: float, rig_at_m: float
+) -> StationEntry:
+    """The station of a putt whose start nothing watched."""
+    putt = reader_station(distance_m, past_m, green_speed_ft, forward, right, rig_at_m, 0.2)
+    return replace(putt, rig_kind=NO_RIG, rig_sizes_m={})

@@ -33,7 +33,7 @@ class Column:
 
 
 def _options(it: Note) -> str:
-    return f": {', '.join(it.options)}" if it.options else ", right positive" if it.low_word else ""
+    return f": {', '.join(it.options)}" if it.options else f", {it.high_word} positive" if it.low_word else ""
 
 
 DICTIONARY: Final[tuple[Column, ...]] = (

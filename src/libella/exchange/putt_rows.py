@@ -10,7 +10,8 @@ from functools import lru_cache
 from typing import Final
 
 from ..core.golfer.hand import Hand
-from ..core.instruments.start_reader import READ
+from ..core.instruments.degree_reader import READ
+from ..core.instruments.no_rig import NOT_WATCHED
 from ..core.measure.angle import angle_deg
 from ..core.measure.limits import OutOfLimits
 from ..core.start.notes import NOTES
@@ -19,7 +20,7 @@ from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.file_work import BadRow, Found
 from ..lessons.keep.imports import MOST_BLOCKS, PuttRow, too_many_blocks
 from ..words.refusals import refusal_words
-from .columns import TARGETS, UNITS, ColumnMapping, Kind, option_code, reader_station
+from .columns import STARTS, TARGETS, UNITS, ColumnMapping, Kind, option_code, reader_station, unwatched_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
 
@@ -131,20 +132,25 @@ class _Reader:
         taken_at = self._when()
         condition = self._text("condition") or mapping.condition
         guided, voided = self._flag("guided"), self._flag("voided")
+        raw, notes = self._start(sizes[-1]), self._notes()
+        if raw is None and not notes:
+            where = "Start" if self._at.keys() & set(STARTS) else "Row"
+            raise _Bad(where, "tells nothing of a putt: neither its start, nor what was noted of it or measured")
         return PuttRow(
-            lesson=self._text("lesson_id") or f"{taken_at:%Y-%m-%d}",
-            block=(self._text("block_id") or condition, str(guided), *_said(sizes)),
+            lesson=self._text("lesson_id") or f"{taken_at if self._text('taken_at') else self._given_at:%Y-%m-%d}",
+            block=(self._text("block_id") or condition, str(guided), str(raw is None), *_said(sizes)),
             taken_at=taken_at,
             condition=condition[:80],
             guided=guided,
-            station=entry,
-            raw=self._start(sizes[-1]),
-            notes=self._notes(),
+            station=unwatched_station(*sizes) if raw is None else entry,
+            raw=dict(NOT_WATCHED) if raw is None else raw,
+            notes=notes,
             voided=voided,
             void_reason=(self._text("void_reason")[:80] or "as in the file") if voided else None,
         )
 
-    def _start(self, rig_at_m: float) -> dict[str, float | str]:
+    def _start(self, rig_at_m: float) -> dict[str, float | str] | None:
+        """The reading of the start; None where the row tells none."""
         if self._limits:
             found = {
                 key: _under_90(value)
@@ -155,7 +161,7 @@ class _Reader:
             if low.positive == "left":
                 found = {("high_deg" if key == "low_deg" else "low_deg"): value for key, value in found.items()}
             if not found:
-                raise _Bad("Start", "neither limit of the start is given")
+                return None
             if found.get("low_deg", -math.inf) > found.get("high_deg", math.inf):
                 raise _Bad("Start", "the lower limit lies above the upper one")
             return dict(found)
@@ -163,7 +169,7 @@ class _Reader:
             return {"read_deg": self._within("start_deg", start)}
         if (offset := self._maybe("start_offset")) is not None:
             return {"read_deg": self._within("start_offset", angle_deg(offset, rig_at_m))}
-        raise _Bad("Start", "the start is empty")
+        return None
 
     def _within(self, name: str, start: float) -> float:
         if not READ.low <= start <= READ.high:
@@ -244,8 +250,9 @@ class _Reader:
     def _when(self) -> datetime:
         said = self._text("taken_at")
         if not said:
-            # Without a time of its own a putt keeps its place in the file.
-            return self._given_at + timedelta(seconds=self._n)
+            # Without a time of its own a putt keeps its place in the file. Steps as small as are kept: a long file
+            # given in the evening must not run on into the next day, and another lesson.
+            return self._given_at + timedelta(microseconds=self._n)
         found = _moment(said, self._mapping.day_first)
         if found is None:
             raise _Bad("When", f"{said[:30]!r} is no date and time")

@@ -9,6 +9,7 @@ from ..core.golfer.level import LEVELS
 from ..core.measure.limits import Bounds, OutOfLimits
 from ..core.measure.units import Units
 from .aim import refusals as aim
+from .judge import refusals as judge
 from .keep import refusals as keep
 from .see import refusals as see
 from .set import refusals as set_
@@ -19,7 +20,14 @@ from .start import refusals as start
 from .vocabulary import ENTRIES
 
 REFUSALS: Final[dict[str, Template]] = (
-    shared.REFUSALS | set_.REFUSALS | stand.REFUSALS | see.REFUSALS | aim.REFUSALS | start.REFUSALS | keep.REFUSALS
+    shared.REFUSALS
+    | set_.REFUSALS
+    | stand.REFUSALS
+    | see.REFUSALS
+    | aim.REFUSALS
+    | start.REFUSALS
+    | judge.REFUSALS
+    | keep.REFUSALS
 )
 CONFLICTS: Final[dict[str, Template]] = (
     shared.CONFLICTS
@@ -28,6 +36,7 @@ CONFLICTS: Final[dict[str, Template]] = (
     | see.CONFLICTS
     | aim.CONFLICTS
     | start.CONFLICTS
+    | judge.CONFLICTS
     | keep.CONFLICTS
 )
 _LABELS: Final[dict[str, str]] = (
@@ -37,6 +46,7 @@ _LABELS: Final[dict[str, str]] = (
     | set_.LABELS
     | see.LABELS
     | start.LABELS
+    | judge.LABELS
 )
 TITLES: Final[dict[str, str]] = {
     "conflict": "It does not fit what stands here",
@@ -47,6 +57,7 @@ TITLES: Final[dict[str, str]] = {
 """What each sort of conflict is called."""
 
 THINGS: Final[dict[str, str]] = {
+    "change": "There is no such change here.",
     "answer": "There is no such answer here.",
     "block": "There is no such block here.",
     "card": "There is no such card here.",

@@ -15,15 +15,16 @@ from ..core.green.capture import DISTANCE, GREEN_SPEED, PAST
 from ..core.green.read import OUTSIDE
 from ..core.green.slope import DRIFTED, FALLS, ROLLED, SLOPE_DOUBT
 from ..core.green.usual import WEIGHT
+from ..core.instruments.light_strip import TURNS
 from ..core.instruments.string_sight import EYES, STRING_HEIGHT
 from ..core.judge.chain import K
+from ..core.judge.disturbed import DISTURBANCES
 from ..core.measure.limits import Bounds
 from ..core.see.eyes import FALLS as MIRROR_FALLS
 from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN
 from ..core.see.method import AWAY, BESIDE
 from ..core.see.method import SEEN as BESIDE_SEEN
 from ..core.see.position import MOVED
-from ..core.see.side_look import TURNS
 from ..core.set.objections import BACKSTROKE
 from ..core.set.proof import AT, DOUBT, OFFSET
 from ..core.set.station import ACROSS
@@ -35,6 +36,7 @@ from ..core.start.pauses import MINUTES, SPOT_PUTTS
 from ..core.start.turns import EACH, RUN
 from .aim.links import CUES, LINKS
 from .judge.comparison import QUESTIONS
+from .judge.judgement import DISTURBED
 from .start.run import ORDERS, PATHS
 
 
@@ -149,11 +151,14 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "distances": "Several distances",
         "transfer": "With the aid, without, other side",
     },
+    "disturbance": {it: DISTURBED[it] for it in DISTURBANCES},
+    "score": {"1": "1", "2": "2", "3": "3", "4": "4", "5": "5"},
     "measures": {
         "start": "Where the ball starts",
         "face": "Where the face aims",
         "eyes": "Where the eyes are",
         "body": "Body lines",
+        "handle": "How the handle leans",
         "path": "The head’s path",
         "strike": "Where it is struck",
         "pace": "Pace",

@@ -114,6 +114,33 @@ def test_bad_rows_are_listed_and_nothing_is_taken_until_agreed(coach):
     assert give(coach, golfer, "when,start\n2026-03-01 10:00,0.5\n")["remembered"]
 
 
+def test_rows_without_a_start_are_putts_all_the_same(coach):
+    golfer = coach.golfer()
+    text = "when,finish,face,consistency (%)\n2026-03-01 10:00,short left,0.5,81\n"
+    text += "2026-03-01 10:01,holed,,\n2026-03-01,,,\n"
+    given = give(coach, golfer, text)
+    assert [it["guess"]["target"] for it in given["columns"]] == [
+        "taken_at", "finish", "face_impact_deg", "sensor_consistency",
+    ]  # fmt: skip
+    it = read(coach, given)
+    assert (it["good"], [row["line"] for row in it["bad_rows"]]) == (2, [4])
+    take(coach, given["id"], skip_bad=True)
+    [lesson] = coach.get(f"/golfers/{golfer['id']}/lessons")["items"]
+    [block] = coach.get(f"/lessons/{lesson['lesson']['id']}")["blocks"]
+    assert block["rig_kind"] == "no_rig" and block["putts"] == 2
+    assert block["readings"][0]["notes"] == {"finish": "short_left", "face_impact_deg": 0.5, "sensor_consistency": 81.0}
+    # Of a file that tells starts, the rows without one are blocks beside the others.
+    mixed = give(coach, golfer, "when,start,finish\n2026-03-02 10:00,0.5,holed\n2026-03-02 10:01,,short\n")
+    assert read(coach, mixed)["good"] == 2
+    take(coach, mixed["id"])
+    kinds = [it["rig_kind"] for it in coach.get(f"/lessons/{_newest(coach, golfer)}")["blocks"]]
+    assert sorted(kinds) == ["no_rig", "start_reader"]
+
+
+def _newest(coach, golfer):
+    return coach.get(f"/golfers/{golfer['id']}/lessons")["items"][0]["lesson"]["id"]
+
+
 def test_the_same_file_given_again_is_known_and_a_mapping_is_remembered(coach):
     golfer, text = coach.golfer(), "a;b\n1,5;left\n0,5;right\n"
     given = give(coach, golfer, text)
@@ -183,7 +210,7 @@ def test_open_and_in_to_out_follow_the_golfers_hand(hand, right):
 @pytest.mark.parametrize(
     ("cell", "reason"),
     [("=2", "formula"), ("@x", "formula"), ("1,5", "decimal comma"), ("abc", "no number"), ("3 mm", "no unit"),
-     ("45", "beyond"), ("", "empty")],
+     ("45", "beyond"), ("", "tells nothing")],
 )  # fmt: skip
 def test_a_cell_that_can_not_be_read_says_why(cell, reason):
     _, check = rows(f'x,y\n"{cell}",1\n', use(0, "start_deg"))

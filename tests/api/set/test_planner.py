@@ -181,7 +181,7 @@ def test_every_instrument_can_be_tried_and_says_what_each_reading_stands_for(cli
 
 def test_prints_come_as_pdf_and_svg_and_say_how_many_sheets(client):
     names = [it["name"] for it in client.get("/api/prints").json()]
-    assert names[0] == "station" and len(names) == 6
+    assert names[0] == "station" and len(names) == 7
     for name in names:
         pdf = client.post(f"/api/prints/{name}", json=PLAN | {"aids": [STRING]})
         assert pdf.status_code == 200 and pdf.content.startswith(b"%PDF") and int(pdf.headers["x-sheets"]) >= 1

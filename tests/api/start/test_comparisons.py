@@ -116,3 +116,21 @@ def test_a_block_without_a_hole_has_none_drawn_and_asks_for_no_finish(coach):
     assert "hole" not in roles and "hole" in {it.get("role") for it in coach.judged(with_hole["id"])["rays"]["shapes"]}
     bad = coach.put(f"/blocks/{uuid6.uuid7()}", 422, **body, path_model="arc", ball_ahead_m=0.5)
     assert bad["errors"][0]["field"] == "ball_ahead_m"
+
+
+def test_how_it_rolls_is_compared_by_shares_and_needs_no_rig(coach):
+    lesson = coach.lesson()
+    station = coach.station(lesson["id"], "no_rig")
+    id = str(uuid6.uuid7())
+    conditions = [{"name": name, "station_id": station["id"]} for name in ("level", "ahead")]
+    body = {"lesson_id": lesson["id"], "conditions": conditions, "each": 8, "run": 2, "question": "roll"}
+    made = coach.put(f"/comparisons/{id}", **body, started_at=now())
+    assert all("roll" in it["asks"] for it in made["blocks"]), "what the question is about is noted"
+    rolls = {0: ["clean"] * 2 + ["skid"] * 6, 1: ["clean"] * 8}
+    while (turn := (it := coach.get(f"/comparisons/{id}"))["turn"]) is not None:
+        arm = [one["id"] for one in it["blocks"]].index(turn)
+        coach.putt(turn, {"start": "not_watched"}, notes={"roll": rolls[arm].pop()})
+    found = it["compared"]
+    assert [(one["times"], one["of"]) for one in found["shares"]] == [(2, 8), (8, 8)]
+    [pair] = found["pairs"]
+    assert pair["word"] == "clear" and "more often" in found["headline"] and found["vials"] == []

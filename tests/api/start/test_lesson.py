@@ -342,3 +342,22 @@ def test_a_gate_is_made_as_strict_as_wanted(client):
     refused = client.post("/api/stations/tune", json=body | {"limit_deg": 0.01})
     assert refused.status_code == 422 and "can't be had here" in refused.json()["detail"]
     assert client.post("/api/stations/tune", json=body | {"rig_kind": "board", "limit_deg": 1}).status_code == 422
+
+
+def test_the_next_golfer_putts_at_the_same_station_in_a_lesson_of_their_own(coach):
+    block = coach.block(planned=8, asks=["felt"], guided=True, condition="line up")
+    coach.putt(block["id"], {"offset_m": 0.02}, notes={"felt": "left"})
+    other = coach.golfer("Next Golfer", hand="left")
+    body = {"from_block_id": block["id"], "golfer_id": other["id"], "started_at": now()}
+    id = str(uuid6.uuid7())
+    theirs = coach.put(f"/turns/{id}", **body)
+    assert theirs["lesson_id"] != block["lesson_id"] and coach.put(f"/turns/{id}", **body) == theirs
+    same = ("condition", "guided", "planned", "asks", "hole")
+    assert [theirs[it] for it in same] == [block[it] for it in same]
+    sheet = coach.get(f"/lessons/{theirs['lesson_id']}")
+    assert sheet["golfer"]["id"] == other["id"] and sheet["stations"][0]["proved"], "the line was not moved"
+    assert sheet["blocks"][0]["readings"] == []
+    # Back again: into the lesson that stands open, on a plan of its own.
+    again = coach.put(f"/turns/{uuid6.uuid7()}", **body | {"from_block_id": theirs["id"]})
+    assert again["lesson_id"] == theirs["lesson_id"]
+    coach.put(f"/turns/{uuid6.uuid7()}", 404, **body | {"golfer_id": str(uuid6.uuid7())})

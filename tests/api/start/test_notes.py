@@ -40,3 +40,33 @@ def test_what_can_be_noted_is_listed_in_the_order_of_the_putt(coach):
     notes = coach.get("/notes")
     assert notes[0]["note"] == "felt" and notes[0]["when"] == "before"
     assert {it["when"] for it in notes[1:]} == {"after"}
+
+
+def test_what_disturbed_a_block_and_how_it_felt_is_kept_and_judged_with(coach):
+    block = coach.block(planned=5)
+    for _ in range(5):
+        coach.putt(block["id"], {"offset_m": 0.02})
+    before = coach.judged(block["id"])["judgement"]
+    body = {"disturbances": ["wind", "rough"], "comfort": 4, "trust": 2}
+    kept = coach.put(f"/blocks/{block['id']}/circumstances", **body)
+    assert kept["disturbances"] == ["rough", "wind"] and (kept["comfort"], kept["trust"]) == (4, 2)
+    judged = coach.judged(block["id"])
+    after = judged["judgement"]
+    assert after["verdict"]["probability"] < before["verdict"]["probability"] and "wind" in after["doubt"]
+    assert judged["block"]["trust"] == 2
+    for field, bad in (("disturbances", {"disturbances": ["moon"]}), ("trust", {"trust": 6})):
+        refused = coach.put(f"/blocks/{block['id']}/circumstances", 422, **bad)
+        assert refused["errors"][0]["field"] == field and refused["errors"][0]["limit"]
+
+
+def test_the_golfers_own_read_and_feet_are_told_beside_the_coachs(coach):
+    lesson = coach.lesson()
+    says = {"read": {"place": "edge", "side": "left"}, "falls_forward_percent": None, "falls_right_percent": 2.0}
+    station = coach.station(lesson["id"], "board", falls_right_percent=1.0, golfer_says=says)
+    assert station["golfer_says"] == says | {"read": {"place": "edge", "side": "left", "outside_m": 0.0}}
+    plain = {it: station[it] for it in ("distance_m", "past_m", "green_speed_ft", "falls_right_percent", "rig_kind")}
+    shown = coach.client.post("/api/stations/preview", json=plain | {"golfer_says": says}).json()
+    said = " ".join(shown["breaks"])
+    assert "golfer’s read, the left edge, is" in said and "by foot: 2.0 % to the right" in said
+    bad = coach.client.post("/api/stations/preview", json=plain | {"golfer_says": {"falls_right_percent": 40}})
+    assert bad.status_code == 422 and bad.json()["errors"][0]["field"] == "golfer_says.falls_right_percent"

@@ -232,6 +232,20 @@ def test_a_start_board_records_by_itself_unless_what_was_felt_comes_first(coach)
     assert coach.judged(ruler["id"])["block"]["putts"] == 0
 
 
+def test_strokes_without_a_start_are_putts_where_nothing_watches_it(coach):
+    lesson = coach.lesson()
+    _, head = paired(coach, lesson)
+    block = coach.block("no_rig", planned=3, lesson=lesson, asks=["face_impact_deg", "rotation_deg"])
+    tell(coach, head, stroke("half", face_impact_deg=0.4))
+    assert coach.judged(block["id"])["block"]["putts"] == 0, "what is asked was not all told"
+    tell(coach, head, *(stroke(f"p{n}", face_impact_deg=0.4, rotation_deg=12.0) for n in range(4)))
+    judged = coach.judged(block["id"])
+    assert judged["block"]["putts"] == 3 and judged["block"]["readings"][0]["words"] == "putted"
+    asked = coach.block("no_rig", lesson=lesson, asks=["finish"])
+    tell(coach, head, stroke("q", face_impact_deg=0.4))
+    assert coach.judged(asked["id"])["block"]["putts"] == 0
+
+
 def test_the_chain_is_told_from_a_sensors_strokes(coach):
     lesson = coach.lesson()
     block = coach.block(lesson=lesson, planned=12)

@@ -360,6 +360,7 @@ anywhere = {
 @example(0.3553018, 0.129022, 8.0936, 8.0457, -10.0756, 0.2, None, "rim_assisted")
 @example(0.475073, 2.82221, 15.1589, -6.25178, -5.5047, 0.2, None, "rim_assisted")
 @example(3.0, 0.3, 10.0, 0.0, 12.0, 0.5, None, "rim_assisted")
+@example(10.0, 0.9375, 8.25, 5.25, 7.5, 0.0, None, "rim_assisted")
 @given(*anywhere.values())
 def test_any_putt_that_can_be_entered_is_told_or_refused(distance, past, stimp, forward, right, doubt, read, capture):
     """Never a crash, a number that is none, or a pace that could not be entered."""

@@ -24,7 +24,8 @@ HANDBOOK = {
     "ground_laser", "chalk_line", "ground_string", "narrow_rail", "peg_gate", "ball_gate", "bridge_gate", "putter_gate",
     "twin_rails", "curved_rail", "putter_laser", "face_mirror", "square_reference", "rod_beside", "ball_box", "t_mark",
     "elevated_string", "ground_mirror", "plumb", "shoulder_rod", "foot_rods", "rings", "roll_past", "board",
-    "raised_string",
+    "raised_string", "path_template", "grip_rod", "strip_bar", "strip_slot", "rod_station", "stroke_sensor", "camera",
+    "bridge_row", "rail_square",
 }  # fmt: skip
 
 
@@ -82,6 +83,43 @@ def test_a_mirror_steeper_than_ten_percent_is_refused():
     with pytest.raises(OutOfLimits) as refused:
         GroundMirror(falls_in_percent=11)
     assert refused.value.field == "falls_in_percent" and refused.value.unit == "%"
+
+
+def test_a_ball_box_lies_beside_the_ball_and_not_across_its_way():
+    [box] = lay("ball_box", {}).solids()
+    assert box.y1 > 0.06 and box.x1 < 0 < box.x2
+
+
+def test_every_opening_of_a_bridge_and_every_pillar_is_read_and_missing_ones_are_not():
+    sizes = {"distance_m": 1.0, "middle_m": 0.06, "left_1_m": 0.1, "right_1_m": 0.0, "left_2_m": 0.08, "pillar_m": 0.02}
+    row = lay("bridge_row", sizes)
+    zones = {str(it.raw["bridge"]): it.interval for it in row.zones()}
+    assert [it for it in zones if it.startswith("through")] == ["through_left_2", "through_left_1", "through_middle"]
+    assert sum(it.startswith("touched") for it in zones) == 4
+    half = math.degrees(math.atan((0.06 - BALL_M) / 2))
+    assert (zones["through_middle"].low, zones["through_middle"].high) == pytest.approx((-half, half))
+    # Through the left opening: from its inner pillar's far side less half a ball.
+    inner = math.degrees(math.atan(0.03 + 0.02 + BALL_M / 2))
+    assert zones["through_left_1"].high == pytest.approx(-inner)
+    with pytest.raises(OutOfLimits) as refused:
+        lay("bridge_row", sizes | {"left_1_m": 0.0})
+    assert refused.value.field == "left_2_m"
+    with pytest.raises(OutOfLimits):
+        lay("bridge_row", sizes | {"left_1_m": 0.03})
+
+
+@pytest.mark.parametrize(("kind", "inside"), [("strip_bar", "dark_near"), ("strip_slot", "dark_far")])
+def test_the_two_strips_tell_the_same_eye_by_opposite_edges(kind, inside):
+    strip = lay(kind, {})
+    assert strip.interval({"strip": inside}).low == pytest.approx(strip.turns_m * 1000)
+    lower = lay(kind, {"over_m": 0.04})
+    assert lower.turns_m > strip.turns_m
+
+
+def test_a_strip_that_is_dark_from_over_it_is_refused():
+    with pytest.raises(OutOfLimits) as refused:
+        lay("strip_bar", {"wide_m": 0.02, "light_m": 0.03})
+    assert refused.value.field == "light_m"
 
 
 @given(st.floats(-0.12, 0.12), st.floats(1.2, 1.7), st.floats(0.12, 0.4), st.floats(-8, 8))

@@ -36,8 +36,9 @@ def values(note):
 def test_every_aid_that_is_laid_can_be_noted_and_is_judged(kind):
     aid = lay(kind, {})
     notes = watched(NO_RIG, [aid])
-    if aid.about.measures == "eyes" and not aid.touched:
-        # An eye is marked in See, never putt by putt.
+    if not aid.about.noted and not aid.touched:
+        # An eye is marked in See, never putt by putt; a linked sensor sends what it reads.
+        assert aid.about.measures == "eyes" or kind == "stroke_sensor"
         assert notes == {}
         return
     name = PREFIX + kind
@@ -117,7 +118,7 @@ def test_with_no_rig_nothing_is_said_of_the_start():
 
 def test_notes_of_scales_take_what_stands_on_their_own_ruler():
     for kind, it in instruments().items():
-        if issubclass(it, Scale) and not issubclass(it, Rig) and it.about.measures != "eyes":
+        if issubclass(it, Scale) and not issubclass(it, Rig) and it.about.noted and not it.touched:
             note = note_of(PREFIX + kind)
             assert note.bounds.high == lay(kind, {}).half_width_m
     assert "ran_past_m" in NOTES
@@ -134,3 +135,23 @@ def test_a_miss_against_the_read_is_told_from_one_against_the_computed_line():
     said = judgement_words(on_it, station, Occasion("right"), "metric").read
     assert said.startswith("Against the read") and "it is the read that lies" in said
     assert judgement_words(on_it, level, Occasion("right"), "metric").read == ""
+
+
+@pytest.mark.parametrize(
+    ("kind", "path", "touch", "side"),
+    [
+        ("twin_rails", "straight", "inside_back", "in_to_out"),
+        ("twin_rails", "straight", "inside_through", "out_to_in"),
+        ("curved_rail", "arc", "touched_through", "in_to_out"),
+        ("path_template", "arc", "outside_back", "out_to_in"),
+        ("twin_rails", "straight", "clean", "as_declared"),
+    ],
+)
+def test_rails_laid_for_the_path_meant_tell_it(kind, path, touch, side):
+    putts = [(OPEN, {f"aid:{kind}": touch})] * 4
+    [table] = path_tables(putts, PathModel(path), "left")
+    assert [it.of for it in table.rows] == [side]
+
+
+def test_rails_of_another_shape_say_nothing_of_the_path_meant():
+    assert path_tables([(OPEN, {"aid:twin_rails": "inside_back"})] * 4, PathModel("arc"), "right") == []

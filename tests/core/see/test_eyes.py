@@ -7,10 +7,11 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from libella.core.instruments.light_strip import turns_dark_m
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.eyes import ZONES, EyeMark, EyeTake, eye_place, eye_vial, mirror_scene, reading_error_m
-from libella.core.see.side_look import StringLook, StripLook, turns_dark_m
+from libella.core.see.side_look import StringLook, StripLook
 from libella.words.see.eyes import eye_words
 
 from ..estimate.reference import cases

@@ -89,9 +89,9 @@ def test_a_laser_with_a_mirror_is_warned_of_with_its_reason():
 
 
 def test_two_things_in_the_same_place_are_named():
-    both = Station(PUTT, lay("board", {"distance_m": 0.5}), aids=(lay("square_reference", {}), lay("ball_box", {})))
-    assert "Square reference and ball box beside the ball are in the same place" in said(both)
-    apart = Station(PUTT, GATE, aids=(lay("ball_box", {"ahead_m": 0.3}),))
+    both = Station(PUTT, lay("board", {"distance_m": 0.5}), aids=(lay("square_reference", {}), lay("rail_square", {})))
+    assert "Square reference and rail with a square at its end are in the same place" in said(both)
+    apart = Station(PUTT, GATE, aids=(lay("ball_box", {}),))
     assert "same place" not in said(apart)
 
 

@@ -40,6 +40,7 @@ def test_a_putter_gate_and_a_ball_gate_are_both_in_one_putts_entry_by_touch(page
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 2}")
     shot(page, "two-gates-tablet")
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).tap()
+    page.get_by_role("link", name="One block").tap()
     expect(page.get_by_role("heading", name="Putter gate of pegs")).to_be_visible()
     expect(page.get_by_text("0 to the toe, 6 to the heel of 6 putts: to the heel, clear.")).to_be_visible()
     # The peg touched is where it was struck: the start by strike is told from it.
@@ -51,6 +52,7 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
     choose_rig(page, "No start rig")
     page.get_by_text("Also note").click()
     page.get_by_role("button", name="Short or past by").click()
+    page.locator("[data-under]").click()
     page.get_by_label("Putts to the verdict", exact=True).fill("4")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Start block").click()

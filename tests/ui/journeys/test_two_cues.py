@@ -36,6 +36,7 @@ def test_two_cues_are_compared_in_turns_by_their_aim_and_one_list_names_the_set_
     shot(page, "two-cues")
     # The name typed here is offered in every other step.
     step(page, "Set")
+    page.locator("[data-under]").click()
     expect(page.get_by_role("radio", name="grip down")).to_be_visible()
     step(page, "See")
     page.get_by_role("radio", name="Where the eyes are").click()

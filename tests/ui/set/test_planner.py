@@ -202,7 +202,7 @@ def test_the_station_sheet_and_a_template_are_saved_in_true_size(page: Page, tmp
 def test_a_reading_of_any_aid_can_be_tried_by_tap_and_by_key(page: Page):
     page.goto("/aids")
     page.get_by_role("radio", name="Path of the head").click()
-    expect(page.locator("[data-aid]")).to_have_count(2)
+    expect(page.locator("[data-aid]")).to_have_count(3)
     page.get_by_role("button", name="Try a reading, Twin guide rails").click()
     said = page.locator("[data-meaning]")
     page.get_by_role("dialog").locator("[data-zone='touched inside, going through']").tap()

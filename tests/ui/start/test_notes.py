@@ -54,6 +54,7 @@ def test_the_notes_are_told_beside_the_verdict(page: Page):
     expect(page.locator("[data-count]")).to_contain_text("Putt 4")
     expect(page.locator("[data-link='saved']")).to_be_visible()
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).click()
+    page.get_by_role("link", name="One block").click()
     expect(page.locator("[data-table='Holed, by the start']")).to_contain_text(
         "3 of 3 that surely started in the window missed"
     )

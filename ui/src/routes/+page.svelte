@@ -6,6 +6,7 @@
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import LineNow from '$lib/judge/LineNow.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { clock, day } from '$lib/base/dates'
   import { named } from '$lib/data/vocabulary.svelte'
@@ -90,7 +91,7 @@
               <a class="truncate text-lg font-bold hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a>
               <span class="shrink-0 text-faded">{[golfer.hand === 'left' ? 'left-handed' : '', last ? day(last.started_at) : ''].filter(Boolean).join(' · ')}</span>
             </p>
-            {#if last}<VialLine block={last.block} where={false} />{:else}<p class="text-faded">No putts yet.</p>{/if}
+            {#if last}<LineNow golferId={golfer.id} block={last.block} />{:else}<p class="text-faded">No putts yet.</p>{/if}
           </div>
           <button class="button" onclick={() => start(golfer)} aria-label="Start lesson with {golfer.name}">Start lesson</button>
         </li>

@@ -12,7 +12,7 @@ from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.estimate import Summary
 from ...core.instruments import instruments, usual_sizes
-from ...core.judge.comparing import Question
+from ...core.judge.comparing import AboutStart, Question
 from ...core.start.turns import Order
 from ...lessons.aim import aims, turns
 from ...lessons.aim.aims import AimEntry
@@ -163,7 +163,7 @@ class TurnsIn(Entry):
     sizes: dict[Words40, float] = Field(default_factory=dict, max_length=20)
     order: Order = "alternating"
     run: int = Field(default=2, description="set-downs before the way changes, 1 to 10")
-    question: Question = "line"
+    question: AboutStart = "line"
     station_id: UUID | None = None
     started_at: Moment
 

@@ -1,10 +1,11 @@
 """Conditions compared, as they are sent: of starts and of aims alike."""
 
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
 from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
 from ...core.estimate.comparison import Comparison
+from ...core.estimate.shares import Share
 from ...core.judge.comparing import Compared
 from ...core.measure.units import Units
 from ...words.judge.comparison import compared_words
@@ -17,7 +18,7 @@ class PairOut(BaseModel):
     name: str
     word: Word | None
     headline: str
-    comparison: Comparison
+    comparison: Comparison | None = Field(description="null where what was noted is compared")
 
 
 class ComparedOut(BaseModel):
@@ -28,6 +29,7 @@ class ComparedOut(BaseModel):
     pairs: list[PairOut]
     table: Table | None
     note: str
+    shares: tuple[Share, ...] = Field(description="of each condition, where the question is of what was noted")
 
     @staticmethod
     def of(it: Compared, units: Units) -> "ComparedOut":
@@ -39,4 +41,6 @@ class ComparedOut(BaseModel):
             for pair, words in zip(it.pairs, said.pairs, strict=True)
         ]
         table = None if it.table is None else table_words(it.table, units)
-        return ComparedOut(headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note)
+        return ComparedOut(
+            headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note, shares=it.shares
+        )

@@ -70,6 +70,12 @@ def _last(desk: Desk, lesson: KeptLesson, block: BlockSheet, who: KeptGolfer, un
     return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
 
 
+@router.get("/golfers-seen-last")
+def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
+    """The golfers of the newest lessons, for whoever putts next."""
+    return [golfer_out(it) for it in golfers.seen_last(desk, q)]
+
+
 @router.get("/golfers/{id}/lessons")
 def lessons_of(
     desk: AtDesk, id: UUID, after: str | None = Query(None, description="page mark"), units: InUnits = "metric"

@@ -8,8 +8,9 @@ from pydantic import BaseModel, Field
 
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
+from ...core.instruments.light_strip import USUAL_TURNS_M, Device, Strip
 from ...core.see.eyes import ZONES, EyeMark, EyePlace, EyeTake, School, Way
-from ...core.see.side_look import Covers, Device, SideWay, StringLook, Strip, StripLook
+from ...core.see.side_look import Covers, SideWay, StringLook, StripLook
 from ...lessons.lesson.set_up_name import AS_USUAL
 from ...lessons.see import eyes
 from ...lessons.see.eyes import LookSizes, SightingEye, Taken, look_of
@@ -77,7 +78,7 @@ class StripLookIn(Entry):
     way: Literal["strip"] = "strip"
     device: Device = Field(description="a bar over it, or a slot: the two read oppositely")
     seen: Strip
-    turns_m: float = Field(default=0.015, description="how far beside the line it turns dark; 1 to 100 mm")
+    turns_m: float = Field(default=USUAL_TURNS_M, description="how far beside the line it turns dark; 1 to 100 mm")
     set_up: ShortWords = AS_USUAL
     station_id: UUID | None = None
     taken_at: Moment

@@ -8,7 +8,7 @@ from pydantic import BaseModel, Field
 from ...core.drawing.scene import Scene
 from ...core.green.capture import Capture
 from ...core.green.putt import Putt, Target
-from ...core.green.read import Place, Read, Side
+from ...core.green.read import GolferSays, Place, Read, Side
 from ...core.green.slope import LevelReading, Slope, TrialRoll, fall_line, rolled_slope
 from ...core.measure.limits import OutOfLimits
 from ...words.set.green import slope_words
@@ -56,6 +56,21 @@ class ReadIn(Entry):
             return Read(**self.model_dump())
         except OutOfLimits as fault:
             raise fault.at(f"read.{fault.field}") from None
+
+
+class GolferSaysIn(Entry):
+    """What the golfer makes of the green: a read, and the slope as felt by foot."""
+
+    read: ReadIn | None = None
+    falls_forward_percent: float | None = Field(default=None, description="downhill to the hole positive")
+    falls_right_percent: float | None = Field(default=None, description="falling to the right positive")
+
+    def says(self) -> GolferSays:
+        try:
+            read = self.read.read() if self.read else None
+            return GolferSays(read, self.falls_forward_percent, self.falls_right_percent)
+        except OutOfLimits as fault:
+            raise fault.at(f"golfer_says.{fault.field}") from None
 
 
 class PuttIn(Entry):

@@ -11,7 +11,7 @@ from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.green.capture import Capture
 from ...core.green.putt import Target
-from ...core.green.read import Read
+from ...core.green.read import GolferSays, Read
 from ...core.instruments import Measures, Rig, Sight, usual_sizes
 from ...core.instruments.elevated_string import ElevatedString
 from ...core.instruments.rig import Fit
@@ -37,7 +37,7 @@ from ...words.set.station import change_words, proposal_words, station_words
 from ...words.set.string import fit_words, lean_words
 from ..base.notes import NoteOut
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, Words40
-from .green import PuttIn
+from .green import GolferSaysIn, PuttIn
 from .instruments import EntryPicture, entry_picture
 
 router = APIRouter(prefix="/stations", tags=["stations"])
@@ -63,6 +63,7 @@ class LaidIn(PuttIn):
     across_m: float = Field(default=0, description="the rig's middle right of the start line, on purpose")
     backstroke_m: float | None = Field(default=None, description="how far the head goes back; null: as usual")
     aids: list[AidIn] = Field(default_factory=list[AidIn], max_length=20)
+    golfer_says: GolferSaysIn = Field(default_factory=GolferSaysIn)
 
     def entry(self, units: Units = "metric") -> StationEntry:
         """As told; in feet a ruler of which nothing was said has marks in inches."""
@@ -70,6 +71,7 @@ class LaidIn(PuttIn):
             "rig_sizes_m": usual_sizes(self.rig_kind, self.rig_sizes_m, units),
             "proof": NOT_PROVED,
             "read": self.read and self.read.read(),
+            "golfer_says": self.golfer_says.says(),
             "aids": tuple(AidEntry(it.kind, usual_sizes(it.kind, it.sizes, units)) for it in self.aids),
         }
         plain = {it.name: getattr(self, it.name) for it in fields(StationEntry) if it.name not in taken}
@@ -86,6 +88,9 @@ class PlannedIn(LaidIn):
 class PreviewIn(PlannedIn):
     lesson_id: UUID | None = Field(default=None, description="whose eyes, as measured in it, a string is held against")
     level: Level = "club"
+    expected_deg: float | None = Field(
+        default=None, ge=0.2, le=6, description="spread expected of this golfer; null: the level's"
+    )
 
 
 class TuneIn(LaidIn):
@@ -119,6 +124,7 @@ class LaidOut(BaseModel):
     across_m: float
     backstroke_m: float | None
     aids: tuple[AidEntry, ...]
+    golfer_says: GolferSays
     words: str
 
     @staticmethod
@@ -195,7 +201,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         proved=station.proof.is_proved,
         window_left_deg=window.left_deg,
         window_right_deg=window.right_deg,
-        sight=RigSightOut.of(station.sight(bag.spreads(desk)[plan.level], units), units),
+        sight=RigSightOut.of(station.sight(plan.expected_deg or bag.spreads(desk)[plan.level], units), units),
         remedies=tuple(change_words(it, units) for it in station.remedies),
         objections=tuple(objection_words(it, units) for it in station.objections(plan.hand)),
         string=_string(desk, station, plan.lesson_id, units),

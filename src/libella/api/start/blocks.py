@@ -9,6 +9,7 @@ from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
 from ...lessons.desk.desk import Desk
 from ...lessons.start import blocks
+from ...lessons.start.next_golfer import next_golfer
 from ..base.notes import NoteOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
 from ..set.instruments import EntryPicture, entry_picture
@@ -33,8 +34,24 @@ class RungIn(Entry):
     started_at: Moment
 
 
+class NextIn(Entry):
+    """Whose turn it is at a station, and the block that was putted there."""
+
+    from_block_id: UUID
+    golfer_id: UUID
+    started_at: Moment
+
+
 class ShareIn(Entry):
     k: float | None = Field(description="share of the face in the start, 0.5 to 1; null lets the putts tell it")
+
+
+class CircumstancesIn(Entry):
+    """What lay on a whole block alike."""
+
+    disturbances: list[Words40] = Field(default_factory=list[str], max_length=20, examples=[["wind"]])
+    comfort: int | None = Field(default=None, description="how comfortable it was, 1 to 5; null: not said")
+    trust: int | None = Field(default=None, description="how far the golfer trusts it, 1 to 5; null: not said")
 
 
 class PlanIn(Entry):
@@ -84,6 +101,9 @@ class BlockKept(Kept):
     k: float | None
     comparison_id: UUID | None
     turn: int | None
+    disturbances: list[str]
+    comfort: int | None
+    trust: int | None
     judged_again_at: datetime | None = Field(description="when a proof given after its putts had them judged again")
     started_at: datetime
 
@@ -112,10 +132,27 @@ def step(desk: AtDesk, request: Request, id: UUID7, entry: RungIn) -> BlockKept:
     return BlockKept.model_validate(row)
 
 
+@router.put("/turns/{id}")
+def next_one(desk: AtDesk, request: Request, id: UUID7, entry: NextIn) -> BlockKept:
+    """The next golfer at the same station: a block of this id in a lesson of theirs, as the one before was."""
+    row = next_golfer(desk, id, entry.from_block_id, entry.golfer_id, entry.started_at)
+    request.app.state.live.tell(row.lesson_id, "block")
+    return BlockKept.model_validate(row)
+
+
 @router.put("/blocks/{id}/share-of-face")
 def set_k(desk: AtDesk, id: UUID, entry: ShareIn) -> BlockKept:
     """Set the share of the face in the start, or let the putts tell it."""
     return BlockKept.model_validate(blocks.set_k(desk, id, entry.k))
+
+
+@router.put("/blocks/{id}/circumstances")
+def note_circumstances(desk: AtDesk, request: Request, id: UUID, entry: CircumstancesIn) -> BlockKept:
+    """Note what disturbed a block, and how it felt: what disturbed it is judged with."""
+    told = blocks.Circumstances(tuple(entry.disturbances), entry.comfort, entry.trust)
+    row = blocks.note_circumstances(desk, id, told)
+    request.app.state.live.tell(row.lesson_id, "block")
+    return BlockKept.model_validate(row)
 
 
 @router.put("/blocks/{id}/plan")

@@ -24,6 +24,7 @@ MATTERS: Final[dict[str, Matter]] = {
     "gain": _PUTTS,
     "growth": _PUTTS,
     "difference": _PUTTS,
+    "share": Matter(10.0, 10.0, "putts in a hundred"),
     "looks_straight": Matter(0.5, 0.5, "deg"),
     "body_line": Matter(1.0, 1.0, "deg"),
     "eyes_outside_zone": Matter(5.0, 5.0, "mm"),

@@ -1,9 +1,61 @@
-"""Which of two things happens oftener, from how often each was seen."""
+"""Shares of putts: which of two things happens oftener, and how far two shares lie apart."""
 
+from dataclasses import dataclass
+from typing import Final
+
+import numpy as np
 from scipy.special import betainc
+from scipy.stats import beta
+
+from ..certainty.estimate import Estimate
+
+_GRID = 201
 
 
 def more_often(one: int, other: int) -> tuple[float, float]:
     """Chances that the first, and that the other, is the commoner (uniform prior on the share of the first)."""
     other_more = float(betainc(one + 1, other + 1, 0.5))
     return 1 - other_more, other_more
+
+
+@dataclass(frozen=True, slots=True)
+class Share:
+    """How often something happened, of how many."""
+
+    times: int
+    of: int
+
+
+NONE_TOLD: Final = Share(0, 0)
+
+
+@dataclass(frozen=True, slots=True)
+class Apart:
+    """How much larger the second of two shares is, in a hundred, with its 90 % interval; the chances that it is larger,
+    or smaller, by enough to matter, and that the difference is too small to mend."""
+
+    gain: Estimate
+    more: float
+    less: float
+    small: float
+
+
+def apart(first: Share, second: Share, matters_from: float, nothing_under: float) -> Apart:
+    """Two shares compared, each with a uniform prior; what matters in a hundred."""
+    at = (np.arange(_GRID) + 0.5) / _GRID
+    masses = [beta.pdf(at, it.times + 1, it.of - it.times + 1) for it in (first, second)]
+    a, b = (it / it.sum() for it in masses)
+    # On a grid of equal steps the difference of two shares is a sum along diagonals.
+    mass = np.convolve(b, a[::-1])
+    by = (np.arange(mass.size) - (_GRID - 1)) / _GRID * 100
+    below = np.cumsum(mass)
+
+    def quantile(share: float) -> float:
+        return float(by[min(int(np.searchsorted(below, share)), by.size - 1)])
+
+    return Apart(
+        gain=Estimate(quantile(0.5), quantile(0.05), quantile(0.95)),
+        more=float(mass[by > matters_from].sum()),
+        less=float(mass[by < -matters_from].sum()),
+        small=float(mass[np.abs(by) <= nothing_under].sum()),
+    )

@@ -44,4 +44,29 @@ class Read:
         return angle_deg(self.offset_m, distance_m)
 
 
+FELT: Final = Bounds(-10.0, 10.0, "%")
+
+
+@dataclass(frozen=True, slots=True)
+class GolferSays:
+    """What the golfer makes of the green, kept beside the coach's read: nothing is computed with it.
+
+    Parameters
+    ----------
+    read : where the golfer would start it
+    falls_forward_percent, falls_right_percent : the slope as felt by foot, downhill to the hole and falling to the
+        right positive; None where it was not said
+    """
+
+    read: Read | None = None
+    falls_forward_percent: float | None = None
+    falls_right_percent: float | None = None
+
+    def __post_init__(self) -> None:
+        for name in ("falls_forward_percent", "falls_right_percent"):
+            if (told := getattr(self, name)) is not None:
+                FELT.check(name, name, told)
+
+
+SAYS_NOTHING: Final = GolferSays()
 CENTRE: Final = Read()

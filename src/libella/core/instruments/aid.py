@@ -46,7 +46,7 @@ def dimension(
     return field(default=default, metadata=told)
 
 
-Measures = Literal["start", "face", "eyes", "body", "path", "strike", "pace"]
+Measures = Literal["start", "face", "eyes", "body", "handle", "path", "strike", "pace"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,6 +69,7 @@ QUANTITIES: dict[Measures, Quantity] = {
     "face": Quantity("Face aim", "deg", "left", "right"),
     "eyes": Quantity("Eye position", "mm", "outside", "inside", sided=True),
     "body": Quantity("Body lines", "deg", "left", "right"),
+    "handle": Quantity("Lean of the handle", "deg", "back", "ahead"),
     "path": Quantity("Path of the head", "mm", "outside", "inside", sided=True),
     "strike": Quantity("Strike on the face", "mm", "to the toe", "to the heel", sided=True),
     "pace": Quantity("Pace past the hole", "m", "short", "past"),
@@ -100,6 +101,8 @@ class About:
     """What is found by sliding along its marks, said to whoever can't see them; of one that slides only."""
     strict: bool = False
     """It lets a band of angles through, which can be set (`Rig.tuned`)."""
+    noted: bool = True
+    """Whether it is read at every putt; one that is read before the putt, or sends what it reads, is not asked of."""
     laser: bool = False
     """A laser is on while it is used: its cautions are to be read once a lesson."""
     mirror: bool = False
@@ -168,7 +171,10 @@ class Aid(ABC):
 
     about: ClassVar[About]
     touched: ClassVar[Mapping[str, str]] = {}
-    """What a stroke may do to it, codes with their names, where that is what is noted of it at a putt."""
+    """What a stroke may do to it, codes with their names, where that is what is noted of it at a putt; "clear" where
+    it did nothing."""
+    asked: ClassVar[str] = "What touched it?"
+    """The question that these answer."""
 
     def __post_init__(self) -> None:
         for it in self.dimensions():

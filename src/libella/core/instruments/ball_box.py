@@ -1,4 +1,4 @@
-"""A box of balls laid square across the line ahead of the ball: the face is judged against its edge."""
+"""A box of balls beside the ball, its long edge along the line: the face is judged at right angles to it."""
 
 from dataclasses import dataclass
 from typing import ClassVar
@@ -8,16 +8,18 @@ from ..measure.units import Units, tape
 from .aid import About, Solid, dimension
 from .by_eye import ByEye
 
+_WIDE_M = 0.045
+
 
 @dataclass(frozen=True)
 class BallBox(ByEye):
-    """A box of balls laid square across the line ahead of the ball: the face is judged against its edge."""
+    """Beyond the toe, where it stays clear of the stroke: no edge lies across the putt's way."""
 
     long_m: float = dimension(
         "Box length", low=0.08, high=0.3, default=0.135, step=0.005, hint="Of the edge you compare with."
     )
-    ahead_m: float = dimension(
-        "Box ahead of the ball", low=0.03, high=0.4, default=0.06, step=0.01, hint="From the ball's centre to its edge."
+    beside_m: float = dimension(
+        "Box from the line", low=0.03, high=0.4, default=0.12, step=0.01, hint="From the ball's centre to its edge."
     )
 
     about: ClassVar[About] = About(
@@ -31,24 +33,24 @@ class BallBox(ByEye):
         cannot="Less than the eye sees. With a square edge in view the golfer squares to it.",
         read="Set the putter down without a stroke; look from above the ball, one eye shut; say what you see.",
         mistakes=(
-            "The box not square to the line: tape both its corners to the line.",
-            "Left in the way of the putt: take it off before the stroke.",
+            "The box not along the line: tape both its corners to the line.",
+            "So near that the toe meets it in the stroke.",
         ),
-        cautions=("Take it off the line before the putt, and out of the way when you leave.",),
+        cautions=("Take it off the green when you leave: it trips people.",),
         parts=(("ball_box", 1),),
     )
 
     def _reference_from_behind(self) -> tuple[Shape, ...]:
-        half, at = self.long_m * 500, self.ahead_m * 1000
-        return (box(-half, -at - 40, half, -at, "post"),)
+        half, at = self.long_m * 500, self.beside_m * 1000
+        return (box(at, -half, at + _WIDE_M * 1000, half, "post"),)
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
-        half, at = self.long_m * 500, self.ahead_m * 1000
+        half, at = self.long_m * 500, self.beside_m * 1000
         return (
-            box(at, -half, at + 45, half, "board"),
-            Tape(0, 0, at, 0, tape(self.ahead_m, units), -1, "ahead_m"),
+            box(-half, at, half, at + _WIDE_M * 1000, "board"),
+            Tape(half, 0, half, at, tape(self.beside_m, units), 1, "beside_m"),
         )
 
     def solids(self) -> tuple[Solid, ...]:
-        half, at = self.long_m / 2, self.ahead_m
-        return (Solid("box", at, at + 0.045, -half, half, 0.045, of="ahead_m"),)
+        half, at = self.long_m / 2, self.beside_m
+        return (Solid("box", -half, half, at, at + _WIDE_M, 0.045, of="beside_m"),)

@@ -3,6 +3,7 @@
 import math
 from abc import abstractmethod
 from dataclasses import dataclass
+from typing import ClassVar
 
 from ..drawing.scene import Circle, Scene, Shape, box
 from ..measure.constants import BALL_M
@@ -10,11 +11,11 @@ from ..measure.interval import Interval
 from ..measure.units import Units
 from .aid import Aid, Raw, Zone, choice, dimension
 
-# Name, from and to in turns that can just be seen, words.
+# Name, from and to in turns that can just be seen, words; those of the middle are the instrument's own.
 _SEEN = {
     "clearly_left": (-math.inf, -3.0, "clearly left"),
     "little_left": (-3.0, -1.0, "a little left"),
-    "square": (-1.0, 1.0, "square"),
+    "square": (-1.0, 1.0, ""),
     "little_right": (1.0, 3.0, "a little right"),
     "clearly_right": (3.0, math.inf, "clearly right"),
 }
@@ -30,19 +31,22 @@ class ByEye(Aid):
         hint="Try it: turn the putter a known bit and look.",
     )  # fmt: skip
 
+    _read_key: ClassVar[str] = "face"
+    _straight: ClassVar[str] = "square"
+
     def interval(self, raw: Raw) -> Interval:
-        low, high, _ = _SEEN[choice(raw, "face", tuple(_SEEN))]
+        low, high, _ = _SEEN[choice(raw, self._read_key, tuple(_SEEN))]
         return Interval(low * self.seen_deg, high * self.seen_deg)
 
     def words(self, raw: Raw, units: Units = "metric") -> str:
-        return _SEEN[str(raw["face"])][2]
+        return _SEEN[str(raw[self._read_key])][2] or self._straight
 
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
         return tuple(
             Zone(
-                said,
-                {"face": name},
-                self.interval({"face": name}),
+                said or self._straight,
+                {self._read_key: name},
+                self.interval({self._read_key: name}),
                 str(n + 1),
                 ((n - 2.5) * _WIDE_MM, (n - 1.5) * _WIDE_MM),
             )

@@ -6,24 +6,13 @@ from typing import ClassVar
 from ..drawing.scene import Circle, Curve, Scene, Shape, Tape, box
 from ..measure.constants import BALL_M
 from ..measure.units import Units, tape
-from .aid import About, Solid, dimension
-from .guide_rail import GuideRail
-
-_STEPS = 24
+from .aid import About, Solid
+from .arc import Arc
 
 
 @dataclass(frozen=True)
-class CurvedRail(GuideRail):
+class CurvedRail(Arc):
     """Touched: the head went outside its arc by the gap or more. Gap opened to twice itself or more: inside."""
-
-    radius_m: float = dimension(
-        "Radius of the arc",
-        low=0.5,
-        high=8.0,
-        default=2.0,
-        step=0.1,
-        hint="Of the rail; a straighter stroke, a larger one.",
-    )
 
     _seen: ClassVar = {
         "touched_back": (-1, "back", "touched outside, going back"),
@@ -55,15 +44,10 @@ class CurvedRail(GuideRail):
     def _far_y_m(self) -> float:
         return self.head_m / 2 + self.gap_m
 
-    def _arc(self) -> tuple[tuple[float, float], ...]:
-        span = self.back_m + self.through_m
-        along = [-self.back_m + span * n / _STEPS for n in range(_STEPS + 1)]
-        return tuple((x * 1000, (self._far_y_m - x * x / (2 * self.radius_m)) * 1000) for x in along)
-
     def picture(self, units: Units = "metric") -> Scene:
         head, edge = self.head_m * 500, self._far_y_m * 1000
         shapes: tuple[Shape, ...] = (
-            Curve(self._arc(), "path"),
+            Curve(self.arc_mm(self._far_y_m), "path"),
             box(-12, -head, 12, head, "post"),
             Circle(12 + BALL_M * 500, 0, BALL_M * 500, "ball"),
             Tape(0, head, 0, edge, tape(self.gap_m, units), 2),
@@ -74,8 +58,11 @@ class CurvedRail(GuideRail):
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
         head, edge = self.head_m * 500, self._far_y_m * 1000
-        return (Curve(self._arc(), "path"), Tape(0, head, 0, edge, tape(self.gap_m, units), -1, "gap_m"))
+        return (
+            Curve(self.arc_mm(self._far_y_m), "path"),
+            Tape(0, head, 0, edge, tape(self.gap_m, units), -1, "gap_m"),
+        )
 
     def solids(self) -> tuple[Solid, ...]:
-        ends = (min(y for _, y in self._arc()) / 1000, self._far_y_m + 0.01)
+        ends = (min(y for _, y in self.arc_mm(self._far_y_m)) / 1000, self._far_y_m + 0.01)
         return (Solid("curved rail", -self.back_m, self.through_m, *ends, 0.02, of="back_m"),)

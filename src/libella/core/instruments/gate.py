@@ -21,7 +21,7 @@ _CROSSINGS = {
     "touched_right": "touched the right post",
     "outside_right": "outside the right post",
 }
-_NARROWEST_M, _WIDEST_M = 0.0437, 0.3
+NARROWEST_M, WIDEST_M = 0.0437, 0.3
 NEAREST_M, FARTHEST_M = 0.1, 3.0
 AT_HINT = "From the ball's centre to the line through the posts' centres."
 
@@ -36,6 +36,20 @@ def width_for_limit(limit_deg: float, distance_m: float) -> float:
     return BALL_M + 2 * distance_m * math.tan(math.radians(limit_deg))
 
 
+def opening_remedies(
+    name: str, inside_width_m: float, distance_m: float, spread_deg: float, putt: Putt
+) -> tuple[Remedy, ...]:
+    """What would make an opening as strict as the spread expected: another width, or another place."""
+    remedies: list[Remedy] = []
+    width = round(width_for_limit(spread_deg, distance_m), 3)
+    if NARROWEST_M <= width <= WIDEST_M:
+        remedies.append(Remedy(name, width, "gate_wide"))
+    away = round((inside_width_m - BALL_M) / 2 / math.tan(math.radians(spread_deg)), 2)
+    if NEAREST_M <= away <= min(FARTHEST_M, putt.distance_m - 0.1):
+        remedies.append(Remedy("distance_m", away, "gate_at"))
+    return tuple(remedies)
+
+
 @dataclass(frozen=True)
 class Gate(Rig):
     """First post touched decides, even when the ball then goes outside."""
@@ -45,7 +59,7 @@ class Gate(Rig):
         hint=AT_HINT,
     )  # fmt: skip
     inside_width_m: float = dimension(
-        "Inside width", low=_NARROWEST_M, high=_WIDEST_M, default=0.06, step=0.001,
+        "Inside width", low=NARROWEST_M, high=WIDEST_M, default=0.06, step=0.001,
         hint="Between the inner faces; more than a ball.",
     )  # fmt: skip
 
@@ -103,15 +117,7 @@ class Gate(Rig):
         return replace(self, inside_width_m=round(width_for_limit(limit_deg, self.distance_m), 4))
 
     def _remedies(self, spread_deg: float, putt: Putt) -> tuple[Remedy, ...]:
-        remedies: list[Remedy] = []
-        width = round(width_for_limit(spread_deg, self.distance_m), 3)
-        if _NARROWEST_M <= width <= _WIDEST_M:
-            remedies.append(Remedy("inside_width_m", width, "gate_wide"))
-        away = (self.inside_width_m - BALL_M) / 2 / math.tan(math.radians(spread_deg))
-        away = round(away, 2)
-        if NEAREST_M <= away <= min(FARTHEST_M, putt.distance_m - 0.1):
-            remedies.append(Remedy("distance_m", away, "gate_at"))
-        return tuple(remedies)
+        return opening_remedies("inside_width_m", self.inside_width_m, self.distance_m, spread_deg, putt)
 
     def picture(self, units: Units = "metric") -> Scene:
         edges = self._zone_edges_mm()

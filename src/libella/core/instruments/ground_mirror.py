@@ -40,6 +40,7 @@ class GroundMirror(Scale):
         entry="slide",
         slides="Where the eyes show in the mirror",
         guides=True,
+        noted=False,
         mirror=True,
         tells="How far inside or outside the line an eye is, closely once the mirror is level.",
         cannot="Head tilt. Anything within the error of its level: "

@@ -2,7 +2,7 @@
 
 import math
 from dataclasses import dataclass
-from typing import ClassVar
+from typing import ClassVar, Final
 
 from ..drawing.scene import Circle, Line, Scene, Shape
 from ..green.putt import Putt
@@ -16,6 +16,12 @@ _AT_M = 0.5
 """Where a rig would stand: what is not known of the line is told there."""
 
 
+NO_RIG: Final = "no_rig"
+"""Its kind."""
+NOT_WATCHED: Final[Raw] = {"start": "not_watched"}
+"""The one reading there is."""
+
+
 @dataclass(frozen=True)
 class NoRig(Rig):
     """Every putt is a reading that says nothing of its start."""
@@ -23,7 +29,7 @@ class NoRig(Rig):
     reads_start: ClassVar[bool] = False
 
     about: ClassVar[About] = About(
-        kind="no_rig",
+        kind=NO_RIG,
         name="No start rig",
         said="no start rig",
         measures="start",
@@ -45,8 +51,7 @@ class NoRig(Rig):
         return Interval(-math.inf, math.inf)
 
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
-        raw = {"start": "not_watched"}
-        return (Zone("putted", raw, self.interval(raw), "1", (-100.0, 100.0)),)
+        return (Zone("putted", NOT_WATCHED, self.interval(NOT_WATCHED), "1", (-100.0, 100.0)),)
 
     def words(self, raw: Raw, units: Units = "metric") -> str:
         return "putted"

@@ -28,6 +28,7 @@ class Plumb(Scale):
         entry="slide",
         slides="Where the weight hangs",
         guides=False,
+        noted=False,
         tells="Where an eye is, straight down, whatever the ground does.",
         cannot="Less than about the width of a pencil: it swings, and the golfer moves to see it.",
         read="Hold the line at the eye, let the weight come to rest, read where it stands across the line.",

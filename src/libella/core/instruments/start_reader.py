@@ -4,23 +4,20 @@ import math
 from dataclasses import dataclass, replace
 from typing import ClassVar
 
-from ..drawing.scene import Label, Line, Scene, Shape, Tape, box
+from ..drawing.scene import Shape, Tape, box
 from ..green.putt import Putt
 from ..measure.interval import Interval
-from ..measure.limits import Bounds, OutOfLimits
+from ..measure.limits import OutOfLimits
 from ..measure.units import Units, tape
-from .aid import About, Raw, Solid, Zone, between, choice, dimension
+from .aid import About, Raw, Solid, between, dimension
+from .degree_reader import DegreeReader, degrees
 from .rig import Rig, Sight
 
-READ: Bounds = Bounds(-30.0, 30.0, "deg")
-_STEP_DEG = 0.1
-_STEPS = 50
-_MM_PER_STEP = 4.0
 _COARSE_SHARE = 1 / 3
 
 
 @dataclass(frozen=True)
-class StartReader(Rig):
+class StartReader(DegreeReader, Rig):
     """Normal with the stated standard uncertainty (handbook 3, device).
 
     Raw reading: `read_deg`, as the device said it (a density); `start_deg`, as the coach read it off to a tenth;
@@ -30,10 +27,7 @@ class StartReader(Rig):
     distance_m: float = dimension(
         "Read by", low=0.05, high=3.0, default=0.3, step=0.05, hint="How far the ball has rolled when it is read."
     )
-    u_deg: float = dimension(
-        "Stated uncertainty", low=0.02, high=3.0, default=0.2, step=0.05, unit="deg",
-        hint="One standard uncertainty, as its maker or its own check says.",
-    )  # fmt: skip
+    _read_key: ClassVar[str] = "start_deg"
 
     about: ClassVar[About] = About(
         kind="start_reader",
@@ -63,58 +57,21 @@ class StartReader(Rig):
         return self.distance_m
 
     def interval(self, raw: Raw) -> Interval:
-        if "beyond" in raw:
-            limit = (_STEPS + 0.5) * _STEP_DEG
-            left = choice(raw, "beyond", ("left", "right")) == "left"
-            return Interval(-math.inf, -limit) if left else Interval(limit, math.inf)
         if "read_deg" in raw:
-            read = _number(raw, "read_deg", {"read_deg"})
+            read = degrees(raw, "read_deg", {"read_deg"})
             return Interval(read, read)
-        if "start_deg" in raw:
-            read = _number(raw, "start_deg", {"start_deg"})
-            return Interval(read - _STEP_DEG / 2, read + _STEP_DEG / 2)
-        low = _number(raw, "low_deg", {"low_deg", "high_deg"}) if "low_deg" in raw else -math.inf
-        high = _number(raw, "high_deg", {"low_deg", "high_deg"}) if "high_deg" in raw else math.inf
-        if not raw or low > high:
-            raise OutOfLimits("raw", "no_degrees" if not raw else "limits_other_way_round", "deg", name=self.about.name)
+        if not raw.keys() & {"low_deg", "high_deg"}:
+            return super().interval(raw)
+        low = degrees(raw, "low_deg", {"low_deg", "high_deg"}) if "low_deg" in raw else -math.inf
+        high = degrees(raw, "high_deg", {"low_deg", "high_deg"}) if "high_deg" in raw else math.inf
+        if low > high:
+            raise OutOfLimits("raw", "limits_other_way_round", "deg", name=self.about.name)
         return Interval(low, high)
 
-    def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
-        def at(n: int) -> Zone:
-            raw: Raw = {"start_deg": round(n * _STEP_DEG, 1)}
-            middle = n * _MM_PER_STEP
-            span = (middle - _MM_PER_STEP / 2, middle + _MM_PER_STEP / 2)
-            return Zone(self.words(raw, units), raw, self.interval(raw), None if n else "0", span)
-
-        def off(side: str) -> Zone:
-            raw: Raw = {"beyond": side}
-            near, far = (_STEPS + 0.5) * _MM_PER_STEP, (_STEPS + 9) * _MM_PER_STEP
-            span, key = ((-far, -near), "[") if side == "left" else ((near, far), "]")
-            return Zone(self.words(raw, units), raw, self.interval(raw), key, span)
-
-        return (off("left"), *(at(n) for n in range(-_STEPS, _STEPS + 1)), off("right"))
-
     def words(self, raw: Raw, units: Units = "metric") -> str:
-        if "beyond" in raw:
-            return f"off the {raw['beyond']} end"
-        if "low_deg" in raw or "high_deg" in raw:
+        if raw.keys() & {"low_deg", "high_deg"}:
             return between(self.interval(raw), self.about.quantity, units)
-        read = float(raw.get("read_deg", raw.get("start_deg", 0.0)))
-        said = f"{abs(read):.1f}°"
-        return "on the line" if said == "0.0°" else f"{said} {'right' if read > 0 else 'left'}"
-
-    def picture(self, units: Units = "metric") -> Scene:
-        end, tall = (_STEPS + 0.5) * _MM_PER_STEP, 70.0
-        shapes: list[Shape] = [box(-end, -tall, end, 0, "board")]
-        for n in range(-_STEPS, _STEPS + 1):
-            x, long = n * _MM_PER_STEP, n % 10 == 0
-            shapes.append(Line(x, -tall, x, -tall * (0.45 if long else 0.75), "mark"))
-            if long:
-                shapes.append(Label(x, -tall * 0.12, f"{abs(n) // 10}" if n else "0"))
-        shapes += [Label(end, -tall * 1.07, "°", "end"), Line(0, -tall * 1.25, 0, -tall, "line")]
-        wide = (_STEPS + 9) * _MM_PER_STEP
-        words = f"{self.about.name}: a scale of tenths of a degree, 5° to either side."
-        return Scene(-wide, -tall * 1.3, wide, 0, words, tuple(shapes))
+        return self._said(float(raw["read_deg"])) if "read_deg" in raw else super().words(raw, units)
 
     def from_above(self, units: Units = "metric") -> tuple[Shape, ...]:
         x = self.distance_m * 1000
@@ -127,10 +84,3 @@ class StartReader(Rig):
     def sight(self, putt: Putt, spread_deg: float, units: Units = "metric") -> Sight:
         seen = Sight("device", self.u_deg, putt.window.narrow_deg, "good")
         return replace(seen, fit="cannot") if seen.share > _COARSE_SHARE else seen
-
-
-def _number(raw: Raw, key: str, known: set[str]) -> float:
-    value = raw[key]
-    if not set(raw) <= known or isinstance(value, str):
-        raise OutOfLimits(f"raw.{key}", "reads_degrees", "deg", known=tuple(sorted(known)))
-    return READ.check(f"raw.{key}", "start_deg", value)

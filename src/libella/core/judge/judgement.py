@@ -19,6 +19,7 @@ from ..green.usual import USUAL, UsualLength, level_window
 from ..measure.interval import Interval
 from ..measure.window import Window
 from ..set.station import Station
+from .disturbed import with_disturbances
 from .holed import Holed
 from .pace import Pace
 
@@ -30,14 +31,19 @@ NO_HOLE_M: Final = 2.0
 
 @dataclass(frozen=True, slots=True)
 class Occasion:
-    """What a block is judged for: who putts, at which usual lengths, whether at a hole, what became of the putts, and
-    how far they ran."""
+    """What a block is judged for: who putts, at which usual lengths, whether at a hole, what became of the putts,
+    how far they ran, and what disturbed them (`disturbed.DISTURBANCES`)."""
 
     hand: Hand
     usual: tuple[UsualLength, ...] = USUAL
     hole: bool = True
     holed: Holed | None = None
     pace: Pace | None = None
+    disturbances: tuple[str, ...] = ()
+
+    def doubt_deg(self, station: Station) -> float:
+        """Standard uncertainty shared by the whole block: of the rig's own aim, and for what disturbed it."""
+        return with_disturbances(station.shared_deg, self.disturbances)
 
 
 @dataclass(frozen=True, slots=True)
@@ -195,7 +201,7 @@ def further(readings: Sequence[Interval], station: Station, occasion: Occasion, 
         return Further(call, None, needs_proof=True)
     post = _posterior(tuple(readings), station.noise_deg)
     zones = [zone.interval for zone in station.zones()]
-    return Further(call, putts_to_settle(post, zones, it.mix, call.word, doubt=station.shared_deg))
+    return Further(call, putts_to_settle(post, zones, it.mix, call.word, doubt=occasion.doubt_deg(station)))
 
 
 class _Weighed:
@@ -203,7 +209,7 @@ class _Weighed:
 
     def __init__(self, readings: Sequence[Interval], station: Station, occasion: Occasion) -> None:
         self.putt, self.occasion = station.putt, occasion
-        self.post = _posterior(tuple(readings), station.noise_deg).blurred(station.shared_deg)
+        self.post = _posterior(tuple(readings), station.noise_deg).blurred(occasion.doubt_deg(station))
         self.mix = Mix.one(station.putt.window) if occasion.hole else usual_mix(station.putt, occasion.usual)
         self.summary = summarise(self.post, self.mix)
 

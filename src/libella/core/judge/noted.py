@@ -4,7 +4,7 @@ from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import median, stdev
-from typing import Final, Literal
+from typing import Final
 
 from ..certainty.estimate import Estimate, around, estimated
 from ..certainty.verdict import Verdict, weigh
@@ -17,7 +17,7 @@ from ..see.fit import Perception, perceive
 from ..see.trial import TRUE, Looks, Trial
 from ..start.notes import NOTES, Notes
 from .holed import PLACES, Holed, Place, holed, place_of
-from .table import TOO_FEW, Angles, Bias, Count, RowFacts, Size, Spread, TableFacts
+from .table import TOO_FEW, Angles, Bias, Count, RowFacts, Size, SizeUnit, Spread, TableFacts
 
 FEWEST: Final = 3
 """Putts of a kind below which nothing is said of it."""
@@ -155,22 +155,27 @@ def _counts(putts: Sequence[Noted], window: Window) -> list[TableFacts]:
 
 @dataclass(frozen=True, slots=True)
 class SizesFound:
-    """Nothing beyond the figures."""
+    """Nothing beyond the figures; `makers`: a figure of a sensor's own making is among them."""
+
+    makers: bool = False
 
 
 def _sizes(putts: Sequence[Noted], window: Window) -> list[TableFacts]:
     """Sizes read off: their middle, and how far single putts lie from it."""
     rows: list[RowFacts] = []
+    makers = False
     for name, note in NOTES.items():
         if note.table != "sizes" or note.bounds is None:
             continue
         read = [float(notes[name]) for _, notes in putts if name in notes]
         if not read:
             continue
-        unit: Literal["m", "deg"] = "deg" if note.bounds.unit == "deg" else "m"
+        units: dict[str, SizeUnit] = {"m": "m", "deg": "deg", "%": "%"}
+        unit = units[note.bounds.unit]
         scatter = Size(stdev(read), unit, scatter=True) if len(read) >= FEWEST else TOO_FEW
         rows.append(RowFacts(name, (Count(len(read)), Size(median(read), unit), scatter)))
-    return [TableFacts("sizes", ("putts", "middle", "scatter"), tuple(rows), SizesFound())] if rows else []
+        makers = makers or name == "sensor_consistency"
+    return [TableFacts("sizes", ("putts", "middle", "scatter"), tuple(rows), SizesFound(makers))] if rows else []
 
 
 @dataclass(frozen=True, slots=True)

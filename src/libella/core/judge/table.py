@@ -51,12 +51,15 @@ class Share:
     it: Estimate
 
 
+SizeUnit = Literal["m", "deg", "%"]
+
+
 @dataclass(frozen=True, slots=True)
 class Size:
     """What was read off, in `unit`; `scatter` is one standard deviation of it, which has no side."""
 
     value: float
-    unit: Literal["m", "deg"]
+    unit: SizeUnit
     scatter: bool = False
 
 

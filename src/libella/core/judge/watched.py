@@ -2,7 +2,7 @@
 that was declared, without a sensor."""
 
 from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
@@ -14,7 +14,7 @@ from ..instruments.aid import Aid, Measures
 from ..instruments.scale import Scale
 from ..start.notes import Notes
 from ..start.path import PathModel, PathName
-from ..start.watched import kind_of, note_of, watched_interval
+from ..start.watched import PREFIX, kind_of, note_of, watched_interval
 from .noted import Noted
 from .table import Count, RowFacts, TableFacts
 
@@ -70,7 +70,7 @@ def _table(name: str, kind: str, told: Sequence[str | float]) -> TableFacts:
     rows = tuple(RowFacts(it, (Count(times[it]),), said=said) for it, said in options.items() if times[it])
     sides = [_side(aid, it) for it in told]
     low, high = sides.count("low"), sides.count("high")
-    if isinstance(aid, Scale):
+    if isinstance(aid, Scale) and not aid.touched:
         rows = tuple(
             RowFacts(side, (Count(sides.count(side)),), said=said)
             for side, said in (
@@ -89,7 +89,7 @@ def _table(name: str, kind: str, told: Sequence[str | float]) -> TableFacts:
 
 
 def _side(aid: Aid, value: str | float) -> Literal["low", "middle", "high"]:
-    if isinstance(aid, Scale):
+    if isinstance(aid, Scale) and not aid.touched:
         half = aid.mark_m / 2
         return "low" if float(value) < -half else "high" if float(value) > half else "middle"
     interval = watched_interval(aid, value)
@@ -122,10 +122,34 @@ def path_tables(putts: Sequence[Noted], declared: PathModel, hand: Hand) -> list
 
 
 def _path_side(notes: Notes, declared: PathModel, hand: Hand) -> PathSide | None:
-    """By the degrees where they were noted, else by the word, which is against the line."""
+    """By the degrees where they were noted, else by the word, which is against the line, else by rails laid for it."""
     if isinstance(degrees := notes.get("path_deg"), float | int):
         off = float(degrees) - declared.expected_deg(hand)
         outwards = off if hand == "right" else -off
         return "as_declared" if abs(off) <= _STRAIGHT_DEG else "in_to_out" if outwards > 0 else "out_to_in"
+    if "path" not in notes:
+        return _rail_side(notes, declared)
     by_word: dict[str, PathSide] = {"out_to_in": "out_to_in", "neutral": "as_declared", "in_to_out": "in_to_out"}
     return by_word.get(str(notes.get("path", "")))
+
+
+_RAILS: Final[Mapping[PathName, tuple[str, ...]]] = {
+    "straight": ("twin_rails",),
+    "arc": ("curved_rail", "path_template"),
+}
+"""Which rails have the shape of which path: others teach another one, and say nothing of it."""
+
+
+def _rail_side(notes: Notes, declared: PathModel) -> PathSide | None:
+    """A head inside its way going back, or outside it going through, travels from in to out of it."""
+    for kind in _RAILS.get(declared.name, ()):
+        value = notes.get(PREFIX + kind)
+        if value is None:
+            continue
+        rail = lay(kind, {})
+        zone = next((it for it in rail.zones() if str(value) in it.raw.values()), None)
+        if zone is None or not zone.where:
+            return "as_declared" if zone else None
+        inside = zone.interval.low > 0
+        return "in_to_out" if inside == (zone.where == "back") else "out_to_in"
+    return None

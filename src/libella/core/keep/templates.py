@@ -8,10 +8,11 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from typing import Final
 
-from ..drawing.scene import Circle, Label, Line, Scene, Shape, Tape, box
+from ..drawing.scene import Circle, Curve, Label, Line, Scene, Shape, Tape, box
 from ..golfer.hand import Hand
 from ..instruments.board import Board
 from ..instruments.gate import Gate
+from ..instruments.path_template import PathTemplate
 from ..instruments.peg_gate import PegGate
 from ..instruments.square_reference import SquareReference
 from ..measure.angle import angle_deg, offset_m
@@ -133,6 +134,28 @@ def laser_card(station: Station, hand: Hand, units: Units) -> Scene:
     return Scene(-66, -90, 66, 36, "Card that shows where a laser splits the ball, in mm.", tuple(shapes))
 
 
+def path(station: Station, hand: Hand, units: Units) -> Scene:
+    """The lane the head is to go along, with the ball's spot and the line; the golfer stands beside it."""
+    lane = next((it for it in station.aids if isinstance(it, PathTemplate)), None) or PathTemplate()
+    side = 1 if hand == "right" else -1
+    back, through = lane.back_m * 1000, lane.through_m * 1000
+
+    def turned(off_m: float) -> tuple[tuple[float, float], ...]:
+        return tuple((side * y, -x) for x, y in lane.arc_mm(off_m))
+
+    edge = lane.lane_m / 2
+    reach = max(abs(x) for off in (edge, -edge) for x, _ in turned(off)) + 10
+    shapes: tuple[Shape, ...] = (
+        Line(0, -through, 0, back, "line"),
+        *(Curve(turned(off), "path") for off in (edge, -edge)),
+        Circle(0, -_BALL_MM / 2, _BALL_MM / 2, "ball"),
+        Line(-8, 0, 8, 0, "mark"),
+        Tape(-edge * 1000, back, edge * 1000, back, tape(lane.lane_m, units), 1),
+    )
+    words = f"Path for the head, an arc of {tape(lane.radius_m, units)}, the lane {tape(lane.lane_m, units)} wide."
+    return Scene(-reach, -through - 12, reach, back + 30, words, shapes)
+
+
 TEMPLATES: Final[Mapping[str, Template]] = {
     "square-reference": Template(
         "Square reference with degrees",
@@ -142,6 +165,7 @@ TEMPLATES: Final[Mapping[str, Template]] = {
     "gate": Template("Gate for this station", "Ball spot and both posts where the plan has them.", gate),
     "ruler-board": Template("Ruler board in degrees", "Marked for the distance the plan has it at.", ruler_board),
     "eye-mirror": Template("Overlay for the eye mirror", "A fine grid about the line.", eye_mirror),
+    "path": Template("Path for the head", "The lane the head goes along, as the plan has it; fade it soon.", path),
     "laser-card": Template(
         "Laser split card", "Stands at the ball's spot; shows where the laser lies on the ball.", laser_card
     ),

@@ -49,6 +49,9 @@ def fraction(count: int, parts: int) -> str:
     return f"−{said}" if count < 0 else said
 
 
+_METRES_FROM_MM = 10_000
+
+
 def about(length_m: float, uncertainty_m: float, units: Units) -> str:
     """A measured length, rounded to what its uncertainty (half a 90 % interval, m) still supports, without sign.
 
@@ -68,6 +71,8 @@ def about(length_m: float, uncertainty_m: float, units: Units) -> str:
     rounded = round(size / step) * step
     if rounded == 0:
         return f"under {step:g} {unit}"
+    if rounded >= _METRES_FROM_MM:
+        return f"{rounded / 1000:.2f} m"
     return f"{rounded:g} {unit}"
 
 

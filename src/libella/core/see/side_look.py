@@ -4,6 +4,7 @@ import math
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from ..instruments.light_strip import TURNS, USUAL_TURNS_M, Device, Strip, strip_interval
 from ..instruments.string_sight import eyes_from_cover
 from ..measure.constants import BALL_M
 from ..measure.interval import Interval
@@ -58,24 +59,16 @@ class StringLook:
         return (hung + seen) * 1000
 
 
-Strip = Literal["light", "dark_near", "dark_far"]
-Device = Literal["bar", "slot"]
-"""A bar over the strip that just hides its dark edges from above, or a slot through which only its light is seen."""
-TURNS: Final = Bounds(0.001, 0.1, "m")
-_OVER: Final = Bounds(0.005, 0.5, "m")
-
-
 @dataclass(frozen=True, slots=True)
 class StripLook:
     """A strip on the line that looks light from over it, and dark from further than `turns_m` to either side.
 
-    Two devices read oppositely (handbook 3). Under a bar eyes inside uncover the near edge; through a slot they look
-    across it to the far edge. Near is the golfer's side.
+    Two devices read oppositely: see `light_strip`. Near is the golfer's side.
     """
 
     device: Device
     seen: Strip
-    turns_m: float = 0.015
+    turns_m: float = USUAL_TURNS_M
     way: SideWay = "strip"
 
     def __post_init__(self) -> None:
@@ -83,35 +76,7 @@ class StripLook:
 
     @property
     def inside_mm(self) -> Interval:
-        edge = self.turns_m * 1000
-        if self.seen == "light":
-            return Interval(-edge, edge)
-        inside = (self.seen == "dark_near") == (self.device == "bar")
-        return Interval(edge, math.inf) if inside else Interval(-math.inf, -edge)
-
-
-def turns_dark_m(device: Device, over_m: float, wide_m: float, light_m: float, eye_height_m: float) -> float:
-    """How far beside the line an eye first sees dark, m, by what is stretched over the strip.
-
-    Seen from e inside at height H, a bar or slot of width b at height h lies over the strip from −e·h/(H − h) less to
-    that more b/2·H/(H − h); dark begins where the light's edge comes out of it, or into it.
-
-    Parameters
-    ----------
-    over_m, wide_m : height of the bar or slot over the strip, and its width
-    light_m : width of the strip's light part
-    eye_height_m : of the eye over the strip
-
-    Raises
-    ------
-    OutOfLimits
-        where dark would be seen from straight over it.
-    """
-    _OVER.check("over_m", "strip_over", over_m)
-    far = eye_height_m - over_m
-    spare = wide_m * eye_height_m - light_m * far
-    found = (spare if device == "bar" else -spare) / (2 * over_m)
-    return TURNS.check("turns_m", "turns_m", found)
+        return strip_interval(self.device, self.seen, self.turns_m)
 
 
 SideLook = StringLook | StripLook

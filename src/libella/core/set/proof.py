@@ -117,7 +117,11 @@ class Proof:
 
     def correction_deg(self, rig_m: float) -> float:
         """What to add to every reading: a zero too far right makes readings too far left by atan(δ/L)."""
-        return angle_deg(self.offset_m, rig_m) - self.zero_deg + self.tool_deg
+        return self.line_off_deg(rig_m) - self.zero_deg + self.tool_deg
+
+    def line_off_deg(self, rig_m: float) -> float:
+        """How far right of the true line the laid one was found, degrees: added to all that is read against it."""
+        return angle_deg(self.offset_m, rig_m)
 
     def shared_deg(self, rig_m: float) -> float:
         """Standard uncertainty that all readings of a block share, degrees."""

@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from ..drawing.scene import Scene
 from ..golfer.hand import Hand
 from ..green.putt import Putt
+from ..green.read import SAYS_NOTHING, GolferSays
 from ..instruments.aid import Aid, Raw, Solid, Zone
 from ..instruments.rig import Rig, Sight
 from ..measure.angle import angle_deg
@@ -43,6 +44,7 @@ class Station:
     aids : what else is laid on the same line
     across_m : where the rig's middle stands right of the start line on purpose: where a true putt passes it, on a break
     backstroke_m : how far the head goes back; None takes what is usual for the putt
+    golfer : what the golfer makes of the green
     """
 
     putt: Putt
@@ -51,6 +53,7 @@ class Station:
     aids: tuple[Aid, ...] = ()
     across_m: float = 0.0
     backstroke_m: float | None = None
+    golfer: GolferSays = SAYS_NOTHING
 
     def __post_init__(self) -> None:
         if not self.putt.is_level:

@@ -10,7 +10,7 @@ from ..measure.interval import Interval
 from ..measure.limits import Bounds, Fact, OutOfLimits
 
 Unit = Literal["m", "deg", "%", "words"]
-Group = Literal["ball_and_feet", "body_lines", "arms_and_putter", "head_and_eyes"]
+Group = Literal["ball_and_feet", "body_lines", "arms_and_putter", "head_and_eyes", "how_it_feels"]
 Value = float | str
 SetUp = Mapping[str, Value]
 """What was noted, by entry; lengths in metres, angles in degrees. What is not there was not noted."""
@@ -47,6 +47,10 @@ def _line(label: str) -> Entry:
     hint = "Against the line: degrees, right +; or only the side."
     options = {"left": "left", "parallel": "parallel", "right": "right"}
     return Entry(label, "body_lines", "deg", hint, -45, 45, 1, "further right", "further left", options)
+
+
+def _score(label: str, hint: str) -> Entry:
+    return Entry(label, "how_it_feels", "words", hint, options={f"{it}": f"{it} of 5" for it in range(1, 6)})
 
 
 ENTRIES: Final[dict[str, Entry]] = {
@@ -115,6 +119,8 @@ ENTRIES: Final[dict[str, Entry]] = {
     "gaze_deg": Entry(
         "Gaze", "head_and_eyes", "deg", "From straight down; outwards +.", -45, 60, 2, "further out", "further in"
     ),
+    "comfort": _score("Comfort", "1 hurts or strains, 5 could stand there all day."),
+    "trust": _score("Trust", "1 not believed at all, 5 without a doubt."),
 }
 _SPREADS: Final[dict[Unit, tuple[float, float]]] = {"m": (0.008, 0.01), "deg": (1.5, 2.0), "%": (4.0, 5.0)}
 """Spread expected from one set-up to the next, and what is called wandering: opinions."""

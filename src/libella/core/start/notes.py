@@ -43,8 +43,6 @@ class Note:
     told_by: tuple[str, ...] = ()
 
 
-TOUCHED: Final = "What touched it?"
-"""The question of an aid of which only that is noted."""
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
         "Felt start",
@@ -101,6 +99,23 @@ NOTES: Final[dict[str, Note]] = {
         high_word="right",
         table="sizes",
         told_by=("face_impact_deg",),
+    ),
+    "rotation_deg": Note(
+        "Face rotation",
+        "How far did the face turn from the end of the backstroke to the ball, in degrees?",
+        bounds=Bounds(-90.0, 90.0, "deg"),
+        step=1.0,
+        low_word="left",
+        high_word="right",
+        table="sizes",
+        told_by=("rotation_deg",),
+    ),
+    "sensor_consistency": Note(
+        "Sensor’s consistency",
+        "What does the sensor call its consistency, in percent?",
+        bounds=Bounds(0.0, 100.0, "%"),
+        step=1.0,
+        table="sizes",
     ),
     "touch": Note(
         "Touch",

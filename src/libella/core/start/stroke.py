@@ -23,6 +23,7 @@ MEASURES: Final[dict[str, Measure]] = {
     "face_address_deg": Measure("Face at address", Bounds(-30.0, 30.0, "deg")),
     "face_impact_deg": Measure("Face at impact", Bounds(-30.0, 30.0, "deg")),
     "path_deg": Measure("Path", Bounds(-30.0, 30.0, "deg")),
+    "rotation_deg": Measure("Face rotation", Bounds(-90.0, 90.0, "deg")),
     "start_deg": Measure("Start", Bounds(-30.0, 30.0, "deg")),
     "strike_toe_mm": Measure("Strike towards the toe", Bounds(-60.0, 60.0, "mm")),
     "strike_up_mm": Measure("Strike above the middle", Bounds(-30.0, 30.0, "mm")),

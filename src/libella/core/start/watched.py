@@ -8,7 +8,7 @@ from ..instruments.aid import Aid, Raw
 from ..instruments.scale import Scale
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
-from .notes import NOTES, TOUCHED, Note
+from .notes import NOTES, Note
 
 PREFIX: Final = "aid:"
 """Notes of aids are named by the aid's kind behind this."""
@@ -27,8 +27,8 @@ def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
 def _note(aid: Aid) -> Note | None:
     about = aid.about
     if aid.touched:
-        return Note(about.name, TOUCHED, dict(aid.touched))
-    if about.measures == "eyes":
+        return Note(about.name, aid.asked, dict(aid.touched))
+    if not about.noted:
         return None
     if isinstance(aid, Scale):
         told, reach = about.quantity, aid.half_width_m

@@ -81,6 +81,8 @@ class AimSheet:
     window: Window
     shared_deg: float
     """What is not known of the line and of the tool, one standard deviation."""
+    line_deg: float
+    """The line's part of that; 0 where none counts."""
 
     @property
     def bias(self) -> Estimate | None:
@@ -223,10 +225,12 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
         proof = laid.proof if laid else NOT_PROVED
         shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
         zero = zeros.get(row.kind or "", UNCHECKED)
-        reads = tuple(_read(row, it.raw).shifted(zero.right_deg) for it in own if not it.voided)
-        # The putter against the mark needs no line: what is not known of it does not count there.
+        # The putter against the mark needs no line: neither what was found of it nor what is not known counts there.
         against_line = row.link != "to_mark"
-        shared = math.hypot(shared if against_line else 0.0, zero.doubt_deg)
+        off = proof.line_off_deg(laid.rig.station_m) if laid and against_line else 0.0
+        reads = tuple(_read(row, it.raw).shifted(zero.right_deg + off) for it in own if not it.voided)
+        line = shared if against_line else 0.0
+        shared = math.hypot(line, zero.doubt_deg)
         judged = aim_found(
             reads,
             row.link,
@@ -236,7 +240,7 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
             proved=proof.is_proved or not against_line,
             shared_deg=shared,
         )
-        found.append(AimSheet(row, own, judged, reads, putt.window, shared))
+        found.append(AimSheet(row, own, judged, reads, putt.window, shared, line))
     return found
 
 

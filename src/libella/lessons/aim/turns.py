@@ -10,7 +10,7 @@ import uuid6
 from sqlalchemy import select
 
 from ...core.aim.links import PLANNED, Cue, Link
-from ...core.judge.comparing import Arm, Compared, Question, compared
+from ...core.judge.comparing import AboutStart, Arm, Compared, compared
 from ...core.start.turns import Order, Plan, Turn, turn
 from ...store.tables import ComparisonRow
 from ..desk.desk import Desk
@@ -44,7 +44,7 @@ class TurnsEntry:
     sizes: Mapping[str, float] = field(default_factory=dict[str, float])
     order: Order = "alternating"
     run: int = 2
-    question: Question = "line"
+    question: AboutStart = "line"
     station_id: UUID | None = None
     seed: int = 0
 

@@ -49,6 +49,13 @@ def of_block(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str
     return _kept(desk, golfer_id, id, what, make)
 
 
+def under_other_rules(desk: Desk, id: UUID, what: str, revision: int) -> str | None:
+    """The answer about a lesson that older rules gave of the same data; None where there is none."""
+    with desk.transaction() as session:
+        kept = session.get(KeptAnswerRow, (desk.studio_id, id, what))
+        return kept.answer if kept is not None and kept.revision == revision and kept.rules != rules() else None
+
+
 def of_golfer(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
     """The answer about a golfer."""
     with desk.transaction() as session:

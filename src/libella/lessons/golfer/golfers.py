@@ -4,13 +4,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from uuid import UUID
 
-from sqlalchemy import select, tuple_
+from sqlalchemy import func, select, tuple_
 
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
-from ...store.tables import GolferRow
+from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..values import KeptGolfer, value_of, values_of
 
@@ -75,3 +75,24 @@ def find_golfers(desk: Desk, search: str = "", after: tuple[str, UUID] | None = 
         query = query.where(tuple_(GolferRow.name, GolferRow.id) > after)
     with desk.transaction() as session:
         return values_of(KeptGolfer, session.scalars(query.order_by(GolferRow.name, GolferRow.id).limit(PAGE)))
+
+
+def seen_last(desk: Desk, search: str = "") -> Sequence[KeptGolfer]:
+    """The golfers whose newest lesson began last, a page of them; those without a lesson behind them, by name."""
+    began = (
+        select(LessonRow.golfer_id, func.max(LessonRow.started_at).label("at"))
+        .where(LessonRow.studio_id == desk.studio_id, LessonRow.voided_at.is_(None))
+        .group_by(LessonRow.golfer_id)
+        .subquery()
+    )
+    query = (
+        select(GolferRow)
+        .outerjoin(began, began.c.golfer_id == GolferRow.id)
+        .where(GolferRow.studio_id == desk.studio_id)
+        .order_by(began.c.at.desc().nulls_last(), GolferRow.name, GolferRow.id)
+        .limit(PAGE)
+    )
+    if search.strip():
+        query = query.where(GolferRow.name.icontains(search.strip(), autoescape=True))
+    with desk.transaction() as session:
+        return values_of(KeptGolfer, session.scalars(query))

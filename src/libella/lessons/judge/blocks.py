@@ -49,7 +49,7 @@ def occasion_of(sheet: BlockSheet, station: Station, golfer: KeptGolfer) -> Occa
     noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
     ended = holed(noted, station.putt.window) if sheet.block.hole else None
     ran = pace([notes for _, notes in noted], station.aids, station.putt.past_m) if sheet.block.hole else None
-    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, ended, ran)
+    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, ended, ran, tuple(sheet.block.disturbances))
 
 
 def further_putts(desk: Desk, id: UUID) -> Further | None:

@@ -7,7 +7,7 @@ from uuid import UUID
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from ...core.judge.comparing import Arm, Compared, Question, compared
+from ...core.judge.comparing import Arm, Compared, Question, compared, good_of
 from ...core.measure.units import Units, tape
 from ...core.start.turns import PlannedPutt, Turn
 from ...store.tables import BlockRow, ComparisonRow, LessonRow
@@ -66,19 +66,22 @@ def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question, units: U
     arms: list[Arm] = []
     for n, it in enumerate(ordered):
         twice = names.count(names[n]) > 1
-        arms.append(_arm(it, f"{names[n]}, {tape(it.block.distance_m, units)}, {n + 1}." if twice else names[n]))
+        arms.append(
+            _arm(it, f"{names[n]}, {tape(it.block.distance_m, units)}, {n + 1}." if twice else names[n], question)
+        )
     final = all(len(arm.readings) >= it.block.planned for arm, it in zip(arms, ordered, strict=True))
     return compared(arms, question, final=final)
 
 
-def _arm(sheet: BlockSheet, name: str) -> Arm:
-    return Arm.at(name, valid_intervals(sheet), station_of(sheet.block))
+def _arm(sheet: BlockSheet, name: str, question: Question) -> Arm:
+    good = good_of([it.notes for it in sheet.readings if not it.voided], question)
+    return Arm.at(name, valid_intervals(sheet), station_of(sheet.block), sheet.block.disturbances, good)
 
 
 def _sheet(desk: Desk, session: Session, row: KeptComparison) -> ComparisonSheet:
     sheets = blocks_of_comparison(desk, session, row)
     plan = plan_of(row, len(sheets))
     at = turn_of(plan, sheets)
-    arms = [_arm(it, it.block.condition) for it in sheets]
+    arms = [_arm(it, it.block.condition, row.question) for it in sheets]
     found = compared(arms, row.question, final=at.condition is None)
     return ComparisonSheet(row, sheets, plan.putts(), at, found)

@@ -18,7 +18,7 @@ from ...store.tables import BlockRow, GolferRow, LessonRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet, blocks_where
-from ..start.blocks import path_of, station_of, valid_intervals
+from ..start.blocks import path_of, shared_of, station_of, valid_intervals
 from ..start.strokes import StrokeSheet, strokes_of
 from ..values import KeptBlock, KeptReading
 
@@ -42,7 +42,7 @@ def block_tables(desk: Desk, id: UUID) -> tuple[TableFacts, ...]:
         station.putt.window,
         hand,
         Declared(block.k, path_of(block)),
-        RigDoubt(station.noise_deg, station.shared_deg),
+        RigDoubt(station.noise_deg, shared_of(block)),
     )
     noted = [(_start(it), notes_of(it, told.get(it.id, ()))) for it in valid]
     distances = by_distance([_at_distance(it) for it in sheets if _alike(it.block, block)])
@@ -126,5 +126,5 @@ def _start(reading: KeptReading) -> Interval:
 def _at_distance(sheet: BlockSheet) -> AtDistance:
     station = station_of(sheet.block)
     valid = valid_intervals(sheet)
-    post = posterior(valid, START, noise=station.noise_deg).blurred(station.shared_deg)
+    post = posterior(valid, START, noise=station.noise_deg).blurred(shared_of(sheet.block))
     return AtDistance(sheet.block.distance_m, post, len(valid), station.putt.window)

@@ -15,6 +15,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.instruments import lay
+from ...core.instruments.light_strip import USUAL_TURNS_M, Device, LightStrip
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.see.eyes import (
     ZONES,
@@ -68,6 +69,9 @@ class LookSizes:
     seen_m: float
     string_height_m: float
     lean_deg: float
+    strip: Device | None
+    """Which strip is laid; None where none is."""
+    turns_m: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -254,6 +258,7 @@ def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes
         laid = {"elevated_string": height} | laid
     string = lay("elevated_string", laid.get("elevated_string", {})).sizes()
     mirror = lay("ground_mirror", laid.get("ground_mirror", {})).sizes()
+    strip = _strip(laid)
     usual = EyeTake(EyeMark(0.0, -0.03), EyeMark(0.0, 0.03))
     before = (
         select(EyeTakeRow)
@@ -278,7 +283,15 @@ def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes
         seen_m=read.seen_m if read else usual.seen_m,
         string_height_m=string["string_height_m"],
         lean_deg=string["lean_deg"],
+        strip=strip.device if strip else None,
+        turns_m=round(strip.turns_m, 4) if strip else USUAL_TURNS_M,
     )
+
+
+def _strip(laid: Mapping[str, Mapping[str, float]]) -> LightStrip | None:
+    """The strip that is laid: from where it turns dark follows from its sizes."""
+    strips = (lay(kind, sizes) for kind, sizes in laid.items() if kind.startswith("strip_"))
+    return next((it for it in strips if isinstance(it, LightStrip)), None)
 
 
 def zone_of(golfer: KeptGolfer) -> tuple[float, float] | None:

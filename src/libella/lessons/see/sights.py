@@ -280,5 +280,6 @@ def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
         return Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft), LaidRod(zero.right_deg, zero.doubt_deg)
     station = entry_of(row).station()
-    line = station.proof.shared_deg(station.rig.station_m)
-    return station.putt, LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, line))
+    rig_m = station.rig.station_m
+    right = zero.right_deg + station.proof.line_off_deg(rig_m)
+    return station.putt, LaidRod(right, math.hypot(zero.doubt_deg, station.proof.shared_deg(rig_m)))

@@ -10,7 +10,7 @@ from sqlalchemy import select, tuple_
 
 from ...core.green.capture import Capture
 from ...core.green.putt import Putt, Target
-from ...core.green.read import Read
+from ...core.green.read import SAYS_NOTHING, GolferSays, Read
 from ...core.instruments import Aid, Rig, lay
 from ...core.measure.limits import OutOfLimits
 from ...core.set.proof import NOT_PROVED, Proof
@@ -33,6 +33,7 @@ class AidEntry:
 
 PROOF: Final[Stored[Proof]] = Stored(Proof)
 READ: Final[Stored[Read]] = Stored(Read)
+SAYS: Final[Stored[GolferSays]] = Stored(GolferSays)
 AID: Final[Stored[AidEntry]] = Stored(AidEntry)
 
 
@@ -55,6 +56,7 @@ class StationEntry:
     across_m: float = 0.0
     backstroke_m: float | None = None
     aids: tuple[AidEntry, ...] = ()
+    golfer_says: GolferSays = SAYS_NOTHING
 
     def putt(self) -> Putt:
         """The putt in terms of core."""
@@ -80,7 +82,7 @@ class StationEntry:
         aids = (_lay(it.kind, it.sizes, f"aids.{n}.kind", f"aids.{n}") for n, it in enumerate(self.aids))
         # A proof belongs to the line it was made on: it stands again when that does.
         proof = self.proof.on(line_of(putt, rig, self.across_m))
-        return Station(putt, rig, proof, tuple(aids), self.across_m, self.backstroke_m)
+        return Station(putt, rig, proof, tuple(aids), self.across_m, self.backstroke_m, self.golfer_says)
 
 
 def _lay(kind: str, sizes: Mapping[str, float], kind_field: str, sizes_field: str) -> Aid:
@@ -109,6 +111,7 @@ def entry_of(laid: Laid | LaidColumns) -> StationEntry:
         across_m=laid.across_m,
         backstroke_m=laid.backstroke_m,
         aids=tuple(AID.read(it) for it in laid.aids),
+        golfer_says=SAYS.read(laid.golfer_says),
     )
 
 
@@ -121,6 +124,7 @@ def laid_values(entry: StationEntry) -> dict[str, Any]:
         "rig_sizes_m": station.rig.sizes(),
         "proof": PROOF.keep(entry.proof),
         "read": None if entry.read is None else READ.keep(entry.read),
+        "golfer_says": SAYS.keep(entry.golfer_says),
         "aids": [AID.keep(AidEntry(it.about.kind, it.sizes())) for it in station.aids],
     }
 

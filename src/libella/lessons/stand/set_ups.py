@@ -155,6 +155,17 @@ def newest_values(desk: Desk, lesson_id: UUID) -> SetUp:
     return firsts[-1].values if firsts else {}
 
 
+def body_lines(desk: Desk, lesson_id: UUID) -> list[tuple[str, float, int]]:
+    """The body lines of the newest set-up: name, degrees, in how many times it was taken."""
+    it = _stands(desk, lesson_id)
+    values: SetUp = it.now.values if it.now else {}
+    return [
+        (name, float(value), sum(name in one.values for one in it.run))
+        for name, value in values.items()
+        if ENTRIES[name].group == "body_lines" and isinstance(value, float | int)
+    ]
+
+
 def _firsts(taken: Sequence[KeptSetUp]) -> list[KeptSetUp]:
     return [it for it in taken if not it.voided and it.again_of is None]
 

@@ -10,6 +10,7 @@ from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
 from ...core.judge.chain import K
+from ...core.judge.disturbed import SCORE, checked_disturbances, with_disturbances
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.set.station import Station
@@ -119,11 +120,15 @@ def begin_rung(desk: Desk, id: UUID, from_id: UUID, at: datetime) -> KeptBlock:
         values = laid_values(laid) | {"lesson_id": block.lesson_id, "laid_at": at, "replaces_id": block.station_id}
         station, _ = desk.add(session, StationRow, uuid6.uuid7(), **values)
         desk.get(session, LessonRow, block.lesson_id, "lesson").plan_id = station.id
-        entry = BlockEntry(
-            station.id, block.condition, block.guided, block.first_planned, at, tuple(block.asks), block.hole,
-            path_of(block),
-        )  # fmt: skip
-        return add_block(desk, session, id, entry)
+        return add_block(desk, session, id, entry_like(block, station.id, at))
+
+
+def entry_like(block: KeptBlock, station_id: UUID, at: datetime) -> BlockEntry:
+    """The same block again, on another station."""
+    return BlockEntry(
+        station_id, block.condition, block.guided, block.first_planned, at, tuple(block.asks), block.hole,
+        path_of(block),
+    )  # fmt: skip
 
 
 def set_k(desk: Desk, id: UUID, k: float | None) -> KeptBlock:
@@ -133,6 +138,30 @@ def set_k(desk: Desk, id: UUID, k: float | None) -> KeptBlock:
     with desk.transaction() as session:
         row = desk.get(session, BlockRow, id, "block", lock=True)
         row.k = k
+        return value_of(KeptBlock, row)
+
+
+@dataclass(frozen=True, slots=True)
+class Circumstances:
+    """What lay on a whole block alike: what disturbed it, and how it felt, 1 to 5 (None: not said)."""
+
+    disturbances: tuple[str, ...] = ()
+    comfort: int | None = None
+    trust: int | None = None
+
+    def __post_init__(self) -> None:
+        checked_disturbances(self.disturbances)
+        for name, score in (("comfort", self.comfort), ("trust", self.trust)):
+            if score is not None:
+                SCORE.check(name, name, score)
+
+
+def note_circumstances(desk: Desk, id: UUID, told: Circumstances) -> KeptBlock:
+    """Note what disturbed a block and how it felt; said again it takes the place of what was said before."""
+    with desk.transaction() as session:
+        row = desk.get(session, BlockRow, id, "block", lock=True)
+        row.disturbances = list(checked_disturbances(told.disturbances))
+        row.comfort, row.trust = told.comfort, told.trust
         return value_of(KeptBlock, row)
 
 
@@ -264,6 +293,11 @@ def notes_laid(station: Station) -> dict[str, Note]:
 def station_of(block: KeptBlock) -> Station:
     """The putt and rig of a block, as they stood."""
     return entry_of(block).station()
+
+
+def shared_of(block: KeptBlock) -> float:
+    """Standard uncertainty all of a block's readings share, degrees: of its rig's aim, and for what disturbed it."""
+    return with_disturbances(station_of(block).shared_deg, block.disturbances)
 
 
 def valid_intervals(sheet: BlockSheet) -> list[Interval]:

@@ -9,7 +9,7 @@ from uuid import UUID
 import uuid6
 from sqlalchemy.orm import Session
 
-from ...core.judge.comparing import Question
+from ...core.judge.comparing import Question, noticed
 from ...core.start.turns import Order, Plan, Turn, turn
 from ...core.start.watched import kind_of
 from ...store.tables import BlockRow, ComparisonRow, StationRow
@@ -50,6 +50,12 @@ class ComparisonEntry:
         if len({it.name for it in self.conditions}) < len(self.conditions):
             raise Conflict("conditions_alike")
 
+    @property
+    def asked(self) -> tuple[str, ...]:
+        """What is noted of every putt: what the question is about, at least."""
+        note = noticed(self.question)
+        return self.asks if note is None or note in self.asks else (*self.asks, note)
+
     def plan(self) -> Plan:
         return Plan(len(self.conditions), self.each, self.order, self.run, self.seed)
 
@@ -71,7 +77,7 @@ def begin_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptCompar
                 raise Conflict("station_of_another")
             # Of an aid that is lifted under this condition nothing is asked.
             laid = notes_laid(entry_of(station).station())
-            asks = tuple(ask for ask in entry.asks if kind_of(ask) is None or ask in laid)
+            asks = tuple(ask for ask in entry.asked if kind_of(ask) is None or ask in laid)
             block = BlockEntry(it.station_id, it.name, it.guided, entry.each, entry.started_at, asks, hole=entry.hole)
             add_block(desk, session, uuid6.uuid7(), block, comparison_id=id, turn=n)
         return value_of(KeptComparison, row)

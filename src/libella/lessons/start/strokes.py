@@ -11,8 +11,10 @@ from sqlalchemy import func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
+from ...core.instruments.no_rig import NO_RIG, NOT_WATCHED
 from ...core.judge.compensation import UNZEROED_DEG
 from ...core.start.stroke import match
+from ...core.start.watched import note_of
 from ...store.tables import BlockRow, LessonRow, ReadingRow, SensorRow, StrokeRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
@@ -79,7 +81,7 @@ def receive(desk: Desk, entries: Sequence[StrokeEntry]) -> list[Received]:
                  "lesson_id": sensor.lesson_id, "measures": dict(it.measures), "at": it.at},
             )  # fmt: skip
         new = _insert(session, list(fresh.values()))
-        putts = _record_starts(desk, session, [it for key, it in fresh.items() if key in new])
+        putts = _record_putts(desk, session, [it for key, it in fresh.items() if key in new])
     zeros = zeros_of(desk, list(sensors)) if new else {}
     found: list[Received] = []
     for it in entries:
@@ -120,14 +122,14 @@ def _insert(session: Session, rows: list[dict[str, Any]]) -> set[tuple[UUID, str
     return {(sensor, key) for sensor, key in session.execute(statement, rows)}
 
 
-def _record_starts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> dict[UUID, UUID]:
+def _record_putts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> dict[UUID, UUID]:
     """Putts that new strokes record by themselves, by stroke."""
     found: dict[UUID, UUID] = {}
     for row in sorted(rows, key=lambda it: it["at"]):
-        block = _reading_block(desk, session, row["lesson_id"]) if "start_deg" in row["measures"] else None
-        if block is None:
+        block = _reading_block(desk, session, row["lesson_id"])
+        raw = _raw(block, row["measures"]) if block else None
+        if block is None or raw is None:
             continue
-        raw = {"read_deg": row["measures"]["start_deg"]}
         interval = entry_of(block).station().interval(raw)
         id = uuid6.uuid7()
         values = {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none, "taken_at": row["at"]}
@@ -136,8 +138,20 @@ def _record_starts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> 
     return found
 
 
+def _raw(block: BlockRow, measures: Mapping[str, float]) -> dict[str, float | str] | None:
+    """What a stroke records of a putt by itself; None where somebody is still to be asked, or told.
+
+    On a reader's block its start; where nothing watches the start, that there was a putt.
+    """
+    if any(not set(note_of(it).told_by) & set(measures) for it in block.asks):
+        return None
+    if block.rig_kind == NO_RIG:
+        return dict(NOT_WATCHED)
+    return {"read_deg": measures["start_deg"]} if "start_deg" in measures else None
+
+
 def _reading_block(desk: Desk, session: Session, lesson_id: UUID) -> BlockRow | None:
-    """The lesson's block that a reader records by itself: the one putted now, if it has room and asks nothing."""
+    """The lesson's block that a sensor may record by itself: the one putted now, if it has room."""
     block = session.scalar(
         select(BlockRow)
         .where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id == lesson_id)
@@ -149,7 +163,7 @@ def _reading_block(desk: Desk, session: Session, lesson_id: UUID) -> BlockRow | 
     if block.comparison_id is not None:
         at = next_block(desk, session, block.comparison_id)
         block = desk.get(session, BlockRow, at, "block") if at else None
-    if block is None or block.rig_kind != READER or block.asks:
+    if block is None or block.rig_kind not in (READER, NO_RIG):
         return None
     session.refresh(block, with_for_update=True)
     valid = session.scalar(

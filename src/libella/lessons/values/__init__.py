@@ -5,7 +5,8 @@ Each is named as its table is, and holds the same columns but the studio. What i
 """
 
 from .aim import KeptAimSeries, KeptSetDown
-from .golfer import KeptGolfer
+from .golfer import KeptChange, KeptGolfer
+from .judge import KeptFindingAnswer
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
 from .lesson import KeptLesson
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
@@ -19,9 +20,11 @@ from .value import value_of, values_of
 __all__ = [
     "KeptAimSeries",
     "KeptBlock",
+    "KeptChange",
     "KeptComparison",
     "KeptEyeTake",
     "KeptFileImport",
+    "KeptFindingAnswer",
     "KeptFirstLook",
     "KeptGolfer",
     "KeptLesson",

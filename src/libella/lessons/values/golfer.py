@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Any
 from uuid import UUID
 
@@ -30,3 +31,14 @@ class KeptGolfer:
     step_m: float | None
     """The golfer's own step, metres; null while it was not noted."""
     invented: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptChange:
+    """A day on which something of a golfer was changed."""
+
+    id: UUID
+    golfer_id: UUID
+    words: str
+    made_at: datetime
+    voided: bool

@@ -29,6 +29,7 @@ class Laid:
     across_m: float
     backstroke_m: float | None
     aids: Sequence[Any]
+    golfer_says: Mapping[str, Any]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -37,6 +37,11 @@ class KeptBlock(Laid):
     comparison_id: UUID | None
     turn: int | None
     """Which condition of its comparison it is, from 0."""
+    disturbances: Sequence[str]
+    """What disturbed it: see `core.judge.disturbed`."""
+    comfort: int | None
+    trust: int | None
+    """How it felt, 1 to 5; None while it was not said."""
     judged_again_at: datetime | None
     """When its readings were judged again, with a proof given after them."""
 
@@ -67,7 +72,7 @@ class KeptComparison:
     of: Of
     """What is compared: blocks of putts, or series of set-downs."""
     question: Question
-    """See `core.judge.comparing.QUESTIONS`."""
+    """See `core.judge.comparing.Question`."""
     order: Order
     """See `core.start.turns.ORDERS`."""
     each: int

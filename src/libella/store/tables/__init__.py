@@ -2,8 +2,8 @@
 
 from .aim import AimSeriesRow, SetDownRow
 from .base import Stored
-from .golfer import GolferRow
-from .judge import GolferRevisionRow, KeptAnswerRow
+from .golfer import GolferRow, NotedChangeRow
+from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
 from .lesson import LessonRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
@@ -15,18 +15,21 @@ from .studio import StudioRow
 
 __all__ = [
     "AimSeriesRow",
+    "BandVersionRow",
     "BlockRow",
     "ColumnMapRow",
     "ComparisonRow",
     "EyeTakeRow",
     "FileImportRow",
     "FileWorkRow",
+    "FindingAnswerRow",
     "FirstLookRow",
     "GolferRevisionRow",
     "GolferRow",
     "KeptAnswerRow",
     "LaidColumns",
     "LessonRow",
+    "NotedChangeRow",
     "PairingTryRow",
     "QuickCheckRow",
     "ReadingMarkRow",

@@ -48,3 +48,21 @@ class GolferRow(Stored):
         CheckConstraint("hand in ('right', 'left')", name="hand"),
         Index(None, "studio_id", "name", "id"),
     )
+
+
+class NotedChangeRow(Stored):
+    """A day on which something of a golfer was changed: putter, stroke, set-up."""
+
+    __tablename__ = "noted_change"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    words: Mapped[str]
+    made_at: Mapped[datetime]
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id", "made_at"),
+    )

@@ -1,11 +1,17 @@
-"""Answers kept with the data and the rules they were made from."""
+"""Answers kept with the data and the rules they were made from; what coaches said of findings."""
 
+from datetime import datetime
+from typing import Any
 from uuid import UUID
 
 from sqlalchemy import (
     BigInteger,
+    ForeignKey,
     ForeignKeyConstraint,
     Index,
+    UniqueConstraint,
+    func,
+    text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
@@ -43,3 +49,38 @@ class KeptAnswerRow(Stored):
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"], ondelete="CASCADE"),
         Index(None, "studio_id", "golfer_id"),
     )
+
+
+class FindingAnswerRow(Stored):
+    """What a coach said of a finding; `told`: what the tool said of it then."""
+
+    __tablename__ = "finding_answer"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    cause: Mapped[str]
+    answer: Mapped[str]
+    words: Mapped[str]
+    told: Mapped[dict[str, Any]]
+    answered_at: Mapped[datetime]
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        Index(None, "studio_id", "lesson_id"),
+    )
+
+
+class BandVersionRow(Stored):
+    """Bands by level as they were kept once; the highest number holds."""
+
+    __tablename__ = "band_version"
+
+    studio_id: Mapped[UUID] = mapped_column(ForeignKey("studio.id"), primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    number: Mapped[int]
+    bands: Mapped[dict[str, Any]]
+    kept_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (UniqueConstraint("studio_id", "number"),)

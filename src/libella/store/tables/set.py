@@ -40,6 +40,8 @@ class LaidColumns:
     backstroke_m: Mapped[float | None]
     aids: Mapped[list[Any]] = mapped_column(server_default=text("'[]'"))
     """What else is laid: a list of {"kind", "sizes"}; names of sizes end in their unit."""
+    golfer_says: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """What the golfer makes of the green: see `core.green.read.GolferSays`."""
 
 
 class StationRow(LaidColumns, Stored):

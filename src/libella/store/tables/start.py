@@ -45,6 +45,11 @@ class BlockRow(LaidColumns, Stored):
     comparison_id: Mapped[UUID | None]
     turn: Mapped[int | None]
     """Which condition of its comparison it is, from 0."""
+    disturbances: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+    """What disturbed it: see `core.judge.disturbed`."""
+    comfort: Mapped[int | None]
+    trust: Mapped[int | None]
+    """How it felt, 1 to 5; null while it was not said."""
     judged_again_at: Mapped[datetime | None]
     """When its readings were judged again, with a proof given after them."""
 
@@ -110,7 +115,7 @@ class ComparisonRow(Stored):
     of: Mapped[Of] = mapped_column(String, server_default=text("'start'"))
     """What is compared: blocks of putts, or series of set-downs."""
     question: Mapped[Question] = mapped_column(String)
-    """See `core.judge.comparing.QUESTIONS`."""
+    """See `core.judge.comparing.Question`."""
     order: Mapped[Order] = mapped_column(String)
     """See `core.start.turns.ORDERS`."""
     each: Mapped[int]

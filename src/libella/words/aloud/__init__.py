@@ -11,8 +11,10 @@ from ...core.golfer.hand import Hand
 from ...core.measure.units import Units
 from ..vocabulary import ENTRIES, choices
 from .aim import aim_aloud
+from .findings import findings_aloud
 from .judge import judge_aloud
 from .keep import keep_aloud
+from .line import line_aloud
 from .reading import Reading, page, sentences
 from .refusals import refusals_aloud
 from .see import see_aloud
@@ -34,6 +36,8 @@ def read_aloud() -> Reading:
             aim_aloud,
             start_aloud,
             judge_aloud,
+            line_aloud,
+            findings_aloud,
             keep_aloud,
             refusals_aloud,
         ):

@@ -11,13 +11,15 @@ import numpy as np
 
 from ...core.certainty.estimate import Estimate
 from ...core.estimate import START, posterior
+from ...core.estimate.shares import Share
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
 from ...core.green.read import Read
 from ...core.instruments import Rig, lay
 from ...core.judge.chain import Aimed, Declared, Delivered, chain
-from ...core.judge.comparing import Arm, Of, Question, compared
+from ...core.judge.comparing import GOOD, AboutStart, Arm, Of, compared
 from ...core.judge.distance import AtDistance, by_distance
+from ...core.judge.disturbed import DISTURBANCES
 from ...core.judge.holed import holed
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
 from ...core.judge.noted import tables
@@ -48,6 +50,22 @@ def _further(reads: tuple[Interval, ...], station: Station, occasion: Occasion, 
     return further(reads, station, occasion, planned=planned)
 
 
+def _disturbed(it: Reading, station: Station) -> None:
+    for told in (("wind",), ("rough", "noise"), tuple(DISTURBANCES)):
+        occasion = Occasion(it.hand, disturbances=told)
+        found = _judged(intervals(0.8, 0.5, 12), station, occasion, 10)
+        it.say("judge", judgement_words, found, station, occasion, it.units)
+
+
+def _noticed(it: Reading, station: Station) -> None:
+    reads = intervals(0.0, 0.3, 20)
+    told = [(Share(n // 2, n), Share(good * n // 10, n)) for n in (0, 4, 20) for good in (2, 5, 10)]
+    told.append((Share(95, 100), Share(95, 100)))
+    for question, shares, final in product(GOOD, told, (True, False)):
+        arms = [Arm.at(name, reads, station, (), good) for name, good in zip(("level", "ahead"), shares, strict=True)]
+        it.say("judge", compared_words, compared(arms, question, final=final))
+
+
 def judge_aloud(it: Reading) -> None:
     laid = gate("metric")
     gates = [Station(PUTTS[0], laid, proof) for proof in (NOT_PROVED, PROVED)]
@@ -70,6 +88,7 @@ def judge_aloud(it: Reading) -> None:
             noted = [(read, {"finish": end}) for read, end in zip(reads, finishes, strict=True)]
             occasion = Occasion(it.hand, holed=holed(noted, gates[1].putt.window))
             it.say("judge", judgement_words, _judged(reads, gates[1], occasion, 10), gates[1], occasion, it.units)
+    _disturbed(it, gates[1])
     near = Station(Putt(0.8, 0.3, 10), laid, PROVED)
     for middle, n in ((0.8, 30), (0.9, 20), (1.1, 20), (1.2, 12), (1.5, 12), (1.5, 8)):
         wide, occasion = intervals(middle, 1.2, n), Occasion(it.hand)
@@ -85,7 +104,7 @@ def judge_aloud(it: Reading) -> None:
             Occasion(it.hand),
             it.units,
         )
-    for question, apart, n, final in product(get_args(Question), (0.0, 0.6, 2.0), (0, 4, 20), (True, False)):
+    for question, apart, n, final in product(get_args(AboutStart), (0.0, 0.6, 2.0), (0, 4, 20), (True, False)):
         arms = [
             Arm.at("as usual", intervals(0.0, 0.3, n), gates[1]),
             Arm.at("wide base", intervals(apart, 0.3 + apart, n), gates[1]),
@@ -103,6 +122,7 @@ def judge_aloud(it: Reading) -> None:
             it.say("judge", compared_words, found)
             if found.table:
                 it.say("judge", table_words, found.table, it.units)
+    _noticed(it, gates[1])
     for table in (*_tables(it.hand), *_told_tables(it.hand)):
         it.say("judge", table_words, table, it.units)
     _watched_aloud(it)

@@ -7,7 +7,7 @@ from typing import get_args
 
 from ...core.certainty.estimate import Estimate
 from ...core.golfer.level import LEVELS
-from ...core.green.read import Place, Read
+from ...core.green.read import GolferSays, Place, Read
 from ...core.green.slope import LevelReading, TrialRoll, fall_line
 from ...core.instruments import Aid, Measures, instruments, lay
 from ...core.instruments.elevated_string import ElevatedString
@@ -20,7 +20,7 @@ from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
 from ..set.briefing import allows, breaks, tape_list, trust
-from ..set.green import read_words, slope_words
+from ..set.green import falls_words, read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
 from ..set.sight import remedy_words, sight_words
@@ -100,6 +100,12 @@ def set_aloud(it: Reading) -> None:
             it.say("set", objection_words, objection, it.units)
     for place, side in product(get_args(Place), ("left", "right")):
         it.say("set", read_words, Read(place, side, 0.05 if place == "outside" else 0.0), it.units)
+    golfers = (GolferSays(Read("edge", "left"), 1.0, -0.5), GolferSays(Read("centre")), GolferSays(None, 0.0, None))
+    golfers += (GolferSays(None, -1.2, 0.7), GolferSays(Read("outside", "right", 0.1), None, 0.0))
+    for along, percent in product((True, False), (-1.0, 0.0, 2.0)):
+        it.say("set", falls_words, along, percent)
+    for putt, golfer in product(PUTTS, golfers):
+        it.say("set", breaks, Station(putt, gate(it.units), golfer=golfer), it.units)
     for along, across in ((0.0, 0.0), (0.1, 0.25), (1.0, 1.5), (0.4, -0.3), (0.15, 0.15), (1.0, 0.0), (-1.0, 0.0)):
         falls = ((0, along), (90, across), (45, (along + across) / 2**0.5))
         it.say("set", slope_words, fall_line([LevelReading(*one) for one in falls]))

@@ -3,7 +3,8 @@
 from dataclasses import dataclass
 from typing import Final
 
-from ...core.judge.comparing import Compared, Of, Pair, Question
+from ...core.estimate.shares import Apart
+from ...core.judge.comparing import Compared, Noticed, Of, Pair, Question, noticed
 from ...core.measure.side import side_of
 from ..shared.certainty import WORDS
 
@@ -12,6 +13,11 @@ QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
         "line": "Does it move the start?",
         "spread": "Is it steadier?",
         "window": "Do more start in the window?",
+        "roll": "Do more roll clean?",
+        "still": "Does less move?",
+        "touch": "Is less touched?",
+        "strike": "Are more struck in the middle?",
+        "finish": "Are more holed?",
     },
     "aim": {
         "line": "Does it move the aim?",
@@ -24,12 +30,24 @@ _NO_DIFFERENCE: Final[dict[Of, dict[Question, str]]] = {
         "line": "“{name}”: no difference in start line worth having.",
         "spread": "“{name}”: no difference in spread worth having.",
         "window": "“{name}”: no difference in share inside the window worth having.",
+        "roll": "“{name}”: no difference in clean rolls worth having.",
+        "still": "“{name}”: no difference in stillness worth having.",
+        "touch": "“{name}”: no difference in what is touched worth having.",
+        "strike": "“{name}”: no difference in strikes worth having.",
+        "finish": "“{name}”: no difference in putts holed worth having.",
     },
     "aim": {
         "line": "“{name}”: no difference in aim worth having.",
         "spread": "“{name}”: no difference in spread worth having.",
         "window": "“{name}”: no difference in share of aims inside the window worth having.",
     },
+}
+_GOOD: Final[dict[Noticed, str]] = {
+    "roll": "rolls clean",
+    "still": "stands still",
+    "touch": "touches nothing",
+    "strike": "strikes the middle",
+    "finish": "is holed",
 }
 _VERB: Final[dict[Of, str]] = {"start": "starts", "aim": "aims"}
 _TO_COME: Final[dict[Of, str]] = {
@@ -70,7 +88,10 @@ _LEAST_RATIO: Final = 0.1
 
 
 def _moves(it: Pair, whole: Compared) -> str:
+    if it.shares is not None:
+        return _noticed(it.shares, whole)
     found, first, verb = it.comparison, whole.first, _VERB[whole.of]
+    assert found is not None
     if whole.question == "line":
         moved = found.shift
         size = f"{abs(moved.value):.1f}° (± {moved.doubt:.1f}°) further {side_of(moved.value)}"
@@ -85,3 +106,14 @@ def _moves(it: Pair, whole: Compared) -> str:
     if gain.value > 0:
         return f"{verb} {size} more inside the window than “{first}”"
     return f"{verb} {size} fewer inside the window than “{first}”"
+
+
+def _noticed(found: Apart, whole: Compared) -> str:
+    """By how much more, or less, often it is as is wanted."""
+    note = noticed(whole.question)
+    assert note is not None
+    gain, said = found.gain, _GOOD[note]
+    size = f"{abs(gain.value):.0f} ({gain.low:+.0f} to {gain.high:+.0f}) in a hundred"
+    if gain.value > 0:
+        return f"{said} {size} more often than “{whole.first}”"
+    return f"{said} {size} less often than “{whole.first}”"

@@ -10,6 +10,7 @@ from ...core.certainty.verdict import Verdict
 from ...core.estimate import LAPSE_SHARE, START, Summary
 from ...core.estimate.continuation import MOST_FURTHER
 from ...core.golfer.hand import Hand, push_or_pull
+from ...core.judge.disturbed import disturbed_deg
 from ...core.judge.judgement import NO_HOLE_M, Cause, Counts, Dear, Further, Gain, Judgement, Occasion, Work
 from ...core.measure.angle import hole_widths, offset_m
 from ...core.measure.interval import Interval
@@ -17,7 +18,7 @@ from ...core.measure.units import Units, about, percent, sided, tape
 from ...core.set.station import Station
 from ..set.briefing import allows
 from ..shared.certainty import headline, nameless, prior_words, with_doubt
-from ..shared.counts import counted
+from ..shared.counts import counted, listed
 from .pace import pace_words
 
 
@@ -56,7 +57,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         meaning=_meaning(it, occasion, units) + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance=_chance(it.summary, occasion),
-        doubt=_doubt(it.summary),
+        doubt=_doubt(it.summary, occasion),
         gains=tuple(_gain(one) for one in it.gains),
         work=_work(it.work),
         prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
@@ -105,6 +106,17 @@ def _not_watched(it: Judgement, station: Station, occasion: Occasion, units: Uni
     )
 
 
+DISTURBED: Final = {
+    "rough": "rough surface",
+    "wind": "wind",
+    "wet": "wet or grainy",
+    "light": "low or glaring light",
+    "noise": "noise or talk",
+    "watched": "onlookers",
+    "tired": "tired or stiff",
+    "hurry": "in a hurry",
+}
+"""What disturbs a block: the names of `core.judge.disturbed.DISTURBANCES`."""
 GAINS: Final = {"bias": "Bias mended", "spread": "A quarter less spread"}
 """The names of what a change may bring."""
 
@@ -226,14 +238,22 @@ def _chance(summary: Summary | None, occasion: Occasion) -> str:
     return f"About {about_} putts in a hundred start inside the windows of the usual lengths ({low} to {high})."
 
 
-def _doubt(summary: Summary | None) -> str:
+def _doubt(summary: Summary | None, occasion: Occasion) -> str:
     if summary is None:
         return ""
     bias, spread = summary.bias, summary.spread
     return (
         f"Bias between {sided(bias.low)} and {sided(bias.high)}; spread {spread.value:.1f}° "
-        f"({spread.low:.1f}° to {spread.high:.1f}°): nine times in ten."
+        f"({spread.low:.1f}° to {spread.high:.1f}°): nine times in ten.{_disturbed(occasion)}"
     )
+
+
+def _disturbed(occasion: Occasion) -> str:
+    if not occasion.disturbances:
+        return ""
+    what = listed([DISTURBED[it] for it in occasion.disturbances])
+    added = disturbed_deg(occasion.disturbances)
+    return f" Disturbed by {what}: ± {added:.2f}° of doubt is added to the bias for it, an opinion."
 
 
 def _gain(it: Gain) -> str:

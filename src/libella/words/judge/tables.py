@@ -166,6 +166,8 @@ def _cell(it: Cell, units: Units) -> str:
 def _size(value: float, unit: str, scatter: bool, units: Units) -> str:
     if unit == "deg":
         return f"{abs(value):.1f}°" if scatter else sided(value)
+    if unit == "%":
+        return f"{value:.0f} %"
     # As it is read off by eye: whole centimetres, whole inches.
     return f"{value * 100:.0f} cm" if units == "metric" else f"{value / INCH_M:.0f} in"
 
@@ -232,7 +234,12 @@ def _(it: CountsFound, units: Units) -> str:
 
 @_found.register
 def _(it: SizesFound, units: Units) -> str:
-    return "One standard deviation from putt to putt: the smaller, the more alike the strokes."
+    return (
+        "One standard deviation from putt to putt: the smaller, the more alike the strokes. A sensor’s own figure is "
+        "its maker’s: it is shown, and never counted with ours."
+        if it.makers
+        else "One standard deviation from putt to putt: the smaller, the more alike the strokes."
+    )
 
 
 @_found.register

@@ -42,7 +42,10 @@ REFUSALS: Final[dict[str, Template]] = {
     "column_unit": ("{label} is not given in “{told}”.", OPTIONS),
     "column_side": ("{label}: say which side is plus.", OPTIONS),
     "column_twice": ("{label}: two columns tell it.", "one column"),
-    "no_start_column": ("No column tells the start.", "start, its limits, or its offset"),
+    "no_putt_column": (
+        "No column tells anything of a putt.",
+        "where it started, what was noted of it, or what a sensor measured",
+    ),
     "no_form": ("Putts don't go out as “{named}”.", KNOWN),
     "no_number": ("That is no number.", "a number"),
 }

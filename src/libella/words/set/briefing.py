@@ -16,7 +16,7 @@ from ...core.measure.units import Units, about, fine_degrees, tape
 from ...core.set.proof import budget
 from ...core.set.station import Station
 from ..shared.counts import counted
-from .green import read_words
+from .green import falls_words, read_words
 from .proof import CHECK, HIDES, proof_words
 
 _LEAVES_M = (0.001, 0.002, 0.005)
@@ -70,6 +70,7 @@ def breaks(station: Station, units: Units) -> tuple[str, ...]:
             )
         said.append(f"Plays like {tape(max(putt.aim.plays_like_m, 0.0), units)} on the level.")
     said += _read(station, units)
+    said += _golfer_says(station, units)
     if not putt.is_level or putt.start_deg:
         said.append(_paces(station, units))
         drift = station.drift_m
@@ -173,6 +174,29 @@ def _read(station: Station, units: Units) -> list[str]:
         if putt.target == "read"
         else "Start errors are counted against the computed aim point.",
     ]
+
+
+def _golfer_says(station: Station, units: Units) -> list[str]:
+    """The golfer's own read and the slope by foot, beside the computed ones: told, never computed with."""
+    putt, golfer = station.putt, station.golfer
+    said: list[str] = []
+    if golfer.read is not None:
+        computed = 0.0 if putt.is_level else putt.aim.aim_m
+        apart, place = golfer.read.offset_m - computed, read_words(golfer.read, units)
+        said.append(
+            f"The golfer’s read, {place}, is as computed."
+            if abs(apart) < 0.0005
+            else f"The golfer’s read, {place}, is {about(apart, 0.0, units)} {side_of(apart)} of what is computed."
+        )
+    felt = [
+        falls_words(along, value)
+        for along, value in ((True, golfer.falls_forward_percent), (False, golfer.falls_right_percent))
+        if value is not None
+    ]
+    if felt:
+        taken = (falls_words(True, putt.falls_forward_percent), falls_words(False, putt.falls_right_percent))
+        said.append(f"Felt by foot: {', '.join(felt)}. Computed with: {', '.join(taken)}.")
+    return said
 
 
 def _read_arrives(it: Arrival, units: Units) -> str:

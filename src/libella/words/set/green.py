@@ -18,6 +18,16 @@ def read_words(it: Read, units: Units) -> str:
     return f"{tape(it.outside_m, units)} outside {it.side}"
 
 
+def falls_words(along: bool, percent: float) -> str:
+    """A fall along or across the line: "1.0 % down to the hole", "level across"."""
+    if abs(percent) < 0.05:
+        return "level along it" if along else "level across it"
+    size = f"{abs(percent):.1f} %"
+    if along:
+        return f"{size} down to the hole" if percent > 0 else f"{size} up to the hole"
+    return f"{size} to the right" if percent > 0 else f"{size} to the left"
+
+
 def slope_words(it: Slope) -> str:
     """Where it falls, with its doubt, and how sure that is."""
     doubt = max(it.forward_doubt, it.right_doubt)

@@ -54,7 +54,23 @@ REFUSALS: Final[dict[str, Template]] = {
     "head_too_wide": ("A head of {head_m} does not pass between these pegs.", "more than {head_m}"),
     "no_degrees": ("{name} takes a reading of degrees.", "read_deg, or low_deg ≤ high_deg"),
     "limits_other_way_round": ("{name} takes its lower limit first.", "read_deg, or low_deg ≤ high_deg"),
-    "reads_degrees": ("A start reader reads degrees.", KNOWN),
+    "reads_degrees": ("It reads degrees.", KNOWN),
+    "strip_always_dark": (
+        "Dark would be seen from straight over it; the light must be hidden, or shown, all the way across.",
+        "another width of the light",
+    ),
+    "strip_never_dark": (
+        "Dark would come into view only beyond any eye's place; the light is too wide, or too narrow, for this height.",
+        "another width of the light",
+    ),
+    "opening_too_narrow": (
+        "A ball does not pass through it. Give more, or 0 where there is no such opening.",
+        "0, or at least {least_m}",
+    ),
+    "opening_without_inner": (
+        "There is no {side} opening for it to lie beyond.",
+        "0, or the inner {side} opening first",
+    ),
     "no_zero_of_its_own": ("{name} has no zero of its own to check.", KNOWN),
     "too_few_tool_checks": (
         "Do it at least {fewest} times: once is how the mark happened to fall.",

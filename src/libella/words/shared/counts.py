@@ -1,5 +1,6 @@
 """How many of a thing: each noun with both its forms, in one place."""
 
+from collections.abc import Sequence
 from typing import Final
 
 _FORMS: Final[dict[str, tuple[str, str]]] = {
@@ -14,6 +15,8 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "check": ("{n} check", "{n} checks"),
     "thing": ("{n} thing", "{n} things"),
     "more_change": ("{n} more change", "{n} more changes"),
+    "block": ("{n} block", "{n} blocks"),
+    "lesson": ("{n} lesson", "{n} lessons"),
     "answer": ("{n} answer", "{n} answers"),
 }
 
@@ -24,3 +27,8 @@ def counted(n: int, what: str) -> str:
     """
     one, many = _FORMS[what]
     return (one if n == 1 else many).format(n=n)
+
+
+def listed(names: Sequence[str]) -> str:
+    """Several names in one breath: "wind", "wind and noise", "wind, noise and rain"."""
+    return names[0] if len(names) == 1 else f"{', '.join(names[:-1])} and {names[-1]}"

@@ -16,6 +16,7 @@ GROUPS: Final[dict[Group, str]] = {
     "body_lines": "Body lines",
     "arms_and_putter": "Arms and putter",
     "head_and_eyes": "Head and eyes",
+    "how_it_feels": "How it feels",
 }
 NOTHING_NOTED: Final = "Nothing noted yet."
 

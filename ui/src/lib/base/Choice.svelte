@@ -7,11 +7,13 @@
   interface Props {
     label: string
     /** With a drawing each is known by its shape before its name is read. */
-    options: { value: T; words: string; picture?: Scene }[]
+    options: { value: T; words: string; picture?: Scene | undefined }[]
     value: T
+    /** Drawings as small as they can still be known by, where room is short. */
+    small?: boolean
     onchange?: (value: T) => void
   }
-  let { label, options, value = $bindable(), onchange }: Props = $props()
+  let { label, options, value = $bindable(), small = false, onchange }: Props = $props()
 </script>
 
 <div>
@@ -32,8 +34,8 @@
     {#each options as it (it.value)}
       <ToggleGroup.Item
         value={it.value}
-        class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture ? 'w-32 flex-col gap-1 px-1 py-1.5 leading-tight' : ''}"
-        >{#if it.picture}<Sketch scene={it.picture} />{/if}<span>{it.words}</span></ToggleGroup.Item
+        class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture ? `${small ? 'w-28' : 'w-32'} flex-col gap-1 px-1 py-1.5 leading-tight` : ''}"
+        >{#if it.picture}<Sketch scene={it.picture} {...small ? { width: 80, height: 30 } : {}} />{/if}<span>{it.words}</span></ToggleGroup.Item
       >
     {/each}
   </ToggleGroup.Root>

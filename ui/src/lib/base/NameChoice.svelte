@@ -1,5 +1,6 @@
 <!-- One of the names used so far, or another, typed once. -->
 <script lang="ts">
+  import type { Scene } from '$lib/drawing/page'
   import Choice from './Choice.svelte'
 
   interface Props {
@@ -8,8 +9,10 @@
     value: string
     /** What the button says that asks for another. */
     another: string
+    /** Of the names that have one, a drawing. */
+    pictures?: Record<string, Scene>
   }
-  let { label, names, value = $bindable(), another }: Props = $props()
+  let { label, names, value = $bindable(), another, pictures = {} }: Props = $props()
 
   const OTHER = '\n'
   let typing = $state(false)
@@ -25,7 +28,7 @@
 <div>
   <Choice
     {label}
-    options={[...offered.map((it) => ({ value: it, words: it })), { value: OTHER, words: another }]}
+    options={[...offered.map((it) => ({ value: it, words: it, picture: pictures[it] })), { value: OTHER, words: another }]}
     bind:value={() => (typing ? OTHER : value), (it) => {
       typing = it === OTHER
       if (!typing) value = it

@@ -85,6 +85,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/golfers-seen-last": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Seen Last
+         * @description The golfers of the newest lessons, for whoever putts next.
+         */
+        get: operations["golfers_seen_last"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/golfers/{id}/lessons": {
         parameters: {
             query?: never;
@@ -618,6 +638,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/turns/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Next One
+         * @description The next golfer at the same station: a block of this id in a lesson of theirs, as the one before was.
+         */
+        put: operations["blocks_next_one"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blocks/{id}/share-of-face": {
         parameters: {
             query?: never;
@@ -631,6 +671,26 @@ export interface paths {
          * @description Set the share of the face in the start, or let the putts tell it.
          */
         put: operations["blocks_set_k"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/circumstances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Note Circumstances
+         * @description Note what disturbed a block, and how it felt: what disturbed it is judged with.
+         */
+        put: operations["blocks_note_circumstances"];
         post?: never;
         delete?: never;
         options?: never;
@@ -855,6 +915,186 @@ export interface paths {
          * @description Any blocks beside the first of them, planned so or not.
          */
         get: operations["comparisons_compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link-bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Now
+         * @description What counts as fine for whom.
+         */
+        get: operations["bands_now"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link-bands/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a new version: the one before stays kept, and what was judged by it is judged anew.
+         */
+        put: operations["bands_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lesson
+         * @description The lesson judged whole.
+         */
+        get: operations["findings_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/finding-answers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Answer
+         * @description Accept a finding, reject it for a reason, or say it otherwise: the tool's own view stays beside it.
+         */
+        put: operations["findings_answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/finding-answers/{id}/void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take an answer back.
+         */
+        put: operations["findings_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Note a change: a putter, a set-up, a stroke. The golfer's line may step on that day.
+         */
+        put: operations["golfer's line_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{id}/void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take a noted change back.
+         */
+        put: operations["golfer's line_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Line
+         * @description The golfer's line of every link, the main one of each first.
+         */
+        get: operations["golfer's line_line"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compare-sides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compare
+         * @description What moved from the first lesson, or block of it, to the second.
+         */
+        get: operations["two sides_compare"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2263,7 +2503,7 @@ export interface components {
              * Measures
              * @enum {string}
              */
-            measures: "start" | "face" | "eyes" | "body" | "path" | "strike" | "pace";
+            measures: "start" | "face" | "eyes" | "body" | "handle" | "path" | "strike" | "pace";
             /**
              * Entry
              * @enum {string}
@@ -2291,6 +2531,11 @@ export interface components {
              * @default false
              */
             strict: boolean;
+            /**
+             * Noted
+             * @default true
+             */
+            noted: boolean;
             /**
              * Laser
              * @default false
@@ -2550,7 +2795,7 @@ export interface components {
              * Question
              * @enum {string}
              */
-            question: "line" | "spread" | "window";
+            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
             /** Question Words */
             question_words: string;
             /** Names */
@@ -2823,6 +3068,12 @@ export interface components {
             comparison_id: string | null;
             /** Turn */
             turn: number | null;
+            /** Disturbances */
+            disturbances: string[];
+            /** Comfort */
+            comfort: number | null;
+            /** Trust */
+            trust: number | null;
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -2879,6 +3130,12 @@ export interface components {
             comparison_id: string | null;
             /** Turn */
             turn: number | null;
+            /** Disturbances */
+            disturbances: string[];
+            /** Comfort */
+            comfort: number | null;
+            /** Trust */
+            trust: number | null;
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -2953,6 +3210,12 @@ export interface components {
             comparison_id: string | null;
             /** Turn */
             turn: number | null;
+            /** Disturbances */
+            disturbances: string[];
+            /** Comfort */
+            comfort: number | null;
+            /** Trust */
+            trust: number | null;
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -3051,6 +3314,33 @@ export interface components {
             has_sight: boolean;
         };
         /**
+         * ChainLinkOut
+         * @description A link of the chain.
+         */
+        ChainLinkOut: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "looks_straight" | "ball_mark" | "face_aim" | "delivery" | "face_impact" | "path" | "strike" | "start";
+            /** Label */
+            label: string;
+            /** Words */
+            words: string;
+            vial: components["schemas"]["Vial"];
+            /** Readings */
+            readings: number;
+            /** Step */
+            step: string;
+            /** At */
+            at: string;
+            /**
+             * Band
+             * @description whether it is fine for this golfer's level, where that is sure enough
+             */
+            band: string;
+        };
+        /**
          * Change
          * @description A change of set-up.
          *
@@ -3076,6 +3366,68 @@ export interface components {
             /** Stands */
             stands: boolean;
         };
+        /** ChangeIn */
+        ChangeIn: {
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Words */
+            words: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+        };
+        /**
+         * ChangeOut
+         * @description A day on which something of a golfer was changed.
+         */
+        ChangeOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Words */
+            words: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Voided */
+            voided: boolean;
+        };
+        /**
+         * CheckOut
+         * @description A check, and the step it is done in.
+         */
+        CheckOut: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "second_proof" | "what_looks_straight" | "marks" | "set_downs" | "sensor" | "strike" | "stillness" | "without_guide" | "three_lengths" | "finish" | "more_putts" | "perception_map";
+            /** Words */
+            words: string;
+            /** Minutes */
+            minutes: number;
+            /** Step */
+            step: string;
+            /**
+             * Gains
+             * @description how much likelier its answer makes it that the right finding comes first
+             */
+            gains: number;
+        };
         /** Circle */
         Circle: {
             /** X */
@@ -3095,6 +3447,29 @@ export interface components {
              * @constant
              */
             shape: "circle";
+        };
+        /**
+         * CircumstancesIn
+         * @description What lay on a whole block alike.
+         */
+        CircumstancesIn: {
+            /**
+             * Disturbances
+             * @example [
+             *       "wind"
+             *     ]
+             */
+            disturbances?: string[];
+            /**
+             * Comfort
+             * @description how comfortable it was, 1 to 5; null: not said
+             */
+            comfort?: number | null;
+            /**
+             * Trust
+             * @description how far the golfer trusts it, 1 to 5; null: not said
+             */
+            trust?: number | null;
         };
         /**
          * Column
@@ -3215,6 +3590,11 @@ export interface components {
             table: components["schemas"]["Table"] | null;
             /** Note */
             note: string;
+            /**
+             * Shares
+             * @description of each condition, where the question is of what was noted
+             */
+            shares: components["schemas"]["Share"][];
         };
         /**
          * Comparison
@@ -3280,7 +3660,7 @@ export interface components {
              * @default line
              * @enum {string}
              */
-            question: "line" | "spread" | "window";
+            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
             /**
              * Asks
              * @default []
@@ -3311,7 +3691,7 @@ export interface components {
              * Question
              * @enum {string}
              */
-            question: "line" | "spread" | "window";
+            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
             /** Question Words */
             question_words: string;
             /** Order Words */
@@ -3842,6 +4222,18 @@ export interface components {
             sighting_eye: "left" | "right" | "";
         };
         /**
+         * FactOut
+         * @description One piece of evidence, and the step and the block, series or test whose readings it comes from.
+         */
+        FactOut: {
+            /** Words */
+            words: string;
+            /** Step */
+            step: string;
+            /** At */
+            at: string;
+        };
+        /**
          * FeltIn
          * @description How the golfer found the position of a test.
          */
@@ -3896,6 +4288,119 @@ export interface components {
             document: {
                 [key: string]: unknown;
             };
+        };
+        /** FindingAnswerIn */
+        FindingAnswerIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Cause
+             * @enum {string}
+             */
+            cause: "rig" | "perception" | "ball_mark" | "face_aim" | "compensation" | "face_at_impact" | "path" | "strike" | "movement" | "guide" | "distance" | "read_and_pace";
+            /**
+             * Answer
+             * @enum {string}
+             */
+            answer: "accepted" | "rejected" | "overridden";
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /**
+             * Answered At
+             * Format: date-time
+             */
+            answered_at: string;
+        };
+        /**
+         * FindingAnswerOut
+         * @description What a coach said of a finding; `then`: what the tool said of it at the time.
+         */
+        FindingAnswerOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Cause
+             * @enum {string}
+             */
+            cause: "rig" | "perception" | "ball_mark" | "face_aim" | "compensation" | "face_at_impact" | "path" | "strike" | "movement" | "guide" | "distance" | "read_and_pace";
+            /**
+             * Answer
+             * @enum {string}
+             */
+            answer: "accepted" | "rejected" | "overridden";
+            /** Words */
+            words: string;
+            /**
+             * Answered At
+             * Format: date-time
+             */
+            answered_at: string;
+            /** Voided */
+            voided: boolean;
+            /** Said */
+            said: string;
+            /** Then */
+            then: string;
+        };
+        /**
+         * FindingOut
+         * @description A cause judged.
+         */
+        FindingOut: {
+            /**
+             * Cause
+             * @enum {string}
+             */
+            cause: "rig" | "perception" | "ball_mark" | "face_aim" | "compensation" | "face_at_impact" | "path" | "strike" | "movement" | "guide" | "distance" | "read_and_pace";
+            /** Name */
+            name: string;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "clear" | "likely" | "none" | "open";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "left" | "right" | "neither";
+            /** Words */
+            words: string;
+            weight: components["schemas"]["Estimate"];
+            /** Weight Words */
+            weight_words: string;
+            /** Against */
+            against: components["schemas"]["FactOut"][];
+            /** Speaks For */
+            speaks_for: components["schemas"]["FactOut"][];
+            /** Missing */
+            missing: string;
+            check: components["schemas"]["CheckOut"] | null;
+            /**
+             * Change
+             * @description what is usually changed; empty where nothing is named
+             */
+            change: string;
+            /**
+             * Through
+             * @description which finding above it is seen through
+             */
+            through: string;
+            answer: components["schemas"]["FindingAnswerOut"] | null;
         };
         /**
          * FirstLookIn
@@ -4122,6 +4627,52 @@ export interface components {
             next: string | null;
             /** Items */
             items: components["schemas"]["GolferLine"][];
+        };
+        /**
+         * GolferSays
+         * @description What the golfer makes of the green, kept beside the coach's read: nothing is computed with it.
+         *
+         *     Parameters
+         *     ----------
+         *     read : where the golfer would start it
+         *     falls_forward_percent, falls_right_percent : the slope as felt by foot, downhill to the hole and falling to the
+         *         right positive; None where it was not said
+         */
+        GolferSays: {
+            read?: components["schemas"]["Read"] | null;
+            /** Falls Forward Percent */
+            falls_forward_percent?: number | null;
+            /** Falls Right Percent */
+            falls_right_percent?: number | null;
+        };
+        /**
+         * GolferSaysIn
+         * @description What the golfer makes of the green: a read, and the slope as felt by foot.
+         */
+        GolferSaysIn: {
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Falls Forward Percent
+             * @description downhill to the hole positive
+             */
+            falls_forward_percent?: number | null;
+            /**
+             * Falls Right Percent
+             * @description falling to the right positive
+             */
+            falls_right_percent?: number | null;
+        };
+        /** GolfersLinesOut */
+        GolfersLinesOut: {
+            /** Lines */
+            lines: components["schemas"]["LineOut"][];
+            /**
+             * Spread Deg
+             * @description what to plan the next lesson for: the start's spread with nothing in view, pooled
+             */
+            spread_deg?: number | null;
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
         };
         /**
          * HeadPlaceOut
@@ -4460,6 +5011,63 @@ export interface components {
              */
             left: boolean;
         };
+        /**
+         * LessonFindings
+         * @description What a lesson comes to: one sentence and one picture first, then the findings, ranked.
+         */
+        LessonFindings: {
+            /** Headline */
+            headline: string;
+            /** Meaning */
+            meaning: string;
+            /**
+             * For Golfer
+             * @description the same for the golfer's own screen: plain, or dense, by level
+             */
+            for_golfer: string;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "clear" | "likely" | "none" | "open";
+            /**
+             * Rules Changed
+             * @description what was said of the same data under older rules, if otherwise
+             * @default
+             */
+            rules_changed: string;
+            /**
+             * Paces
+             * @description where the putts finished, by block, before any word on line
+             */
+            paces: string[];
+            /** @description where the links pointed, from above; none before any link was read */
+            fan: components["schemas"]["Scene"] | null;
+            /** Fan Words */
+            fan_words: string;
+            /** Chain Words */
+            chain_words: string;
+            /** Links */
+            links: components["schemas"]["ChainLinkOut"][];
+            /**
+             * First
+             * @description what to look at first, five at most
+             */
+            first: components["schemas"]["FindingOut"][];
+            /**
+             * More
+             * @description what is left: not looked at, or ruled out
+             */
+            more: components["schemas"]["FindingOut"][];
+            /** Next */
+            next: components["schemas"]["CheckOut"][];
+            /** Guards */
+            guards: string[];
+            /** Misses Words */
+            misses_words: string;
+            /** Misses */
+            misses: components["schemas"]["MissOut"][];
+        };
         /** LessonIn */
         LessonIn: {
             /**
@@ -4588,6 +5196,41 @@ export interface components {
              */
             set_ups: string[];
         };
+        /** LevelBandIn */
+        LevelBandIn: {
+            /** Links */
+            links: {
+                [key: string]: components["schemas"]["LinkBandIn"];
+            };
+            /**
+             * Cost
+             * @description putts of a hundred a bias may cost
+             */
+            cost: number;
+            /**
+             * Lost Inside
+             * @description putts of a hundred that start inside the window and miss, as is usual
+             */
+            lost_inside: number;
+        };
+        /** LevelBandOut */
+        LevelBandOut: {
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "starting" | "club" | "skilled" | "elite";
+            /** Name */
+            name: string;
+            /** Links */
+            links: {
+                [key: string]: components["schemas"]["LinkBandIn"];
+            };
+            /** Cost */
+            cost: number;
+            /** Lost Inside */
+            lost_inside: number;
+        };
         /** LevelOut */
         LevelOut: {
             /**
@@ -4660,6 +5303,102 @@ export interface components {
              */
             shape: "line";
         };
+        /**
+         * LineOut
+         * @description One link pooled: where it lies now as a vial, its path over time, what noted changes came to.
+         */
+        LineOut: {
+            /**
+             * Link
+             * @enum {string}
+             */
+            link: "start" | "face" | "ball_mark" | "to_mark" | "looks_straight" | "face_impact" | "path";
+            /** Guided */
+            guided: boolean;
+            /** Name */
+            name: string;
+            /**
+             * Short
+             * @description where it lies now, in a few words
+             */
+            short: string;
+            /** Words */
+            words: string;
+            vial: components["schemas"]["Vial"];
+            path: components["schemas"]["Scene"] | null;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
+            /** Steps */
+            steps: string[];
+        };
+        /**
+         * LinkBandIn
+         * @description No more than this, degrees.
+         */
+        LinkBandIn: {
+            /** Bias Deg */
+            bias_deg: number;
+            /** Spread Deg */
+            spread_deg: number;
+        };
+        /** LinkBandsIn */
+        LinkBandsIn: {
+            /** Levels */
+            levels: {
+                [key: string]: components["schemas"]["LevelBandIn"];
+            };
+        };
+        /**
+         * LinkBandsOut
+         * @description The bands that hold; number 0 for the usual ones.
+         */
+        LinkBandsOut: {
+            /** Number */
+            number: number;
+            /** Kept At */
+            kept_at: string | null;
+            /** Names */
+            names: {
+                [key: string]: string;
+            };
+            /** Levels */
+            levels: components["schemas"]["LevelBandOut"][];
+        };
+        /**
+         * LinkBesideOut
+         * @description A link on both sides, and how they differ.
+         */
+        LinkBesideOut: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "looks_straight" | "ball_mark" | "face_aim" | "delivery" | "face_impact" | "path" | "strike" | "start";
+            /** Label */
+            label: string;
+            first: components["schemas"]["Vial"];
+            second: components["schemas"]["Vial"];
+            /** Words */
+            words: string;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "clear" | "likely" | "none" | "open";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "left" | "right" | "neither";
+        };
         /** LinkOut */
         LinkOut: {
             /**
@@ -4691,6 +5430,10 @@ export interface components {
             string_height_m: number;
             /** Lean Deg */
             lean_deg: number;
+            /** Strip */
+            strip: ("bar" | "slot") | null;
+            /** Turns M */
+            turns_m: number;
         };
         /**
          * LooksStraight
@@ -4880,6 +5623,15 @@ export interface components {
             /** How */
             how: string;
         };
+        /** MissOut */
+        MissOut: {
+            /** Block Id */
+            block_id: string;
+            /** Putt Id */
+            putt_id: string;
+            /** Words */
+            words: string;
+        };
         /**
          * Needed
          * @description A part a station takes, and how many of it are in the bag; None where the bag was not told.
@@ -4893,6 +5645,27 @@ export interface components {
             count: number;
             /** Owned */
             owned: number | null;
+        };
+        /**
+         * NextIn
+         * @description Whose turn it is at a station, and the block that was putted there.
+         */
+        NextIn: {
+            /**
+             * From Block Id
+             * Format: uuid
+             */
+            from_block_id: string;
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
         };
         /**
          * NoteOut
@@ -5027,7 +5800,8 @@ export interface components {
             word: ("clear" | "likely" | "none" | "open") | null;
             /** Headline */
             headline: string;
-            comparison: components["schemas"]["Comparison"];
+            /** @description null where what was noted is compared */
+            comparison: components["schemas"]["Comparison"] | null;
         };
         /** PairedOut */
         PairedOut: {
@@ -5316,6 +6090,7 @@ export interface components {
             backstroke_m?: number | null;
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
+            golfer_says?: components["schemas"]["GolferSaysIn"];
             /**
              * Hand
              * @default right
@@ -5338,6 +6113,11 @@ export interface components {
              * @enum {string}
              */
             level: "starting" | "club" | "skilled" | "elite";
+            /**
+             * Expected Deg
+             * @description spread expected of this golfer; null: the level's
+             */
+            expected_deg?: number | null;
         };
         /**
          * PrintIn
@@ -5424,6 +6204,7 @@ export interface components {
             backstroke_m?: number | null;
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
+            golfer_says?: components["schemas"]["GolferSaysIn"];
             /**
              * Hand
              * @default right
@@ -5925,6 +6706,7 @@ export interface components {
             backstroke_m: number | null;
             /** Aids */
             aids: components["schemas"]["AidEntry"][];
+            golfer_says: components["schemas"]["GolferSays"];
             /** Words */
             words: string;
             /** Name */
@@ -6260,6 +7042,7 @@ export interface components {
             backstroke_m?: number | null;
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
+            golfer_says?: components["schemas"]["GolferSaysIn"];
             /**
              * Name
              * @example Straight three, narrow gate
@@ -6304,6 +7087,7 @@ export interface components {
             backstroke_m: number | null;
             /** Aids */
             aids: components["schemas"]["AidEntry"][];
+            golfer_says: components["schemas"]["GolferSays"];
             /** Words */
             words: string;
             /**
@@ -6522,6 +7306,16 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
+        };
+        /**
+         * Share
+         * @description How often something happened, of how many.
+         */
+        Share: {
+            /** Times */
+            times: number;
+            /** Of */
+            of: number;
         };
         /** ShareIn */
         ShareIn: {
@@ -6930,6 +7724,7 @@ export interface components {
             backstroke_m?: number | null;
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
+            golfer_says?: components["schemas"]["GolferSaysIn"];
             /**
              * Lesson Id
              * Format: uuid
@@ -6993,6 +7788,7 @@ export interface components {
             backstroke_m: number | null;
             /** Aids */
             aids: components["schemas"]["AidEntry"][];
+            golfer_says: components["schemas"]["GolferSays"];
             /** Words */
             words: string;
             /**
@@ -7169,7 +7965,7 @@ export interface components {
              * Seen
              * @enum {string}
              */
-            seen: "light" | "dark_near" | "dark_far";
+            seen: "dark_near" | "light" | "dark_far";
             /**
              * Turns M
              * @description how far beside the line it turns dark; 1 to 100 mm
@@ -7619,6 +8415,7 @@ export interface components {
             backstroke_m?: number | null;
             /** Aids */
             aids?: components["schemas"]["AidIn"][];
+            golfer_says?: components["schemas"]["GolferSaysIn"];
             /**
              * Limit Deg
              * @description the start error it should just let through
@@ -7697,6 +8494,36 @@ export interface components {
              * Format: date-time
              */
             started_at: string;
+        };
+        /**
+         * TwoSidesOut
+         * @description Both sides: one sentence, their fans, every link read on both, and what else changed.
+         */
+        TwoSidesOut: {
+            /** Headline */
+            headline: string;
+            /** Names */
+            names: [
+                string,
+                string
+            ];
+            /** At */
+            at: [
+                string,
+                string
+            ];
+            /** @description the second side, the first drawn faintly under it */
+            fan: components["schemas"]["Scene"] | null;
+            /** Fan Words */
+            fan_words: string;
+            /** Links */
+            links: components["schemas"]["LinkBesideOut"][];
+            /** Spreads */
+            spreads: string;
+            /** More */
+            more: string;
+            /** Changed */
+            changed: string;
         };
         /**
          * UsualLengthIn
@@ -7951,7 +8778,7 @@ export interface components {
              * @default start
              * @enum {string}
              */
-            measures: "start" | "face" | "eyes" | "body" | "path" | "strike" | "pace";
+            measures: "start" | "face" | "eyes" | "body" | "handle" | "path" | "strike" | "pace";
             /**
              * Level
              * @default club
@@ -8523,6 +9350,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GolferPage"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    golfers_seen_last: {
+        parameters: {
+            query?: {
+                /** @description part of the name */
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GolferOut"][];
                 };
             };
             /** @description Bad Request */
@@ -11762,6 +12692,112 @@ export interface operations {
             };
         };
     };
+    blocks_next_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockKept"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     blocks_set_k: {
         parameters: {
             query?: never;
@@ -11774,6 +12810,112 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShareIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockKept"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blocks_note_circumstances: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CircumstancesIn"];
             };
         };
         responses: {
@@ -13141,7 +14283,7 @@ export interface operations {
     comparisons_compare: {
         parameters: {
             query: {
-                question?: "line" | "spread" | "window";
+                question?: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
                 /** @description Units of lengths in sentences and drawings. */
                 units?: "metric" | "feet";
                 blocks: string[];
@@ -13159,6 +14301,940 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ComparedOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bands_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkBandsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bands_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkBandsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkBandsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findings_lesson: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonFindings"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findings_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindingAnswerIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingAnswerOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findings_void: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingAnswerOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "golfer's line_keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "golfer's line_void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "golfer's line_line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GolfersLinesOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "two sides_compare": {
+        parameters: {
+            query: {
+                first: string;
+                second: string;
+                first_block?: string | null;
+                second_block?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TwoSidesOut"];
                 };
             };
             /** @description Bad Request */

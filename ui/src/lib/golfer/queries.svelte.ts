@@ -19,6 +19,16 @@ export function golfersQuery(search: () => string) {
   }))
 }
 
+/** The golfers of the newest lessons, for whoever putts next. */
+export function seenLastQuery(search: () => string) {
+  return createQuery(() => ({
+    queryKey: [...key.golfers(), 'seen last', search()],
+    queryFn: () => ask(api.GET('/api/golfers-seen-last', { params: { query: { q: search() } } })),
+    placeholderData: (before) => before,
+    staleTime: 0,
+  }))
+}
+
 /** A golfer's lessons, newest first. */
 export function golferLessonsQuery(id: () => string) {
   return createInfiniteQuery(() => ({

@@ -12,7 +12,7 @@
   const others = $derived(blocks.filter((it) => it.id !== current.id && it.putts && it.comparison_id !== (current.comparison_id ?? '')))
   let beside = $state<string | null>(null)
   const other = $derived(others.find((it) => it.id === beside))
-  let question = $state<'line' | 'spread' | 'window'>('line')
+  let question = $state<Shapes['ComparisonIn']['question']>('line')
   const QUESTIONS = choices<typeof question>('question')
   const found = comparedQuery(() => current, () => other, () => question)
 </script>

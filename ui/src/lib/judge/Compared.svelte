@@ -16,6 +16,15 @@
       </div>
     {/each}
   </div>
+  {#each found.shares as share, n (n)}
+    <div class="mt-1 grid items-center gap-x-4 sm:grid-cols-[minmax(0,11rem)_1fr]" data-share>
+      <p class="line-clamp-2 leading-tight font-semibold" title={names[n]}>{names[n]}</p>
+      <p class="flex items-center gap-3">
+        <span class="h-5 flex-1 border border-ink" aria-hidden="true"><span class="block h-full bg-ink" style:width="{share.of ? (100 * share.times) / share.of : 0}%"></span></span>
+        <span class="w-20 text-right font-semibold">{share.times} of {share.of}</span>
+      </p>
+    </div>
+  {/each}
   <p class="mt-2 text-lg font-semibold">{found.headline}</p>
   {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
   {#if found.table}<NoteTables tables={[found.table]} />{/if}

@@ -22,9 +22,40 @@ export function furtherQuery(id: () => string | undefined, judgement: () => Shap
   }))
 }
 
+/** A lesson judged whole. What was read since is judged when it is asked again. */
+export function findingsQuery(id: () => string, wanted: () => boolean = () => true) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.findings(id())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/findings', { params: { path: { id: id() }, query: units() } })),
+    enabled: wanted(),
+    staleTime: 0,
+    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
+  }))
+}
+
+/** Two lessons of a golfer, or blocks of them, beside each other in every link. */
+export function sidesQuery(first: () => string | undefined, second: () => string, blocks: () => { first?: string | undefined; second?: string | undefined }) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.sides(first() ?? '', second()), blocks().first, blocks().second),
+    queryFn: () => ask(api.GET('/api/compare-sides', { params: { query: { first: first() ?? '', second: second(), first_block: blocks().first, second_block: blocks().second } } })),
+    enabled: Boolean(first()) && (first() !== second() || blocks().first !== blocks().second),
+    staleTime: 0,
+  }))
+}
+
+/** What counts as fine for whom: the version that holds. */
+export function linkBandsQuery() {
+  return createQuery(() => ({ queryKey: key.linkBands(), queryFn: () => ask(api.GET('/api/link-bands')) }))
+}
+
 type Block = Pick<Shapes['BlockOut'], 'id' | 'putts'>
+/** A golfer's links, each pooled over all lessons. */
+export function golferLineQuery(golfer: () => string) {
+  return createQuery(() => ({ queryKey: key.golferLine(golfer()), queryFn: () => ask(api.GET('/api/golfers/{id}/line', { params: { path: { id: golfer() } } })), enabled: Boolean(golfer()) }))
+}
+
 /** Two blocks set beside each other, under one question. */
-export function comparedQuery(one: () => Block, other: () => Block | undefined, question: () => 'line' | 'spread' | 'window') {
+export function comparedQuery(one: () => Block, other: () => Block | undefined, question: () => Shapes['ComparisonIn']['question']) {
   return createQuery(() => ({
     queryKey: inUnits(key.compared(one().id, other()?.id ?? ''), question(), one().putts, other()?.putts),
     queryFn: () => ask(api.GET('/api/compare', { params: { query: { blocks: [one().id, other()?.id ?? ''], question: question(), ...units() } } })),

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { page } from '$app/state'
   import type { Shapes } from '$lib/data/client'
+  import { findingsQuery } from '$lib/judge/queries.svelte'
 
   interface Props {
     id: string
@@ -11,13 +12,28 @@
   }
   let { id, sheet, block, details }: Props = $props()
 
+  // While putts are recorded only what was judged before stands here: nothing is worked out between two of them.
+  const found = findingsQuery(() => id, () => !page.url.pathname.endsWith('/start'))
+  // What was read in another step is judged as soon as the lesson says that it has more.
+  let asked = 0
+  let later: ReturnType<typeof setTimeout> | undefined
+  $effect(() => {
+    const now = sheet?.revision ?? 0
+    if (now > asked && !page.url.pathname.endsWith('/start')) {
+      // Many answers in a row are judged once, when it has been quiet for a moment.
+      clearTimeout(later)
+      if (asked) later = setTimeout(() => void found.refetch(), 1500)
+      asked = now
+    }
+  })
+  const judged = $derived(found.data && (found.data.links.length || found.data.first.length) ? found.data.headline : sheet ? 'Nothing to judge yet.' : '')
   const steps = $derived([
     { name: 'Set', at: 'set', result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : '' },
     { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
     { name: 'See', at: 'see', result: sheet?.sight ?? '' },
     { name: 'Aim', at: 'aim', result: sheet?.aim ?? '' },
     { name: 'Start', at: 'start', result: block ? `${block.putts} of ${block.planned} putts, ${block.condition}` : sheet ? 'No putts yet.' : '' },
-    { name: 'Judge', at: 'judge', result: block?.putts ? block.headline : sheet ? 'Nothing to judge yet.' : '' },
+    { name: 'Judge', at: 'judge', result: judged },
   ])
 </script>
 
@@ -28,7 +44,7 @@
   {#each steps as step (step.at)}
     {@const here = page.url.pathname.endsWith(`/${step.at}`)}
     <a
-      href="/lessons/{id}/{step.at}{page.url.search}"
+      href="/lessons/{id}/{step.at}{step.at === 'judge' ? '' : page.url.search}"
       aria-current={here ? 'step' : undefined}
       class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-sm:flex-[1_0_24%] max-sm:px-2 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
         ? 'bg-sheet shadow-[inset_0_-4px_0_var(--ink)] desk:shadow-[inset_4px_0_0_var(--ink)]'

@@ -8,6 +8,7 @@
   import Choice from '$lib/base/Choice.svelte'
   import NameChoice from '$lib/base/NameChoice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { WAY_PICTURES } from './ways'
   import { EyesLook, type Way } from './eyes.svelte'
   import EyesWanted from './EyesWanted.svelte'
   import MirrorLook from './MirrorLook.svelte'
@@ -33,7 +34,7 @@
   $effect(() => {
     if (sheet) untrack(() => look.begin(sheet))
   })
-  const WAYS = choices<Way>('eye_way')
+  const WAYS = $derived(choices<Way>('eye_way').map((it) => ({ ...it, picture: WAY_PICTURES[it.value] })))
   const voiding = createWrite((it: { id: string; voided: boolean }) => voidTake(lessonId, it))
 </script>
 
@@ -43,7 +44,7 @@
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
     <div>
       <div class="mb-4"><NameChoice label="The set-up that is looked at" names={setUps} bind:value={look.set_up} another="Another set-up…" /></div>
-      <div class="mb-4"><Choice label="How they are found" options={WAYS} bind:value={look.way} /></div>
+      <div class="mb-4"><Choice label="How they are found" options={WAYS} small bind:value={look.way} /></div>
       {#if look.way === 'mirror'}<div class="mb-4"><ToolTrue {lessonId} kind="ground_mirror" /></div>{/if}
       {#if look.way === 'string' || look.way === 'strip'}
         <SideLook {lessonId} hand={golfer.hand} way={look.way} sightingEye={sheet.sighting_eye} {look} />

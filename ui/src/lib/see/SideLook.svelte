@@ -1,5 +1,6 @@
 <!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
 <script lang="ts">
+  import { onMount } from 'svelte'
   import { typedNumber } from '$lib/base/number'
   import { stamp } from '$lib/data/clock'
   import { refusal, type Shapes } from '$lib/data/client'
@@ -8,7 +9,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { choices } from '$lib/data/vocabulary.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
-  import type { EyesLook } from './eyes.svelte'
+  import type { EyesLook, Strip as Device } from './eyes.svelte'
   import { keepLook } from './writes'
 
   interface Props {
@@ -20,7 +21,6 @@
   }
   let { lessonId, hand, way, sightingEye, look }: Props = $props()
 
-  let turns = $state(0.015)
   const keeping = createWrite(keepLook)
   const error = $derived(keeping.error)
   const busy = $derived(keeping.isPending)
@@ -38,11 +38,11 @@
     { covers: 'off', side: 'inside', words: 'off it, near side', at: -1.3 },
   ]
   type Strip = Shapes['StripLookIn']['seen']
-  type Device = Shapes['StripLookIn']['device']
   const STRIPS = choices<Strip>('strip')
   const DEVICES = choices<Device>('strip_device')
-  // Which of the two lies there is asked once; a choice made is there the next time.
-  let device = $state<Device | null>((localStorage.getItem('libella.strip') as Device | null) ?? null)
+  // Which of the two lies there is told by the plan, or asked once; a choice made is there the next time.
+  onMount(() => (look.strip.device ??= localStorage.getItem('libella.strip') as Device | null))
+  const device = $derived(look.strip.device)
   $effect(() => {
     if (device) localStorage.setItem('libella.strip', device)
   })
@@ -51,9 +51,18 @@
 
   function keep(seen: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; device: Device; seen: Strip }): void {
     const more = { lesson_id: lessonId, set_up: look.set_up, station_id: null, taken_at: stamp() }
-    keeping.mutate(seen.way === 'string' ? { ...seen, ...more, ...look.string, eye_height_m: look.eye_height_m } : { ...seen, ...more, turns_m: turns })
+    keeping.mutate(seen.way === 'string' ? { ...seen, ...more, ...look.string, eye_height_m: look.eye_height_m } : { ...seen, ...more, turns_m: look.strip.turns_m })
   }
 </script>
+
+<!-- Light is light and dark is dark in either light: from above, a right-handed golfer above the line, as everywhere here. -->
+{#snippet strip(seen: Strip)}
+  <svg width="104" height="34" viewBox="-52 -17 104 34" aria-hidden="true" stroke="#777" data-true-colours>
+    <rect x="-50" y="-12" width="100" height="24" fill="#fff" />
+    {#if seen === 'dark_near'}<rect x="-50" y={-down * 12 - (down > 0 ? 0 : 9)} width="100" height="9" fill="#111" />
+    {:else if seen === 'dark_far'}<rect x="-50" y={down * 12 - (down > 0 ? 9 : 0)} width="100" height="9" fill="#111" />{/if}
+  </svg>
+{/snippet}
 
 {#if way === 'string'}
   <p class="text-lg">The golfer, over the ball{sightingEye ? `, ${sightingEye} eye sighting` : ''}: <strong>where does the string cross it?</strong></p>
@@ -81,9 +90,9 @@
   <p class="text-lg"><strong>Which strip lies there?</strong> The two read oppositely.</p>
   <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="Which strip">
     {#each DEVICES as it (it.value)}
-      <button class="button min-h-28 w-40 flex-col px-1 {device === it.value ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={device === it.value} onclick={() => (device = it.value)}>
+      <button class="button min-h-28 w-40 flex-col px-1 {device === it.value ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={device === it.value} onclick={() => (look.strip.device = it.value)}>
         <svg width="120" height="56" viewBox="-60 -44 120 56" aria-hidden="true" stroke="currentColor" fill="currentColor">
-          <rect x="-14" y="2" width="28" height="5" fill="none" /><rect x="-30" y="2" width="16" height="5" /><rect x="14" y="2" width="16" height="5" />
+          <g stroke="#777" data-true-colours><rect x="-14" y="2" width="28" height="6" fill="#fff" /><rect x="-30" y="2" width="16" height="6" fill="#111" /><rect x="14" y="2" width="16" height="6" fill="#111" /></g>
           {#if it.value === 'bar'}<rect x="-15" y="-14" width="30" height="4" /><line x1="-26" y1="-42" x2="-20" y2="2" fill="none" stroke-dasharray="3 2" />
           {:else}<rect x="-46" y="-14" width="34" height="4" /><rect x="12" y="-14" width="34" height="4" /><line x1="-26" y1="-42" x2="19" y2="2" fill="none" stroke-dasharray="3 2" />{/if}
           <circle cx="-27" cy="-41" r="3" />
@@ -96,12 +105,12 @@
     <p class="mt-3 text-lg">The golfer, over the ball: <strong>what does the strip show?</strong> Near is the golfer’s side.</p>
     <div class="mt-2 grid gap-2 sm:grid-cols-3" role="group" aria-label="What the strip shows">
       {#each STRIPS as it (it.value)}
-        <button class="button min-h-20" disabled={busy} onclick={() => device && keep({ way, device, seen: it.value })}>{it.words}</button>
+        <button class="button min-h-24 flex-col gap-1" disabled={busy} onclick={() => device && keep({ way, device, seen: it.value })}>{@render strip(it.value)}<span>{it.words}</span></button>
       {/each}
     </div>
   {/if}
   <div class="mt-3 max-w-xs">
-    <LengthEntry of="turns_m" value={turns} error={fault?.about('turns_m')} onvalue={(it) => (turns = it)} />
+    <LengthEntry of="turns_m" value={look.strip.turns_m} error={fault?.about('turns_m')} onvalue={(it) => (look.strip.turns_m = it)} />
   </div>
 {/if}
 {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}

@@ -4,6 +4,7 @@ import type { Sent } from '$lib/data/letter'
 import type { Place } from './place'
 
 export type Way = 'mirror' | 'plumb' | 'string' | 'strip'
+export type Strip = Shapes['StripLookIn']['device']
 type Take = Shapes['EyeTakeOut']
 
 export class EyesLook {
@@ -22,6 +23,8 @@ export class EyesLook {
   seen_m = $state(0.005)
   /** The string as it is laid. */
   string = $state({ string_height_m: 0.2, lean_deg: 0 })
+  /** The strip as it is laid; without one in the plan, the one that was told last. */
+  strip = $state<{ device: Strip | null; turns_m: number }>({ device: null, turns_m: 0.015 })
   /** How the golfer stands: looks of one set-up are never counted with those of another. */
   set_up = $state('')
 
@@ -32,11 +35,12 @@ export class EyesLook {
     this.set_up ||= set_up
     if (this.#told === JSON.stringify(sizes)) return
     this.#told = JSON.stringify(sizes)
-    const { falls_in_percent, falls_back_percent, level_doubt_percent, eye_height_m, seen_m, string_height_m, lean_deg } = sizes
+    const { falls_in_percent, falls_back_percent, level_doubt_percent, eye_height_m, seen_m, string_height_m, lean_deg, strip, turns_m } = sizes
     this.level = { falls_in_percent, falls_back_percent, level_doubt_percent }
     this.eye_height_m = eye_height_m
     this.seen_m = seen_m
     this.string = { string_height_m, lean_deg }
+    this.strip = { device: strip ?? this.strip.device, turns_m }
   }
 
   /** The eye to be marked next; null when both are. */

@@ -29,7 +29,7 @@ describe('a look at the eyes', () => {
   })
 
   it('is read with the sizes as laid, also where they are laid otherwise since', () => {
-    const sizes = { falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1, eye_height_m: 1.5, seen_m: 0.005, string_height_m: 0.2, lean_deg: 0 }
+    const sizes = { falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1, eye_height_m: 1.5, seen_m: 0.005, string_height_m: 0.2, lean_deg: 0, strip: null, turns_m: 0.015 }
     const look = new EyesLook()
     look.begin({ sizes, set_up: 'as usual' })
     look.set_up = 'taller'
@@ -38,6 +38,15 @@ describe('a look at the eyes', () => {
     expect([look.set_up, look.string.string_height_m]).toEqual(['taller', 0.25])
     look.begin({ sizes: { ...sizes, lean_deg: 1.4 }, set_up: 'as usual' })
     expect([look.set_up, look.string]).toEqual(['taller', { string_height_m: 0.2, lean_deg: 1.4 }])
+  })
+
+  it('reads a strip as the plan laid it, and as last time without one', () => {
+    const sizes = { falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1, eye_height_m: 1.5, seen_m: 0.005, string_height_m: 0.2, lean_deg: 0 }
+    const look = new EyesLook()
+    look.begin({ sizes: { ...sizes, strip: 'slot', turns_m: 0.021 }, set_up: 'as usual' })
+    expect(look.strip).toEqual({ device: 'slot', turns_m: 0.021 })
+    look.begin({ sizes: { ...sizes, strip: null, turns_m: 0.015 }, set_up: 'as usual' })
+    expect(look.strip).toEqual({ device: 'slot', turns_m: 0.015 })
   })
 
   it('reads again the newest look that stands, is a place, and is no second reading itself', () => {

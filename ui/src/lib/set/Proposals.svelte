@@ -5,6 +5,7 @@
   import { choices, named } from '$lib/data/vocabulary.svelte'
   import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import Sketch from '$lib/drawing/Sketch.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -15,10 +16,14 @@
     open: boolean
     plan: Plan
     level: Shapes['GolferBrief']['level']
+    instruments: Shapes['InstrumentOut'][]
+    /** The spread this golfer has shown in earlier lessons, if any told it. */
+    expected?: number | null | undefined
     use: (proposal: Shapes['ProposalOut']) => void
   }
-  let { open = $bindable(), plan, level, use }: Props = $props()
+  let { open = $bindable(), plan, level, instruments, expected, use }: Props = $props()
 
+  const NO_RIG = 'no_rig'
   type Measures = NonNullable<Shapes['WantedIn']['measures']>
   const CHECKS = choices<Measures>('measures')
   let measures = $state<Measures>('start')
@@ -27,7 +32,8 @@
   const bag = bagQuery()
   const bands = bandsQuery()
   const band = $derived(bands.data?.find((it) => it.level === level))
-  const wanted = $derived(own ?? band?.spread_deg ?? 1.4)
+  const pictures = $derived(Object.fromEntries(instruments.map((it) => [it.about.kind, it.picture])))
+  const wanted = $derived(own ?? expected ?? band?.spread_deg ?? 1.4)
   const found = proposalsQuery(
     () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag }),
     () => bag.data,
@@ -40,7 +46,7 @@
   <div class="mt-3 grid grid-cols-2 items-start gap-4">
     <Stepper
       label="As strict as ±" unit="°" text={String(Number(wanted.toFixed(2)))}
-      hint={band ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.` : ''}
+      hint={expected && own === null ? `This golfer’s own spread, from earlier lessons: ${expected.toFixed(1)}°.` : band ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.` : ''}
       read={typedNumber}
       step={(by) => (own = Math.min(6, Math.max(0.2, Math.round((wanted + by * 0.1) * 10) / 10)))}
       onvalue={(it) => (own = it)} error={about(found.error, 'wanted_deg')}
@@ -59,7 +65,8 @@
     {#each found.data ?? [] as it, n (it.kind)}
       <li class="border-t border-hairline py-3" data-proposal={it.kind}>
         <div class="flex items-start justify-between gap-3">
-          <p class="wide text-lg">
+          {#if pictures[it.kind]}<Sketch scene={pictures[it.kind]!} />{/if}
+          <p class="wide flex-1 text-lg">
             {it.name}
             {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {it.sight.fit === 'good' ? '✓' : '✕'} {named('fit', it.sight.fit)}</span>{/if}
           </p>
@@ -72,6 +79,16 @@
               open = false
             }}>{it.watches ? 'Use it' : 'Lay it too'}</button
           >
+          {#if !it.watches && plan.rig_kind !== NO_RIG}
+            <button
+              class="button shrink-0" type="button" aria-label="{it.name} alone, no start rig"
+              onclick={() => {
+                use(it)
+                use({ ...it, kind: NO_RIG, sizes: {}, watches: true })
+                open = false
+              }}>It alone</button
+            >
+          {/if}
         </div>
         <p class="text-[15px]">{it.words}</p>
         <p class="text-sm text-faded">

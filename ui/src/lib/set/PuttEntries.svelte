@@ -4,6 +4,7 @@
   import type { Refusal, Shapes } from '$lib/data/client'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import PercentEntry from '$lib/base/PercentEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import { choices, entry, stepped } from '$lib/data/vocabulary.svelte'
   import PuttLength from '$lib/golfer/PuttLength.svelte'
@@ -24,6 +25,12 @@
   const PLACES = choices<Place>('place')
   const SIDES = choices<'left' | 'right'>('outside')
   const TARGETS = choices<Plan['target']>('target')
+  const says = $derived(plan.golfer_says)
+  const saidByGolfer = $derived(Boolean(says.read) || (says.falls_forward_percent ?? says.falls_right_percent ?? null) !== null)
+  function golferReads(place: Place): void {
+    const before = plan.golfer_says.read
+    plan.golfer_says.read = place === 'none' ? null : { place, side: before?.side ?? 'left', outside_m: place === 'outside' ? (before?.outside_m ?? 0.05) : 0 }
+  }
   function read(place: Place): void {
     if (place === 'none') {
       plan.read = null
@@ -73,6 +80,27 @@
     <Choice label="Lay the line, and count start errors, against" options={TARGETS} bind:value={plan.target} />
   {/if}
 </div>
+<details class="mt-3" open={saidByGolfer}>
+  <summary class="min-h-11 cursor-pointer py-2 font-semibold">What the golfer says <span class="font-normal text-faded">{saidByGolfer ? 'told beside what is computed' : 'a read, the slope by foot'}</span></summary>
+  <div class="grid gap-3">
+    <Choice label="The golfer would start it at" options={PLACES} bind:value={() => says.read?.place ?? 'none', golferReads} />
+    {#if says.read && says.read.place !== 'centre'}
+      <div class="flex flex-wrap items-start gap-5">
+        <Choice label="Of the hole, from behind the ball" options={SIDES} bind:value={() => says.read?.side ?? 'left', (side) => plan.golfer_says.read && (plan.golfer_says.read.side = side)} />
+        {#if says.read.place === 'outside'}
+          <div class="w-56">
+            <LengthEntry of="outside_m" value={says.read.outside_m} error={fault?.about('golfer_says.outside_m')} onvalue={(it) => plan.golfer_says.read && (plan.golfer_says.read.outside_m = it)} />
+          </div>
+        {/if}
+      </div>
+    {/if}
+    <div class="grid grid-cols-2 gap-x-5 gap-y-3">
+      {#each [['falls_forward_percent', 'Feels downhill to the hole'], ['falls_right_percent', 'Feels falling to the right']] as const as [name, label] (name)}
+        <PercentEntry {label} hint="By foot; the other way −. Empty: not said." value={says[name] ?? null} error={fault?.about(`golfer_says.${name}`)} onvalue={(it) => (plan.golfer_says[name] = it)} />
+      {/each}
+    </div>
+  </div>
+</details>
 <div class="mt-4 max-w-md border-t border-hairline pt-3">
   <Choice
     label="What the hole is taken to allow: an opinion"

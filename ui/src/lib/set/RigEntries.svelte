@@ -62,6 +62,7 @@
       />
     {/if}
   </div>
+  <p class="mt-2 text-sm text-faded">Sizes nobody told are usual ones, opinions: put in what lies there.</p>
   <details class="mt-4 border-t border-hairline pt-2">
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">What it tells, and how it misleads</summary>
     <p><strong>Tells:</strong> {rig.about.tells}</p>

@@ -19,6 +19,7 @@ export const FIRST: Plan = {
   across_m: 0,
   backstroke_m: null,
   aids: [],
+  golfer_says: { read: null, falls_forward_percent: null, falls_right_percent: null },
 }
 
 /** Only what a plan is, of a row that holds more. */

@@ -11,6 +11,7 @@
   import NameChoice from '$lib/base/NameChoice.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { SET_UP_PICTURES } from './set-ups'
   import { startBlock } from './writes'
 
   interface Props {
@@ -26,25 +27,32 @@
     watched?: Shapes['NoteOut'][]
     /** A rig watches the start; else something else must be noted. */
     readsStart?: boolean
-    /** What else the block before noted of every putt. */
-    asked?: string[]
+    /** What else the block before noted of every putt; none before the first. */
+    asked?: string[] | undefined
+    /** What is usual stands folded away, in one line. */
+    folded?: boolean
     started?: () => void
     /** Compare in turns instead, noting the same of every putt. */
     compare?: (asks: string[]) => void
   }
-  let { lessonId, station, conditions, guides, closed = false, watched = [], readsStart = true, asked = [], started, compare }: Props = $props()
+  let { lessonId, station, conditions, guides, closed = false, watched = [], readsStart = true, asked = undefined, folded = false, started, compare }: Props = $props()
 
   const SEEN = choices<'guided' | 'blind'>('rig_seen')
   const usual = ['as usual', 'no line on the ball', 'wide base']
   const offered = $derived([...new Set([...conditions, ...usual])].slice(0, 5))
   let condition = $state('as usual')
   let seen = $state<'guided' | 'blind' | null>(null)
-  let planned = $state(10)
+  /** What was chosen here last is there the next time. */
+  type Last = { asks: string[]; planned: number }
+  const last = JSON.parse(localStorage.getItem('libella.block') ?? '{}') as Partial<Last>
+  let planned = $state(last.planned ?? 10)
+  const rigSeen = $derived(seen ?? (guides ? 'guided' : 'blind'))
   const notes = notesQuery()
   let chosen = $state<string[] | null>(null)
   const every = $derived([...(notes.data ?? []), ...watched])
   /** With no rig nothing is told unless it is noted: what lies there, or else where the putt finished. */
-  const usualAsks = $derived(readsStart ? asked : [...new Set([...asked, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])])
+  const before = $derived(asked ?? last.asks ?? [])
+  const usualAsks = $derived(readsStart ? before : [...new Set([...before, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])])
   const asks = $derived((chosen ?? usualAsks).filter((it) => every.some((note) => note.note === it)))
   const toggle = (note: string) => (chosen = asks.includes(note) ? asks.filter((it) => it !== note) : [...asks, note])
   let hole = $state<'hole' | 'none'>('hole')
@@ -59,7 +67,8 @@
     void goto(`/lessons/${lessonId}/start?block=${block.id}`)
   })
   const laying = createAsk(() => station(), (station_id) => {
-    const guided = (seen ?? (guides ? 'guided' : 'blind')) === 'guided'
+    const guided = rigSeen === 'guided'
+    localStorage.setItem('libella.block', JSON.stringify({ asks, planned } satisfies Last))
     starting.mutate({ station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() })
   })
   const error = $derived(laying.error ?? starting.error)
@@ -70,12 +79,16 @@
 </script>
 
 <form onsubmit={start} class="grid gap-3">
-  <NameChoice label="The set-up" names={offered} bind:value={condition} another="Another set-up…" />
-  <div class="grid items-start gap-3">
+  <details open={!folded}>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold" data-under>
+      Set-up <span class="font-normal text-faded">{condition}, {readsStart ? `rig ${named('rig_seen', rigSeen).toLowerCase()}, ` : ''}{planned} putts</span>
+    </summary>
+    <div class="grid items-start gap-3">
+    <NameChoice label="The set-up" names={offered} bind:value={condition} another="Another set-up…" pictures={SET_UP_PICTURES} />
     <Choice
       label="The rig is"
       options={SEEN}
-      bind:value={() => seen ?? (guides ? 'guided' : 'blind'), (value) => (seen = value)}
+      bind:value={() => rigSeen, (value) => (seen = value)}
     />
     <Stepper
       label="Putts to the verdict"
@@ -84,9 +97,12 @@
       read={(text) => Math.round(Number(text))}
       step={(direction) => (planned = Math.max(3, planned + direction))}
       onvalue={(value) => (planned = value)}
+      hint="How many is an opinion."
       error={about(error, 'planned')}
     />
-  </div>
+    </div>
+  </details>
+  {#if about(error, 'planned')}<p class="font-semibold text-danger">{about(error, 'planned')}</p>{/if}
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
       Also note <span class="font-normal text-faded">{every.filter((it) => asks.includes(it.note)).map((it) => it.label).join(', ') || 'nothing else'}</span>
@@ -114,7 +130,7 @@
   </details>
   {#if error}<Trouble {error} />{/if}
   <div class="flex gap-2">
-  <button class="button primary min-h-14 flex-1 text-lg" disabled={laying.isPending || starting.isPending || closed}>Start block</button>
-  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed} onclick={() => compare(noted)}>Compare…</button>{/if}
+  <button class="button primary min-h-14 flex-1 text-lg" disabled={laying.isPending || starting.isPending || closed || !notes.data}>Start block</button>
+  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed || !notes.data} onclick={() => compare(noted)}>Compare…</button>{/if}
   </div>
 </form>

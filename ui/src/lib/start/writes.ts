@@ -17,6 +17,12 @@ export const startRung = (lesson: string, body: Sent<'/api/rungs/{id}'>) => {
   return put('/api/rungs/{id}', { ...path(id), body }, { thing: id, words: 'The next rung', renews: ofLesson(lesson) })
 }
 
+/** The next golfer at the same station, in a lesson of their own. */
+export const startNext = (body: Sent<'/api/turns/{id}'>) => {
+  const id = v7()
+  return put('/api/turns/{id}', { ...path(id), body }, { thing: id, words: 'The next golfer’s block', now: true, renews: [every(key.today), every(key.golfers)] })
+}
+
 export const startComparison = (body: Sent<'/api/comparisons/{id}'>) => {
   const id = v7()
   return put('/api/comparisons/{id}', { ...path(id), body }, { thing: id, words: 'The comparison', renews: ofLesson(body.lesson_id) })
@@ -25,6 +31,12 @@ export const startComparison = (body: Sent<'/api/comparisons/{id}'>) => {
 /** How many putts a block is to have. */
 export const planBlock = (lesson: string, block: string, planned: number) =>
   put('/api/blocks/{id}/plan', { ...path(block), body: { planned } }, { thing: block, words: 'More putts', renews: ofLesson(lesson) })
+
+/** What disturbed a block and how it felt. */
+export const tellCircumstances = (lesson: string, block: string, body: Sent<'/api/blocks/{id}/circumstances'>) =>
+  put('/api/blocks/{id}/circumstances', { ...path(block), body }, {
+    thing: `${block} circumstances`, words: 'What disturbed the block', whole: true, renews: ofLesson(lesson),
+  })
 
 /** A putt, shown as `shown` until the server says it. */
 export const recordPutt = (shown: Shapes['ReadingLine'], body: Sent<'/api/readings/{id}'>) =>

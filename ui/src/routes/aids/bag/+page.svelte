@@ -7,6 +7,7 @@
   import { BAG, forgetBag, setBands, tellBag } from '$lib/set/writes'
   import { place } from '$lib/base/place.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
+  import LinkBands from '$lib/judge/LinkBands.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
 
   const bag = bagQuery()
@@ -85,4 +86,5 @@
       </div>
     {/each}
   </div>
+  <LinkBands />
 </div>

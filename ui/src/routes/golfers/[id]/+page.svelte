@@ -7,6 +7,7 @@
   import { place } from '$lib/base/place.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import GolfersLine from '$lib/judge/GolfersLine.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { day } from '$lib/base/dates'
   import { golferLessonsQuery, golferQuery } from '$lib/golfer/queries.svelte'
@@ -50,6 +51,7 @@
     {:else if lessons.data && !rows.length}
       <p class="mt-5 text-lg">No lesson yet. Start one: set a straight putt, then record ten.</p>
     {/if}
+    {#if !lessons.isPending}<GolfersLine golferId={id} />{/if}
     <ol aria-label="Lessons, newest first">
       {#each rows as { lesson, blocks } (lesson.id)}
         <li class="grid gap-x-6 gap-y-1 border-b border-hairline py-4 sm:grid-cols-[8.5rem_1fr]">

@@ -1,116 +1,36 @@
-<!-- Judge: tendency or chance, how big against what the hole allows, what to work on. -->
+<!-- Judge: the whole lesson first; one block of it where one is asked for. -->
 <script lang="ts">
   import { page } from '$app/state'
-  import { judgedQuery, lessonQuery } from '$lib/data/queries.svelte'
-  import { furtherQuery, tablesQuery } from '$lib/judge/queries.svelte'
-  import Stage from '$lib/drawing/Stage.svelte'
-  import Vial from '$lib/drawing/Vial.svelte'
-  import Coming from '$lib/base/Coming.svelte'
-  import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import { currentBlock } from '$lib/base/current'
-  import CompareBlocks from '$lib/judge/CompareBlocks.svelte'
-  import OwnComparison from '$lib/judge/OwnComparison.svelte'
-  import NoteTables from '$lib/judge/NoteTables.svelte'
-  import ShareOfFace from '$lib/judge/ShareOfFace.svelte'
-  import Trouble from '$lib/base/Trouble.svelte'
-  import { moment } from '$lib/base/dates'
-  import Unproved from '$lib/set/Unproved.svelte'
+  import Coming from '$lib/base/Coming.svelte'
+  import { lessonQuery } from '$lib/data/queries.svelte'
+  import BlockJudged from '$lib/judge/BlockJudged.svelte'
+  import CompareSides from '$lib/judge/CompareSides.svelte'
+  import WholeLesson from '$lib/judge/WholeLesson.svelte'
 
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
   const sheet = $derived(lesson.data)
-  const blockId = $derived(currentBlock(sheet, page.url)?.id)
-  const judged = judgedQuery(() => blockId)
-  const it = $derived(judged.data?.judgement)
-  const further = furtherQuery(() => blockId, () => it)
-  const plan = $derived(sheet?.stations.find((one) => one.id === judged.data?.block.station_id))
-  const more = (n: number) => (n === 1 ? '1 more putt' : `${n} more putts`)
-  const tables = tablesQuery(() => blockId, () => it?.putts)
+  const block = $derived(currentBlock(sheet, page.url))
+  const one = $derived(page.url.searchParams.has('block') && block !== undefined)
+  const beside = $derived(page.url.searchParams.has('beside'))
+  const tabs = $derived([
+    { words: 'The lesson', href: `/lessons/${id}/judge`, here: !one && !beside },
+    ...(block ? [{ words: 'One block', href: `/lessons/${id}/judge?block=${block.id}`, here: one && !beside }] : []),
+    { words: 'Before and after', href: `/lessons/${id}/judge?beside=1`, here: beside },
+  ])
 </script>
 
-{#if sheet && !sheet.blocks.length}
-  <div class="p-6">
-    <h1 class="wide text-2xl">Nothing to judge yet</h1>
-    <p class="mt-2 text-lg">Set the line and record a block of putts; the verdict comes at its planned end.</p>
-    <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
-  </div>
-{:else if judged.error && !it}
-  <div class="p-6"><Trouble error={judged.error} again={() => judged.refetch()} /></div>
-{:else if sheet && judged.data && it}
-  {@const block = judged.data.block}
-  <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
-    <div class="flex min-h-0 flex-col overflow-y-auto px-6 py-4">
-      <p class="text-faded">{block.station} · {block.condition}{block.guided ? ', rig in view: this is the guided golfer' : ''} · {it.putts} of {it.planned} putts{plan && !plan.current ? ' · not the plan now' : ''}</p>
-      {#if !block.proved && it.watched}
-        <Unproved lessonId={id} {plan} class="mt-1" />
-      {/if}
-      {#if block.judged_again_at}<p class="mt-1 text-faded" data-judged-again>Judged again with the proof given {moment(block.judged_again_at)}, after its putts.</p>{/if}
-      {#if it.pace}<p class="mt-1 text-xl font-semibold" data-pace>{it.pace}</p>{/if}
-      {#if it.watched}<Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />{/if}
-      <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>{it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span></h1>
-      {#if it.counts}<p class="mt-1 text-lg font-semibold" data-counts>{it.counts}</p>{/if}
-      <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
-      {#if it.read}<p class="mt-1 max-w-prose font-semibold" data-read>{it.read}</p>{/if}
-      {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
-      <OwnComparison lessonId={id} {block} />
-      {#if it.watched}
-        <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
-          <Stage scene={judged.data.rays} stretch="fitting" />
-        </div>
-      {/if}
-      <CompareBlocks blocks={sheet.blocks} current={block} />
-      {#if tables.data}<NoteTables tables={tables.data.tables} />{/if}
-      {#if tables.data?.tables.some((table) => table.title === 'Start from face and path')}
-        <ShareOfFace {block} />
-      {/if}
+{#if sheet}
+  <div class="flex min-h-full flex-col desk:h-full desk:min-h-0">
+    <nav class="flex shrink-0 border-b border-hairline" aria-label="What is judged">
+      {#each tabs as it (it.words)}
+        <a href={it.href} aria-current={it.here ? 'page' : undefined} class="min-h-12 px-5 py-3 font-semibold hover:bg-sheet max-sm:px-3 {it.here ? 'shadow-[inset_0_-4px_0_var(--ink)]' : 'text-faded'}">{it.words}</a>
+      {/each}
+    </nav>
+    <div class="min-h-0 flex-1 overflow-y-auto">
+      {#if beside}<CompareSides {id} {sheet} />{:else if one && block}<BlockJudged {id} {sheet} blockId={block.id} />{:else}<WholeLesson {id} {sheet} />{/if}
     </div>
-    <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to work on">
-      {#if it.final}
-        <section>
-          <h2 class="wide text-lg">Work on</h2>
-          <p class="mt-1 text-lg leading-snug" data-work>{it.work || 'Fewer than five putts: nothing is advised yet.'}</p>
-          <table class="mt-2 w-full text-left">
-            <caption class="label text-left">Putts in a hundred that would newly start inside the window</caption>
-            <tbody>
-              {#each it.gains as gain (gain.change)}
-                <tr class="border-t border-hairline">
-                  <th scope="row" class="py-1.5 pr-2 font-normal">{gain.name}</th>
-                  <td class="py-1.5 font-semibold">{gain.words}</td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-        </section>
-        <section class="border-t border-hairline pt-3">
-          <h2 class="wide text-lg">More putts?</h2>
-          <p class="mt-1" aria-live="polite">{further.data?.words ?? (further.error ? 'Not worked out just now.' : 'Playing the block on…')}</p>
-        </section>
-      {:else}
-        <section>
-          <h2 class="wide text-lg">Not yet</h2>
-          <p class="mt-1">{more(it.planned - it.putts)} to the planned end. What to work on is said then: whoever looks after every putt finds something in a third of innocent blocks.</p>
-          <a class="button primary mt-3 min-h-14 w-full text-lg" href="/lessons/{id}/start?block={block.id}">Go on recording</a>
-        </section>
-      {/if}
-      <section class="border-t border-hairline pt-3">
-        <h2 class="wide text-lg">What the hole allows</h2>
-        <p class="mt-1">{it.allows}</p>
-        {#if it.chance}<p class="mt-1">{it.chance}</p>{/if}
-      </section>
-      <details class="border-t border-hairline pt-1">
-        <summary class="min-h-11 cursor-pointer py-2 font-semibold">What was assumed</summary>
-        <p class="text-[15px]">{it.prior}</p>
-      </details>
-      <p class="border-t border-hairline pt-2">
-        <span class="label block">Its putts as a file</span>
-        <a class="button mt-1 mr-2" href="/api/exports/block/{block.id}?form=csv" download>CSV</a>
-        <a class="button mt-1" href="/api/exports/block/{block.id}?form=json" download>JSON</a>
-      </p>
-      <section class="mt-auto border-t border-hairline pt-3">
-        <h2 class="wide text-lg">Blocks</h2>
-        <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/judge" />
-      </section>
-    </aside>
   </div>
 {:else}
   <Coming what="The judgement" />

@@ -22,6 +22,7 @@
   import ProofEntries from '$lib/set/ProofEntries.svelte'
   import Proposals from '$lib/set/Proposals.svelte'
   import PuttEntries from '$lib/set/PuttEntries.svelte'
+  import { golferLineQuery } from '$lib/judge/queries.svelte'
   import { previewQuery } from '$lib/set/queries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
@@ -30,6 +31,8 @@
   const id = $derived(page.params.id ?? '')
   const lesson = lessonQuery(() => id)
   const instruments = instrumentsQuery()
+  // What earlier lessons told of this golfer sizes the rig; it never weighs in a verdict.
+  const line = golferLineQuery(() => lesson.data?.golfer.id ?? '')
   const sheet = $derived(lesson.data)
   const known = $derived(instruments.data ?? [])
   let proposing = $state(false)
@@ -50,7 +53,7 @@
     () => id,
     () => {
       const now = $state.snapshot(planning.plan) as Plan | null
-      return now && sheet ? { ...now, proof_of: planning.kept?.id ?? null, lesson_id: id, hand: sheet.golfer.hand, level: sheet.golfer.level } : null
+      return now && sheet ? { ...now, proof_of: planning.kept?.id ?? null, lesson_id: id, hand: sheet.golfer.hand, level: sheet.golfer.level, expected_deg: line.data?.spread_deg ?? null } : null
     },
   )
   const seen = $derived(preview.data)
@@ -177,7 +180,8 @@
           guides={rig?.about.guides ?? false}
           watched={seen?.watched ?? []}
           readsStart={seen?.reads_start ?? true}
-          asked={sheet.blocks.at(-1)?.asks ?? []}
+          asked={sheet.blocks.at(-1)?.asks}
+          folded
           closed={!seen || Boolean(fault) || unread}
           compare={(asks) => void compare(asks)}
         />
@@ -189,5 +193,5 @@
       <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} used={sheet.set_ups} planned={() => (comparing = false)} />
     </Sheet>
   {/if}
-  <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} use={(it) => planning.take(it)} />
+  <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />
 {/if}

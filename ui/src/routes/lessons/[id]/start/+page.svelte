@@ -15,10 +15,12 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
+  import Circumstances from '$lib/start/Circumstances.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import HeardStrip from '$lib/start/HeardStrip.svelte'
   import LadderLine from '$lib/start/LadderLine.svelte'
   import NoteStep from '$lib/start/NoteStep.svelte'
+  import NextGolfer from '$lib/start/NextGolfer.svelte'
   import Nudges from '$lib/start/Nudges.svelte'
   import PlanComparison from '$lib/start/PlanComparison.svelte'
   import PuttList from '$lib/start/PuttList.svelte'
@@ -48,6 +50,8 @@
   let asking = $state(false)
   let switching = $state(false)
   let planning = $state(false)
+  let nexting = $state(false)
+  let telling = $state(false)
 
   // In a comparison the next putt belongs to the block whose turn it is, also while putts wait for the network.
   const comparison = $derived(comparisons.data?.find((it) => it.blocks.some((one) => one.id === blockId)))
@@ -144,6 +148,7 @@
             <p class="text-lg font-bold">Planned end: {block.planned} putts.</p>
             <a class="button primary" href="/lessons/{id}/judge?block={blockId}">Judge <kbd class="key">J</kbd></a>
             <button class="button" onclick={() => (switching = true)}>Next block <kbd class="key">N</kbd></button>
+            <button class="button" onclick={() => (nexting = true)}>Next golfer</button>
             {#if !comparison}<button class="button" onclick={() => extending.mutate({ id: block.id, planned: block.planned + 5 })}>5 more putts</button>{/if}
           </div>
         {:else}
@@ -194,7 +199,8 @@
           <h2 class="wide text-lg">Blocks</h2>
           <span class="flex gap-1">
             <button class="button px-2" onclick={() => (switching = true)}>Other <kbd class="key">N</kbd></button>
-            <button class="button px-2" onclick={() => (planning = true)}>Compare <kbd class="key">C</kbd></button>
+            <button class="button px-2" aria-keyshortcuts="c" onclick={() => (planning = true)}>Compare</button>
+            <button class="button px-2" aria-label="More of this block" onclick={() => (telling = true)}>…</button>
           </span>
         </div>
         <BlockSwitch blocks={sheet.blocks} current={block.id} base="/lessons/{id}/start" />
@@ -209,6 +215,18 @@
       <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} used={sheet.set_ups} planned={() => (planning = false)} />
     </Sheet>
   {/if}
+  <Sheet bind:open={telling} title="This block">
+    <Circumstances lessonId={id} {block} />
+    <button
+      class="button mt-3"
+      onclick={() => {
+        telling = false
+        nexting = true
+      }}>Next golfer, same station…</button>
+  </Sheet>
+  <Sheet bind:open={nexting} title="Next golfer, same station">
+    <NextGolfer blockId={block.id} golferId={sheet.golfer.id} />
+  </Sheet>
   <Sheet bind:open={switching} title="Another condition, same station">
     <StartBlock
       lessonId={id}

@@ -1,0 +1,90 @@
+"""Bands by level: what counts as fine for whom; opinions, in versions."""
+
+from datetime import datetime
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ...core.golfer.band import Band, BandedLink
+from ...core.golfer.level import LEVELS, Level
+from ...lessons.judge import bands
+from ...words.judge.bands import BANDED_NAMES
+from ..base.shapes import UUID7, AtDesk, Entry
+
+router = APIRouter(tags=["bands"])
+
+
+class LinkBandIn(Entry):
+    """No more than this, degrees."""
+
+    bias_deg: float
+    spread_deg: float
+
+
+class LevelBandIn(Entry):
+    links: dict[BandedLink, LinkBandIn]
+    cost: float = Field(description="putts of a hundred a bias may cost")
+    lost_inside: float = Field(description="putts of a hundred that start inside the window and miss, as is usual")
+
+
+class LinkBandsIn(Entry):
+    levels: dict[Level, LevelBandIn]
+
+
+class LevelBandOut(BaseModel):
+    level: Level
+    name: str
+    links: dict[BandedLink, LinkBandIn]
+    cost: float
+    lost_inside: float
+
+
+class LinkBandsOut(BaseModel):
+    """The bands that hold; number 0 for the usual ones."""
+
+    number: int
+    kept_at: datetime | None
+    names: dict[BandedLink, str]
+    levels: list[LevelBandOut]
+
+
+@router.get("/link-bands")
+def now(desk: AtDesk) -> LinkBandsOut:
+    """What counts as fine for whom."""
+    return _out(bands.bands_now(desk))
+
+
+@router.put("/link-bands/{id}")
+def keep(desk: AtDesk, id: UUID7, entry: LinkBandsIn) -> LinkBandsOut:
+    """Keep a new version: the one before stays kept, and what was judged by it is judged anew."""
+    told: dict[Level, Band] = {
+        level: Band(
+            {link: one.bias_deg for link, one in it.links.items()},
+            {link: one.spread_deg for link, one in it.links.items()},
+            it.cost,
+            it.lost_inside,
+        )
+        for level, it in entry.levels.items()
+    }
+    return _out(bands.keep_bands(desk, id, told))
+
+
+def _out(it: bands.Bands) -> LinkBandsOut:
+    return LinkBandsOut(
+        number=it.number,
+        kept_at=it.kept_at,
+        names=BANDED_NAMES,
+        levels=[
+            LevelBandOut(
+                level=level,
+                name=LEVELS[level].name,
+                links={
+                    link: LinkBandIn(bias_deg=band.bias_deg[link], spread_deg=band.spread_deg[link])
+                    for link in BANDED_NAMES
+                },
+                cost=band.cost,
+                lost_inside=band.lost_inside,
+            )
+            for level, band in it.of.items()
+        ],
+    )

@@ -1,0 +1,256 @@
+"""A lesson judged whole: findings, the chain, cautions, misses; and what its coach says of them."""
+
+import json
+from datetime import datetime
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ...core.certainty.estimate import Estimate
+from ...core.certainty.verdict import Word
+from ...core.certainty.vial import Vial
+from ...core.drawing.scene import Scene
+from ...core.golfer.band import BANDED, BandedLink
+from ...core.golfer.hand import Hand
+from ...core.judge.findings.answer import Answer
+from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
+from ...core.judge.findings.finding import Cause, Fact, Finding
+from ...core.judge.findings.next_check import Check, CheckName
+from ...core.judge.findings.ranked import FIRST
+from ...core.measure.side import Side
+from ...lessons.desk import kept
+from ...lessons.desk.desk import Desk
+from ...lessons.judge import findings
+from ...lessons.values import KeptFindingAnswer
+from ...words.judge import findings as words
+from ...words.judge import lesson as lesson_words
+from ...words.judge.bands import band_said
+from ...words.judge.plain import for_golfer
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words200, as_kept
+
+router = APIRouter(tags=["findings"])
+
+
+class FindingAnswerIn(Entry):
+    lesson_id: UUID
+    cause: Cause
+    answer: Answer
+    words: Words200 = ""
+    answered_at: Moment
+
+
+class FindingAnswerOut(Kept):
+    """What a coach said of a finding; `then`: what the tool said of it at the time."""
+
+    id: UUID
+    lesson_id: UUID
+    cause: Cause
+    answer: Answer
+    words: str
+    answered_at: datetime
+    voided: bool
+    said: str
+    then: str
+
+
+class FactOut(BaseModel):
+    """One piece of evidence, and the step and the block, series or test whose readings it comes from."""
+
+    words: str
+    step: str
+    at: str
+
+
+class CheckOut(BaseModel):
+    """A check, and the step it is done in."""
+
+    name: CheckName
+    words: str
+    minutes: int
+    step: str
+    gains: float = Field(description="how much likelier its answer makes it that the right finding comes first")
+
+
+class FindingOut(BaseModel):
+    """A cause judged."""
+
+    cause: Cause
+    name: str
+    word: Word
+    side: Side
+    words: str
+    weight: Estimate
+    weight_words: str
+    against: list[FactOut]
+    speaks_for: list[FactOut]
+    missing: str
+    check: CheckOut | None
+    change: str = Field(description="what is usually changed; empty where nothing is named")
+    through: str = Field(description="which finding above it is seen through")
+    answer: FindingAnswerOut | None
+
+
+class ChainLinkOut(BaseModel):
+    """A link of the chain."""
+
+    name: LinkName
+    label: str
+    words: str
+    vial: Vial
+    readings: int
+    step: str
+    at: str
+    band: str = Field(description="whether it is fine for this golfer's level, where that is sure enough")
+
+
+class MissOut(BaseModel):
+    block_id: str
+    putt_id: str
+    words: str
+
+
+class LessonFindings(BaseModel):
+    """What a lesson comes to: one sentence and one picture first, then the findings, ranked."""
+
+    headline: str
+    meaning: str
+    for_golfer: str = Field(description="the same for the golfer's own screen: plain, or dense, by level")
+    word: Word
+    rules_changed: str = Field(default="", description="what was said of the same data under older rules, if otherwise")
+    paces: list[str] = Field(description="where the putts finished, by block, before any word on line")
+    fan: Scene | None = Field(description="where the links pointed, from above; none before any link was read")
+    fan_words: str
+    chain_words: str
+    links: list[ChainLinkOut]
+    first: list[FindingOut] = Field(description="what to look at first, five at most")
+    more: list[FindingOut] = Field(description="what is left: not looked at, or ruled out")
+    next: list[CheckOut]
+    guards: list[str]
+    misses_words: str
+    misses: list[MissOut]
+
+
+@router.get("/lessons/{id}/findings")
+def lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonFindings:
+    """The lesson judged whole."""
+    what = f"findings, {units}"
+
+    def make(revision: int) -> str:
+        before = kept.under_other_rules(desk, id, what, revision)
+        found = _lesson(desk, id, units)
+        if before is not None and (old := json.loads(before).get("headline")) not in (None, found.headline):
+            found.rules_changed = words.rules_changed_said(old)
+        return found.model_dump_json()
+
+    return as_kept(kept.of_lesson(desk, id, what, make))
+
+
+@router.put("/finding-answers/{id}")
+def answer(desk: AtDesk, id: UUID7, entry: FindingAnswerIn) -> FindingAnswerOut:
+    """Accept a finding, reject it for a reason, or say it otherwise: the tool's own view stays beside it."""
+    told = findings.AnswerEntry(entry.lesson_id, entry.cause, entry.answer, entry.words, entry.answered_at)
+    return _answer(findings.keep_answer(desk, id, told))
+
+
+@router.put("/finding-answers/{id}/void")
+def void(desk: AtDesk, id: UUID) -> FindingAnswerOut:
+    """Take an answer back."""
+    return _answer(findings.void_answer(desk, id, voided=True))
+
+
+def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
+    whole = findings.judge_whole(desk, id)
+    it, hand = whole.judged, whole.evidence.hand
+    answers = {one.cause: one for one in whole.answers}
+    out = [_finding(one, it.check_of.get(one.cause), hand, answers.get(one.cause), units) for one in it.findings.ranked]
+    told = zip(out, it.findings.ranked, strict=True)
+    first = [one for one, of in told if of.is_named or one.answer or (of.hinted and not of.explained_by)]
+    labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
+    drawn = fan(it.chain, whole.putt, labels, words.headline_said(it.findings, hand)) if it.chain.links else None
+    return LessonFindings(
+        headline=words.headline_said(it.findings, hand),
+        meaning=words.meaning_said(it.findings),
+        for_golfer=for_golfer(it.findings, hand, whole.evidence.level),
+        word=it.findings.word,
+        paces=[lesson_words.pace_said(*one, units) for one in whole.paces],
+        fan=drawn[0] if drawn else None,
+        fan_words=lesson_words.fan_said(drawn[1]) if drawn else "",
+        chain_words=lesson_words.chain_said(it.chain),
+        links=[
+            ChainLinkOut(
+                name=one.name,
+                label=lesson_words.LINK_NAMES[one.name],
+                words=lesson_words.link_said(one),
+                vial=one.vial,
+                readings=one.readings,
+                step=one.at.step,
+                at=one.at.id,
+                band=_band(one, whole),
+            )
+            for one in it.chain.links
+        ],
+        first=first[:FIRST],
+        more=[one for one in out if one not in first[:FIRST]],
+        next=[_check(one) for one in it.next],
+        guards=[lesson_words.guard_said(one) for one in it.guards],
+        misses_words=lesson_words.misses_said(it.misses),
+        misses=[
+            MissOut(block_id=one.block_id, putt_id=one.putt_id, words=lesson_words.miss_said(one)) for one in it.misses
+        ],
+    )
+
+
+def _band(it: LinkShown, whole: findings.WholeLesson) -> str:
+    link: BandedLink | None = next((one for one in BANDED if one == it.name), None)
+    told = whole.evidence
+    return "" if link is None else band_said(link, it.bias, it.spread, told.band, told.level)
+
+
+def _finding(
+    it: Finding, check: Check | None, hand: Hand, told: KeptFindingAnswer | None, units: InUnits
+) -> FindingOut:
+    return FindingOut(
+        cause=it.cause,
+        name=words.CAUSE_NAMES[it.cause],
+        word=it.call.word,
+        side=it.call.side,
+        words=words.cause_said(it, hand),
+        weight=it.weight,
+        weight_words=words.weight_said(it),
+        speaks_for=[_fact(one, units) for one in it.facts if one.speaks == "for"],
+        against=[_fact(one, units) for one in it.facts if one.speaks == "against"],
+        missing=words.missing_said(it.missing),
+        check=_check(check) if check else None,
+        change=words.CHANGES[it.cause] if it.is_named else "",
+        through=words.through_said(it),
+        answer=_answer(told) if told else None,
+    )
+
+
+def _fact(it: Fact, units: InUnits) -> FactOut:
+    return FactOut(words=words.fact_said(it, units), step=it.at.step if it.at else "", at=it.at.id if it.at else "")
+
+
+def _check(it: Check) -> CheckOut:
+    return CheckOut(
+        name=it.name,
+        words=lesson_words.check_said(it),
+        minutes=it.minutes,
+        step=lesson_words.CHECK_STEPS.get(it.name, "start"),
+        gains=it.gains,
+    )
+
+
+def _answer(it: KeptFindingAnswer) -> FindingAnswerOut:
+    then = findings.told_then(it)
+    return FindingAnswerOut(
+        id=it.id,
+        lesson_id=it.lesson_id,
+        cause=it.cause,
+        answer=it.answer,
+        words=it.words,
+        answered_at=it.answered_at,
+        voided=it.voided,
+        said=lesson_words.answer_said(it.answer, it.words),
+        then=words.then_said(then),
+    )

@@ -1,0 +1,190 @@
+"""The level a golfer's blocks lie about, over weeks: pooled with all their doubts (handbook 5, several blocks).
+
+Block means are N(m(t), τ²) about a level m that wanders as a random walk of variance q a day, and steps by N(0, 1°²) on
+a day on which a change was noted. Each block enters by its likelihood: its own prior divided out, or every mean stays
+short. q and τ are averaged over a small grid.
+"""
+
+import math
+from collections.abc import Hashable, Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+from typing import Final
+
+import numpy as np
+from scipy.linalg import eigh
+
+from ..certainty.estimate import INTERVAL, Estimate
+from .posterior import Floats, Posterior, Prior, normal_below
+
+_TAU_SD: Final = 0.4
+"""τ ~ half-normal, degrees."""
+_WANDER_SD: Final = 0.05
+"""√q ~ half-normal, degrees per root day."""
+_TAUS: Final = (0.05, 0.15, 0.3, 0.5, 0.8)
+_WANDERS: Final = (0.004, 0.02, 0.045, 0.08, 0.13)
+_STEP_SD: Final = 1.0
+_LEAST_SD: Final = 1e-3
+_HALVINGS: Final = 40
+
+
+@dataclass(frozen=True, slots=True)
+class Pooled:
+    """What one block adds: the likelihood of its mean as a normal, and what it shares with others.
+
+    Attributes
+    ----------
+    day : when, in days
+    mean, sd : of the block's mean, the prior divided out
+    laying, laying_sd : blocks read on one laying share what is unknown of its placement
+    device, device_sd : those read with one device at one setting share its zero; None where none was
+    """
+
+    day: float
+    mean: float
+    sd: float
+    laying: Hashable = None
+    laying_sd: float = 0.0
+    device: Hashable = None
+    device_sd: float = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """How far the level stepped on a day: its posterior as weights over a grid of sizes."""
+
+    day: float
+    size: Estimate
+    larger: float
+    smaller: float
+    nothing: float
+
+
+@dataclass(frozen=True, slots=True)
+class Level:
+    """The level at the days asked for, and each noted step; `between`: how far single blocks lie from it (τ)."""
+
+    at: tuple[Estimate, ...]
+    steps: tuple[Step, ...]
+    between: float
+
+
+def likelihood_of(values: Floats, weights: Floats, prior_mean: float, prior_sd: float) -> tuple[float, float] | None:
+    """Mean and standard deviation of a normal likelihood, from a posterior on a grid and its normal prior; None where
+    the readings say next to nothing."""
+    mean = float(weights @ values)
+    var = float(weights @ (values - mean) ** 2)
+    if var >= 0.98 * prior_sd**2:
+        return None
+    precision = 1 / max(var, _LEAST_SD**2) - 1 / prior_sd**2
+    return (mean / max(var, _LEAST_SD**2) - prior_mean / prior_sd**2) / precision, 1 / math.sqrt(precision)
+
+
+def bias_likelihood(post: Posterior, prior: Prior) -> tuple[float, float] | None:
+    """Of a block's bias."""
+    return likelihood_of(post.bias, post.weight.sum(axis=1), prior.bias_mean, prior.bias_sd)
+
+
+def spread_likelihood(post: Posterior, prior: Prior) -> tuple[float, float] | None:
+    """Of the logarithm of a block's spread."""
+    return likelihood_of(post.log_spread, post.weight.sum(axis=0), math.log(prior.spread_median), prior.spread_log_sd)
+
+
+def level(
+    blocks: Sequence[Pooled],
+    days: Sequence[float],
+    steps: Sequence[float] = (),
+    *,
+    prior: tuple[float, float] = (0.0, 2.0),
+    matters: tuple[float, float] = (0.12, 0.5),
+) -> Level:
+    """The level pooled from blocks.
+
+    Parameters
+    ----------
+    blocks : at least one
+    days : when it is wanted
+    steps : days on which a change was noted; a block on such a day is taken after it
+    prior : mean and standard deviation of the level on the first day
+    matters : a step matters from the first size on, and is none under the second
+    """
+    at, told = np.array([it.day for it in blocks]), np.array([it.mean for it in blocks]) - prior[0]
+    first = float(min(at.min(), *days)) if days else float(at.min())
+    fixed = _fixed(blocks)
+    walk = np.minimum.outer(at - first, at - first)
+    stepped = np.array([(at >= day).astype(float) for day in steps]).reshape(len(steps), at.size)
+    base: Floats = prior[1] ** 2 + _STEP_SD**2 * stepped.T @ stepped + fixed
+    wanted = np.array(days, dtype=float) - first
+    walk_to = np.minimum.outer(wanted, at - first)
+    steps_to = np.array([(np.array(days) >= day).astype(float) for day in steps]).reshape(len(steps), wanted.size)
+    cross: Floats = prior[1] ** 2 + _STEP_SD**2 * steps_to.T @ stepped
+    own: Floats = prior[1] ** 2 + _STEP_SD**2 * steps_to.sum(axis=0)
+    logs: list[float] = []
+    means: list[Floats] = []
+    sds: list[Floats] = []
+    for wander in _WANDERS:
+        q = wander**2
+        # Decomposed once for a wander: what single blocks differ by only adds to the eigenvalues.
+        values, vectors = eigh(base + q * walk, check_finite=False)
+        turned: Floats = vectors.T @ told
+        to: Floats = np.vstack([cross + q * walk_to, _STEP_SD**2 * stepped]) @ vectors
+        before = np.concatenate([own + q * wanted, np.full(len(steps), _STEP_SD**2)])
+        for tau in _TAUS:
+            over = 1 / (values + tau**2)
+            fit = -0.5 * float((turned**2) @ over) + 0.5 * float(np.log(over).sum())
+            logs.append(fit - 0.5 * (tau / _TAU_SD) ** 2 - 0.5 * q / _WANDER_SD**2)
+            means.append(to @ (over * turned))
+            sds.append(np.sqrt(np.maximum(before - (to**2) @ over, _LEAST_SD**2)))
+    weight = np.exp(np.array(logs) - max(logs)) * np.array(
+        [wide * long for wide in _widths(_WANDERS) for long in _widths(_TAUS)]
+    )
+    weight /= weight.sum()
+    mean, sd = np.array(means), np.array(sds)
+    low, middle, high = (_quantile(weight, mean, sd, it) for it in (INTERVAL[0], 0.5, INTERVAL[1]))
+    found = [Estimate(float(m), float(lo), float(hi)) for m, lo, hi in zip(middle, low, high, strict=True)]
+    n = len(days)
+    return Level(
+        at=tuple(Estimate(it.value + prior[0], it.low + prior[0], it.high + prior[0]) for it in found[:n]),
+        steps=tuple(
+            _step(day, found[n + k], weight, mean[:, n + k], sd[:, n + k], matters) for k, day in enumerate(steps)
+        ),
+        between=float(weight @ np.array(_TAUS * len(_WANDERS))),
+    )
+
+
+def _fixed(blocks: Sequence[Pooled]) -> Floats:
+    """What blocks are off by themselves, and what they share by laying and device."""
+    found: Floats = np.diag([it.sd**2 for it in blocks])
+    for key, size in (("laying", "laying_sd"), ("device", "device_sd")):
+        names = [getattr(it, key) for it in blocks]
+        sd = np.array([getattr(it, size) for it in blocks])
+        same = np.array([[a is not None and a == b for b in names] for a in names])
+        # One of its own shares with nobody, and is as unsure.
+        alone = np.array([it is None for it in names])
+        found = found + np.where(same, np.minimum.outer(sd, sd) ** 2, 0.0) + np.diag(np.where(alone, sd**2, 0.0))
+    return found
+
+
+def _widths(nodes: tuple[float, ...]) -> list[float]:
+    """How much of its prior each node of the grid stands for."""
+    edges = [0.0, *((a + b) / 2 for a, b in pairwise(nodes)), nodes[-1] * 1.25]
+    return [b - a for a, b in pairwise(edges)]
+
+
+def _quantile(weight: Floats, mean: Floats, sd: Floats, share: float) -> Floats:
+    """Quantiles of mixtures of normals, one a column."""
+    low: Floats = (mean - 8 * sd).min(axis=0)
+    high: Floats = (mean + 8 * sd).max(axis=0)
+    for _ in range(_HALVINGS):
+        middle = (low + high) / 2
+        below = weight @ normal_below((middle - mean) / sd)
+        low, high = np.where(below < share, middle, low), np.where(below < share, high, middle)
+    return (low + high) / 2
+
+
+def _step(day: float, size: Estimate, weight: Floats, mean: Floats, sd: Floats, matters: tuple[float, float]) -> Step:
+    def below(at: float) -> float:
+        return float(weight @ normal_below((at - mean) / sd))
+
+    least, nothing = matters
+    return Step(day, size, 1 - below(least), below(-least), below(nothing) - below(-nothing))

@@ -1,0 +1,222 @@
+"""The chain as a picture: where mark, face at address, face at impact and start pointed, as a fan from the ball to the
+hole; every link's vial with what it adds; and the link with the largest share of bias and of spread."""
+
+import math
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Final, Literal
+
+import numpy as np
+
+from ...certainty.estimate import INTERVAL, Estimate, estimated
+from ...certainty.verdict import is_likely
+from ...certainty.vial import Bubble, Vial, vial
+from ...drawing.scene import Area, Circle, Curve, Label, Line, Role, Scene, Shape
+from ...estimate.posterior import Floats
+from ...green.putt import Putt
+from ...measure.constants import HOLE_M
+from ...measure.side import side_of
+from ...measure.window import Window
+from .case import Case, Sensed
+from .currency import told_by
+from .evidence import Place
+from .joint import Link
+
+LinkName = Literal["looks_straight", "ball_mark", "face_aim", "delivery", "face_impact", "path", "strike", "start"]
+_LONG: Final = 1000.0
+_TALL: Final = 380.0
+_FEWEST: Final = 5
+_SEEN_DEG: Final = 0.05
+_ANEW: Final = 400
+
+
+@dataclass(frozen=True, slots=True)
+class LinkShown:
+    """One link of the chain.
+
+    Attributes
+    ----------
+    bias : its own mean, degrees; of the strike: what it adds
+    spread : its scatter from putt to putt, the reading error taken off; None where that was not read
+    adds : what it adds to the start, degrees; None of a sum (face at impact, start)
+    readings : what it rests on
+    """
+
+    name: LinkName
+    bias: Estimate
+    spread: Estimate | None
+    adds: Estimate | None
+    readings: int
+    vial: Vial
+    at: Place
+
+
+@dataclass(frozen=True, slots=True)
+class Largest:
+    """The link that has the largest part, and its share of all of them with its interval, 0 to 1."""
+
+    name: LinkName
+    share: Estimate
+
+
+@dataclass(frozen=True, slots=True)
+class Chain:
+    """Every link that was read, in order; which is largest in the bias and in the spread."""
+
+    links: tuple[LinkShown, ...]
+    bias: Largest | None
+    spread: Largest | None
+
+
+def chain_of(case: Case, window: Window) -> Chain:
+    """The links as far as any step read them."""
+    links: list[LinkShown] = []
+    it, told, joint = case.evidence, case.told, case.joint
+
+    def added(link: Link) -> Estimate:
+        return told_by(joint.at_start[link])
+
+    def show(
+        name: LinkName, bias: Estimate | None, spread: Estimate | None, adds: Estimate | None, n: int, at: Place
+    ) -> None:
+        if bias is not None:
+            film = Bubble(bias, spread or Estimate(0.0, 0.0, 0.0))
+            links.append(LinkShown(name, bias, spread, adds, n, vial((), film, window, settled=True), at))
+
+    putted = case.putted_at
+    if it.picture:
+        show("looks_straight", it.picture.beta, None, added("picture"), it.picture.answers, it.picture.at)
+    if it.mark:
+        show("ball_mark", it.mark.bias, None, added("mark"), it.mark.count, it.mark.at)
+    aims = case.read_of(lambda putt: putt.aim_deg)
+    if it.face or told.address:
+        aim = told_by(joint.aim)
+        count = it.face.count if it.face else len(aims)
+        spread = _scatter("address", case)
+        show("face_aim", aim, spread, told_by(case.aimed), count, it.face.at if it.face else putted)
+    impacts = case.read_of(lambda putt: putt.impact_deg)
+    if told.impact is not None:
+        delivery = told_by(joint.at_start["delivery"] / it.k.value)
+        show("delivery", delivery, _scatter("stroke", case), added("delivery"), len(impacts), putted)
+        turned = told_by(joint.aim + joint.at_start["delivery"] / it.k.value)
+        show("face_impact", turned, _scatter("impact", case), None, len(impacts), putted)
+    paths = case.read_of(lambda putt: putt.path_deg)
+    show("path", told.path, _scatter("path", case), added("path"), len(paths), putted)
+    if case.struck is not None and case.struck.putts >= _FEWEST and abs(case.struck.adds.value) >= _SEEN_DEG:
+        show("strike", case.struck.adds, None, added("strike"), case.struck.putts, putted)
+    if case.start is not None:
+        spread = estimated(case.start.spread_quantile)
+        show("start", estimated(case.start.bias_quantile), spread, None, len(case.starts), putted)
+    return Chain(tuple(links), _largest_bias(case), _largest_spread(case))
+
+
+def _scatter(name: Sensed, case: Case) -> Estimate | None:
+    """The spread of what a sensor read, its reading error taken off; None from too few."""
+    post = case.sensed.get(name)
+    return estimated(post.spread_quantile) if post else None
+
+
+def _largest_bias(case: Case) -> Largest | None:
+    """By size among the links that add to the start; None where nothing but the start was read, or none is likely to
+    matter: of noise there is no largest part."""
+    at, told = case.joint.at_start, case.told
+    parts: dict[LinkName, Floats] = {}
+    if told.face is not None or told.address is not None or told.to_mark is not None:
+        parts["face_aim"] = case.aimed
+    if told.impact is not None:
+        parts["delivery"] = at["delivery"]
+    if told.path is not None:
+        parts["path"] = at["path"]
+    if told.strike is not None and case.struck is not None and case.struck.putts >= _FEWEST:
+        parts["strike"] = at["strike"]
+    if len(parts) < 2:
+        return None
+    sizes = {name: np.abs(values) for name, values in parts.items()}
+    total: Floats = np.sum(np.array(list(sizes.values())), axis=0)
+    name = max(parts, key=lambda one: abs(float(np.median(parts[one]))))
+    if not is_likely(float((sizes[name] >= case.matters_deg[0]).mean())):
+        return None
+    return Largest(name, told_by(sizes[name] / np.maximum(total, 1e-9)))
+
+
+def _largest_spread(case: Case) -> Largest | None:
+    """By covariance with the start, putt by putt, over putts whose face and path were read; shares drawn by taking the
+    putts anew."""
+    k = case.evidence.k.value
+    rows = [
+        (k * it.aim_deg, k * (it.impact_deg - it.aim_deg), (1 - k) * it.path_deg)
+        for it in case.putted
+        if it.aim_deg is not None and it.impact_deg is not None and it.path_deg is not None
+    ]
+    if len(rows) < 8:
+        return None
+    noise = max((block.sensor_deg for block in case.own), default=0.0) * k
+    told = np.array(rows)
+    rng = np.random.default_rng(31)
+    some = told[rng.integers(0, len(told), (_ANEW, len(told)))]
+    some -= some.mean(axis=1, keepdims=True)
+    cov: Floats = some.transpose(0, 2, 1) @ some / (len(told) - 1)
+    # The aim's reading error stands in the aim, and with the other sign in what the stroke added.
+    cov[:, 0, 0] = np.maximum(cov[:, 0, 0] - noise**2, 0.0)
+    cov[:, 1, 1] = np.maximum(cov[:, 1, 1] - 2 * noise**2, 0.0)
+    cov[:, 0, 1] += noise**2
+    cov[:, 1, 0] = cov[:, 0, 1]
+    size: Floats = np.abs(cov.sum(axis=2))
+    drawn: Floats = size / np.maximum(size.sum(axis=1, keepdims=True), 1e-9)
+    middle = np.median(drawn, axis=0)
+    first = int(middle.argmax())
+    names: tuple[LinkName, ...] = ("face_aim", "delivery", "path")
+    low, high = np.quantile(drawn[:, first], INTERVAL)
+    return Largest(names[first], Estimate(float(middle[first]), float(low), float(high)))
+
+
+_RAYS: Final[tuple[LinkName, ...]] = ("ball_mark", "face_aim", "face_impact", "start")
+_APART: Final = 42.0
+_FACE: Final = 62.0
+
+
+def fan(
+    chain: Chain, putt: Putt, said: Mapping[str, str], words: str, *, before: Chain | None = None
+) -> tuple[Scene, int]:
+    """The links as a fan from the ball to the hole, from above, and how many times its angles are exaggerated.
+
+    Across the line everything is as many times as large, the hole and the window too; ball and face are drawn larger,
+    to be seen. `said`: link → its label; `before`: another chain, drawn faintly under it.
+    """
+    shown = sorted((it for it in chain.links if it.name in _RAYS), key=lambda it: it.bias.value)
+    under = [it for it in before.links if it.name in _RAYS] if before else []
+    widest = max([0.5, putt.window.half_deg, *(abs(it.bias.value) for it in (*shown, *under))])
+    times = next((n for n in (20, 10, 5, 2, 1) if _across(widest, n) <= _TALL / 2 - 20), 1)
+
+    def y(deg: float) -> float:
+        return _LONG * math.tan(math.radians(deg)) * times
+
+    left, right = y(putt.window.low_deg), y(putt.window.high_deg)
+    shapes: list[Shape] = [
+        Area(((0, 0), (_LONG, left), (_LONG, right)), "window"),
+        Line(0, 0, _LONG, 0, "line"),
+        Circle(_LONG, 0, max(6.0, HOLE_M / 2 / putt.distance_m * _LONG), "hole"),
+    ]
+    shapes += [Curve(((0, 0), (_LONG, y(it.bias.value))), "ghost") for it in under]
+    at = -math.inf
+    for it in shown:
+        side = side_of(it.bias.value, 0.05)
+        role: Role = "path" if side == "neither" else side
+        end, low, high = y(it.bias.value), y(it.bias.low), y(it.bias.high)
+        shapes.append(Curve(((0, 0), (_LONG, end)), role))
+        shapes.append(Curve(((_LONG + 6, low), (_LONG + 6, high)), role))
+        at = max(end, at + _APART)
+        shapes.append(Label(_LONG + 34, at + 8, said[it.name], "start"))
+    face = next((it for name in ("face_impact", "face_aim") for it in shown if it.name == name), None)
+    if face is not None:
+        turn = math.atan(math.tan(math.radians(face.bias.value)) * times)
+        across, along = _FACE * math.cos(turn), _FACE * math.sin(turn)
+        shapes.append(Line(-18 + along, -across, -18 - along, across, "limit"))
+    shapes.append(Circle(0, 0, 15, "ball"))
+    ends = [abs(y(end)) for it in shown for end in (it.bias.low, it.bias.high)]
+    tall = max([_TALL / 2, abs(left) + 10, abs(right) + 10, *(it + 10 for it in ends), abs(at) + 30 if shown else 0.0])
+    return Scene(-90, -tall, _LONG + 420, tall, words, tuple(shapes)), times
+
+
+def _across(deg: float, times: int) -> float:
+    return _LONG * math.tan(math.radians(deg)) * times

@@ -1,0 +1,116 @@
+"""A finding: one cause, what it weighs in putts of a hundred, how sure, what speaks for and against it."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final, Literal, get_args
+
+from ...certainty.estimate import Estimate
+from ...certainty.verdict import LIKELY, Verdict, weigh
+from .evidence import Place
+
+Cause = Literal[
+    "rig",
+    "perception",
+    "ball_mark",
+    "face_aim",
+    "compensation",
+    "face_at_impact",
+    "path",
+    "strike",
+    "movement",
+    "guide",
+    "distance",
+    "read_and_pace",
+]
+CAUSES: Final[tuple[Cause, ...]] = get_args(Cause)
+Unit = Literal["deg", "deg_per_m", "mm", "putts"]
+
+
+@dataclass(frozen=True, slots=True)
+class Fact:
+    """Something read that speaks for a cause, or against it.
+
+    `what`: a code, said in `words.judge.findings`; `number`: of a count beside the size, `of` so many.
+    """
+
+    what: str
+    speaks: Literal["for", "against"]
+    size: Estimate | None = None
+    unit: Unit = "deg"
+    number: int = 0
+    of: int = 0
+    at: Place | None = None
+    length_m: float = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Missing:
+    """What a cause still needs before it can be more than a question: what, how many there are, how many it takes."""
+
+    what: str
+    have: int
+    need: int
+
+
+@dataclass(frozen=True, slots=True)
+class Finding:
+    """A cause judged.
+
+    Attributes
+    ----------
+    weight : putts of a hundred that taking it away brings; negative where that costs
+    call : the word and the side it is about
+    size : of the cause itself, in `unit`; None where nothing of it was read
+    missing : what it needs to be more than a question
+    kind : which sort of it, where it has several: of read and pace, of body lines
+    explained_by : a cause named above that this one is seen through
+    """
+
+    cause: Cause
+    weight: Estimate
+    call: Verdict
+    size: Estimate | None = None
+    unit: Unit = "deg"
+    facts: tuple[Fact, ...] = ()
+    missing: tuple[Missing, ...] = ()
+    kind: str = ""
+    explained_by: Cause | None = None
+    halves: tuple[Estimate, ...] = ()
+    """Of a compensation: what taking away the aim alone, and the stroke alone, brings."""
+
+    @property
+    def is_named(self) -> bool:
+        return self.call.names_direction
+
+    @property
+    def hinted(self) -> bool:
+        """A question that something read speaks for."""
+        return self.call.word == "open" and any(it.speaks == "for" for it in self.facts)
+
+    @property
+    def importance(self) -> float:
+        """By what it is ranked: what it moves, to either side."""
+        return max(abs(self.weight.value), *(abs(it.value) for it in self.halves), 0.0)
+
+
+def called(
+    right: float, left: float, small: float, missing: tuple[Missing, ...], *, can_be_clear: bool = True, cost: float
+) -> Verdict:
+    """The word of a cause; with something missing it stays a question."""
+    if missing:
+        # However it looks, it was not read well enough to be named, nor to be ruled out.
+        strongest = max(right, left)
+        return Verdict("open", "right" if right >= left else "left", min(strongest, LIKELY), cost)
+    return weigh(right, left, small, can_be_clear=can_be_clear, cost=cost)
+
+
+def unread(cause: Cause, missing: tuple[Missing, ...], facts: Sequence[Fact] = ()) -> Finding:
+    """A cause of which too little was read to weigh it: a question."""
+    return Finding(
+        cause, Estimate(0.0, 0.0, 0.0), called(0.0, 0.0, 0.0, missing, cost=0.0), None, "deg", tuple(facts), missing
+    )
+
+
+def needs(*wanted: tuple[str, int, int]) -> tuple[Missing, ...]:
+    """Those of (what, have, need) of which there are too few."""
+    return tuple(Missing(what, have, need) for what, have, need in wanted if have < need)

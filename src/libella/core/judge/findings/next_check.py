@@ -1,0 +1,190 @@
+"""The next check: the one whose likely answers tell most of which finding comes first, for the fewest minutes
+(handbook 6)."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from typing import Final, Literal, get_args
+
+import numpy as np
+
+from ...estimate.posterior import Floats
+from .case import Case
+from .finding import Cause, Finding
+from .joint import DELIVERY, FACE, MARK, PATH, PICTURE, RIG, STRIKE, Row, Solved, added, rows_of
+from .rules import movement
+
+CheckName = Literal[
+    "second_proof",
+    "what_looks_straight",
+    "marks",
+    "set_downs",
+    "sensor",
+    "strike",
+    "stillness",
+    "without_guide",
+    "three_lengths",
+    "finish",
+    "more_putts",
+    "perception_map",
+]
+CHECKS: Final[tuple[CheckName, ...]] = get_args(CheckName)
+_DRAWN: Final = 60
+_LINE: Final = (RIG, -1.0)
+
+
+@dataclass(frozen=True, slots=True)
+class Way:
+    """A check: how long it takes, what of the bag, which causes it tells, and what it reads of the links (what it sums,
+    how well it reads that, degrees)."""
+
+    minutes: int
+    parts: tuple[str, ...]
+    tells: tuple[Cause, ...]
+    reads: tuple[tuple[tuple[tuple[int, float], ...], float], ...] = ()
+
+
+WAYS: Final[Mapping[CheckName, Way]] = {
+    "second_proof": Way(3, ("tape_measure",), ("rig",), ((((RIG, 1.0),), 0.1),)),
+    "what_looks_straight": Way(4, ("rod",), ("perception", "face_aim", "compensation"), ((((PICTURE, 1.0),), 0.35),)),
+    "marks": Way(3, ("pointing_laser",), ("ball_mark", "face_aim"), ((((MARK, 1.0), _LINE), 0.15),)),
+    "set_downs": Way(3, ("square",), ("face_aim", "compensation", "perception"), (((*FACE, _LINE), 0.25),)),
+    "sensor": Way(
+        6,
+        ("stroke_sensor",),
+        ("face_at_impact", "path", "compensation"),
+        (((*FACE, (DELIVERY, 1.0), _LINE), 0.3), (((PATH, 1.0),), 0.6)),
+    ),
+    "strike": Way(4, (), ("strike",), ((((STRIKE, 1.0),), 0.15),)),
+    "stillness": Way(4, (), ("movement",)),
+    "without_guide": Way(4, (), ("guide",)),
+    "three_lengths": Way(8, ("tape_measure",), ("distance",)),
+    "finish": Way(4, (), ("read_and_pace",)),
+    "more_putts": Way(5, (), ()),
+    "perception_map": Way(10, ("rod",), ("perception",)),
+}
+"""Minutes are opinions: how long it usually takes with everything at hand."""
+_UNNOTED: Final = 0.08
+"""Chance that a cause nobody looked at, of those that are told by notes alone, turns out to be first: an opinion."""
+
+
+@dataclass(frozen=True, slots=True)
+class Check:
+    """A check proposed.
+
+    Attributes
+    ----------
+    gains : how much likelier its answer makes it that the right finding comes first
+    lacking : parts it takes that the bag does not hold
+    """
+
+    name: CheckName
+    minutes: int
+    parts: tuple[str, ...]
+    lacking: tuple[str, ...]
+    gains: float
+
+    @property
+    def worth(self) -> float:
+        """What a minute of it gains."""
+        return self.gains / self.minutes
+
+
+def checks(case: Case, ranked: Sequence[Finding]) -> tuple[Check, ...]:
+    """What could be checked next in this lesson, the worthiest first; what can't be done with the bag comes last."""
+    reads = _Supposed(case)
+    done = _done(case)
+    found: list[Check] = []
+    for name, way in WAYS.items():
+        if name in done:
+            continue
+        gains = reads.gained_by(way) if way.reads else _unnoted(name, case, ranked)
+        if gains <= 0:
+            continue
+        tools = case.evidence.tools
+        lacking = () if tools is None else tuple(it for it in way.parts if it not in tools)
+        found.append(Check(name, way.minutes, way.parts, lacking, gains))
+    return tuple(sorted(found, key=lambda it: (bool(it.lacking), -it.worth)))
+
+
+def check_for(it: Finding, among: Sequence[Check]) -> Check | None:
+    """The check that best tells a cause from its rivals: of those that bear on it the worthiest, else that of what it
+    needs."""
+    bearing = [one for one in among if it.cause in WAYS[one.name].tells]
+    return bearing[0] if bearing else None
+
+
+def _done(case: Case) -> set[CheckName]:
+    """What was read well enough already."""
+    it = case.evidence
+    noted = [putt for putt in case.putted if movement.moved(putt) is not None]
+    told: dict[CheckName, bool] = {
+        "second_proof": it.proof is not None or it.line_deg is not None,
+        "what_looks_straight": it.picture is not None and it.picture.answers >= 8,
+        "perception_map": it.picture is None or not it.picture.beta.is_one_side,
+        "marks": it.mark is not None and it.mark.count >= 5,
+        "set_downs": it.face is not None and it.face.count >= 5,
+        "sensor": len(case.read_of(lambda putt: putt.impact_deg)) >= 8,
+        "strike": case.struck is not None and case.struck.putts >= 10,
+        "stillness": len(noted) >= movement.NOTED,
+        "without_guide": not any(block.guided for block in it.blocks) or any(not block.guided for block in it.blocks),
+        "three_lengths": len({round(block.distance_m, 1) for block in case.own if block.starts}) > 2,
+        "finish": sum("finish" in putt.notes for putt in case.putted) >= 10,
+    }
+    return {name for name, is_done in told.items() if is_done}
+
+
+def _unnoted(name: CheckName, case: Case, ranked: Sequence[Finding]) -> float:
+    """Of what is told by notes alone: how likely it comes first, by what hints at it."""
+    clear = bool(ranked) and ranked[0].call.word == "clear"
+    chance = _UNNOTED * (0.3 if clear else 1.0)
+    if name == "stillness":
+        wide = any(fact.what == "spread" and fact.speaks == "for" for it in ranked for fact in it.facts)
+        return chance * (5.0 if wide else 1.0)
+    if name == "without_guide":
+        return 3 * chance
+    if name == "perception_map":
+        return 0.4 if ranked and ranked[0].cause == "perception" and ranked[0].is_named else 0.0
+    if name == "more_putts":
+        open_start = case.start is None or not ranked[0].is_named
+        return 2 * chance if open_start and len(case.starts) < 30 else 0.0
+    return chance if case.starts else 0.5 * chance
+
+
+class _Supposed:
+    """Answers of checks supposed, and what they would tell: by the links that could be off, read or not."""
+
+    def __init__(self, case: Case) -> None:
+        self._told, self._k = case.told, case.told.k.value
+        self._rows = rows_of(case.told)
+        self._far, _ = case.matters_deg
+        solved = Solved.of(self._told, self._rows, self._k, open_to=True)
+        log, mean = solved.given(solved.seen[None, :])
+        weight = np.exp(log[:, 0] - log.max())
+        rng = np.random.default_rng(29)
+        which = rng.choice(weight.size, size=_DRAWN, p=weight / weight.sum())
+        root = np.linalg.cholesky(solved.cov[which] + 1e-9 * np.eye(solved.cov.shape[-1]))
+        normal = rng.normal(size=(_DRAWN, solved.cov.shape[-1], 1))
+        self._states = mean[which, 0] + (root @ normal)[:, :, 0]
+        self._rng = rng
+        self._now = float(self._right(log, mean)[0])
+
+    def _right(self, log: Floats, mean: Floats) -> Floats:
+        """(D,) chance that the link likeliest to come first is the one that does."""
+        weight: Floats = np.exp(log - log.max(axis=0))
+        weight /= weight.sum(axis=0)
+        size: Floats = np.abs(added(mean, self._k, self._told))
+        # None is off by enough to matter: that is an answer, too.
+        first: Floats = np.argmax(size, axis=2).astype(np.float64)
+        first[np.max(size, axis=2) < self._far] = -1
+        shares: list[Floats] = [np.sum(weight * (first == it), axis=0) for it in range(-1, size.shape[2])]
+        return np.max(np.stack(shares), axis=0)
+
+    def gained_by(self, way: Way) -> float:
+        """How much likelier the first finding is right once the check was read."""
+        rows = [Row(of, 0.0, sd) for of, sd in way.reads]
+        solved = Solved.of(self._told, [*self._rows, *rows], self._k, open_to=True)
+        places = slice(len(self._rows), len(self._rows) + len(rows))
+        told = np.repeat(solved.seen[None, :], _DRAWN, axis=0)
+        noise = self._rng.normal(size=(_DRAWN, len(rows))) * np.array([sd for _, sd in way.reads])
+        told[:, places] = self._states @ solved.design[places].T + noise
+        return max(0.0, float(self._right(*solved.given(told)).mean()) - self._now)

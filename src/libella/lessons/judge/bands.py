@@ -1,0 +1,68 @@
+"""Bands by level as the coach holds them: every version is kept, the newest holds."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Final
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ...core.golfer.band import Band, checked_band, usual_band
+from ...core.golfer.level import LEVELS, Level
+from ...store.tables import BandVersionRow, StudioRow
+from ..desk.desk import Desk
+from ..desk.problem import KeptOtherwise
+from ..desk.stored import Stored
+from ..set.bag import spreads
+
+_BAND: Final[Stored[Band]] = Stored(Band)
+
+
+@dataclass(frozen=True, slots=True)
+class Bands:
+    """The bands that hold; `number` 0 and no time for the usual ones, until the coach says otherwise."""
+
+    number: int
+    kept_at: datetime | None
+    of: Mapping[Level, Band]
+
+
+def bands_now(desk: Desk) -> Bands:
+    """The newest version; the start's spread is what the coach expects of a level when planning, too."""
+    with desk.transaction() as session:
+        row = _newest(desk, session)
+        told = {} if row is None else {level: _BAND.read(it) for level, it in row.bands.items()}
+        number, kept_at = (0, None) if row is None else (row.number, row.kept_at)
+    expected = spreads(desk)
+    return Bands(
+        number,
+        kept_at,
+        {level: told.get(level, usual_band(level)).with_start_spread(expected[level]) for level in LEVELS},
+    )
+
+
+def keep_bands(desk: Desk, id: UUID, told: Mapping[Level, Band]) -> Bands:
+    """Keep a new version. Said twice it is one; said otherwise, a conflict."""
+    values = {level: _BAND.keep(checked_band(level, it)) for level, it in told.items()}
+    with desk.transaction() as session:
+        # One at a time: two versions never have one number.
+        session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+        newest = _newest(desk, session)
+        number = 1 if newest is None else newest.number + 1
+        kept = session.get(BandVersionRow, (desk.studio_id, id))
+        if kept is not None and kept.bands != values:
+            raise KeptOtherwise("band_version")
+        if kept is None:
+            desk.add(session, BandVersionRow, id, number=number, bands=values)
+    return bands_now(desk)
+
+
+def _newest(desk: Desk, session: Session) -> BandVersionRow | None:
+    return session.scalar(
+        select(BandVersionRow)
+        .where(BandVersionRow.studio_id == desk.studio_id)
+        .order_by(BandVersionRow.number.desc())
+        .limit(1)
+    )

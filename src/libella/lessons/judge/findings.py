@@ -1,0 +1,118 @@
+"""A lesson judged whole, and what its coach says of the findings."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Final
+from uuid import UUID
+
+from sqlalchemy import select
+
+from ...core.green.putt import Putt
+from ...core.judge.findings.answer import Answer, ToldThen, checked_answer
+from ...core.judge.findings.evidence import Evidence
+from ...core.judge.findings.finding import Cause
+from ...core.judge.findings.judged import LessonJudged, judge_lesson
+from ...core.judge.findings.ranked import findings
+from ...core.judge.pace import Pace
+from ...store.tables import FindingAnswerRow, LessonRow
+from ..desk.desk import Desk
+from ..desk.problem import Closed, KeptOtherwise
+from ..desk.stored import Stored
+from ..lesson.lessons import LessonSheet, lesson_sheet
+from ..start.blocks import station_of
+from ..values import KeptFindingAnswer, value_of, values_of
+from .blocks import occasion_of
+from .evidence import evidence_of
+
+_TOLD: Final[Stored[ToldThen]] = Stored(ToldThen)
+
+
+@dataclass(frozen=True, slots=True)
+class WholeLesson:
+    """A lesson judged, what it was judged from, the putt its sizes are told at, and what its coach said."""
+
+    judged: LessonJudged
+    evidence: Evidence
+    putt: Putt
+    answers: Sequence[KeptFindingAnswer]
+    paces: tuple[tuple[str, Pace], ...]
+    """How far the putts ran, of every block in which that was noted, by its condition."""
+
+
+def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
+    """Judge everything that was read in a lesson."""
+    sheet = lesson_sheet(desk, lesson_id)
+    evidence, putt = evidence_of(desk, sheet)
+    judged = judge_lesson(evidence, putt.window)
+    return WholeLesson(judged, evidence, putt, answers_of(desk, lesson_id), _paces(sheet))
+
+
+def _paces(sheet: LessonSheet) -> tuple[tuple[str, Pace], ...]:
+    told = ((it.block.condition, occasion_of(it, station_of(it.block), sheet.golfer).pace) for it in sheet.blocks)
+    return tuple((name, pace) for name, pace in told if pace is not None)
+
+
+@dataclass(frozen=True, slots=True)
+class AnswerEntry:
+    """What a coach says of a finding."""
+
+    lesson_id: UUID
+    cause: Cause
+    answer: Answer
+    words: str
+    answered_at: datetime
+
+    def __post_init__(self) -> None:
+        checked_answer(self.answer, self.words)
+
+
+def keep_answer(desk: Desk, id: UUID, entry: AnswerEntry) -> KeptFindingAnswer:
+    """Keep what a coach says, with what the tool says now. Said twice it is one; said otherwise, a conflict."""
+    told = {
+        "lesson_id": entry.lesson_id,
+        "cause": entry.cause,
+        "answer": entry.answer,
+        "words": entry.words,
+        "answered_at": entry.answered_at,
+    }
+    with desk.transaction() as session:
+        kept = session.get(FindingAnswerRow, (desk.studio_id, id))
+        if kept is not None and any(getattr(kept, name) != value for name, value in told.items()):
+            raise KeptOtherwise("finding_answer")
+        if kept is not None:
+            return value_of(KeptFindingAnswer, kept)
+    evidence, _ = evidence_of(desk, lesson_sheet(desk, entry.lesson_id))
+    it = next(one for one in findings(evidence).ranked if one.cause == entry.cause)
+    then = _TOLD.keep(ToldThen(it.call.word, it.call.side, it.weight))
+    with desk.transaction() as session:
+        if desk.get(session, LessonRow, entry.lesson_id, "lesson").voided_at is not None:
+            raise Closed("lesson_voided")
+        row, _ = desk.add(session, FindingAnswerRow, id, **told, told=then)
+        return value_of(KeptFindingAnswer, row)
+
+
+def void_answer(desk: Desk, id: UUID, *, voided: bool) -> KeptFindingAnswer:
+    """Take an answer back, or bring it back."""
+    with desk.transaction() as session:
+        row = desk.get(session, FindingAnswerRow, id, "answer", lock=True)
+        row.voided = voided
+        return value_of(KeptFindingAnswer, row)
+
+
+def answers_of(desk: Desk, lesson_id: UUID) -> Sequence[KeptFindingAnswer]:
+    """What a lesson's coach said of its findings, oldest first; the newest of a cause holds."""
+    query = select(FindingAnswerRow).where(
+        FindingAnswerRow.studio_id == desk.studio_id,
+        FindingAnswerRow.lesson_id == lesson_id,
+        FindingAnswerRow.voided.is_(False),
+    )
+    with desk.transaction() as session:
+        return values_of(
+            KeptFindingAnswer, session.scalars(query.order_by(FindingAnswerRow.answered_at, FindingAnswerRow.id))
+        )
+
+
+def told_then(it: KeptFindingAnswer) -> ToldThen:
+    """What the tool said of the finding when the coach answered."""
+    return _TOLD.read(it.told)

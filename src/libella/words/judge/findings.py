@@ -1,0 +1,289 @@
+"""Findings in words: what is wrong, how sure, what speaks for and against it, what would settle it."""
+
+from collections.abc import Sequence
+from typing import Final
+
+from ...core.certainty.estimate import Estimate
+from ...core.golfer.hand import Hand
+from ...core.judge.findings.answer import ToldThen
+from ...core.judge.findings.finding import Cause, Fact, Finding, Missing
+from ...core.judge.findings.ranked import Findings, Starts
+from ...core.measure.side import Side, side_of
+from ...core.measure.units import Units, degrees, tape
+from ..shared.certainty import WORDS, with_doubt
+from ..shared.counts import counted, listed
+
+CAUSE_NAMES: Final[dict[Cause, str]] = {
+    "rig": "The laid line",
+    "perception": "What looks straight",
+    "ball_mark": "Ball mark",
+    "face_aim": "Face aim",
+    "compensation": "Compensation",
+    "face_at_impact": "Face at impact",
+    "path": "Path",
+    "strike": "Strike",
+    "movement": "Movement",
+    "guide": "Leaning on the guide",
+    "distance": "Grows with distance",
+    "read_and_pace": "Read or pace",
+}
+CHANGES: Final[dict[Cause, str]] = {
+    "rig": "Lay the line again, and check it a second way before the next putt.",
+    "perception": "Move the head, the ball or the distance from it, and ask again; or aim at a near spot.",
+    "ball_mark": "Mark the ball from behind it and then leave it alone, or play without the mark.",
+    "face_aim": "Set the putter down against the square reference, then without it, and look only afterwards.",
+    "compensation": "Mend what comes first, not what answers it: both go together, never one half alone.",
+    "face_at_impact": "A stability or release drill; the grip and the putter's weight are worth a trial.",
+    "path": "Level the forearms and square the shoulders, then look at the path again.",
+    "strike": "Distance from the ball and the putter's lie; tape on the face for a while.",
+    "movement": "A wide base and a low head, then one-foot putts; keep still till the ball is heard.",
+    "guide": "Fade the guide: one side first, then every second putt, then none.",
+    "distance": "Length and rhythm of the stroke at the longer putts; keep the short ones as they are.",
+    "read_and_pace": "Read and pace, not the start line: leave the stroke as it is.",
+}
+"""Usual changes of the table of causes; opinions all of them."""
+
+
+def cause_said(it: Finding, hand: Hand) -> str:
+    """What a finding says, with how sure that is."""
+    name = CAUSE_NAMES[it.cause]
+    if it.explained_by is not None and not it.is_named:
+        return f"{name}: told with {CAUSE_NAMES[it.explained_by].lower()}."
+    if it.call.word == "none":
+        return f"{name}: nothing to mend."
+    if it.call.word == "open":
+        return f"{name}: can't tell yet."
+    return f"{_found(it, hand)}: {WORDS[it.call.word]}."
+
+
+def _found(it: Finding, hand: Hand) -> str:
+    at = "" if it.size is None else f"{degrees(it.size.value, it.size.doubt)} {side_of(it.size.value)}"
+    match it.cause:
+        case "rig":
+            return f"The line lay {at} of the true one"
+        case "perception":
+            return f"A line must point {at} to look straight, and the face aims with it"
+        case "ball_mark":
+            return f"The mark on the ball lies {at} of the line"
+        case "face_aim":
+            also = ", of itself or with what looks straight or the mark" if it.kind == "whole" else ""
+            return f"The face aims {at}{_open_or_closed(it.size, hand)} at address{also}"
+        case "compensation":
+            return f"The face aims {it.call.side}, and the stroke brings it back"
+        case "face_at_impact":
+            return f"The stroke turns the face {at}{_open_or_closed(it.size, hand)}"
+        case "path":
+            return f"The head travels {at} across the line, and the ball follows"
+        case "strike":
+            struck = "" if it.size is None else _strike(it.size)
+            return f"Struck {struck}, and the ball starts {it.call.side}"
+        case "movement":
+            return "Putts in which something moves scatter more"
+        case "guide":
+            return "Good with the guide in view, worse without it"
+        case "distance":
+            return f"The error grows with the length, to the {it.call.side}"
+        case "read_and_pace":
+            why = {"read": "on line but misread", "pace": "with the wrong pace"}.get(it.kind, "by read or pace")
+            return f"Putts start inside the window and miss all the same, {why}"
+
+
+def _open_or_closed(size: Estimate | None, hand: Hand) -> str:
+    if size is None or abs(size.value) < 0.05:
+        return ""
+    is_open = (size.value > 0) == (hand == "right")
+    return f" ({'open' if is_open else 'closed'})"
+
+
+def _strike(size: Estimate) -> str:
+    return f"{abs(size.value):.0f} mm towards the {'toe' if size.value > 0 else 'heel'}"
+
+
+def weight_said(it: Finding) -> str:
+    """What a cause weighs, in putts of a hundred; empty where it can't be told."""
+    if it.call.word == "open" and it.missing:
+        return ""
+    if it.halves:
+        return halves_said(it)
+    value, low, high = (round(n) for n in (it.weight.value, it.weight.low, it.weight.high))
+    if it.cause == "rig":
+        return f"Starting along it would cost about {_putts(value)} in a hundred ({low} to {high})."
+    if it.cause == "read_and_pace":
+        return f"That is about {_putts(value)} in a hundred ({low} to {high}) beyond what is usual at this level."
+    if value < 0:
+        return f"Mending it alone would cost about {_putts(-value)} in a hundred ({-high} to {-low})."
+    return f"Mending it brings about {_putts(value)} in a hundred ({low} to {high})."
+
+
+def halves_said(it: Finding) -> str:
+    """What mending only one half of a compensation would do."""
+    aim, stroke = (_half(half) for half in it.halves)
+    return f"Mending the aim alone: {aim} in a hundred. Mending the stroke alone: {stroke}."
+
+
+def _half(half: Estimate) -> str:
+    value = round(half.value)
+    low, high = sorted((abs(round(half.low)), abs(round(half.high)))) if half.is_one_side else (0, 0)
+    between = f" ({low} to {high})" if high else ""
+    if value == 0:
+        return "nothing gained"
+    return f"about {_putts(abs(value))} {'more' if value > 0 else 'fewer'}{between}"
+
+
+def _putts(n: int) -> str:
+    return "1 putt" if n == 1 else f"{n} putts"
+
+
+NEEDS: Final[dict[str, str]] = {
+    "second_proof": "a second check of the line",
+    "answers": "answers on what looks straight",
+    "set_downs": "set-downs of the face",
+    "marks": "ball marks read",
+    "starts": "starts read",
+    "impacts": "putts with the face read at impact",
+    "paths": "putts with the path read",
+    "strikes": "putts with the strike noted",
+    "strikes_a_side": "strikes to either side",
+    "stillness": "putts with stillness noted",
+    "moved": "putts in which something moved",
+    "still": "putts in which nothing moved",
+    "guided": "putts with the guide in view",
+    "blind": "putts without it",
+    "lengths": "lengths of six putts each",
+    "finishes": "putts with the finish noted",
+}
+
+
+def missing_said(missing: Sequence[Missing]) -> str:
+    """What a cause needs before it can be more than a question; empty where it has that."""
+    if not missing:
+        return ""
+    wanted = [f"{it.need} {NEEDS[it.what]} ({it.have or 'none'} so far)" for it in missing if it.what != "second_proof"]
+    if any(it.what == "second_proof" for it in missing):
+        wanted.insert(0, NEEDS["second_proof"])
+    return f"To be more than a question it needs {listed(wanted)}."
+
+
+FACTS: Final[dict[str, str]] = {
+    "second_proof": "A second check found the line {size}",
+    "links_share": "What was read against the line all lies on one side of it",
+    "links_differ": "What was read against the line lies on both sides of it",
+    "looks_straight": "A rod looks straight when it points {size}, from {count}",
+    "aim_with_picture": "The face aims to that side too: {size}",
+    "aim_against_picture": "The face does not aim to that side: {size}",
+    "mark_off": "The mark lies {size}, {times} read",
+    "putter_on_mark": "The putter stands square to the mark: {size}",
+    "putter_off_mark": "The putter itself stands off the mark: {size}",
+    "aim_off": "At set-downs the face aims {size}, {times} read",
+    "aim_sensed": "The sensor reads the face at address at {size}, {times}",
+    "picture_explains": "What looks straight explains part of it: {size}",
+    "picture_the_other_way": "What looks straight lies the other way: {size}",
+    "mark_explains": "The ball mark explains part of it: {size}",
+    "aim_adds": "The aim adds {size} to the start",
+    "stroke_adds": "The stroke adds {size} to the start",
+    "impact_off": "At impact the face points {size}, {times} read",
+    "square_at_address": "At address it is square: {size}",
+    "off_at_address": "It is off at address already: {size}",
+    "start_off": "The ball starts {size}, though the face aims square",
+    "path_off": "The path is {size}, {times} read",
+    "strike_off": "The strike lies {size}, {times} noted",
+    "start_goes_with_strike": "Starts go with the strike: {slope}",
+    "moved": "Something moved in {number} of {of} putts",
+    "spread": "The starts scatter by {plain}",
+    "with_guide": "With the guide in view: {size}, from {putts}",
+    "without_guide": "Without it: {size}, from {putts}",
+    "spread_with_guide": "Spread with the guide {plain}",
+    "spread_without_guide": "Spread without it {plain}",
+    "at_length": "At {length}: {size}, from {putts}",
+    "inside_and_missed": "{number} of {of} that surely started inside the window missed",
+    "missed_by_pace": "{number} of those {of} finished short or past",
+    "missed_by_read": "{number} of those {of} missed to a side",
+}
+_BODY: Final = "{name} turned {size}"
+
+
+def fact_said(it: Fact, units: Units) -> str:
+    """One piece of evidence."""
+    size = "" if it.size is None else with_doubt(it.size)
+    plain = "" if it.size is None else f"{it.size.value:.1f}° ({it.size.low:.1f}° to {it.size.high:.1f}°)"
+    if it.unit == "mm" and it.size is not None:
+        size = f"{_strike(it.size)} (± {it.size.doubt:.0f} mm)"
+    slope = "" if it.size is None else f"{it.size.value:+.2f}° a millimetre towards the toe".replace("-", "−")
+    form = _BODY if it.what.startswith("body_") else FACTS[it.what]
+    said = form.format(
+        size=size,
+        plain=plain,
+        slope=slope,
+        name=it.what.removeprefix("body_").capitalize(),
+        number=it.number,
+        of=it.of,
+        count=counted(it.number, "answer"),
+        times=counted(it.number, "time"),
+        putts=counted(it.number, "putt"),
+        length=tape(it.length_m, units),
+    )
+    return f"{said}."
+
+
+def headline_said(found: Findings, hand: Hand) -> str:
+    """The lesson in one sentence."""
+    if found.named:
+        return cause_said(found.named[0], hand)
+    starts = found.starts
+    if found.nothing:
+        return "Nothing to mend: no bias that costs putts, and a spread as this level has."
+    if starts is not None and found.unexplained:
+        why = "the stroke does it, what of it can't be told yet" if found.by_stroke else "why can't be told yet"
+        return f"Starts {_bias(starts)}, {WORDS[starts.call.word]}; {why}."
+    if starts is not None and starts.wide:
+        return f"The spread is wide, {starts.spread.value:.1f}°; why can't be told yet."
+    return "Can't tell yet."
+
+
+def rules_changed_said(before: str) -> str:
+    """What was said of the same data before the rules changed."""
+    return f"Judged anew by newer rules, with nothing read since. Before it said: {before}"
+
+
+def meaning_said(found: Findings) -> str:
+    """What stands behind the headline: its weight, or the starts it rests on."""
+    if found.named:
+        weight = weight_said(found.named[0])
+        if found.starts is None:
+            return f"{weight} With fewer than five starts read that is what it comes to if the stroke adds nothing."
+        return weight
+    starts = found.starts
+    if starts is None:
+        return "Too few putts with the start read, and nothing at address that is sure enough."
+    if found.nothing:
+        return _rests_on(starts)
+    cost = "" if starts.call.cost is None else f"It costs about {_putts(round(starts.call.cost))} in a hundred. "
+    if found.unexplained:
+        return f"{cost}What is known of the links does not say where it comes from."
+    return f"{_rests_on(starts)} No cause is sure enough to name."
+
+
+def _rests_on(starts: Starts) -> str:
+    return f"From {counted(starts.putts, 'putt')}: {_bias(starts)}, spread {starts.spread.value:.1f}°."
+
+
+def _bias(starts: Starts) -> str:
+    side: Side = side_of(starts.bias.value, 0.05)
+    if side == "neither":
+        return f"on the line (± {starts.bias.doubt:.1f}°)"
+    return with_doubt(starts.bias)
+
+
+def then_said(it: ToldThen) -> str:
+    """What the tool said of a finding when the coach answered."""
+    if not it.weight.value and not it.weight.low:
+        return f"The tool said then: {WORDS[it.word]}."
+    value, low, high = (round(n) for n in (it.weight.value, it.weight.low, it.weight.high))
+    return f"The tool said then: {WORDS[it.word]}, {value} in a hundred ({low} to {high})."
+
+
+def through_said(it: Finding) -> str:
+    """Which finding above a cause that is named too is seen through."""
+    if it.explained_by is None or not it.is_named:
+        return ""
+    return f"Seen through {CAUSE_NAMES[it.explained_by].lower()}: not a second error."

@@ -1,0 +1,176 @@
+"""What else is said of a lesson judged whole: what to check next, cautions, why putts missed, the chain's links."""
+
+from collections.abc import Sequence
+from typing import Final
+
+from ...core.judge.findings.answer import Answer
+from ...core.judge.findings.chain_picture import Chain, Largest, LinkName, LinkShown
+from ...core.judge.findings.guards import Guard
+from ...core.judge.findings.misses import Miss, Reason
+from ...core.judge.findings.misses import counted as counted_misses
+from ...core.judge.findings.next_check import Check, CheckName
+from ...core.judge.pace import Pace
+from ...core.measure.units import Units, sided
+from ...core.set.kit import PARTS
+from ..shared.certainty import with_doubt
+from ..shared.counts import counted, listed
+from .judgement import DISTURBED
+from .pace import pace_words
+
+CHECK_NAMES: Final[dict[CheckName, str]] = {
+    "second_proof": "Lay the line a second way",
+    "what_looks_straight": "Ask what looks straight, eight answers",
+    "marks": "Read the ball mark against the line, five times",
+    "set_downs": "Set the putter down against a square reference, five times",
+    "sensor": "Ten putts with the face and path read at impact",
+    "strike": "Ten putts with the strike noted: spray or tape on the face",
+    "stillness": "Ten putts with stillness noted: as usual, and with a wide base",
+    "without_guide": "The same block without the guide",
+    "three_lengths": "Six putts each from three lengths",
+    "finish": "Ten putts with the finish noted, the read said before",
+    "more_putts": "Ten more putts as they are",
+    "perception_map": "Ask what looks straight with the head moved",
+}
+CHECK_STEPS: Final[dict[CheckName, str]] = {
+    "second_proof": "set",
+    "what_looks_straight": "see",
+    "perception_map": "see",
+    "marks": "aim",
+    "set_downs": "aim",
+    "sensor": "sensors",
+}
+"""The step a check is done in; every other one is putted."""
+LINK_NAMES: Final[dict[LinkName, str]] = {
+    "looks_straight": "What looks straight",
+    "ball_mark": "Ball mark",
+    "face_aim": "Face at address",
+    "delivery": "What the stroke turns",
+    "face_impact": "Face at impact",
+    "path": "Path",
+    "strike": "What the strike adds",
+    "start": "Start",
+}
+REASONS: Final[dict[Reason, tuple[str, str]]] = {
+    "read": ("the read", "started inside the window, missed to a side"),
+    "pace": ("the pace", "short or past"),
+    "aim": ("the face aim", "the face aimed there at address"),
+    "face": ("the face at impact", "the stroke turned the face"),
+    "path": ("the path", "the path took it there"),
+    "strike": ("the strike", "struck off the middle"),
+    "start": ("the start, its link not read", "started there; the link behind it was not read"),
+}
+"""Why a putt missed: in a count of them, and of one."""
+
+
+def pace_said(condition: str, told: Pace, units: Units) -> str:
+    """Where the putts of a block finished."""
+    return f"{condition.capitalize()}: {pace_words(told, units)}"
+
+
+def check_said(it: Check) -> str:
+    """A check, how long it takes, and with what."""
+    parts = [PARTS[one].name for one in it.parts]
+    takes = f", with {listed([_a(one) for one in parts])}" if parts else ""
+    lacking = f" Not in the bag: {listed([PARTS[one].name for one in it.lacking])}." if it.lacking else ""
+    return f"{CHECK_NAMES[it.name]}: about {it.minutes} minutes{takes}.{lacking}"
+
+
+def _a(name: str) -> str:
+    return f"{'an' if name[0] in 'aeiou' else 'a'} {name}"
+
+
+def guard_said(it: Guard) -> str:
+    """A caution."""
+    match it.name:
+        case "unproved":
+            return "The line is not proved: nothing here can be clear, for all links share what the line is off."
+        case "coarse":
+            return f"In {it.count} of {counted(it.of, 'block')} the rig is too coarse for this window."
+        case "few":
+            return f"Only {counted(it.count, 'putt')} so far: a verdict needs {it.of} or so to hold."
+        case "voids":
+            return f"{it.count} of {counted(it.of, 'putt')} were voided: look at why before trusting the rest."
+        case "mixed":
+            return "Some blocks had a guide in view: they are not pooled with the others, which tell the golfer."
+        case "conditions":
+            return "Blocks in which something was changed for trial are left out: the golfer as usual is told."
+        case "warm_up":
+            first, last = (with_doubt(one) for one in it.values)
+            return f"The first {it.count} putts started {first}, the last {it.count} {last}: that may be warming up."
+        case "tiring":
+            first, last = (f"{one.value:.1f}°" for one in it.values)
+            return (
+                f"The spread grew from {first} in the first {it.count} putts to {last} in the last: rest, then again."
+            )
+        case "outliers":
+            with_, without = (with_doubt(one) for one in it.values)
+            far = counted(it.count, "putt")
+            return f"{far} of {it.of} far off the others, kept: with them {with_}, without them {without}."
+        case "disturbed":
+            return f"Disturbed by {listed([DISTURBED[one] for one in it.told])}: less sure for it, by a stated amount."
+        case "sensor_and_hand":
+            hand, sensed = (with_doubt(one) for one in it.values)
+            return f"Sensor and hand disagree on the aim: by hand {hand}, by sensor {sensed}. Check the sensor's zero."
+        case "felt":
+            start = with_doubt(it.values[0])
+            return f"What felt straight started {start}, in {counted(it.count, 'call')}: feel and real differ."
+        case "one_sided":
+            return f"{it.count} of {it.of} misses to a side went {it.told[0]}."
+        case "one_change":
+            return "More than one thing is named: change one, measure again, then the next."
+
+
+def misses_said(told: Sequence[Miss]) -> str:
+    """All misses in one breath."""
+    if not told:
+        return "No miss was recorded."
+    parts = [f"{n} by {REASONS[reason][0]}" for reason, n in counted_misses(told)]
+    return f"{len(told)} missed: {', '.join(parts)}."
+
+
+def miss_said(it: Miss) -> str:
+    """Why one putt missed."""
+    start = "" if it.start_deg is None else f", start {sided(it.start_deg)}"
+    adds = "" if it.adds_deg is None else f" ({sided(it.adds_deg)} of it)"
+    return f"Putt {it.nth}{start}: {REASONS[it.reason][1]}{adds}."
+
+
+def link_said(it: LinkShown) -> str:
+    """One link, with what it adds."""
+    spread = "" if it.spread is None else f", spread {it.spread.value:.1f}°"
+    adds = "" if it.adds is None else f"; adds {with_doubt(it.adds)} to the start"
+    return f"{with_doubt(it.bias)}{spread}{adds}."
+
+
+def ray_said(it: LinkShown) -> str:
+    """The label of a ray of the fan."""
+    return f"{LINK_NAMES[it.name]} {sided(it.bias.value)}"
+
+
+def chain_said(it: Chain) -> str:
+    """The largest link in bias and in spread, with its share."""
+    said: list[str] = []
+    if it.bias is not None:
+        said.append(f"Largest in the bias: {_largest(it.bias)}.")
+    if it.spread is not None:
+        said.append(f"Largest in the spread: {_largest(it.spread)}.")
+    return " ".join(said)
+
+
+def _largest(it: Largest) -> str:
+    value, low, high = (round(100 * n) for n in (it.share.value, it.share.low, it.share.high))
+    return f"{LINK_NAMES[it.name].lower()}, {value} % of it ({low} to {high} %)"
+
+
+def fan_said(times: int) -> str:
+    """How the fan is drawn."""
+    across = "" if times == 1 else f", across the line × {times}"
+    return f"From above{across}; ball and face enlarged."
+
+
+ANSWERS: Final[dict[Answer, str]] = {"accepted": "Accepted", "rejected": "Rejected", "overridden": "Said otherwise"}
+
+
+def answer_said(answer: Answer, words: str) -> str:
+    """What the coach said of a finding."""
+    return f"{ANSWERS[answer]}: {words}" if words else f"{ANSWERS[answer]}."

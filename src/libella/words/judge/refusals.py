@@ -1,0 +1,23 @@
+"""What can't be said of a finding, in words."""
+
+from typing import Final
+
+from ..shared.refusals import Template
+
+REFUSALS: Final[dict[str, Template]] = {
+    "band_lacks_link": ("A band says something of every link; {link} is missing.", "bias_deg, spread_deg"),
+    "reason_wanted": ("A rejected finding needs a reason.", "a few words"),
+    "own_words_wanted": ("What is it instead? In your own words.", "a few words"),
+}
+LABELS: Final[dict[str, str]] = {
+    "band_bias": "Bias of the band",
+    "band_spread": "Spread of the band",
+    "band_cost": "What a bias may cost",
+    "band_lost": "What is lost inside the window",
+}
+CONFLICTS: Final[dict[str, Template]] = {
+    "band_version": ("A version with this id is kept already and says something else.", "Keep it again."),
+    "sides_of_others": ("These are lessons of two golfers.", "Compare two of one golfer."),
+    "sides_the_same": ("That is the same on both sides.", "Choose another lesson or block."),
+    "finding_answer": ("An answer with this id is kept already and says something else.", "Answer again."),
+}

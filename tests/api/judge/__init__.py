@@ -1,0 +1,1 @@
+"""Judge over the API."""

@@ -1,0 +1,130 @@
+"""A lesson judged whole over the API: from set-downs alone, from putts, kept, answered, one voice on every page."""
+
+import uuid6
+
+from libella.words.judge.findings import CAUSE_NAMES
+
+from ...conftest import now
+from ..aim.test_aims import degrees
+
+RIGHT = [1.6, 1.9, 1.5, 1.7, 1.8, 1.6, 1.7]
+
+
+def found(coach, lesson):
+    return coach.get(f"/lessons/{lesson['id']}/findings")
+
+
+def putted(coach, lesson, offsets, **more):
+    block = coach.block(lesson=lesson, planned=len(offsets), **more)
+    for offset in offsets:
+        coach.putt(block["id"], {"offset_m": offset})
+    return block
+
+
+def test_an_empty_lesson_has_nothing_to_say_and_says_so(coach):
+    it = found(coach, coach.lesson())
+    assert it["headline"] == "Can't tell yet." and it["links"] == [] and it["first"] == [] and it["fan"] is None
+    assert {one["cause"] for one in it["more"]} == set(CAUSE_NAMES)
+
+
+def test_a_clear_answer_from_aim_is_judged_without_a_putt(coach):
+    lesson = coach.lesson()
+    coach.station(lesson["id"])
+    degrees(coach, lesson, "face", RIGHT)
+    it = found(coach, lesson)
+    assert it["word"] in ("clear", "likely") and it["first"][0]["cause"] == "face_aim"
+    assert "if the stroke adds nothing" in it["meaning"]
+    [fact] = it["first"][0]["speaks_for"]
+    assert fact["step"] == "aim" and "right" in fact["words"]
+    assert it["fan"] and [one["name"] for one in it["links"]] == ["face_aim"]
+    # Every voice of the lesson says the same side.
+    assert "right" in it["headline"] and "right" in coach.get(f"/lessons/{lesson['id']}")["aim"]
+
+
+def test_an_aim_that_the_stroke_takes_back_is_a_compensation(coach):
+    lesson = coach.lesson()
+    coach.station(lesson["id"])
+    degrees(coach, lesson, "face", RIGHT)
+    putted(coach, lesson, [0.005 * (n % 5 - 2) for n in range(15)])
+    it = found(coach, lesson)
+    assert it["first"][0]["cause"] == "compensation" and "fewer" in it["meaning"]
+
+
+def test_a_line_found_off_puts_right_what_was_read_against_it_and_is_the_finding(coach):
+    """The same 1.5° in the aim and in the starts: not the golfer's, the line's."""
+    lesson = coach.lesson()
+    station = coach.station(lesson["id"], proved=False)
+    degrees(coach, lesson, "face", [-1.6, -1.4, -1.5, -1.7, -1.3, -1.5, -1.5], station_id=station["id"])
+    body = {"station_id": station["id"], "condition": "as usual", "guided": False, "planned": 12, "started_at": now()}
+    block = coach.put(f"/blocks/{uuid6.uuid7()}", **body)
+    for n in range(12):
+        coach.putt(block["id"], {"offset_m": -0.025 + 0.005 * (n % 3 - 1)})
+    assert "left" in found(coach, lesson)["headline"]
+    coach.prove(station["id"], measured=[{"at_m": 1, "beside_m": 0.026}, {"at_m": 2, "beside_m": 0.052}])
+    it = found(coach, lesson)
+    assert it["first"][0]["cause"] == "rig" and "The line lay 1.5° right" in it["headline"]
+    assert coach.get(f"/lessons/{lesson['id']}/aim")["sheets"][0]["found"]["summary"]["bias"]["value"] < 0.5
+    assert all(one["cause"] != "face_aim" for one in it["first"])
+
+
+def test_what_the_coach_says_stands_beside_what_the_tool_says(coach):
+    lesson = coach.lesson()
+    coach.station(lesson["id"])
+    degrees(coach, lesson, "face", RIGHT)
+    said = {"lesson_id": lesson["id"], "cause": "face_aim", "answered_at": now()}
+    for answer in ("rejected", "overridden"):
+        refused = coach.put(f"/finding-answers/{uuid6.uuid7()}", 422, **said, answer=answer)
+        assert refused["errors"][0]["field"] == "words"
+    id = uuid6.uuid7()
+    body = said | {"answer": "rejected", "words": "the putter was bent"}
+    kept = coach.put(f"/finding-answers/{id}", **body)
+    assert kept == coach.put(f"/finding-answers/{id}", **body)
+    coach.put(f"/finding-answers/{id}", 409, **body | {"words": "something else"})
+    first = found(coach, lesson)["first"][0]
+    assert (
+        first["answer"]["said"] == "Rejected: the putter was bent" and "The tool said then: " in first["answer"]["then"]
+    )
+    # The tool's own view does not change for being rejected.
+    assert first["word"] in ("clear", "likely")
+    coach.put(f"/finding-answers/{id}/void")
+    assert found(coach, lesson)["first"][0]["answer"] is None
+    coach.put(f"/lessons/{lesson['id']}/void", reason="a test")
+    coach.put(f"/finding-answers/{uuid6.uuid7()}", 409, **body)
+
+
+def test_the_answer_is_kept_and_made_anew_when_a_putt_is_voided(coach, engine):
+    lesson = coach.lesson()
+    block = putted(coach, lesson, [0.03 + 0.005 * (n % 3) for n in range(12)])
+    before = found(coach, lesson)
+    assert before == found(coach, lesson)
+    reading = coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["readings"][0]["id"]
+    coach.put(f"/readings/{reading}/void", reason="slipped")
+    assert found(coach, lesson)["links"][-1]["readings"] == before["links"][-1]["readings"] - 1 == 11
+    assert block["id"]
+
+
+def test_only_how_putts_finished_is_told_before_any_word_on_line(coach):
+    lesson = coach.lesson()
+    block = coach.block(lesson=lesson, planned=6, asks=["finish"])
+    for _ in range(6):
+        coach.putt(block["id"], {"offset_m": 0.0}, notes={"finish": "short"})
+    it = found(coach, lesson)
+    [pace] = it["paces"]
+    assert pace.startswith("As usual: 6 of 6 short. Short, clear.")
+    assert it["misses_words"] == "6 missed: 6 by the pace."
+
+
+def test_newer_rules_say_what_they_changed(coach, monkeypatch):
+    lesson = coach.lesson()
+    putted(coach, lesson, [0.03 + 0.005 * (n % 3 - 1) for n in range(12)])
+    before = found(coach, lesson)
+    assert before["rules_changed"] == ""
+    monkeypatch.setattr("libella.lessons.desk.kept.rules", lambda: "newer rules, the same words")
+    assert found(coach, lesson)["rules_changed"] == ""
+    monkeypatch.setattr("libella.lessons.desk.kept.rules", lambda: "newer rules, other words")
+    monkeypatch.setattr("libella.words.judge.findings.headline_said", lambda *_: "Something else.")
+    after = found(coach, lesson)
+    assert after["headline"] == "Something else." and before["headline"] in after["rules_changed"]
+    # Once something was read since, it is another question.
+    putted(coach, lesson, [0.03] * 3)
+    assert found(coach, lesson)["rules_changed"] == ""

@@ -1,0 +1,40 @@
+"""Two sides beside each other: what moved, what else changed, what can't be compared."""
+
+import uuid6
+
+from ..aim.test_aims import degrees
+from .test_findings import RIGHT, putted
+
+
+def sides(coach, first, second, status=200, **blocks):
+    return coach.get("/compare-sides", status, first=first["id"], second=second["id"], **blocks)
+
+
+def test_what_moved_between_two_lessons_is_told_in_every_link(coach):
+    golfer = coach.golfer()
+    before, after = coach.lesson(golfer["id"]), coach.lesson(golfer["id"], green_speed_ft=11)
+    for lesson, angles, offset in ((before, RIGHT, 0.03), (after, [0.0, 0.2, -0.2, 0.0, 0.1, -0.1, 0.0], 0.0)):
+        coach.station(lesson["id"])
+        degrees(coach, lesson, "face", angles)
+        putted(coach, lesson, [offset + 0.005 * (n % 3 - 1) for n in range(12)])
+    it = sides(coach, before, after)
+    assert [one["name"] for one in it["links"]] == ["face_aim", "start"]
+    assert all(one["word"] in ("clear", "likely") and one["side"] == "left" for one in it["links"])
+    assert "Face at address" in it["headline"] and "further left" in it["headline"]
+    assert "the green’s speed" in it["changed"] and it["more"] == ""
+    # The other way round everything moved the other way.
+    assert all(one["side"] == "right" for one in sides(coach, after, before)["links"])
+
+
+def test_two_blocks_of_one_lesson_that_are_alike_need_more_putts(coach):
+    lesson = coach.lesson()
+    one, other = (putted(coach, lesson, [shift + 0.02 * (n % 5 - 2) for n in range(6)]) for shift in (0.0, 0.005))
+    it = sides(coach, lesson, lesson, first_block=one["id"], second_block=other["id"])
+    assert it["headline"] == "Can't tell yet whether anything moved." and "more putts on each side" in it["more"]
+
+
+def test_lessons_of_two_golfers_and_one_side_twice_are_refused(coach):
+    lesson, other = coach.lesson(), coach.lesson()
+    assert "two golfers" in sides(coach, lesson, other, 409)["detail"]
+    assert "same on both sides" in sides(coach, lesson, lesson, 409)["detail"]
+    sides(coach, lesson, {"id": str(uuid6.uuid7())}, 404)

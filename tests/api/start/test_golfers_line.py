@@ -1,0 +1,62 @@
+"""The golfer's line: blocks of several lessons pooled by link and condition, and what a noted change came to."""
+
+from datetime import UTC, datetime, timedelta
+
+import uuid6
+
+
+def when(days):
+    return (datetime.now(UTC) - timedelta(days=days)).isoformat()
+
+
+def putted(coach, golfer, days, offset_m, **more):
+    lesson = coach.put(
+        f"/lessons/{uuid6.uuid7()}", golfer_id=golfer["id"], place="Floor", green_speed_ft=10, started_at=when(days)
+    )
+    block = coach.block(lesson=lesson, started_at=when(days), planned=6, **more)
+    for n in range(6):
+        coach.putt(block["id"], {"offset_m": offset_m + 0.005 * (n % 3 - 1)}, taken_at=when(days))
+    return block
+
+
+def test_lessons_are_pooled_and_conditions_are_lines_of_their_own(coach):
+    golfer = coach.golfer()
+    assert coach.get(f"/golfers/{golfer['id']}/line") == {"lines": [], "spread_deg": None, "changes": []}
+    for days in (28, 21, 14):
+        putted(coach, golfer, days, 0.02)
+    putted(coach, golfer, 14, -0.03, guided=True)
+    found = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
+    assert [(it["link"], it["guided"]) for it in found] == [("start", False), ("start", True)]
+    blind, guided = found
+    assert blind["vial"]["bubble_low"] > 0 > guided["vial"]["bubble_high"]
+    # What the next lesson is planned for: the spread with nothing in view.
+    assert 0.2 <= coach.get(f"/golfers/{golfer['id']}/line")["spread_deg"] <= 2.0
+    assert "3 blocks in 3 lessons" in blind["words"] and blind["path"] and guided["path"] is None
+
+
+def test_a_noted_change_is_told_and_taken_back(coach):
+    golfer = coach.golfer()
+    for days in (42, 35, 28):
+        putted(coach, golfer, days, -0.02)
+    id = str(uuid6.uuid7())
+    body = {"golfer_id": golfer["id"], "words": "new putter", "made_at": when(24)}
+    assert coach.put(f"/changes/{id}", **body) == coach.put(f"/changes/{id}", **body)
+    for days in (21, 14):
+        putted(coach, golfer, days, 0.03)
+    [line] = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
+    [said] = line["steps"]
+    assert "new putter" in said and "further right" in said
+    coach.put(f"/changes/{id}/void")
+    told = coach.get(f"/golfers/{golfer['id']}/line")
+    assert told["changes"] == [] and told["lines"][0]["steps"] == []
+    coach.put(f"/changes/{uuid6.uuid7()}", 404, **body | {"golfer_id": str(uuid6.uuid7())})
+
+
+def test_who_putts_next_is_offered_by_who_was_seen_last(coach):
+    first, second = coach.golfer("Anna"), coach.golfer("Zora")
+    coach.golfer("Mila")
+    coach.lesson(first["id"], started_at=when(2))
+    coach.lesson(second["id"], started_at=when(1))
+    names = [it["name"] for it in coach.get("/golfers-seen-last")]
+    assert names.index("Zora") < names.index("Anna") < names.index("Mila")
+    assert [it["name"] for it in coach.get("/golfers-seen-last", q="mil")] == ["Mila"]

@@ -1,0 +1,118 @@
+"""Two balls for a group, the next golfer in two taps; how it rolls for two ball positions; a station of rods."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from ..conftest import choose_rig, shot
+from ..start.test_main_flow import own_lesson, zone
+from .test_pegs_and_string import fill, lay_beside
+from .test_plan_carried import step
+
+
+def test_each_golfer_of_a_group_rolls_eight_through_two_balls(page: Page):
+    own_lesson(page, "Second of Group")
+    own_lesson(page, "First of Group")
+    choose_rig(page, "Gate of two balls")
+    page.locator("[data-under]").click()
+    fill(page, "Putts to the verdict", 8)
+    page.get_by_role("button", name="Start block").click()
+    for _ in range(8):
+        zone(page, "touched the left post").tap()
+    expect(page.locator("[data-counts]")).to_contain_text("0 of 8 right, 8 left")
+    # Two taps: whose turn it is, and who it is.
+    page.get_by_role("button", name="Next golfer").tap()
+    page.get_by_role("dialog").get_by_role("button", name="Second of Group").tap()
+    expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Second of Group")
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1 of 8")
+    zone(page, "clean").tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2 of 8")
+    shot(page, "next-golfer")
+
+
+def test_how_it_rolls_is_asked_of_two_ball_positions_with_no_rig(page: Page):
+    own_lesson(page, "Rolling Golfer")
+    choose_rig(page, "No start rig")
+    page.get_by_role("button", name="Compare…").click()
+    sheet = page.get_by_role("dialog")
+    sheet.get_by_label("Condition 1, the others’ measure").fill("ball level")
+    sheet.get_by_label("Condition 2").fill("ball ahead")
+    sheet.get_by_label("Putts each", exact=True).fill("6")
+    page.keyboard.press("Enter")
+    sheet.get_by_role("radio", name="Do more roll clean?").click()
+    sheet.get_by_role("button", name="Start the comparison").click()
+    note = page.locator("[data-note-step=roll]")
+    finish = page.locator("[data-note-step=finish]")
+    for _ in range(12):
+        expect(note).to_be_visible()
+        ahead = "ball ahead" in page.get_by_text(re.compile("^Now: ")).inner_text()
+        note.get_by_role("button", name=re.compile("^clean" if ahead else "^skid")).click()
+        finish.get_by_role("button", name=re.compile("^holed")).click()
+        expect(finish).to_be_hidden()
+        page.wait_for_load_state("networkidle")
+    step(page, "Judge")
+    page.get_by_role("link", name="One block").click()
+    found = page.locator("[data-compared]").first
+    expect(found).to_contain_text(re.compile("“ball ahead” rolls clean .* more often than “ball level”: clear"))
+    expect(found.locator("[data-share]")).to_have_count(2)
+    shot(page, "roll-by-position")
+
+
+def test_a_station_of_rods_and_a_putter_gate_are_all_a_block_watches(page: Page):
+    own_lesson(page, "Rods Golfer")
+    choose_rig(page, "No start rig")
+    lay_beside(page, "Station of rods", "Body lines")
+    lay_beside(page, "Putter gate of pegs", "Where it is struck")
+    page.get_by_role("button", name="Start block").click()
+    for _ in range(6):
+        steps = page.locator("[data-note-step]")
+        expect(steps).to_be_visible()
+        while steps.count():
+            name = steps.get_attribute("data-note-step")
+            if name == "aid:putter_gate":
+                steps.get_by_role("button", name="clean").click()
+            else:
+                page.keyboard.press("Enter")
+            page.wait_for_timeout(150)
+            if name == "aid:putter_gate":
+                break
+    expect(page.locator("[data-headline]")).to_contain_text("The start was not watched.")
+    step(page, "Judge")
+    page.get_by_role("link", name="One block").click()
+    expect(page.get_by_role("heading", name="Station of rods")).to_be_visible()
+    expect(page.get_by_role("heading", name="Putter gate of pegs")).to_be_visible()
+
+
+def test_a_left_handed_golfer_among_rails_rings_and_a_rod_on_the_grip(page: Page):
+    own_lesson(page, "Aids Golfer")
+    choose_rig(page, "No start rig")
+    lay_beside(page, "Curved guide rail", "The head’s path")
+    lay_beside(page, "Rings round the hole", "Pace")
+    lay_beside(page, "Rod on the grip", "How the handle leans")
+    page.get_by_text("Hole and path").click()
+    page.get_by_role("radio", name="An arc").click()
+    page.locator("[data-under]").click()
+    fill(page, "Putts to the verdict", 4)
+    page.get_by_role("button", name="Start block").click()
+    taps = {
+        "aid:curved_rail": "touched outside, going through",
+        "aid:rings": "short",
+        "aid:grip_rod": "left the chest going through",
+    }
+    for n in range(4):
+        for _ in taps:
+            now = page.locator("[data-note-step]")
+            expect(now).to_be_visible()
+            name = now.get_attribute("data-note-step") or ""
+            now.get_by_role("button", name=re.compile(f"^{taps[name]}")).first.tap()
+            expect(page.locator(f"[data-note-step='{name}']")).to_be_hidden()
+        if n < 3:
+            expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 2} of 4")
+    step(page, "Judge")
+    page.get_by_role("link", name="One block").click()
+    expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short")
+    for name in ("Curved guide rail", "Rod on the grip"):
+        expect(page.get_by_role("heading", name=name)).to_be_visible()
+    # Outside going through, away from the golfer: from in to out of the arc, for either hand.
+    expect(page.get_by_text(re.compile("in to out.*4|4 .*in to out")).first).to_be_visible()
+    shot(page, "aids-corner")

@@ -1,0 +1,124 @@
+"""The whole lesson judged on its page: one sentence and one picture first; answered, shown to the golfer, compared."""
+
+import re
+
+import uuid6
+from playwright.sync_api import Page, expect
+
+from ..conftest import no_serious_finding, shot
+from ..start.test_main_flow import own_lesson
+
+
+def open_golfer(page: Page, name: str) -> str:
+    [golfer] = page.request.get(f"/api/golfers?q={name}").json()["items"]
+    page.goto(f"/golfers/{golfer['golfer']['id']}")
+    page.get_by_role("list", name="Lessons, newest first").get_by_role("link").first.click()
+    expect(page.locator("[data-headline]").first).to_be_visible()
+    return page.url.split("/lessons/")[1].split("/")[0]
+
+
+def test_each_golfer_of_the_demo_is_told_what_is_wrong(page: Page):
+    cases = {
+        "Pell": "and the stroke brings it back: clear.",
+        "Greta": "Putts in which something moves scatter more",
+        "Idris": "start inside the window and miss all the same, with the wrong pace",
+        "Wim": "The error grows with the length, to the right",
+        "Junia": "to look straight, and the face aims with it",
+    }
+    for name, said in cases.items():
+        open_golfer(page, name)
+        expect(page.locator("h1[data-headline]")).to_contain_text(said)
+        # One voice: the run sheet says it too, and it is the first of the findings.
+        expect(
+            page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge"))
+        ).to_contain_text(said)
+        expect(page.locator("[data-finding]").first).to_contain_text(said)
+
+
+def test_a_finding_opens_to_its_readings_and_takes_the_coachs_own_words(page: Page):
+    open_golfer(page, "Pell")
+    first = page.locator("[data-finding]").first
+    first.locator("summary").click()
+    expect(first.get_by_text("Speaks for it")).to_be_visible()
+    first.get_by_role("link", name=re.compile("The aim adds")).click()
+    expect(page).to_have_url(re.compile("/aim$"))
+    page.go_back()
+    first.locator("summary").click()
+    first.get_by_role("button", name="Reject…").click()
+    sheet = page.get_by_role("dialog")
+    keep = sheet.get_by_role("button", name="Keep it")
+    expect(keep).to_be_disabled()
+    sheet.get_by_label("The reason").fill("the sensor was loose")
+    keep.click()
+    said = first.locator("[data-said]")
+    expect(said).to_contain_text("Rejected: the sensor was loose")
+    expect(said).to_contain_text("The tool said then: clear")
+    # What the tool says stays first for all that.
+    expect(page.locator("h1[data-headline]")).to_contain_text("brings it back: clear.")
+    no_serious_finding(page)
+    if not first.get_by_role("button", name="Take back what you said").is_visible():
+        first.locator("summary").click()
+    first.get_by_role("button", name="Take back what you said").click()
+    expect(said).to_have_count(0)
+
+
+def test_the_golfer_is_shown_one_picture_and_one_sentence(page: Page):
+    open_golfer(page, "Pell")
+    page.get_by_role("link", name="Show it to the golfer").click()
+    wall = page.locator("[data-wall]")
+    # In a club golfer's words; for who plays at a low handicap it says what the coach's page says.
+    expect(wall.locator("h1")).to_have_text("Your putter points right, and your stroke brings it back.")
+    expect(wall.get_by_role("img")).to_be_visible()
+    assert "°" not in wall.locator("h1").inner_text()
+    shot(page, "wall-finding")
+    page.get_by_role("link", name="Back to the lesson").click()
+    expect(page.locator("[data-finding]").first).to_be_visible()
+
+
+def test_before_and_after_are_set_beside_each_other(page: Page):
+    open_golfer(page, "Greta")
+    page.get_by_role("link", name="Before and after").click()
+    two = page.locator("[data-two-sides]")
+    expect(two.locator("h1")).to_be_visible()
+    expect(two.locator("[data-link-beside='start']")).to_be_visible()
+    shot(page, "judge-beside")
+    # Within the lesson: as usual, and with the wide base.
+    two.get_by_label("Before: which lesson").select_option(page.url.split("/lessons/")[1].split("/")[0])
+    expect(two.locator("h1")).to_contain_text(re.compile("steadier|Steadier"))
+    no_serious_finding(page)
+
+
+def test_the_bands_by_level_are_the_coachs_to_change(page: Page):
+    page.goto("/aids/bag")
+    bands = page.locator("[data-link-bands]")
+    expect(bands).to_contain_text("nothing changed yet")
+    cost = bands.get_by_label("A bias may cost up to", exact=True)
+    cost.fill("9")
+    cost.press("Enter")
+    expect(bands).to_contain_text("Version 1")
+    page.reload()
+    expect(bands.get_by_label("A bias may cost up to", exact=True)).to_have_value("9")
+    no_serious_finding(page)
+
+
+def test_what_is_read_in_a_step_is_judged_on_the_run_sheet(page: Page):
+    """Set-downs alone, of a left-handed golfer: Judge says what they come to, beside what Aim says of them."""
+    own_lesson(page, "Judged Golfer")
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    judge = page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge"))
+    expect(judge).to_contain_text("Nothing to judge yet.")
+    now = page.evaluate("new Date().toISOString()")
+    series = str(uuid6.uuid7())
+    body = {"lesson_id": lesson, "link": "face", "cue": "line", "aided": False, "planned": 7, "started_at": now}
+    assert page.request.put(f"/api/aim-series/{series}", data=body).ok
+    for _ in range(7):
+        down = {"series_id": series, "raw": {"angle_deg": 2.0, "seen_deg": 0.5}, "taken_at": now}
+        assert page.request.put(f"/api/set-downs/{uuid6.uuid7()}", data=down).ok
+    page.goto(f"/lessons/{lesson}/aim")
+    expect(judge).to_contain_text("The face aims 2.0° right (closed) at address")
+    judge.click()
+    expect(page.locator("h1[data-headline]")).to_contain_text("The face aims 2.0° right (closed) at address")
+    expect(page.locator("[data-meaning]")).to_contain_text("if the stroke adds nothing")
+    # The line is not proved: likely at the most, and the way out stands first.
+    expect(page.locator("h1[data-headline]")).to_have_attribute("data-word", "likely")
+    expect(page.locator("[data-guards], [data-unproved]").first).to_be_visible()

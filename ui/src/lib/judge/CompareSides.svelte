@@ -1,0 +1,73 @@
+<!-- This lesson, or a block of it, set beside another of the golfer: one sentence, the fans over each other, every link in pairs. -->
+<script lang="ts">
+  import type { Shapes } from '$lib/data/client'
+  import { day } from '$lib/base/dates'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Vial from '$lib/drawing/Vial.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { golferLessonsQuery } from '$lib/golfer/queries.svelte'
+  import { sidesQuery } from './queries.svelte'
+
+  let { id, sheet }: { id: string; sheet: Shapes['LessonSheetOut'] } = $props()
+
+  const lessons = golferLessonsQuery(() => sheet.golfer.id)
+  const rows = $derived(lessons.data?.pages.flatMap((it) => it.items) ?? [])
+  const earlier = $derived(rows.filter((it) => it.lesson.started_at < sheet.lesson.started_at))
+  let chosen = $state<string | null>(null)
+  const other = $derived(chosen ?? earlier[0]?.lesson.id ?? (sheet.blocks.length > 1 ? id : undefined))
+  const beside = $derived(rows.find((it) => it.lesson.id === other))
+  let ownBlock = $state('')
+  let otherBlock = $state('')
+  // Within one lesson blocks are compared: the first with the last, until others are chosen.
+  const blocks = $derived({
+    second: ownBlock || (other === id ? sheet.blocks.at(-1)?.id : undefined),
+    first: otherBlock || (other === id ? sheet.blocks[0]?.id : undefined),
+  })
+  const found = sidesQuery(() => other, () => id, () => blocks)
+  const it = $derived(found.data)
+</script>
+
+<div class="px-6 py-4" data-two-sides>
+  <div class="grid gap-x-6 gap-y-3 sm:grid-cols-2">
+    <label><span class="label">Before</span>
+      <select class="entry" aria-label="Before: which lesson" value={other} onchange={(event) => { chosen = event.currentTarget.value; otherBlock = '' }}>
+        {#each rows as one (one.lesson.id)}<option value={one.lesson.id}>{day(one.lesson.started_at)}, {one.lesson.place}{one.lesson.id === id ? ' (this lesson)' : ''}</option>{/each}
+      </select>
+    </label>
+    <label><span class="label">Of it</span>
+      <select class="entry" aria-label="Before: what of it" bind:value={otherBlock}>
+        <option value="">{other === id ? 'its first block' : 'the whole lesson'}</option>
+        {#each (other === id ? sheet.blocks : (beside?.blocks ?? [])) as one (one.id)}<option value={one.id}>{one.condition}, {one.putts} putts</option>{/each}
+      </select>
+    </label>
+    <p class="self-center text-lg font-semibold">After: {day(sheet.lesson.started_at)}, this lesson</p>
+    <label><span class="label">Of it</span>
+      <select class="entry" aria-label="After: what of it" bind:value={ownBlock}>
+        <option value="">{other === id ? 'its last block' : 'the whole lesson'}</option>
+        {#each sheet.blocks as one (one.id)}<option value={one.id}>{one.condition}, {one.putts} putts</option>{/each}
+      </select>
+    </label>
+  </div>
+  {#if lessons.hasNextPage}<button class="button mt-2" onclick={() => lessons.fetchNextPage()}>Earlier lessons</button>{/if}
+  {#if found.error}<div class="mt-3"><Trouble error={found.error} again={() => found.refetch()} /></div>{/if}
+  {#if lessons.data && !other}
+    <p class="mt-4 text-lg">Nothing to compare with yet: it takes another lesson of this golfer, or a second block.</p>
+  {:else if it}
+    {#if it.changed}<p class="mt-4 border-l-4 border-engraved pl-3 font-semibold" data-changed>{it.changed}</p>{/if}
+    <h1 class="wide mt-3 text-[30px] leading-tight" data-headline>{it.headline}</h1>
+    <p class="mt-1 text-lg">From {it.names[0]} to {it.names[1]}. {it.spreads} {it.more}</p>
+    {#if it.fan}
+      <div class="relative mt-2 h-[210px] border-y border-hairline"><Stage scene={it.fan} label={it.headline} /></div>
+      <p class="mt-1 text-[15px] text-faded">{it.fan_words}</p>
+    {/if}
+    <ol class="mt-3">
+      {#each it.links as one (one.name)}
+        <li class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 md:grid-cols-[minmax(140px,220px)_minmax(140px,220px)_1fr]" data-link-beside={one.name}>
+          <Vial vial={one.first} words="{one.label}, before" size="row" />
+          <Vial vial={one.second} words="{one.label}, after" size="row" />
+          <p class="leading-snug"><span class="font-semibold">{one.label}</span>: {one.words}</p>
+        </li>
+      {/each}
+    </ol>
+  {/if}
+</div>

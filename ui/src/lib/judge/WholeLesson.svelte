@@ -1,0 +1,101 @@
+<!-- The lesson judged whole: one sentence and one picture, then the findings, ranked; what to check next; what to mind. -->
+<script lang="ts">
+  import type { Shapes } from '$lib/data/client'
+  import BlockSwitch from '$lib/start/BlockSwitch.svelte'
+  import Coming from '$lib/base/Coming.svelte'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import Unproved from '$lib/set/Unproved.svelte'
+  import ChainLinks from './ChainLinks.svelte'
+  import FindingRow from './FindingRow.svelte'
+  import { findingsQuery } from './queries.svelte'
+
+  let { id, sheet }: { id: string; sheet: Shapes['LessonSheetOut'] } = $props()
+
+  const found = findingsQuery(() => id)
+  const it = $derived(found.data)
+  const next = $derived(it?.next[0])
+  const plan = $derived(sheet.stations.find((one) => one.current))
+  const read = $derived(Boolean(it && (it.links.length || it.first.length || sheet.blocks.some((one) => one.putts))))
+</script>
+
+{#if found.error && !it}
+  <div class="p-6"><Trouble error={found.error} again={() => found.refetch()} /></div>
+{:else if it && !read}
+  <div class="p-6">
+    {#if plan && !plan.proved}<Unproved lessonId={id} {plan} class="mb-3" />{/if}
+    <h1 class="wide text-2xl">Nothing to judge yet</h1>
+    <p class="mt-2 text-lg">Whatever is read in any step is judged here: what looks straight, set-downs, putts.</p>
+    <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
+  </div>
+{:else if it}
+  <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
+    <div class="min-h-0 overflow-y-auto px-6 py-4">
+      {#if plan && !plan.proved}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
+      {#each it.paces as pace (pace)}<p class="mb-1 text-xl font-semibold" data-pace>{pace}</p>{/each}
+      <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
+      <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
+      {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
+      {#if it.fan}
+        <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan><Stage scene={it.fan} label={it.headline} /></div>
+        <p class="mt-1 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
+      {/if}
+      {#if it.first.length}
+        <section class="mt-4" aria-label="Findings">
+          <h2 class="wide border-b-2 border-ink pb-1 text-xl">Findings</h2>
+          {#each it.first as one, n (one.cause)}<FindingRow lessonId={id} finding={one} place={n + 1} />{/each}
+        </section>
+      {/if}
+      {#if it.links.length}
+        <section class="mt-5">
+          <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
+          <ChainLinks links={it.links} />
+        </section>
+      {/if}
+      {#if it.misses.length}
+        <details class="mt-5 border-t border-hairline">
+          <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold" data-misses>{it.misses_words}</summary>
+          <ul>
+            {#each it.misses as miss (miss.putt_id)}
+              <li><a class="inline-flex min-h-11 items-center hover:underline" href="/lessons/{id}/judge?block={miss.block_id}">{miss.words}</a></li>
+            {/each}
+          </ul>
+        </details>
+      {/if}
+      <details class="mt-2 border-t border-hairline">
+        <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold">Ruled out, or not looked at: {it.more.length}</summary>
+        {#each it.more as one (one.cause)}<FindingRow lessonId={id} finding={one} />{/each}
+      </details>
+    </div>
+    <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to check next">
+      {#if it.guards.length}
+        <section>
+          <h2 class="wide text-lg">Mind</h2>
+          <ul class="mt-1 grid gap-2" data-guards>{#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
+        </section>
+      {/if}
+      {#if next}
+        <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
+          <h2 class="wide text-lg">Check next</h2>
+          <p class="mt-1 text-lg leading-snug" data-next={next.name}>{next.words}</p>
+          <a class="button primary mt-2 min-h-14 w-full text-lg" href="/lessons/{id}/{next.step}">Go there</a>
+          {#if it.next.length > 1}
+            <details class="mt-1">
+              <summary class="min-h-11 cursor-pointer py-2 font-semibold">Or</summary>
+              <ul>{#each it.next.slice(1, 5) as one (one.name)}<li><a class="inline-flex min-h-11 items-center leading-snug underline" href="/lessons/{id}/{one.step}">{one.words}</a></li>{/each}</ul>
+            </details>
+          {/if}
+        </section>
+      {/if}
+      <p class="border-t border-hairline pt-3"><a class="button w-full" href="/wall/{id}/finding">Show it to the golfer</a></p>
+      {#if sheet.blocks.length}
+        <section class="mt-auto border-t border-hairline pt-3">
+          <h2 class="wide text-lg">Blocks</h2>
+          <BlockSwitch blocks={sheet.blocks} current="" base="/lessons/{id}/judge" />
+        </section>
+      {/if}
+    </aside>
+  </div>
+{:else}
+  <Coming what="The judgement" />
+{/if}
