@@ -83,12 +83,14 @@
       .at(-1),
   )
   const recording = new Recording(() => ({
-    block, blockId, notes: [...(notes.data ?? []), ...(block?.watched ?? [])], told, elsewhere, closed: ended || wrongTurn, post: (draft) => outbox.post(draft),
+    block, blockId, notes: [...(notes.data ?? []), ...(block?.watched ?? [])], told, elsewhere, closed: ended || turning, post: (draft) => outbox.post(draft),
   }))
   const valid = $derived(recording.valid)
   $effect.pre(() => recording.pending.of(blockId))
+  // A putt that was begun is told to its end where it was begun.
+  const turning: boolean = $derived(wrongTurn && !recording.pending.begun && !ended)
   $effect(() => {
-    if (wrongTurn && block?.id === blockId && !recording.pending.begun && !ended)
+    if (turning && block?.id === blockId)
       void goto(`/lessons/${id}/start?block=${turn?.block}`, { replaceState: true, noScroll: true, keepFocus: true })
   })
 
@@ -163,7 +165,10 @@
         {#if !comparison && !ended}<LadderLine rung={judged.data!.rung} {block} lessonId={id} />{/if}
         {#if stroke}<HeardStrip {stroke} hidden={!stroke.taken && Boolean(recording.feltFirst)} />{/if}
         <div class="relative min-h-0 flex-1">
-          {#if recording.noting && !recording.full && !ended}
+          {#if turning}
+            <!-- Nothing to tap meanwhile: a tap here would be told of neither block. -->
+            <Coming what="The other block" />
+          {:else if recording.noting && !recording.full && !ended}
             {@const noting = recording.noting}
             <div class="absolute inset-0">
               {#key noting.note}
