@@ -12,7 +12,7 @@ from itertools import pairwise
 from typing import Final
 
 import numpy as np
-from scipy.linalg import eigh
+from scipy.linalg import cholesky, solve_triangular
 
 from ..certainty.estimate import INTERVAL, Estimate
 from .posterior import Floats, Posterior, Prior, normal_below
@@ -114,6 +114,7 @@ def level(
     walk = np.minimum.outer(at - first, at - first)
     stepped = np.array([(at >= day).astype(float) for day in steps]).reshape(len(steps), at.size)
     base: Floats = prior[1] ** 2 + _STEP_SD**2 * stepped.T @ stepped + fixed
+    alone = np.eye(at.size)
     wanted = np.array(days, dtype=float) - first
     walk_to = np.minimum.outer(wanted, at - first)
     steps_to = np.array([(np.array(days) >= day).astype(float) for day in steps]).reshape(len(steps), wanted.size)
@@ -124,17 +125,19 @@ def level(
     sds: list[Floats] = []
     for wander in _WANDERS:
         q = wander**2
-        # Decomposed once for a wander: what single blocks differ by only adds to the eigenvalues.
-        values, vectors = eigh(base + q * walk, check_finite=False)
-        turned: Floats = vectors.T @ told
-        to: Floats = np.vstack([cross + q * walk_to, _STEP_SD**2 * stepped]) @ vectors
+        about: Floats = base + q * walk
+        to: Floats = np.vstack([cross + q * walk_to, _STEP_SD**2 * stepped])
+        right: Floats = np.column_stack([told, to.T])
         before = np.concatenate([own + q * wanted, np.full(len(steps), _STEP_SD**2)])
         for tau in _TAUS:
-            over = 1 / (values + tau**2)
-            fit = -0.5 * float((turned**2) @ over) + 0.5 * float(np.log(over).sum())
+            # Whitened by the blocks' covariance: its quadratic forms become sums of squares.
+            root = cholesky(about + tau**2 * alone, lower=True, check_finite=False)
+            white = solve_triangular(root, right, lower=True, check_finite=False)
+            seen, of = white[:, 0], white[:, 1:]
+            fit = -0.5 * float(seen @ seen) - float(np.log(np.diag(root)).sum())
             logs.append(fit - 0.5 * (tau / _TAU_SD) ** 2 - 0.5 * q / _WANDER_SD**2)
-            means.append(to @ (over * turned))
-            sds.append(np.sqrt(np.maximum(before - (to**2) @ over, _LEAST_SD**2)))
+            means.append(seen @ of)
+            sds.append(np.sqrt(np.maximum(before - (of**2).sum(axis=0), _LEAST_SD**2)))
     weight = np.exp(np.array(logs) - max(logs)) * np.array(
         [wide * long for wide in _widths(_WANDERS) for long in _widths(_TAUS)]
     )
@@ -156,12 +159,12 @@ def _fixed(blocks: Sequence[Pooled]) -> Floats:
     """What blocks are off by themselves, and what they share by laying and device."""
     found: Floats = np.diag([it.sd**2 for it in blocks])
     for key, size in (("laying", "laying_sd"), ("device", "device_sd")):
-        names = [getattr(it, key) for it in blocks]
         sd = np.array([getattr(it, size) for it in blocks])
-        same = np.array([[a is not None and a == b for b in names] for a in names])
-        # One of its own shares with nobody, and is as unsure.
-        alone = np.array([it is None for it in names])
-        found = found + np.where(same, np.minimum.outer(sd, sd) ** 2, 0.0) + np.diag(np.where(alone, sd**2, 0.0))
+        numbers: dict[Hashable, int] = {}
+        # One of its own shares with nobody, and is as unsure: it gets a number none else has.
+        names = [getattr(it, key) for it in blocks]
+        own = np.array([-1 - n if it is None else numbers.setdefault(it, len(numbers)) for n, it in enumerate(names)])
+        found = found + np.where(np.equal.outer(own, own), np.minimum.outer(sd, sd) ** 2, 0.0)
     return found
 
 
