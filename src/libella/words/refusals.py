@@ -58,6 +58,8 @@ TITLES: Final[dict[str, str]] = {
 
 THINGS: Final[dict[str, str]] = {
     "change": "There is no such change here.",
+    "line": "Nothing was read on this line.",
+    "line_join": "These lines are not joined here.",
     "answer": "There is no such answer here.",
     "block": "There is no such block here.",
     "card": "There is no such card here.",

@@ -21,7 +21,12 @@ def putted(coach, golfer, days, offset_m, **more):
 
 def test_lessons_are_pooled_and_conditions_are_lines_of_their_own(coach):
     golfer = coach.golfer()
-    assert coach.get(f"/golfers/{golfer['id']}/line") == {"lines": [], "spread_deg": None, "changes": []}
+    assert coach.get(f"/golfers/{golfer['id']}/line") == {
+        "lines": [],
+        "spread_deg": None,
+        "changes": [],
+        "joins": [],
+    }
     for days in (28, 21, 14):
         putted(coach, golfer, days, 0.02)
     putted(coach, golfer, 14, -0.03, guided=True)
@@ -50,6 +55,48 @@ def test_a_noted_change_is_told_and_taken_back(coach):
     told = coach.get(f"/golfers/{golfer['id']}/line")
     assert told["changes"] == [] and told["lines"][0]["steps"] == []
     coach.put(f"/changes/{uuid6.uuid7()}", 404, **body | {"golfer_id": str(uuid6.uuid7())})
+
+
+def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(coach):
+    golfer = coach.golfer()
+    for days in (28, 21, 14):
+        putted(coach, golfer, days, 0.03)
+        putted(coach, golfer, days, -0.03, condition="wide base")
+    address = f"/golfers/{golfer['id']}"
+    usual, wide = (it["key"] for it in sorted(coach.get(f"{address}/line")["lines"], key=lambda it: it["key"]))
+    said = coach.get(f"{address}/lines-beside", first=usual, second=wide)
+    assert "further left, clear" in said["words"] and said["word"] == "clear"
+    assert [name.split(", ")[1] for name in said["names"]] == ["as usual", "wide base"]
+    assert coach.get(f"{address}/lines-beside", first=wide, second=usual)["words"].count("further right, clear") == 1
+    for first, second, status in ((usual, usual, 409), (usual, "face|blind|as usual", 404), (usual, "nothing", 404)):
+        coach.get(f"{address}/lines-beside", status, first=first, second=second)
+
+    id = str(uuid6.uuid7())
+    body = {"golfer_id": golfer["id"], "first": usual, "second": wide, "made_at": when(1)}
+    assert coach.put(f"/line-joins/{id}", **body) == coach.put(f"/line-joins/{id}", **body)
+    told = coach.get(f"{address}/line")
+    [line], [join] = told["lines"], told["joins"]
+    assert "6 blocks in 6 lessons" in line["words"] and join["id"] == id
+    assert "as usual" in line["name"] and "wide base" in line["name"]
+    coach.put(f"/line-joins/{uuid6.uuid7()}", 409, **body | {"second": "face|blind|as usual"})
+    coach.put(f"/line-joins/{id}/void")
+    assert len(coach.get(f"{address}/line")["lines"]) == 2 and coach.get(f"{address}/line")["joins"] == []
+
+
+def test_the_eyes_are_a_line_too_in_the_coachs_units(coach):
+    golfer = coach.golfer()
+    for days in (28, 14):
+        lesson = coach.put(
+            f"/lessons/{uuid6.uuid7()}", golfer_id=golfer["id"], place="Floor", green_speed_ft=10, started_at=when(days)
+        )
+        for inside in (0.048, 0.052, 0.05):
+            eyes = {"inside_m": inside, "behind_m": 0.01}, {"inside_m": inside, "behind_m": 0.07}
+            look = {"way": "plumb", "lead": eyes[0], "trail": eyes[1], "lesson_id": lesson["id"]}
+            coach.put(f"/eye-takes/{uuid6.uuid7()}", taken_at=when(days), **look)
+    [line] = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
+    assert (line["link"], line["vial"]["unit"]) == ("eyes", "mm")
+    assert line["words"].startswith("50 mm inside now") and "2 looks in 2 lessons" in line["words"]
+    assert " in inside now" in coach.get(f"/golfers/{golfer['id']}/line", units="feet")["lines"][0]["words"]
 
 
 def test_who_putts_next_is_offered_by_who_was_seen_last(coach):

@@ -76,6 +76,15 @@ def test_the_prior_counts_once():
     assert bias_likelihood(posterior([], START), START) is None
 
 
+def test_what_is_no_angle_is_pooled_alike_in_its_own_unit():
+    blocks, _, changed = golfer(np.random.default_rng(4), step=0.7)
+    in_mm = [Pooled(it.day, 20 * it.mean, 20 * it.sd, it.laying, 20 * it.laying_sd) for it in blocks]
+    one = level(blocks, [blocks[-1].day], [changed])
+    other = level(in_mm, [blocks[-1].day], [changed], prior=(0.0, 40.0), matters=(2.4, 10.0), scale=20.0)
+    assert other.at[0].low == pytest.approx(20 * one.at[0].low) and other.between == pytest.approx(20 * one.between)
+    assert other.steps[0].larger == pytest.approx(one.steps[0].larger)
+
+
 def test_days_before_any_block_are_as_unsure_as_the_prior_lets_them():
     found = level([Pooled(10.0, 1.0, 0.2)], [0.0, 10.0, 400.0])
     assert found.at[2].doubt > found.at[1].doubt

@@ -1,21 +1,28 @@
-"""The golfer's line: each link pooled over lessons; and the changes noted on the way."""
+"""The golfer's line: each link pooled over lessons, two set beside each other or joined; and changes noted."""
 
 from collections.abc import Sequence
 from datetime import datetime, timedelta
+from typing import Annotated
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.level import SPREAD
-from ...core.judge.golfers_line import GolfersLine, Link, path_drawn
+from ...core.judge.golfers_line import GolfersLine, LineKey, Link, path_drawn
+from ...core.measure.units import Units
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
+from ...lessons.desk.problem import NotFound
 from ...lessons.golfer import changes
-from ...lessons.judge.golfers_line import golfers_lines
-from ...words.judge.golfers_line import line_name, line_short, line_words, step_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, Moment, ShortWords, as_kept
+from ...lessons.judge import line_joins
+from ...lessons.judge.golfers_line import compare_lines, golfers_lines
+from ...lessons.values import KeptLineJoin
+from ...words.judge.golfers_line import key_name, line_name, line_short, line_words, lines_said, step_words
+from ...words.shared.counts import listed
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, as_kept
 
 router = APIRouter(tags=["golfer's line"])
 _PATH_FROM = 2
@@ -38,9 +45,27 @@ class ChangeOut(Kept):
     voided: bool
 
 
+_Key = Annotated[str, Field(min_length=1, max_length=line_joins.LONGEST, description="a line's key")]
+
+
+class LineJoinIn(Entry):
+    golfer_id: UUID
+    first: _Key
+    second: _Key
+    made_at: Moment
+
+
+class LineJoinOut(BaseModel):
+    """Two lines that the coach joined."""
+
+    id: UUID
+    words: str
+
+
 class LineOut(BaseModel):
     """One link pooled: where it lies now as a vial, its path over time, what noted changes came to."""
 
+    key: str
     link: Link
     guided: bool
     name: str
@@ -59,6 +84,16 @@ class GolfersLinesOut(BaseModel):
         default=None, description="what to plan the next lesson for: the start's spread with nothing in view, pooled"
     )
     changes: list[ChangeOut]
+    joins: list[LineJoinOut]
+
+
+class LinesBesideOut(BaseModel):
+    """Two lines of one link: one sentence, and both vials."""
+
+    words: str
+    word: Word
+    names: tuple[str, str]
+    vials: tuple[Vial, Vial]
 
 
 @router.put("/changes/{id}")
@@ -73,19 +108,57 @@ def void(desk: AtDesk, id: UUID) -> ChangeOut:
     return ChangeOut.model_validate(changes.void_change(desk, id, voided=True))
 
 
+@router.put("/line-joins/{id}")
+def join(desk: AtDesk, id: UUID7, entry: LineJoinIn) -> LineJoinOut:
+    """Pool two lines of one link as one from now on."""
+    pair = _read(entry.first), _read(entry.second)
+    return _join(line_joins.keep_join(desk, id, entry.golfer_id, pair, entry.made_at))
+
+
+@router.put("/line-joins/{id}/void")
+def part(desk: AtDesk, id: UUID) -> LineJoinOut:
+    """Take them apart again."""
+    return _join(line_joins.void_join(desk, id, voided=True))
+
+
 @router.get("/golfers/{id}/line")
-def line(desk: AtDesk, id: UUID) -> GolfersLinesOut:
+def line(desk: AtDesk, id: UUID, units: InUnits = "metric") -> GolfersLinesOut:
     """The golfer's line of every link, the main one of each first."""
-    return as_kept(kept.of_golfer(desk, id, "line", lambda _: _lines(desk, id).model_dump_json()))
+    return as_kept(kept.of_golfer(desk, id, f"line, {units}", lambda _: _lines(desk, id, units).model_dump_json()))
 
 
-def _lines(desk: Desk, id: UUID) -> GolfersLinesOut:
+@router.get("/golfers/{id}/lines-beside")
+def beside(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "metric") -> LinesBesideOut:
+    """Whether the second line lies, or scatters, otherwise than the first."""
+    found = compare_lines(desk, id, _read(first), _read(second))
+    return LinesBesideOut(
+        words=lines_said(found, units),
+        word=found.call.word,
+        names=(line_name(found.first), line_name(found.second)),
+        vials=(found.first.vial, found.second.vial),
+    )
+
+
+def _read(key: str) -> LineKey:
+    found = LineKey.read(key)
+    if found is None:
+        raise NotFound("line")
+    return found
+
+
+def _join(it: KeptLineJoin) -> LineJoinOut:
+    names = [key_name(_read(key)) for key in (it.first, it.second)]
+    return LineJoinOut(id=it.id, words=listed(names))
+
+
+def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
     found = golfers_lines(desk, id)
     since = found.since
     return GolfersLinesOut(
-        lines=[] if since is None else [_out(it, since) for it in found.lines],
+        lines=[] if since is None else [_out(it, since, units) for it in found.lines],
         spread_deg=_expected(found.lines),
         changes=[ChangeOut.model_validate(it) for it in found.changes],
+        joins=[_join(it) for it in line_joins.joins_of(desk, id)],
     )
 
 
@@ -97,10 +170,11 @@ def _expected(lines: Sequence[GolfersLine]) -> float | None:
     return round(min(max(own.spread.value, SPREAD.low), SPREAD.high), 2)
 
 
-def _out(it: GolfersLine, since: datetime) -> LineOut:
+def _out(it: GolfersLine, since: datetime, units: Units) -> LineOut:
     first, last = it.blocks[0][0], it.blocks[-1][0]
-    words = line_words(it)
+    words = line_words(it, units)
     return LineOut(
+        key=it.keys[0].text,
         link=it.link,
         guided=it.guided,
         name=line_name(it),
@@ -110,5 +184,5 @@ def _out(it: GolfersLine, since: datetime) -> LineOut:
         path=path_drawn(it, words) if len(it.blocks) >= _PATH_FROM else None,
         since=since + timedelta(days=first),
         until=since + timedelta(days=last),
-        steps=tuple(step_words(one) for one in it.steps),
+        steps=tuple(step_words(one, it.link, units) for one in it.steps),
     )

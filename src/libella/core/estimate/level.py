@@ -6,7 +6,7 @@ short. q and τ are averaged over a small grid.
 """
 
 import math
-from collections.abc import Hashable, Sequence
+from collections.abc import Hashable, Iterator, Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 from typing import Final
@@ -18,7 +18,7 @@ from ..certainty.estimate import INTERVAL, Estimate
 from .posterior import Floats, Posterior, Prior, normal_below
 
 _TAU_SD: Final = 0.4
-"""τ ~ half-normal, degrees."""
+"""τ ~ half-normal, degrees; as all that follows, in units of `scale` where something else than an angle is pooled."""
 _WANDER_SD: Final = 0.05
 """√q ~ half-normal, degrees per root day."""
 _TAUS: Final = (0.05, 0.15, 0.3, 0.5, 0.8)
@@ -73,11 +73,16 @@ def likelihood_of(values: Floats, weights: Floats, prior_mean: float, prior_sd: 
     """Mean and standard deviation of a normal likelihood, from a posterior on a grid and its normal prior; None where
     the readings say next to nothing."""
     mean = float(weights @ values)
-    var = float(weights @ (values - mean) ** 2)
+    return normal_likelihood(mean, math.sqrt(float(weights @ (values - mean) ** 2)), prior_mean, prior_sd)
+
+
+def normal_likelihood(mean: float, sd: float, prior_mean: float, prior_sd: float) -> tuple[float, float] | None:
+    """The same from a posterior told by its mean and standard deviation."""
+    var = max(sd, _LEAST_SD) ** 2
     if var >= 0.98 * prior_sd**2:
         return None
-    precision = 1 / max(var, _LEAST_SD**2) - 1 / prior_sd**2
-    return (mean / max(var, _LEAST_SD**2) - prior_mean / prior_sd**2) / precision, 1 / math.sqrt(precision)
+    precision = 1 / var - 1 / prior_sd**2
+    return (mean / var - prior_mean / prior_sd**2) / precision, 1 / math.sqrt(precision)
 
 
 def bias_likelihood(post: Posterior, prior: Prior) -> tuple[float, float] | None:
@@ -97,6 +102,7 @@ def level(
     *,
     prior: tuple[float, float] = (0.0, 2.0),
     matters: tuple[float, float] = (0.12, 0.5),
+    scale: float = 1.0,
 ) -> Level:
     """The level pooled from blocks.
 
@@ -107,52 +113,69 @@ def level(
     steps : days on which a change was noted; a block on such a day is taken after it
     prior : mean and standard deviation of the level on the first day
     matters : a step matters from the first size on, and is none under the second
+    scale : what stands for a degree where it is not an angle, in the unit of the blocks
     """
+    jump = (_STEP_SD * scale) ** 2
     at, told = np.array([it.day for it in blocks]), np.array([it.mean for it in blocks]) - prior[0]
     first = float(min(at.min(), *days)) if days else float(at.min())
     fixed = _fixed(blocks)
     walk = np.minimum.outer(at - first, at - first)
     stepped = np.array([(at >= day).astype(float) for day in steps]).reshape(len(steps), at.size)
-    base: Floats = prior[1] ** 2 + _STEP_SD**2 * stepped.T @ stepped + fixed
-    alone = np.eye(at.size)
+    base: Floats = prior[1] ** 2 + jump * stepped.T @ stepped + fixed
     wanted = np.array(days, dtype=float) - first
     walk_to = np.minimum.outer(wanted, at - first)
     steps_to = np.array([(np.array(days) >= day).astype(float) for day in steps]).reshape(len(steps), wanted.size)
-    cross: Floats = prior[1] ** 2 + _STEP_SD**2 * steps_to.T @ stepped
-    own: Floats = prior[1] ** 2 + _STEP_SD**2 * steps_to.sum(axis=0)
+    cross: Floats = prior[1] ** 2 + jump * steps_to.T @ stepped
+    own: Floats = prior[1] ** 2 + jump * steps_to.sum(axis=0)
     logs: list[float] = []
     means: list[Floats] = []
     sds: list[Floats] = []
     for wander in _WANDERS:
-        q = wander**2
-        about: Floats = base + q * walk
-        to: Floats = np.vstack([cross + q * walk_to, _STEP_SD**2 * stepped])
+        q = (wander * scale) ** 2
+        covariance: Floats = base + q * walk
+        to: Floats = np.vstack([cross + q * walk_to, jump * stepped])
         right: Floats = np.column_stack([told, to.T])
-        before = np.concatenate([own + q * wanted, np.full(len(steps), _STEP_SD**2)])
-        for tau in _TAUS:
-            # Whitened by the blocks' covariance: its quadratic forms become sums of squares.
-            root = cholesky(about + tau**2 * alone, lower=True, check_finite=False)
-            white = solve_triangular(root, right, lower=True, check_finite=False)
-            seen, of = white[:, 0], white[:, 1:]
-            fit = -0.5 * float(seen @ seen) - float(np.log(np.diag(root)).sum())
-            logs.append(fit - 0.5 * (tau / _TAU_SD) ** 2 - 0.5 * q / _WANDER_SD**2)
-            means.append(seen @ of)
-            sds.append(np.sqrt(np.maximum(before - (of**2).sum(axis=0), _LEAST_SD**2)))
+        before = np.concatenate([own + q * wanted, np.full(len(steps), jump)])
+        for fit, mean, sd in _by_difference(covariance, right, before, scale):
+            logs.append(fit - 0.5 * (wander / _WANDER_SD) ** 2)
+            means.append(mean)
+            sds.append(sd)
     weight = np.exp(np.array(logs) - max(logs)) * np.array(
         [wide * long for wide in _widths(_WANDERS) for long in _widths(_TAUS)]
     )
     weight /= weight.sum()
-    mean, sd = np.array(means), np.array(sds)
-    low, middle, high = (_quantile(weight, mean, sd, it) for it in (INTERVAL[0], 0.5, INTERVAL[1]))
+    middles, about = np.array(means), np.array(sds)
+    low, middle, high = (_quantile(weight, middles, about, it) for it in (INTERVAL[0], 0.5, INTERVAL[1]))
     found = [Estimate(float(m), float(lo), float(hi)) for m, lo, hi in zip(middle, low, high, strict=True)]
     n = len(days)
     return Level(
         at=tuple(Estimate(it.value + prior[0], it.low + prior[0], it.high + prior[0]) for it in found[:n]),
         steps=tuple(
-            _step(day, found[n + k], weight, mean[:, n + k], sd[:, n + k], matters) for k, day in enumerate(steps)
+            _step(day, found[n + k], weight, middles[:, n + k], about[:, n + k], matters) for k, day in enumerate(steps)
         ),
-        between=float(weight @ np.array(_TAUS * len(_WANDERS))),
+        between=scale * float(weight @ np.array(_TAUS * len(_WANDERS))),
     )
+
+
+def _by_difference(
+    about: Floats, right: Floats, before: Floats, scale: float
+) -> Iterator[tuple[float, Floats, Floats]]:
+    """For each τ how well it fits, and mean and standard deviation of all that is wanted.
+
+    Parameters
+    ----------
+    about : (N, N) covariance of the blocks without τ
+    right : (N, 1 + W) what the blocks told, then their covariance with each thing wanted
+    before : (W,) variance of each before anything was told
+    """
+    alone = np.eye(len(about))
+    for tau in _TAUS:
+        # Whitened by the blocks' covariance: its quadratic forms become sums of squares.
+        root = cholesky(about + (tau * scale) ** 2 * alone, lower=True, check_finite=False)
+        white: Floats = solve_triangular(root, right, lower=True, check_finite=False)
+        seen, of = white[:, 0], white[:, 1:]
+        fit = -0.5 * float(seen @ seen) - float(np.log(np.diag(root)).sum()) - 0.5 * (tau / _TAU_SD) ** 2
+        yield fit, seen @ of, np.sqrt(np.maximum(before - (of**2).sum(axis=0), _LEAST_SD**2))
 
 
 def _fixed(blocks: Sequence[Pooled]) -> Floats:

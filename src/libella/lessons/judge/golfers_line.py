@@ -1,5 +1,5 @@
 """The golfer's line of every link: the blocks and series of all lessons, pooled; guided and blind, and each condition,
-are lines of their own."""
+are lines of their own unless the coach joins them."""
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
@@ -8,26 +8,36 @@ from typing import Final
 from uuid import UUID
 
 from ...core.estimate import PATH, START, Prior, posterior
-from ...core.green.putt import Putt
+from ...core.estimate.level import normal_likelihood
+from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.green.usual import level_window
-from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, Link, golfers_line
-from ...core.judge.judgement import NO_HOLE_M
+from ...core.judge.golfers_line import LINKS, Change, GolfersLine, LineBlock, LineKey, Link, golfers_line
+from ...core.judge.judgement import NO_HOLE_M, usual_mix
+from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.measure.interval import Interval
 from ...core.measure.window import Window
+from ...core.see.eyes import INSIDE
+from ...store.tables import GolferRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
+from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
+from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet, every_lesson_of
+from ..see.eyes import eye_sheet
 from ..see.sights import sights_of
 from ..start.blocks import shared_of, station_of, valid_intervals
 from ..start.strokes import StrokeSheet, strokes_of_all
-from ..values import KeptChange
+from ..values import KeptChange, KeptGolfer, value_of
+from .line_joins import joined
 from .tables import strokes_by_putt
 
 _DAY_S: Final = 86400.0
 _FEWEST: Final = 3
 """Readings below which a block says nothing here."""
 _LEAST_SD: Final = 0.01
+_NO_ZONE_MM: Final = (-10.0, 10.0)
+"""Where the marks of the eyes' vial stand while no school is chosen."""
 _MEASURES: Final[tuple[tuple[Link, str, Prior], ...]] = (
     ("face_impact", "face_impact_deg", START),
     ("path", "path_deg", PATH),
@@ -57,7 +67,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID) -> GolfersLines:
     if not lessons:
         return GolfersLines((), changes, None)
     since = lessons[0][0].started_at
-    told: dict[tuple[Link, bool, str], _Told] = {}
+    told: dict[LineKey, _Told] = {}
 
     def day(at: datetime) -> float:
         return (at - since).total_seconds() / _DAY_S
@@ -70,7 +80,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID) -> GolfersLines:
             if not station.rig.reads_start or len(reads) < _FEWEST:
                 continue
             post = posterior(reads, START, noise=station.noise_deg)
-            one = told.setdefault(("start", block.guided, block.condition), _Told())
+            one = told.setdefault(LineKey("start", block.guided, block.condition), _Told())
             # One laying of a plan is one place of its rig, for all that is read on it.
             laying = (block.station_id, shared_of(block))
             one.blocks.append(LineBlock.read(day(block.started_at), post, START, laying, lesson.id))
@@ -78,40 +88,61 @@ def golfers_lines(desk: Desk, golfer_id: UUID) -> GolfersLines:
         for key, found, window in _sensed(strokes.get(lesson.id, ()), lesson.id, sheets, day):
             one = told.setdefault(key, _Told(window=window))
             one.blocks.append(found)
-        for key, found, window in _pictured(desk, lesson.id, day):
+        for key, found, window in (*_pictured(desk, lesson.id, day), *_eyes(desk, lesson.id, day)):
             one = told.setdefault(key, _Told(window=window))
             one.blocks.append(found)
         for series in aim_table(desk, lesson.id).sheets:
             link = _AIMED.get(series.series.link)
             if link is None or len(series.reads) < _FEWEST:
                 continue
-            one = told.setdefault((link, series.series.aided, series.series.set_up), _Told())
+            one = told.setdefault(LineKey(link, series.series.aided, series.series.set_up), _Told())
             laying = (series.series.station_id or lesson.id, series.shared_deg)
             post = posterior(series.reads, START)
             one.blocks.append(LineBlock.read(day(series.series.started_at), post, START, laying, lesson.id))
             one.window = series.window
     noted = [Change(day(it.made_at), it.words) for it in changes]
-    found = [
-        golfers_line(link, name, sorted(it.blocks, key=lambda one: one.day), noted, it.window, guided=guided)
-        for (link, guided, name), it in told.items()
-        if it.window is not None
-    ]
-    lines = sorted((it for it in found if it is not None), key=lambda it: -len(it.blocks))
+    pooled: list[GolfersLine | None] = []
+    for keys in joined(desk, golfer_id, list(told)):
+        blocks = sorted((one for it in keys for one in told[it].blocks), key=lambda one: one.day)
+        window = next((told[it].window for it in keys if told[it].window is not None), None)
+        if window is not None:
+            pooled.append(golfers_line(keys, blocks, noted, window))
+    lines = sorted((it for it in pooled if it is not None), key=lambda it: -len(it.blocks))
     # The line of most blocks of every link first, link by link down the chain; what else there is comes behind.
     main = {it.link: it for it in reversed(lines)}
     first = sorted(main.values(), key=lambda it: _ORDER.index(it.link))
     return GolfersLines((*first, *(it for it in lines if it not in first)), changes, since)
 
 
-_ORDER: Final[tuple[Link, ...]] = ("start", "face", "looks_straight", "ball_mark", "to_mark", "face_impact", "path")
+def compare_lines(desk: Desk, golfer_id: UUID, first: LineKey, second: LineKey) -> LinesBeside:
+    """Set two of a golfer's lines beside each other, each by one of the keys pooled in it.
+
+    Raises
+    ------
+    Conflict
+        where they are one line, or of two links.
+    NotFound
+        where nothing was read on one.
+    """
+    lessons = every_lesson_of(desk, golfer_id)
+    lines = golfers_lines(desk, golfer_id).lines
+    one, other = (next((it for it in lines if key in it.keys), None) for key in (first, second))
+    if one is None or other is None:
+        raise NotFound("line")
+    if one == other or one.link != other.link:
+        raise Conflict("lines_not_of_one_link")
+    with desk.transaction() as session:
+        golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
+    putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
+    return lines_beside(one, other, usual_mix(putt, usual_of(golfer)))
 
 
-_Key = tuple[Link, bool, str]
+_ORDER: Final[tuple[Link, ...]] = ("start", "face", *(it for it in LINKS if it not in ("start", "face")))
 
 
 def _sensed(
     told: Sequence[StrokeSheet], lesson_id: UUID, sheets: Sequence[BlockSheet], day: Callable[[datetime], float]
-) -> Iterator[tuple[_Key, LineBlock, Window]]:
+) -> Iterator[tuple[LineKey, LineBlock, Window]]:
     """The face at impact and the path of each block, as sensors told them; a sensor's zero is shared while it is that
     sensor's."""
     strokes = strokes_by_putt(told)
@@ -128,25 +159,37 @@ def _sensed(
             it = LineBlock.read(day(block.started_at), post, prior, (block.station_id, shared_of(block)), lesson_id)
             zero = max(it.zero_doubt_deg for it in seen)
             it = replace(it, device=seen[0].sensor.id, device_sd=zero)
-            yield (link, block.guided, block.condition), it, _window(station_of(block).putt)
+            yield LineKey(link, block.guided, block.condition), it, _window(station_of(block).putt)
 
 
 def _pictured(
     desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]
-) -> Iterator[tuple[_Key, LineBlock, Window]]:
+) -> Iterator[tuple[LineKey, LineBlock, Window]]:
     """What looks straight, from every shown test with the head as usual."""
     for sheet in sights_of(desk, lesson_id):
         angle = sheet.found.angle
         if sheet.test.ended_at is None or sheet.test.position or not sheet.found.tells:
             continue
-        precision = 1 / max(angle.sd, _LEAST_SD) ** 2 - 1 / START.bias_sd**2
-        if precision <= 0:
-            continue
-        mean = angle.value / max(angle.sd, _LEAST_SD) ** 2 / precision
+        told = normal_likelihood(angle.value, max(angle.sd, _LEAST_SD), 0.0, START.bias_sd)
         laying = sheet.test.station_id or lesson_id
         # What is not known of its line is in the angle already.
-        it = LineBlock(day(sheet.test.started_at), (mean, precision**-0.5), None, laying, 0.0, lesson_id)
-        yield ("looks_straight", False, sheet.test.condition), it, _window(sheet.putt)
+        it = LineBlock(day(sheet.test.started_at), told, None, laying, 0.0, lesson_id)
+        yield LineKey("looks_straight", False, sheet.test.condition), it, _window(sheet.putt)
+
+
+def _eyes(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[tuple[LineKey, LineBlock, Window]]:
+    """Where the eyes were, mm inside, set-up by set-up; the marks stand at the edges of the zone wanted."""
+    sheet = eye_sheet(desk, lesson_id)
+    low, high = sheet.zone_mm or _NO_ZONE_MM
+    for it in sheet.set_ups:
+        if it.found is None:
+            continue
+        inside = it.found.inside
+        likelihood = normal_likelihood(inside.value, max(inside.sd, _LEAST_SD), INSIDE.bias_mean, INSIDE.bias_sd)
+        at = next(one.taken_at for one in sheet.takes if one.set_up == it.name and not one.voided)
+        # The mirror's level is in what was found already.
+        block = LineBlock(day(at), likelihood, None, lesson_id, 0.0, lesson_id)
+        yield LineKey("eyes", False, it.name), block, Window(-low, high)
 
 
 def _window(putt: Putt) -> Window:

@@ -5,7 +5,7 @@ Each is named as its table is, and holds the same columns but the studio. What i
 """
 
 from .aim import KeptAimSeries, KeptSetDown
-from .golfer import KeptChange, KeptGolfer
+from .golfer import KeptChange, KeptGolfer, KeptLineJoin
 from .judge import KeptFindingAnswer
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
 from .lesson import KeptLesson
@@ -28,6 +28,7 @@ __all__ = [
     "KeptFirstLook",
     "KeptGolfer",
     "KeptLesson",
+    "KeptLineJoin",
     "KeptQuickCheck",
     "KeptReading",
     "KeptSavedStation",

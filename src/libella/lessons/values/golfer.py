@@ -42,3 +42,15 @@ class KeptChange:
     words: str
     made_at: datetime
     voided: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptLineJoin:
+    """Two of a golfer's lines that were joined, by their keys."""
+
+    id: UUID
+    golfer_id: UUID
+    first: str
+    second: str
+    made_at: datetime
+    voided: bool

@@ -2,7 +2,7 @@
 
 from .aim import AimSeriesRow, SetDownRow
 from .base import Stored
-from .golfer import GolferRow, NotedChangeRow
+from .golfer import GolferRow, LineJoinRow, NotedChangeRow
 from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
 from .lesson import LessonRow
@@ -29,6 +29,7 @@ __all__ = [
     "KeptAnswerRow",
     "LaidColumns",
     "LessonRow",
+    "LineJoinRow",
     "NotedChangeRow",
     "PairingTryRow",
     "QuickCheckRow",

@@ -50,6 +50,25 @@ class GolferRow(Stored):
     )
 
 
+class LineJoinRow(Stored):
+    """Two of a golfer's lines that the coach joined, each by its key."""
+
+    __tablename__ = "line_join"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    first: Mapped[str]
+    second: Mapped[str]
+    made_at: Mapped[datetime]
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id"),
+    )
+
+
 class NotedChangeRow(Stored):
     """A day on which something of a golfer was changed: putter, stroke, set-up."""
 

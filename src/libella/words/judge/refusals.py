@@ -19,5 +19,7 @@ CONFLICTS: Final[dict[str, Template]] = {
     "band_version": ("A version with this id is kept already and says something else.", "Keep it again."),
     "sides_of_others": ("These are lessons of two golfers.", "Compare two of one golfer."),
     "sides_the_same": ("That is the same on both sides.", "Choose another lesson or block."),
+    "lines_not_of_one_link": ("Two lines are set beside each other link by link.", "Choose two lines of one link."),
+    "line_join": ("A join with this id is kept already and says something else.", "Join them again."),
     "finding_answer": ("An answer with this id is kept already and says something else.", "Answer again."),
 }

@@ -17,6 +17,7 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "more_change": ("{n} more change", "{n} more changes"),
     "block": ("{n} block", "{n} blocks"),
     "lesson": ("{n} lesson", "{n} lessons"),
+    "look": ("{n} look", "{n} looks"),
     "answer": ("{n} answer", "{n} answers"),
 }
 

@@ -6,6 +6,7 @@
   import { createWrite } from '$lib/data/write.svelte'
   import Sketch from '$lib/drawing/Sketch.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
+  import LinesBeside from './LinesBeside.svelte'
   import { golferLineQuery } from './queries.svelte'
   import { noteChange, voidChange } from './writes'
 
@@ -30,7 +31,7 @@
   <section class="mt-5" data-golfers-line>
     <h2 class="wide border-b-2 border-ink pb-1 text-xl">The golfer’s line</h2>
     <ol class="grid" aria-label="The golfer’s line, link by link">
-      {#each all ? lines : lines.slice(0, FIRST) as it (it.name)}
+      {#each all ? lines : lines.slice(0, FIRST) as it (it.key)}
         <li class="grid items-center gap-x-6 gap-y-1 border-b border-hairline py-3 md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr_auto]">
           <Vial vial={it.vial} words="{it.name}: {it.words}" size="row" />
           <div class="min-w-0 leading-snug">
@@ -41,13 +42,14 @@
           {#if it.path}
             <figure class="md:col-start-2 lg:col-start-3">
               <Sketch scene={it.path} width={240} height={64} />
-              <figcaption class="flex justify-between text-[13px] text-faded"><span>{day(it.since)}</span><span>up: right of the line</span><span>{day(it.until)}</span></figcaption>
+              <figcaption class="flex justify-between text-[13px] text-faded"><span>{day(it.since)}</span><span>up: {it.link === 'eyes' ? 'inside' : 'right of the line'}</span><span>{day(it.until)}</span></figcaption>
             </figure>
           {/if}
         </li>
       {/each}
     </ol>
     {#if lines.length > FIRST && !all}<button class="button mt-2" onclick={() => (all = true)}>All {lines.length} lines</button>{/if}
+    <LinesBeside {golferId} {lines} joins={pooled.data?.joins ?? []} />
     <form class="mt-3 flex flex-wrap items-end gap-2" onsubmit={note}>
       <label class="min-w-60 flex-1"><span class="label">Something was changed today</span>
         <input class="entry" bind:value={words} maxlength="80" placeholder="new putter, eyes further in…" /></label>

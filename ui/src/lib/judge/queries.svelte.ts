@@ -51,7 +51,21 @@ export function linkBandsQuery() {
 type Block = Pick<Shapes['BlockOut'], 'id' | 'putts'>
 /** A golfer's links, each pooled over all lessons. */
 export function golferLineQuery(golfer: () => string) {
-  return createQuery(() => ({ queryKey: key.golferLine(golfer()), queryFn: () => ask(api.GET('/api/golfers/{id}/line', { params: { path: { id: golfer() } } })), enabled: Boolean(golfer()) }))
+  return createQuery(() => ({
+    queryKey: inUnits(key.golferLine(golfer())),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/line', { params: { path: { id: golfer() }, query: units() } })),
+    enabled: Boolean(golfer()),
+  }))
+}
+
+/** Two of a golfer's lines of one link beside each other. */
+export function linesBesideQuery(golfer: () => string, first: () => string | undefined, second: () => string | undefined) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.golferLine(golfer()), first(), second()),
+    queryFn: () =>
+      ask(api.GET('/api/golfers/{id}/lines-beside', { params: { path: { id: golfer() }, query: { first: first() ?? '', second: second() ?? '', ...units() } } })),
+    enabled: Boolean(first() && second()),
+  }))
 }
 
 /** Two blocks set beside each other, under one question. */

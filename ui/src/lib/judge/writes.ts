@@ -29,5 +29,14 @@ export const noteChange = (body: Sent<'/api/changes/{id}'>) => {
   return put('/api/changes/{id}', { ...path(id), body }, { thing: id, words: `The change “${body.words}”`, renews: [key.golferLine(body.golfer_id)] })
 }
 
+/** Two lines of one link pooled as one from now on. */
+export const joinLines = (body: Sent<'/api/line-joins/{id}'>) => {
+  const id = v7()
+  return put('/api/line-joins/{id}', { ...path(id), body }, { thing: id, words: 'Pooling two lines', renews: [key.golferLine(body.golfer_id)] })
+}
+
+export const partLines = (golfer: string, id: string) =>
+  put('/api/line-joins/{id}/void', path(id), { thing: id, words: 'Taking two lines apart', renews: [key.golferLine(golfer)] })
+
 export const voidChange = (golfer: string, id: string) =>
   put('/api/changes/{id}/void', path(id), { thing: id, words: 'Taking back a change', renews: [key.golferLine(golfer)] })

@@ -14,7 +14,7 @@ from ...certainty.estimate import Estimate, around
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import LIKELY, NONE, SETTLES, Verdict, weigh
 from ...certainty.vial import Vial
-from ...estimate.cost import costs_from, share_within, weigh_difference
+from ...estimate.cost import Mix, costs_from, share_within, weigh_difference
 from ...estimate.posterior import Floats, normal_below
 from ...measure.window import Window
 from .case import Case
@@ -87,14 +87,16 @@ def two_sides(first: Evidence, second: Evidence, window: Window) -> TwoSides:
     start = next(it for it in links if it.name == "start")
     told = tuple(next(it.spread for it in chain.links if it.name == "start") for chain in chains)
     assert told[0] is not None and told[1] is not None
-    return TwoSides(tuple(links), chains, _steadier(cases), (told[0], told[1]), _more_putts(start, cases, spread))
+    calmer = steadier(cases[0].spread, cases[1].spread, cases[0].evidence.mix)
+    return TwoSides(tuple(links), chains, calmer, (told[0], told[1]), _more_putts(start, cases, spread))
 
 
-def _steadier(cases: tuple[Case, Case]) -> Verdict:
-    """By what the spread alone is worth at the usual putts; left is less."""
-    mix, matter = cases[0].evidence.mix, MATTERS["difference"]
+def steadier(first: Floats, second: Floats, mix: Mix) -> Verdict:
+    """Whether the second spread, (N,) draws in degrees, is less ("left") or more ("right") than the first: by what the
+    spread alone is worth at the usual putts."""
+    matter = MATTERS["difference"]
     rng = np.random.default_rng(41)
-    one, other = (share_within(mix, np.zeros(it.spread.size), rng.permutation(it.spread)) for it in cases)
+    one, other = (share_within(mix, np.zeros(it.size), rng.permutation(it)) for it in (first, second))
     gain = 100 * (other - one)
     less, more = float((gain >= matter.matters_from).mean()), float((gain <= -matter.matters_from).mean())
     return weigh(more, less, float((np.abs(gain) < matter.nothing_under).mean()))
