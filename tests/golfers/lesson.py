@@ -134,7 +134,7 @@ def _set_down(rng: np.random.Generator, mean: float, scatter: float, times: int,
     step = 2 * half
     seen = [round(float(it) / step) * step for it in rng.normal(mean, scatter, times)]
     post = posterior([Interval(it - half, it + half) for it in seen], START)
-    return Told(estimated(post.bias_quantile), times, Place("aim"))
+    return Told(estimated(post.bias_quantile), times, Place("aim"), estimated(post.spread_quantile))
 
 
 def _picture(truth: Truth, size: Size, rng: np.random.Generator, off: float) -> Picture:

@@ -66,6 +66,7 @@ def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(
     usual, wide = (it["key"] for it in sorted(coach.get(f"{address}/line")["lines"], key=lambda it: it["key"]))
     said = coach.get(f"{address}/lines-beside", first=usual, second=wide)
     assert "further left, clear" in said["words"] and said["word"] == "clear"
+    assert said["more"] == ""
     assert [name.split(", ")[1] for name in said["names"]] == ["as usual", "wide base"]
     assert coach.get(f"{address}/lines-beside", first=wide, second=usual)["words"].count("further right, clear") == 1
     for first, second, status in ((usual, usual, 409), (usual, "face|blind|as usual", 404), (usual, "nothing", 404)):
@@ -97,6 +98,22 @@ def test_the_eyes_are_a_line_too_in_the_coachs_units(coach):
     assert (line["link"], line["vial"]["unit"]) == ("eyes", "mm")
     assert line["words"].startswith("50 mm inside now") and "2 looks in 2 lessons" in line["words"]
     assert " in inside now" in coach.get(f"/golfers/{golfer['id']}/line", units="feet")["lines"][0]["words"]
+
+
+def test_what_feels_straight_is_followed_over_lessons(coach):
+    golfer = coach.golfer()
+    for days in (21, 7):
+        lesson = coach.put(
+            f"/lessons/{uuid6.uuid7()}", golfer_id=golfer["id"], place="Floor", green_speed_ft=10, started_at=when(days)
+        )
+        block = coach.block(lesson=lesson, started_at=when(days), planned=12, asks=["felt"])
+        # To this golfer a start of about 1.7° right feels straight.
+        for offset in (-0.03, 0.0, 0.01, 0.03, 0.035, 0.05, 0.06, 0.03, 0.0, 0.065, 0.03, -0.01):
+            felt = "left" if offset < 0.02 else "right" if offset > 0.04 else "straight"
+            coach.putt(block["id"], {"offset_m": offset}, taken_at=when(days), notes={"felt": felt})
+    lines = {it["link"]: it for it in coach.get(f"/golfers/{golfer['id']}/line")["lines"]}
+    assert set(lines) == {"start", "felt"} and lines["felt"]["name"].startswith("What feels straight")
+    assert lines["felt"]["vial"]["bubble_low"] > 0.5 and lines["felt"]["path"]
 
 
 def test_who_putts_next_is_offered_by_who_was_seen_last(coach):

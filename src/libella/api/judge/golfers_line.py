@@ -20,7 +20,15 @@ from ...lessons.golfer import changes
 from ...lessons.judge import line_joins
 from ...lessons.judge.golfers_line import compare_lines, golfers_lines
 from ...lessons.values import KeptLineJoin
-from ...words.judge.golfers_line import key_name, line_name, line_short, line_words, lines_said, step_words
+from ...words.judge.golfers_line import (
+    key_name,
+    line_name,
+    line_short,
+    line_words,
+    lines_said,
+    more_blocks_said,
+    step_words,
+)
 from ...words.shared.counts import listed
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, as_kept
 
@@ -91,6 +99,7 @@ class LinesBesideOut(BaseModel):
     """Two lines of one link: one sentence, and both vials."""
 
     words: str
+    more: str
     word: Word
     names: tuple[str, str]
     vials: tuple[Vial, Vial]
@@ -133,6 +142,7 @@ def beside(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "
     found = compare_lines(desk, id, _read(first), _read(second))
     return LinesBesideOut(
         words=lines_said(found, units),
+        more=more_blocks_said(found),
         word=found.call.word,
         names=(line_name(found.first), line_name(found.second)),
         vials=(found.first.vial, found.second.vial),

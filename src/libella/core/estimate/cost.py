@@ -19,7 +19,8 @@ from ..certainty.verdict import Verdict, weigh
 from ..measure.window import Window
 from .posterior import Floats, Posterior, normal_below
 
-_HALVINGS: Final = 30
+_TINY: Final = 1e-300
+_HALVINGS: Final = 14
 
 
 @dataclass(frozen=True)
@@ -78,7 +79,9 @@ def _bisected(putts: Floats, spread: Floats, mix: Mix) -> Floats:
         middle = (low + high) / 2
         short = share_within(mix, middle, spread) > wanted
         low, high = np.where(short, middle, low), np.where(short, high, middle)
-    return np.where(wanted > 0, (low + high) / 2, math.inf)
+    # Between so near ends the share is straight.
+    over, under = share_within(mix, low, spread) - wanted, wanted - share_within(mix, high, spread)
+    return np.where(wanted > 0, low + (high - low) * over / np.maximum(over + under, _TINY), math.inf)
 
 
 def _costs_of_one(putts: float, half: float, spread: Floats) -> Floats:
@@ -122,10 +125,13 @@ class Cost:
 def cost(post: Posterior, mix: Mix, matter: Matter) -> Cost:
     """What the bias costs, by the sizes that matter of the quantity (handbook 5)."""
     sides = Sides.of(post, mix, matter)
-    value = share_within(mix, np.zeros(1), post.spread)[None, :] - share_within(
-        mix, post.bias[:, None], post.spread[None, :]
-    )
-    return Cost(post.mean(sides.right), post.mean(sides.left), post.mean(sides.small), 100 * post.mean(value))
+    return Cost(post.mean(sides.right), post.mean(sides.left), post.mean(sides.small), post.mean(costs(post, mix)))
+
+
+def costs(post: Posterior, mix: Mix) -> Floats:
+    """(M, S) what the bias costs in every grid cell, putts of a hundred."""
+    straight = share_within(mix, np.zeros(1), post.spread)[None, :]
+    return 100 * (straight - share_within(mix, post.bias[:, None], post.spread[None, :]))
 
 
 def weigh_difference(moved: Estimate, spread: float, mix: Mix) -> Verdict:

@@ -15,7 +15,7 @@ from ..estimate.level import Level, Pooled, bias_likelihood, level, spread_likel
 from ..measure.window import Window
 from ..see.eyes import INSIDE
 
-Link = Literal["eyes", "looks_straight", "ball_mark", "to_mark", "face", "face_impact", "path", "start"]
+Link = Literal["eyes", "looks_straight", "ball_mark", "to_mark", "face", "face_impact", "path", "start", "felt"]
 LINKS: Final[tuple[Link, ...]] = get_args(Link)
 _PRIORS: Final[dict[Link, Prior]] = {"eyes": INSIDE, "path": PATH}
 _DEGREE_MM: Final = INSIDE.bias_sd / START.bias_sd

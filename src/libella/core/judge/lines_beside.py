@@ -9,18 +9,22 @@ from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate, around
 from ..certainty.matter import MATTERS, Matter
-from ..certainty.verdict import NINETY, Verdict, weigh
+from ..certainty.verdict import LIKELY, NINETY, NONE, SETTLES, Verdict, weigh
 from ..estimate import START
-from ..estimate.cost import Mix, weigh_difference
+from ..estimate.cost import Mix, costs_from
 from ..estimate.posterior import Floats
+from ..see.eyes import INSIDE
 from .chain import K_USUAL
 from .findings.two import steadier
 from .golfers_line import GolfersLine, Link
 
+MOST: Final = 8
+OF_PUTTS: Final = 10
 _DRAWN: Final = 2000
 _BY_SIZE: Final[dict[Link, Matter]] = {
     "eyes": MATTERS["eyes_outside_zone"],
     "looks_straight": MATTERS["looks_straight"],
+    "felt": MATTERS["looks_straight"],
 }
 """Links that no putts are lost by as such: how far apart they lie is what matters."""
 
@@ -35,6 +39,8 @@ class LinesBeside:
     call : whether by enough to matter; `side` is where to
     steadier : whether the second scatters less ("left") or more ("right"); None where a spread is missing, and of
         eyes, whose wander is a set-up's own matter
+    more_blocks : so many more of `OF_PUTTS` readings on each should settle where they lie, four times in five; 0 where
+        it is settled, None where it would take more than `MOST`
     """
 
     first: GolfersLine
@@ -42,6 +48,7 @@ class LinesBeside:
     by: Estimate
     call: Verdict
     steadier: Verdict | None
+    more_blocks: int | None
 
 
 def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBeside:
@@ -51,27 +58,55 @@ def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBesi
     surer than told, never less. Of a path that share counts that reaches the start, 1 − k.
     """
     by = around(second.now.value - first.now.value, math.hypot(first.now.doubt, second.now.doubt))
-    by_size = _BY_SIZE.get(first.link)
+    spread = float(np.mean([_spread(it) for it in (first, second)]))
+    share = 1 - K_USUAL.value if first.link == "path" else 1.0
+    limits = _limits(first.link, spread, share, mix)
+    right, left, small = (float(it[0]) for it in _chances(np.array([by.value]), max(by.sd, 1e-6), limits))
+    call = weigh(right, left, small)
+    calmer = None
+    if first.link not in _BY_SIZE and first.spread is not None and second.spread is not None:
+        calmer = steadier(_spreads(first.spread), _spreads(second.spread), mix)
+    return LinesBeside(first, second, by, call, calmer, _more_blocks(by, call, limits, (first, second)))
+
+
+def _limits(link: Link, spread: float, share: float, mix: Mix) -> tuple[float, float]:
+    """From which difference on it matters, and under which it does not, in the lines' unit."""
+    by_size = _BY_SIZE.get(link)
     if by_size is not None:
-        call = _by_size(by, by_size)
-    else:
-        share = 1 - K_USUAL.value if first.link == "path" else 1.0
-        felt = around(share * by.value, share * by.doubt)
-        call = weigh_difference(felt, float(np.mean([_spread(it) for it in (first, second)])), mix)
-    if first.link in _BY_SIZE or first.spread is None or second.spread is None:
-        return LinesBeside(first, second, by, call, None)
-    return LinesBeside(first, second, by, call, steadier(_spreads(first.spread), _spreads(second.spread), mix))
+        return by_size.matters_from, by_size.nothing_under
+    matter = MATTERS["difference"]
+    costs = np.array([matter.matters_from, matter.nothing_under])
+    far, near = (float(it) / share for it in costs_from(costs, np.array([spread]), mix)[:, 0])
+    return far, near
 
 
-def _by_size(by: Estimate, matter: Matter) -> Verdict:
-    sd = max(by.sd, 1e-6)
-    from_, under = matter.matters_from, matter.nothing_under
-    right, left = (float(ndtr((it - from_) / sd)) for it in (by.value, -by.value))
-    return weigh(right, left, float(ndtr((under - by.value) / sd) - ndtr((-under - by.value) / sd)))
+def _chances(value: Floats, sd: float, limits: tuple[float, float]) -> tuple[Floats, Floats, Floats]:
+    """That it matters to the right, to the left, that it does not."""
+    far, near = limits
+    small: Floats = ndtr((near - value) / sd) - ndtr((-near - value) / sd)
+    return ndtr((value - far) / sd), ndtr((-far - value) / sd), small
+
+
+def _more_blocks(
+    by: Estimate, call: Verdict, limits: tuple[float, float], lines: tuple[GolfersLine, GolfersLine]
+) -> int | None:
+    """By playing both on from what is known."""
+    if call.word != "open":
+        return 0
+    of_one = sum(it.between**2 + _spread(it) ** 2 / OF_PUTTS for it in lines)
+    rng = np.random.default_rng(53)
+    for more in range(1, MOST + 1):
+        left = 1 / (1 / by.sd**2 + more / of_one)
+        seen = rng.normal(by.value, math.sqrt(max(by.sd**2 - left, 0.0)), _DRAWN)
+        right, other, small = _chances(seen, math.sqrt(left), limits)
+        if float(np.mean((np.maximum(right, other) >= LIKELY) | (small >= NONE))) >= SETTLES:
+            return more
+    return None
 
 
 def _spread(it: GolfersLine) -> float:
-    return START.spread_median if it.spread is None else it.spread.value
+    usual = INSIDE if it.link == "eyes" else START
+    return usual.spread_median if it.spread is None else it.spread.value
 
 
 def _spreads(it: Estimate) -> Floats:

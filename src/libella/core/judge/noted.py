@@ -63,7 +63,7 @@ def _felt(putts: Sequence[Noted], window: Window) -> list[TableFacts]:
     reals = [*_SIDES, *(["untold"] if untold else [])]
     rows = tuple(RowFacts(real, tuple(Count(times[real, felt]) for felt in _SIDES)) for real in reals)
     right = sum(n for (real, felt), n in times.items() if real == felt)
-    found = FeltFound(right, len(told) - untold, len(told), _feels_straight(told))
+    found = FeltFound(right, len(told) - untold, len(told), feels_straight(putts))
     return [TableFacts("felt", tuple(f"felt_{it}" for it in _SIDES), rows, found)]
 
 
@@ -76,8 +76,9 @@ def _real(start: Interval) -> str:
     return "untold"
 
 
-def _feels_straight(told: Sequence[tuple[Interval, str]]) -> Perception | None:
-    """The same model as for what looks straight: which start feels straight (handbook 5)."""
+def feels_straight(putts: Sequence[Noted]) -> Perception | None:
+    """The same model as for what looks straight: which start feels straight (handbook 5); None from too few calls."""
+    told = _has(putts, "felt")
     if len(told) < FEWEST_FELT:
         return None
     looks: dict[str, Looks] = {it: it for it in _SIDES}

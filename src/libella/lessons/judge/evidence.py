@@ -7,13 +7,13 @@ from uuid import UUID
 
 from ...core.certainty.estimate import Estimate, estimated, normal
 from ...core.estimate import START, posterior
-from ...core.golfer.level import LEVELS
 from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.judge.chain import K_USUAL, fit_k
 from ...core.judge.compensation import FEWEST
 from ...core.judge.findings.evidence import BlockSeen, BodyLine, Evidence, Picture, Place, PuttSeen, SecondProof, Told
 from ...core.judge.judgement import NO_HOLE_M, usual_mix
 from ...core.measure.interval import Interval
+from ...core.measure.side import side_of
 from ...core.set.station import Station
 from ..aim.aims import AimSheet, aim_table
 from ..desk.desk import Desk
@@ -21,13 +21,12 @@ from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet, LessonSheet
 from ..lesson.set_up_name import AS_USUAL
 from ..see.sights import told_last
-from ..set.bag import bag
+from ..set.bag import bag, spreads
 from ..set.plans import plan_now
 from ..set.stations import entry_of
 from ..stand.set_ups import body_lines
 from ..start.blocks import shared_of, station_of
 from ..start.strokes import StrokeSheet, strokes_of
-from ..values import KeptGolfer
 from .bands import bands_now
 from .tables import delivered, measures_of, notes_of, strokes_by_putt
 
@@ -43,7 +42,8 @@ def evidence_of(desk: Desk, sheet: LessonSheet) -> tuple[Evidence, Putt]:
     plan = entry_of(row).station() if row else None
     putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
     told = strokes_by_putt(strokes_of(desk, lesson_id))
-    blocks = tuple(_block(it, golfer, told) for it in sheet.blocks)
+    expected = spreads(desk)[golfer.level]
+    blocks = tuple(_block(it, expected, told) for it in sheet.blocks)
     laid = [station_of(it.block) for it in sheet.blocks if it.readings] or ([plan] if plan else [])
     aims = aim_table(desk, lesson_id).sheets
     usual = usual_of(golfer)
@@ -71,11 +71,11 @@ def evidence_of(desk: Desk, sheet: LessonSheet) -> tuple[Evidence, Putt]:
     )
 
 
-def _is_coarse(station: Station, golfer: KeptGolfer) -> bool:
-    return station.sight(LEVELS[golfer.level].spread_deg).fit in ("coarse", "cannot")
+def _is_coarse(station: Station, expected_deg: float) -> bool:
+    return station.sight(expected_deg).fit in ("coarse", "cannot")
 
 
-def _block(sheet: BlockSheet, golfer: KeptGolfer, told: Mapping[UUID, Sequence[StrokeSheet]]) -> BlockSeen:
+def _block(sheet: BlockSheet, expected_deg: float, told: Mapping[UUID, Sequence[StrokeSheet]]) -> BlockSeen:
     block, station = sheet.block, station_of(sheet.block)
     watched = station.rig.reads_start
     valid = [it for it in sheet.readings if not it.voided]
@@ -103,7 +103,7 @@ def _block(sheet: BlockSheet, golfer: KeptGolfer, told: Mapping[UUID, Sequence[S
         guided=block.guided,
         as_usual=block.condition == AS_USUAL,
         proved=station.proof.is_proved,
-        coarse=watched and _is_coarse(station, golfer),
+        coarse=watched and _is_coarse(station, expected_deg),
         voided=len(sheet.readings) - len(valid),
         disturbances=tuple(block.disturbances),
         sensor_deg=max((it.u_deg for it in sensed), default=0.0),
@@ -136,8 +136,9 @@ def _aimed(sheets: Sequence[AimSheet], link: str) -> Told | None:
     it = usual[-1]
     # The line's own doubt is shared by every link: it is counted there.
     tool = math.sqrt(max(it.shared_deg**2 - it.line_deg**2, 0.0))
-    bias = estimated(posterior(it.reads, START).blurred(tool).bias_quantile)
-    return Told(bias, len(it.reads), Place("aim", str(it.series.id)))
+    post = posterior(it.reads, START)
+    bias, spread = estimated(post.blurred(tool).bias_quantile), estimated(post.spread_quantile)
+    return Told(bias, len(it.reads), Place("aim", str(it.series.id)), spread)
 
 
 def _picture(desk: Desk, lesson_id: UUID) -> Picture | None:
@@ -168,6 +169,8 @@ def _line_deg(laid: Sequence[Station]) -> float | None:
 
 def _body(desk: Desk, lesson_id: UUID) -> tuple[BodyLine, ...]:
     return tuple(
-        BodyLine(name.removesuffix("_deg"), value, times, Place("stand"))
+        BodyLine(name.removesuffix("_deg"), None, times, Place("stand"), value)
+        if isinstance(value, str)
+        else BodyLine(name.removesuffix("_deg"), value, times, Place("stand"), side_of(value))
         for name, value, times in body_lines(desk, lesson_id)
     )

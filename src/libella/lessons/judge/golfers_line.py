@@ -14,6 +14,7 @@ from ...core.green.usual import level_window
 from ...core.judge.golfers_line import LINKS, Change, GolfersLine, LineBlock, LineKey, Link, golfers_line
 from ...core.judge.judgement import NO_HOLE_M, usual_mix
 from ...core.judge.lines_beside import LinesBeside, lines_beside
+from ...core.judge.noted import feels_straight
 from ...core.measure.interval import Interval
 from ...core.measure.window import Window
 from ...core.see.eyes import INSIDE
@@ -85,6 +86,8 @@ def golfers_lines(desk: Desk, golfer_id: UUID) -> GolfersLines:
             laying = (block.station_id, shared_of(block))
             one.blocks.append(LineBlock.read(day(block.started_at), post, START, laying, lesson.id))
             one.window = _window(station.putt)
+            if felt := _felt(sheet, day):
+                told.setdefault(felt[0], _Told(window=one.window)).blocks.append(felt[1])
         for key, found, window in _sensed(strokes.get(lesson.id, ()), lesson.id, sheets, day):
             one = told.setdefault(key, _Told(window=window))
             one.blocks.append(found)
@@ -175,6 +178,21 @@ def _pictured(
         # What is not known of its line is in the angle already.
         it = LineBlock(day(sheet.test.started_at), told, None, laying, 0.0, lesson_id)
         yield LineKey("looks_straight", False, sheet.test.condition), it, _window(sheet.putt)
+
+
+def _felt(sheet: BlockSheet, day: Callable[[datetime], float]) -> tuple[LineKey, LineBlock] | None:
+    """Which start felt straight in a block's calls."""
+    block = sheet.block
+    putts = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
+    found = feels_straight(putts)
+    if found is None:
+        return None
+    angle = found.looks_straight
+    told = normal_likelihood(angle.value, max(angle.sd, _LEAST_SD), 0.0, START.bias_sd)
+    laying = (block.station_id, shared_of(block))
+    return LineKey("felt", block.guided, block.condition), LineBlock(
+        day(block.started_at), told, None, *laying, block.lesson_id
+    )
 
 
 def _eyes(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[tuple[LineKey, LineBlock, Window]]:

@@ -40,12 +40,13 @@ def findings_aloud(it: Reading) -> None:
             fact = Fact(what, "for", size, "mm" if size and size.value < -5 else "deg", number=4, of=9, length_m=2.5)
             it.say("judge", findings.fact_said, fact, it.units)
     it.say("judge", findings.fact_said, Fact("body_shoulders", "for", normal(-3.0, 0.6)), it.units)
+    it.say("judge", findings.fact_said, Fact("body_left_forearms", "for"), it.units)
     for name, side in product(CHECKS, ((), ("rod",))):
         it.say("judge", lesson.check_said, Check(name, WAYS[name].minutes, WAYS[name].parts, side, 0.2))
     values = (normal(0.9, 0.2), normal(0.2, 0.2))
     guards: tuple[GuardName, ...] = get_args(GuardName)
     for name in guards:
-        told = {"disturbed": ("wind", "tired"), "one_sided": ("left",)}.get(name, ())
+        told = {"disturbed": ("wind", "tired"), "one_sided": ("left",), "read_off": ("right",)}.get(name, ())
         it.say("judge", lesson.guard_said, Guard(name, 3, 12, values, told))
     missed = [
         Miss("b", f"{n}", n, "left", start, reason, 0.6)
@@ -82,6 +83,7 @@ def _causes(it: Reading) -> None:
     for kind in ("read", "pace", ""):
         it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand)
     it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand)
+    it.say("judge", findings.cause_said, _finding("compensation", "none", "left", kind="stays"), it.hand)
     for word in ("clear", "open"):
         through = _finding("face_at_impact", word, "left", explained_by="distance")
         it.say("judge", findings.cause_said, through, it.hand)

@@ -12,7 +12,7 @@ from ...core.judge.judgement import usual_mix
 from ...core.judge.lines_beside import lines_beside
 from ...core.measure.interval import Interval
 from ...core.measure.window import Window
-from ..judge.golfers_line import key_name, line_name, line_short, line_words, lines_said, step_words
+from ..judge.golfers_line import key_name, line_name, line_short, line_words, lines_said, more_blocks_said, step_words
 from .reading import Reading
 
 
@@ -41,7 +41,9 @@ def line_aloud(it: Reading) -> None:
             it.say("judge", line_words, found, it.units)
             it.say("judge", line_short, found)
         for one, other in product(pooled[:2], pooled):
-            it.say("judge", lines_said, lines_beside(one, other, mix), it.units)
+            beside = lines_beside(one, other, mix)
+            it.say("judge", lines_said, beside, it.units)
+            it.say("judge", more_blocks_said, beside)
         for key in keys:
             it.say("judge", key_name, key)
         change = Change(7.0, "new putter")

@@ -49,6 +49,8 @@ def cause_said(it: Finding, hand: Hand) -> str:
     name = CAUSE_NAMES[it.cause]
     if it.explained_by is not None and not it.is_named:
         return f"{name}: told with {CAUSE_NAMES[it.explained_by].lower()}."
+    if it.kind == "stays":
+        return f"{name}: an offset that repeats, and the starts are fine. It may stay, by what is fine for this level."
     if it.call.word == "none":
         return f"{name}: nothing to mend."
     if it.call.word == "open":
@@ -200,6 +202,7 @@ FACTS: Final[dict[str, str]] = {
     "missed_by_read": "{number} of those {of} missed to a side",
 }
 _BODY: Final = "{name} turned {size}"
+_BODY_SIDE: Final = "{name} turned {side}, noted by eye"
 
 
 def fact_said(it: Fact, units: Units) -> str:
@@ -209,12 +212,16 @@ def fact_said(it: Fact, units: Units) -> str:
     if it.unit == "mm" and it.size is not None:
         size = f"{_strike(it.size)} (± {it.size.doubt:.0f} mm)"
     slope = "" if it.size is None else f"{it.size.value:+.2f}° a millimetre towards the toe".replace("-", "−")
-    form = _BODY if it.what.startswith("body_") else FACTS[it.what]
+    about, _, line = it.what.partition("_")
+    side, _, rest = line.partition("_")
+    by_side = about == "body" and it.size is None
+    form = _BODY_SIDE if by_side else _BODY if about == "body" else FACTS[it.what]
     said = form.format(
         size=size,
         plain=plain,
         slope=slope,
-        name=it.what.removeprefix("body_").capitalize(),
+        name=(rest if by_side else line).capitalize(),
+        side=side,
         number=it.number,
         of=it.of,
         count=counted(it.number, "answer"),

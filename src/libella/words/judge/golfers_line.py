@@ -4,7 +4,7 @@ from typing import Final
 
 from ...core.certainty.estimate import Estimate
 from ...core.judge.golfers_line import GolfersLine, LineKey, Link, Stepped
-from ...core.judge.lines_beside import LinesBeside
+from ...core.judge.lines_beside import MOST, LinesBeside
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about
 from ..shared.certainty import WORDS
@@ -19,6 +19,7 @@ LINE_LINKS: Final[dict[Link, str]] = {
     "looks_straight": "What looks straight",
     "face_impact": "Face at impact",
     "path": "Path",
+    "felt": "What feels straight",
 }
 _STEADY_DEG: Final = 0.05
 _FEWEST_BETWEEN: Final = 3
@@ -38,7 +39,7 @@ def key_name(it: LineKey) -> str:
 def _under(it: LineKey) -> str:
     if it.link in ("looks_straight", "eyes"):
         return it.name
-    if it.link in ("start", "face_impact", "path"):
+    if it.link in ("start", "face_impact", "path", "felt"):
         return f"{it.name}, {'rig in view' if it.guided else 'rig out of view'}"
     return f"{it.name}, {'aid in view' if it.guided else 'no aid in view'}"
 
@@ -103,7 +104,19 @@ def lines_said(it: LinesBeside, units: Units) -> str:
     return f"{name}: can't tell yet whether they differ, {_further(it.by, link, units)}."
 
 
+def more_blocks_said(it: LinesBeside) -> str:
+    """How much more would settle where they lie."""
+    if it.more_blocks == 0:
+        return ""
+    what = "look" if it.first.link == "eyes" else "block_of_ten"
+    if it.more_blocks is None:
+        return f"More than {counted(MOST, what)} more on each would be needed."
+    return f"About {counted(it.more_blocks, what)} more on each should settle it."
+
+
 def _further(it: Estimate, link: Link, units: Units) -> str:
+    if link != "eyes" and abs(it.value) < _STEADY_DEG:
+        return f"0.0° (± {it.doubt:.1f}°)"
     if link == "eyes":
         size, doubt = (about(abs(one) / 1000, it.doubt / 1000, units) for one in (it.value, it.doubt))
         return f"{size} (± {doubt}) further {'in' if it.value > 0 else 'out'}"

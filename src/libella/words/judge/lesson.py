@@ -116,6 +116,10 @@ def guard_said(it: Guard) -> str:
             return f"What felt straight started {start}, in {counted(it.count, 'call')}: feel and real differ."
         case "one_sided":
             return f"{it.count} of {it.of} misses to a side went {it.told[0]}."
+        case "read_off":
+            return f"{it.count} of {it.of} that started inside the window went {it.told[0]}: the read, not the start."
+        case "costly":
+            return f"The starts' bias costs more than the {it.count} in a hundred that are fine for this level."
         case "one_change":
             return "More than one thing is named: change one, measure again, then the next."
 

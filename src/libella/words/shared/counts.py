@@ -16,6 +16,7 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "thing": ("{n} thing", "{n} things"),
     "more_change": ("{n} more change", "{n} more changes"),
     "block": ("{n} block", "{n} blocks"),
+    "block_of_ten": ("{n} block of 10", "{n} blocks of 10"),
     "lesson": ("{n} lesson", "{n} lessons"),
     "look": ("{n} look", "{n} looks"),
     "answer": ("{n} answer", "{n} answers"),

@@ -5274,6 +5274,12 @@ export interface components {
              * @description putts of a hundred that start inside the window and miss, as is usual
              */
             lost_inside: number;
+            /**
+             * Offset May Stay
+             * @description an offset of the face that repeats is left alone where the starts are fine
+             * @default false
+             */
+            offset_may_stay: boolean;
         };
         /** LevelBandOut */
         LevelBandOut: {
@@ -5292,6 +5298,8 @@ export interface components {
             cost: number;
             /** Lost Inside */
             lost_inside: number;
+            /** Offset May Stay */
+            offset_may_stay: boolean;
         };
         /** LevelOut */
         LevelOut: {
@@ -5412,7 +5420,7 @@ export interface components {
              * Link
              * @enum {string}
              */
-            link: "eyes" | "looks_straight" | "ball_mark" | "to_mark" | "face" | "face_impact" | "path" | "start";
+            link: "eyes" | "looks_straight" | "ball_mark" | "to_mark" | "face" | "face_impact" | "path" | "start" | "felt";
             /** Guided */
             guided: boolean;
             /** Name */
@@ -5446,6 +5454,8 @@ export interface components {
         LinesBesideOut: {
             /** Words */
             words: string;
+            /** More */
+            more: string;
             /**
              * Word
              * @enum {string}

@@ -43,6 +43,7 @@
     {#if found.error}<div class="mt-2"><Trouble error={found.error} again={() => found.refetch()} /></div>{/if}
     {#if found.data}
       <p class="wide mt-3 text-xl" data-lines-said>{found.data.words}</p>
+      {#if found.data.more}<p class="mt-1">{found.data.more}</p>{/if}
       <div class="mt-2 grid items-center gap-x-5 gap-y-2 sm:grid-cols-2">
         {#each found.data.vials as vial, n (n)}<Vial {vial} words={found.data.names[n] ?? ''} size="row" />{/each}
       </div>

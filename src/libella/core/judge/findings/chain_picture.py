@@ -87,12 +87,12 @@ def chain_of(case: Case, window: Window) -> Chain:
     if it.picture:
         show("looks_straight", it.picture.beta, None, added("picture"), it.picture.answers, it.picture.at)
     if it.mark:
-        show("ball_mark", it.mark.bias, None, added("mark"), it.mark.count, it.mark.at)
+        show("ball_mark", it.mark.bias, it.mark.spread, added("mark"), it.mark.count, it.mark.at)
     aims = case.read_of(lambda putt: putt.aim_deg)
     if it.face or told.address:
         aim = told_by(joint.aim)
         count = it.face.count if it.face else len(aims)
-        spread = _scatter("address", case)
+        spread = it.face.spread if it.face else _scatter("address", case)
         show("face_aim", aim, spread, told_by(case.aimed), count, it.face.at if it.face else putted)
     impacts = case.read_of(lambda putt: putt.impact_deg)
     if told.impact is not None:

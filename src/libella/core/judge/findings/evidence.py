@@ -9,6 +9,7 @@ from ...golfer.band import Band
 from ...golfer.hand import Hand
 from ...golfer.level import Level
 from ...measure.interval import Interval
+from ...measure.side import Side
 from ...measure.window import Window
 from ...start.notes import Notes
 from ..compensation import UNZEROED_DEG
@@ -33,11 +34,13 @@ class Told:
     bias : degrees, right positive, with everything that is not known of it but the line's own direction
     count : readings it rests on
     at : where they are
+    spread : about that mean, degrees; None where it was not worked out
     """
 
     bias: Estimate
     count: int
     at: Place
+    spread: Estimate | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -112,12 +115,13 @@ class SecondProof:
 
 @dataclass(frozen=True, slots=True)
 class BodyLine:
-    """A body line of the set-up as usual, degrees, right positive."""
+    """A body line of the set-up as usual, degrees, right positive; noted only as a side, no angle."""
 
     name: str
-    angle_deg: float
+    angle_deg: float | None
     times: int
     at: Place
+    side: Side = "neither"
 
 
 @dataclass(frozen=True, slots=True)

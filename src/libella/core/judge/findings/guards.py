@@ -8,8 +8,9 @@ import numpy as np
 from ...certainty.estimate import Estimate, estimated
 from ...estimate import START, posterior
 from ...estimate.shares import more_often
+from ..holed import place_of
 from .case import Case
-from .finding import Finding
+from .ranked import Findings
 
 GuardName = Literal[
     "unproved",
@@ -25,6 +26,8 @@ GuardName = Literal[
     "sensor_and_hand",
     "felt",
     "one_sided",
+    "read_off",
+    "costly",
     "one_change",
 ]
 _VOIDS: Final = 0.15
@@ -33,6 +36,7 @@ _APART: Final = 2.0
 _OUT: Final = 3.2
 _FEW: Final = 10
 _LIKELY: Final = 0.9
+_FEWEST_OFF: Final = 4
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,8 +50,9 @@ class Guard:
     told: tuple[str, ...] = ()
 
 
-def guards(case: Case, named: tuple[Finding, ...]) -> tuple[Guard, ...]:
+def guards(case: Case, judged: Findings) -> tuple[Guard, ...]:
     """Those that apply, what could overturn the judgement first."""
+    named, starts = judged.named, judged.starts
     it, found = case.evidence, list[Guard]()
     blocks = [one for one in case.own if one.putts]
     putts = len(case.starts)
@@ -67,9 +72,11 @@ def guards(case: Case, named: tuple[Finding, ...]) -> tuple[Guard, ...]:
     told = tuple(sorted({name for one in blocks for name in one.disturbances}))
     if told:
         found.append(Guard("disturbed", told=told))
-    for one in (_halves(case), _outliers(case), _sensor_and_hand(case), _felt(case), _one_sided(case)):
+    for one in (_halves(case), _outliers(case), _sensor_and_hand(case), _felt(case), _one_sided(case), _read_off(case)):
         if one is not None:
             found.append(one)
+    if starts is not None and starts.costly:
+        found.append(Guard("costly", round(it.band.cost)))
     if len(named) > 1:
         found.append(Guard("one_change", len(named)))
     return tuple(found)
@@ -134,3 +141,17 @@ def _one_sided(case: Case) -> Guard | None:
     if left + right < 5 or max(more_often(left, right)) < _LIKELY:
         return None
     return Guard("one_sided", max(left, right), left + right, told=("left" if left > right else "right",))
+
+
+def _read_off(case: Case) -> Guard | None:
+    """Putts that surely started inside the window and missed, nearly all to one side: the read, not the start."""
+    sides = [
+        str(putt.notes["finish"])
+        for block in case.own
+        for putt in block.putts
+        if putt.start is not None and "finish" in putt.notes and place_of(putt.start, block.window) == "inside"
+    ]
+    left, right = (sum(side in it for it in sides) for side in ("left", "right"))
+    if left + right < _FEWEST_OFF or max(more_often(left, right)) < _LIKELY:
+        return None
+    return Guard("read_off", max(left, right), left + right, told=("left" if left > right else "right",))

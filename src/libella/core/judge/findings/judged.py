@@ -38,4 +38,4 @@ def judge_lesson(evidence: Evidence, window: Window) -> LessonJudged:
     found = judged(case)
     then = checks(case, found.ranked)
     of: dict[Cause, Check] = {it.cause: one for it in found.ranked if (one := check_for(it, then)) is not None}
-    return LessonJudged(found, then, of, guards(case, found.named), misses(case), chain_of(case, window))
+    return LessonJudged(found, then, of, guards(case, found), misses(case), chain_of(case, window))

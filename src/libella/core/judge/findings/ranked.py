@@ -7,7 +7,7 @@ from typing import Final
 from ...certainty.estimate import Estimate, estimated
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict, Word, is_likely
-from ...estimate.cost import cost
+from ...estimate.cost import cost, costs
 from ...estimate.verdict import weighed
 from .case import Case
 from .evidence import Evidence
@@ -44,19 +44,22 @@ RULES: Final[dict[Cause, Callable[[Case], Finding]]] = {
 FIRST: Final = 5
 """So many findings are shown before one asks for more."""
 _STROKE: Final[tuple[Cause, ...]] = ("face_at_impact", "path", "strike")
+_OFFSETS: Final[tuple[Cause, ...]] = ("face_aim", "compensation", "face_at_impact")
 _AIM: Final[tuple[Cause, ...]] = ("face_aim", "perception", "ball_mark")
 
 
 @dataclass(frozen=True, slots=True)
 class Starts:
     """The starts as usual: bias and spread, the word for the bias at the golfer's usual putts, how many; whether the
-    spread is likely wider than is usual at this level."""
+    spread is likely wider than is usual at this level; whether the bias likely costs more than the golfer's band allows
+    it to."""
 
     bias: Estimate
     spread: Estimate
     call: Verdict
     putts: int
     wide: bool
+    costly: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -114,11 +117,17 @@ def judged(case: Case) -> Findings:
         whole = case.by_sum("face_aim", case.aimed, aim.size, aim.facts, aim.missing)
         if whole.is_named:
             found["face_aim"] = replace(whole, kind="whole")
+    starts = _starts(case)
+    if starts is not None and _may_stay(case, starts):
+        for cause in _OFFSETS:
+            if found[cause].is_named:
+                left = Verdict("none", found[cause].call.side, starts.call.probability, 0.0)
+                found[cause] = replace(found[cause], call=left, kind="stays", halves=())
     for cause, by in _explained(found, case).items():
         found[cause] = replace(found[cause], explained_by=by)
     ranked = sorted(found.values(), key=_place)
     stroke = case.by_sum("face_at_impact", case.stroked, None, (), ())
-    return Findings(tuple(ranked), _starts(case), stroke.is_named and bool(case.starts))
+    return Findings(tuple(ranked), starts, stroke.is_named and bool(case.starts))
 
 
 def _place(it: Finding) -> tuple[int, float, int]:
@@ -158,4 +167,18 @@ def _starts(case: Case) -> Starts | None:
         return None
     call = weighed(cost(post, case.evidence.mix, MATTERS["start"]), proved=case.proved)
     wide = is_likely(post.spread_above(case.wide_deg))
-    return Starts(estimated(post.bias_quantile), estimated(post.spread_quantile), call, len(case.starts), wide)
+    dear = costs(post, case.evidence.mix) > case.evidence.band.cost
+    costly = is_likely(post.mean(dear.astype(float)))
+    bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
+    return Starts(bias, spread, call, len(case.starts), wide, costly)
+
+
+def _may_stay(case: Case, starts: Starts | None) -> bool:
+    """The school's: the aim's offset repeats as well as is fine at this level, and the starts have nothing to mend."""
+    it = case.evidence
+    aimed = it.face.spread if it.face else None
+    if aimed is None and "address" in case.sensed:
+        aimed = estimated(case.sensed["address"].spread_quantile)
+    if not it.band.offset_may_stay or aimed is None or starts is None:
+        return False
+    return starts.call.word == "none" and aimed.value <= it.band.spread_deg["face_aim"]

@@ -44,13 +44,21 @@ def find(case: Case) -> Finding:
     if case.start is not None:
         speaks = "for" if case.start.spread_quantile(0.5) > case.wide_deg else "against"
         facts.append(Fact("spread", speaks, _spread(case), number=len(case.starts), at=at))
-    if len(still) < OF_EITHER or len(shaky) < OF_EITHER:
+    if len(still) < OF_EITHER or (missing and len(shaky) < OF_EITHER):
         return unread("movement", missing, facts)
     noise = max(it.noise_deg for it in case.own)
     _, calm = drawn(posterior(still, START, noise=noise))
     _, loose = drawn(posterior(shaky, START, noise=noise))
     rng = np.random.default_rng(13)
     loose = rng.permutation(loose)
+    if len(shaky) < OF_EITHER:
+        # How a putt in which something moves scatters is hardly known; how seldom it happens is.
+        part = rng.beta(1 + len(shaky), 1 + len(still), loose.size)
+        rare: Floats = part * (case.putts.share(0.0, calm) - case.putts.share(0.0, loose))
+        found = case.by_gain("movement", rare, None, ())
+        if found.call.word != "none":
+            return unread("movement", missing, facts)
+        return replace(found, facts=tuple(facts))
     usual = [it for putt in case.putted if (it := moved(putt)) is not None]
     part = sum(usual) / len(usual) if usual else len(shaky) / len(told)
     gain: Floats = part * (case.putts.share(0.0, calm) - case.putts.share(0.0, loose))

@@ -1,6 +1,7 @@
 """Path and body lines: the head goes across the line, and what of it the start follows."""
 
 from ....certainty.estimate import around
+from ....measure.side import side_of
 from ..case import Case
 from ..finding import Fact, Finding, needs
 
@@ -18,9 +19,13 @@ def find(case: Case) -> Finding:
     path = case.told.path
     if path is not None:
         facts.append(Fact("path_off", "for" if path.is_one_side else "against", path, number=read, at=at))
-    turned = [it for it in case.evidence.body if abs(it.angle_deg) >= TURNED_DEG]
-    for it in turned:
-        with_path = path is None or path.value * it.angle_deg > 0
-        told = around(it.angle_deg, 1.0)
-        facts.append(Fact(f"body_{it.name}", "for" if with_path else "against", told, number=it.times, at=it.at))
+    for it in case.evidence.body:
+        if it.side == "neither" or (it.angle_deg is not None and abs(it.angle_deg) < TURNED_DEG):
+            continue
+        with_path = path is None or side_of(path.value) == it.side
+        speaks = "for" if with_path else "against"
+        told = None if it.angle_deg is None else around(it.angle_deg, 1.0)
+        # Only the side was noted: said as that.
+        what = f"body_{it.name}" if told is not None else f"body_{it.side}_{it.name}"
+        facts.append(Fact(what, speaks, told, number=it.times, at=it.at))
     return case.by_link("path", "path", path, facts, missing)
