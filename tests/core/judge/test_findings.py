@@ -268,6 +268,9 @@ def test_an_offset_that_repeats_may_stay_where_the_school_says_so_and_the_starts
         fine += 1
         assert left.nothing or left.starts.wide
         stays = [one for one in left.ranked if one.kind == "stays"]
+        assert "compensation" not in {one.cause for one in stays} or all(
+            one.explained_by == "compensation" for one in left.ranked if one.is_named
+        )
         assert stays and all("It may stay" in cause_said(one, "right") for one in stays)
     assert fine
 

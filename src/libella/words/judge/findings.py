@@ -108,13 +108,21 @@ def weight_said(it: Finding) -> str:
     if it.halves:
         return halves_said(it)
     value, low, high = (round(n) for n in (it.weight.value, it.weight.low, it.weight.high))
+    between = _between(low, high)
     if it.cause == "rig":
-        return f"Starting along it would cost about {_putts(value)} in a hundred ({low} to {high})."
+        return f"Starting along it would cost about {_putts(value)} in a hundred {between}."
     if it.cause == "read_and_pace":
-        return f"That is about {_putts(value)} in a hundred ({low} to {high}) beyond what is usual at this level."
+        if value < 0:
+            lost = _between(-high, -low)
+            return f"That is about {_putts(-value)} in a hundred {lost} fewer than is usual at this level."
+        return f"That is about {_putts(value)} in a hundred {between} beyond what is usual at this level."
     if value < 0:
-        return f"Mending it alone would cost about {_putts(-value)} in a hundred ({-high} to {-low})."
-    return f"Mending it brings about {_putts(value)} in a hundred ({low} to {high})."
+        return f"Mending it alone would cost about {_putts(-value)} in a hundred {_between(-high, -low)}."
+    return f"Mending it brings about {_putts(value)} in a hundred {between}."
+
+
+def _between(low: int, high: int) -> str:
+    return f"({low} to {high})".replace("-", "−")
 
 
 def halves_said(it: Finding) -> str:

@@ -122,7 +122,7 @@ def judged(case: Case) -> Findings:
         for cause in _OFFSETS:
             if found[cause].is_named:
                 left = Verdict("none", found[cause].call.side, starts.call.probability, 0.0)
-                found[cause] = replace(found[cause], call=left, kind="stays", halves=())
+                found[cause] = replace(found[cause], call=left, kind="stays")
     for cause, by in _explained(found, case).items():
         found[cause] = replace(found[cause], explained_by=by)
     ranked = sorted(found.values(), key=_place)
@@ -146,7 +146,7 @@ def _explained(found: dict[Cause, Finding], case: Case) -> dict[Cause, Cause]:
             if found[cause].is_named and cause not in said and found[by].explained_by is None:
                 said[cause] = by
 
-    if found["compensation"].is_named:
+    if found["compensation"].is_named or found["compensation"].kind == "stays":
         # Its halves are told with it; the one that comes first in the order of causes stays a finding where mending it
         # alone would bring putts.
         for cause in (*_AIM, *_STROKE):
