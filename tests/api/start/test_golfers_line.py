@@ -23,7 +23,6 @@ def test_lessons_are_pooled_and_conditions_are_lines_of_their_own(coach):
     golfer = coach.golfer()
     assert coach.get(f"/golfers/{golfer['id']}/line") == {
         "lines": [],
-        "spread_deg": None,
         "changes": [],
         "joins": [],
     }
@@ -35,7 +34,10 @@ def test_lessons_are_pooled_and_conditions_are_lines_of_their_own(coach):
     blind, guided = found
     assert blind["vial"]["bubble_low"] > 0 > guided["vial"]["bubble_high"]
     # What the next lesson is planned for: the spread with nothing in view.
-    assert 0.2 <= coach.get(f"/golfers/{golfer['id']}/line")["spread_deg"] <= 2.0
+    now = coach.get(f"/golfers/{golfer['id']}/line-now")
+    assert 0.2 <= now["spread_deg"] <= 2.0 and now["vial"] == blind["vial"] and "from 3 blocks" in now["short"]
+    other = coach.golfer("Nobody")
+    assert coach.get(f"/golfers/{other['id']}/line-now") == {"vial": None, "words": "", "short": "", "spread_deg": None}
     assert "3 blocks in 3 lessons" in blind["words"] and blind["path"] and guided["path"] is None
 
 

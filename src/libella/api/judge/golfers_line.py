@@ -1,6 +1,5 @@
 """The golfer's line: each link pooled over lessons, two set beside each other or joined; and changes noted."""
 
-from collections.abc import Sequence
 from datetime import datetime, timedelta
 from typing import Annotated
 
@@ -77,7 +76,6 @@ class LineOut(BaseModel):
     link: Link
     guided: bool
     name: str
-    short: str = Field(description="where it lies now, in a few words")
     words: str
     vial: Vial
     path: Scene | None
@@ -88,11 +86,17 @@ class LineOut(BaseModel):
 
 class GolfersLinesOut(BaseModel):
     lines: list[LineOut]
-    spread_deg: float | None = Field(
-        default=None, description="what to plan the next lesson for: the start's spread with nothing in view, pooled"
-    )
     changes: list[ChangeOut]
     joins: list[LineJoinOut]
+
+
+class LineNowOut(BaseModel):
+    """The starts now, pooled over lessons; nothing where no line of them was read with nothing in view."""
+
+    vial: Vial | None = None
+    words: str = ""
+    short: str = ""
+    spread_deg: float | None = Field(default=None, description="what to plan the next lesson for: the spread, pooled")
 
 
 class LinesBesideOut(BaseModel):
@@ -136,6 +140,12 @@ def line(desk: AtDesk, id: UUID, units: InUnits = "metric") -> GolfersLinesOut:
     return as_kept(kept.of_golfer(desk, id, f"line, {units}", lambda _: _lines(desk, id, units).model_dump_json()))
 
 
+@router.get("/golfers/{id}/line-now")
+def now(desk: AtDesk, id: UUID) -> LineNowOut:
+    """Where the golfer's starts lie now, with nothing in view: for a list of golfers, and to plan by."""
+    return as_kept(kept.of_golfer(desk, id, "line now", lambda _: _now(desk, id).model_dump_json()))
+
+
 @router.get("/golfers/{id}/lines-beside")
 def beside(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "metric") -> LinesBesideOut:
     """Whether the second line lies, or scatters, otherwise than the first."""
@@ -166,16 +176,23 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
     since = found.since
     return GolfersLinesOut(
         lines=[] if since is None else [_out(it, since, units) for it in found.lines],
-        spread_deg=_expected(found.lines),
         changes=[ChangeOut.model_validate(it) for it in found.changes],
         joins=[_join(it) for it in line_joins.joins_of(desk, id)],
     )
 
 
-def _expected(lines: Sequence[GolfersLine]) -> float | None:
-    """Of the line that most blocks tell; a prior of planning, never of a verdict."""
-    own = next((it for it in lines if it.link == "start" and not it.guided and len(it.blocks) >= _PATH_FROM), None)
-    if own is None or own.spread is None:
+def _now(desk: Desk, id: UUID) -> LineNowOut:
+    lines = golfers_lines(desk, id, starts_only=True).lines
+    own = next((it for it in lines if it.link == "start" and not it.guided), None)
+    if own is None:
+        return LineNowOut()
+    words = f"{line_name(own)}: {line_words(own, 'metric')}"
+    return LineNowOut(vial=own.vial, words=words, short=line_short(own), spread_deg=_expected(own))
+
+
+def _expected(own: GolfersLine) -> float | None:
+    """A prior of planning, never of a verdict."""
+    if own.spread is None or len(own.blocks) < _PATH_FROM:
         return None
     return round(min(max(own.spread.value, SPREAD.low), SPREAD.high), 2)
 
@@ -188,7 +205,6 @@ def _out(it: GolfersLine, since: datetime, units: Units) -> LineOut:
         link=it.link,
         guided=it.guided,
         name=line_name(it),
-        short=line_short(it),
         words=words,
         vial=it.vial,
         path=path_drawn(it, words) if len(it.blocks) >= _PATH_FROM else None,

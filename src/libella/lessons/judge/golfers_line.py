@@ -2,8 +2,9 @@
 are lines of their own unless the coach joins them."""
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, replace
 from datetime import datetime
+from itertools import chain
 from typing import Final
 from uuid import UUID
 
@@ -55,61 +56,34 @@ class GolfersLines:
     since: datetime | None
 
 
-@dataclass
-class _Told:
-    blocks: list[LineBlock] = field(default_factory=list[LineBlock])
-    window: Window | None = None
-
-
-def golfers_lines(desk: Desk, golfer_id: UUID) -> GolfersLines:
-    """Pool everything that was read of a golfer's links."""
+def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> GolfersLines:
+    """Pool everything that was read of a golfer's links, or of the starts alone, which is soon done."""
     lessons = every_lesson_of(desk, golfer_id)
     changes = changes_of(desk, golfer_id)
     if not lessons:
         return GolfersLines((), changes, None)
     since = lessons[0][0].started_at
-    told: dict[LineKey, _Told] = {}
+    told: dict[LineKey, list[LineBlock]] = {}
+    windows: dict[LineKey, Window] = {}
 
     def day(at: datetime) -> float:
         return (at - since).total_seconds() / _DAY_S
 
-    strokes = strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
+    strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
     for lesson, sheets in lessons:
-        for sheet in sheets:
-            block, reads = sheet.block, valid_intervals(sheet)
-            station = station_of(block)
-            if not station.rig.reads_start or len(reads) < _FEWEST:
-                continue
-            post = posterior(reads, START, noise=station.noise_deg)
-            one = told.setdefault(LineKey("start", block.guided, block.condition), _Told())
-            # One laying of a plan is one place of its rig, for all that is read on it.
-            laying = (block.station_id, shared_of(block))
-            one.blocks.append(LineBlock.read(day(block.started_at), post, START, laying, lesson.id))
-            one.window = _window(station.putt)
-            if felt := _felt(sheet, day):
-                told.setdefault(felt[0], _Told(window=one.window)).blocks.append(felt[1])
-        for key, found, window in _sensed(strokes.get(lesson.id, ()), lesson.id, sheets, day):
-            one = told.setdefault(key, _Told(window=window))
-            one.blocks.append(found)
-        for key, found, window in (*_pictured(desk, lesson.id, day), *_eyes(desk, lesson.id, day)):
-            one = told.setdefault(key, _Told(window=window))
-            one.blocks.append(found)
-        for series in aim_table(desk, lesson.id).sheets:
-            link = _AIMED.get(series.series.link)
-            if link is None or len(series.reads) < _FEWEST:
-                continue
-            one = told.setdefault(LineKey(link, series.series.aided, series.series.set_up), _Told())
-            laying = (series.series.station_id or lesson.id, series.shared_deg)
-            post = posterior(series.reads, START)
-            one.blocks.append(LineBlock.read(day(series.series.started_at), post, START, laying, lesson.id))
-            one.window = series.window
+        read = _started(sheets, day)
+        if not starts_only:
+            sensed = _sensed(strokes.get(lesson.id, ()), lesson.id, sheets, day)
+            others = (_pictured, _eyes, _aimed)
+            read = chain(read, sensed, *(find(desk, lesson.id, day) for find in others))
+        for key, block, window in read:
+            told.setdefault(key, []).append(block)
+            windows[key] = window
     noted = [Change(day(it.made_at), it.words) for it in changes]
     pooled: list[GolfersLine | None] = []
     for keys in joined(desk, golfer_id, list(told)):
-        blocks = sorted((one for it in keys for one in told[it].blocks), key=lambda one: one.day)
-        window = next((told[it].window for it in keys if told[it].window is not None), None)
-        if window is not None:
-            pooled.append(golfers_line(keys, blocks, noted, window))
+        blocks = sorted((one for it in keys for one in told[it]), key=lambda one: one.day)
+        pooled.append(golfers_line(keys, blocks, noted, windows[keys[0]]))
     lines = sorted((it for it in pooled if it is not None), key=lambda it: -len(it.blocks))
     # The line of most blocks of every link first, link by link down the chain; what else there is comes behind.
     main = {it.link: it for it in reversed(lines)}
@@ -143,9 +117,39 @@ def compare_lines(desk: Desk, golfer_id: UUID, first: LineKey, second: LineKey) 
 _ORDER: Final[tuple[Link, ...]] = ("start", "face", *(it for it in LINKS if it not in ("start", "face")))
 
 
+_Read = tuple[LineKey, LineBlock, Window]
+
+
+def _started(sheets: Sequence[BlockSheet], day: Callable[[datetime], float]) -> Iterator[_Read]:
+    """The starts of each block, and which start felt straight in its calls."""
+    for sheet in sheets:
+        block, reads = sheet.block, valid_intervals(sheet)
+        station = station_of(block)
+        if not station.rig.reads_start or len(reads) < _FEWEST:
+            continue
+        post, window = posterior(reads, START, noise=station.noise_deg), _window(station.putt)
+        # One laying of a plan is one place of its rig, for all that is read on it.
+        laying = (block.station_id, shared_of(block))
+        found = LineBlock.read(day(block.started_at), post, START, laying, block.lesson_id)
+        yield LineKey("start", block.guided, block.condition), found, window
+        if felt := _felt(sheet, day):
+            yield *felt, window
+
+
+def _aimed(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[_Read]:
+    """Face, mark and putter against it, from every series of set-downs."""
+    for sheet in aim_table(desk, lesson_id).sheets:
+        series, link = sheet.series, _AIMED.get(sheet.series.link)
+        if link is None or len(sheet.reads) < _FEWEST:
+            continue
+        laying = (series.station_id or lesson_id, sheet.shared_deg)
+        found = LineBlock.read(day(series.started_at), posterior(sheet.reads, START), START, laying, lesson_id)
+        yield LineKey(link, series.aided, series.set_up), found, sheet.window
+
+
 def _sensed(
     told: Sequence[StrokeSheet], lesson_id: UUID, sheets: Sequence[BlockSheet], day: Callable[[datetime], float]
-) -> Iterator[tuple[LineKey, LineBlock, Window]]:
+) -> Iterator[_Read]:
     """The face at impact and the path of each block, as sensors told them; a sensor's zero is shared while it is that
     sensor's."""
     strokes = strokes_by_putt(told)
@@ -165,9 +169,7 @@ def _sensed(
             yield LineKey(link, block.guided, block.condition), it, _window(station_of(block).putt)
 
 
-def _pictured(
-    desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]
-) -> Iterator[tuple[LineKey, LineBlock, Window]]:
+def _pictured(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[_Read]:
     """What looks straight, from every shown test with the head as usual."""
     for sheet in sights_of(desk, lesson_id):
         angle = sheet.found.angle
@@ -195,7 +197,7 @@ def _felt(sheet: BlockSheet, day: Callable[[datetime], float]) -> tuple[LineKey,
     )
 
 
-def _eyes(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[tuple[LineKey, LineBlock, Window]]:
+def _eyes(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[_Read]:
     """Where the eyes were, mm inside, set-up by set-up; the marks stand at the edges of the zone wanted."""
     sheet = eye_sheet(desk, lesson_id)
     low, high = sheet.zone_mm or _NO_ZONE_MM

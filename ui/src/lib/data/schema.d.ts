@@ -1123,6 +1123,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/golfers/{id}/line-now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Now
+         * @description Where the golfer's starts lie now, with nothing in view: for a list of golfers, and to plan by.
+         */
+        get: operations["golfer's line_now"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/golfers/{id}/lines-beside": {
         parameters: {
             query?: never;
@@ -4726,11 +4746,6 @@ export interface components {
         GolfersLinesOut: {
             /** Lines */
             lines: components["schemas"]["LineOut"][];
-            /**
-             * Spread Deg
-             * @description what to plan the next lesson for: the start's spread with nothing in view, pooled
-             */
-            spread_deg?: number | null;
             /** Changes */
             changes: components["schemas"]["ChangeOut"][];
             /** Joins */
@@ -5410,6 +5425,28 @@ export interface components {
             words: string;
         };
         /**
+         * LineNowOut
+         * @description The starts now, pooled over lessons; nothing where no line of them was read with nothing in view.
+         */
+        LineNowOut: {
+            vial?: components["schemas"]["Vial"] | null;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /**
+             * Short
+             * @default
+             */
+            short: string;
+            /**
+             * Spread Deg
+             * @description what to plan the next lesson for: the spread, pooled
+             */
+            spread_deg?: number | null;
+        };
+        /**
          * LineOut
          * @description One link pooled: where it lies now as a vial, its path over time, what noted changes came to.
          */
@@ -5425,11 +5462,6 @@ export interface components {
             guided: boolean;
             /** Name */
             name: string;
-            /**
-             * Short
-             * @description where it lies now, in a few words
-             */
-            short: string;
             /** Words */
             words: string;
             vial: components["schemas"]["Vial"];
@@ -15474,6 +15506,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GolfersLinesOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "golfer's line_now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineNowOut"];
                 };
             };
             /** @description Bad Request */

@@ -2,19 +2,18 @@
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import Vial from '$lib/drawing/Vial.svelte'
-  import { golferLineQuery } from './queries.svelte'
+  import { lineNowQuery } from './queries.svelte'
   import VialLine from './VialLine.svelte'
 
   let { golferId, block }: { golferId: string; block: Shapes['BlockLine'] } = $props()
 
-  const pooled = golferLineQuery(() => golferId)
-  const line = $derived(pooled.data?.lines.find((it) => it.link === 'start' && !it.guided))
+  const now = lineNowQuery(() => golferId)
 </script>
 
-{#if line}
+{#if now.data?.vial}
   <div class="@container" data-line-now><div class="grid grid-cols-1 items-center gap-x-4 gap-y-1 @lg:grid-cols-[minmax(180px,280px)_1fr]">
-    <Vial vial={line.vial} words="{line.name}: {line.words}" size="row" />
-    <p class="min-w-0 leading-snug font-semibold">{line.short}</p>
+    <Vial vial={now.data.vial} words={now.data.words} size="row" />
+    <p class="min-w-0 leading-snug font-semibold">{now.data.short}</p>
   </div></div>
 {:else}
   <VialLine {block} where={false} />

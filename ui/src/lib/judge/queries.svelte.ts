@@ -58,6 +58,15 @@ export function golferLineQuery(golfer: () => string) {
   }))
 }
 
+/** Where a golfer's starts lie now, and what to plan the next lesson for. */
+export function lineNowQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: [...key.golferLine(golfer()), 'now'],
+    queryFn: () => ask(api.GET('/api/golfers/{id}/line-now', { params: { path: { id: golfer() } } })),
+    enabled: Boolean(golfer()),
+  }))
+}
+
 /** Two of a golfer's lines of one link beside each other. */
 export function linesBesideQuery(golfer: () => string, first: () => string | undefined, second: () => string | undefined) {
   return createQuery(() => ({

@@ -22,7 +22,7 @@
   import ProofEntries from '$lib/set/ProofEntries.svelte'
   import Proposals from '$lib/set/Proposals.svelte'
   import PuttEntries from '$lib/set/PuttEntries.svelte'
-  import { golferLineQuery } from '$lib/judge/queries.svelte'
+  import { lineNowQuery } from '$lib/judge/queries.svelte'
   import { previewQuery } from '$lib/set/queries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
@@ -32,7 +32,7 @@
   const lesson = lessonQuery(() => id)
   const instruments = instrumentsQuery()
   // What earlier lessons told of this golfer sizes the rig; it never weighs in a verdict.
-  const line = golferLineQuery(() => lesson.data?.golfer.id ?? '')
+  const line = lineNowQuery(() => lesson.data?.golfer.id ?? '')
   const sheet = $derived(lesson.data)
   const known = $derived(instruments.data ?? [])
   let proposing = $state(false)
