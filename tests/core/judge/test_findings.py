@@ -209,6 +209,18 @@ def test_the_next_check_is_one_not_done_and_what_the_bag_lacks_comes_last():
     assert lacking == sorted(lacking) and any(lacking)
 
 
+def test_where_no_start_was_read_it_is_read_first_and_more_of_the_same_is_not_advised():
+    [it, *_] = lessons(Truth((), aim=0.4), Size(putts=12, still=True, finish=True, set_downs=0, answers=0, marks=0))
+    blind = [replace(one, putts=tuple(replace(putt, start=None) for putt in one.putts)) for one in it.blocks]
+    for evidence, wanted, other in (
+        (it, "more_putts", "start_read"),
+        (replace(it, blocks=tuple(blind)), "start_read", "more_putts"),
+    ):
+        case = Case(evidence)
+        names = [one.name for one in checks(case, judged(case).ranked)]
+        assert wanted in names and other not in names
+
+
 def test_a_miss_has_the_reason_that_was_recorded():
     truth = Truth((), delivery=2.2, lost=1.0, lost_by="short", spread=0.6)
     [it, *_] = lessons(truth, Size(finish=True))

@@ -28,6 +28,7 @@ CHECK_NAMES: Final[dict[CheckName, str]] = {
     "without_guide": "The same block without the guide",
     "three_lengths": "Six putts each from three lengths",
     "finish": "Ten putts with the finish noted, the read said before",
+    "start_read": "Ten putts with the start read: a gate, a board or a line",
     "more_putts": "Ten more putts as they are",
     "perception_map": "Ask what looks straight with the head moved",
 }
@@ -37,6 +38,7 @@ CHECK_STEPS: Final[dict[CheckName, str]] = {
     "perception_map": "see",
     "marks": "aim",
     "set_downs": "aim",
+    "start_read": "set",
     "sensor": "sensors",
 }
 """The step a check is done in; every other one is putted."""

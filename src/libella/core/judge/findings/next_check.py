@@ -24,6 +24,7 @@ CheckName = Literal[
     "without_guide",
     "three_lengths",
     "finish",
+    "start_read",
     "more_putts",
     "perception_map",
 ]
@@ -59,6 +60,7 @@ WAYS: Final[Mapping[CheckName, Way]] = {
     "without_guide": Way(4, (), ("guide",)),
     "three_lengths": Way(8, ("tape_measure",), ("distance",)),
     "finish": Way(4, (), ("read_and_pace",)),
+    "start_read": Way(5, (), ()),
     "more_putts": Way(5, (), ()),
     "perception_map": Way(10, ("rod",), ("perception",)),
 }
@@ -128,6 +130,8 @@ def _done(case: Case) -> set[CheckName]:
         "stillness": len(noted) >= movement.NOTED,
         "without_guide": not any(block.guided for block in it.blocks) or any(not block.guided for block in it.blocks),
         "three_lengths": len({round(block.distance_m, 1) for block in case.own if block.starts}) > 2,
+        "start_read": bool(case.starts),
+        "more_putts": not case.starts,
         "finish": sum("finish" in putt.notes for putt in case.putted) >= 10,
     }
     return {name for name, is_done in told.items() if is_done}
@@ -144,7 +148,7 @@ def _unnoted(name: CheckName, case: Case, ranked: Sequence[Finding]) -> float:
         return 3 * chance
     if name == "perception_map":
         return 0.4 if ranked and ranked[0].cause == "perception" and ranked[0].is_named else 0.0
-    if name == "more_putts":
+    if name in ("start_read", "more_putts"):
         open_start = case.start is None or not ranked[0].is_named
         return 2 * chance if open_start and len(case.starts) < 30 else 0.0
     return chance if case.starts else 0.5 * chance
