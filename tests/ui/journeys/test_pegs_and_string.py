@@ -40,6 +40,9 @@ def test_a_putter_gate_and_a_ball_gate_are_both_in_one_putts_entry_by_touch(page
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 2}")
     shot(page, "two-gates-tablet")
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).tap()
+    # Where it was struck and where it started are joined, for the lesson and putt by putt.
+    page.get_by_text("6 missed: 6 by the start, its link not read; 6 of them off the heel.").tap()
+    expect(page.get_by_text(re.compile("^Putt 1, start .* left, off the heel: "))).to_be_visible()
     page.get_by_role("link", name="One block").tap()
     expect(page.get_by_role("heading", name="Putter gate of pegs")).to_be_visible()
     expect(page.get_by_text("0 to the toe, 6 to the heel of 6 putts: to the heel, clear.")).to_be_visible()

@@ -14,6 +14,7 @@ from ...core.judge.findings.evidence import BlockSeen, BodyLine, Evidence, Pictu
 from ...core.judge.judgement import NO_HOLE_M, usual_mix
 from ...core.measure.interval import Interval
 from ...core.measure.side import side_of
+from ...core.set.kit import PARTS
 from ...core.set.station import Station
 from ..aim.aims import AimSheet, aim_table
 from ..desk.desk import Desk
@@ -30,6 +31,7 @@ from ..start.strokes import StrokeSheet, strokes_of
 from .bands import bands_now
 from .tables import delivered, measures_of, notes_of, strokes_by_putt
 
+_ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
 _MEASURED: Final = ("second_laser", "tape", "string")
 """Ways of proving a line that measure where it lies; rolling both ways tells the ground only."""
 
@@ -65,10 +67,15 @@ def evidence_of(desk: Desk, sheet: LessonSheet) -> tuple[Evidence, Putt]:
             proof=_second_proof(laid),
             line_deg=_line_deg(laid),
             body=_body(desk, lesson_id),
-            tools=None if tools is None else frozenset(tools),
+            tools=_usual_bag(bool(told)) if tools is None else frozenset(tools),
         ),
         putt,
     )
+
+
+def _usual_bag(sensed: bool) -> frozenset[str]:
+    """What a coach who told nothing of the bag is taken to carry: electronics only where they read a stroke here."""
+    return frozenset(PARTS) - (_ELECTRONICS - {"stroke_sensor"} if sensed else _ELECTRONICS)
 
 
 def _is_coarse(station: Station, expected_deg: float) -> bool:

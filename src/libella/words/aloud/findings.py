@@ -2,7 +2,7 @@
 
 from datetime import UTC, datetime
 from itertools import product
-from typing import get_args
+from typing import Literal, get_args
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.verdict import Verdict, Word
@@ -48,9 +48,10 @@ def findings_aloud(it: Reading) -> None:
     for name in guards:
         told = {"disturbed": ("wind", "tired"), "one_sided": ("left",), "read_off": ("right",)}.get(name, ())
         it.say("judge", lesson.guard_said, Guard(name, 3, 12, values, told))
+    starts: list[tuple[float | None, Literal["heel", "toe", ""]]] = [(None, ""), (-1.4, "heel"), (0.9, "toe")]
     missed = [
-        Miss("b", f"{n}", n, "left", start, reason, 0.6)
-        for start in (None, -1.4)
+        Miss("b", f"{n}", n, "left", start, reason, 0.6, off)
+        for start, off in starts
         for n, reason in enumerate(REASONS, 1)
     ]
     for one in missed:

@@ -73,7 +73,9 @@ def check_said(it: Check) -> str:
     """A check, how long it takes, and with what."""
     parts = [PARTS[one].name for one in it.parts]
     takes = f", with {listed([_a(one) for one in parts])}" if parts else ""
-    lacking = f" Not in the bag: {listed([PARTS[one].name for one in it.lacking])}." if it.lacking else ""
+    lacking = (
+        f" Not at hand, as far as is known: {listed([PARTS[one].name for one in it.lacking])}." if it.lacking else ""
+    )
     return f"{CHECK_NAMES[it.name]}: about {it.minutes} minutes{takes}.{lacking}"
 
 
@@ -131,14 +133,16 @@ def misses_said(told: Sequence[Miss]) -> str:
     if not told:
         return "No miss was recorded."
     parts = [f"{n} by {REASONS[reason][0]}" for reason, n in counted_misses(told)]
-    return f"{len(told)} missed: {', '.join(parts)}."
+    off = [f"{n} of them off the {end}" for end in ("heel", "toe") if (n := sum(it.off == end for it in told))]
+    return f"{len(told)} missed: {', '.join(parts)}{'; ' if off else ''}{', '.join(off)}."
 
 
 def miss_said(it: Miss) -> str:
     """Why one putt missed."""
     start = "" if it.start_deg is None else f", start {sided(it.start_deg)}"
     adds = "" if it.adds_deg is None else f" ({sided(it.adds_deg)} of it)"
-    return f"Putt {it.nth}{start}: {REASONS[it.reason][1]}{adds}."
+    off = f", off the {it.off}" if it.off else ""
+    return f"Putt {it.nth}{start}{off}: {REASONS[it.reason][1]}{adds}."
 
 
 def link_said(it: LinkShown) -> str:

@@ -1,7 +1,7 @@
 """Why each putt missed, as far as it was recorded: read, pace, or the link that took its start to that side."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final, Literal
 
 from ...measure.side import Side, side_of
@@ -26,6 +26,7 @@ class Miss:
     start_deg : where it started, as read; None where nothing watched it
     reason : "start" where no link of it was read that explains the side
     adds_deg : what that link added to the start, degrees
+    off : where it was struck, where that was off the middle; "" where it was not, or nobody noted it
     """
 
     block_id: str
@@ -35,6 +36,7 @@ class Miss:
     start_deg: float | None
     reason: Reason
     adds_deg: float | None = None
+    off: Literal["heel", "toe", ""] = ""
 
 
 def misses(case: Case) -> tuple[Miss, ...]:
@@ -43,6 +45,9 @@ def misses(case: Case) -> tuple[Miss, ...]:
     for block in case.evidence.blocks:
         for nth, putt in enumerate(block.putts, 1):
             if (one := _miss(putt, block, nth, case)) is not None:
+                at = toe_mm(putt)
+                if at is not None and abs(at) >= NOTED_MM / 2:
+                    one = replace(one, off="toe" if at > 0 else "heel")
                 found.append(one)
     return tuple(found)
 
