@@ -2,6 +2,8 @@
 
 import uuid6
 
+from ..aim.test_aims import degrees
+from ..stand.test_stand import note
 from .test_findings import found, putted
 
 
@@ -33,3 +35,57 @@ def test_the_spread_expected_when_planning_is_the_bands_spread_of_the_start(coac
     coach.put("/bands", spreads_deg={"club": 1.9})
     club = next(it for it in coach.get("/link-bands")["levels"] if it["level"] == "club")
     assert club["links"]["start"]["spread_deg"] == 1.9
+
+
+def test_what_was_judged_by_the_spreads_and_the_bag_is_judged_anew_when_they_change(coach):
+    lesson = coach.lesson()
+    putted(coach, lesson, [0.02 * (n % 3 - 1) for n in range(14)])
+    first = found(coach, lesson)
+    assert next(it for it in first["links"] if it["name"] == "start")["band"] != ""
+    held = {it["name"]: it["words"] for it in first["next"]}
+    assert "with a tape measure." in held["three_lengths"] and "Not at hand" not in held["three_lengths"]
+    coach.put("/bands", spreads_deg={"club": 0.3})
+    tighter = found(coach, lesson)
+    assert next(it for it in tighter["links"] if it["name"] == "start")["band"].startswith("Spread beyond 0.3°")
+    coach.put("/bag", parts={"rod": 1})
+    poor = {it["name"]: it["words"] for it in found(coach, lesson)["next"]}
+    assert "Not at hand, as far as is known: tape measure." in poor["three_lengths"]
+
+
+def test_who_told_nothing_of_the_bag_is_not_sent_for_a_sensor_first(coach):
+    lesson = coach.lesson()
+    putted(coach, lesson, [0.03 + 0.005 * (n % 3 - 1) for n in range(12)])
+    checks = found(coach, lesson)["next"]
+    assert checks[0]["name"] != "sensor" and "Not at hand" not in checks[0]["words"]
+    [sensor] = [it for it in checks if it["name"] == "sensor"]
+    assert "Not at hand, as far as is known: stroke sensor." in sensor["words"]
+
+
+def test_a_repeating_offset_may_stay_for_a_level_and_is_named_for_another(coach):
+    lesson = coach.lesson()
+    coach.station(lesson["id"])
+    degrees(coach, lesson, "face", [1.7, 1.7, 1.8, 1.7, 1.6, 1.7, 1.7, 1.7])
+    putted(coach, lesson, [0.005 * (n % 3 - 1) for n in range(20)])
+    assert found(coach, lesson)["first"][0]["cause"] == "compensation"
+    usual = coach.get("/link-bands")
+    names = ("links", "cost", "lost_inside", "offset_may_stay")
+    levels = {it["level"]: {name: it[name] for name in names} for it in usual["levels"]}
+    assert levels["club"]["offset_may_stay"] is False
+    levels["elite"]["offset_may_stay"] = True
+    coach.put(f"/link-bands/{uuid6.uuid7()}", levels=levels)
+    assert found(coach, lesson)["first"][0]["cause"] == "compensation"
+    levels["club"]["offset_may_stay"] = True
+    coach.put(f"/link-bands/{uuid6.uuid7()}", levels=levels)
+    told = found(coach, lesson)
+    assert told["headline"].startswith("Nothing to mend")
+    assert any("It may stay" in it["words"] for it in told["more"] if it["cause"] == "compensation")
+
+
+def test_body_lines_noted_only_by_side_speak(coach):
+    lesson = coach.lesson()
+    putted(coach, lesson, [0.03 + 0.005 * (n % 3 - 1) for n in range(8)])
+    note(coach, lesson, {"shoulders_deg": "left", "feet_deg": "parallel", "hips_deg": 6})
+    path = next(it for it in (*found(coach, lesson)["first"], *found(coach, lesson)["more"]) if it["cause"] == "path")
+    said = [it["words"] for it in (*path["speaks_for"], *path["against"])]
+    assert "Shoulders turned left, noted by eye." in said and not any("Feet" in it for it in said)
+    assert any(it.startswith("Hips turned 6.0° right") for it in said)

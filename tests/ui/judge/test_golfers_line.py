@@ -1,6 +1,12 @@
 """The golfer's line on the golfer's page: pooled links, and a change that is noted and taken back."""
 
+import re
+
 from playwright.sync_api import Page, expect
+
+from ..conftest import no_serious_finding
+
+OFFSET = "An offset of the face that repeats, the starts being fine"
 
 
 def test_the_golfers_page_opens_with_the_line_and_takes_a_change(page: Page):
@@ -15,3 +21,50 @@ def test_the_golfers_page_opens_with_the_line_and_takes_a_change(page: Page):
     expect(line.get_by_label("Something was changed today")).to_have_value("")
     line.get_by_role("button", name="Take back").click()
     expect(line.get_by_role("button", name="Take back")).to_have_count(0)
+
+
+def test_two_lines_are_set_beside_each_other_pooled_and_taken_apart(page: Page):
+    page.goto("/")
+    page.locator("a[href^='/golfers/']", has_text="Pell Marchetti-Oduya").first.click()
+    line = page.locator("[data-golfers-line]")
+    names = line.get_by_role("list", name="The golfer’s line, link by link")
+    expect(names.get_by_role("listitem").first).to_be_visible()
+    line.get_by_role("button", name=re.compile("^All .* lines")).click()
+    several = names.get_by_role("listitem").count()
+    line.get_by_text("Two lines beside each other").click()
+    line.get_by_label("Line", exact=True).select_option(label="Start, as usual, rig out of view")
+    line.get_by_label("Beside", exact=True).select_option(label="Start, as usual, rig in view")
+    said = line.locator("[data-lines-said]")
+    expect(said).to_have_text(re.compile(r"^Start: .*further (left|right)"))
+    # Only lines of the same link are offered beside it.
+    offered = line.get_by_label("Beside", exact=True).locator("option").all_inner_texts()
+    assert offered and all(it.startswith("Start, ") for it in offered)
+    no_serious_finding(page)
+    line.get_by_role("button", name="Pool them as one line").click()
+    expect(line.locator("[data-joined]")).to_contain_text("Pooled as one: Start, as usual, rig out of view and Start")
+    expect(names.get_by_role("listitem")).to_have_count(several - 1)
+    line.locator("[data-joined]").get_by_role("button", name="Take apart").click()
+    expect(line.locator("[data-joined]")).to_have_count(0)
+    expect(names.get_by_role("listitem")).to_have_count(several)
+
+
+def test_today_and_the_planner_know_where_the_starts_lie_now(page: Page):
+    page.goto("/")
+    now = page.locator("[data-line-now]").first
+    expect(now).to_contain_text(re.compile(r"Starts .* now, from \d+ blocks?\."))
+    expect(now.locator("svg").first).to_be_visible()
+
+
+def test_an_offset_may_be_let_stay_on_the_bags_page(page: Page):
+    page.goto("/aids/bag")
+    bands = page.locator("[data-link-bands]")
+    choice = bands.get_by_role("radiogroup", name=OFFSET).or_(bands.get_by_role("group", name=OFFSET))
+    bands.get_by_role("radio", name="Starting out").click()
+    expect(choice.get_by_role("radio", name="Is named")).to_be_checked()
+    choice.get_by_role("radio", name="May stay").click()
+    expect(bands).to_contain_text("Version")
+    page.reload()
+    bands.get_by_role("radio", name="Starting out").click()
+    expect(choice.get_by_role("radio", name="May stay")).to_be_checked()
+    choice.get_by_role("radio", name="Is named").click()
+    expect(choice.get_by_role("radio", name="Is named")).to_be_checked()
