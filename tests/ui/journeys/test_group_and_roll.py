@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, shot
+from ..conftest import choose_rig, hold_first_answer, shot
 from ..start.test_main_flow import own_lesson, zone
 from .test_pegs_and_string import fill, lay_beside
 from .test_plan_carried import step
@@ -56,6 +56,25 @@ def test_how_it_rolls_is_asked_of_two_ball_positions_with_no_rig(page: Page):
     expect(found).to_contain_text(re.compile("“ball ahead” rolls clean .* more often than “ball level”: clear"))
     expect(found.locator("[data-share]")).to_have_count(2)
     shot(page, "roll-by-position")
+
+
+def test_compare_tapped_before_the_plan_is_drawn_notes_what_is_usual_there(page: Page):
+    own_lesson(page, "Hasty Golfer")
+    expect(page.get_by_role("button", name="Compare…")).to_be_enabled()
+    let_go = hold_first_answer(page, "**/api/stations/preview*")
+    choose_rig(page, "No start rig")
+    page.get_by_role("button", name="Compare…").click()
+    page.wait_for_timeout(300)
+    let_go()
+    sheet = page.get_by_role("dialog")
+    sheet.get_by_label("Condition 2").fill("wide base")
+    sheet.get_by_role("radio", name="Do more roll clean?").click()
+    sheet.get_by_role("button", name="Start the comparison").click()
+    expect(page.locator("[data-note-step=roll]")).to_be_visible()
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    blocks = page.request.get(f"/api/lessons/{lesson}").json()["blocks"]
+    # With no rig where it finished is noted, too, however soon it was tapped.
+    assert len(blocks) == 2 and all(set(it["asks"]) == {"roll", "finish"} for it in blocks)
 
 
 def test_a_station_of_rods_and_a_putter_gate_are_all_a_block_watches(page: Page):

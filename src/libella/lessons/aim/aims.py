@@ -124,10 +124,7 @@ def add_series(
     if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
         raise NotYet("laser_unread_aim")
     station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
-    row, new = desk.add(session, AimSeriesRow, id, **values, station_id=station_id)
-    if not new and any(getattr(row, name) != value for name, value in values.items()):
-        raise KeptOtherwise("series")
-    return row
+    return desk.keep(session, AimSeriesRow, id, "series", values, station_id=station_id)
 
 
 def keep_set_down(desk: Desk, id: UUID, series_id: UUID, raw: Raw, taken_at: datetime) -> KeptSetDown:

@@ -1,6 +1,6 @@
 """The desk: one studio's door to the store, through which every use case goes."""
 
-from collections.abc import Generator
+from collections.abc import Generator, Mapping
 from contextlib import contextmanager
 from typing import TypeVar
 from uuid import UUID
@@ -12,7 +12,7 @@ from sqlalchemy.orm import Session, sessionmaker
 
 from ...store.tables import Stored, StudioRow
 from ..values import KeptStudio, value_of
-from .problem import NotFound
+from .problem import KeptOtherwise, NotFound
 
 Row = TypeVar("Row", bound=Stored)
 _FIRST_STUDIO = 7_260_115
@@ -57,6 +57,26 @@ class Desk:
         if new is not None:
             return new, True
         return session.get_one(table, (self.studio_id, id)), False
+
+    def keep(
+        self, session: Session, table: type[Row], id: UUID, what: str, told: Mapping[str, object], **first: object
+    ) -> Row:
+        """The row of what was told: made now, or there already where it was told before.
+
+        Parameters
+        ----------
+        told : what whoever keeps it says
+        first : what is found out as it is kept, and stays as it was then
+
+        Raises
+        ------
+        KeptOtherwise
+            where the id is kept already and says something else.
+        """
+        row, new = self.add(session, table, id, **told, **first)
+        if not new and any(getattr(row, name) != said for name, said in told.items()):
+            raise KeptOtherwise(what)
+        return row
 
 
 def open_desk(engine: Engine) -> Desk:

@@ -8,7 +8,6 @@ from sqlalchemy import select
 
 from ...store.tables import GolferRow, NotedChangeRow
 from ..desk.desk import Desk
-from ..desk.problem import KeptOtherwise
 from ..values import KeptChange, value_of, values_of
 
 
@@ -17,10 +16,7 @@ def keep_change(desk: Desk, id: UUID, golfer_id: UUID, words: str, made_at: date
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
         told = {"golfer_id": golfer_id, "words": words, "made_at": made_at}
-        row, new = desk.add(session, NotedChangeRow, id, **told)
-        if not new and any(getattr(row, name) != value for name, value in told.items()):
-            raise KeptOtherwise("change")
-        return value_of(KeptChange, row)
+        return value_of(KeptChange, desk.keep(session, NotedChangeRow, id, "change", told))
 
 
 def void_change(desk: Desk, id: UUID, *, voided: bool) -> KeptChange:

@@ -10,7 +10,7 @@ from sqlalchemy import select
 from ...core.judge.golfers_line import LineKey
 from ...store.tables import GolferRow, LineJoinRow
 from ..desk.desk import Desk
-from ..desk.problem import Conflict, KeptOtherwise
+from ..desk.problem import Conflict
 from ..values import KeptLineJoin, value_of, values_of
 
 LONGEST: Final = 200
@@ -25,10 +25,7 @@ def keep_join(desk: Desk, id: UUID, golfer_id: UUID, pair: tuple[LineKey, LineKe
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
         told = {"golfer_id": golfer_id, "first": first.text, "second": second.text, "made_at": made_at}
-        row, new = desk.add(session, LineJoinRow, id, **told)
-        if not new and any(getattr(row, name) != value for name, value in told.items()):
-            raise KeptOtherwise("line_join")
-        return value_of(KeptLineJoin, row)
+        return value_of(KeptLineJoin, desk.keep(session, LineJoinRow, id, "line_join", told))
 
 
 def void_join(desk: Desk, id: UUID, *, voided: bool) -> KeptLineJoin:

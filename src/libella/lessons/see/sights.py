@@ -114,12 +114,8 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
         if entry.toward == "start" and _laid(desk, session, entry.lesson_id, station_id)[0].is_level:
             raise OutOfLimits("toward", "putt_does_not_break")
         told = asdict(entry) | {"position": dict(position_of(entry.position))}
-        plan = {"station_id": station_id}
         told.pop("station_id")
-        row, new = desk.add(session, SightTestRow, id, **told, **plan)
-        if not new and any(getattr(row, name) != said for name, said in told.items()):
-            raise KeptOtherwise("test")
-        return value_of(KeptSightTest, row)
+        return value_of(KeptSightTest, desk.keep(session, SightTestRow, id, "test", told, station_id=station_id))
 
 
 def keep_answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetime) -> KeptSightTrial:

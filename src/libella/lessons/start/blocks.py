@@ -87,11 +87,12 @@ def add_block(
         "path_model": entry.path.name,
         "ball_ahead_m": entry.path.ball_ahead_m,
     }
-    row, new = desk.add(
+    row = desk.keep(
         session,
         BlockRow,
         id,
-        **told,
+        "block",
+        told,
         lesson_id=station.lesson_id,
         planned=entry.planned,
         started_at=entry.started_at,
@@ -99,8 +100,6 @@ def add_block(
         turn=turn,
         **laid_values(entry_of(station)),
     )
-    if not new and any(getattr(row, name) != value for name, value in told.items()):
-        raise KeptOtherwise("block")
     return value_of(KeptBlock, row)
 
 

@@ -32,8 +32,8 @@
     /** What is usual stands folded away, in one line. */
     folded?: boolean
     started?: () => void
-    /** Compare in turns instead, noting the same of every putt. */
-    compare?: (asks: string[]) => void
+    /** Compare in turns instead, noting the same of every putt: asked for once the plan lies, as a tap may come before its drawing. */
+    compare?: (asks: () => string[]) => void
   }
   let { lessonId, station, conditions, guides, closed = false, watched = [], readsStart = true, asked = undefined, folded = false, started, compare }: Props = $props()
 
@@ -131,6 +131,6 @@
   {#if error}<Trouble {error} />{/if}
   <div class="flex gap-2">
   <button class="button primary min-h-14 flex-1 text-lg" disabled={laying.isPending || starting.isPending || closed || !notes.data}>Start block</button>
-  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed || !notes.data} onclick={() => compare(noted)}>Compare…</button>{/if}
+  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed || !notes.data} onclick={() => compare(() => noted)}>Compare…</button>{/if}
   </div>
 </form>

@@ -101,9 +101,9 @@
   }
   let comparing = $state(false)
   let asking = $state<string[]>([])
-  async function compare(asks: string[]): Promise<void> {
+  async function compare(asks: () => string[]): Promise<void> {
     await lay()
-    asking = asks
+    asking = asks()
     comparing = true
   }
   function goOn(it: Shapes['StationOut']): void {
