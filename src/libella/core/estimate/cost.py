@@ -15,7 +15,7 @@ from scipy.special import ndtr, ndtri
 
 from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS, Matter
-from ..certainty.verdict import Verdict, weigh
+from ..certainty.verdict import LIKELY, NONE, SETTLES, Verdict, weigh
 from ..measure.window import Window
 from .posterior import Floats, Posterior, normal_below
 
@@ -136,12 +136,34 @@ def costs(post: Posterior, mix: Mix) -> Floats:
 
 def weigh_difference(moved: Estimate, spread: float, mix: Mix) -> Verdict:
     """The word for a difference of two biases, degrees, by what it costs at this spread."""
+    return weigh_by(moved, difference_limits(spread, mix))
+
+
+def difference_limits(spread: float, mix: Mix) -> tuple[float, float]:
+    """From which difference of two biases on it matters at this spread, and under which it does not, degrees."""
     matter = MATTERS["difference"]
     far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([spread]), mix)[:, 0]
-    value, sd = moved.value, max(moved.sd, 1e-6)
-    below: Floats = ndtr(np.array([value - far, -value - far, near - value, -near - value]) / sd)
-    right, left, inner, outer = (float(it) for it in below)
-    return weigh(right, left, inner - outer)
+    return float(far), float(near)
+
+
+def weigh_by(moved: Estimate, limits: tuple[float, float]) -> Verdict:
+    """The word for a difference, by from where it matters and under where it does not."""
+    chances = _chances(np.array([moved.value]), max(moved.sd, 1e-6), limits)
+    right, left, small = (float(it[0]) for it in chances)
+    return weigh(right, left, small)
+
+
+def settles(seen: Floats, sd: float, limits: tuple[float, float]) -> bool:
+    """Whether differences known to `sd` have a word in enough of what may be seen, (N,)."""
+    right, left, small = _chances(seen, sd, limits)
+    return float(np.mean((np.maximum(right, left) >= LIKELY) | (small >= NONE))) >= SETTLES
+
+
+def _chances(value: Floats, sd: float, limits: tuple[float, float]) -> tuple[Floats, Floats, Floats]:
+    """(N,) each: that it matters to the right, to the left, that it does not."""
+    far, near = limits
+    small: Floats = ndtr((near - value) / sd) - ndtr((-near - value) / sd)
+    return ndtr((value - far) / sd), ndtr((-far - value) / sd), small
 
 
 @dataclass(frozen=True, slots=True)

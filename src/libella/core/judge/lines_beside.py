@@ -5,13 +5,12 @@ from dataclasses import dataclass
 from typing import Final
 
 import numpy as np
-from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate, around
 from ..certainty.matter import MATTERS, Matter
-from ..certainty.verdict import LIKELY, NINETY, NONE, SETTLES, Verdict, weigh
+from ..certainty.verdict import NINETY, Verdict
 from ..estimate import START
-from ..estimate.cost import Mix, costs_from
+from ..estimate.cost import Mix, difference_limits, settles, weigh_by
 from ..estimate.posterior import Floats
 from ..see.eyes import INSIDE
 from .chain import K_USUAL
@@ -61,8 +60,7 @@ def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBesi
     spread = float(np.mean([_spread(it) for it in (first, second)]))
     share = 1 - K_USUAL.value if first.link == "path" else 1.0
     limits = _limits(first.link, spread, share, mix)
-    right, left, small = (float(it[0]) for it in _chances(np.array([by.value]), max(by.sd, 1e-6), limits))
-    call = weigh(right, left, small)
+    call = weigh_by(by, limits)
     calmer = None
     if first.link not in _BY_SIZE and first.spread is not None and second.spread is not None:
         calmer = steadier(_spreads(first.spread), _spreads(second.spread), mix)
@@ -74,17 +72,8 @@ def _limits(link: Link, spread: float, share: float, mix: Mix) -> tuple[float, f
     by_size = _BY_SIZE.get(link)
     if by_size is not None:
         return by_size.matters_from, by_size.nothing_under
-    matter = MATTERS["difference"]
-    costs = np.array([matter.matters_from, matter.nothing_under])
-    far, near = (float(it) / share for it in costs_from(costs, np.array([spread]), mix)[:, 0])
-    return far, near
-
-
-def _chances(value: Floats, sd: float, limits: tuple[float, float]) -> tuple[Floats, Floats, Floats]:
-    """That it matters to the right, to the left, that it does not."""
-    far, near = limits
-    small: Floats = ndtr((near - value) / sd) - ndtr((-near - value) / sd)
-    return ndtr((value - far) / sd), ndtr((-far - value) / sd), small
+    far, near = difference_limits(spread, mix)
+    return far / share, near / share
 
 
 def _more_blocks(
@@ -98,8 +87,7 @@ def _more_blocks(
     for more in range(1, MOST + 1):
         left = 1 / (1 / by.sd**2 + more / of_one)
         seen = rng.normal(by.value, math.sqrt(max(by.sd**2 - left, 0.0)), _DRAWN)
-        right, other, small = _chances(seen, math.sqrt(left), limits)
-        if float(np.mean((np.maximum(right, other) >= LIKELY) | (small >= NONE))) >= SETTLES:
+        if settles(seen, math.sqrt(left), limits):
             return more
     return None
 

@@ -262,9 +262,14 @@ def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
 
 def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
     """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
-    low, high = zone or (-10.0, 10.0)
     bubble = Bubble(found.inside, found.wander) if found else None
-    return vial([it.inside_mm for it in takes], bubble, Window(-low, high), settled=True, unit="mm")
+    return vial([it.inside_mm for it in takes], bubble, zone_marks(zone), settled=True, unit="mm")
+
+
+def zone_marks(zone: tuple[float, float] | None) -> Window:
+    """Where the marks of the eyes' vials stand, mm: at the zone's edges; 10 mm either side without a school."""
+    low, high = zone or (-10.0, 10.0)
+    return Window(-low, high)
 
 
 def mirror_scene(takes: Sequence[EyeTake], hand: Hand, zone: tuple[float, float] | None) -> Scene:

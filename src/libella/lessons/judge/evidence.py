@@ -22,7 +22,7 @@ from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet, LessonSheet
 from ..lesson.set_up_name import AS_USUAL
 from ..see.sights import told_last
-from ..set.bag import bag, spreads
+from ..set.bag import bag
 from ..set.plans import plan_now
 from ..set.stations import entry_of
 from ..stand.set_ups import body_lines
@@ -44,8 +44,8 @@ def evidence_of(desk: Desk, sheet: LessonSheet) -> tuple[Evidence, Putt]:
     plan = entry_of(row).station() if row else None
     putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
     told = strokes_by_putt(strokes_of(desk, lesson_id))
-    expected = spreads(desk)[golfer.level]
-    blocks = tuple(_block(it, expected, told) for it in sheet.blocks)
+    band = bands_now(desk).of[golfer.level]
+    blocks = tuple(_block(it, band.spread_deg["start"], told) for it in sheet.blocks)
     laid = [station_of(it.block) for it in sheet.blocks if it.readings] or ([plan] if plan else [])
     aims = aim_table(desk, lesson_id).sheets
     usual = usual_of(golfer)
@@ -58,7 +58,7 @@ def evidence_of(desk: Desk, sheet: LessonSheet) -> tuple[Evidence, Putt]:
             lengths_m=tuple(it.distance_m for it in usual),
             k=_share(sheet.blocks, told),
             level=golfer.level,
-            band=bands_now(desk).of[golfer.level],
+            band=band,
             blocks=blocks,
             mark=_aimed(aims, "mark"),
             to_mark=_aimed(aims, "to_mark"),

@@ -8,6 +8,7 @@ from itertools import chain
 from typing import Final
 from uuid import UUID
 
+from ...core.certainty.estimate import Estimate
 from ...core.estimate import PATH, START, Prior, posterior
 from ...core.estimate.level import normal_likelihood
 from ...core.green.putt import USUAL_PAST_M, Putt
@@ -18,7 +19,7 @@ from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.judge.noted import feels_straight
 from ...core.measure.interval import Interval
 from ...core.measure.window import Window
-from ...core.see.eyes import INSIDE
+from ...core.see.eyes import INSIDE, zone_marks
 from ...store.tables import GolferRow
 from ..aim.aims import aim_table
 from ..desk.desk import Desk
@@ -38,8 +39,6 @@ _DAY_S: Final = 86400.0
 _FEWEST: Final = 3
 """Readings below which a block says nothing here."""
 _LEAST_SD: Final = 0.01
-_NO_ZONE_MM: Final = (-10.0, 10.0)
-"""Where the marks of the eyes' vial stand while no school is chosen."""
 _MEASURES: Final[tuple[tuple[Link, str, Prior], ...]] = (
     ("face_impact", "face_impact_deg", START),
     ("path", "path_deg", PATH),
@@ -172,10 +171,9 @@ def _sensed(
 def _pictured(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[_Read]:
     """What looks straight, from every shown test with the head as usual."""
     for sheet in sights_of(desk, lesson_id):
-        angle = sheet.found.angle
         if sheet.test.ended_at is None or sheet.test.position or not sheet.found.tells:
             continue
-        told = normal_likelihood(angle.value, max(angle.sd, _LEAST_SD), 0.0, START.bias_sd)
+        told = _likelihood(sheet.found.angle, START)
         laying = sheet.test.station_id or lesson_id
         # What is not known of its line is in the angle already.
         it = LineBlock(day(sheet.test.started_at), told, None, laying, 0.0, lesson_id)
@@ -189,8 +187,7 @@ def _felt(sheet: BlockSheet, day: Callable[[datetime], float]) -> tuple[LineKey,
     found = feels_straight(putts)
     if found is None:
         return None
-    angle = found.looks_straight
-    told = normal_likelihood(angle.value, max(angle.sd, _LEAST_SD), 0.0, START.bias_sd)
+    told = _likelihood(found.looks_straight, START)
     laying = (block.station_id, shared_of(block))
     return LineKey("felt", block.guided, block.condition), LineBlock(
         day(block.started_at), told, None, *laying, block.lesson_id
@@ -200,16 +197,18 @@ def _felt(sheet: BlockSheet, day: Callable[[datetime], float]) -> tuple[LineKey,
 def _eyes(desk: Desk, lesson_id: UUID, day: Callable[[datetime], float]) -> Iterator[_Read]:
     """Where the eyes were, mm inside, set-up by set-up; the marks stand at the edges of the zone wanted."""
     sheet = eye_sheet(desk, lesson_id)
-    low, high = sheet.zone_mm or _NO_ZONE_MM
     for it in sheet.set_ups:
         if it.found is None:
             continue
-        inside = it.found.inside
-        likelihood = normal_likelihood(inside.value, max(inside.sd, _LEAST_SD), INSIDE.bias_mean, INSIDE.bias_sd)
+        likelihood = _likelihood(it.found.inside, INSIDE)
         at = next(one.taken_at for one in sheet.takes if one.set_up == it.name and not one.voided)
         # The mirror's level is in what was found already.
         block = LineBlock(day(at), likelihood, None, lesson_id, 0.0, lesson_id)
-        yield LineKey("eyes", False, it.name), block, Window(-low, high)
+        yield LineKey("eyes", False, it.name), block, zone_marks(sheet.zone_mm)
+
+
+def _likelihood(found: Estimate, prior: Prior) -> tuple[float, float] | None:
+    return normal_likelihood(found.value, max(found.sd, _LEAST_SD), prior.bias_mean, prior.bias_sd)
 
 
 def _window(putt: Putt) -> Window:

@@ -17,18 +17,19 @@
 
   /** Links read under several conditions: only those can be set beside each other. */
   const several = $derived(lines.filter((it) => lines.some((other) => other.link === it.link && other.key !== it.key)))
+  let open = $state(false)
   let one = $state('')
   let other = $state('')
   const first = $derived(several.find((it) => it.key === one) ?? several[0])
   const rest = $derived(several.filter((it) => it.link === first?.link && it.key !== first.key))
   const second = $derived(rest.find((it) => it.key === other) ?? rest[0])
-  const found = linesBesideQuery(() => golferId, () => first?.key, () => second?.key)
+  const found = linesBesideQuery(() => golferId, () => first?.key, () => (open ? second?.key : undefined))
   const joining = createWrite(joinLines)
   const parting = createWrite((id: string) => partLines(golferId, id))
 </script>
 
 {#if first && second}
-  <details class="mt-3" data-lines-beside>
+  <details class="mt-3" data-lines-beside bind:open>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">Two lines beside each other</summary>
     <div class="grid gap-x-5 gap-y-3 pt-1 sm:grid-cols-2">
       <label><span class="label">Line</span>

@@ -1,5 +1,6 @@
 """What makes a judgement less sure than it looks, or would make a change go wrong: told with every finding."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
@@ -36,7 +37,6 @@ _APART: Final = 2.0
 _OUT: Final = 3.2
 _FEW: Final = 10
 _LIKELY: Final = 0.9
-_FEWEST_OFF: Final = 4
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,22 +136,23 @@ def _felt(case: Case) -> Guard | None:
 
 def _one_sided(case: Case) -> Guard | None:
     """Misses that nearly all go to one side."""
-    sides = [str(putt.notes.get("finish", "")) for putt in case.putted]
-    left, right = (sum(side in it for it in sides) for side in ("left", "right"))
-    if left + right < 5 or max(more_often(left, right)) < _LIKELY:
-        return None
-    return Guard("one_sided", max(left, right), left + right, told=("left" if left > right else "right",))
+    return _to_one_side("one_sided", [str(putt.notes.get("finish", "")) for putt in case.putted], 5)
 
 
 def _read_off(case: Case) -> Guard | None:
     """Putts that surely started inside the window and missed, nearly all to one side: the read, not the start."""
-    sides = [
+    finishes = [
         str(putt.notes["finish"])
         for block in case.own
         for putt in block.putts
         if putt.start is not None and "finish" in putt.notes and place_of(putt.start, block.window) == "inside"
     ]
-    left, right = (sum(side in it for it in sides) for side in ("left", "right"))
-    if left + right < _FEWEST_OFF or max(more_often(left, right)) < _LIKELY:
+    return _to_one_side("read_off", finishes, 4)
+
+
+def _to_one_side(name: GuardName, finishes: Sequence[str], fewest: int) -> Guard | None:
+    """The guard where at least so many finished to a side, and nearly all to the same."""
+    left, right = (sum(side in it for it in finishes) for side in ("left", "right"))
+    if left + right < fewest or max(more_often(left, right)) < _LIKELY:
         return None
-    return Guard("read_off", max(left, right), left + right, told=("left" if left > right else "right",))
+    return Guard(name, max(left, right), left + right, told=("left" if left > right else "right",))

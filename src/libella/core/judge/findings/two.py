@@ -12,10 +12,10 @@ import numpy as np
 
 from ...certainty.estimate import Estimate, around
 from ...certainty.matter import MATTERS
-from ...certainty.verdict import LIKELY, NONE, SETTLES, Verdict, weigh
+from ...certainty.verdict import Verdict, weigh
 from ...certainty.vial import Vial
-from ...estimate.cost import Mix, costs_from, share_within, weigh_difference
-from ...estimate.posterior import Floats, normal_below
+from ...estimate.cost import Mix, difference_limits, settles, share_within, weigh_difference
+from ...estimate.posterior import Floats
 from ...measure.window import Window
 from .case import Case
 from .chain_picture import Chain, LinkName, chain_of
@@ -106,10 +106,7 @@ def _more_putts(it: LinkBeside, cases: tuple[Case, Case], spread: float) -> int 
     """By playing both sides on from what is known: what they share for themselves never averages out."""
     if it.call.word != "open":
         return 0
-    matter = MATTERS["difference"]
-    far, near = costs_from(
-        np.array([matter.matters_from, matter.nothing_under]), np.array([spread]), cases[0].evidence.mix
-    )[:, 0]
+    limits = difference_limits(spread, cases[0].evidence.mix)
     counts = [len(case.starts) for case in cases]
     sampled = sum(float(np.median(case.spread)) ** 2 / n for case, n in zip(cases, counts, strict=True))
     shared = max(it.by.sd**2 - sampled, 0.0)
@@ -117,12 +114,6 @@ def _more_putts(it: LinkBeside, cases: tuple[Case, Case], spread: float) -> int 
     true = rng.normal(it.by.value, it.by.sd, _DRAWN)
     for more in (5, 10, 15, 20, 30, 40, MOST):
         later = sum(float(np.median(case.spread)) ** 2 / (n + more) for case, n in zip(cases, counts, strict=True))
-        sd = math.sqrt(shared + later)
-        seen = rng.normal(true, math.sqrt(later))
-        right: Floats = normal_below((seen - far) / sd)
-        left: Floats = normal_below((-far - seen) / sd)
-        small: Floats = normal_below((near - seen) / sd) - normal_below((-near - seen) / sd)
-        settled = (np.maximum(right, left) >= LIKELY) | (small >= NONE)
-        if float(np.mean(settled)) >= SETTLES:
+        if settles(rng.normal(true, math.sqrt(later)), math.sqrt(shared + later), limits):
             return more
     return None
