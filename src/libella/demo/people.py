@@ -1,20 +1,21 @@
 """The Ropewalk's five invented golfers: what is true of each, and the lessons they had over three months."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 from ..core.golfer.hand import Hand
 from ..core.golfer.level import Level
 from ..core.green.read import Read
-from ..core.judge.comparing import Question
 from ..core.see.position import Position
 from ..core.simulated.golfer import SimulatedEyes, SimulatedGolfer
 from ..core.stand.set_up import Value
-from ..core.start.turns import Order
+from ..core.start.turns import Order, Question
 from .seeing import Aiming, Seeing
 
 _BOARD = ("board", {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005})
 _PEGS = ("peg_gate", {"distance_m": 0.5, "inside_width_m": 0.06, "post_m": 0.005})
 _LASER = ("ground_laser", {"distance_m": 0.5, "line_m": 3.0})
+_WIDE = {"set_up": "wide base"}
 _BALLS = ("ball_gate", {"distance_m": 0.6, "inside_width_m": 0.072})
 
 
@@ -26,6 +27,8 @@ class Run:
     distance_m: float = 2.5
     rig: tuple[str, dict[str, float]] = _BOARD
     condition: str = "as usual"
+    factors: Mapping[str, str] = field(default_factory=dict[str, str])
+    """In what it is not as usual."""
     putts: int = 10
     planned: int = 10
     falls_percent: tuple[float, float] = (0.0, 0.0)
@@ -41,7 +44,7 @@ class Run:
 
 @dataclass(frozen=True, slots=True)
 class Versus:
-    """A planned comparison in a demo lesson: its conditions differ in name and truth, on one station."""
+    """A planned comparison in a demo lesson: its conditions differ in a factor and in truth, on one station."""
 
     runs: tuple[Run, ...]
     question: Question
@@ -86,9 +89,9 @@ def _junia() -> dict[int, tuple[Run | Versus, ...]]:
 
     return {
         80: (Run(truth(1.3), aids=("ground_mirror",)),),
-        59: (Run(truth(1.2)), Run(truth(0.7), condition="mirror first")),
+        59: (Run(truth(1.2)), Run(truth(0.7), condition="mirror first", factors={"routine": "mirror first"})),
         37: (Run(truth(1.1), rig=_PEGS, putts=12, planned=12),),
-        16: (Run(truth(0.8)), Run(truth(0.5), condition="mirror first")),
+        16: (Run(truth(0.8)), Run(truth(0.5), condition="mirror first", factors={"routine": "mirror first"})),
         0: (Run(truth(0.7), putts=4, aids=("ground_mirror", "foot_rods")),),
     }
 
@@ -98,7 +101,7 @@ def _pell() -> dict[int, tuple[Run | Versus, ...]]:
     truth = SimulatedGolfer(
         0.1, 1.2, mishit_share=0.03, looks_straight_deg=1.6, makes_up=0.95, path_deg=-2.5, cue_deg={"blank": -0.6}
     )
-    blind = Run(truth, condition="no line on the ball")
+    blind = Run(truth, condition="no line on the ball", factors={"cue": "blank"})
     sensed = Run(truth, putts=14, planned=14, sensed=True, asks=("strike",))
     return {74: (Run(truth),), 52: (Run(truth), blind), 30: (Run(truth, rig=_BALLS),), 9: (sensed, blind)}
 
@@ -109,12 +112,12 @@ def _greta() -> dict[int, tuple[Run | Versus, ...]]:
     return {
         83: (Run(loose),),
         62: (Run(loose, 1.5, _BALLS),),
-        34: (Run(loose), Run(steadier, condition="wide base")),
+        34: (Run(loose), Run(steadier, condition="wide base", factors=_WIDE)),
         13: (
             Versus(
                 (
                     Run(loose, putts=12, asks=("still",)),
-                    Run(steadier, condition="wide base", putts=12, asks=("still",)),
+                    Run(steadier, condition="wide base", factors=_WIDE, putts=12, asks=("still",)),
                 ),
                 "spread",
                 run=4,

@@ -99,7 +99,7 @@ class Floor:
         station_id, block_id = self._lay(run, at), uuid6.uuid7()
         sensor_id = self._sensor(at) if run.sensed else None
         guided = self._guides(run)
-        entry = BlockEntry(station_id, run.condition, guided, run.planned, at, run.asks)
+        entry = BlockEntry(station_id, run.condition, guided, run.planned, at, run.asks, factors=run.factors)
         block = begin_block(self.desk, block_id, entry)
         # Its own draws: the putts stay what they are with notes asked or not.
         noting = np.random.default_rng(_SEED + run.putts)
@@ -116,7 +116,7 @@ class Floor:
         """A planned comparison, putted in its turns."""
         id, first = uuid6.uuid7(), versus.runs[0]
         station_id = self._lay(first, at)
-        conditions = tuple(Condition(it.condition, station_id, self._guides(it)) for it in versus.runs)
+        conditions = tuple(Condition(it.condition, station_id, self._guides(it), it.factors) for it in versus.runs)
         entry = ComparisonEntry(
             self.lesson_id, conditions, first.putts, versus.order, versus.run, versus.question, at, first.asks, seed=7
         )

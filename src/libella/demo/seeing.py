@@ -132,7 +132,7 @@ def _ask(
     rng: np.random.Generator,
 ) -> None:
     """What looks straight, asked with a rod."""
-    entry = SightEntry(lesson_id, "directions", "as usual", "as_usual", "both", "none", 2.0, at, position=position)
+    entry = SightEntry(lesson_id, "directions", "", "as_usual", "both", "none", 2.0, at, position=position)
     begin_test(desk, test_id, entry)
     for _ in range(_ANSWERS):
         asked = sight_sheet(desk, test_id).next

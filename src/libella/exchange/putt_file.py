@@ -10,10 +10,9 @@ from typing import Any, Final
 from ..core.start.notes import NOTES, Note
 from ..core.start.stroke import MEASURES
 from ..core.start.watched import kind_of
-from ..lessons.judge.tables import measures_of, strokes_by_putt
 from ..lessons.lesson.lessons import BlockSheet
 from ..lessons.start.blocks import station_of
-from ..lessons.start.strokes import StrokeSheet
+from ..lessons.start.strokes import StrokeSheet, measures_of, strokes_by_putt
 from ..lessons.values import KeptGolfer, KeptLesson
 from .spreadsheet import for_spreadsheet
 

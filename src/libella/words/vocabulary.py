@@ -35,6 +35,7 @@ from ..core.start.path import BALL_AHEAD
 from ..core.start.pauses import MINUTES, SPOT_PUTTS
 from ..core.start.turns import EACH, RUN
 from .aim.links import CUES, LINKS
+from .judge.claims import FACTOR_NAMES
 from .judge.comparison import QUESTIONS
 from .judge.judgement import DISTURBED
 from .start.run import ORDERS, PATHS
@@ -147,7 +148,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "putted": {"hole": "To a hole", "none": "No hole, to an aim point"},
     "aim_comparing": {"cue": "The cue", "set_up": "The set-up", "aided": "The aid in view"},
     "comparing": {
-        "conditions": "Conditions here",
+        "conditions": "Two ways here",
         "distances": "Several distances",
         "transfer": "With the aid, without, other side",
     },
@@ -217,6 +218,7 @@ def choices() -> dict[str, dict[str, str]]:
         "cue": dict(CUES),
         "path": dict(PATHS),
         "order": dict(ORDERS),
+        "factor": dict(FACTOR_NAMES),
         "question": dict(QUESTIONS["start"]),
         "aim_question": dict(QUESTIONS["aim"]),
     }

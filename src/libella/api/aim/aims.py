@@ -12,18 +12,19 @@ from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.estimate import Summary
 from ...core.instruments import instruments, usual_sizes
-from ...core.judge.comparing import AboutStart, Question
-from ...core.start.turns import Order
+from ...core.start.turns import AboutStart, Order, Question
 from ...lessons.aim import aims, turns
 from ...lessons.aim.aims import AimEntry
 from ...lessons.aim.turns import AimTurns, TurnsEntry, Way
+from ...lessons.desk.desk import Desk
+from ...lessons.judge.comparisons import aims_compared
 from ...lessons.lesson.set_up_name import AS_USUAL
 from ...words.aim.links import CUES as CUE_NAMES
 from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
 from ...words.judge.comparison import QUESTIONS
 from ...words.start.run import turn_words
 from ..base.compared import ComparedOut
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40, Words80
 
 router = APIRouter(tags=["aim"])
 
@@ -38,7 +39,10 @@ class AimSeriesIn(Entry):
     planned: int = Field(default=7, description="set-downs; 3 to 40")
     kind: Words40 | None = Field(default=None, description="instrument the face is read with; null: an angle is read")
     sizes: dict[Words40, float] = Field(default_factory=dict, max_length=20)
-    set_up: ShortWords = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
+    set_up: Words80 = Field(default=AS_USUAL, description="how the golfer stands, by its name; empty as usual")
+    factors: dict[Words20, ShortWords] = Field(
+        default_factory=dict, description="in what else it is not as usual", max_length=8
+    )
     station_id: UUID | None = Field(default=None, description="the plan it is read on; null: the plan now")
     started_at: Moment
 
@@ -148,7 +152,7 @@ class WayIn(Entry):
 
     name: ShortWords
     cue: Cue = "line"
-    set_up: ShortWords = AS_USUAL
+    set_up: Words80 = AS_USUAL
     aided: bool = False
 
 
@@ -215,7 +219,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> AimOut:
             words=sum_words(table.sum),
         ),
         aid=aid_words(table.aid),
-        turns=[_turns_out(it, units) for it in turns.aim_turns(desk, id, table.sheets)],
+        turns=[_turns_out(desk, id, it, units) for it in turns.aim_turns(desk, id, table.sheets)],
         tools={kind: dict(sizes) for kind, sizes in table.tools.items()},
     )
 
@@ -254,8 +258,9 @@ def void(desk: AtDesk, id: UUID, entry: VoidSetDownIn, units: InUnits = "metric"
     return of_lesson(desk, aims.lesson_of_series(desk, row.aim_series_id), units)
 
 
-def _turns_out(it: AimTurns, units: InUnits) -> AimTurnsOut:
+def _turns_out(desk: Desk, id: UUID, it: AimTurns, units: InUnits) -> AimTurnsOut:
     row = it.comparison
+    compared, hand = aims_compared(desk, id, it)
     return AimTurnsOut(
         id=row.id,
         question=row.question,
@@ -265,5 +270,5 @@ def _turns_out(it: AimTurns, units: InUnits) -> AimTurnsOut:
         each=row.each,
         turn=it.turn_of,
         turn_words=turn_words(it.turn, it.names, row.of),
-        compared=ComparedOut.of(it.compared, units),
+        compared=ComparedOut.of(compared, row.of, list(it.names), hand, units),
     )

@@ -4,12 +4,11 @@ from pydantic import BaseModel, Field
 
 from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
-from ...core.estimate.comparison import Comparison
-from ...core.estimate.shares import Share
-from ...core.judge.comparing import Compared
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.difference import Difference
+from ...core.judge.claims.reads import Compared, asked_of
 from ...core.measure.units import Units
-from ...words.judge.comparison import compared_words
-from ...words.judge.tables import Table, table_words
+from ...words.judge.comparison import compared_words, group_name
 
 
 class PairOut(BaseModel):
@@ -18,29 +17,64 @@ class PairOut(BaseModel):
     name: str
     word: Word | None
     headline: str
-    comparison: Comparison | None = Field(description="null where what was noted is compared")
+    others: tuple[str, ...] = Field(description="what else was read of both, a sentence each")
+
+
+class ShareOut(BaseModel):
+    """How often what was asked was as is wanted, of how many."""
+
+    times: int
+    of: int
 
 
 class ComparedOut(BaseModel):
-    """Conditions compared, each with its vial; the pairs, and the chances behind them as a table."""
+    """Conditions compared: what was asked first, then everything else that was read of both."""
 
     headline: str
-    vials: tuple[Vial, ...]
+    names: list[str]
+    vials: tuple[Vial, ...] = Field(description="of each condition, where a level was asked for")
     pairs: list[PairOut]
-    table: Table | None
     note: str
-    shares: tuple[Share, ...] = Field(description="of each condition, where the question is of what was noted")
+    shares: tuple[ShareOut, ...] = Field(description="of each condition, where the question is of what was noted")
 
     @staticmethod
-    def of(it: Compared, units: Units) -> "ComparedOut":
-        said = compared_words(it)
+    def of(it: Compared | None, kind: str, names: list[str], hand: Hand, units: Units) -> "ComparedOut":
+        said = compared_words(it, kind, hand, units)
+        if it is None:
+            return ComparedOut(headline=said.headline, names=names, vials=(), pairs=[], note=said.note, shares=())
+        asked = asked_of(it.question, it.of)
+        told = [next((one for one in all_ if one.quantity.name == asked), None) for _, all_ in it.others]
+        known = [one for one in told if one is not None]
         pairs = [
-            PairOut(
-                name=pair.name, word=pair.call.word if it.final else None, headline=words, comparison=pair.comparison
+            PairOut(name=pair.name, word=_word(one, it), headline=pair.headline, others=pair.others)
+            for pair, one in zip(
+                said.pairs, [one for (_, all_), one in zip(it.others, told, strict=True) if all_], strict=True
             )
-            for pair, words in zip(it.pairs, said.pairs, strict=True)
         ]
-        table = None if it.table is None else table_words(it.table, units)
-        return ComparedOut(
-            headline=said.headline, vials=it.vials, pairs=pairs, table=table, note=said.note, shares=it.shares
+        levels = [one for one in known if one.first is not None and one.second is not None]
+        shares = [one.shares for one in known if one.shares is not None]
+        vials = (
+            (levels[0].first.vial, *(one.second.vial for one in levels if one.second))
+            if levels and levels[0].first and len(levels) == len(it.others)
+            else ()
         )
+        wanted = known[0].quantity.good if known else ""
+        counts = [shares[0][0], *(pair[1] for pair in shares)] if shares and len(shares) == len(it.others) else []
+        return ComparedOut(
+            headline=said.headline,
+            names=[group_name(group) for group in (it.first, *(group for group, _ in it.others))],
+            vials=vials,
+            pairs=pairs,
+            note=said.note,
+            shares=tuple(ShareOut(times=one.times(wanted or one.told), of=one.of) for one in counts),
+        )
+
+
+def _word(asked: Difference | None, whole: Compared) -> Word | None:
+    if not whole.final or asked is None:
+        return None
+    if whole.question == "spread" and asked.steadier is not None:
+        return asked.steadier.word
+    if whole.question == "window" and asked.inside is not None:
+        return asked.inside[1].word
+    return asked.call.word

@@ -17,15 +17,15 @@ from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
 from ...lessons.desk import kept
 from ...lessons.judge import blocks as judged_blocks
-from ...lessons.judge.tables import block_tables
 from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
 from ...lessons.values import KeptGolfer, KeptReading
+from ...words.judge.claims import pace_said
 from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
-from ...words.judge.tables import Table, table_words
 from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
+from ..base.read import ReadOut
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
 
@@ -68,7 +68,7 @@ class GainOut(BaseModel):
 class JudgementOut(BaseModel):
     """A block judged: its facts and its sentences.
 
-    `final` is false until the block's planned end: then there is a verdict. `gains` and `work` are given only then.
+    `final` is false until the block's planned end: then there is a verdict; `gains` are given only then.
     """
 
     putts: int
@@ -84,9 +84,7 @@ class JudgementOut(BaseModel):
     chance: str
     doubt: str
     gains: list[GainOut]
-    work: str
     prior: str
-    pace: str = Field(description="where the putts finished: counts and sizes, before any word on line")
     read: str = Field(description="the bias against the read, and against the computed line")
     watched: bool = Field(description="a rig watched the start")
     vial: Vial
@@ -112,10 +110,12 @@ class JudgedOut(BaseModel):
     rung: RungOut = Field(description="what the ladder says of the rig")
 
 
-class TablesOut(BaseModel):
-    """What lies behind a block's judgement."""
+class BlockReadOut(BaseModel):
+    """Everything that was read of a block's putts."""
 
-    tables: tuple[Table, ...]
+    pace: str = Field(description="where the putts finished: counts and sizes, before any word on line")
+    read: list[ReadOut]
+    tells_k: bool = Field(description="face and path were read: how far the start follows the face can be set")
 
 
 class WallOut(BaseModel):
@@ -149,15 +149,19 @@ def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     return as_kept(kept.of_block(desk, id, f"judged, {units}", make))
 
 
-@router.get("/blocks/{id}/tables")
-def tables(desk: AtDesk, id: UUID, units: InUnits = "metric") -> TablesOut:
-    """Every link of the chain, what was noted beside the start lines, the side by distance."""
+@router.get("/blocks/{id}/read")
+def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
+    """Everything that was read of a block's putts: the claims its lesson makes of the same putts."""
 
     def make(_: int) -> str:
-        found = block_tables(desk, id)
-        return TablesOut(tables=tuple(table_words(it, units) for it in found)).model_dump_json()
+        it = judged_blocks.read_of_block(desk, id)
+        return BlockReadOut(
+            pace=pace_said(it.pace, units),
+            read=[ReadOut.of(one, it.hand, units) for one in it.claims],
+            tells_k=it.shares_face,
+        ).model_dump_json()
 
-    return as_kept(kept.of_block(desk, id, f"tables, {units}", make))
+    return as_kept(kept.of_block(desk, id, f"read, {units}", make))
 
 
 @router.get("/lessons/{id}/wall")
@@ -192,7 +196,7 @@ def block_out(sheet: BlockSheet, golfer: KeptGolfer, units: InUnits) -> BlockOut
 
 def _said(sheet: BlockSheet, golfer: KeptGolfer, judgement: Judgement, units: InUnits) -> JudgementWords:
     station = blocks.station_of(sheet.block)
-    return judgement_words(judgement, station, judged_blocks.occasion_of(sheet, station, golfer), units)
+    return judgement_words(judgement, station, judged_blocks.occasion_of(sheet, golfer), units)
 
 
 def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:
@@ -214,9 +218,7 @@ def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:
         chance=said.chance,
         doubt=said.doubt,
         gains=gains,
-        work=said.work,
         prior=said.prior,
-        pace=said.pace,
         read=said.read,
         watched=it.watched,
         vial=it.vial,
@@ -252,7 +254,7 @@ def _line(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: 
         **dict(BlockKept.model_validate(sheet.block)),
         station=station_words(station, units),
         rig_kind=sheet.block.rig_kind,
-        proved=station.proof.is_proved,
+        proved=station.proof.proves_line,
         putts=judgement.putts,
         final=judgement.final,
         headline=said.headline,

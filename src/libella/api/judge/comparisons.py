@@ -5,9 +5,8 @@ from datetime import datetime
 from fastapi import APIRouter, Query, Request
 from pydantic import BaseModel, Field
 
-from ...core.judge.comparing import Question
 from ...core.measure.units import Units
-from ...core.start.turns import Order
+from ...core.start.turns import Order, Question
 from ...lessons.judge import comparisons
 from ...lessons.judge.comparisons import ComparisonSheet
 from ...lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
@@ -24,6 +23,9 @@ class ConditionIn(Entry):
     name: ShortWords = Field(examples=["mirror first"])
     station_id: UUID
     guided: bool = False
+    factors: dict[Words20, ShortWords] = Field(
+        default_factory=dict, description="in what it is not as usual", max_length=8, examples=[{"set_up": "wide base"}]
+    )
 
 
 class ComparisonIn(Entry):
@@ -70,7 +72,7 @@ def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn, units: 
     """Plan a comparison: a block for each condition is started."""
     told = ComparisonEntry(
         lesson_id=entry.lesson_id,
-        conditions=tuple(Condition(it.name, it.station_id, it.guided) for it in entry.conditions),
+        conditions=tuple(Condition(it.name, it.station_id, it.guided, it.factors) for it in entry.conditions),
         each=entry.each,
         order=entry.order,
         run=entry.run,
@@ -105,7 +107,8 @@ def compare(
     blocks: list[UUID] = Query(min_length=2, max_length=5),
 ) -> ComparedOut:
     """Any blocks beside the first of them, planned so or not."""
-    return ComparedOut.of(comparisons.compare_blocks(desk, blocks, question, units), units)
+    found, hand = comparisons.compare_blocks(desk, blocks, question)
+    return ComparedOut.of(found, "start", [], hand, units)
 
 
 def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
@@ -125,5 +128,5 @@ def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
         plan=[PlannedPutt(block_id=blocks[it.condition].id, nth=it.nth) for it in it.plan],
         turn=None if at is None else blocks[at].id,
         turn_words=turn_words(it.turn, it.names, row.of),
-        compared=ComparedOut.of(it.compared, units),
+        compared=ComparedOut.of(it.compared, row.of, it.names, it.hand, units),
     )

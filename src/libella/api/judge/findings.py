@@ -22,10 +22,13 @@ from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.judge import findings
 from ...lessons.values import KeptFindingAnswer
+from ...words.judge import chosen as chosen_words
+from ...words.judge import claims
 from ...words.judge import findings as words
 from ...words.judge import lesson as lesson_words
 from ...words.judge.bands import band_said
-from ...words.judge.plain import for_golfer
+from ..base.compared import ComparedOut
+from ..base.read import ReadOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words200, as_kept
 
 router = APIRouter(tags=["findings"])
@@ -109,22 +112,36 @@ class MissOut(BaseModel):
     words: str
 
 
+class ComparedLesson(BaseModel):
+    """A comparison of the lesson: what was asked first."""
+
+    id: str
+    of: str
+    compared: ComparedOut
+
+
 class LessonFindings(BaseModel):
-    """What a lesson comes to: one sentence and one picture first, then the findings, ranked."""
+    """What a lesson comes to: one sentence and one picture first, then what else is said, the findings, what was read."""
 
     headline: str
     meaning: str
+    also: list[str] = Field(description="what is said next, the surest first")
     for_golfer: str = Field(description="the same for the golfer's own screen: plain, or dense, by level")
     word: Word
     rules_changed: str = Field(default="", description="what was said of the same data under older rules, if otherwise")
-    paces: list[str] = Field(description="where the putts finished, by block, before any word on line")
+    pace: str = Field(description="where the putts finished, before any word on line")
+    growth: str = Field(description="the side by distance; empty where one length was putted")
+    compared: list[ComparedLesson]
+    read: list[ReadOut] = Field(description="every quantity and every way in which it was read")
+    unsorted: list[str] = Field(description="names typed before: what they meant is asked once")
     fan: Scene | None = Field(description="where the links pointed, from above; none before any link was read")
     fan_words: str
     chain_words: str
     links: list[ChainLinkOut]
     first: list[FindingOut] = Field(description="what to look at first, five at most")
     more: list[FindingOut] = Field(description="what is left: not looked at, or ruled out")
-    next: list[CheckOut]
+    next: list[CheckOut] = Field(description="empty: nothing more to check, go on to a drill")
+    next_words: str = Field(description="what is said where there is nothing to check")
     guards: list[str]
     misses_words: str
     misses: list[MissOut]
@@ -133,6 +150,10 @@ class LessonFindings(BaseModel):
 @router.get("/lessons/{id}/findings")
 def lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonFindings:
     """The lesson judged whole."""
+    return as_kept(_kept(desk, id, units))
+
+
+def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
     what = f"findings, {units}"
 
     def make(revision: int) -> str:
@@ -142,7 +163,7 @@ def lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonFindings:
             found.rules_changed = words.rules_changed_said(old)
         return found.model_dump_json()
 
-    return as_kept(kept.of_lesson(desk, id, what, make))
+    return kept.of_lesson(desk, id, what, make)
 
 
 @router.put("/finding-answers/{id}")
@@ -160,19 +181,30 @@ def void(desk: AtDesk, id: UUID) -> FindingAnswerOut:
 
 def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     whole = findings.judge_whole(desk, id)
-    it, hand = whole.judged, whole.evidence.hand
+    it, hand = whole.judged, whole.ledger.hand
     answers = {one.cause: one for one in whole.answers}
     out = [_finding(one, it.check_of.get(one.cause), hand, answers.get(one.cause), units) for one in it.findings.ranked]
     told = zip(out, it.findings.ranked, strict=True)
     first = [one for one, of in told if of.is_named or one.answer or (of.hinted and not of.explained_by)]
     labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
-    drawn = fan(it.chain, whole.putt, labels, words.headline_said(it.findings, hand)) if it.chain.links else None
+    headline = chosen_words.headline_said(it.chosen, hand, units)
+    drawn = fan(it.chain, whole.putt, labels, headline) if it.chain.links else None
+    growth = it.growth
+    said = headline.lower()
     return LessonFindings(
-        headline=words.headline_said(it.findings, hand),
-        meaning=words.meaning_said(it.findings),
-        for_golfer=for_golfer(it.findings, hand, whole.evidence.level),
-        word=it.findings.word,
-        paces=[lesson_words.pace_said(*one, units) for one in whole.paces],
+        headline=headline,
+        meaning=chosen_words.meaning_said(it.chosen[0], hand),
+        also=chosen_words.also_said(it.chosen, hand, units),
+        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),
+        word=it.chosen[0].word,
+        pace="" if (pace := claims.pace_said(it.pace, units)).lower() in said else pace,
+        growth=claims.growth_said(growth, hand, units) if growth else "",
+        compared=[
+            ComparedLesson(id=one.id, of=one.of, compared=ComparedOut.of(one, one.of, [], hand, units))
+            for one in it.compared
+        ],
+        read=[ReadOut.of(one, hand, units) for one in it.reads],
+        unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         fan=drawn[0] if drawn else None,
         fan_words=lesson_words.fan_said(drawn[1]) if drawn else "",
         chain_words=lesson_words.chain_said(it.chain),
@@ -192,6 +224,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         first=first[:FIRST],
         more=[one for one in out if one not in first[:FIRST]],
         next=[_check(one) for one in it.next],
+        next_words="" if it.next else lesson_words.NOTHING_MORE,
         guards=[lesson_words.guard_said(one) for one in it.guards],
         misses_words=lesson_words.misses_said(it.misses),
         misses=[
@@ -200,9 +233,14 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     )
 
 
+def headline_of(desk: Desk, id: UUID, units: InUnits) -> str:
+    """A lesson's one sentence, wherever a lesson is told in one line."""
+    return LessonFindings.model_validate_json(_kept(desk, id, units)).headline
+
+
 def _band(it: LinkShown, whole: findings.WholeLesson) -> str:
     link: BandedLink | None = next((one for one in BANDED if one == it.name), None)
-    told = whole.evidence
+    told = whole.ledger
     return "" if link is None else band_said(link, it.bias, it.spread, told.band, told.level)
 
 

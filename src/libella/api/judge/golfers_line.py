@@ -9,8 +9,9 @@ from pydantic import BaseModel, Field
 from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
+from ...core.golfer.hand import Hand
 from ...core.golfer.level import SPREAD
-from ...core.judge.golfers_line import GolfersLine, LineKey, Link, path_drawn
+from ...core.judge.golfers_line import GolfersLine, LineKey, path_drawn
 from ...core.measure.units import Units
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
@@ -73,7 +74,7 @@ class LineOut(BaseModel):
     """One link pooled: where it lies now as a vial, its path over time, what noted changes came to."""
 
     key: str
-    link: Link
+    link: str = Field(description="the quantity it is a line of")
     guided: bool
     name: str
     words: str
@@ -149,9 +150,9 @@ def now(desk: AtDesk, id: UUID) -> LineNowOut:
 @router.get("/golfers/{id}/lines-beside")
 def beside(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "metric") -> LinesBesideOut:
     """Whether the second line lies, or scatters, otherwise than the first."""
-    found = compare_lines(desk, id, _read(first), _read(second))
+    found, hand = compare_lines(desk, id, _read(first), _read(second))
     return LinesBesideOut(
-        words=lines_said(found, units),
+        words=lines_said(found, hand, units),
         more=more_blocks_said(found),
         word=found.call.word,
         names=(line_name(found.first), line_name(found.second)),
@@ -175,18 +176,18 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
     found = golfers_lines(desk, id)
     since = found.since
     return GolfersLinesOut(
-        lines=[] if since is None else [_out(it, since, units) for it in found.lines],
+        lines=[] if since is None else [_out(it, since, found.hand, units) for it in found.lines],
         changes=[ChangeOut.model_validate(it) for it in found.changes],
         joins=[_join(it) for it in line_joins.joins_of(desk, id)],
     )
 
 
 def _now(desk: Desk, id: UUID) -> LineNowOut:
-    lines = golfers_lines(desk, id, starts_only=True).lines
-    own = next((it for it in lines if it.link == "start" and not it.guided), None)
+    found = golfers_lines(desk, id, starts_only=True)
+    own = next((it for it in found.lines if not it.keys[0].levels), None)
     if own is None:
         return LineNowOut()
-    words = f"{line_name(own)}: {line_words(own, 'metric')}"
+    words = f"{line_name(own)}: {line_words(own, found.hand, 'metric')}"
     return LineNowOut(vial=own.vial, words=words, short=line_short(own), spread_deg=_expected(own))
 
 
@@ -197,12 +198,12 @@ def _expected(own: GolfersLine) -> float | None:
     return round(min(max(own.spread.value, SPREAD.low), SPREAD.high), 2)
 
 
-def _out(it: GolfersLine, since: datetime, units: Units) -> LineOut:
+def _out(it: GolfersLine, since: datetime, hand: Hand, units: Units) -> LineOut:
     first, last = it.blocks[0][0], it.blocks[-1][0]
-    words = line_words(it, units)
+    words = line_words(it, hand, units)
     return LineOut(
         key=it.keys[0].text,
-        link=it.link,
+        link=it.quantity.name,
         guided=it.guided,
         name=line_name(it),
         words=words,
@@ -210,5 +211,5 @@ def _out(it: GolfersLine, since: datetime, units: Units) -> LineOut:
         path=path_drawn(it, words) if len(it.blocks) >= _PATH_FROM else None,
         since=since + timedelta(days=first),
         until=since + timedelta(days=last),
-        steps=tuple(step_words(one, it.link, units) for one in it.steps),
+        steps=tuple(step_words(one, it.quantity, hand, units) for one in it.steps),
     )

@@ -1,4 +1,4 @@
-"""Two lessons, or blocks of them, set beside each other in every link."""
+"""Two lessons, or blocks of them, set beside each other in everything read on both."""
 
 from datetime import datetime
 
@@ -8,72 +8,80 @@ from pydantic import BaseModel, Field
 from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
-from ...core.judge.findings.chain_picture import LinkName, fan
+from ...core.judge.findings.chain_picture import fan
 from ...core.measure.side import Side as SideWord
 from ...lessons.judge.two import Side, compare_sides
 from ...words.judge import lesson as lesson_words
 from ...words.judge import two as words
-from ..base.shapes import UUID, AtDesk
+from ..base.shapes import UUID, AtDesk, InUnits
 
 router = APIRouter(tags=["two sides"])
 
 
-class LinkBesideOut(BaseModel):
-    """A link on both sides, and how they differ."""
+class BesideOut(BaseModel):
+    """A quantity on both sides, and how they differ; vials of a level in degrees or of where the eyes are."""
 
-    name: LinkName
+    quantity: str
     label: str
-    first: Vial
-    second: Vial
+    first: Vial | None
+    second: Vial | None
     words: str
     word: Word
     side: SideWord
 
 
 class TwoSidesOut(BaseModel):
-    """Both sides: one sentence, their fans, every link read on both, and what else changed."""
+    """Both sides: one sentence, their fans, everything read on both, and what else changed."""
 
     headline: str
     names: tuple[str, str]
     at: tuple[datetime, datetime]
     fan: Scene | None = Field(description="the second side, the first drawn faintly under it")
     fan_words: str
-    links: list[LinkBesideOut]
-    spreads: str
-    more: str
+    links: list[BesideOut]
     changed: str
 
 
 @router.get("/compare-sides")
 def compare(
-    desk: AtDesk, first: UUID, second: UUID, first_block: UUID | None = None, second_block: UUID | None = None
+    desk: AtDesk,
+    first: UUID,
+    second: UUID,
+    first_block: UUID | None = None,
+    second_block: UUID | None = None,
+    units: InUnits = "metric",
 ) -> TwoSidesOut:
     """What moved from the first lesson, or block of it, to the second."""
     it = compare_sides(desk, Side(first, first_block), Side(second, second_block))
-    found = it.found
-    before, after = found.chains
+    before, after = it.chains
     labels = {one.name: lesson_words.ray_said(one) for one in after.links}
-    headline = words.two_said(found)
+    headline = words.two_said(it.differences, it.stood, it.hand, units)
     drawn = fan(after, it.putt, labels, headline, before=before) if after.links else None
+    one, other = it.sides
     return TwoSidesOut(
         headline=headline,
-        names=(words.side_name(it.at[0], it.names[0]), words.side_name(it.at[1], it.names[1])),
-        at=it.at,
+        names=words.side_names(
+            (one.at, other.at),
+            (one.levels, other.levels),
+            (one.lengths_m, other.lengths_m),
+            (one.putts, other.putts),
+            (one.whole, other.whole),
+            units,
+        ),
+        at=(one.at, other.at),
         fan=drawn[0] if drawn else None,
         fan_words=words.over_said(drawn[1]) if drawn else "",
         links=[
-            LinkBesideOut(
-                name=one.name,
-                label=lesson_words.LINK_NAMES[one.name],
-                first=one.first,
-                second=one.second,
-                words=words.link_beside_said(one),
-                word=one.call.word,
-                side=one.call.side,
+            BesideOut(
+                quantity=found.quantity.name,
+                label=words.label_said(found),
+                first=found.first.vial if found.first and found.quantity.sides in ("line", "eyes") else None,
+                second=found.second.vial if found.second and found.quantity.sides in ("line", "eyes") else None,
+                words=words.beside_said(found, it.hand, units),
+                word=found.call.word,
+                side=found.call.side,
             )
-            for one in found.links
+            for found in it.differences
         ],
-        spreads=words.spreads_said(found),
-        more=words.more_said(found),
         changed=words.changed_said(it.changed, it.noted),
     )

@@ -18,7 +18,7 @@ from ...lessons.keep import cards
 from ...lessons.keep.cards import CheckEntry, CheckSheet, KeptCard
 from ...words.keep.card import card_rows, change_words
 from ...words.see.check import LINKS, alert_words, drift_word, drift_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20, Words80
 from ..see.eyes import EyeMarkIn
 from .prints import printed
 
@@ -30,6 +30,7 @@ class CardIn(Entry):
 
     lesson_id: UUID
     position: dict[Words20, float] = Field(default_factory=dict, max_length=6)
+    set_up: Words80 = Field(default="", description="the set-up it was marked in, by its name; empty as usual")
     note: LongWords = ""
     kept_at: Moment
 
@@ -113,7 +114,9 @@ class AwayIn(Entry):
 @router.put("/set-up-cards/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: CardIn, units: InUnits = "metric") -> CardOut:
     """Keep this set-up."""
-    return _card(cards.keep_card(desk, id, entry.lesson_id, entry.position, entry.note, entry.kept_at), units)
+    return _card(
+        cards.keep_card(desk, id, entry.lesson_id, entry.position, entry.note, entry.kept_at, entry.set_up), units
+    )
 
 
 @router.put("/set-up-cards/{id}/away")

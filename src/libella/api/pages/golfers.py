@@ -14,6 +14,7 @@ from ...lessons.values import KeptGolfer, KeptLesson
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
 from ..golfer.golfers import GolferOut, golfer_out
 from ..judge.blocks import BlockLine, block_line
+from ..judge.findings import headline_of
 from ..lesson.lessons import LessonOut
 
 router = APIRouter(tags=["golfers"])
@@ -36,7 +37,10 @@ class GolferPage(Page):
 
 
 class GolferLesson(BaseModel):
+    """A lesson of a golfer: what it came to, in the words of its own page, and its blocks."""
+
     lesson: LessonOut
+    found: str
     blocks: list[BlockLine]
 
 
@@ -91,7 +95,11 @@ def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: 
     who = golfers.golfer(desk, id)
     rows = lessons.lessons_of(desk, id, before)
     items = [
-        GolferLesson(lesson=LessonOut.model_validate(it), blocks=[block_line(block, who, units) for block in blocks])
+        GolferLesson(
+            lesson=LessonOut.model_validate(it),
+            found=headline_of(desk, it.id, units),
+            blocks=[block_line(block, who, units) for block in blocks],
+        )
         for it, blocks in rows
     ]
     more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None

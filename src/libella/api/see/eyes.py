@@ -16,7 +16,7 @@ from ...lessons.see import eyes
 from ...lessons.see.eyes import LookSizes, SightingEye, Taken, look_of
 from ...lessons.values import KeptEyeTake
 from ...words.see.eyes import eye_words, moved_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words80
 
 router = APIRouter(tags=["eyes"])
 
@@ -46,7 +46,7 @@ class EyeTakeIn(Entry):
     nose: EyeMarkIn | None = Field(default=None, description="where the nose shows itself; null: not marked")
     shoulders_deg: float | None = Field(default=None, description="the shoulders' line in the mirror, right positive")
     reread_of: UUID | None = Field(default=None, description="the look this one reads again, nothing having moved")
-    set_up: ShortWords = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
+    set_up: Words80 = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
     station_id: UUID | None = Field(default=None, description="the plan it is taken on; null: the plan now")
     taken_at: Moment
 
@@ -66,7 +66,7 @@ class StringLookIn(Entry):
     string_height_m: float = Field(default=0.3, description="over the ground; 0.05 to 0.6 m")
     lean_deg: float = Field(default=0, description="its posts' lean to the golfer, planted on the line")
     eye_height_m: float = 1.45
-    set_up: ShortWords = AS_USUAL
+    set_up: Words80 = AS_USUAL
     station_id: UUID | None = None
     taken_at: Moment
 
@@ -79,7 +79,7 @@ class StripLookIn(Entry):
     device: Device = Field(description="a bar over it, or a slot: the two read oppositely")
     seen: Strip
     turns_m: float = Field(default=USUAL_TURNS_M, description="how far beside the line it turns dark; 1 to 100 mm")
-    set_up: ShortWords = AS_USUAL
+    set_up: Words80 = AS_USUAL
     station_id: UUID | None = None
     taken_at: Moment
 

@@ -25,7 +25,7 @@ from ...words.see.straight import (
     sight_words,
     truer_words,
 )
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words20, Words80
 
 router = APIRouter(tags=["sights"])
 
@@ -35,7 +35,7 @@ class SightIn(Entry):
 
     lesson_id: UUID
     method: Method = "directions"
-    condition: ShortWords = Field(default="as usual", examples=["as usual"])
+    condition: Words80 = Field(default="", description="the set-up by its name in this lesson; empty as usual")
     trace: Trace = "as_usual"
     eyes: Eyes = "both"
     glasses: Glasses = "none"

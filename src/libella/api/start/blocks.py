@@ -1,9 +1,10 @@
 """Blocks and readings: record, void, restore."""
 
 from datetime import datetime
+from typing import Literal
 
 from fastapi import APIRouter, Request, Response
-from pydantic import Field
+from pydantic import BaseModel, Field
 
 from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
@@ -19,7 +20,9 @@ router = APIRouter(tags=["blocks"])
 
 class BlockIn(Entry):
     station_id: UUID
-    condition: ShortWords = Field(description="what is the same through the block", examples=["as usual"])
+    condition: ShortWords = Field(
+        default="as usual", description="what the coach calls it; decides nothing", examples=["as usual"]
+    )
     guided: bool = Field(description="true when a guide stands in the golfer's view", examples=[False])
     planned: int = Field(description="putts after which the verdict is given, 3 to 200", examples=[10])
     started_at: Moment
@@ -27,6 +30,30 @@ class BlockIn(Entry):
     hole: bool = Field(default=True, description="false: putted to an aim point, with no hole there")
     path_model: PathName = Field(default="", description="the path as declared")
     ball_ahead_m: float = Field(default=0.0, description="ball ahead of the arc's middle, m")
+    factors: dict[Words20, ShortWords] = Field(
+        default_factory=dict, description="in what it is not as usual", max_length=8, examples=[{"set_up": "wide base"}]
+    )
+
+
+class HowIn(Entry):
+    """In what a block was not as usual, and what it is called."""
+
+    condition: ShortWords = ""
+    factors: dict[Words20, ShortWords] = Field(default_factory=dict, max_length=8)
+
+
+class SortIn(Entry):
+    """What a name meant that was typed before factors were known."""
+
+    golfer_id: UUID
+    name: ShortWords
+    factor: Literal["set_up", "cue", "routine", "kit", "trial", "hole_side"] | None = Field(
+        description="null: it was as usual"
+    )
+
+
+class SortedOut(BaseModel):
+    blocks: int = Field(description="so many blocks were called that")
 
 
 class RungIn(Entry):
@@ -104,6 +131,7 @@ class BlockKept(Kept):
     disturbances: list[str]
     comfort: int | None
     trust: int | None
+    factors: dict[str, str] = Field(description="in what it was not as usual")
     judged_again_at: datetime | None = Field(description="when a proof given after its putts had them judged again")
     started_at: datetime
 
@@ -153,6 +181,20 @@ def note_circumstances(desk: AtDesk, request: Request, id: UUID, entry: Circumst
     row = blocks.note_circumstances(desk, id, told)
     request.app.state.live.tell(row.lesson_id, "block")
     return BlockKept.model_validate(row)
+
+
+@router.put("/blocks/{id}/how")
+def say_how(desk: AtDesk, request: Request, id: UUID, entry: HowIn) -> BlockKept:
+    """Say otherwise in what a block was not as usual."""
+    row = blocks.say_how(desk, id, entry.condition or "as usual", entry.factors)
+    request.app.state.live.tell(row.lesson_id, "block")
+    return BlockKept.model_validate(row)
+
+
+@router.put("/unsorted")
+def sort_out(desk: AtDesk, entry: SortIn) -> SortedOut:
+    """Say once what a name meant that was typed before factors were known."""
+    return SortedOut(blocks=blocks.sort_out(desk, entry.golfer_id, entry.name, entry.factor))
 
 
 @router.put("/blocks/{id}/plan")

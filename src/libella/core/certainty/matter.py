@@ -10,7 +10,7 @@ class Matter:
 
     matters_from: float
     nothing_under: float
-    unit: Literal["putts in a hundred", "deg", "mm"]
+    unit: Literal["putts in a hundred", "deg", "mm", "m"]
 
 
 _PUTTS: Final = Matter(2.0, 5.0, "putts in a hundred")
@@ -28,5 +28,7 @@ MATTERS: Final[dict[str, Matter]] = {
     "looks_straight": Matter(0.5, 0.5, "deg"),
     "body_line": Matter(1.0, 1.0, "deg"),
     "eyes_outside_zone": Matter(5.0, 5.0, "mm"),
+    "strike": Matter(3.0, 3.0, "mm"),
+    "roll_past": Matter(0.15, 0.15, "m"),
 }
 """Every quantity that is judged. Eyes without a school's zone are never judged: place and interval only."""

@@ -7,7 +7,7 @@ short. q and τ are averaged over a small grid.
 
 import math
 from collections.abc import Hashable, Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import Final
 
@@ -38,6 +38,8 @@ class Pooled:
     mean, sd : of the block's mean, the prior divided out
     laying, laying_sd : blocks read on one laying share what is unknown of its placement
     device, device_sd : those read with one device at one setting share its zero; None where none was
+    grid : where the likelihood is no normal, such as of readings that are all open to one side: values of the mean, and
+        its log-likelihood there; `mean` and `sd` are then only where to begin
     """
 
     day: float
@@ -47,6 +49,7 @@ class Pooled:
     laying_sd: float = 0.0
     device: Hashable = None
     device_sd: float = 0.0
+    grid: tuple[Floats, Floats] | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -116,6 +119,8 @@ def level(
     scale : what stands for a degree where it is not an angle, in the unit of the blocks
     """
     jump = (_STEP_SD * scale) ** 2
+    if any(it.grid is not None for it in blocks):
+        blocks = _sites(blocks, steps, prior, jump, scale)
     at, told = np.array([it.day for it in blocks]), np.array([it.mean for it in blocks]) - prior[0]
     first = float(min(at.min(), *days)) if days else float(at.min())
     fixed = _fixed(blocks)
@@ -176,6 +181,51 @@ def _by_difference(
         seen, of = white[:, 0], white[:, 1:]
         fit = -0.5 * float(seen @ seen) - float(np.log(np.diag(root)).sum()) - 0.5 * (tau / _TAU_SD) ** 2
         yield fit, seen @ of, np.sqrt(np.maximum(before - (of**2).sum(axis=0), _LEAST_SD**2))
+
+
+_SWEEPS: Final = 12
+_LEAST_PRECISION: Final = 1e-4
+
+
+def _sites(
+    blocks: Sequence[Pooled], steps: Sequence[float], prior: tuple[float, float], jump: float, scale: float
+) -> list[Pooled]:
+    """Blocks whose likelihood is no normal, each given the normal that does the same beside all the others (expectation
+    propagation, all at once): a block that says "at least" pulls where it should and no further."""
+    grids = [n for n, it in enumerate(blocks) if it.grid is not None]
+    at = np.array([it.day for it in blocks])
+    stepped = np.array([(at >= day).astype(float) for day in steps]).reshape(len(steps), at.size)
+    walk = np.minimum.outer(at - at.min(), at - at.min())
+    own = np.array([it.sd**2 for it in blocks])
+    tau, wander = _TAUS[2] * scale, _WANDERS[1] * scale
+    latent: Floats = prior[1] ** 2 + jump * stepped.T @ stepped + wander**2 * walk + tau**2 * np.eye(at.size)
+    latent = latent + _fixed(blocks) - np.diag(own)
+    mean = np.array([it.mean for it in blocks]) - prior[0]
+    precision = 1 / np.maximum(own, _LEAST_SD**2)
+    precision[grids], mean[grids] = _LEAST_PRECISION, 0.0
+    for _ in range(_SWEEPS):
+        gain = np.linalg.solve(latent + np.diag(1 / precision), latent).astype(np.float64).T
+        middle, var = gain @ mean, np.diag(latent - gain @ latent)
+        for n in grids:
+            grid = blocks[n].grid
+            assert grid is not None
+            free = max(1 / var[n] - precision[n], _LEAST_PRECISION)
+            beside = (middle[n] / var[n] - mean[n] * precision[n]) / free
+            values, log = grid
+            weight: Floats = np.exp((tilted := log - 0.5 * free * (values - prior[0] - beside) ** 2) - tilted.max())
+            weight /= weight.sum()
+            centre = float(weight @ (values - prior[0]))
+            wide = max(float(weight @ (values - prior[0] - centre) ** 2), _LEAST_SD**2)
+            told = max(1 / wide - free, _LEAST_PRECISION)
+            site = (centre / wide - beside * free) / told
+            # Half the way each time: all at once may overshoot.
+            mixed = 0.5 * (precision[n] + told)
+            mean[n] = 0.5 * (precision[n] * mean[n] + told * site) / mixed
+            precision[n] = mixed
+    return [
+        it if it.grid is None else replace(it, mean=float(mean[n]) + prior[0], sd=float(precision[n] ** -0.5))
+        for n, it in enumerate(blocks)
+    ]
 
 
 def _fixed(blocks: Sequence[Pooled]) -> Floats:

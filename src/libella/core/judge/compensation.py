@@ -1,4 +1,4 @@
-"""Does the stroke take back what the aim is off? In the means, and putt by putt (handbook 5, chain).
+"""Does the stroke take back what the aim is off, putt by putt? (handbook 5, chain)
 
 The stroke's part is a difference, face at impact less face at address, and so shares the aim's reading error: an
 error of
@@ -15,15 +15,10 @@ from typing import Final
 import numpy as np
 
 from ..certainty.estimate import Estimate, estimated
-from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
-from ..estimate import START, posterior
-from ..estimate.cost import Mix, costs_from
 from ..estimate.posterior import Floats
-from ..measure.interval import Interval
-from ..measure.window import Window
+from ..start.stroke import UNZEROED_DEG
 
-FEWEST: Final = 3
 FEWEST_PAIRS: Final = 8
 _TAKES_BACK: Final = 0.2
 """Share of the aim's scatter that the stroke must take back to be called a compensation: an opinion."""
@@ -33,8 +28,6 @@ _REST_SD: Final = (math.log(1.0), 0.85)
 _TWICE: Final = 2.0
 """What is only stated may truly be so many times as large."""
 _LEAST: Final = 0.02
-UNZEROED_DEG: Final = 0.4
-"""What may be off in the zero of a sensor that was not held against a reference, one standard deviation: an opinion."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,34 +59,6 @@ class PuttByPutt:
     takes_back: Estimate
     call: Verdict
     question: bool
-
-
-def in_the_means(aim_deg: Sequence[float], impact_deg: Sequence[float], reader: Reader, window: Window) -> Verdict:
-    """Whether aim and stroke lie on opposite sides, each by enough to matter; `side` is that of the aim.
-
-    Their means share the aim's reading error and, where address is read by a device of its own, its zero.
-    """
-    aim, impact = np.array(aim_deg), np.array(impact_deg)
-    stroke = impact - aim
-    found = [posterior([Interval(it, it) for it in values], START, noise=reader.noise_deg) for values in (aim, stroke)]
-    means = [estimated(it.bias_quantile) for it in found]
-    matters = MATTERS["delivery"].matters_from
-    far = [
-        float(costs_from(np.array([matters]), np.array([it.spread_quantile(0.5)]), Mix.one(window))[0, 0])
-        for it in found
-    ]
-    shared = reader.noise_deg**2 / len(aim) + (0.0 if reader.one_device else reader.zero_deg**2)
-    zero = reader.zero_deg**2
-    cov = np.array(
-        [
-            [means[0].sd ** 2 + zero, -shared],
-            [-shared, means[1].sd ** 2 + (0.0 if reader.one_device else 2 * zero)],
-        ]
-    )
-    draws = np.random.default_rng(0).multivariate_normal([it.value for it in means], cov, 8000)
-    right = float(((draws[:, 0] >= far[0]) & (draws[:, 1] <= -far[1])).mean())
-    left = float(((draws[:, 0] <= -far[0]) & (draws[:, 1] >= far[1])).mean())
-    return weigh(right, left, 1 - right - left)
 
 
 def putt_by_putt(aim_deg: Sequence[float], impact_deg: Sequence[float], reader: Reader) -> PuttByPutt:

@@ -1,72 +1,123 @@
-"""The golfer's line: one link's blocks pooled over lessons, as a vial and as a path over time (handbook 5)."""
+"""The golfer's line: a quantity's blocks pooled over lessons, as a vial and as a path over time (handbook 5)."""
 
 import math
 from collections.abc import Hashable, Sequence
 from dataclasses import dataclass
-from typing import Final, Literal, get_args
+from itertools import groupby
+from typing import Final
+
+import numpy as np
 
 from ..certainty.estimate import Estimate, normal
 from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
 from ..certainty.vial import Bubble, Vial, vial
 from ..drawing.scene import Area, Circle, Curve, Line, Scene, Shape
-from ..estimate import PATH, START, Posterior, Prior
-from ..estimate.level import Level, Pooled, bias_likelihood, level, spread_likelihood
+from ..estimate import START, Prior
+from ..estimate.cost import Mix, difference_limits
+from ..estimate.level import Level, Pooled, bias_likelihood, level, normal_likelihood, spread_likelihood
 from ..measure.window import Window
 from ..see.eyes import INSIDE
+from .chain import K_USUAL
+from .claims.level import FEWEST, Weighing, level_of
+from .claims.level import Level as LevelClaim
+from .ledger.entry import Batch
+from .ledger.factors import FACTORS, GUIDED, Levels
+from .ledger.quantity import Quantity, names, quantity
 
-Link = Literal["eyes", "looks_straight", "ball_mark", "to_mark", "face", "face_impact", "path", "start", "felt"]
-LINKS: Final[tuple[Link, ...]] = get_args(Link)
-_PRIORS: Final[dict[Link, Prior]] = {"eyes": INSIDE, "path": PATH}
-_DEGREE_MM: Final = INSIDE.bias_sd / START.bias_sd
-"""What stands for a degree where eyes are pooled, mm: as their priors are to each other. An opinion."""
+LINES: Final[tuple[str, ...]] = tuple(
+    it for it in names() if quantity(it).kind == "level" and quantity(it).event != "set_up"
+)
+"""The quantities that have a line: every level but those of a set-up, which Stand sets side by side itself."""
 _POINTS: Final = 40
 _NO_FILM: Final = Estimate(0.0, 0.0, 0.0)
+_LEAST_SD: Final = 0.01
 _WIDE, _TALL = 320.0, 80.0
 
 
 @dataclass(frozen=True, slots=True, order=True)
 class LineKey:
-    """What is pooled together: a link under one condition, with a guide in view or without."""
+    """What is pooled together: a quantity, at the levels of the factors that may move it."""
 
-    link: Link
-    guided: bool
     name: str
+    levels: Levels
 
     @property
     def text(self) -> str:
         """In one word, for addresses and the store."""
-        return f"{self.link}|{'guided' if self.guided else 'blind'}|{self.name}"
+        return f"{self.name}|{'&'.join(f'{factor}={level}' for factor, level in self.levels)}"
 
     @classmethod
     def read(cls, text: str) -> "LineKey | None":
         """From its one word; None where it is none."""
-        link, _, rest = text.partition("|")
-        seen, _, name = rest.partition("|")
-        known: dict[str, Link] = {it: it for it in LINKS}
-        return cls(known[link], seen == "guided", name) if link in known and seen in ("guided", "blind") else None
+        name, _, rest = text.partition("|")
+        told = dict(one.split("=", 1) for one in rest.split("&") if "=" in one)
+        if name not in LINES or any(it not in FACTORS for it in told):
+            return None
+        return cls(name, tuple((it, told[it]) for it in FACTORS if it in told))
+
+    @property
+    def guided(self) -> bool:
+        return ("guide", GUIDED) in self.levels
 
 
 @dataclass(frozen=True, slots=True)
 class LineBlock:
-    """What one block tells of a link: when, in days; its mean's likelihood and its spread's (on its logarithm), None
-    where it says next to nothing; what it shares with others of one laying, or of one device at one setting."""
+    """What one block tells of a quantity: when, in days; its level's likelihood, as a normal and where it is none on a
+    grid, and its spread's on its logarithm; what it shares with others of one laying, or of one device."""
 
     day: float
     bias: tuple[float, float] | None
     spread: tuple[float, float] | None
-    laying: Hashable
-    laying_sd: float
     lesson: Hashable
+    laying: Hashable = None
+    laying_sd: float = 0.0
     device: Hashable = None
     device_sd: float = 0.0
+    grid: tuple[np.ndarray, np.ndarray] | None = None
 
-    @classmethod
-    def read(
-        cls, day: float, post: Posterior, prior: Prior, laying: tuple[Hashable, float], lesson: Hashable
-    ) -> "LineBlock":
-        """Of readings; `laying` with its standard uncertainty, which is not in `post`."""
-        return cls(day, bias_likelihood(post, prior), spread_likelihood(post, prior), *laying, lesson)
+
+def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
+    """A batch as a block of a line; None where it holds too little."""
+    found = level_of([batch], name, (), by)
+    if found is None or (found.count < FEWEST and found.raw is not None):
+        return None
+    shared = {it.what: it for it in batch.sources.get(name, ())}
+    laying = [it for it in shared.values() if it.what in ("line", "laying", "slope", "tool", "disturbed")]
+    device = shared.get("device")
+    prior = found.quantity.prior
+    assert prior is not None
+    bias, spread, grid = _likelihood(found, prior)
+    return LineBlock(
+        day=batch.day,
+        bias=bias,
+        spread=spread,
+        lesson=batch.lesson,
+        laying=(laying[0].id if laying else batch.id),
+        laying_sd=math.hypot(*(it.sd for it in laying)),
+        device=device.id if device else None,
+        device_sd=device.sd if device else 0.0,
+        grid=grid,
+    )
+
+
+def _likelihood(
+    it: LevelClaim, prior: Prior
+) -> tuple[tuple[float, float] | None, tuple[float, float] | None, tuple[np.ndarray, np.ndarray] | None]:
+    if it.raw is None:
+        if it.beyond is not None or it.vial.bubble_at is None:
+            return None, None, None
+        sd = max(it.bias.sd, _LEAST_SD)
+        return normal_likelihood(it.bias.value, sd, prior.bias_mean, prior.bias_sd), None, None
+    if it.quantity.sides in ("more", ""):
+        # Its prior was laid about its own readings: they stand for themselves.
+        return (it.bias.value, max(it.bias.sd, _LEAST_SD)), None, None
+    if it.beyond is None:
+        return bias_likelihood(it.raw, prior), spread_likelihood(it.raw, prior), None
+    mass = it.raw.weight.sum(axis=1)
+    log = np.log(np.maximum(mass, 1e-12)) + 0.5 * ((it.raw.bias - prior.bias_mean) / prior.bias_sd) ** 2
+    # Readings that all lie in one zone say next to nothing of how far they scatter.
+    return (it.bias.value, 5 * prior.bias_sd), None, (it.raw.bias, log)
 
 
 @dataclass(frozen=True, slots=True)
@@ -88,13 +139,12 @@ class Stepped:
 
 @dataclass(frozen=True, slots=True)
 class GolfersLine:
-    """A link pooled.
+    """A quantity pooled.
 
     Attributes
     ----------
-    keys : what is pooled in it: one, or several that the coach joined; `link`, the same of all
-    now, spread : the level at the newest block and the spread about it, degrees, of eyes mm inside; None where none
-        was read
+    keys : what is pooled in it: one, or several that the coach joined; `quantity`, the same of all
+    now, spread : the level at the newest block and the spread about it, in the quantity's unit; None where none was read
     path : the level over time, at even steps from the first block to the newest
     blocks : each block's own mean, its prior divided out, by day
     between : how far single blocks lie about the level, in the same unit
@@ -111,8 +161,8 @@ class GolfersLine:
     vial: Vial
 
     @property
-    def link(self) -> Link:
-        return self.keys[0].link
+    def quantity(self) -> Quantity:
+        return quantity(self.keys[0].name)
 
     @property
     def guided(self) -> bool:
@@ -121,9 +171,9 @@ class GolfersLine:
 
 
 def golfers_line(
-    keys: Sequence[LineKey], told: Sequence[LineBlock], changes: Sequence[Change], window: Window
+    keys: Sequence[LineKey], told: Sequence[LineBlock], changes: Sequence[Change], window: Window, mix: Mix
 ) -> GolfersLine | None:
-    """Pool a link's blocks; None where none of them tells anything.
+    """Pool a quantity's blocks; None where none of them tells anything.
 
     Parameters
     ----------
@@ -131,36 +181,31 @@ def golfers_line(
     told : its blocks, oldest first
     changes : what was noted of the golfer; those between the first block and the newest can be told
     window : where the vial's marks stand
+    mix : the golfer's usual putts: a step matters by what it costs there
     """
-    pooled: list[Pooled] = []
-    spreads: list[Pooled] = []
-    lessons: set[Hashable] = set()
-    for it in told:
-        if it.bias is None:
-            continue
-        lessons.add(it.lesson)
-        pooled.append(Pooled(it.day, *it.bias, it.laying, it.laying_sd, it.device, it.device_sd))
-        if it.spread is not None:
-            spreads.append(Pooled(it.day, *it.spread))
-    if not pooled:
+    read = [it for it in told if it.bias is not None]
+    if not read:
         return None
-    first, last = pooled[0].day, pooled[-1].day
-    within = [it for it in changes if first < it.day <= last]
+    prior = quantity(keys[0].name).prior or START
+    pooled = [
+        Pooled(it.day, *it.bias, it.laying, it.laying_sd, it.device, it.device_sd, it.grid)
+        for it in read
+        if it.bias is not None
+    ]
+    spreads = [Pooled(it.day, *it.spread) for it in read if it.spread is not None]
+    first, last = read[0].day, read[-1].day
+    within = _told_apart([it for it in changes if first < it.day <= last], [it.day for it in read])
     days = [first + (last - first) * n / (_POINTS - 1) for n in range(_POINTS)] if last > first else [last]
-    link = keys[0].link
-    prior = _PRIORS.get(link, START)
-    before = prior.bias_mean, prior.bias_sd
-    if link == "eyes":
-        matter = MATTERS["eyes_outside_zone"]
-        matters = matter.matters_from, matter.nothing_under
-        found = level(pooled, days, [it.day for it in within], prior=before, matters=matters, scale=_DEGREE_MM)
-    else:
-        found = level(pooled, days, [it.day for it in within], prior=before)
-    now = found.at[-1]
+    scale = prior.bias_sd / START.bias_sd if prior.unit != "deg" else 1.0
     scatter = _spread(spreads, last, prior) if spreads else None
+    matters = step_limits(keys[0].name, scatter.value if scatter else prior.spread_median, mix)
+    found = level(
+        pooled, days, [it.day for it in within], prior=(prior.bias_mean, prior.bias_sd), matters=matters, scale=scale
+    )
+    now = found.at[-1]
     return GolfersLine(
         keys=tuple(sorted(keys)),
-        lessons=len(lessons),
+        lessons=len({it.lesson for it in read}),
         now=now,
         spread=scatter,
         path=tuple(zip(days, found.at, strict=True)),
@@ -169,6 +214,31 @@ def golfers_line(
         between=found.between,
         vial=vial((), Bubble(now, scatter or _NO_FILM), window, settled=True, unit=prior.unit),
     )
+
+
+def step_limits(name: str, spread: float, mix: Mix) -> tuple[float, float]:
+    """From which difference of two levels on it matters, and under which it does not, in the quantity's unit."""
+    about = quantity(name)
+    by_size = {"eyes": "eyes_outside_zone", "strike": "strike", "pace": "roll_past"}.get(about.sides)
+    if by_size is None and about.matter in ("looks_straight", "body_line"):
+        by_size = about.matter
+    if by_size is not None:
+        return MATTERS[by_size].matters_from, MATTERS[by_size].nothing_under
+    if about.sides == "path":
+        far, near = difference_limits(START.spread_median, mix)
+        return far / (1 - K_USUAL.value), near / (1 - K_USUAL.value)
+    if about.sides == "line":
+        return difference_limits(spread, mix)
+    return 0.5 * spread, 0.5 * spread
+
+
+def _told_apart(changes: Sequence[Change], days: Sequence[float]) -> list[Change]:
+    """Changes between which no block lies can't be told from one another: they are one, noted together."""
+    found: list[Change] = []
+    for _, some in groupby(changes, key=lambda it: sum(day < it.day for day in days)):
+        same = list(some)
+        found.append(Change(same[0].day, ", ".join(it.words for it in same)))
+    return found
 
 
 def _spread(spreads: Sequence[Pooled], day: float, before: Prior) -> Estimate:
@@ -190,7 +260,7 @@ def path_drawn(it: GolfersLine, words: str) -> Scene:
     and right of the line, of eyes inside, is up. Not to scale: as wide as it is long."""
     first, last = it.path[0][0], it.path[-1][0]
     most = max(
-        0.5 * (_DEGREE_MM if it.link == "eyes" else 1.0),
+        0.5 * (INSIDE.bias_sd / START.bias_sd if it.quantity.unit == "mm" else 1.0),
         *(max(abs(e.low), abs(e.high)) for _, e in it.path),
         *(abs(e.value) for _, e in it.blocks),
     )

@@ -8,42 +8,42 @@ from typing import Final, Literal
 
 from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import Verdict, is_likely
+from ..certainty.verdict import Verdict
 from ..certainty.vial import Vial, vial
-from ..estimate import START, Posterior, Summary, posterior, summarise
+from ..estimate import START, Summary, summarise
 from ..estimate.cost import Mix, cost
 from ..estimate.verdict import putts_to_settle, verdict, weighed
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..green.usual import USUAL, UsualLength, level_window
+from ..measure.angle import angle_deg
 from ..measure.interval import Interval
 from ..measure.window import Window
 from ..set.station import Station
+from .claims.level import Beyond, beyond_of, post_of
 from .disturbed import with_disturbances
-from .holed import Holed
-from .pace import Pace
 
-_FEWEST_ADVISED: Final = 5
-"""Putts below which nothing is advised."""
 NO_HOLE_M: Final = 2.0
 """Without a hole sizes are told at this length, and the vial's marks are its window."""
 
 
 @dataclass(frozen=True, slots=True)
 class Occasion:
-    """What a block is judged for: who putts, at which usual lengths, whether at a hole, what became of the putts,
-    how far they ran, and what disturbed them (`disturbed.DISTURBANCES`)."""
+    """What a block is judged for: who putts, at which usual lengths, whether at a hole, and what disturbed the putts
+    (`disturbed.DISTURBANCES`)."""
 
     hand: Hand
     usual: tuple[UsualLength, ...] = USUAL
     hole: bool = True
-    holed: Holed | None = None
-    pace: Pace | None = None
     disturbances: tuple[str, ...] = ()
 
     def doubt_deg(self, station: Station) -> float:
-        """Standard uncertainty shared by the whole block: of the rig's own aim, and for what disturbed it."""
-        return with_disturbances(station.shared_deg, self.disturbances)
+        """Standard uncertainty shared by the whole block: of the laid line, of the rig by itself, of the slope under it,
+        and for what disturbed it."""
+        rig_m = station.rig.station_m
+        slope = angle_deg(station.putt.drift_doubt_m(rig_m), rig_m)
+        own = math.hypot(station.proof.line_deg(rig_m), station.proof.own_deg, slope)
+        return with_disturbances(own, self.disturbances)
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,39 +70,6 @@ class Gain:
 
 
 @dataclass(frozen=True, slots=True)
-class Cause:
-    """Something to work on, and what it brings in putts of a hundred.
-
-    Of read and pace the putts that surely started inside the window are told, and how many of them missed.
-    """
-
-    what: Literal["bias", "spread", "read_and_pace"]
-    brings: float
-    started: int = 0
-    missed: int = 0
-
-
-@dataclass(frozen=True, slots=True)
-class Work:
-    """What to work on, the dearest cause first.
-
-    Attributes
-    ----------
-    causes : likely enough to be worked on; the first alone is named, unless it is a tie
-    tie : the first two bring as much, as far as is told: neither comes first
-    unnamed : the bias is no cause because its direction is not yet likely
-    costs_nothing : the start line costs next to nothing here
-    finish_noted : read and pace were looked at
-    """
-
-    causes: tuple[Cause, ...]
-    tie: bool
-    unnamed: bool
-    costs_nothing: bool
-    finish_noted: bool
-
-
-@dataclass(frozen=True, slots=True)
 class Dear:
     """The usual length at which the same bias costs most: putts of a hundred there, and how sure that is."""
 
@@ -116,7 +83,7 @@ class Judgement:
     """A block judged.
 
     `watched`: a rig read the start; where none did there is no summary and no verdict. `final` is false until the
-    block's planned end: then there is a verdict, `gains` and `work`. `dear` is given where the bias is cheap here and
+    block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side. `dear` is given where the bias is cheap here and
     likely dear at another usual length. `settled_by` is None until asked for: see `further`.
     """
 
@@ -130,13 +97,8 @@ class Judgement:
     counts: Counts | None
     dear: Dear | None
     gains: tuple[Gain, ...]
-    work: Work | None
     vial: Vial
-
-
-@lru_cache(maxsize=512)
-def _posterior(readings: tuple[Interval, ...], noise: float) -> Posterior:
-    return posterior(readings, START, noise=noise)
+    beyond: Beyond | None = None
 
 
 def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> Judgement:
@@ -158,7 +120,7 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
     watched = station.rig.reads_start
     it = _Weighed(readings, station, occasion) if n and watched else None
     summary = it.summary if it else None
-    proved = station.proof.is_proved
+    proved = station.proof.proves_line
     call = verdict(summary, proved=proved) if summary and final else None
     return Judgement(
         putts=n,
@@ -171,10 +133,10 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         counts=_counts(readings) if watched else None,
         dear=it.dear if it and call else None,
         gains=_gains(summary) if summary and final else (),
-        work=_work(summary, call, n, occasion.holed),
         vial=vial(
             readings if watched else (), summary and summary.bubble, _marks(station.putt, occasion), settled=final
         ),
+        beyond=beyond_of(readings, station.putt.window) if it else None,
     )
 
 
@@ -196,10 +158,10 @@ def further(readings: Sequence[Interval], station: Station, occasion: Occasion, 
     if not readings or len(readings) < planned or not station.rig.reads_start:
         return None
     it = _Weighed(readings, station, occasion)
-    call = verdict(it.summary, proved=station.proof.is_proved)
-    if call.word == "likely" and not station.proof.is_proved:
+    call = verdict(it.summary, proved=station.proof.proves_line)
+    if call.word == "likely" and not station.proof.proves_line:
         return Further(call, None, needs_proof=True)
-    post = _posterior(tuple(readings), station.noise_deg)
+    post = post_of(readings, START, station.noise_deg)
     zones = [zone.interval for zone in station.zones()]
     return Further(call, putts_to_settle(post, zones, it.mix, call.word, doubt=occasion.doubt_deg(station)))
 
@@ -209,7 +171,7 @@ class _Weighed:
 
     def __init__(self, readings: Sequence[Interval], station: Station, occasion: Occasion) -> None:
         self.putt, self.occasion = station.putt, occasion
-        self.post = _posterior(tuple(readings), station.noise_deg).blurred(occasion.doubt_deg(station))
+        self.post = post_of(readings, START, station.noise_deg).blurred(occasion.doubt_deg(station))
         self.mix = Mix.one(station.putt.window) if occasion.hole else usual_mix(station.putt, occasion.usual)
         self.summary = summarise(self.post, self.mix)
 
@@ -257,27 +219,3 @@ def _gains(summary: Summary) -> tuple[Gain, ...]:
         return Gain(change, Estimate(share.value * 100, share.low * 100, share.high * 100))
 
     return (gain("bias", summary.gain_unbiased), gain("spread", summary.gain_steadier))
-
-
-def _work(summary: Summary | None, call: Verdict | None, n: int, holed: Holed | None) -> Work | None:
-    """What to work on, in one currency: putts of a hundred. A tie names nothing."""
-    if summary is None or call is None or n < _FEWEST_ADVISED:
-        return None
-    least = MATTERS["gain"].matters_from
-    bias, spread = (it.value * 100 for it in (summary.gain_unbiased, summary.gain_steadier))
-    found: list[Cause] = []
-    if call.names_direction and bias >= least:
-        found.append(Cause("bias", bias))
-    if is_likely(summary.prob_steadier_matters) and spread >= least:
-        found.append(Cause("spread", spread))
-    if holed and holed.matters:
-        started = holed.fell["inside"] + holed.missed["inside"]
-        found.append(Cause("read_and_pace", holed.lost_inside, started, holed.missed["inside"]))
-    found.sort(key=lambda it: -it.brings)
-    return Work(
-        causes=tuple(found),
-        tie=len(found) > 1 and found[0].brings - found[1].brings < least,
-        unnamed=call.word == "open",
-        costs_nothing=not found and call.word == "none" and spread < least,
-        finish_noted=holed is not None,
-    )

@@ -7,25 +7,16 @@ from typing import Final
 import numpy as np
 
 from ..certainty.estimate import Estimate, around
-from ..certainty.matter import MATTERS, Matter
-from ..certainty.verdict import NINETY, Verdict
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import NINETY, Verdict, weigh
 from ..estimate import START
-from ..estimate.cost import Mix, difference_limits, settles, weigh_by
+from ..estimate.cost import Mix, settles, share_within, weigh_by
 from ..estimate.posterior import Floats
-from ..see.eyes import INSIDE
-from .chain import K_USUAL
-from .findings.two import steadier
-from .golfers_line import GolfersLine, Link
+from .golfers_line import GolfersLine, step_limits
 
 MOST: Final = 8
 OF_PUTTS: Final = 10
 _DRAWN: Final = 2000
-_BY_SIZE: Final[dict[Link, Matter]] = {
-    "eyes": MATTERS["eyes_outside_zone"],
-    "looks_straight": MATTERS["looks_straight"],
-    "felt": MATTERS["looks_straight"],
-}
-"""Links that no putts are lost by as such: how far apart they lie is what matters."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,22 +49,23 @@ def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBesi
     """
     by = around(second.now.value - first.now.value, math.hypot(first.now.doubt, second.now.doubt))
     spread = float(np.mean([_spread(it) for it in (first, second)]))
-    share = 1 - K_USUAL.value if first.link == "path" else 1.0
-    limits = _limits(first.link, spread, share, mix)
+    limits = step_limits(first.quantity.name, spread, mix)
     call = weigh_by(by, limits)
     calmer = None
-    if first.link not in _BY_SIZE and first.spread is not None and second.spread is not None:
+    if first.quantity.sides == "line" and first.quantity.event == "putt" and first.spread and second.spread:
         calmer = steadier(_spreads(first.spread), _spreads(second.spread), mix)
     return LinesBeside(first, second, by, call, calmer, _more_blocks(by, call, limits, (first, second)))
 
 
-def _limits(link: Link, spread: float, share: float, mix: Mix) -> tuple[float, float]:
-    """From which difference on it matters, and under which it does not, in the lines' unit."""
-    by_size = _BY_SIZE.get(link)
-    if by_size is not None:
-        return by_size.matters_from, by_size.nothing_under
-    far, near = difference_limits(spread, mix)
-    return far / share, near / share
+def steadier(first: Floats, second: Floats, mix: Mix) -> Verdict:
+    """Whether the second spread, (N,) draws in degrees, is less ("left") or more ("right") than the first: by what the
+    spread alone is worth at the usual putts."""
+    matter = MATTERS["difference"]
+    rng = np.random.default_rng(41)
+    one, other = (share_within(mix, np.zeros(it.size), rng.permutation(it)) for it in (first, second))
+    gain = 100 * (other - one)
+    less, more = float((gain >= matter.matters_from).mean()), float((gain <= -matter.matters_from).mean())
+    return weigh(more, less, float((np.abs(gain) < matter.nothing_under).mean()))
 
 
 def _more_blocks(
@@ -93,8 +85,8 @@ def _more_blocks(
 
 
 def _spread(it: GolfersLine) -> float:
-    usual = INSIDE if it.link == "eyes" else START
-    return usual.spread_median if it.spread is None else it.spread.value
+    prior = it.quantity.prior or START
+    return prior.spread_median if it.spread is None else it.spread.value
 
 
 def _spreads(it: Estimate) -> Floats:

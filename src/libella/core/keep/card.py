@@ -11,6 +11,7 @@ from ..measure.constants import BALL_M
 from ..see.eyes import EyePlace, EyeTake
 from ..see.position import Position
 from ..see.quick_check import Kept
+from ..see.trial import Looks
 from ..stand.set_up import SetUp
 
 _GRID: Final = (80.0, 100.0)
@@ -30,6 +31,8 @@ class Card:
     marks : both eyes with the change made, for the mirror; None where they were not marked
     zone_mm : where this golfer's eyes were wanted, mm inside
     nose : where the nose is with the change made, mm inside and behind; None where it was not marked
+    set_up : the set-up it was marked in, by its name; empty as usual
+    first : how a true line looked there in first looks, and how often; None where nobody asked
     """
 
     position: Position
@@ -38,6 +41,8 @@ class Card:
     marks: Marks | None
     zone_mm: tuple[float, float] | None
     nose: tuple[float, float] | None = None
+    set_up: str = ""
+    first: tuple[Looks, int] | None = None
 
 
 def moved_card(

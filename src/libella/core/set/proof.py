@@ -28,6 +28,10 @@ USUAL_DOUBT_M: Final[dict[Way, float]] = {
 }
 """How well each way of proving a line usually places the rig's zero (standard uncertainty, m): an opinion."""
 
+LINE_WAYS: Final[tuple[Way, ...]] = ("second_laser", "tape", "string")
+"""Ways that measure where the laid line lies; rolling both ways tells the ground, not the line."""
+BY_EYE_DEG: Final = 0.6
+"""How far a line laid by eye may lie off, one standard deviation: an opinion of the handbook's."""
 OFFSET = Bounds(-0.1, 0.1, "m")
 DOUBT = Bounds(0.0, 0.05, "m")
 ZERO = Bounds(-5.0, 5.0, "deg")
@@ -101,6 +105,21 @@ class Proof:
     def is_proved(self) -> bool:
         return self.way != "none"
 
+    @property
+    def proves_line(self) -> bool:
+        """Whether the line's own direction was measured a second way."""
+        return self.way in LINE_WAYS
+
+    def line_deg(self, rig_m: float) -> float:
+        """What is not known of the laid line's own direction, one standard deviation: by what was measured of it, else
+        as a line laid by eye."""
+        return angle_deg(self.doubt_m, rig_m) if self.proves_line else BY_EYE_DEG
+
+    @property
+    def own_deg(self) -> float:
+        """What is not known of the rig by itself: of its zero, and of the instrument."""
+        return math.hypot(self.noise_deg / math.sqrt(self.checks) if self.checks else 0.0, self.tool_doubt_deg)
+
     def on(self, line: LaidLine) -> "Proof":
         """What it proves of a line: all of it where that is the line it was made on, else nothing.
 
@@ -125,8 +144,7 @@ class Proof:
 
     def shared_deg(self, rig_m: float) -> float:
         """Standard uncertainty that all readings of a block share, degrees."""
-        placed = angle_deg(self.doubt_m, rig_m)
-        return math.hypot(placed, self.noise_deg / math.sqrt(self.checks) if self.checks else 0.0, self.tool_doubt_deg)
+        return math.hypot(angle_deg(self.doubt_m, rig_m), self.own_deg)
 
 
 NOT_PROVED: Final = Proof()

@@ -34,6 +34,8 @@ MEASURES: Final[dict[str, Measure]] = {
 TILT: Final = Bounds(-20.0, 20.0, "%")
 FUTURE_S: Final = 10.0
 """How far a device's clock may run ahead."""
+UNZEROED_DEG: Final = 0.4
+"""What may be off in the zero of a sensor that was not held against a reference, one standard deviation: an opinion."""
 _FACE = ("face_address_deg", "face_impact_deg")
 _FEWEST_STILL = 5
 _SQUARE_DEG = 0.1

@@ -10,10 +10,22 @@ import numpy as np
 from ..measure.limits import Bounds, OutOfLimits
 
 Order = Literal["alternating", "shuffled", "in_order"]
+Of = Literal["start", "aim"]
+"""What is compared: blocks of putts, or series of set-downs."""
+Noticed = Literal["roll", "still", "touch", "strike", "finish"]
+"""Questions about what was noted of the putts: names of notes."""
+AboutStart = Literal["line", "spread", "window"]
+Question = Literal["line", "spread", "window", "roll", "still", "touch", "strike", "finish"]
+NOTICED: Final[tuple[Noticed, ...]] = get_args(Noticed)
 ORDERS: Final[tuple[Order, ...]] = get_args(Order)
 EACH: Final = Bounds(3, 60, "putts")
 RUN: Final = Bounds(1, 10, "putts")
 MOST_CONDITIONS: Final = 5
+
+
+def noticed(question: Question) -> Noticed | None:
+    """The note a question is about; None for one of the start."""
+    return next((it for it in NOTICED if it == question), None)
 
 
 @dataclass(frozen=True, slots=True)

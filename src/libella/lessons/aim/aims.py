@@ -25,6 +25,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.instruments import lay
 from ...core.instruments.aid import Raw
+from ...core.judge.ledger.factors import levels_of
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.window import Window
@@ -60,9 +61,11 @@ class AimEntry:
     sizes: Mapping[str, float] = field(default_factory=dict[str, float])
     set_up: str = AS_USUAL
     station_id: UUID | None = None
+    factors: Mapping[str, str] = field(default_factory=dict[str, str])
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "set_downs", self.planned)
+        levels_of(self.factors)
         if self.kind is None:
             return
         if self.link != "face" or lay(self.kind, self.sizes).about.measures != "face":
@@ -118,7 +121,8 @@ def add_series(
     turn: int | None = None,
 ) -> AimSeriesRow:
     """A series within a transaction: alone, or as one of a comparison's."""
-    values = asdict(entry) | {"sizes": _whole(entry), "comparison_id": comparison_id, "turn": turn}
+    factors = dict(levels_of(entry.factors))
+    values = asdict(entry) | {"sizes": _whole(entry), "factors": factors, "comparison_id": comparison_id, "turn": turn}
     values.pop("station_id")
     lesson = open_lesson(desk, session, entry.lesson_id)
     if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
@@ -220,7 +224,8 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
         own = [it for it in downs if it.aim_series_id == row.id]
         putt, laid = plans[row.station_id]
         proof = laid.proof if laid else NOT_PROVED
-        shared = proof.shared_deg(laid.rig.station_m) if laid else 0.0
+        # Of a line that was never laid nothing is known but that somebody drew it by eye.
+        shared = proof.line_deg(laid.rig.station_m if laid else 1.0)
         zero = zeros.get(row.kind or "", UNCHECKED)
         # The putter against the mark needs no line: neither what was found of it nor what is not known counts there.
         against_line = row.link != "to_mark"
@@ -234,7 +239,7 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
             putt,
             golfer.hand,
             planned=row.planned,
-            proved=proof.is_proved or not against_line,
+            proved=proof.proves_line or not against_line,
             shared_deg=shared,
         )
         found.append(AimSheet(row, own, judged, reads, putt.window, shared, line))

@@ -10,8 +10,7 @@ import uuid6
 from sqlalchemy import select
 
 from ...core.aim.links import PLANNED, Cue, Link
-from ...core.judge.comparing import AboutStart, Arm, Compared, compared
-from ...core.start.turns import Order, Plan, Turn, turn
+from ...core.start.turns import AboutStart, Order, Plan, Turn, turn
 from ...store.tables import ComparisonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
@@ -72,13 +71,12 @@ class TurnsEntry:
 
 @dataclass(frozen=True, slots=True)
 class AimTurns:
-    """A comparison as it stands: its series in the order of its ways, whose turn it is, what they come to."""
+    """A comparison as it stands: its series in the order of its ways, and whose turn it is."""
 
     comparison: KeptComparison
     names: Sequence[str]
     sheets: Sequence[AimSheet]
     turn: Turn
-    compared: Compared
 
     @property
     def turn_of(self) -> UUID | None:
@@ -129,12 +127,4 @@ def _in_turns(row: KeptComparison, sheets: Sequence[AimSheet]) -> AimTurns:
     names = [it["name"] for it in row.entry["ways"]]
     plan = Plan(len(ordered), row.each, row.order, row.run, row.seed)
     at = turn(plan, [it.found.set_downs for it in ordered])
-    arms = [_arm(name, it) for name, it in zip(names, ordered, strict=True)]
-    found = compared(arms, row.question, final=at.condition is None, of="aim")
-    return AimTurns(row, names, ordered, at, found)
-
-
-def _arm(name: str, it: AimSheet) -> Arm:
-    series = it.series
-    read_with = (series.kind, tuple(sorted(series.sizes.items())), series.station_id)
-    return Arm(name, it.reads, it.window, 0.0, it.shared_deg, read_with)
+    return AimTurns(row, names, ordered, at)

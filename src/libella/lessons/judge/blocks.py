@@ -1,22 +1,25 @@
-"""Blocks judged: the verdict, the picture of the putts, how many more would settle it."""
+"""Blocks judged: the verdict, the picture of the putts, everything else that was read of them, how many more would
+settle it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from uuid import UUID
 
 from ...core.drawing.scene import Scene
-from ...core.judge.holed import holed
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.pace import Pace
+from ...core.judge.claims.reads import Claim, reads
+from ...core.judge.findings.case import Case
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
-from ...core.judge.pace import pace
-from ...core.measure.interval import Interval
 from ...core.measure.units import Units
 from ...core.set.layout import rays
 from ...core.set.station import Station
 from ...core.start.ladder import Rung
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
-from ..lesson.lessons import BlockSheet
+from ..lesson.lessons import BlockSheet, lesson_sheet
 from ..start.blocks import block_and_golfer, rung_of, station_of, valid_intervals
 from ..values import KeptGolfer
+from .ledger import ledger_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,20 +44,37 @@ def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
 def judge_sheet(sheet: BlockSheet, golfer: KeptGolfer) -> Judgement:
     """The judgement of a block already read from the store."""
     station = station_of(sheet.block)
-    return judge(valid_intervals(sheet), station, occasion_of(sheet, station, golfer), planned=sheet.block.planned)
+    return judge(valid_intervals(sheet), station, occasion_of(sheet, golfer), planned=sheet.block.planned)
 
 
-def occasion_of(sheet: BlockSheet, station: Station, golfer: KeptGolfer) -> Occasion:
+def occasion_of(sheet: BlockSheet, golfer: KeptGolfer) -> Occasion:
     """What a block is judged for."""
-    noted = [(Interval.of(it.low_deg, it.high_deg), it.notes) for it in sheet.readings if not it.voided]
-    ended = holed(noted, station.putt.window) if sheet.block.hole else None
-    ran = pace([notes for _, notes in noted], station.aids, station.putt.past_m) if sheet.block.hole else None
-    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, ended, ran, tuple(sheet.block.disturbances))
+    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, tuple(sheet.block.disturbances))
+
+
+@dataclass(frozen=True, slots=True)
+class BlockRead:
+    """Everything that was read of a block's putts: the claims, where they finished, whether its own putts tell the
+    face's share."""
+
+    claims: tuple[Claim, ...]
+    pace: Pace | None
+    hand: Hand
+    shares_face: bool
+
+
+def read_of_block(desk: Desk, id: UUID) -> BlockRead:
+    """The claims of one block: the same as its lesson makes of the same putts."""
+    sheet, _ = block_and_golfer(desk, id)
+    ledger = ledger_of(desk, lesson_sheet(desk, sheet.block.lesson_id), earlier=False).ledger
+    own = replace(ledger, batches=tuple(it for it in ledger.batches if it.id == str(id)))
+    case = Case(own)
+    told = "impact" in own.quantities and "path" in own.quantities
+    return BlockRead(reads(own, case.weighing), case.pace, own.hand, told)
 
 
 def further_putts(desk: Desk, id: UUID) -> Further | None:
     """How many more putts would settle a block (takes a moment: it plays the block on)."""
     sheet, golfer = block_and_golfer(desk, id)
-    station = station_of(sheet.block)
-    occasion = occasion_of(sheet, station, golfer)
-    return further(valid_intervals(sheet), station, occasion, planned=sheet.block.planned)
+    station: Station = station_of(sheet.block)
+    return further(valid_intervals(sheet), station, occasion_of(sheet, golfer), planned=sheet.block.planned)

@@ -1,21 +1,29 @@
 """Comparisons judged: what the conditions come to, planned so or not."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from uuid import UUID
 
 from sqlalchemy import select
-from sqlalchemy.orm import Session
 
-from ...core.judge.comparing import Arm, Compared, Question, compared, good_of
-from ...core.measure.units import Units, tape
-from ...core.start.turns import PlannedPutt, Turn
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.level import Weighing
+from ...core.judge.claims.reads import Compared, compared
+from ...core.judge.findings.case import Case
+from ...core.judge.findings.judged import Planned
+from ...core.judge.ledger.entry import Batch, Ledger
+from ...core.start.turns import Of, PlannedPutt, Question, Turn
 from ...store.tables import BlockRow, ComparisonRow, LessonRow
+from ..aim.aims import AimSheet
+from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
-from ..lesson.lessons import BlockSheet, blocks_where
-from ..start.blocks import station_of, valid_intervals
+from ..lesson.lessons import BlockSheet, lesson_sheet
 from ..start.comparisons import blocks_of_comparison, plan_of, turn_of
 from ..values import KeptComparison, value_of, values_of
+from .ledger import Gathered, ledger_of
+
+_ASIDE = "beside"
+"""The name of a comparison that nobody planned."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,7 +34,8 @@ class ComparisonSheet:
     sheets: Sequence[BlockSheet]
     plan: tuple[PlannedPutt, ...]
     turn: Turn
-    compared: Compared
+    compared: Compared | None
+    hand: Hand
 
     @property
     def question(self) -> Question:
@@ -42,46 +51,69 @@ def comparison_sheet(desk: Desk, id: UUID) -> ComparisonSheet:
     """One comparison as it stands."""
     with desk.transaction() as session:
         row = value_of(KeptComparison, desk.get(session, ComparisonRow, id, "comparison"))
-        return _sheet(desk, session, row)
+    return _sheets(desk, row.lesson_id, [row])[0]
 
 
 def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
     """The comparisons of a lesson, oldest first."""
-    query = select(ComparisonRow).where(ComparisonRow.studio_id == desk.studio_id, ComparisonRow.lesson_id == lesson_id)
-    query = query.where(ComparisonRow.of == "start")
-    with desk.transaction() as session:
-        desk.get(session, LessonRow, lesson_id, "lesson")
-        rows = session.scalars(query.order_by(ComparisonRow.started_at, ComparisonRow.id)).all()
-        return [_sheet(desk, session, it) for it in values_of(KeptComparison, rows)]
+    rows = _rows(desk, lesson_id, "start")
+    return _sheets(desk, lesson_id, rows) if rows else []
 
 
-def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question, units: Units) -> Compared:
+def planned_in(desk: Desk, lesson_id: UUID, sheets: Sequence[BlockSheet], aims: Sequence[AimSheet]) -> list[Planned]:
+    """The comparisons of a lesson, of starts and of aims, as far as they were read."""
+    found: list[Planned] = []
+    for row in _rows(desk, lesson_id, "start"):
+        own = sorted((it for it in sheets if it.block.comparison_id == row.id), key=lambda it: it.block.turn or 0)
+        at = turn_of(plan_of(row, len(own)), own)
+        found.append(Planned(str(row.id), row.of, row.question, at.condition is None))
+    for it in aim_turns(desk, lesson_id, aims):
+        found.append(Planned(str(it.comparison.id), "aim", it.comparison.question, it.turn.condition is None))
+    return found
+
+
+def aims_compared(desk: Desk, lesson_id: UUID, it: AimTurns) -> tuple[Compared | None, Hand]:
+    """What a comparison of set-downs comes to."""
+    ledger, by = _weighed(ledger_of(desk, lesson_sheet(desk, lesson_id), earlier=False))
+    final = it.turn.condition is None
+    return compared(ledger, str(it.comparison.id), "aim", it.comparison.question, by, final=final), ledger.hand
+
+
+def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question) -> tuple[Compared | None, Hand]:
     """Any blocks set beside the first, whether planned so or not: a block with putts to come is told as so far."""
     with desk.transaction() as session:
-        sheets = {it.block.id: it for it in blocks_where(desk, session, BlockRow.id.in_(ids))}
-        for id in ids:
-            desk.get(session, BlockRow, id, "block")
-    ordered = [sheets[it] for it in ids]
-    names = [it.block.condition for it in ordered]
-    arms: list[Arm] = []
-    for n, it in enumerate(ordered):
-        twice = names.count(names[n]) > 1
-        arms.append(
-            _arm(it, f"{names[n]}, {tape(it.block.distance_m, units)}, {n + 1}." if twice else names[n], question)
-        )
-    final = all(len(arm.readings) >= it.block.planned for arm, it in zip(arms, ordered, strict=True))
-    return compared(arms, question, final=final)
+        lessons = [desk.get(session, BlockRow, id, "block").lesson_id for id in ids]
+    told = {it: _weighed(ledger_of(desk, lesson_sheet(desk, it), earlier=False)) for it in dict.fromkeys(lessons)}
+    batches: list[Batch] = []
+    for n, (id, lesson) in enumerate(zip(ids, lessons, strict=True)):
+        own = next((it for it in told[lesson][0].batches if it.id == str(id)), None)
+        if own is not None:
+            batches.append(replace(own, comparison=_ASIDE, turn=n))
+    ledger, by = told[lessons[0]]
+    final = len(batches) == len(ids) and all(len(it.events) >= it.planned for it in batches)
+    return compared(replace(ledger, batches=tuple(batches)), _ASIDE, "start", question, by, final=final), ledger.hand
 
 
-def _arm(sheet: BlockSheet, name: str, question: Question) -> Arm:
-    good = good_of([it.notes for it in sheet.readings if not it.voided], question)
-    return Arm.at(name, valid_intervals(sheet), station_of(sheet.block), sheet.block.disturbances, good)
+def _weighed(it: Gathered) -> tuple[Ledger, Weighing]:
+    return it.ledger, Case(it.ledger).weighing
 
 
-def _sheet(desk: Desk, session: Session, row: KeptComparison) -> ComparisonSheet:
-    sheets = blocks_of_comparison(desk, session, row)
-    plan = plan_of(row, len(sheets))
-    at = turn_of(plan, sheets)
-    arms = [_arm(it, it.block.condition, row.question) for it in sheets]
-    found = compared(arms, row.question, final=at.condition is None)
-    return ComparisonSheet(row, sheets, plan.putts(), at, found)
+def _rows(desk: Desk, lesson_id: UUID, of: Of) -> Sequence[KeptComparison]:
+    query = select(ComparisonRow).where(ComparisonRow.studio_id == desk.studio_id, ComparisonRow.lesson_id == lesson_id)
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson")
+        rows = session.scalars(query.where(ComparisonRow.of == of).order_by(ComparisonRow.started_at, ComparisonRow.id))
+        return values_of(KeptComparison, rows)
+
+
+def _sheets(desk: Desk, lesson_id: UUID, rows: Sequence[KeptComparison]) -> list[ComparisonSheet]:
+    ledger, by = _weighed(ledger_of(desk, lesson_sheet(desk, lesson_id), earlier=False))
+    found: list[ComparisonSheet] = []
+    for row in rows:
+        with desk.transaction() as session:
+            sheets = blocks_of_comparison(desk, session, row)
+        plan = plan_of(row, len(sheets))
+        at = turn_of(plan, sheets)
+        come_to = compared(ledger, str(row.id), row.of, row.question, by, final=at.condition is None)
+        found.append(ComparisonSheet(row, sheets, plan.putts(), at, come_to, ledger.hand))
+    return found

@@ -10,20 +10,19 @@ from sqlalchemy import select
 
 from ...core.green.putt import Putt
 from ...core.judge.findings.answer import Answer, ToldThen, checked_answer
-from ...core.judge.findings.evidence import Evidence
 from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.judged import LessonJudged, judge_lesson
 from ...core.judge.findings.ranked import findings
-from ...core.judge.pace import Pace
+from ...core.judge.ledger.entry import Ledger
 from ...store.tables import FindingAnswerRow, LessonRow
+from ..aim.aims import aim_table
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
-from ..lesson.lessons import LessonSheet, lesson_sheet
-from ..start.blocks import station_of
+from ..lesson.lessons import lesson_sheet
 from ..values import KeptFindingAnswer, value_of, values_of
-from .blocks import occasion_of
-from .evidence import evidence_of
+from .comparisons import planned_in
+from .ledger import ledger_of
 
 _TOLD: Final[Stored[ToldThen]] = Stored(ToldThen)
 
@@ -33,24 +32,18 @@ class WholeLesson:
     """A lesson judged, what it was judged from, the putt its sizes are told at, and what its coach said."""
 
     judged: LessonJudged
-    evidence: Evidence
+    ledger: Ledger
     putt: Putt
     answers: Sequence[KeptFindingAnswer]
-    paces: tuple[tuple[str, Pace], ...]
-    """How far the putts ran, of every block in which that was noted, by its condition."""
 
 
 def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
     """Judge everything that was read in a lesson."""
     sheet = lesson_sheet(desk, lesson_id)
-    evidence, putt = evidence_of(desk, sheet)
-    judged = judge_lesson(evidence, putt.window)
-    return WholeLesson(judged, evidence, putt, answers_of(desk, lesson_id), _paces(sheet))
-
-
-def _paces(sheet: LessonSheet) -> tuple[tuple[str, Pace], ...]:
-    told = ((it.block.condition, occasion_of(it, station_of(it.block), sheet.golfer).pace) for it in sheet.blocks)
-    return tuple((name, pace) for name, pace in told if pace is not None)
+    told = ledger_of(desk, sheet)
+    planned = planned_in(desk, lesson_id, sheet.blocks, aim_table(desk, lesson_id).sheets)
+    judged = judge_lesson(told.ledger, planned)
+    return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id))
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,8 +75,8 @@ def keep_answer(desk: Desk, id: UUID, entry: AnswerEntry) -> KeptFindingAnswer:
             raise KeptOtherwise("finding_answer")
         if kept is not None:
             return value_of(KeptFindingAnswer, kept)
-    evidence, _ = evidence_of(desk, lesson_sheet(desk, entry.lesson_id))
-    it = next(one for one in findings(evidence).ranked if one.cause == entry.cause)
+    ledger = ledger_of(desk, lesson_sheet(desk, entry.lesson_id)).ledger
+    it = next(one for one in findings(ledger).ranked if one.cause == entry.cause)
     then = _TOLD.keep(ToldThen(it.call.word, it.call.side, it.weight))
     with desk.transaction() as session:
         if desk.get(session, LessonRow, entry.lesson_id, "lesson").voided_at is not None:

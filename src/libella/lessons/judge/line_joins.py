@@ -18,9 +18,9 @@ LONGEST: Final = 200
 
 
 def keep_join(desk: Desk, id: UUID, golfer_id: UUID, pair: tuple[LineKey, LineKey], made_at: datetime) -> KeptLineJoin:
-    """Join two lines of one link. Said twice it is one; said otherwise, a conflict."""
+    """Join two lines of one quantity. Said twice it is one; said otherwise, a conflict."""
     first, second = pair
-    if first.link != second.link or first == second:
+    if first.name != second.name or first == second:
         raise Conflict("lines_not_of_one_link")
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")

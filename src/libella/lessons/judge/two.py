@@ -1,20 +1,27 @@
 """Two sides of a golfer's putting set beside each other: whole lessons, or single blocks of them."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import datetime
+from typing import Literal
 from uuid import UUID
 
+from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
-from ...core.judge.findings.evidence import Evidence
-from ...core.judge.findings.two import Changed, TwoSides, two_sides
-from ...core.stand.set_up import beside
+from ...core.judge.claims.difference import Difference, Group, difference
+from ...core.judge.findings.case import Case, levels_in
+from ...core.judge.findings.chain_picture import Chain, chain_of
+from ...core.judge.ledger.entry import Batch, Ledger
+from ...core.judge.ledger.factors import Levels
+from ...core.stand.set_up import Noted, beside
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
 from ..golfer.changes import changes_of
 from ..lesson.lessons import LessonSheet, lesson_sheet
 from ..stand.set_ups import newest_values
-from ..values import KeptBlock
-from .evidence import evidence_of
+from .ledger import Gathered, ledger_of
+
+Changed = Literal["length", "green", "place", "guide", "proof", "disturbances", "set_up", "ways"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,15 +33,29 @@ class Side:
 
 
 @dataclass(frozen=True, slots=True)
-class ComparedSides:
-    """Both sides compared; when each was; what else changed between them, and what was noted to have been."""
+class SideRead:
+    """One side as it is named: when, its blocks' levels and lengths, its putts."""
 
-    found: TwoSides
-    putt: Putt
-    at: tuple[datetime, datetime]
-    names: tuple[str, str]
+    at: datetime
+    levels: Levels
+    lengths_m: tuple[float, ...]
+    putts: int
+    whole: bool
+    label: str
+
+
+@dataclass(frozen=True, slots=True)
+class ComparedSides:
+    """Both sides compared in everything read on both; what else changed between them, and what was noted to have been."""
+
+    differences: tuple[Difference, ...]
+    chains: tuple[Chain, Chain]
+    sides: tuple[SideRead, SideRead]
     changed: tuple[Changed, ...]
     noted: tuple[str, ...]
+    stood: tuple[Noted, ...]
+    putt: Putt
+    hand: Hand
 
 
 def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
@@ -51,44 +72,89 @@ def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
     if first == second:
         raise Conflict("sides_the_same")
     # Two blocks of one lesson are read from it once.
-    told = {it.lesson.id: evidence_of(desk, it) for it in {it.lesson.id: it for it in sheets}.values()}
-    one, other = (_of(told[it.lesson_id][0], it) for it in (first, second))
-    putt = told[second.lesson_id][1]
-    blocks = _block(sheets[0], first), _block(sheets[1], second)
-    before, after = (
-        block.started_at if block else sheet.lesson.started_at for block, sheet in zip(blocks, sheets, strict=True)
-    )
-    at = (before, after)
-    between = sorted(at)
+    told: dict[UUID, Gathered] = {
+        it.lesson.id: ledger_of(desk, it, earlier=False) for it in {it.lesson.id: it for it in sheets}.values()
+    }
+    one, other = (_of(told[it.lesson_id].ledger, it) for it in (first, second))
+    cases = Case(one), Case(other)
+    sides = _side(sheets[0], first, one), _side(sheets[1], second, other)
+    between = sorted(it.at for it in sides)
     noted = tuple(it.words for it in changes_of(desk, sheets[0].golfer.id) if between[0] < it.made_at <= between[1])
+    stood = _stood(desk, sheets) if first.block_id is None and second.block_id is None else ()
     return ComparedSides(
-        found=two_sides(one, other, putt.window),
-        putt=putt,
-        at=at,
-        names=(blocks[0].condition if blocks[0] else "", blocks[1].condition if blocks[1] else ""),
-        changed=_changed(desk, one, other, sheets),
+        differences=tuple(_differences(cases)),
+        chains=(chain_of(cases[0]), chain_of(cases[1])),
+        sides=sides,
+        changed=_changed(one, other, sheets, stood),
         noted=noted,
+        stood=stood,
+        putt=told[second.lesson_id].putt,
+        hand=one.hand,
     )
 
 
-def _of(it: Evidence, side: Side) -> Evidence:
-    """A block's own readings; what was read at set-downs is the lesson's, not the block's."""
+def _of(it: Ledger, side: Side) -> Ledger:
+    """A block's own readings; what was read at set-downs and of the eyes is the lesson's, not the block's."""
     if side.block_id is None:
         return it
-    blocks = tuple(one for one in it.blocks if one.id == str(side.block_id))
-    return replace(it, blocks=blocks, mark=None, to_mark=None, face=None, picture=None, body=())
+    return replace(it, batches=tuple(one for one in it.batches if one.id == str(side.block_id)))
 
 
-def _block(sheet: LessonSheet, side: Side) -> KeptBlock | None:
-    return next((it.block for it in sheet.blocks if it.block.id == side.block_id), None)
+def _differences(cases: tuple[Case, Case]) -> Iterable[Difference]:
+    """Every quantity read on both sides, each in a pair that is alike but for what is asked: as usual on both where it
+    was read so, else read the same way on both, else as each side tells the golfer."""
+    ledgers = cases[0].ledger, cases[1].ledger
+    both = [it for it in ledgers[0].quantities if it in ledgers[1].quantities]
+    for name in both:
+        groups = [_group(name, pair, ledgers) for pair in (0, 1)]
+        if not all(it.batches for it in groups):
+            continue
+        found = difference(groups[0], groups[1], name, cases[1].weighing)
+        if found is not None:
+            yield found
+
+
+def _group(name: str, side: int, ledgers: tuple[Ledger, Ledger]) -> Group:
+    own, other = ledgers[side].groups(name), ledgers[1 - side].groups(name)
+    shared = [levels for levels in own if levels in other]
+    main = ledgers[side].main(name)
+    if main and (levels_in(main, name) in other or not shared):
+        return Group("", tuple(main), levels_in(main, name))
+    if shared:
+        best = max(shared, key=lambda it: sum(one.counts[name] for one in own[it]))
+        return Group("", tuple(own[best]), best)
+    return Group("", ())
+
+
+def _side(sheet: LessonSheet, side: Side, ledger: Ledger) -> SideRead:
+    blocks = [it for it in ledger.batches if it.putted]
+    block = next((it.block for it in sheet.blocks if it.block.id == side.block_id), None)
+    lengths = tuple(sorted({round(it.putted.distance_m, 1) for it in blocks if it.putted}))
+    return SideRead(
+        at=block.started_at if block else sheet.lesson.started_at,
+        levels=blocks[0].levels if block and blocks else (),
+        lengths_m=lengths,
+        putts=sum(len(it.events) for it in blocks),
+        whole=block is None,
+        label=block.condition if block else "",
+    )
+
+
+def _stood(desk: Desk, sheets: tuple[LessonSheet, LessonSheet]) -> tuple[Noted, ...]:
+    """What of the set-up is not the same on both sides."""
+    values = [newest_values(desk, it.lesson.id) for it in sheets]
+    if not values[0] or not values[1]:
+        return ()
+    return tuple(it for it in beside(values[1], values[0]) if it.is_changed)
 
 
 def _changed(
-    desk: Desk, one: Evidence, other: Evidence, sheets: tuple[LessonSheet, LessonSheet]
+    one: Ledger, other: Ledger, sheets: tuple[LessonSheet, LessonSheet], stood: tuple[Noted, ...]
 ) -> tuple[Changed, ...]:
     """What else is not the same on both sides."""
     found: list[Changed] = []
-    lengths = [{round(it.distance_m, 1) for it in side.own()} for side in (one, other)]
+    blocks = [_putted(it) for it in (one, other)]
+    lengths = [{round(it.putted.distance_m, 1) for it in side if it.putted} for side in blocks]
     if lengths[0] and lengths[1] and lengths[0] != lengths[1]:
         found.append("length")
     lessons = [it.lesson for it in sheets]
@@ -96,15 +162,18 @@ def _changed(
         found.append("green")
     if (lessons[0].place, lessons[0].surface) != (lessons[1].place, lessons[1].surface):
         found.append("place")
-    guides = [{it.guided for it in side.own()} for side in (one, other)]
+    guides = [{it.guided for it in side} for side in blocks]
     if guides[0] and guides[1] and guides[0] != guides[1]:
         found.append("guide")
-    if (one.line_deg is None) != (other.line_deg is None):
+    if one.proved != other.proved:
         found.append("proof")
-    told = [{name for it in side.own() for name in it.disturbances} for side in (one, other)]
+    told = [{name for it in side if it.putted for name in it.putted.disturbances} for side in blocks]
     if told[0] != told[1]:
         found.append("disturbances")
-    set_ups = [newest_values(desk, it.id) for it in lessons]
-    if set_ups[0] and set_ups[1] and any(it.is_changed for it in beside(set_ups[1], set_ups[0])):
+    if stood:
         found.append("set_up")
     return tuple(found)
+
+
+def _putted(it: Ledger) -> list[Batch]:
+    return it.main("start") or [one for one in it.batches if one.putted]

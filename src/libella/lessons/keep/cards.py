@@ -2,7 +2,7 @@
 
 import hashlib
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
 from uuid import UUID
@@ -14,7 +14,7 @@ from ...core.keep.card import Card, moved_card
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.see.eyes import EyeTake
-from ...core.see.position import Position, position_of
+from ...core.see.position import LEVERS, Lever, Position, position_of
 from ...core.see.quick_check import DIRECTIONS, Drift, asked_angles, drifts
 from ...core.see.trial import Looks, Trial
 from ...store.tables import GolferRow, LessonRow, QuickCheckRow, SetUpCardRow
@@ -22,6 +22,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise, NotYet
 from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
+from ..see.first_looks import LOOK, first_looks
 from ..see.maps import map_sheet
 from ..stand.set_ups import newest_values
 from ..values import KeptGolfer, KeptQuickCheck, KeptSetUpCard, value_of, values_of
@@ -76,9 +77,16 @@ class CheckSheet:
 
 
 def keep_card(
-    desk: Desk, id: UUID, lesson_id: UUID, moved: Mapping[str, float] | Position, note: str, kept_at: datetime
+    desk: Desk,
+    id: UUID,
+    lesson_id: UUID,
+    moved: Mapping[str, float] | Position,
+    note: str,
+    kept_at: datetime,
+    set_up: str = "",
 ) -> KeptCard:
-    """Keep a change of the lesson's usual set-up as a card, with everything the lesson knows of it by now.
+    """Keep a change of the lesson's usual set-up as a card, or a set-up that was measured by itself, with everything the
+    lesson knows of it by now.
 
     Said twice it is one card, as it was the first time; said otherwise, a conflict.
     """
@@ -87,9 +95,13 @@ def keep_card(
     eyes = found.eyes
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
     values = newest_values(desk, lesson_id)
-    if not values and eyes.found is None and angle is None:
+    # Where this set-up was marked itself, that is where the eyes are; else where they are as usual, moved.
+    there = next((it for it in eyes.set_ups if it.name == set_up), eyes.now if not set_up else None)
+    first = _first_look(desk, lesson_id, set_up, position)
+    if not values and (there is None or there.found is None) and angle is None and first is None:
         raise NotYet("nothing_to_keep")
-    card = moved_card(position, values, eyes.found, eyes.looks, angle, eyes.zone_mm)
+    place, looks = (there.found, there.looks) if there else (None, ())
+    card = replace(moved_card(position, values, place, looks, angle, eyes.zone_mm), set_up=set_up, first=first)
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, lesson_id)
         raw = _CARD.keep(card)
@@ -191,6 +203,25 @@ def _checked(row: KeptQuickCheck, kept: KeptCard) -> CheckSheet:
 def _square(gap_m: float | None) -> Interval | None:
     """The face against the square reference: a gap at the right end is open to a right-handed golfer, aims right."""
     return None if gap_m is None else SquareReference().interval({"offset_m": gap_m})
+
+
+def _first_look(desk: Desk, lesson_id: UUID, set_up: str, position: Position) -> tuple[Looks, int] | None:
+    """How a true line looked from there, as said last, and how often it was said so."""
+    looks = [LOOK.read(it.raw) for it in first_looks(desk, lesson_id).taken if not it.voided]
+    wanted = set_up or (_place_named(next(iter(position.items()))) if len(position) == 1 else "")
+    if not wanted:
+        return None
+    here = [
+        it.looks
+        for it in looks
+        if it.place.lever and _place_named((it.place.lever, 1 if it.place.way == "plus" else -1)) == wanted
+    ]
+    return (here[-1], here.count(here[-1])) if here else None
+
+
+def _place_named(moved: tuple[Lever, float]) -> str:
+    lever, value = moved
+    return LEVERS[lever].plus if value > 0 else LEVERS[lever].minus
 
 
 def _kept(row: SetUpCardRow) -> KeptCard:

@@ -1,15 +1,16 @@
-"""How a golfer's set-ups are told apart in a lesson: by name, as the coach calls them, the same in every step."""
+"""How a golfer's set-ups are told apart in a lesson: by name, as the coach calls them, the same in every step; without a
+name it is as usual."""
 
 from typing import Final
 from uuid import UUID
 
-from sqlalchemy import literal, select, union_all
+from sqlalchemy import func, literal, select, union_all
 
 from ...store.tables import AimSeriesRow, BlockRow, EyeTakeRow, SightTestRow
 from ..desk.desk import Desk
 
-AS_USUAL: Final = "as usual"
-"""The set-up of a golfer of whom nothing else was said; what was kept before set-ups had names is of it."""
+AS_USUAL: Final = ""
+"""The set-up of a golfer of whom nothing else was said: the absence of a name."""
 
 
 def set_up_names(desk: Desk, lesson_id: UUID) -> list[str]:
@@ -18,7 +19,7 @@ def set_up_names(desk: Desk, lesson_id: UUID) -> list[str]:
         (EyeTakeRow, EyeTakeRow.set_up, EyeTakeRow.taken_at),
         (SightTestRow, SightTestRow.condition, SightTestRow.started_at),
         (AimSeriesRow, AimSeriesRow.set_up, AimSeriesRow.started_at),
-        (BlockRow, BlockRow.condition, BlockRow.started_at),
+        (BlockRow, func.coalesce(BlockRow.factors["set_up"].astext, AS_USUAL), BlockRow.started_at),
     ]
     every = union_all(
         *(
@@ -30,4 +31,4 @@ def set_up_names(desk: Desk, lesson_id: UUID) -> list[str]:
     ).subquery()
     with desk.transaction() as session:
         found = session.execute(select(every.c.name).order_by(every.c.at, every.c.step, every.c.name)).scalars()
-        return list(dict.fromkeys(found))
+        return [it for it in dict.fromkeys(found) if it != AS_USUAL]

@@ -278,4 +278,4 @@ def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None
     station = entry_of(row).station()
     rig_m = station.rig.station_m
     right = zero.right_deg + station.proof.line_off_deg(rig_m)
-    return station.putt, LaidRod(right, math.hypot(zero.doubt_deg, station.proof.shared_deg(rig_m)))
+    return station.putt, LaidRod(right, math.hypot(zero.doubt_deg, station.proof.line_deg(rig_m)))

@@ -10,7 +10,6 @@ from sqlalchemy.orm import Session
 
 from ...core.drawing.scene import Scene
 from ...core.measure.limits import OutOfLimits
-from ...core.measure.side import Side
 from ...core.measure.units import Units
 from ...core.stand.drawn import set_up_above, set_up_behind
 from ...core.stand.set_up import ENTRIES, Noted, SetUp, Wander, beside, checked, wander
@@ -156,16 +155,9 @@ def newest_values(desk: Desk, lesson_id: UUID) -> SetUp:
     return firsts[-1].values if firsts else {}
 
 
-def body_lines(desk: Desk, lesson_id: UUID) -> list[tuple[str, float | Side, int]]:
-    """The body lines of the newest set-up: name, degrees or only the side, in how many times it was taken."""
-    it = _stands(desk, lesson_id)
-    values: SetUp = it.now.values if it.now else {}
-    sides: dict[str, Side] = {"left": "left", "right": "right", "parallel": "neither"}
-    return [
-        (name, sides[value] if isinstance(value, str) else float(value), sum(name in one.values for one in it.run))
-        for name, value in values.items()
-        if ENTRIES[name].group == "body_lines"
-    ]
+def newest_run(desk: Desk, lesson_id: UUID) -> Sequence[KeptSetUp]:
+    """The times the lesson's newest set-up was taken; empty without one."""
+    return _stands(desk, lesson_id).run
 
 
 def _firsts(taken: Sequence[KeptSetUp]) -> list[KeptSetUp]:

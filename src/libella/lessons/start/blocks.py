@@ -1,7 +1,7 @@
 """Blocks and readings: a run of putts under one condition, recorded, voided, restored."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from datetime import datetime
 from uuid import UUID
 
@@ -10,7 +10,8 @@ from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
 from ...core.judge.chain import K
-from ...core.judge.disturbed import SCORE, checked_disturbances, with_disturbances
+from ...core.judge.disturbed import SCORE, checked_disturbances
+from ...core.judge.ledger.factors import Factor, levels_of
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.set.station import Station
@@ -40,9 +41,12 @@ class BlockEntry:
     asks: tuple[str, ...] = ()
     hole: bool = True
     path: PathModel = NO_PATH
+    factors: Mapping[str, str] = field(default_factory=dict[str, str])
+    """In what it is not as usual: see `core.judge.ledger.factors`."""
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "planned", self.planned)
+        levels_of(self.factors)
 
     def asked(self, station: Station) -> tuple[str, ...]:
         """What is noted of every putt there; `OutOfLimits` for what can't be."""
@@ -86,6 +90,7 @@ def add_block(
         "hole": entry.hole,
         "path_model": entry.path.name,
         "ball_ahead_m": entry.path.ball_ahead_m,
+        "factors": dict(levels_of(entry.factors)),
     }
     row = desk.keep(
         session,
@@ -126,8 +131,34 @@ def entry_like(block: KeptBlock, station_id: UUID, at: datetime) -> BlockEntry:
     """The same block again, on another station."""
     return BlockEntry(
         station_id, block.condition, block.guided, block.first_planned, at, tuple(block.asks), block.hole,
-        path_of(block),
+        path_of(block), block.factors,
     )  # fmt: skip
+
+
+def say_how(desk: Desk, id: UUID, condition: str, factors: Mapping[str, str]) -> KeptBlock:
+    """Say otherwise in what a block was not as usual, and what it is called."""
+    with desk.transaction() as session:
+        row = desk.get(session, BlockRow, id, "block", lock=True)
+        row.condition, row.factors = condition, dict(levels_of(factors))
+        return value_of(KeptBlock, row)
+
+
+def sort_out(desk: Desk, golfer_id: UUID, name: str, factor: Factor | None) -> int:
+    """Say what a name meant that was typed before factors were known: as usual (None), or one of the factors. Holds for
+    all of the golfer's blocks; gives how many."""
+    query = (
+        select(BlockRow)
+        .join(LessonRow, (LessonRow.studio_id == BlockRow.studio_id) & (LessonRow.id == BlockRow.lesson_id))
+        .where(BlockRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id)
+        .where(BlockRow.factors["unsorted"].astext == name)
+    )
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, golfer_id, "golfer")
+        rows = session.scalars(query).all()
+        for row in rows:
+            told = {one: level for one, level in row.factors.items() if one != "unsorted"}
+            row.factors = told if factor is None else dict(levels_of(told | {factor: name}))
+        return len(rows)
 
 
 def set_k(desk: Desk, id: UUID, k: float | None) -> KeptBlock:
@@ -292,11 +323,6 @@ def notes_laid(station: Station) -> dict[str, Note]:
 def station_of(block: KeptBlock) -> Station:
     """The putt and rig of a block, as they stood."""
     return entry_of(block).station()
-
-
-def shared_of(block: KeptBlock) -> float:
-    """Standard uncertainty all of a block's readings share, degrees: of its rig's aim, and for what disturbed it."""
-    return with_disturbances(station_of(block).shared_deg, block.disturbances)
 
 
 def valid_intervals(sheet: BlockSheet) -> list[Interval]:

@@ -1,7 +1,7 @@
 """Planned comparisons: conditions putted in turns, each a block."""
 
-from collections.abc import Sequence
-from dataclasses import asdict, dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from typing import Any
 from uuid import UUID
@@ -9,8 +9,8 @@ from uuid import UUID
 import uuid6
 from sqlalchemy.orm import Session
 
-from ...core.judge.comparing import Question, noticed
-from ...core.start.turns import Order, Plan, Turn, turn
+from ...core.judge.ledger.factors import levels_of
+from ...core.start.turns import Order, Plan, Question, Turn, noticed, turn
 from ...core.start.watched import kind_of
 from ...store.tables import BlockRow, ComparisonRow, StationRow
 from ..desk.desk import Desk
@@ -23,11 +23,16 @@ from .blocks import BlockEntry, add_block, notes_laid, valid_intervals
 
 @dataclass(frozen=True, slots=True)
 class Condition:
-    """One condition: its name, where it is putted, whether the rig stands in the golfer's view."""
+    """One condition: its name, where it is putted, whether the rig stands in the golfer's view, and in what else it is
+    not as usual (see `core.judge.ledger.factors`)."""
 
     name: str
     station_id: UUID
     guided: bool
+    factors: Mapping[str, str] = field(default_factory=dict[str, str])
+
+    def __post_init__(self) -> None:
+        levels_of(self.factors)
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,7 +83,16 @@ def begin_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptCompar
             # Of an aid that is lifted under this condition nothing is asked.
             laid = notes_laid(entry_of(station).station())
             asks = tuple(ask for ask in entry.asked if kind_of(ask) is None or ask in laid)
-            block = BlockEntry(it.station_id, it.name, it.guided, entry.each, entry.started_at, asks, hole=entry.hole)
+            block = BlockEntry(
+                it.station_id,
+                it.name,
+                it.guided,
+                entry.each,
+                entry.started_at,
+                asks,
+                hole=entry.hole,
+                factors=it.factors,
+            )
             add_block(desk, session, uuid6.uuid7(), block, comparison_id=id, turn=n)
         return value_of(KeptComparison, row)
 
@@ -88,7 +102,9 @@ def _told(entry: ComparisonEntry) -> dict[str, Any]:
         "lesson_id": str(entry.lesson_id),
         "started_at": entry.started_at.isoformat(),
     }
-    told["conditions"] = [asdict(it) | {"station_id": str(it.station_id)} for it in entry.conditions]
+    told["conditions"] = [
+        asdict(it) | {"station_id": str(it.station_id), "factors": dict(it.factors)} for it in entry.conditions
+    ]
     return told | {"asks": list(entry.asks)}
 
 

@@ -12,14 +12,13 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
 from ...core.instruments.no_rig import NO_RIG, NOT_WATCHED
-from ...core.judge.compensation import UNZEROED_DEG
-from ...core.start.stroke import match
+from ...core.start.stroke import UNZEROED_DEG, match
 from ...core.start.watched import note_of
 from ...store.tables import BlockRow, LessonRow, ReadingRow, SensorRow, StrokeRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
 from ..set.stations import entry_of
-from ..values import KeptSensor, KeptSensorZero, KeptStroke, value_of
+from ..values import KeptReading, KeptSensor, KeptSensorZero, KeptStroke, value_of
 from .comparisons import next_block
 from .sensors import zero_at, zeros_of
 
@@ -245,6 +244,22 @@ def _sheet(
     noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
     checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG)
     return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, checks, doubt)
+
+
+def strokes_by_putt(strokes: Sequence[StrokeSheet]) -> dict[UUID, list[StrokeSheet]]:
+    """What sensors told of each putt."""
+    found: dict[UUID, list[StrokeSheet]] = {}
+    for it in strokes:
+        if it.reading_id is not None:
+            found.setdefault(it.reading_id, []).append(it)
+    return found
+
+
+def measures_of(reading: KeptReading, strokes: Sequence[StrokeSheet]) -> Mapping[str, float]:
+    """A putt's measures as sensors told them, and where none did, as they came with a file."""
+    noted = {name: value for name, value in reading.notes.items() if isinstance(value, float | int)}
+    told = {name: value for it in strokes for name, value in it.measures.items()}
+    return noted | told
 
 
 def put_stroke(desk: Desk, id: UUID, reading_id: UUID | None, *, set_aside: bool) -> KeptStroke:

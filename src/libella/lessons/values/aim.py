@@ -28,7 +28,8 @@ class KeptAimSeries:
     station_id: UUID | None
     """The plan it was read on; null where none was laid."""
     set_up: str
-    """How the golfer stood: the set-up's name in this lesson."""
+    """How the golfer stood: the set-up's name in this lesson; empty as usual."""
+    factors: Mapping[str, str]
     comparison_id: UUID | None
     turn: int | None
     """Which condition of its comparison it is, from 0."""

@@ -6,9 +6,8 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from ...core.judge.comparing import Of, Question
 from ...core.start.path import PathName
-from ...core.start.turns import Order
+from ...core.start.turns import Of, Order, Question
 from .set import Laid
 
 
@@ -42,6 +41,8 @@ class KeptBlock(Laid):
     comfort: int | None
     trust: int | None
     """How it felt, 1 to 5; None while it was not said."""
+    factors: Mapping[str, str]
+    """In what it was not as usual: see `core.judge.ledger.factors`."""
     judged_again_at: datetime | None
     """When its readings were judged again, with a proof given after them."""
 

@@ -37,8 +37,10 @@ class AimSeriesRow(Stored):
     started_at: Mapped[datetime]
     station_id: Mapped[UUID | None]
     """The plan it was read on; null where none was laid."""
-    set_up: Mapped[str] = mapped_column(server_default=text("'as usual'"))
-    """How the golfer stood: the set-up's name in this lesson."""
+    set_up: Mapped[str] = mapped_column(server_default=text("''"))
+    """How the golfer stood: the set-up's name in this lesson; empty as usual."""
+    factors: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """In what else it was not as usual: see `core.judge.ledger.factors`."""
     comparison_id: Mapped[UUID | None]
     turn: Mapped[int | None]
     """Which condition of its comparison it is, from 0."""

@@ -113,8 +113,8 @@ class EyeTakeRow(Stored):
     voided: Mapped[bool] = mapped_column(server_default=text("false"))
     station_id: Mapped[UUID | None]
     """The plan it was taken on; null where none was laid."""
-    set_up: Mapped[str] = mapped_column(server_default=text("'as usual'"))
-    """How the golfer stood: the set-up's name in this lesson."""
+    set_up: Mapped[str] = mapped_column(server_default=text("''"))
+    """How the golfer stood: the set-up's name in this lesson; empty as usual."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),

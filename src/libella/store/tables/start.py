@@ -13,9 +13,8 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from ...core.judge.comparing import Of, Question
 from ...core.start.path import PathName
-from ...core.start.turns import Order
+from ...core.start.turns import Of, Order, Question
 from .base import Stored
 from .set import LaidColumns
 
@@ -50,6 +49,8 @@ class BlockRow(LaidColumns, Stored):
     comfort: Mapped[int | None]
     trust: Mapped[int | None]
     """How it felt, 1 to 5; null while it was not said."""
+    factors: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """In what it was not as usual: see `core.judge.ledger.factors`."""
     judged_again_at: Mapped[datetime | None]
     """When its readings were judged again, with a proof given after them."""
 

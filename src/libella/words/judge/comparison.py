@@ -1,12 +1,15 @@
-"""Conditions compared, in words: the one question that was planned, and its verdict."""
+"""Conditions compared, in words: the one question that was planned, its verdict, and what else was read of both."""
 
 from dataclasses import dataclass
 from typing import Final
 
-from ...core.estimate.shares import Apart
-from ...core.judge.comparing import Compared, Noticed, Of, Pair, Question, noticed
-from ...core.measure.side import side_of
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.difference import Difference, Group
+from ...core.judge.claims.reads import Compared, asked_of
+from ...core.measure.units import Units
+from ...core.start.turns import Of, Question
 from ..shared.certainty import WORDS
+from .claims import difference_said, levels_said, quantity_name
 
 QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
     "start": {
@@ -16,7 +19,7 @@ QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
         "roll": "Do more roll clean?",
         "still": "Does less move?",
         "touch": "Is less touched?",
-        "strike": "Are more struck in the middle?",
+        "strike": "Does it move the strike?",
         "finish": "Are more holed?",
     },
     "aim": {
@@ -25,35 +28,19 @@ QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
         "window": "Does the aim lie in the window oftener?",
     },
 }
-_NO_DIFFERENCE: Final[dict[Of, dict[Question, str]]] = {
-    "start": {
-        "line": "“{name}”: no difference in start line worth having.",
-        "spread": "“{name}”: no difference in spread worth having.",
-        "window": "“{name}”: no difference in share inside the window worth having.",
-        "roll": "“{name}”: no difference in clean rolls worth having.",
-        "still": "“{name}”: no difference in stillness worth having.",
-        "touch": "“{name}”: no difference in what is touched worth having.",
-        "strike": "“{name}”: no difference in strikes worth having.",
-        "finish": "“{name}”: no difference in putts holed worth having.",
-    },
-    "aim": {
-        "line": "“{name}”: no difference in aim worth having.",
-        "spread": "“{name}”: no difference in spread worth having.",
-        "window": "“{name}”: no difference in share of aims inside the window worth having.",
-    },
-}
-_GOOD: Final[dict[Noticed, str]] = {
-    "roll": "rolls clean",
-    "still": "stands still",
-    "touch": "touches nothing",
-    "strike": "strikes the middle",
-    "finish": "is holed",
-}
-_VERB: Final[dict[Of, str]] = {"start": "starts", "aim": "aims"}
-_TO_COME: Final[dict[Of, str]] = {
+_TO_COME: Final[dict[str, str]] = {
     "start": "Putts under both conditions tell.",
     "aim": "Set-downs of both ways tell.",
 }
+
+
+@dataclass(frozen=True, slots=True)
+class PairWords:
+    """One condition against the first: what was asked, then what else was read of both."""
+
+    name: str
+    headline: str
+    others: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,59 +48,70 @@ class ComparedWords:
     """What the conditions come to; a headline for each pair."""
 
     headline: str
-    pairs: tuple[str, ...]
+    pairs: tuple[PairWords, ...]
     note: str
 
 
-def compared_words(it: Compared) -> ComparedWords:
+def group_name(it: Group) -> str:
+    """What a condition is called: what it was not as usual in, else as the coach calls it."""
+    return levels_said(it.levels) if it.levels else it.name or levels_said(())
+
+
+def compared_words(it: Compared | None, of: str, hand: Hand, units: Units) -> ComparedWords:
     """The comparison as it is read."""
-    if not it.pairs:
-        return ComparedWords(_TO_COME[it.of], (), "")
-    pairs = tuple(_pair(one, it) for one in it.pairs)
+    if it is None or not any(told for _, told in it.others):
+        return ComparedWords(_TO_COME[of], (), "")
+    first = _quoted(it.first)
+    pairs = tuple(_pair(group, told, it, first, hand, units) for group, told in it.others if told)
     note = ""
-    if it.conditions > 2:
-        note = f"{it.conditions - 1} conditions against the first: each must be the surer."
-    return ComparedWords(" ".join(pairs), pairs, note)
+    if len(it.others) > 1:
+        note = f"{len(it.others)} conditions against the first: each must be the surer."
+    return ComparedWords(" ".join(one.headline for one in pairs), pairs, note)
 
 
-def _pair(it: Pair, whole: Compared) -> str:
-    if it.call.word == "none" and whole.final:
-        return _NO_DIFFERENCE[whole.of][whole.question].format(name=it.name)
-    moves = f"“{it.name}” {_moves(it, whole)}"
-    return f"{moves}: {WORDS[it.call.word]}." if whole.final else f"So far {moves}."
+def _quoted(it: Group) -> str:
+    return f"“{group_name(it)}”"
 
 
-_LEAST_RATIO: Final = 0.1
-"""Under a tenth no figure is told: the reading itself is not that fine."""
+def _pair(
+    group: Group, told: tuple[Difference, ...], whole: Compared, first: str, hand: Hand, units: Units
+) -> PairWords:
+    asked = next((it for it in told if it.quantity.name == asked_of(whole.question, whole.of)), None)
+    name = group_name(group)
+    so_far = "" if whole.final else "So far "
+    with_ = f"{'with' if so_far else 'With'} “{name}” "
+    others = tuple(
+        f"{one[0].upper()}{one[1:]}."
+        for it in told
+        if it is not asked
+        for one in (difference_said(it, first, hand, units),)
+    )
+    if asked is None:
+        return PairWords(name, f"{so_far}{with_}{_nothing(told, whole)}.", others)
+    return PairWords(name, f"{so_far}{with_}{_asked(asked, whole, first, hand, units)}.", others)
 
 
-def _moves(it: Pair, whole: Compared) -> str:
-    if it.shares is not None:
-        return _noticed(it.shares, whole)
-    found, first, verb = it.comparison, whole.first, _VERB[whole.of]
-    assert found is not None
-    if whole.question == "line":
-        moved = found.shift
-        size = f"{abs(moved.value):.1f}° (± {moved.doubt:.1f}°) further {side_of(moved.value)}"
-        return f"{verb} {size} than “{first}”"
-    if whole.question == "spread":
-        ratio = found.spread_ratio
-        if ratio.value < _LEAST_RATIO:
-            return f"spreads less than a tenth as much as “{first}”"
-        return f"spreads {ratio.value:.1f} times as much ({ratio.low:.1f} to {ratio.high:.1f}) as “{first}”"
-    gain = found.chance_gain
-    size = f"{abs(gain.value) * 100:.0f} ({gain.low * 100:+.0f} to {gain.high * 100:+.0f}) in a hundred"
-    if gain.value > 0:
-        return f"{verb} {size} more inside the window than “{first}”"
-    return f"{verb} {size} fewer inside the window than “{first}”"
+def _nothing(told: tuple[Difference, ...], whole: Compared) -> str:
+    asked = quantity_name(asked_of(whole.question, whole.of)).lower()
+    return f"{asked} was not read in both yet"
 
 
-def _noticed(found: Apart, whole: Compared) -> str:
-    """By how much more, or less, often it is as is wanted."""
-    note = noticed(whole.question)
-    assert note is not None
-    gain, said = found.gain, _GOOD[note]
-    size = f"{abs(gain.value):.0f} ({gain.low:+.0f} to {gain.high:+.0f}) in a hundred"
-    if gain.value > 0:
-        return f"{said} {size} more often than “{whole.first}”"
-    return f"{said} {size} less often than “{whole.first}”"
+def _asked(it: Difference, whole: Compared, first: str, hand: Hand, units: Units) -> str:
+    if whole.question == "spread" and it.ratio is not None and it.steadier is not None:
+        ratio = it.ratio
+        word = "no difference in spread worth having" if it.steadier.word == "none" else WORDS[it.steadier.word]
+        if ratio.value < 0.1:
+            return f"the {quantity_name(it.quantity.name).lower()} spreads less than a tenth as much as {first}: {word}"
+        return (
+            f"the {quantity_name(it.quantity.name).lower()} spreads {ratio.value:.1f} times as much as {first} "
+            f"({ratio.low:.1f} to {ratio.high:.1f}): {word}"
+        )
+    if whole.question == "window" and it.inside is not None:
+        gain, call = it.inside
+        more = "more" if gain.value > 0 else "fewer"
+        word = "no difference worth having" if call.word == "none" else WORDS[call.word]
+        return (
+            f"{abs(gain.value):.0f} in a hundred {more} start inside the window than {first} "
+            f"({gain.low:+.0f} to {gain.high:+.0f}): {word}".replace("-", "−")
+        )
+    return difference_said(it, first, hand, units)

@@ -7,8 +7,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.golfer.hand import Hand
 from ...core.judge.findings.answer import ToldThen
 from ...core.judge.findings.finding import Cause, Fact, Finding, Missing
-from ...core.judge.findings.ranked import Findings, Starts
-from ...core.measure.side import Side, side_of
+from ...core.measure.side import side_of
 from ...core.measure.units import Units, degrees, tape
 from ..shared.certainty import WORDS, with_doubt
 from ..shared.counts import counted, listed
@@ -86,8 +85,22 @@ def _found(it: Finding, hand: Hand) -> str:
         case "distance":
             return f"The error grows with the length, to the {it.call.side}"
         case "read_and_pace":
-            why = {"read": "on line but misread", "pace": "with the wrong pace"}.get(it.kind, "by read or pace")
-            return f"Putts start inside the window and miss all the same, {why}"
+            return _read_or_pace(it)
+
+
+def _read_or_pace(it: Finding) -> str:
+    if it.kind == "read_off" and it.size is not None:
+        side = it.call.side
+        size = degrees(it.size.value, it.size.doubt)
+        return (
+            f"The read lies {size} too far {side} of the line that holes the putt; the ball is started where it is read"
+        )
+    why = {
+        "read": "with the read, to a side",
+        "pace": "by their pace",
+        "ground": "at good pace on the level: the line or the ground is not as thought",
+    }.get(it.kind, "by read or pace")
+    return f"Putts start inside the window and miss all the same, {why}"
 
 
 def _open_or_closed(size: Estimate | None, hand: Hand) -> str:
@@ -111,6 +124,11 @@ def weight_said(it: Finding) -> str:
     between = _between(low, high)
     if it.cause == "rig":
         return f"Starting along it would cost about {_putts(value)} in a hundred {between}."
+    if it.cause == "read_and_pace" and it.kind == "read_off":
+        return f"Starting it where it must start brings about {_putts(value)} in a hundred {between}."
+    if it.call.word == "none":
+        # Nothing to mend has no size worth a promise.
+        return ""
     if it.cause == "read_and_pace":
         if value < 0:
             lost = _between(-high, -low)
@@ -148,10 +166,13 @@ NEEDS: Final[dict[str, str]] = {
     "second_proof": "a second check of the line",
     "answers": "answers on what looks straight",
     "set_downs": "set-downs of the face",
+    "answers_that_agree": "answers that agree with each other",
     "marks": "ball marks read",
     "starts": "starts read",
     "impacts": "putts with the face read at impact",
     "paths": "putts with the path read",
+    "paths_deg": "putts with the path read in degrees",
+    "inside": "putts that surely start inside the window",
     "strikes": "putts with the strike noted",
     "strikes_a_side": "strikes to either side",
     "stillness": "putts with stillness noted",
@@ -176,6 +197,16 @@ def missing_said(missing: Sequence[Missing]) -> str:
 
 FACTS: Final[dict[str, str]] = {
     "second_proof": "A second check found the line {size}",
+    "body_turned": "{name} turned {where}",
+    "path_in_to_out": "In to out {number} of {of}, in words or by rails: a side, and no size",
+    "path_out_to_in": "Out to in {number} of {of}, in words or by rails: a side, and no size",
+    "struck_heel": "Struck towards the heel {number} of {of}",
+    "struck_toe": "Struck towards the toe {number} of {of}",
+    "holed": "{number} of {of} holed",
+    "missed_by_ground": "{number} of {of} at good pace on level ground",
+    "on_the_read": "The ball is started where it is read: {size}, {putts}",
+    "off_the_read": "Against the read the ball starts {size}, {putts}",
+    "read_off": "The read lies {size} of the line that holes it",
     "links_share": "What was read against the line all lies on one side of it",
     "links_differ": "What was read against the line lies on both sides of it",
     "looks_straight": "A rod looks straight when it points {size}, from {count}",
@@ -202,15 +233,11 @@ FACTS: Final[dict[str, str]] = {
     "spread": "The starts scatter by {plain}",
     "with_guide": "With the guide in view: {size}, from {putts}",
     "without_guide": "Without it: {size}, from {putts}",
-    "spread_with_guide": "Spread with the guide {plain}",
-    "spread_without_guide": "Spread without it {plain}",
     "at_length": "At {length}: {size}, from {putts}",
     "inside_and_missed": "{number} of {of} that surely started inside the window missed",
-    "missed_by_pace": "{number} of those {of} finished short or past",
-    "missed_by_read": "{number} of those {of} missed to a side",
+    "missed_by_pace": "{number} of those {of} stopped short, or ran far past",
+    "missed_by_read": "{number} of {of} missed to a side, by the read",
 }
-_BODY: Final = "{name} turned {size}"
-_BODY_SIDE: Final = "{name} turned {side}, noted by eye"
 
 
 def fact_said(it: Fact, units: Units) -> str:
@@ -220,16 +247,13 @@ def fact_said(it: Fact, units: Units) -> str:
     if it.unit == "mm" and it.size is not None:
         size = f"{_strike(it.size)} (± {it.size.doubt:.0f} mm)"
     slope = "" if it.size is None else f"{it.size.value:+.2f}° a millimetre towards the toe".replace("-", "−")
-    about, _, line = it.what.partition("_")
-    side, _, rest = line.partition("_")
-    by_side = about == "body" and it.size is None
-    form = _BODY_SIDE if by_side else _BODY if about == "body" else FACTS[it.what]
+    form = FACTS[it.what]
     said = form.format(
         size=size,
         plain=plain,
         slope=slope,
-        name=(rest if by_side else line).capitalize(),
-        side=side,
+        name=it.name.capitalize(),
+        where=f"{it.side}, noted by eye" if it.size is None else f"{degrees(it.size.value, it.size.doubt)} {it.side}",
         number=it.number,
         of=it.of,
         count=counted(it.number, "answer"),
@@ -240,53 +264,9 @@ def fact_said(it: Fact, units: Units) -> str:
     return f"{said}."
 
 
-def headline_said(found: Findings, hand: Hand) -> str:
-    """The lesson in one sentence."""
-    if found.named:
-        return cause_said(found.named[0], hand)
-    starts = found.starts
-    if found.nothing:
-        return "Nothing to mend: no bias that costs putts, and a spread as this level has."
-    if starts is not None and found.unexplained:
-        why = "the stroke does it, what of it can't be told yet" if found.by_stroke else "why can't be told yet"
-        return f"Starts {_bias(starts)}, {WORDS[starts.call.word]}; {why}."
-    if starts is not None and starts.wide:
-        return f"The spread is wide, {starts.spread.value:.1f}°; why can't be told yet."
-    return "Can't tell yet."
-
-
 def rules_changed_said(before: str) -> str:
     """What was said of the same data before the rules changed."""
     return f"Judged anew by newer rules, with nothing read since. Before it said: {before}"
-
-
-def meaning_said(found: Findings) -> str:
-    """What stands behind the headline: its weight, or the starts it rests on."""
-    if found.named:
-        weight = weight_said(found.named[0])
-        if found.starts is None:
-            return f"{weight} With fewer than five starts read that is what it comes to if the stroke adds nothing."
-        return weight
-    starts = found.starts
-    if starts is None:
-        return "Too few putts with the start read, and nothing at address that is sure enough."
-    if found.nothing:
-        return _rests_on(starts)
-    cost = "" if starts.call.cost is None else f"It costs about {_putts(round(starts.call.cost))} in a hundred. "
-    if found.unexplained:
-        return f"{cost}What is known of the links does not say where it comes from."
-    return f"{_rests_on(starts)} No cause is sure enough to name."
-
-
-def _rests_on(starts: Starts) -> str:
-    return f"From {counted(starts.putts, 'putt')}: {_bias(starts)}, spread {starts.spread.value:.1f}°."
-
-
-def _bias(starts: Starts) -> str:
-    side: Side = side_of(starts.bias.value, 0.05)
-    if side == "neither":
-        return f"on the line (± {starts.bias.doubt:.1f}°)"
-    return with_doubt(starts.bias)
 
 
 def then_said(it: ToldThen) -> str:

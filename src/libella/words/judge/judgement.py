@@ -11,15 +11,14 @@ from ...core.estimate import LAPSE_SHARE, START, Summary
 from ...core.estimate.continuation import MOST_FURTHER
 from ...core.golfer.hand import Hand, push_or_pull
 from ...core.judge.disturbed import disturbed_deg
-from ...core.judge.judgement import NO_HOLE_M, Cause, Counts, Dear, Further, Gain, Judgement, Occasion, Work
+from ...core.judge.judgement import NO_HOLE_M, Counts, Dear, Further, Gain, Judgement, Occasion
 from ...core.measure.angle import hole_widths, offset_m
 from ...core.measure.interval import Interval
 from ...core.measure.units import Units, about, percent, sided, tape
 from ...core.set.station import Station
 from ..set.briefing import allows
-from ..shared.certainty import headline, nameless, prior_words, with_doubt
+from ..shared.certainty import WORDS, headline, nameless, prior_words, with_doubt
 from ..shared.counts import counted, listed
-from .pace import pace_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,9 +38,7 @@ class JudgementWords:
     chance: str
     doubt: str
     gains: tuple[str, ...]
-    work: str
     prior: str
-    pace: str
     read: str
 
 
@@ -52,18 +49,31 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         return _not_watched(it, station, occasion, units)
     return JudgementWords(
         counts=_counts(it.counts),
-        headline=headline(it.summary, it.verdict, "No putts yet."),
-        size=_size(it.summary, station, occasion, units),
-        meaning=_meaning(it, occasion, units) + unproved,
+        headline=_headline(it),
+        size="" if it.beyond else _size(it.summary, station, occasion, units),
+        meaning=_meaning(it, occasion, units) + (_FAR if it.beyond else "") + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance=_chance(it.summary, occasion),
-        doubt=_doubt(it.summary, occasion),
+        doubt="" if it.beyond else _doubt(it.summary, occasion),
         gains=tuple(_gain(one) for one in it.gains),
-        work=_work(it.work),
         prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
-        pace=pace_words(occasion.pace, units),
         read=_against_the_read(it.summary, station),
     )
+
+
+def _headline(it: Judgement) -> str:
+    """Where the bias lies and how sure that is; of readings that are open to one side at least where."""
+    beyond = it.beyond
+    if beyond is None or it.summary is None:
+        return headline(it.summary, it.verdict, "No putts yet.")
+    least = f"at least {abs(beyond.edge):.1f}° {beyond.side}" if beyond.edge else f"to the {beyond.side}"
+    of = "" if beyond.times == it.putts else f" in {beyond.times} of {it.putts}"
+    if it.verdict is None:
+        return f"So far {least}{of}."
+    return f"{least[0].upper()}{least[1:]}{of}, {WORDS[it.verdict.word]}."
+
+
+_FAR: Final = " This rig can't say how far: lay a ruler board, or a wider gate."
 
 
 def _against_the_read(summary: Summary | None, station: Station) -> str:
@@ -94,14 +104,12 @@ def _not_watched(it: Judgement, station: Station, occasion: Occasion, units: Uni
         counts="",
         headline="The start was not watched.",
         size="",
-        meaning=f"{it.putts} of {planned}; what was noted of them is told in the tables.",
+        meaning=f"{it.putts} of {planned}; what was noted of them stands below.",
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance="",
         doubt="",
         gains=(),
-        work="Lay a rig that watches the start to tell line from read and pace." if it.final else "",
         prior="No start, no prior: counts alone.",
-        pace=pace_words(occasion.pace, units),
         read="",
     )
 
@@ -260,41 +268,6 @@ def _gain(it: Gain) -> str:
     low, high = sorted((round(it.putts.low), round(it.putts.high)))
     more = "+" if round(it.putts.value) > 0 else ""
     return f"{more}{counted(round(it.putts.value), 'putt')} in a hundred ({low} to {high})"
-
-
-def _work(it: Work | None) -> str:
-    if it is None:
-        return ""
-    unnamed = " The bias is not named: its direction is not yet likely." if it.unnamed else ""
-    if it.costs_nothing:
-        if it.finish_noted:
-            return "The start line costs next to nothing here."
-        return "The start line costs next to nothing here. What read and pace cost shows once the finish is noted."
-    if not it.causes:
-        least = f"{MATTERS['gain'].matters_from:g} putts in a hundred"
-        return f"Nothing is likely enough yet to be worked on: nothing brings {least} for sure.{unnamed}"
-    if it.tie:
-        return " ".join(["A tie.", *(_brings(cause) for cause in it.causes[:2]), "Neither comes first."])
-    first, *others = it.causes
-    return " ".join([_first(first), *(_brings(cause) for cause in others)]) + unnamed
-
-
-def _first(it: Cause) -> str:
-    putts, started = counted(round(it.brings), "putt"), counted(it.started, "putt")
-    return {
-        "bias": f"Work on the bias: mending it brings about {putts} in a hundred.",
-        "spread": f"Work on the spread: a quarter less brings about {putts} in a hundred.",
-        "read_and_pace": f"Work on read and pace: {it.missed} of {started} that started inside the window missed.",
-    }[it.what]
-
-
-def _brings(it: Cause) -> str:
-    putts, started = counted(round(it.brings), "putt"), counted(it.started, "putt")
-    return {
-        "bias": f"Mending the bias brings about {putts} in a hundred.",
-        "spread": f"A quarter less spread brings about {putts} in a hundred.",
-        "read_and_pace": f"Read and pace: {it.missed} of {started} that started inside the window missed.",
-    }[it.what]
 
 
 def further_words(it: Further | None) -> str:

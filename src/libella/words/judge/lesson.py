@@ -9,13 +9,12 @@ from ...core.judge.findings.guards import Guard
 from ...core.judge.findings.misses import Miss, Reason
 from ...core.judge.findings.misses import counted as counted_misses
 from ...core.judge.findings.next_check import Check, CheckName
-from ...core.judge.pace import Pace
-from ...core.measure.units import Units, sided
+from ...core.measure.units import sided
 from ...core.set.kit import PARTS
 from ..shared.certainty import with_doubt
 from ..shared.counts import counted, listed
+from .claims import levels_said, quantity_name
 from .judgement import DISTURBED
-from .pace import pace_words
 
 CHECK_NAMES: Final[dict[CheckName, str]] = {
     "second_proof": "Lay the line a second way",
@@ -29,6 +28,8 @@ CHECK_NAMES: Final[dict[CheckName, str]] = {
     "three_lengths": "Six putts each from three lengths",
     "finish": "Ten putts with the finish noted, the read said before",
     "start_read": "Ten putts with the start read: a gate, a board or a line",
+    "finer_start": "Ten putts on a ruler board or a wider gate: how far, not only which side",
+    "ground": "Roll balls both ways, or level it: does the ground run as planned",
     "more_putts": "Ten more putts as they are",
     "perception_map": "Ask what looks straight with the head moved",
 }
@@ -39,6 +40,8 @@ CHECK_STEPS: Final[dict[CheckName, str]] = {
     "marks": "aim",
     "set_downs": "aim",
     "start_read": "set",
+    "finer_start": "set",
+    "ground": "set",
     "sensor": "sensors",
 }
 """The step a check is done in; every other one is putted."""
@@ -53,20 +56,19 @@ LINK_NAMES: Final[dict[LinkName, str]] = {
     "start": "Start",
 }
 REASONS: Final[dict[Reason, tuple[str, str]]] = {
-    "read": ("the read", "started inside the window, missed to a side"),
-    "pace": ("the pace", "short or past"),
+    "read": ("the read", "started where it was read, or inside the window: the read"),
+    "pace": ("the pace", "started inside the window: the pace"),
+    "ground": ("neither start nor pace", "started inside the window, at good pace, on the level"),
     "aim": ("the face aim", "the face aimed there at address"),
     "face": ("the face at impact", "the stroke turned the face"),
     "path": ("the path", "the path took it there"),
     "strike": ("the strike", "struck off the middle"),
-    "start": ("the start, its link not read", "started there; the link behind it was not read"),
+    "start": ("the start", "started there"),
+    "coarse": ("can't be told: read too coarsely", "the reading reaches over the window’s edge"),
+    "unread": ("can't be told: the start was not read", "its start was not read"),
 }
 """Why a putt missed: in a count of them, and of one."""
-
-
-def pace_said(condition: str, told: Pace, units: Units) -> str:
-    """Where the putts of a block finished."""
-    return f"{condition.capitalize()}: {pace_words(told, units)}"
+NOTHING_MORE: Final = "Nothing more to check here: go on to a drill."
 
 
 def check_said(it: Check) -> str:
@@ -95,9 +97,14 @@ def guard_said(it: Guard) -> str:
         case "voids":
             return f"{it.count} of {counted(it.of, 'putt')} were voided: look at why before trusting the rest."
         case "mixed":
-            return "Some blocks had a guide in view: they are not pooled with the others, which tell the golfer."
+            return "Putts with the guide in view and without are told apart: what is said first is of one of them."
+        case "several_ways":
+            return f"Putted in {counted(it.count, 'way')} and none of them as usual: each is told by itself."
         case "conditions":
-            return "Blocks in which something was changed for trial are left out: the golfer as usual is told."
+            return f"{it.count} of {counted(it.of, 'block')} were putted otherwise than as usual, and are told by themselves."
+        case "unsorted":
+            names = listed([f"“{one}”" for one in it.told])
+            return f"{names}: typed before, told by itself until you say what it meant."
         case "warm_up":
             first, last = (with_doubt(one) for one in it.values)
             return f"The first {it.count} putts started {first}, the last {it.count} {last}: that may be warming up."
@@ -108,8 +115,9 @@ def guard_said(it: Guard) -> str:
             )
         case "outliers":
             with_, without = (with_doubt(one) for one in it.values)
-            far = counted(it.count, "putt")
-            return f"{far} of {it.of} far off the others, kept: with them {with_}, without them {without}."
+            level = it.level
+            name = "" if level is None else f"{quantity_name(level.quantity.name)}, {levels_said(level.levels)}: "
+            return f"{name}{it.count} of {it.of} far off the others, kept: with {with_}, without {without}."
         case "disturbed":
             return f"Disturbed by {listed([DISTURBED[one] for one in it.told])}: less sure for it, by a stated amount."
         case "sensor_and_hand":
@@ -129,12 +137,17 @@ def guard_said(it: Guard) -> str:
 
 
 def misses_said(told: Sequence[Miss]) -> str:
-    """All misses in one breath."""
+    """All misses in one breath, their sides first."""
     if not told:
         return "No miss was recorded."
-    parts = [f"{n} by {REASONS[reason][0]}" for reason, n in counted_misses(told)]
+    sides = [f"{n} {side}" for side in ("left", "right") if (n := sum(it.side == side for it in told))]
+    parts = [
+        f"{n} {REASONS[reason][0]}" if reason in ("coarse", "unread") else f"{n} by {REASONS[reason][0]}"
+        for reason, n in counted_misses(told)
+    ]
     off = [f"{n} of them off the {end}" for end in ("heel", "toe") if (n := sum(it.off == end for it in told))]
-    return f"{len(told)} missed: {', '.join(parts)}{'; ' if off else ''}{', '.join(off)}."
+    where = f", {' and '.join(sides)}" if sides else ""
+    return f"{len(told)} missed{where}: {', '.join(parts)}{'; ' if off else ''}{', '.join(off)}."
 
 
 def miss_said(it: Miss) -> str:
@@ -142,7 +155,8 @@ def miss_said(it: Miss) -> str:
     start = "" if it.start_deg is None else f", start {sided(it.start_deg)}"
     adds = "" if it.adds_deg is None else f" ({sided(it.adds_deg)} of it)"
     off = f", off the {it.off}" if it.off else ""
-    return f"Putt {it.nth}{start}{off}: {REASONS[it.reason][1]}{adds}."
+    where = " and ".join(one for one in (it.length, it.side if it.side != "neither" else "") if one)
+    return f"Putt {it.nth}{f', {where}' if where else ''}{start}{off}: {REASONS[it.reason][1]}{adds}."
 
 
 def link_said(it: LinkShown) -> str:

@@ -1,16 +1,19 @@
 """Two sides set beside each other, in words: one question, one sentence."""
 
+from collections.abc import Mapping, Sequence
 from datetime import datetime
 from typing import Final
 
-from ...core.judge.findings.two import MOST, Changed, LinkBeside, TwoSides
-from ...core.measure.side import side_of
-from ...core.measure.units import degrees
-from ..shared.certainty import WORDS, with_doubt
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.difference import Difference, named
+from ...core.judge.ledger.factors import Levels
+from ...core.measure.units import Units, tape
+from ...core.stand.set_up import ENTRIES, Noted
 from ..shared.counts import counted, listed
-from .lesson import LINK_NAMES, fan_said
+from .claims import difference_said, levels_said, quantity_name
+from .lesson import fan_said
 
-CHANGED: Final[dict[Changed, str]] = {
+CHANGED: Final[Mapping[str, str]] = {
     "length": "the length of the putt",
     "green": "the green’s speed",
     "place": "the floor",
@@ -18,42 +21,81 @@ CHANGED: Final[dict[Changed, str]] = {
     "proof": "whether the line was proved",
     "disturbances": "what disturbed",
     "set_up": "the set-up",
+    "ways": "how it was putted",
 }
+_SAID: Final = 3
 
 
-def side_name(at: datetime, block: str) -> str:
-    """What a side is called."""
-    day = f"{at.day} {at:%b}"
-    return f"{day}, {block}" if block else day
+def side_names(
+    at: tuple[datetime, datetime],
+    levels: tuple[Levels, Levels],
+    lengths_m: tuple[Sequence[float], Sequence[float]],
+    putts: tuple[int, int],
+    whole: tuple[bool, bool],
+    units: Units,
+) -> tuple[str, str]:
+    """What both sides are called: by their days, and where these are the same by what differs."""
+    days = tuple(f"{one.day} {one:%b}" for one in at)
+    same_day = days[0] == days[1]
+    names = [_named(n, days[n], at[n], levels, lengths_m, putts, whole, units, same_day=same_day) for n in (0, 1)]
+    if names[0] == names[1]:
+        names = [f"{names[n]}, {at[n]:%H:%M}" for n in (0, 1)]
+    return names[0], names[1]
 
 
-def two_said(it: TwoSides) -> str:
-    """Whether anything moved, in one sentence."""
-    if not it.links:
+def _named(
+    n: int,
+    day: str,
+    at: datetime,
+    levels: tuple[Levels, Levels],
+    lengths_m: tuple[Sequence[float], Sequence[float]],
+    putts: tuple[int, int],
+    whole: tuple[bool, bool],
+    units: Units,
+    *,
+    same_day: bool,
+) -> str:
+    parts = [day]
+    if whole[n]:
+        if same_day:
+            parts.append("the lesson")
+        return ", ".join(parts)
+    if levels[0] != levels[1] or levels[n]:
+        parts.append(levels_said(levels[n]))
+    if lengths_m[0] != lengths_m[1] and lengths_m[n]:
+        parts.append(listed([tape(one, units) for one in lengths_m[n]]))
+    if len(parts) == 1 or putts[0] != putts[1]:
+        parts.append(counted(putts[n], "putt"))
+    return ", ".join(parts)
+
+
+def two_said(found: Sequence[Difference], stood: Sequence[Noted], hand: Hand, units: Units) -> str:
+    """Whether anything moved, in one sentence, and what it means."""
+    if not found:
+        changed = [ENTRIES[it.name].label.lower() for it in stood]
+        if changed:
+            return f"Nothing else was read on both sides; the set-up changed: {listed(changed)}."
         return "Nothing was read on both sides."
-    said = [_moved(one) for one in it.moved]
-    if it.steadier is not None and it.steadier.names_direction:
-        said.append(f"{'steadier' if it.steadier.side == 'left' else 'wider spread'}, {WORDS[it.steadier.word]}")
+    said = [difference_said(it, "before", hand, units) for it in named(found)[:_SAID]]
     if said:
         sentence = "; ".join(said)
         return f"{sentence[0].upper()}{sentence[1:]}."
-    if all(one.call.word == "none" for one in it.links):
+    if all(one.call.word == "none" for one in found):
         return "Nothing moved by enough to matter."
     return "Can't tell yet whether anything moved."
 
 
-def _moved(it: LinkBeside) -> str:
-    size = degrees(it.by.value, it.by.doubt)
-    return f"{LINK_NAMES[it.name]} {size} further {side_of(it.by.value)}, {WORDS[it.call.word]}"
+def label_said(it: Difference) -> str:
+    """What a row is about, and how it was read where that was not as usual."""
+    levels = it.first.levels if it.first else it.shares[0].levels if it.shares else ()
+    name = quantity_name(it.quantity.name)
+    return f"{name}, {levels_said(levels)}" if levels else name
 
 
-def link_beside_said(it: LinkBeside) -> str:
-    """One link on both sides."""
-    if it.call.word == "none":
-        return f"no difference that matters: {with_doubt(it.by)}"
-    if it.call.word == "open":
-        return f"can't tell yet: {with_doubt(it.by)}"
-    return f"{degrees(it.by.value, it.by.doubt)} further {side_of(it.by.value)}, {WORDS[it.call.word]}"
+def beside_said(it: Difference, hand: Hand, units: Units) -> str:
+    """One quantity on both sides."""
+    said = difference_said(it, "before", hand, units)
+    return f"{said[0].upper()}{said[1:]}."
 
 
 def over_said(times: int) -> str:
@@ -61,27 +103,7 @@ def over_said(times: int) -> str:
     return f"{fan_said(times)} Dashed grey: the side before."
 
 
-def spreads_said(it: TwoSides) -> str:
-    """The spreads of the starts on both sides."""
-    if it.spreads is None or it.steadier is None:
-        return ""
-    one, other = (f"{spread.value:.1f}°" for spread in it.spreads)
-    word = it.steadier.word
-    if word in ("none", "open"):
-        return f"Spread {one} and {other}: {'no difference that matters' if word == 'none' else WORDS['open']}."
-    return f"Spread {one} and {other}: {'steadier' if it.steadier.side == 'left' else 'wider'}, {WORDS[word]}."
-
-
-def more_said(it: TwoSides) -> str:
-    """How many more putts would settle the start."""
-    if it.spreads is None or it.more_putts == 0:
-        return ""
-    if it.more_putts is None:
-        return f"More than {counted(MOST, 'more_putt')} on each side would be needed to settle the start."
-    return f"About {counted(it.more_putts, 'more_putt')} on each side should settle the start."
-
-
-def changed_said(changed: tuple[Changed, ...], noted: tuple[str, ...]) -> str:
+def changed_said(changed: Sequence[str], noted: Sequence[str]) -> str:
     """What else is not the same, so that a difference may be its doing; empty where nothing is known to be."""
     said: list[str] = []
     if changed:

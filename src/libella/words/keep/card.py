@@ -7,6 +7,7 @@ from ...core.measure.units import Units, about, degrees
 from ...core.see.quick_check import Kept
 from ...core.stand.set_up import ENTRIES
 from ..see.position import position_words
+from ..shared.counts import counted
 from ..stand.set_up import value_words
 
 
@@ -21,12 +22,17 @@ def card_rows(card: Card, units: Units) -> tuple[tuple[str, str], ...]:
         rows.append(("Eyes", _eyes(card.kept, units)))
     if card.kept.angle:
         rows.append(("Straight is seen", _angle(card.kept.angle)))
+    elif card.first:
+        looks, times = card.first
+        rows.append(("A true line looks", f"{looks} ({counted(times, 'time')}, a first look)"))
     return tuple(rows)
 
 
 def change_words(card: Card, units: Units) -> str:
     """What to move."""
-    return position_words(card.position, units) if card.position else "nothing moved"
+    if card.position:
+        return position_words(card.position, units)
+    return card.set_up or "as usual"
 
 
 def _angle(it: Estimate) -> str:

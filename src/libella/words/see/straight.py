@@ -137,7 +137,14 @@ def condition_words(it: AskedUnder, units: Units) -> str:
     """Under what it was asked, as a list."""
     moved = position_words(it.position, units) if it.position else ""
     toward = "to the start target" if it.toward == "start" else ""
-    told = (moved, it.condition, toward, _TRACES[it.trace], _EYES[it.eyes], _GLASSES[it.glasses])
+    told = (
+        moved,
+        it.condition or ("" if moved else "as usual"),
+        toward,
+        _TRACES[it.trace],
+        _EYES[it.eyes],
+        _GLASSES[it.glasses],
+    )
     return ", ".join(each for each in told if each)
 
 

@@ -20,6 +20,8 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "lesson": ("{n} lesson", "{n} lessons"),
     "look": ("{n} look", "{n} looks"),
     "answer": ("{n} answer", "{n} answers"),
+    "miss": ("{n} miss", "{n} misses"),
+    "way": ("{n} way", "{n} ways"),
 }
 
 

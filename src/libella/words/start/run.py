@@ -4,10 +4,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
 
-from ...core.judge.comparing import Of
 from ...core.start.path import PathName
 from ...core.start.pauses import Nudge
-from ...core.start.turns import Order, Turn
+from ...core.start.turns import Of, Order, Turn
 from ..shared.counts import counted
 
 ORDERS: Final[dict[Order, str]] = {

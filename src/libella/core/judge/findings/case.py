@@ -1,41 +1,44 @@
-"""One lesson's case, worked out once for all rules: links pooled, drawn together, and the putts they are counted at."""
+"""One lesson's case, worked out once for all rules: what was read of each link, the links drawn together, and the putts
+they are counted at."""
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
-from typing import Final, Literal
+from typing import Final
 
 import numpy as np
 
 from ...certainty.estimate import Estimate, estimated, normal
 from ...certainty.matter import MATTERS
-from ...estimate import PATH, START, Posterior, Prior, posterior
-from ...estimate.cost import costs_from
+from ...certainty.verdict import Verdict
+from ...estimate import Posterior
+from ...estimate.cost import Mix, costs_from
 from ...estimate.posterior import Floats
 from ...measure.interval import Interval
+from ...set.proof import BY_EYE_DEG
+from ..claims.growth import Growth, growth
+from ..claims.level import FEWEST, Level, Weighing, level_of, shared_of
+from ..claims.pace import Pace, pace_of
+from ..ledger.entry import FEWEST_STARTS, Batch, Event, Ledger, Place, grouped, main_of
+from ..ledger.factors import Levels, moving
+from ..ledger.quantity import quantity
 from .currency import DRAWN, Putts, drawn, unseen_spread, weight_of
-from .evidence import FEWEST_STARTS, BlockSeen, Evidence, Place, PuttSeen
 from .finding import Cause, Fact, Finding, Missing, called
 from .joint import Joint, Link, LinksTold, Mixture, joint_of, mixture
 
 SLOPE: Final = (0.03, 0.03)
 """What a strike off the middle adds to the start, degrees a millimetre towards the toe: mean and standard deviation
 before data (handbook 6)."""
-NOTED_MM: Final = 12.0
-"""How far off the middle a strike noted heel or toe is taken to be: an opinion."""
 _WIDE: Final = 1.25
 """So many times the spread of the level is wide: an opinion."""
-_FEWEST: Final = 3
-_SEEN_DEG: Final = 0.05
-"""No sensor reads finer: readings that are one are weighed once."""
-Sensed = Literal["address", "impact", "path", "stroke"]
+_AGAINST_LINE: Final = ("mark", "face", "looks_straight", "start", "address")
 
 
 @dataclass(frozen=True, slots=True)
 class Struck:
-    """Where putts were struck: the mean (mm, towards the toe), what a millimetre adds, what the mean adds (degrees);
-    how many, and how many lie to each side of their mean."""
+    """Where putts were struck: what a millimetre adds, what the mean adds (degrees); how many lie to each side of their
+    mean."""
 
     mean: Estimate
     slope: Estimate
@@ -45,89 +48,143 @@ class Struck:
 
 
 class Case:
-    """The evidence with what follows from it for every rule."""
+    """The ledger with what follows from it for every rule."""
 
-    def __init__(self, evidence: Evidence) -> None:
-        self.evidence = evidence
-        self.own = evidence.own()
-        self.putted = [it for block in self.own for it in block.putts]
-        self.starts = [it.start for it in self.putted if it.start is not None]
+    def __init__(self, ledger: Ledger) -> None:
+        self.ledger = ledger
+        self.own = ledger.main("start")
+        self.starts = [one for it in self.own for one in it.read("start")]
 
     @cached_property
-    def start(self) -> Posterior | None:
-        """Of the starts as usual, with what their rigs share; None from too few to say anything of them."""
-        if len(self.starts) < FEWEST_STARTS:
-            return None
-        told = [it for it in self.own if it.starts]
-        weights = np.array([len(it.starts) for it in told], dtype=np.float64)
-        noise = math.sqrt(float(np.average([it.noise_deg**2 for it in told], weights=weights)))
-        # Each laying is off by its own: together they are off by less.
-        share = weights / weights.sum()
-        shared = math.sqrt(float(((share * np.array([it.shared_deg for it in told])) ** 2).sum()))
-        return posterior(self.starts, START, noise=noise).blurred(shared)
+    def weighing(self) -> Weighing:
+        """Levels are weighed at the putt as laid, where all was putted at one hole; else at the usual lengths."""
+        it = self.ledger
+        laid = {round(one.putted.distance_m, 1): one.putted for one in it.batches if one.putted}
+        mix = it.mix
+        if len(laid) == 1 and all(one.hole for one in laid.values()):
+            mix = Mix.one(next(iter(laid.values())).window)
+        return Weighing(mix, it.k.value, it.band.spread_deg["start"])
+
+    @cached_property
+    def usual(self) -> Weighing:
+        """The same at the golfer's usual putts: the one currency of causes."""
+        return Weighing(self.ledger.mix, self.ledger.k.value, self.ledger.band.spread_deg["start"])
+
+    def level(self, name: str) -> Level | None:
+        """Where a quantity lies, of the golfer as usual."""
+        return self._levels.get(name)
+
+    @cached_property
+    def _levels(self) -> dict[str, Level]:
+        found: dict[str, Level] = {}
+        for name in self.ledger.quantities:
+            main = self.ledger.main(name)
+            if quantity(name).kind == "share" or not main:
+                continue
+            level = level_of(main, name, levels_in(main, name), self.weighing)
+            if level is not None:
+                found[name] = level
+        return found
+
+    def events(self, *names: str) -> list[Event]:
+        """The putts of the golfer as usual of which all of these were read."""
+        return [it for batch in self.putted for it in batch.events if all(name in it.values for name in names)]
+
+    @cached_property
+    def putted(self) -> list[Batch]:
+        """Every block putted as usual, its start watched or not."""
+        blocks = [it for it in self.ledger.batches if it.putted]
+        if self.own:
+            usual = {moving(it.levels, quantity("start").movers) for it in self.own}
+            return [it for it in blocks if moving(it.levels, quantity("start").movers) in usual]
+        groups = grouped(blocks, "start")
+        return list(groups[()]) if () in groups else blocks if len(groups) == 1 else []
 
     @property
     def putted_at(self) -> Place:
         """Where the golfer putted as usual first."""
         return Place("start", self.own[0].id if self.own else "")
 
+    @cached_property
+    def start(self) -> Posterior | None:
+        """Of the starts as usual, with all they share; None from too few to say anything of them."""
+        level = self.level("start")
+        return level.post if level is not None and level.count >= FEWEST_STARTS else None
+
     @property
     def wide_deg(self) -> float:
         """The spread from which it counts as wide for this golfer's level."""
-        return _WIDE * self.evidence.band.spread_deg["start"]
+        return _WIDE * self.ledger.band.spread_deg["start"]
 
     @property
     def proved(self) -> bool:
-        return self.evidence.line_deg is not None
+        return self.ledger.proved
+
+    def off_line(self, name: str) -> Estimate | None:
+        """A link's mean without what the line's own direction leaves unknown: in the joint that is a link."""
+        level = self.level(name)
+        if level is None or level.count < FEWEST:
+            return None
+        if level.raw is None:
+            it = level.bias
+            line = BY_EYE_DEG if self.ledger.line_deg is None else self.ledger.line_deg
+            return (
+                normal(it.value, math.sqrt(max(it.sd**2 - line**2, (0.3 * it.sd) ** 2))) if self._tells(name) else None
+            )
+        own = shared_of(self.ledger.main(name), name, but=("line",))
+        return estimated(level.raw.blurred(own).bias_quantile)
+
+    def _tells(self, name: str) -> bool:
+        return all(it.fitted[name].tells for it in self.ledger.main(name) if name in it.fitted)
 
     @cached_property
     def told(self) -> LinksTold:
         """What was read of every link."""
-        it = self.evidence
-        sensors = [block for block in self.own if any(p.impact_deg is not None for p in block.putts)]
+        sensors = [it.putted for it in self.ledger.main("impact") or self.ledger.main("address") if it.putted]
+        path = self.level("path")
         return LinksTold(
-            k=it.k,
-            mark=it.mark.bias if it.mark else None,
-            to_mark=it.to_mark.bias if it.to_mark else None,
-            face=it.face.bias if it.face else None,
-            beta=it.picture.beta if it.picture else None,
-            address=self._sensed("address"),
-            impact=self._sensed("impact"),
-            zero_deg=max((block.zero_deg for block in sensors), default=0.4),
-            one_device=all(block.one_device for block in sensors),
-            path=self._sensed("path"),
+            k=self.ledger.k,
+            mark=self.off_line("mark"),
+            to_mark=self.off_line("to_mark"),
+            face=self.off_line("face"),
+            face_guided=any(it.guided for it in self.ledger.main("face")),
+            beta=self.off_line("looks_straight"),
+            address=self.off_line("address"),
+            impact=self.off_line("impact"),
+            zero_deg=max((it.zero_deg for it in sensors), default=0.4),
+            one_device=all(it.one_device for it in sensors),
+            # Words say a side and no size.
+            path=None if path is None or path.beyond else self.off_line("path"),
             strike=self.struck.adds if self.struck else None,
-            start=estimated(self.start.bias_quantile) if self.start else None,
-            line_deg=it.line_deg,
+            start=self.off_line("start") if self.start else None,
+            start_guided=any(it.guided for it in self.own),
+            line_deg=self.ledger.line_deg,
         )
-
-    def read_of(self, value: Callable[[PuttSeen], float | None]) -> list[float]:
-        """What single putts told of a link."""
-        return [found for it in self.putted if (found := value(it)) is not None]
-
-    @cached_property
-    def sensed(self) -> dict[Sensed, Posterior]:
-        """What a sensor told of the face and the path, putt by putt, its reading error taken off the spread."""
-        noise = max((it.sensor_deg for it in self.own), default=0.0)
-        told: dict[Sensed, tuple[list[float], Prior, float]] = {
-            "address": (self.read_of(lambda it: it.aim_deg), START, noise),
-            "impact": (self.read_of(lambda it: it.impact_deg), START, noise),
-            "path": (self.read_of(lambda it: it.path_deg), PATH, noise),
-            "stroke": (self.read_of(_turned), START, noise * math.sqrt(2)),
-        }
-        return {
-            name: posterior([Interval(at, at) for at in map(_seen, values)], prior, noise=noise)
-            for name, (values, prior, noise) in told.items()
-            if len(values) >= _FEWEST
-        }
-
-    def _sensed(self, name: Sensed) -> Estimate | None:
-        post = self.sensed.get(name)
-        return estimated(post.bias_quantile) if post else None
 
     @cached_property
     def struck(self) -> Struck | None:
-        return struck(self.putted, self.evidence.toe_sign, self.evidence.k.value)
+        return struck(self)
+
+    @cached_property
+    def growth(self) -> Growth | None:
+        """The side by distance: of this lesson's starts as usual, and of the lessons before."""
+        earlier = main_of(grouped(self.ledger.earlier, "start"), "start") if self.ledger.earlier else []
+        same = [it for it in earlier if it.guided == any(one.guided for one in self.own)]
+        return growth([*same, *self.own], self.usual) if self.own else None
+
+    @cached_property
+    def pace(self) -> Pace | None:
+        return pace_of(self.putted, self.weighing)
+
+    @cached_property
+    def line_first(self) -> bool:
+        """Nobody measured the line a second way, and all that was read against it lies on one side of it: then the line
+        may be what is off, and its check comes first."""
+        if self.proved:
+            return False
+        told = [it for name in _AGAINST_LINE if (it := self.off_line(name)) is not None]
+        aside = [it for it in told if it.is_one_side]
+        return len(aside) >= 2 and len({it.value > 0 for it in aside}) == 1 and len(aside) == len(told)
 
     @cached_property
     def mixture(self) -> Mixture:
@@ -135,18 +192,18 @@ class Case:
 
     @cached_property
     def joint(self) -> Joint:
-        return joint_of(self.mixture, self.told)
+        return joint_of(self.mixture)
 
     @cached_property
     def putts(self) -> Putts:
         """The currency: from the starts read, else from the links."""
         bias = self.joint.start if self._drawn is None else self._drawn[0]
-        return Putts(bias, self.spread, self.evidence.mix)
+        return Putts(bias, self.spread, self.ledger.mix)
 
     @cached_property
     def spread(self) -> Floats:
         """(N,) the start's spread: as read, else as expected of the level."""
-        return unseen_spread(self.evidence.band.spread_deg["start"], DRAWN) if self._drawn is None else self._drawn[1]
+        return unseen_spread(self.ledger.band.spread_deg["start"], DRAWN) if self._drawn is None else self._drawn[1]
 
     @cached_property
     def _drawn(self) -> tuple[Floats, Floats] | None:
@@ -155,14 +212,14 @@ class Case:
     @cached_property
     def linked(self) -> Putts:
         """The same golfers, their bias drawn together with their links: for how sure a cause is."""
-        return Putts(self.joint.start, np.random.default_rng(3).permutation(self.spread), self.evidence.mix)
+        return Putts(self.joint.start, np.random.default_rng(3).permutation(self.spread), self.ledger.mix)
 
     @cached_property
     def matters_deg(self) -> tuple[float, float]:
         """The start bias that costs enough to matter, and the one under which there is nothing to mend, degrees."""
         it = MATTERS["gain"]
         spread = np.array([float(np.median(self.spread))])
-        far, near = costs_from(np.array([it.matters_from, it.nothing_under]), spread, self.evidence.mix)[:, 0]
+        far, near = costs_from(np.array([it.matters_from, it.nothing_under]), spread, self.ledger.mix)[:, 0]
         return float(far), float(near)
 
     def by_link(
@@ -189,6 +246,9 @@ class Case:
         weight = weight_of(gain)
         right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
         call = called(right, left, small, missing, can_be_clear=self.proved, cost=weight.value)
+        if self.line_first and call.names_direction:
+            # What every link shares is the line's until a second proof says otherwise.
+            call = Verdict("open", call.side, min(call.probability, 0.79), call.cost)
         return Finding(cause, weight, call, size, "deg", tuple(facts), missing)
 
     def by_gain(
@@ -214,50 +274,57 @@ class Case:
         return at["delivery"] + at["path"] + at["strike"]
 
 
-def _turned(it: PuttSeen) -> float | None:
-    return None if it.aim_deg is None or it.impact_deg is None else it.impact_deg - it.aim_deg
+def levels_in(batches: Sequence[Batch], name: str) -> Levels:
+    """The levels a group of batches was taken at, of the factors that may move the quantity."""
+    return moving(batches[0].levels, quantity(name).movers)
 
 
-def _seen(deg: float) -> float:
-    return round(deg / _SEEN_DEG) * _SEEN_DEG
+def struck(case: Case) -> Struck | None:
+    """Where the putts were struck and what that does to their start; None where nobody noted it.
 
-
-def pooled(blocks: Sequence[BlockSeen]) -> Posterior:
-    """The starts of blocks read alike, as badly as the worst of them."""
-    noise, shared = max(it.noise_deg for it in blocks), max(it.shared_deg for it in blocks)
-    return posterior([start for it in blocks for start in it.starts], START, noise=noise).blurred(shared)
-
-
-def struck(putts: Sequence[PuttSeen], toe_sign: int, k: float) -> Struck | None:
-    """What the strike adds, from the putts themselves: start against strike, with the handbook's slope before data.
-
-    Where face and path of a putt were read, what they explain of its start is taken off first.
+    What a millimetre adds starts from its prior and takes in what the putts themselves show: against the start as such,
+    and sharper against what face and path leave of it.
     """
-    told = [at for it in putts if (at := toe_mm(it)) is not None]
-    if not told:
+    level = case.level("strike")
+    if level is None:
         return None
-    x = np.array(told)
-    spread = max(float(x.std(ddof=1)) if x.size > 1 else 4.0, 1.0)
-    middle = float(x.mean())
-    slope, slope_sd = _slope(putts, toe_sign, k)
-    adds, adds_sd = slope * middle, math.hypot(middle * slope_sd, slope * spread / math.sqrt(x.size))
-    off = x - middle
-    sides = int((off < -1.0).sum()), int((off > 1.0).sum())
-    mean = normal(middle, spread / math.sqrt(x.size))
-    return Struck(mean, normal(slope, slope_sd), normal(adds, adds_sd), x.size, sides)
+    toe, k = case.ledger.toe_sign, case.ledger.k.value
+    slope, slope_sd = _slope(case.events("strike", "start"), toe, k)
+    middle, middle_sd = level.bias.value, level.bias.sd
+    adds_sd = math.hypot(middle * slope_sd, slope * middle_sd, slope_sd * middle_sd)
+    at = [_at(it, "strike") for it in case.events("strike")]
+    # To either side of the mean strike: a golfer who strikes one end can be told, too.
+    mean = float(np.mean(at)) if at else 0.0
+    sides = sum(it < mean - 1.0 for it in at), sum(it > mean + 1.0 for it in at)
+    return Struck(level.bias, normal(slope, slope_sd), normal(slope * middle, adds_sd), level.count, sides)
 
 
-def _slope(putts: Sequence[PuttSeen], toe_sign: int, k: float) -> tuple[float, float]:
+_ZONE_MM: Final = 12.0
+"""Where a strike noted heel or toe is taken to lie when it is set beside the start: an opinion."""
+
+
+def _at(it: Event, name: str) -> float:
+    value = it.values[name]
+    assert isinstance(value, Interval)
+    if name == "strike" and (math.isinf(value.low) or math.isinf(value.high)):
+        return math.copysign(max(_ZONE_MM, abs(value.anchor)), value.anchor)
+    return value.anchor
+
+
+def strike_at(it: Event) -> float | None:
+    """Where a putt was struck, mm towards the toe: as measured, else as noted."""
+    return _at(it, "strike") if "strike" in it.values else None
+
+
+def _slope(putts: Sequence[Event], toe_sign: int, k: float) -> tuple[float, float]:
     with_face: list[tuple[float, float]] = []
     plain: list[tuple[float, float]] = []
     for it in putts:
-        at = toe_mm(it)
-        if at is None or it.start is None:
-            continue
-        if it.impact_deg is not None and it.path_deg is not None:
-            with_face.append((at, it.start.anchor - k * it.impact_deg - (1 - k) * it.path_deg))
+        at, start = _at(it, "strike"), _at(it, "start")
+        if "impact" in it.values and "path" in it.values:
+            with_face.append((at, start - k * _at(it, "impact") - (1 - k) * _at(it, "path")))
         else:
-            plain.append((at, it.start.anchor))
+            plain.append((at, start))
     precision, moment = 1 / SLOPE[1] ** 2, toe_sign * SLOPE[0] / SLOPE[1] ** 2
     for told in (with_face, plain):
         if len(told) < 4:
@@ -267,17 +334,8 @@ def _slope(putts: Sequence[PuttSeen], toe_sign: int, k: float) -> tuple[float, f
         if float((x * x).sum()) < 1.0:
             continue
         fitted = float((x * y).sum() / (x * x).sum())
-        noise = max(0.1, float(np.sqrt(((y - fitted * x) ** 2).sum() / (x.size - 2))))
+        # The noise of a fit to few putts is hardly known: it is taken no smaller than usual.
+        noise = math.sqrt((2 * 0.6**2 + float(((y - fitted * x) ** 2).sum())) / (2 + x.size - 2))
         precision += float((x * x).sum()) / noise**2
         moment += float((x * y).sum()) / noise**2
     return moment / precision, 1 / math.sqrt(precision)
-
-
-def toe_mm(it: PuttSeen) -> float | None:
-    """Where a putt was struck, mm towards the toe: as measured, else as noted."""
-    if it.toe_mm is not None:
-        return it.toe_mm
-    noted = str(it.notes.get("strike", ""))
-    if not noted:
-        return None
-    return -NOTED_MM if noted.startswith("heel") else NOTED_MM if noted.startswith("toe") else 0.0

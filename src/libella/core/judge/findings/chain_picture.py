@@ -8,18 +8,19 @@ from typing import Final, Literal
 
 import numpy as np
 
-from ...certainty.estimate import INTERVAL, Estimate, estimated
+from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.verdict import is_likely
 from ...certainty.vial import Bubble, Vial, vial
 from ...drawing.scene import Area, Circle, Curve, Label, Line, Role, Scene, Shape
 from ...estimate.posterior import Floats
 from ...green.putt import Putt
 from ...measure.constants import HOLE_M
+from ...measure.interval import Interval
 from ...measure.side import side_of
 from ...measure.window import Window
-from .case import Case, Sensed
+from ..ledger.entry import Place
+from .case import Case
 from .currency import told_by
-from .evidence import Place
 from .joint import Link
 
 LinkName = Literal["looks_straight", "ball_mark", "face_aim", "delivery", "face_impact", "path", "strike", "start"]
@@ -68,52 +69,43 @@ class Chain:
     spread: Largest | None
 
 
-def chain_of(case: Case, window: Window) -> Chain:
-    """The links as far as any step read them."""
+def chain_of(case: Case) -> Chain:
+    """The links as far as any step read them: each as its own readings tell it, with what it adds by all of them."""
+    joint = case.joint
+    at_start: dict[LinkName, Link] = {"looks_straight": "picture", "ball_mark": "mark", "path": "path"}
     links: list[LinkShown] = []
-    it, told, joint = case.evidence, case.told, case.joint
-
-    def added(link: Link) -> Estimate:
-        return told_by(joint.at_start[link])
-
-    def show(
-        name: LinkName, bias: Estimate | None, spread: Estimate | None, adds: Estimate | None, n: int, at: Place
-    ) -> None:
-        if bias is not None:
-            film = Bubble(bias, spread or Estimate(0.0, 0.0, 0.0))
-            links.append(LinkShown(name, bias, spread, adds, n, vial((), film, window, settled=True), at))
-
-    putted = case.putted_at
-    if it.picture:
-        show("looks_straight", it.picture.beta, None, added("picture"), it.picture.answers, it.picture.at)
-    if it.mark:
-        show("ball_mark", it.mark.bias, it.mark.spread, added("mark"), it.mark.count, it.mark.at)
-    aims = case.read_of(lambda putt: putt.aim_deg)
-    if it.face or told.address:
-        aim = told_by(joint.aim)
-        count = it.face.count if it.face else len(aims)
-        spread = it.face.spread if it.face else _scatter("address", case)
-        show("face_aim", aim, spread, told_by(case.aimed), count, it.face.at if it.face else putted)
-    impacts = case.read_of(lambda putt: putt.impact_deg)
-    if told.impact is not None:
-        delivery = told_by(joint.at_start["delivery"] / it.k.value)
-        show("delivery", delivery, _scatter("stroke", case), added("delivery"), len(impacts), putted)
-        turned = told_by(joint.aim + joint.at_start["delivery"] / it.k.value)
-        show("face_impact", turned, _scatter("impact", case), None, len(impacts), putted)
-    paths = case.read_of(lambda putt: putt.path_deg)
-    show("path", told.path, _scatter("path", case), added("path"), len(paths), putted)
-    if case.struck is not None and case.struck.putts >= _FEWEST and abs(case.struck.adds.value) >= _SEEN_DEG:
-        show("strike", case.struck.adds, None, added("strike"), case.struck.putts, putted)
-    if case.start is not None:
-        spread = estimated(case.start.spread_quantile)
-        show("start", estimated(case.start.bias_quantile), spread, None, len(case.starts), putted)
+    for name, of in _READ_AS:
+        level = next((it for one in of if (it := case.level(one)) is not None and it.enough), None)
+        if level is None or level.beyond is not None or (level.raw is None and case.told.beta is None):
+            continue
+        adds: Estimate | None = None
+        if name in at_start:
+            adds = told_by(joint.at_start[at_start[name]])
+        elif name == "face_aim":
+            adds = told_by(case.aimed)
+        elif name == "delivery":
+            adds = told_by(joint.at_start["delivery"])
+        links.append(LinkShown(name, level.bias, level.spread, adds, level.count, level.vial, level.at))
+    struck = case.struck
+    if struck is not None and struck.putts >= _FEWEST and abs(struck.adds.value) >= _SEEN_DEG and case.starts:
+        window = Window(1.0, 1.0)
+        film = Bubble(struck.adds, Estimate(0.0, 0.0, 0.0))
+        shown = vial((), film, window, settled=True)
+        at = sum(it.name != "start" for it in links)
+        links.insert(at, LinkShown("strike", struck.adds, None, struck.adds, struck.putts, shown, case.putted_at))
     return Chain(tuple(links), _largest_bias(case), _largest_spread(case))
 
 
-def _scatter(name: Sensed, case: Case) -> Estimate | None:
-    """The spread of what a sensor read, its reading error taken off; None from too few."""
-    post = case.sensed.get(name)
-    return estimated(post.spread_quantile) if post else None
+_READ_AS: Final[tuple[tuple[LinkName, tuple[str, ...]], ...]] = (
+    ("looks_straight", ("looks_straight",)),
+    ("ball_mark", ("mark",)),
+    ("face_aim", ("face", "address")),
+    ("delivery", ("turned",)),
+    ("face_impact", ("impact",)),
+    ("path", ("path",)),
+    ("start", ("start",)),
+)
+"""Each link of the picture, and the quantities that tell it."""
 
 
 def _largest_bias(case: Case) -> Largest | None:
@@ -142,15 +134,16 @@ def _largest_bias(case: Case) -> Largest | None:
 def _largest_spread(case: Case) -> Largest | None:
     """By covariance with the start, putt by putt, over putts whose face and path were read; shares drawn by taking the
     putts anew."""
-    k = case.evidence.k.value
-    rows = [
-        (k * it.aim_deg, k * (it.impact_deg - it.aim_deg), (1 - k) * it.path_deg)
-        for it in case.putted
-        if it.aim_deg is not None and it.impact_deg is not None and it.path_deg is not None
-    ]
+    k = case.ledger.k.value
+    rows: list[tuple[float, float, float]] = []
+    for it in case.events("address", "impact", "path"):
+        aim, impact, path = (
+            value.anchor for name in ("address", "impact", "path") if isinstance(value := it.values[name], Interval)
+        )
+        rows.append((k * aim, k * (impact - aim), (1 - k) * path))
     if len(rows) < 8:
         return None
-    noise = max((block.sensor_deg for block in case.own), default=0.0) * k
+    noise = max((it.noise.get("address", 0.0) for it in case.putted), default=0.0) * k
     told = np.array(rows)
     rng = np.random.default_rng(31)
     some = told[rng.integers(0, len(told), (_ANEW, len(told)))]

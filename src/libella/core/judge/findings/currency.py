@@ -9,9 +9,10 @@ from dataclasses import dataclass
 import numpy as np
 
 from ...certainty.estimate import INTERVAL, Estimate, estimated
-from ...estimate import START, Posterior, posterior
+from ...estimate import START, Posterior
 from ...estimate.cost import Mix, share_within
 from ...estimate.posterior import Floats
+from ..claims.difference import drawn as drawn_from
 
 DRAWN = 2000
 """Golfers drawn from what is known."""
@@ -52,21 +53,11 @@ def told_by(draws: Floats) -> Estimate:
 
 
 def drawn(post: Posterior, n: int = DRAWN) -> tuple[Floats, Floats]:
-    """Bias and spread drawn together from a posterior, spread within their cells."""
-    rng = np.random.default_rng(_SEED)
-    cells = rng.choice(post.weight.size, size=n, p=post.weight.ravel())
-    row, column = np.unravel_index(cells, post.weight.shape)
-    wide = float(post.bias[1] - post.bias[0]), float(post.log_spread[1] - post.log_spread[0])
-    bias = post.bias[row] + rng.uniform(-0.5, 0.5, n) * wide[0]
-    log_spread = post.log_spread[column] + rng.uniform(-0.5, 0.5, n) * wide[1]
-    return bias, np.exp(log_spread)
+    """Bias and spread drawn together from a posterior, always the same draws."""
+    return drawn_from(post, n, np.random.default_rng(_SEED))
 
 
 def unseen_spread(middle_deg: float, n: int = DRAWN) -> Floats:
     """Spreads of a golfer whose starts nobody read: about what is expected of the level."""
     rng = np.random.default_rng(_SEED + 1)
     return middle_deg * np.exp(rng.normal(0.0, START.spread_log_sd / 2, n))
-
-
-NOTHING_READ = posterior(())
-"""What is known of a start before any was read."""

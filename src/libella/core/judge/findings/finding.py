@@ -6,7 +6,8 @@ from typing import Final, Literal, get_args
 
 from ...certainty.estimate import Estimate
 from ...certainty.verdict import LIKELY, Verdict, weigh
-from .evidence import Place
+from ...measure.side import Side
+from ..ledger.entry import Place
 
 Cause = Literal[
     "rig",
@@ -23,7 +24,7 @@ Cause = Literal[
     "read_and_pace",
 ]
 CAUSES: Final[tuple[Cause, ...]] = get_args(Cause)
-Unit = Literal["deg", "deg_per_m", "mm", "putts"]
+Unit = Literal["deg", "deg_per_m", "mm", "m", "putts"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,6 +42,9 @@ class Fact:
     of: int = 0
     at: Place | None = None
     length_m: float = 0.0
+    name: str = ""
+    """Of a body line: which."""
+    side: Side = "neither"
 
 
 @dataclass(frozen=True, slots=True)

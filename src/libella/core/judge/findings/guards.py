@@ -7,10 +7,13 @@ from typing import Final, Literal
 import numpy as np
 
 from ...certainty.estimate import Estimate, estimated
-from ...estimate import START, posterior
 from ...estimate.shares import more_often
-from ..holed import place_of
+from ...measure.interval import Interval
+from ..claims.level import Level, post_of
+from ..claims.reads import Outliers, outliers
+from ..ledger.entry import Batch
 from .case import Case
+from .misses import misses
 from .ranked import Findings
 
 GuardName = Literal[
@@ -19,7 +22,9 @@ GuardName = Literal[
     "few",
     "voids",
     "mixed",
+    "several_ways",
     "conditions",
+    "unsorted",
     "warm_up",
     "tiring",
     "outliers",
@@ -34,45 +39,47 @@ GuardName = Literal[
 _VOIDS: Final = 0.15
 _APART: Final = 2.0
 """Standard deviations from which two readings of one thing disagree."""
-_OUT: Final = 3.2
 _FEW: Final = 10
 _LIKELY: Final = 0.9
+_LINKS: Final = ("start", "face", "address", "impact", "path", "mark", "to_mark")
 
 
 @dataclass(frozen=True, slots=True)
 class Guard:
-    """One caution: its code; what it is about in numbers; estimates to set side by side."""
+    """One caution: its code; what it is about in numbers; estimates to set side by side; which quantity, and the level
+    whose readings it is about."""
 
     name: GuardName
     count: int = 0
     of: int = 0
     values: tuple[Estimate, ...] = ()
     told: tuple[str, ...] = ()
+    level: Level | None = None
 
 
-def guards(case: Case, judged: Findings) -> tuple[Guard, ...]:
-    """Those that apply, what could overturn the judgement first."""
+def guards(case: Case, judged: Findings, levels: Sequence[Level]) -> tuple[Guard, ...]:
+    """Those that apply, what could overturn the judgement first. `levels`: every level read, however it was taken."""
     named, starts = judged.named, judged.starts
-    it, found = case.evidence, list[Guard]()
-    blocks = [one for one in case.own if one.putts]
+    it, found = case.ledger, list[Guard]()
+    blocks = [one for one in case.own if one.events]
     putts = len(case.starts)
-    if it.line_deg is None and (blocks or it.face or it.mark or it.picture):
+    against_line = any(it.count(name) for name in ("start", "face", "mark", "looks_straight"))
+    if it.line_deg is None and against_line:
         found.append(Guard("unproved"))
-    if any(one.coarse for one in blocks):
-        found.append(Guard("coarse", sum(one.coarse for one in blocks), len(blocks)))
+    watched = [one.putted for one in blocks if one.putted and one.putted.watched]
+    if any(one.coarse for one in watched):
+        found.append(Guard("coarse", sum(one.coarse for one in watched), len(watched)))
     if 0 < putts < _FEW:
         found.append(Guard("few", putts, _FEW))
-    voids, kept = sum(one.voided for one in blocks), sum(len(one.putts) for one in blocks)
+    voids, kept = sum(one.voided for one in blocks), sum(len(one.events) for one in blocks)
     if voids and voids >= _VOIDS * (voids + kept):
         found.append(Guard("voids", voids, voids + kept))
-    if any(one.guided for one in it.blocks) and any(not one.guided for one in it.blocks):
-        found.append(Guard("mixed", sum(one.guided for one in it.blocks), len(it.blocks)))
-    if len(case.own) < len([one for one in it.blocks if not one.guided]):
-        found.append(Guard("conditions", len(it.blocks) - len(case.own), len(it.blocks)))
-    told = tuple(sorted({name for one in blocks for name in one.disturbances}))
+    found += _ways(case)
+    told = tuple(sorted({name for one in blocks if one.putted for name in one.putted.disturbances}))
     if told:
         found.append(Guard("disturbed", told=told))
-    for one in (_halves(case), _outliers(case), _sensor_and_hand(case), _felt(case), _one_sided(case), _read_off(case)):
+    found += [_outlier(one) for level in levels if (one := _outliers(level, it.batches)) is not None]
+    for one in (_halves(case), _sensor_and_hand(case), _felt(case), _one_sided(case)):
         if one is not None:
             found.append(one)
     if starts is not None and starts.costly:
@@ -82,12 +89,42 @@ def guards(case: Case, judged: Findings) -> tuple[Guard, ...]:
     return tuple(found)
 
 
+def _ways(case: Case) -> list[Guard]:
+    """How the starts were taken, where not all of them tell the golfer as usual."""
+    blocks = case.ledger.of("start")
+    own = {it.id for it in case.own}
+    others = [it for it in blocks if it.id not in own]
+    if not others:
+        return []
+    if not own:
+        return [Guard("several_ways", len(case.ledger.groups("start")))]
+    found: list[Guard] = []
+    mixed = [it for it in others if it.guided != case.own[0].guided]
+    if mixed:
+        found.append(Guard("mixed", len(mixed), len(blocks)))
+    unsorted = tuple(dict.fromkeys(level for it in others for name, level in it.levels if name == "unsorted"))
+    if unsorted:
+        found.append(Guard("unsorted", len(unsorted), told=unsorted))
+    rest = [it for it in others if it not in mixed and not any(name == "unsorted" for name, _ in it.levels)]
+    if rest:
+        found.append(Guard("conditions", len(rest), len(blocks)))
+    return found
+
+
+def _outliers(level: Level, batches: Sequence[Batch]) -> Outliers | None:
+    return outliers(level, batches) if level.quantity.name in _LINKS else None
+
+
+def _outlier(it: Outliers) -> Guard:
+    return Guard("outliers", it.times, it.level.count, (it.level.bias, it.without), level=it.level)
+
+
 def _halves(case: Case) -> Guard | None:
     """The first putts against the last: warm-up is no effect, and tiring widens the spread."""
     n = len(case.starts)
     if n < 12:
         return None
-    posts = [posterior(part, START) for part in (case.starts[: n // 3], case.starts[-(n // 3) :])]
+    posts = [post_of(part) for part in (case.starts[: n // 3], case.starts[-(n // 3) :])]
     biases = [estimated(post.bias_quantile) for post in posts]
     apart = abs(biases[1].value - biases[0].value) / float(np.hypot(biases[0].sd, biases[1].sd))
     if apart >= _APART and abs(biases[0].value) > abs(biases[1].value):
@@ -96,22 +133,6 @@ def _halves(case: Case) -> Guard | None:
     if spreads[1].low > spreads[0].high:
         return Guard("tiring", n // 3, n, tuple(spreads))
     return None
-
-
-def _outliers(case: Case) -> Guard | None:
-    """Starts far off the others: kept, flagged, and the bias told with and without them."""
-    if case.start is None or len(case.starts) < 8:
-        return None
-    middle = float(np.median([it.anchor for it in case.starts]))
-    far = _OUT * case.start.spread_quantile(0.5)
-    # A wide zone is no mishit for lying partly far out.
-    kept = [it for it in case.starts if it.low - middle <= far and middle - it.high <= far]
-    out = len(case.starts) - len(kept)
-    if not out:
-        return None
-    without = posterior(kept, START, noise=case.start.noise)
-    values = (estimated(case.start.bias_quantile), estimated(without.bias_quantile))
-    return Guard("outliers", out, len(case.starts), values)
 
 
 def _sensor_and_hand(case: Case) -> Guard | None:
@@ -127,32 +148,25 @@ def _sensor_and_hand(case: Case) -> Guard | None:
 
 def _felt(case: Case) -> Guard | None:
     """What felt straight, where the calls tell that it is not: starts called straight that lie to one side."""
-    called = [putt.start for putt in case.putted if putt.notes.get("felt") == "straight" and putt.start is not None]
+    putts = case.events("felt", "start")
+    called = [
+        start for it in putts if it.values["felt"] == "straight" and isinstance(start := it.values["start"], Interval)
+    ]
     if len(called) < 5:
         return None
-    found = estimated(posterior(called, START).bias_quantile)
-    return Guard("felt", len(called), len(case.putted), (found,)) if found.is_one_side else None
+    found = estimated(post_of(called).bias_quantile)
+    return Guard("felt", len(called), len(putts), (found,)) if found.is_one_side else None
 
 
 def _one_sided(case: Case) -> Guard | None:
-    """Misses that nearly all go to one side."""
-    return _to_one_side("one_sided", [str(putt.notes.get("finish", "")) for putt in case.putted], 5)
-
-
-def _read_off(case: Case) -> Guard | None:
-    """Putts that surely started inside the window and missed, nearly all to one side: the read, not the start."""
-    finishes = [
-        str(putt.notes["finish"])
-        for block in case.own
-        for putt in block.putts
-        if putt.start is not None and "finish" in putt.notes and place_of(putt.start, block.window) == "inside"
-    ]
-    return _to_one_side("read_off", finishes, 4)
-
-
-def _to_one_side(name: GuardName, finishes: Sequence[str], fewest: int) -> Guard | None:
-    """The guard where at least so many finished to a side, and nearly all to the same."""
-    left, right = (sum(side in it for it in finishes) for side in ("left", "right"))
-    if left + right < fewest or max(more_often(left, right)) < _LIKELY:
-        return None
-    return Guard(name, max(left, right), left + right, told=("left" if left > right else "right",))
+    """Misses that nearly all go to one side; of those that surely started inside it is the read's, not the start's."""
+    told = misses(case)
+    for name, some, fewest in (
+        ("read_off", [it for it in told if it.reason == "read"], 4),
+        ("one_sided", [it for it in told if it.reason not in ("unread",)], 5),
+    ):
+        left, right = (sum(it.side == side for it in some) for side in ("left", "right"))
+        if left + right >= fewest and max(more_often(left, right)) >= _LIKELY:
+            which: GuardName = "read_off" if name == "read_off" else "one_sided"
+            return Guard(which, max(left, right), left + right, told=("left" if left > right else "right",))
+    return None

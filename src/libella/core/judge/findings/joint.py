@@ -1,9 +1,11 @@
-"""What every link adds to the start, together: all links' means given everything read of any (handbook 5, chain).
+"""What every link adds to the start, together: all links' means given everything read of any (handbook 5 and 6).
 
 The start is k·(mark + picture + own aim + delivery) + (1 − k)·path + strike, seen from a line that may itself lie off
-by r, so that every link read against the line shares −r. Each cause is either next to nothing or of a size that
-matters; what is known is the average over all such choices, weighted by how well each explains the readings. That keeps
-one error seen at three links from counting as three causes.
+by r ~ N(0, u²), so that every link read against the line shares −r; readings with the line in view may follow it and
+carry none. The picture is f·β: β ~ N(0, 2°) is drawn, what was answered is β − r, and f, how much of it this golfer
+follows, is ~ N(0.5, 0.5²). Mark, own aim, delivery and path are each next to nothing or of a size that matters; what is
+known is the average over all such choices, weighted by how well each explains the readings. That keeps one error seen
+at three links from counting as three causes.
 """
 
 from collections.abc import Sequence
@@ -16,33 +18,26 @@ import numpy as np
 
 from ...certainty.estimate import Estimate
 from ...estimate.posterior import Floats
+from ...set.proof import BY_EYE_DEG
 from .currency import DRAWN
 
 Link = Literal["rig", "mark", "picture", "aim", "delivery", "path", "strike"]
 LINKS: Final[tuple[Link, ...]] = ("rig", "mark", "picture", "aim", "delivery", "path", "strike")
-RIG, MARK, PICTURE, AIM, DELIVERY, PATH, STRIKE, _REST, _ZERO, _ZERO2, _ZERO_PATH, _IN_MARK = range(12)
-_SIZE: Final = 12
+RIG, MARK, PICTURE, AIM, DELIVERY, PATH, STRIKE, _REST, _ZERO, _ZERO2, _ZERO_PATH, _IN_MARK, BETA = range(13)
+_SIZE: Final = 13
 _AT: Final = {it: n for n, it in enumerate(LINKS)}
 
-FOLLOWS: Final = (0.5, 0.5)
-"""How much of a wrong picture a golfer's aim follows, before data: mean and standard deviation (handbook 6)."""
+_FOLLOWS: Final = ((-0.93, 0.011), (-0.18, 0.222), (0.5, 0.534), (1.18, 0.222), (1.93, 0.011))
+"""How much of a wrong picture a golfer's aim follows, before data: the nodes of N(0.5, 0.5²) (handbook 6)."""
+BETA_SD: Final = 2.0
 PRESENT: Final = 0.35
 """Chance that a link is off by more than next to nothing, before any reading: an opinion."""
-_RIG_OFF: Final = 0.1
 _SMALL: Final[dict[Link, float]] = {"mark": 0.12, "aim": 0.12, "delivery": 0.15, "path": 0.8}
-_LARGE: Final[dict[Link, float]] = {
-    "rig": 1.0,
-    "mark": 1.3,
-    "picture": 0.9,
-    "aim": 1.3,
-    "delivery": 1.3,
-    "path": 4.0,
-    "strike": 0.5,
-}
+_LARGE: Final[dict[Link, float]] = {"mark": 1.3, "aim": 1.3, "delivery": 1.3, "path": 4.0}
+_STRIKE_OFF: Final = 0.5
+_SWITCHED: Final[tuple[Link, ...]] = ("mark", "aim", "delivery", "path", "strike")
 _REST_SD: Final = 0.1
 _PATH_ZERO: Final = 0.5
-_UNTOLD_LINE: Final = 0.15
-"""Standard deviation of a carefully laid line that nobody checked, degrees, where nothing is off."""
 
 
 FACE: Final = ((MARK, 1.0), (PICTURE, 1.0), (_IN_MARK, 1.0), (AIM, 1.0))
@@ -60,24 +55,26 @@ class Row:
 
 @dataclass(frozen=True)
 class LinksTold:
-    """What was read of the links, degrees, right positive; None where it was not.
+    """What was read of the links, degrees, right positive; None where it was not. The line's own direction is in no
+    estimate's doubt: it is a link.
 
     Attributes
     ----------
-    mark, to_mark, face : at set-downs
+    mark, to_mark, face : at set-downs; `face_guided`: with the line or an aid in view
     beta : what looks straight
     address, impact : the face as a sensor read it, its zero not counted in their doubt
     zero_deg, one_device : of that sensor
     path : as read
     strike : what the mean strike adds to the start, and how sure
-    start : the mean start, with what its rig shares but for the line's direction
-    line_deg : what is left unknown of the line's direction; None where nobody checked it
+    start : the mean start; `start_guided`: with the rig in view
+    line_deg : what is left unknown of the line's direction; None where nobody measured it
     """
 
     k: Estimate
     mark: Estimate | None = None
     to_mark: Estimate | None = None
     face: Estimate | None = None
+    face_guided: bool = False
     beta: Estimate | None = None
     address: Estimate | None = None
     impact: Estimate | None = None
@@ -86,6 +83,7 @@ class LinksTold:
     path: Estimate | None = None
     strike: Estimate | None = None
     start: Estimate | None = None
+    start_guided: bool = False
     line_deg: float | None = None
 
     @cached_property
@@ -114,11 +112,13 @@ class Joint:
     ----------
     at_start : link → (N,) degrees each adds to the start; of the rig: how far the line lies off
     aim : (N,) the face at address, degrees
+    turned : (N,) what the stroke turns it, degrees
     start : (N,) the true start
     """
 
     at_start: dict[Link, Floats]
     aim: Floats
+    turned: Floats
     start: Floats
 
     @cached_property
@@ -139,36 +139,29 @@ class Mixture:
         """(N, S + 1): states drawn, with their k last."""
         rng = np.random.default_rng(seed)
         which = np.sort(rng.choice(self.weight.size, size=n, p=self.weight))
-        root = np.linalg.cholesky(self.cov + 1e-10 * np.eye(_SIZE))
-        states = self.mean[which] + np.einsum("nij,nj->ni", root[which], rng.normal(size=(n, _SIZE)))
+        used, place = np.unique(which, return_inverse=True)
+        root = np.linalg.cholesky(self.cov[used] + 1e-9 * np.eye(_SIZE))
+        states = self.mean[which] + np.einsum("nij,nj->ni", root[place], rng.normal(size=(n, _SIZE)))
         return np.column_stack((states, self.k[which]))
 
 
 def rows_of(it: LinksTold) -> list[Row]:
-    """The readings as sums of links, but for k, which each start has its own of.
-
-    What looks straight was asked on the same line: the picture is that of `beta` + r, so its state is told without r.
-    """
-    line = (RIG, _on_line(it) - 1.0)
-    share = (RIG, _on_line(it))
+    """The readings as sums of links, but for the start, which each k has its own of."""
+    line = (RIG, -1.0)
     rows: list[Row] = []
 
     def told(found: Estimate | None, *of: tuple[int, float]) -> None:
         if found is not None:
             rows.append(Row(of, found.value, max(found.sd, 0.01)))
 
-    told(it.mark, (MARK, 1.0), (_IN_MARK, 1.0), (RIG, -1.0))
-    told(it.to_mark, (PICTURE, 1.0), (AIM, 1.0), share)
-    told(it.face, *FACE, line)
+    told(it.mark, (MARK, 1.0), (_IN_MARK, 1.0), line)
+    told(it.to_mark, (PICTURE, 1.0), (AIM, 1.0))
+    told(it.face, *FACE, *(() if it.face_guided else (line,)))
+    told(it.beta, (BETA, 1.0), line)
     told(it.address, *FACE, (_ZERO, 1.0), line)
     told(it.impact, *FACE, (DELIVERY, 1.0), (_ZERO if it.one_device else _ZERO2, 1.0), line)
     told(it.path, (PATH, 1.0), (_ZERO_PATH, 1.0), line)
     return rows
-
-
-def _on_line(it: LinksTold) -> float:
-    """How much of the line's error the picture takes with it."""
-    return 0.0 if it.beta is None else FOLLOWS[0]
 
 
 def mixture(it: LinksTold) -> Mixture:
@@ -178,23 +171,19 @@ def mixture(it: LinksTold) -> Mixture:
     mean: list[Floats] = []
     cov: list[Floats] = []
     ks: list[Floats] = []
-    for k, share in _shares(it.k):
+    for k, share in ((it.k.low, 0.2), (it.k.value, 0.6), (it.k.high, 0.2)):
+        # All of its range is carried through.
         solved = Solved.of(it, rows, k)
         weight, middle = solved.given(solved.seen[None, :])
         log_weight.append(weight[:, 0] + np.log(share))
         mean.append(middle[:, 0])
         cov.append(solved.cov)
-        ks.append(np.full(len(solved.on), k))
+        ks.append(np.full(len(middle), k))
     log = np.concatenate(log_weight)
     weight = np.exp(log - log.max())
-    keep = weight > 1e-6 * weight.max()
+    keep = weight > 1e-5 * weight.max()
     parts = (np.concatenate(one)[keep] for one in (mean, cov, ks))
     return Mixture(weight[keep] / weight[keep].sum(), *parts)
-
-
-def _shares(k: Estimate) -> tuple[tuple[float, float], ...]:
-    """Few shares of the face with their weights: all of its range is carried through."""
-    return ((k.low, 0.2), (k.value, 0.6), (k.high, 0.2))
 
 
 @dataclass(frozen=True)
@@ -203,25 +192,23 @@ class Solved:
 
     Attributes
     ----------
-    on : (C, 8) the choices: each link off or not; the picture with the mark or not
     design : (R, S) the readings as sums of links
     seen : (R,) what they came to
+    cov : (C, S, S) of the links, whatever the readings come to
     """
 
-    on: Floats
     design: Floats
     seen: Floats
     cov: Floats
     _log: Floats
-    _mean: Floats
     _back: Floats
     _inverse: Floats
+    _mean: Floats
 
     @classmethod
     def of(cls, it: LinksTold, rows: Sequence[Row], k: float, *, open_to: bool = False) -> "Solved":
         """`open_to`: links nothing was read of may be off too."""
-        on, log_prior = _choices(it, open_to)
-        mean, var = _priors(it, on)
+        log_prior, mean, prior = _choices(it, open_to)
         lines = list(rows)
         if it.start is not None:
             of = (
@@ -230,21 +217,21 @@ class Solved:
                 (STRIKE, 1.0),
                 (_REST, 1.0),
             )
-            line = (RIG, k * _on_line(it) - 1.0)
-            lines.append(Row((*of, line), it.start.value, max(it.start.sd, 0.01)))
+            line = () if it.start_guided else ((RIG, -1.0),)
+            lines.append(Row((*of, *line), it.start.value, max(it.start.sd, 0.01)))
         design = np.zeros((len(lines), _SIZE))
         for n, row in enumerate(lines):
             for place, weight in row.of:
                 design[n, place] += weight
-        across: Floats = var[:, :, None] * design.T[None]
+        across: Floats = prior @ design.T
         noise = np.diag([row.sd**2 for row in lines])
         spread: Floats = design[None] @ across + noise
         inverse = np.linalg.inv(spread).astype(np.float64)
         back: Floats = across @ inverse
-        cov: Floats = var[:, :, None] * np.eye(_SIZE) - back @ across.transpose(0, 2, 1)
+        cov: Floats = prior - back @ across.transpose(0, 2, 1)
         log: Floats = log_prior - 0.5 * np.linalg.slogdet(spread)[1].astype(np.float64)
         seen = np.array([row.value for row in lines], dtype=np.float64)
-        return cls(on, design, seen, (cov + cov.transpose(0, 2, 1)) / 2, log, mean, back, inverse)
+        return cls(design, seen, (cov + cov.transpose(0, 2, 1)) / 2, log, back, inverse, mean)
 
     def given(self, seen: Floats) -> tuple[Floats, Floats]:
         """(C, D) log weights and (C, D, S) means for (D, R) values of the readings."""
@@ -254,75 +241,74 @@ class Solved:
         return log, mean
 
 
-def _choices(it: LinksTold, open_to: bool) -> tuple[Floats, Floats]:
-    """(C, 8) every choice of links that are off, and the logarithm of its weight before any reading."""
-    may: list[tuple[float, ...]] = []
-    for link in LINKS:
+def _choices(it: LinksTold, open_to: bool) -> tuple[Floats, Floats, Floats]:
+    """Every choice of links that are off, how much of the picture is followed and where it comes in: (C,) logarithms of
+    their weights before any reading, (C, S) means, (C, S, S) covariances."""
+    switches: list[tuple[tuple[float, float], ...]] = []
+    for link in _SWITCHED:
         unread = link in it.unread
-        told = link in ("picture", "strike") and not unread
-        checked = link == "rig" and it.line_deg is not None
-        may.append((0.0,) if told or checked or (unread and not open_to) else (0.0, 1.0))
-    # Last: whether the picture comes in with the mark.
-    may.append((0.0, 1.0) if it.beta is not None and it.mark is not None else (0.0,))
-    on = np.array(list(product(*may)), dtype=np.float64)
-    chance = np.array([*(_RIG_OFF if link == "rig" else PRESENT for link in LINKS), 0.5])
-    free = np.array([len(one) > 1 for one in may])
-    log: Floats = (on * np.log(chance) + (1 - on) * np.log(1 - chance)) * free
-    return on, log.sum(axis=1)
-
-
-def _priors(it: LinksTold, on: Floats) -> tuple[Floats, Floats]:
-    """(C, S) means and variances before any reading."""
-    mean = np.zeros((len(on), _SIZE))
-    var = np.full((len(on), _SIZE), 1e-6)
-    for link, large in _LARGE.items():
-        at = _AT[link]
-        small = 0.0 if link in it.unread else _SMALL.get(link, 0.0)
-        var[:, at] = np.where(on[:, at] > 0, large, max(small, 1e-3)) ** 2
-    line = _UNTOLD_LINE if it.line_deg is None else it.line_deg
-    var[:, RIG] = np.where(on[:, RIG] > 0, _LARGE["rig"], line) ** 2
+        if (link == "strike" and not unread) or (unread and not open_to):
+            switches.append(((0.0, 1.0),))
+        else:
+            switches.append(((0.0, 1 - PRESENT), (1.0, PRESENT)))
+    follows: tuple[tuple[float, float], ...] = ((0.0, 1.0),)
     if it.beta is not None:
-        # f·β, f and β normal: the mean and the variance of their product.
-        middle, scatter = FOLLOWS
-        taken = middle**2 * it.beta.sd**2 + scatter**2 * it.beta.value**2 + scatter**2 * it.beta.sd**2
-        in_mark = on[:, -1] == 1
-        for place, here in ((PICTURE, ~in_mark), (_IN_MARK, in_mark)):
-            mean[here, place] = middle * it.beta.value
-            var[here, place] = taken + 1e-6
-        var[in_mark, PICTURE] = 1e-6
+        follows = _FOLLOWS
+    elif open_to:
+        follows = ((0.0, 1 - PRESENT), *((f, PRESENT * weight) for f, weight in _FOLLOWS))
+    marked = ((0.0, 0.5), (1.0, 0.5)) if it.beta is not None and it.mark is not None else ((0.0, 1.0),)
+    every = list(product(*switches, follows, marked))
+    value = np.array([[at for at, _ in one] for one in every])
+    log: Floats = np.array([[weight for _, weight in one] for one in every])
+    log = np.log(log).sum(axis=1)
+    n = len(every)
+    mean, cov = np.zeros((n, _SIZE)), np.zeros((n, _SIZE, _SIZE))
+    for at in range(_SIZE):
+        cov[:, at, at] = 1e-6
+    for place, link in enumerate(_SWITCHED[:-1]):
+        small = 1e-3 if link in it.unread else _SMALL[link]
+        cov[:, _AT[link], _AT[link]] = np.where(value[:, place] > 0, _LARGE[link], small) ** 2
     if it.strike is not None:
         mean[:, STRIKE] = it.strike.value
-        var[:, STRIKE] = max(it.strike.sd, 0.02) ** 2
-    var[:, _REST] = _REST_SD**2
-    var[:, _ZERO] = var[:, _ZERO2] = max(it.zero_deg, 0.01) ** 2
-    var[:, _ZERO_PATH] = _PATH_ZERO**2
-    return mean, var
+        cov[:, STRIKE, STRIKE] = max(it.strike.sd, 0.02) ** 2
+    else:
+        cov[:, STRIKE, STRIKE] = np.where(value[:, 4] > 0, _STRIKE_OFF, 1e-3) ** 2
+    cov[:, RIG, RIG] = (BY_EYE_DEG if it.line_deg is None else max(it.line_deg, 0.01)) ** 2
+    follow, in_mark = value[:, 5], value[:, 6]
+    beta = BETA_SD**2
+    cov[:, BETA, BETA] = beta
+    for place, part in ((PICTURE, follow * (1 - in_mark)), (_IN_MARK, follow * in_mark)):
+        cov[:, place, BETA] = cov[:, BETA, place] = part * beta
+        cov[:, place, place] = part**2 * beta + 1e-6
+    cov[:, _REST, _REST] = _REST_SD**2
+    cov[:, _ZERO, _ZERO] = cov[:, _ZERO2, _ZERO2] = max(it.zero_deg, 0.01) ** 2
+    cov[:, _ZERO_PATH, _ZERO_PATH] = _PATH_ZERO**2
+    return log, mean, cov
 
 
-def added(states: Floats, k: float, told: LinksTold) -> Floats:
+def added(states: Floats, k: float) -> Floats:
     """(…, 7) what each link adds to the start, of states (…, S), in the order of `LINKS`."""
     share = np.array([1.0, k, k, k, k, 1 - k, 1.0])
     found: Floats = states[..., : len(LINKS)] * share
     found[..., PICTURE] += k * states[..., _IN_MARK]
-    found[..., PICTURE] += k * _on_line(told) * states[..., RIG]
     return found
 
 
-def joint_of(it: Mixture, told: LinksTold) -> Joint:
+def joint_of(it: Mixture) -> Joint:
     """The links drawn from their posterior, as what each adds to the start."""
     states = it.drawn()
-    states[:, PICTURE] += _on_line(told) * states[:, RIG] + states[:, _IN_MARK]
     k = states[:, -1]
+    picture = states[:, PICTURE] + states[:, _IN_MARK]
     at: dict[Link, Floats] = {
         "rig": states[:, RIG],
         "mark": k * states[:, MARK],
-        "picture": k * states[:, PICTURE],
+        "picture": k * picture,
         "aim": k * states[:, AIM],
         "delivery": k * states[:, DELIVERY],
         "path": (1 - k) * states[:, PATH],
         "strike": states[:, STRIKE],
     }
-    aim = states[:, MARK] + states[:, PICTURE] + states[:, AIM]
+    aim = states[:, MARK] + picture + states[:, AIM]
     parts = (at[link] for link in LINKS if link != "rig")
     start: Floats = np.sum(np.array(list(parts)), axis=0) + states[:, _REST]
-    return Joint(at, aim, start)
+    return Joint(at, aim, states[:, DELIVERY], start)

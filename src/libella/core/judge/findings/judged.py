@@ -1,11 +1,17 @@
-"""A lesson judged whole: findings, what to check next, cautions, why putts missed, the chain."""
+"""A lesson judged whole: everything read as claims, findings, comparisons, what to check next, cautions, why putts
+missed; and of all that, what is said first."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ...measure.window import Window
+from ..claims.growth import Growth
+from ..claims.level import Level
+from ..claims.pace import Pace
+from ..claims.reads import Claim, Compared, compared, reads
+from ..ledger.entry import Ledger
 from .case import Case
 from .chain_picture import Chain, chain_of
-from .evidence import Evidence
+from .chosen import Chosen, chosen
 from .finding import Cause
 from .guards import Guard, guards
 from .misses import Miss, misses
@@ -14,17 +20,35 @@ from .ranked import Findings, judged
 
 
 @dataclass(frozen=True, slots=True)
+class Planned:
+    """A comparison as it was planned: its id, what is compared, the question asked first, whether all of it is in."""
+
+    id: str
+    of: str
+    question: str
+    final: bool
+
+
+@dataclass(frozen=True, slots=True)
 class LessonJudged:
     """All of it.
 
     Attributes
     ----------
+    chosen : what is said, first to last; the first is the headline of every page
     findings : every cause, ranked
+    reads : a claim for every quantity and every way in which it was read
+    compared : the comparisons planned
     next : what to check next, the worthiest first
     check_of : the check that best tells a cause from its rivals, where one does
     """
 
+    chosen: tuple[Chosen, ...]
     findings: Findings
+    reads: tuple[Claim, ...]
+    compared: tuple[Compared, ...]
+    growth: Growth | None
+    pace: Pace | None
     next: tuple[Check, ...]
     check_of: dict[Cause, Check]
     guards: tuple[Guard, ...]
@@ -32,10 +56,27 @@ class LessonJudged:
     chain: Chain
 
 
-def judge_lesson(evidence: Evidence, window: Window) -> LessonJudged:
-    """Judge everything that was read; `window`: where the vials' marks stand."""
-    case = Case(evidence)
+def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudged:
+    """Judge everything that was read."""
+    case = Case(ledger)
     found = judged(case)
     then = checks(case, found.ranked)
     of: dict[Cause, Check] = {it.cause: one for it in found.ranked if (one := check_for(it, then)) is not None}
-    return LessonJudged(found, then, of, guards(case, found), misses(case), chain_of(case, window))
+    every = reads(ledger, case.weighing)
+    levels = [it for it in every if isinstance(it, Level)]
+    made = (compared(ledger, it.id, it.of, it.question, case.weighing, final=it.final) for it in planned)
+    told = tuple(it for it in made if it is not None)
+    missed = misses(case)
+    return LessonJudged(
+        chosen=chosen(case, found, told, missed, levels),
+        findings=found,
+        reads=every,
+        compared=told,
+        growth=case.growth,
+        pace=case.pace,
+        next=then,
+        check_of=of,
+        guards=guards(case, found, levels),
+        misses=missed,
+        chain=chain_of(case),
+    )

@@ -1,19 +1,24 @@
-"""Why each putt missed, as far as it was recorded: read, pace, or the link that took its start to that side."""
+"""Why each putt missed, booked only to what was read of that putt (handbook 6); the side on which it missed first."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Final, Literal
 
+from ...measure.interval import Interval
 from ...measure.side import Side, side_of
-from ..holed import place_of
-from .case import NOTED_MM, Case, Struck, toe_mm
-from .evidence import BlockSeen, PuttSeen
+from ...measure.window import Window
+from ..claims.pace import ZONE_PACES
+from ..ledger.entry import Batch, Event, Place
+from .case import Case, Struck, strike_at
 
-Reason = Literal["read", "pace", "aim", "face", "path", "strike", "start"]
-REASONS: Final[tuple[Reason, ...]] = ("read", "pace", "aim", "face", "path", "strike", "start")
-_SHORT_OR_PAST: Final = ("short", "past")
+Reason = Literal["aim", "face", "path", "strike", "start", "pace", "read", "ground", "coarse", "unread"]
+REASONS: Final[tuple[Reason, ...]] = (
+    "aim", "face", "path", "strike", "start", "pace", "read", "ground", "coarse", "unread"
+)  # fmt: skip
+Where = Literal["inside", "outside", "untold"]
 _LEADS: Final = 0.4
 """A link is the reason for a miss from this share of its start on, and only where it is the largest: an opinion."""
+_OFF_MM: Final = 6.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,8 +28,11 @@ class Miss:
     Attributes
     ----------
     nth : of its block, counted from 1
+    side, length : to which side it missed, and whether short or past, as noted
     start_deg : where it started, as read; None where nothing watched it
-    reason : "start" where no link of it was read that explains the side
+    reason : "start" where no link of it was read that explains the side; "coarse" where the reading reaches over the
+        window's edge; "unread" where nothing watched the start; "ground" where it started inside at good pace on level
+        ground
     adds_deg : what that link added to the start, degrees
     off : where it was struck, where that was off the middle; "" where it was not, or nobody noted it
     """
@@ -33,21 +41,31 @@ class Miss:
     putt_id: str
     nth: int
     side: Side
+    length: Literal["short", "past", ""]
     start_deg: float | None
     reason: Reason
+    at: Place
     adds_deg: float | None = None
     off: Literal["heel", "toe", ""] = ""
 
 
+def place_of(start: Interval, window: Window) -> Where:
+    """Where a reading surely lies against the window; untold where it reaches over an edge."""
+    if window.low_deg <= start.low and start.high <= window.high_deg:
+        return "inside"
+    if start.high < window.low_deg or start.low > window.high_deg:
+        return "outside"
+    return "untold"
+
+
 def misses(case: Case) -> tuple[Miss, ...]:
-    """The putts that were noted to miss, and those that surely started outside the window; in order."""
+    """The putts that were noted to miss, and those whose finish nobody noted that surely started outside; in order."""
     found: list[Miss] = []
-    for block in case.evidence.blocks:
-        for nth, putt in enumerate(block.putts, 1):
+    for block in case.ledger.batches:
+        if block.putted is None or not block.putted.hole:
+            continue
+        for nth, putt in enumerate(block.events, 1):
             if (one := _miss(putt, block, nth, case)) is not None:
-                at = toe_mm(putt)
-                if at is not None and abs(at) >= NOTED_MM / 2:
-                    one = replace(one, off="toe" if at > 0 else "heel")
                 found.append(one)
     return tuple(found)
 
@@ -58,41 +76,80 @@ def counted(told: Sequence[Miss]) -> tuple[tuple[Reason, int], ...]:
     return tuple(sorted(((reason, n) for reason, n in times.items() if n), key=lambda it: -it[1]))
 
 
-def _miss(putt: PuttSeen, block: BlockSeen, nth: int, case: Case) -> Miss | None:
-    finish = str(putt.notes.get("finish", ""))
-    place = None if putt.start is None else place_of(putt.start, block.window)
-    if finish == "holed" or (not finish and place != "outside"):
+def _miss(putt: Event, block: Batch, nth: int, case: Case) -> Miss | None:
+    assert block.putted is not None
+    start = putt.values.get("start")
+    read = start if isinstance(start, Interval) else None
+    window = block.putted.window
+    place = None if read is None else place_of(read, window)
+    holed = putt.values.get("holed")
+    if holed == "holed" or (holed is None and place != "outside"):
         return None
-    start = None if putt.start is None else putt.start.anchor
-    side: Side = "neither" if putt.start is None else putt.start.side
-    if "left" in finish or "right" in finish:
-        side = "left" if "left" in finish else "right"
-    if place == "inside":
-        reason: Reason = "pace" if any(it in finish for it in _SHORT_OR_PAST) else "read"
-        return Miss(block.id, putt.id, nth, side, start, reason)
-    if place is None:
-        reason = "pace" if any(it in finish for it in _SHORT_OR_PAST) else "start"
-        return Miss(block.id, putt.id, nth, side, None, reason)
-    parts = _parts(putt, case.evidence.k.value, case.struck)
-    own = side_of(start or 0.0)
-    to_side: dict[Reason, float] = {name: by for name, by in parts.items() if side_of(by) == own}
-    if to_side and start:
-        link = max(to_side, key=lambda it: abs(to_side[it]))
-        if abs(to_side[link]) >= _LEADS * abs(start):
-            return Miss(block.id, putt.id, nth, side, start, link, to_side[link])
-    return Miss(block.id, putt.id, nth, side, start, "start")
+    noted, stopped = str(putt.values.get("missed_side", "")), str(putt.values.get("stopped", ""))
+    side: Side = "left" if noted == "left" else "right" if noted == "right" else "neither"
+    if side == "neither" and holed is None and read is not None:
+        side = read.side
+    reason, adds = _reason(putt, block, read, place, side, case)
+    at = strike_at(putt)
+    off: Literal["heel", "toe", ""] = "" if at is None or abs(at) < _OFF_MM else "toe" if at > 0 else "heel"
+    length: Literal["short", "past", ""] = "short" if stopped == "short" else "past" if stopped == "past" else ""
+    start_deg = None if read is None else read.anchor
+    return Miss(block.id, putt.id, nth, side, length, start_deg, reason, block.place, adds, off)
 
 
-def _parts(putt: PuttSeen, k: float, told: Struck | None) -> dict[Reason, float]:
+def _reason(
+    putt: Event, block: Batch, read: Interval | None, place: Where | None, side: Side, case: Case
+) -> tuple[Reason, float | None]:
+    assert block.putted is not None
+    if read is None or place is None:
+        # A face read at impact to the side of the miss says as much as a start.
+        return _of_link(putt, None, side, case) or ("unread", None)
+    if place == "outside":
+        about = Window(block.putted.window.half_deg, block.putted.window.half_deg)
+        if block.putted.read_off is not None and place_of(read, about) == "inside":
+            return "read", None
+        return _of_link(putt, read.anchor, side_of(read.anchor), case) or ("start", None)
+    if place == "untold":
+        return ("pace", None) if _bad_pace(putt, block) and side == "neither" else ("coarse", None)
+    if _bad_pace(putt, block):
+        return "pace", None
+    if block.putted.breaks or block.putted.read_off is not None:
+        return "read", None
+    return "ground", None
+
+
+def _bad_pace(putt: Event, block: Batch) -> bool:
+    """It stopped short, or surely ran further past than the goal zone."""
+    assert block.putted is not None
+    if putt.values.get("stopped") == "short":
+        return True
+    roll = putt.values.get("roll_past")
+    return isinstance(roll, Interval) and roll.low > ZONE_PACES * block.putted.past_m
+
+
+def _of_link(putt: Event, start: float | None, side: Side, case: Case) -> tuple[Reason, float] | None:
+    """The link read of this putt that took it to that side, where one leads."""
+    parts = _parts(putt, case.ledger.k.value, case.struck)
+    to_side: dict[Reason, float] = {name: by for name, by in parts.items() if side_of(by) == side}
+    if not to_side:
+        return None
+    link = max(to_side, key=lambda it: abs(to_side[it]))
+    least = _LEADS * abs(start) if start else case.matters_deg[0]
+    return (link, to_side[link]) if abs(to_side[link]) >= least else None
+
+
+def _parts(putt: Event, k: float, told: Struck | None) -> dict[Reason, float]:
     """What each link read of this putt added to its start, degrees."""
     found: dict[Reason, float] = {}
-    if putt.aim_deg is not None:
-        found["aim"] = k * putt.aim_deg
-    if putt.impact_deg is not None:
-        found["face"] = k * (putt.impact_deg - (putt.aim_deg or 0.0))
-    if putt.path_deg is not None:
-        found["path"] = (1 - k) * putt.path_deg
-    at = toe_mm(putt)
-    if at is not None and abs(at) >= NOTED_MM / 2 and told is not None:
+    values = {name: it.anchor for name, it in putt.values.items() if isinstance(it, Interval)}
+    if "address" in values:
+        found["aim"] = k * values["address"]
+    if "impact" in values:
+        found["face"] = k * (values["impact"] - values.get("address", 0.0))
+    path = putt.values.get("path")
+    if isinstance(path, Interval) and path.low_or_none is not None and path.high_or_none is not None:
+        found["path"] = (1 - k) * path.anchor
+    at = strike_at(putt)
+    if at is not None and abs(at) >= _OFF_MM and told is not None:
         found["strike"] = told.slope.value * at
     return found

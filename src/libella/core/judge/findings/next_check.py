@@ -1,5 +1,6 @@
 """The next check: the one whose likely answers tell most of which finding comes first, for the fewest minutes
-(handbook 6)."""
+(handbook 6). What was just done is never asked again, nor what can't tell; where nothing more would change what comes
+first, there is no check: go on to a drill."""
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
@@ -8,10 +9,11 @@ from typing import Final, Literal, get_args
 import numpy as np
 
 from ...estimate.posterior import Floats
+from ..ledger.entry import FEWEST_STARTS
 from .case import Case
 from .finding import Cause, Finding
-from .joint import DELIVERY, FACE, MARK, PATH, PICTURE, RIG, STRIKE, Row, Solved, added, rows_of
-from .rules import movement
+from .joint import BETA, DELIVERY, FACE, MARK, PATH, RIG, STRIKE, Row, Solved, added, rows_of
+from .misses import misses
 
 CheckName = Literal[
     "second_proof",
@@ -25,12 +27,16 @@ CheckName = Literal[
     "three_lengths",
     "finish",
     "start_read",
+    "finer_start",
+    "ground",
     "more_putts",
     "perception_map",
 ]
 CHECKS: Final[tuple[CheckName, ...]] = get_args(CheckName)
 _DRAWN: Final = 60
 _LINE: Final = (RIG, -1.0)
+_LEAST: Final = 0.02
+"""A check that makes the right finding likelier by less is not worth its minutes: an opinion."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,8 +51,10 @@ class Way:
 
 
 WAYS: Final[Mapping[CheckName, Way]] = {
-    "second_proof": Way(3, ("tape_measure",), ("rig",), ((((RIG, 1.0),), 0.1),)),
-    "what_looks_straight": Way(4, ("rod",), ("perception", "face_aim", "compensation"), ((((PICTURE, 1.0),), 0.35),)),
+    "second_proof": Way(2, ("tape_measure",), ("rig",), ((((RIG, 1.0),), 0.1),)),
+    "what_looks_straight": Way(
+        4, ("rod",), ("perception", "face_aim", "compensation"), ((((BETA, 1.0), _LINE), 0.35),)
+    ),
     "marks": Way(3, ("pointing_laser",), ("ball_mark", "face_aim"), ((((MARK, 1.0), _LINE), 0.15),)),
     "set_downs": Way(3, ("square",), ("face_aim", "compensation", "perception"), (((*FACE, _LINE), 0.25),)),
     "sensor": Way(
@@ -60,13 +68,17 @@ WAYS: Final[Mapping[CheckName, Way]] = {
     "without_guide": Way(4, (), ("guide",)),
     "three_lengths": Way(8, ("tape_measure",), ("distance",)),
     "finish": Way(4, (), ("read_and_pace",)),
-    "start_read": Way(5, (), ()),
+    "start_read": Way(5, (), ("strike", "path", "face_aim", "compensation")),
+    "finer_start": Way(5, (), ()),
+    "ground": Way(3, (), ("read_and_pace",)),
     "more_putts": Way(5, (), ()),
     "perception_map": Way(10, ("rod",), ("perception",)),
 }
 """Minutes are opinions: how long it usually takes with everything at hand."""
 _UNNOTED: Final = 0.08
 """Chance that a cause nobody looked at, of those that are told by notes alone, turns out to be first: an opinion."""
+_ALONE: Final[tuple[Cause, ...]] = ("distance", "guide", "movement", "read_and_pace")
+"""Causes that reading a link tells nothing of."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,6 +96,7 @@ class Check:
     parts: tuple[str, ...]
     lacking: tuple[str, ...]
     gains: float
+    first: bool = False
 
     @property
     def worth(self) -> float:
@@ -93,53 +106,88 @@ class Check:
 
 def checks(case: Case, ranked: Sequence[Finding]) -> tuple[Check, ...]:
     """What could be checked next in this lesson, the worthiest first; what can't be done with the bag comes last."""
-    reads = _Supposed(case)
+    pressing = _pressing(case, ranked)
     done = _done(case)
+    named = next((it for it in ranked if it.is_named and it.explained_by is None), None)
+    settled = named is not None and named.call.word == "clear" and case.proved and case.starts
+    reads = _Supposed(case)
     found: list[Check] = []
     for name, way in WAYS.items():
-        if name in done:
+        if name in done and name not in pressing:
             continue
-        gains = reads.gained_by(way) if way.reads else _unnoted(name, case, ranked)
-        if gains <= 0:
+        if named is not None and settled and named.cause in _ALONE and name not in pressing:
             continue
-        tools = case.evidence.tools
+        gains = 0.5 if name in pressing else reads.gained_by(way) if way.reads else _unnoted(name, case, ranked)
+        if settled and way.reads == () and name not in pressing:
+            gains *= 0.3
+        if gains < _LEAST:
+            continue
+        tools = case.ledger.tools
         lacking = () if tools is None else tuple(it for it in way.parts if it not in tools)
-        found.append(Check(name, way.minutes, way.parts, lacking, gains))
-    return tuple(sorted(found, key=lambda it: (bool(it.lacking), -it.worth)))
+        found.append(Check(name, way.minutes, way.parts, lacking, gains, name in pressing))
+    return tuple(sorted(found, key=lambda it: (not it.first, bool(it.lacking), -it.worth)))
+
+
+def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
+    """What comes before anything else can be told."""
+    ledger = case.ledger
+    if case.line_first:
+        return {"second_proof"}
+    level = case.level("start")
+    if level is not None and level.beyond is not None and level.is_named:
+        # The rig can't say how far: more of the same tell nothing more.
+        return {"finer_start"}
+    if sum(it.reason == "ground" for it in misses(case)) >= 3:
+        return {"ground"}
+    told = any(ledger.count(name) for name in ("face", "address", "impact", "strike", "holed", "path", "mark"))
+    if told and not ledger.count("start"):
+        return {"start_read"}
+    path = case.level("path")
+    if path is not None and path.beyond is not None and path.side.names_direction and path.enough:
+        return {"sensor"}
+    seen = ledger.groups("first_look")
+    if seen and not ledger.count("looks_straight"):
+        return {"what_looks_straight"}
+    return set()
 
 
 def check_for(it: Finding, among: Sequence[Check]) -> Check | None:
-    """The check that best tells a cause from its rivals: of those that bear on it the worthiest, else that of what it
-    needs."""
+    """The check that best tells a cause from its rivals: of those that bear on it the worthiest."""
     bearing = [one for one in among if it.cause in WAYS[one.name].tells]
     return bearing[0] if bearing else None
 
 
 def _done(case: Case) -> set[CheckName]:
-    """What was read well enough already."""
-    it = case.evidence
-    noted = [putt for putt in case.putted if movement.moved(putt) is not None]
+    """What was read well enough already, however it was taken; and what can't tell anything here."""
+    it = case.ledger
+    beta = case.level("looks_straight")
+    starts = it.count("start")
+    level = case.level("start")
     told: dict[CheckName, bool] = {
         "second_proof": it.proof is not None or it.line_deg is not None,
-        "what_looks_straight": it.picture is not None and it.picture.answers >= 8,
-        "perception_map": it.picture is None or not it.picture.beta.is_one_side,
-        "marks": it.mark is not None and it.mark.count >= 5,
-        "set_downs": it.face is not None and it.face.count >= 5,
-        "sensor": len(case.read_of(lambda putt: putt.impact_deg)) >= 8,
-        "strike": case.struck is not None and case.struck.putts >= 10,
-        "stillness": len(noted) >= movement.NOTED,
-        "without_guide": not any(block.guided for block in it.blocks) or any(not block.guided for block in it.blocks),
-        "three_lengths": len({round(block.distance_m, 1) for block in case.own if block.starts}) > 2,
-        "start_read": bool(case.starts),
-        "more_putts": not case.starts,
-        "finish": sum("finish" in putt.notes for putt in case.putted) >= 10,
+        "what_looks_straight": it.count("looks_straight") >= 8,
+        "perception_map": beta is None or not beta.bias.is_one_side,
+        "marks": it.count("mark") >= 5,
+        "set_downs": it.count("face") >= 5,
+        "sensor": it.count("impact") >= 7,
+        "strike": it.count("strike") >= 10,
+        "stillness": it.count("still") >= 10,
+        "without_guide": not any(one.guided for one in it.of("start")) or any(not one.guided for one in it.of("start")),
+        "three_lengths": len({round(one.putted.distance_m, 1) for one in (*it.of("start"), *it.earlier) if one.putted})
+        > 2,
+        "start_read": bool(starts) or (not any(one.putted for one in it.batches) and not it.count("face")),
+        "finer_start": True,
+        "ground": True,
+        # A level that is settled, or that a coarse rig can't settle, is not settled by more of the same.
+        "more_putts": level is None or level.call is None or level.call.word != "open" or level.beyond is not None,
+        "finish": it.count("holed") >= 10,
     }
     return {name for name, is_done in told.items() if is_done}
 
 
 def _unnoted(name: CheckName, case: Case, ranked: Sequence[Finding]) -> float:
     """Of what is told by notes alone: how likely it comes first, by what hints at it."""
-    clear = bool(ranked) and ranked[0].call.word == "clear"
+    clear = any(it.call.word == "clear" for it in ranked[:1])
     chance = _UNNOTED * (0.3 if clear else 1.0)
     if name == "stillness":
         wide = any(fact.what == "spread" and fact.speaks == "for" for it in ranked for fact in it.facts)
@@ -150,8 +198,8 @@ def _unnoted(name: CheckName, case: Case, ranked: Sequence[Finding]) -> float:
         return 0.4 if ranked and ranked[0].cause == "perception" and ranked[0].is_named else 0.0
     if name in ("start_read", "more_putts"):
         open_start = case.start is None or not ranked[0].is_named
-        return 2 * chance if open_start and len(case.starts) < 30 else 0.0
-    return chance if case.starts else 0.5 * chance
+        return 2 * chance if open_start and case.ledger.count("start") < 30 else 0.0
+    return chance if case.ledger.count("start") >= FEWEST_STARTS else 0.0
 
 
 class _Supposed:
@@ -176,7 +224,7 @@ class _Supposed:
         """(D,) chance that the link likeliest to come first is the one that does."""
         weight: Floats = np.exp(log - log.max(axis=0))
         weight /= weight.sum(axis=0)
-        size: Floats = np.abs(added(mean, self._k, self._told))
+        size: Floats = np.abs(added(mean, self._k))
         # None is off by enough to matter: that is an answer, too.
         first: Floats = np.argmax(size, axis=2).astype(np.float64)
         first[np.max(size, axis=2) < self._far] = -1

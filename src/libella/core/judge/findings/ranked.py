@@ -4,13 +4,13 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Final
 
-from ...certainty.estimate import Estimate, estimated
-from ...certainty.matter import MATTERS
-from ...certainty.verdict import Verdict, Word, is_likely
-from ...estimate.cost import cost, costs
-from ...estimate.verdict import weighed
+from ...certainty.estimate import Estimate
+from ...certainty.verdict import Verdict, is_likely
+from ...estimate.cost import costs
+from ..claims.level import Level
+from ..ledger.entry import Ledger
 from .case import Case
-from .evidence import Evidence
+from .currency import told_by
 from .finding import CAUSES, Cause, Finding
 from .rules import (
     ball_mark,
@@ -50,16 +50,30 @@ _AIM: Final[tuple[Cause, ...]] = ("face_aim", "perception", "ball_mark")
 
 @dataclass(frozen=True, slots=True)
 class Starts:
-    """The starts as usual: bias and spread, the word for the bias at the golfer's usual putts, how many; whether the
-    spread is likely wider than is usual at this level; whether the bias likely costs more than the golfer's band allows
-    it to."""
+    """The starts as usual: where they lie, whether the spread is likely wider than is usual at this level, whether the
+    bias likely costs more than the golfer's band allows it to."""
 
-    bias: Estimate
-    spread: Estimate
-    call: Verdict
-    putts: int
+    level: Level
     wide: bool
     costly: bool = False
+
+    @property
+    def bias(self) -> Estimate:
+        return self.level.bias
+
+    @property
+    def spread(self) -> Estimate:
+        assert self.level.spread is not None
+        return self.level.spread
+
+    @property
+    def call(self) -> Verdict:
+        assert self.level.call is not None
+        return self.level.call
+
+    @property
+    def putts(self) -> int:
+        return self.level.count
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,14 +83,15 @@ class Findings:
     Attributes
     ----------
     ranked : every cause, those that can be named first, by what they bring; then questions; then what is ruled out
-    starts : None from too few putts
-    by_stroke : the stroke takes the starts off, likely at least, whichever link of it does
-    nothing : the starts are nothing to mend, and nothing is named: that is a finding
+    starts : None from too few putts, or where they were putted in several ways and none of them is as usual
+    by_stroke : the face aims true, as far as matters, and the starts lie off: what lies between is the stroke's
+    grows : the starts go with the length: there is no one start
     """
 
     ranked: tuple[Finding, ...]
     starts: Starts | None
     by_stroke: bool = False
+    grows: bool = False
 
     @property
     def named(self) -> tuple[Finding, ...]:
@@ -84,28 +99,21 @@ class Findings:
 
     @property
     def nothing(self) -> bool:
-        if self.named or self.starts is None:
+        """The starts are nothing to mend, and nothing is named: that is a finding."""
+        if any(it.cause != "rig" for it in self.named) or self.starts is None:
             return False
         return self.starts.call.word == "none" and not self.starts.wide
 
     @property
-    def word(self) -> Word:
-        """How sure the lesson is of what it comes to."""
-        if self.named:
-            return self.named[0].call.word
-        if self.nothing:
-            return "none"
-        return self.starts.call.word if self.starts is not None and self.unexplained else "open"
-
-    @property
     def unexplained(self) -> bool:
         """The starts lie off, likely at least, and no cause of it can be named."""
-        return not self.named and self.starts is not None and self.starts.call.names_direction
+        others = [it for it in self.named if it.cause != "rig"]
+        return not others and self.starts is not None and self.starts.call.names_direction
 
 
-def findings(evidence: Evidence) -> Findings:
+def findings(ledger: Ledger) -> Findings:
     """Judge every cause, put together what is one error, rank."""
-    return judged(Case(evidence))
+    return judged(Case(ledger))
 
 
 def judged(case: Case) -> Findings:
@@ -114,9 +122,9 @@ def judged(case: Case) -> Findings:
     aim = found["face_aim"]
     if not any(found[cause].is_named for cause in _AIM):
         # That the face aims off is known before it is known whether by the picture, the mark, or of its own.
-        whole = case.by_sum("face_aim", case.aimed, aim.size, aim.facts, aim.missing)
+        whole = case.by_sum("face_aim", case.aimed, None, aim.facts, aim.missing)
         if whole.is_named:
-            found["face_aim"] = replace(whole, kind="whole")
+            found["face_aim"] = replace(whole, kind="whole", size=told_by(case.joint.aim))
     starts = _starts(case)
     if starts is not None and _may_stay(case, starts):
         for cause in _OFFSETS:
@@ -125,13 +133,21 @@ def judged(case: Case) -> Findings:
                 found[cause] = replace(found[cause], call=left, kind="stays")
     for cause, by in _explained(found, case).items():
         found[cause] = replace(found[cause], explained_by=by)
-    ranked = sorted(found.values(), key=_place)
-    stroke = case.by_sum("face_at_impact", case.stroked, None, (), ())
-    return Findings(tuple(ranked), starts, stroke.is_named and bool(case.starts))
+    ranked = sorted(found.values(), key=lambda it: _place(it, case))
+    return Findings(tuple(ranked), starts, _by_stroke(case), found["distance"].is_named)
 
 
-def _place(it: Finding) -> tuple[int, float, int]:
+def _by_stroke(case: Case) -> bool:
+    """Only an aim that was read, and read to be true, leaves the stroke."""
+    aim = case.level("face") or case.level("address")
+    return bool(case.starts) and aim is not None and aim.enough and aim.call is not None and aim.call.word == "none"
+
+
+def _place(it: Finding, case: Case) -> tuple[int, float, int]:
     group = 0 if it.is_named and it.explained_by is None else 1 if it.is_named else 3 if it.call.word == "none" else 2
+    if it.cause == "rig" and case.line_first:
+        # What all links share is the line's to answer first.
+        group = -1
     # Of questions the likelier first, and what something speaks for before what nobody looked at.
     size = -it.importance if group < 2 else -(it.hinted + it.call.probability + 0.01 * min(it.importance, 20.0))
     return group, size, CAUSES.index(it.cause)
@@ -156,29 +172,25 @@ def _explained(found: dict[Cause, Finding], case: Case) -> dict[Cause, Cause]:
         through("distance", _STROKE)
     if found["guide"].is_named and guide.guided_well(case):
         through("guide", _STROKE)
-    if found["rig"].is_named and case.evidence.proof is None:
-        through("rig", (*_AIM, *_STROKE))
+    if found["read_and_pace"].kind == "read_off" and found["read_and_pace"].is_named:
+        through("read_and_pace", (*_AIM, *_STROKE))
     return said
 
 
 def _starts(case: Case) -> Starts | None:
-    post = case.start
-    if post is None:
+    level = case.level("start")
+    if case.start is None or level is None or level.call is None or level.spread is None:
         return None
-    call = weighed(cost(post, case.evidence.mix, MATTERS["start"]), proved=case.proved)
-    wide = is_likely(post.spread_above(case.wide_deg))
-    dear = costs(post, case.evidence.mix) > case.evidence.band.cost
-    costly = is_likely(post.mean(dear.astype(float)))
-    bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
-    return Starts(bias, spread, call, len(case.starts), wide, costly)
+    wide = is_likely(case.start.spread_above(case.wide_deg)) and level.beyond is None
+    dear = costs(case.start, case.ledger.mix) > case.ledger.band.cost
+    return Starts(level, wide, is_likely(case.start.mean(dear.astype(float))))
 
 
 def _may_stay(case: Case, starts: Starts | None) -> bool:
     """The school's: the aim's offset repeats as well as is fine at this level, and the starts have nothing to mend."""
-    it = case.evidence
-    aimed = it.face.spread if it.face else None
-    if aimed is None and "address" in case.sensed:
-        aimed = estimated(case.sensed["address"].spread_quantile)
+    it = case.ledger
+    level = case.level("face") or case.level("address")
+    aimed = level.spread if level else None
     if not it.band.offset_may_stay or aimed is None or starts is None:
         return False
     return starts.call.word == "none" and aimed.value <= it.band.spread_deg["face_aim"]

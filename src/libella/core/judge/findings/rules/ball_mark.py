@@ -1,14 +1,15 @@
 """Ball mark: the stripe does not lie on the line."""
 
 from ..case import Case
+from ..currency import told_by
 from ..finding import Fact, Finding, needs
 
 SET_DOWNS = 5
 
 
 def find(case: Case) -> Finding:
-    mark, to_mark = case.evidence.mark, case.evidence.to_mark
-    missing = needs(("marks", mark.count if mark else 0, SET_DOWNS))
+    mark, to_mark = case.level("mark"), case.level("to_mark")
+    missing = needs(("marks", case.ledger.count("mark"), SET_DOWNS))
     facts: list[Fact] = []
     if mark is not None:
         speaks = "for" if mark.bias.is_one_side else "against"
@@ -17,4 +18,5 @@ def find(case: Case) -> Finding:
         square = not to_mark.bias.is_one_side
         what = "putter_on_mark" if square else "putter_off_mark"
         facts.append(Fact(what, "for" if square else "against", to_mark.bias, number=to_mark.count, at=to_mark.at))
-    return case.by_link("ball_mark", "mark", mark.bias if mark else None, facts, missing)
+    size = told_by(case.joint.at_start["mark"] / case.ledger.k.value) if case.told.mark else None
+    return case.by_link("ball_mark", "mark", size, facts, missing)

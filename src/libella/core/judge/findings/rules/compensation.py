@@ -4,11 +4,12 @@ import math
 
 import numpy as np
 
+from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
 from ..currency import told_by, weight_of
 from ..finding import Fact, Finding, called, needs
 
-SET_DOWNS, PUTTS = 5, 5
+SET_DOWNS = 5
 
 
 def find(case: Case) -> Finding:
@@ -16,27 +17,23 @@ def find(case: Case) -> Finding:
 
     Of two opposite halves taking away the smaller one always costs.
     """
-    it = case.evidence
-    face = it.face or it.to_mark
-    sensed = len(case.read_of(lambda putt: putt.aim_deg))
-    missing = needs(
-        ("set_downs", max(face.count if face else 0, sensed), SET_DOWNS), ("starts", len(case.starts), PUTTS)
-    )
+    aims = max(case.ledger.count(name) for name in ("face", "to_mark", "address"))
+    missing = needs(("set_downs", aims, SET_DOWNS), ("starts", case.ledger.count("start"), FEWEST_STARTS))
     aim, stroke = case.aimed, case.stroked
     middle, back = float(np.median(aim)), float(np.median(stroke))
     far, near = case.matters_deg
     side = math.copysign(1.0, middle)
     opposite = (aim * side >= far) & (-stroke * side >= far)
-    chance = float(opposite.mean())
+    chance = float(opposite.mean()) if not case.line_first else min(float(opposite.mean()), 0.79)
     small = float((np.minimum(np.abs(aim), np.abs(stroke)) < near).mean())
     halves = weight_of(case.linked.gain(-middle)), weight_of(case.linked.gain(-back))
     right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
     call = called(right, left, small, missing, can_be_clear=case.proved, cost=halves[0].value)
     facts: list[Fact] = []
-    if face is not None or case.told.address is not None:
-        at = face.at if face else case.putted_at
+    face = case.level("face") or case.level("address") or case.level("to_mark")
+    if face is not None:
         apart = "for" if call.names_direction else "against"
-        facts.append(Fact("aim_adds", apart, told_by(aim), at=at))
+        facts.append(Fact("aim_adds", apart, told_by(aim), at=face.at))
         if case.starts:
             facts.append(Fact("stroke_adds", apart, told_by(stroke), at=case.putted_at))
     return Finding(

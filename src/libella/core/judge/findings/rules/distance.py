@@ -1,90 +1,70 @@
 """Grows with distance: the bias goes with the length of the putt."""
 
-from collections.abc import Sequence
-
 import numpy as np
 
-from ....certainty.estimate import estimated, normal
+from ....certainty.estimate import Estimate
 from ....certainty.matter import MATTERS
-from ....estimate import Posterior
 from ....estimate.cost import Mix, share_within
 from ....estimate.posterior import Floats
-from ...distance import Trend, grown, trend
-from ..case import Case, pooled
+from ...claims.growth import Growth
+from ..case import Case
 from ..currency import DRAWN, weight_of
-from ..evidence import Place
 from ..finding import Fact, Finding, called, needs, unread
 
 LENGTHS, EACH = 3, 6
 
 
-def at_lengths(case: Case) -> list[tuple[float, Posterior, int]]:
-    """Own putts by length, shortest first: length (m), posterior, putts."""
-    lengths = sorted({round(it.distance_m, 1) for it in case.own if it.starts})
-    found: list[tuple[float, Posterior, int]] = []
-    for length in lengths:
-        here = [it for it in case.own if it.starts and round(it.distance_m, 1) == length]
-        putts = sum(len(it.starts) for it in here)
-        if putts >= EACH:
-            found.append((length, pooled(here), putts))
-    return found
-
-
 def find(case: Case) -> Finding:
     """Weighed by turning the slope level: about the usual lengths' mean, or down to what the shortest putts show,
     whichever brings more; an error that grows from nothing has no other mean to be mended."""
-    told = at_lengths(case)
-    missing = needs(("lengths", len(told), LENGTHS))
-    if missing:
-        return unread("distance", missing)
-    line = _line(told)
-    shares = [weight for _, weight in case.evidence.mix.halves]
-    about = float(np.dot(shares, case.evidence.lengths_m))
-    gain = max((_gain(case, line, it) for it in (about, told[0][0])), key=lambda it: float(it.mean()))
-    weight = weight_of(gain)
-    far, _ = case.matters_deg
-    found = grown(line, told[0][0], told[-1][0], far)
-    matter = MATTERS["gain"]
-    # What grows must also be worth levelling; both are told by the same slope.
-    chance = min(found.grows, float((gain >= matter.matters_from).mean()))
-    right, left = (chance, 0.0) if found.slope.value > 0 else (0.0, chance)
-    call = called(right, left, float((gain < matter.nothing_under).mean()), missing, cost=weight.value)
-    speaks = "for" if call.names_direction else "against"
-    facts = tuple(
-        Fact(
-            "at_length",
-            speaks,
-            estimated(post.bias_quantile),
-            number=count,
-            at=Place("start", _block_at(case, length)),
-            length_m=length,
+    found = case.growth
+    enough = sum(it.putts >= EACH for it in found.lengths) if found else _lengths(case)
+    missing = needs(("lengths", enough, LENGTHS))
+    facts = (
+        tuple(
+            Fact("at_length", "for", it.bias, number=it.putts, at=it.at, length_m=it.distance_m) for it in found.lengths
         )
-        for length, post, count in told
+        if found
+        else ()
     )
-    return Finding("distance", weight, call, found.slope, "deg_per_m", facts, missing)
+    if missing or found is None:
+        return unread("distance", missing, facts)
+    shares = [weight for _, weight in case.ledger.mix.halves]
+    about = float(np.dot(shares, case.ledger.lengths_m))
+    near = found.lengths[0].distance_m
+    gain = max((_gain(case, found, it) for it in (about, near)), key=lambda it: float(it.mean()))
+    weight, matter, call = weight_of(gain), MATTERS["gain"], found.call
+    # What grows must also be worth levelling; both are told by the same slope.
+    worth = float((gain >= matter.matters_from).mean())
+    chance = min(call.probability, worth) if call.names_direction else 0.0
+    right, left = (chance, 0.0) if call.side == "right" else (0.0, chance)
+    word = called(right, left, float((gain < matter.nothing_under).mean()), missing, cost=weight.value)
+    if not word.names_direction:
+        facts = tuple(
+            Fact(it.what, "against", it.size, number=it.number, at=it.at, length_m=it.length_m) for it in facts
+        )
+    return Finding("distance", weight, word, found.slope, "deg_per_m", facts, missing)
+
+
+def _lengths(case: Case) -> int:
+    """One length or none, counted all the same."""
+    return int(case.ledger.count("start") >= EACH)
 
 
 def grows_from_nothing(case: Case) -> bool:
     """Whether no bias is left at no length: what the stroke shows is then all of the growth."""
-    line = _line(at_lengths(case))
-    return not normal(float(line.mean[0]), float(np.sqrt(line.cov[0, 0]))).is_one_side
+    if case.growth is None:
+        return False
+    low, high = np.quantile(case.growth.line[:, 0], (0.05, 0.95))
+    return not Estimate(0.0, float(low), float(high)).is_one_side
 
 
-def _line(told: Sequence[tuple[float, Posterior, int]]) -> Trend:
-    return trend([(length, estimated(post.bias_quantile)) for length, post, _ in told])
-
-
-def _gain(case: Case, line: Trend, about_m: float) -> Floats:
-    it = case.evidence
-    drawn = np.random.default_rng(19).multivariate_normal(line.mean, line.cov, DRAWN)
-    slope, scatter = float(line.mean[1]), np.random.default_rng(37).permutation(case.spread)
+def _gain(case: Case, found: Growth, about_m: float) -> Floats:
+    it = case.ledger
+    slope, scatter = float(np.median(found.line[:, 1])), np.random.default_rng(37).permutation(case.spread)
     gain = np.zeros(DRAWN)
     for length, window, (_, weight) in zip(it.lengths_m, it.mix.windows, it.mix.halves, strict=True):
-        mix, bias = Mix.one(window), drawn[:, 0] + drawn[:, 1] * length
+        mix, bias = Mix.one(window), found.line[:, 0] + found.line[:, 1] * length
         level = bias - slope * (length - about_m)
         gain += 100 * weight * (share_within(mix, level, scatter) - share_within(mix, bias, scatter))
     return gain
-
-
-def _block_at(case: Case, length: float) -> str:
-    return next(it.id for it in case.own if round(it.distance_m, 1) == length)

@@ -1,28 +1,29 @@
 """Face aim: off at address by itself, not with the mark and not with the picture; the stroke adds nothing to it."""
 
 from ..case import Case
+from ..currency import told_by
 from ..finding import Fact, Finding, needs
 
 SET_DOWNS = 5
 
 
 def find(case: Case) -> Finding:
-    it = case.evidence
-    face = it.face or it.to_mark
-    sensed = len(case.read_of(lambda putt: putt.aim_deg))
-    missing = needs(("set_downs", max(face.count if face else 0, sensed), SET_DOWNS))
+    ledger = case.ledger
+    read = max(ledger.count(name) for name in ("face", "to_mark", "address"))
+    missing = needs(("set_downs", read, SET_DOWNS))
+    face, address, to_mark = (case.level(name) for name in ("face", "address", "to_mark"))
     facts: list[Fact] = []
-    if face is not None:
-        speaks = "for" if face.bias.is_one_side else "against"
-        facts.append(Fact("aim_off", speaks, face.bias, number=face.count, at=face.at))
-    elif case.told.address is not None:
-        speaks = "for" if case.told.address.is_one_side else "against"
-        facts.append(Fact("aim_sensed", speaks, case.told.address, number=sensed, at=case.putted_at))
-    if it.picture is not None and face is not None and it.picture.beta.is_one_side:
-        same = it.picture.beta.value * face.bias.value > 0
+    for what, level in (("aim_off", face), ("aim_sensed", address), ("putter_off_mark", to_mark if not face else None)):
+        if level is not None:
+            speaks = "for" if level.bias.is_one_side else "against"
+            facts.append(Fact(what, speaks, level.bias, number=level.count, at=level.at))
+    whole = told_by(case.joint.aim)
+    picture, mark = case.level("looks_straight"), case.level("mark")
+    if picture is not None and facts and picture.bias.is_one_side:
+        same = picture.bias.value * whole.value > 0
         what = "picture_explains" if same else "picture_the_other_way"
-        facts.append(Fact(what, "against" if same else "for", it.picture.beta, at=it.picture.at))
-    if it.mark is not None and it.mark.bias.is_one_side and face is not None:
-        facts.append(Fact("mark_explains", "against", it.mark.bias, at=it.mark.at))
-    size = face.bias if face else case.told.address
+        facts.append(Fact(what, "against" if same else "for", picture.bias, number=picture.count, at=picture.at))
+    if mark is not None and mark.bias.is_one_side and facts:
+        facts.append(Fact("mark_explains", "against", mark.bias, number=mark.count, at=mark.at))
+    size = told_by(case.joint.at_start["aim"] / ledger.k.value) if facts else None
     return case.by_link("face_aim", "aim", size, facts, missing)

@@ -8,19 +8,24 @@ PUTTS = 5
 
 
 def find(case: Case) -> Finding:
-    impacts = len(case.read_of(lambda putt: putt.impact_deg))
-    missing = needs(("impacts", impacts, PUTTS))
+    """Told by the face read at impact, or by aim and start together: what lies between them is the stroke's."""
+    ledger = case.ledger
+    impacts = ledger.count("impact")
+    aims = max(ledger.count(name) for name in ("face", "address"))
+    joined = aims >= PUTTS and ledger.count("start") >= PUTTS and ledger.count("strike") >= PUTTS
+    missing = () if joined else needs(("impacts", impacts, PUTTS))
     at = case.putted_at
     facts: list[Fact] = []
-    aim = case.told.face or case.told.address
-    if case.told.impact is not None:
-        speaks = "for" if case.told.impact.is_one_side else "against"
-        facts.append(Fact("impact_off", speaks, case.told.impact, number=impacts, at=at))
-    if aim is not None and case.told.impact is not None:
-        square = not aim.is_one_side
-        facts.append(Fact("square_at_address" if square else "off_at_address", "for" if square else "against", aim))
-    if case.told.start is not None and case.told.impact is None and aim is not None and not aim.is_one_side:
-        facts.append(Fact("start_off", "for", case.told.start, number=len(case.starts), at=at))
-    turned = told_by(case.joint.at_start["delivery"] / case.evidence.k.value)
-    size = turned if case.told.impact is not None else None
-    return case.by_link("face_at_impact", "delivery", size, facts, missing)
+    aim, impact = case.level("face") or case.level("address"), case.level("impact")
+    if impact is not None:
+        speaks = "for" if impact.bias.is_one_side else "against"
+        facts.append(Fact("impact_off", speaks, impact.bias, number=impact.count, at=impact.at))
+    if aim is not None and impact is not None:
+        square = not aim.bias.is_one_side
+        what = "square_at_address" if square else "off_at_address"
+        facts.append(Fact(what, "for" if square else "against", aim.bias, number=aim.count, at=aim.at))
+    start = case.level("start")
+    if start is not None and start.bias.is_one_side and impact is None and aim is not None and not aim.bias.is_one_side:
+        facts.append(Fact("start_off", "for", start.bias, number=start.count, at=at))
+    turned = told_by(case.joint.turned)
+    return case.by_link("face_at_impact", "delivery", turned if impact or joined else None, facts, missing)

@@ -2,56 +2,56 @@
 
 from dataclasses import replace
 
-import numpy as np
-
-from ....certainty.estimate import estimated
-from ....certainty.matter import MATTERS
-from ....estimate.cost import cost
-from ....estimate.posterior import Floats
-from ....estimate.verdict import weighed
-from ..case import Case, pooled
-from ..currency import Putts, drawn
-from ..evidence import Place
-from ..finding import Fact, Finding, needs, unread
+from ....certainty.estimate import Estimate
+from ....certainty.verdict import Verdict
+from ...claims.difference import Difference, Group, difference
+from ...ledger.factors import GUIDED, Levels, moving
+from ...ledger.quantity import quantity
+from ..case import Case
+from ..finding import Fact, Finding, called, needs, unread
 
 WITH, WITHOUT = 6, 6
 
 
+def groups(case: Case) -> tuple[Group, Group]:
+    """The starts with the guide in view and those without, alike in everything else that may move them."""
+    told = case.ledger.of("start")
+    others: dict[Levels, list[list[int]]] = {}
+    for n, it in enumerate(told):
+        rest = tuple(one for one in moving(it.levels, quantity("start").movers) if one[0] != "guide")
+        others.setdefault(rest, [[], []])[0 if it.guided else 1].append(n)
+    both = [it for it in others.values() if all(it)]
+    ways = both or list(others.values())
+    best: list[list[int]] = max(ways, key=lambda it: sum(map(len, it))) if ways else [[], []]
+    with_, without = (tuple(told[n] for n in side) for side in best)
+    return Group("with", with_, (("guide", GUIDED),)), Group("without", without)
+
+
 def find(case: Case) -> Finding:
-    """What the guide brings while it lies there: the putts lost when it is lifted."""
-    told = [it for it in case.evidence.blocks if it.starts and it.as_usual]
-    guided, blind = [it for it in told if it.guided], [it for it in told if not it.guided]
-    counts = sum(len(it.starts) for it in guided), sum(len(it.starts) for it in blind)
+    """What the guide brings while it lies there: the putts lost when it is lifted. Named only when that is clear."""
+    pair = groups(case)
+    counts = [sum(it.counts["start"] for it in group.batches) for group in pair]
     missing = needs(("guided", counts[0], WITH), ("blind", counts[1], WITHOUT))
-    if missing:
+    found = difference(*pair, "start", case.usual) if not missing else None
+    if found is None or found.inside is None or found.first is None or found.second is None:
         return unread("guide", missing)
-    posts = [pooled(it) for it in (guided, blind)]
-    rng = np.random.default_rng(17)
-    shares: list[Floats] = []
-    for post in posts:
-        bias, spread = drawn(post)
-        order = rng.permutation(bias.size)
-        shares.append(Putts(bias[order], spread[order], case.evidence.mix).share())
-    gain: Floats = shares[0] - shares[1]
-    found = case.by_gain("guide", gain, estimated(posts[1].bias_quantile), missing)
+    gain, call = found.inside
+    weight = Estimate(-gain.value, -gain.high, -gain.low)
+    chance = call.probability if call.word == "clear" and call.side == "left" else 0.0
+    small = call.probability if call.word == "none" else 0.0
+    word = called(0.0, chance, small, missing, cost=weight.value)
+    word = replace(word, side=(found.second.bias.value > 0 and "right") or "left") if word.names_direction else word
     facts = tuple(
-        Fact(
-            what,
-            "for" if found.is_named else "against",
-            estimated(post.bias_quantile),
-            number=count,
-            at=Place("start", blocks[0].id),
-        )
-        for what, post, count, blocks in zip(
-            ("with_guide", "without_guide"), posts, counts, (guided, blind), strict=True
-        )
+        Fact(what, "for" if word.names_direction else "against", level.bias, number=level.count, at=level.at)
+        for what, level in (("with_guide", found.first), ("without_guide", found.second))
     )
-    return replace(found, facts=facts)
+    return Finding("guide", weight, word, found.second.bias, "deg", facts, missing)
 
 
 def guided_well(case: Case) -> bool:
     """Whether nothing is said of the guided putts' bias: what the blind ones show is then not in the stroke itself."""
-    guided = [it for it in case.evidence.blocks if it.starts and it.as_usual and it.guided]
-    if not guided:
+    found: Difference | None = difference(*groups(case), "start", case.usual)
+    if found is None or found.first is None:
         return False
-    return not weighed(cost(pooled(guided), case.evidence.mix, MATTERS["start"])).names_direction
+    call: Verdict | None = found.first.call
+    return call is None or not call.names_direction

@@ -1,31 +1,60 @@
 """Path and body lines: the head goes across the line, and what of it the start follows."""
 
-from ....certainty.estimate import around
-from ....measure.side import side_of
+from typing import Final
+
+from ....measure.interval import Interval
+from ....measure.side import Side, side_of
 from ..case import Case
 from ..finding import Fact, Finding, needs
 
-PUTTS = 5
-TURNED_DEG = 1.0
+PUTTS: Final = 5
+TURNED_DEG: Final = 1.0
 """From where a body line counts as turned (handbook 5): an opinion."""
+_BODY: Final = ("feet", "knees", "hips", "forearms", "shoulders", "chest")
+_PARALLEL_DEG: Final = 0.5
 
 
 def find(case: Case) -> Finding:
-    """The path's own share; body lines that lie to its side speak for it."""
-    read = len(case.read_of(lambda putt: putt.path_deg))
-    missing = needs(("paths", read, PUTTS))
-    at = case.putted_at
+    """The path's own share; body lines that lie to its side speak for it. Words and rails tell a side and no size: then
+    what it costs stays a question."""
+    level = case.level("path")
+    fine = 0 if level is None or level.beyond else case.ledger.count("path")
+    missing = needs(("paths", case.ledger.count("path"), PUTTS)) or needs(("paths_deg", fine, PUTTS))
     facts: list[Fact] = []
-    path = case.told.path
-    if path is not None:
-        facts.append(Fact("path_off", "for" if path.is_one_side else "against", path, number=read, at=at))
-    for it in case.evidence.body:
-        if it.side == "neither" or (it.angle_deg is not None and abs(it.angle_deg) < TURNED_DEG):
-            continue
-        with_path = path is None or side_of(path.value) == it.side
-        speaks = "for" if with_path else "against"
-        told = None if it.angle_deg is None else around(it.angle_deg, 1.0)
-        # Only the side was noted: said as that.
-        what = f"body_{it.name}" if told is not None else f"body_{it.side}_{it.name}"
-        facts.append(Fact(what, speaks, told, number=it.times, at=it.at))
-    return case.by_link("path", "path", path, facts, missing)
+    if level is not None:
+        if level.beyond is None:
+            speaks = "for" if level.bias.is_one_side else "against"
+            facts.append(Fact("path_off", speaks, level.bias, number=level.count, at=level.at))
+        else:
+            speaks = "for" if level.side.names_direction else "against"
+            what = f"path_{_way(level.beyond.side, case)}"
+            facts.append(Fact(what, speaks, None, number=level.beyond.times, of=level.count, at=level.at))
+    for name in _BODY:
+        facts += _body(case, name)
+    return case.by_link("path", "path", level.bias if level and not level.beyond else None, facts, missing)
+
+
+def _way(side: Side, case: Case) -> str:
+    return "in_to_out" if (side == "right") == (case.ledger.hand == "right") else "out_to_in"
+
+
+def _body(case: Case, name: str) -> list[Fact]:
+    """What a body line of the set-up says: an angle, or only its side."""
+    entry = f"{name}_deg"
+    told = case.ledger.of(entry)
+    values = [it.values[entry] for batch in told for it in batch.events if entry in it.values]
+    if not values or not all(isinstance(it, Interval) for it in values):
+        return []
+    last = values[-1]
+    assert isinstance(last, Interval)
+    level = case.level(entry)
+    by_side = last.low_or_none is None or last.high_or_none is None
+    side = side_of(last.anchor) if by_side else side_of(last.anchor, TURNED_DEG)
+    if side == "neither" or (
+        last.low_or_none is not None and last.low >= -_PARALLEL_DEG and last.high <= _PARALLEL_DEG
+    ):
+        return []
+    path = case.level("path")
+    speaks = "for" if path is None or side_of(path.bias.value) == side else "against"
+    size = None if by_side or level is None else level.bias
+    return [Fact("body_turned", speaks, size, number=len(values), at=told[-1].place, name=name, side=side)]

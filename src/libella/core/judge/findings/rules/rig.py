@@ -4,18 +4,18 @@ import math
 
 import numpy as np
 
+from ....estimate.cost import share_within
 from ..case import Case
-from ..currency import weight_of
-from ..evidence import Place
+from ..currency import told_by, weight_of
 from ..finding import Fact, Finding, called, needs
 
 
 def find(case: Case) -> Finding:
     """Named only where a second check found the line off; what was read is put right by it already.
 
-    Its weight is what starting along that line costs.
+    Its weight is what starting along that line costs a golfer who starts along it.
     """
-    proof = case.evidence.proof
+    proof = case.ledger.proof
     missing = needs(("second_proof", 1 if proof or case.proved else 0, 1))
     if proof is None:
         off = case.joint.at_start["rig"]
@@ -23,7 +23,8 @@ def find(case: Case) -> Finding:
         off = np.random.default_rng(11).normal(proof.off.value, max(proof.off.sd, 1e-3), case.putts.bias.size)
     middle = float(np.median(off))
     far, near = case.matters_deg
-    lost = case.putts.share() - case.putts.share(middle)
+    mix, spread = case.ledger.mix, case.spread
+    lost = 100 * (share_within(mix, np.zeros(1), spread) - share_within(mix, off, spread))
     chance = float((off * math.copysign(1.0, middle) >= far).mean())
     right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
     weight = weight_of(lost)
@@ -31,16 +32,19 @@ def find(case: Case) -> Finding:
     facts = [] if case.proved else _shared(case)
     if proof is not None:
         facts = [Fact("second_proof", "for" if call.names_direction else "against", proof.off, at=proof.at)]
-    return Finding("rig", weight, call, proof.off if proof else None, "deg", tuple(facts), missing)
+    size = proof.off if proof else told_by(off) if case.line_first else None
+    return Finding("rig", weight, call, size, "deg", tuple(facts), missing, kind="first" if case.line_first else "")
 
 
 def _shared(case: Case) -> list[Fact]:
     """Whether all that was read against the line lies on one side of it."""
-    it = case.evidence
-    told = [one.bias for one in (it.mark, it.face) if one]
-    if case.told.start is not None:
-        told.append(case.told.start)
-    if len(told) < 2:
+    told = [
+        it for name in ("mark", "face", "looks_straight", "start", "address") if (it := case.level(name)) is not None
+    ]
+    aside = [it.bias.value > 0 for it in told if it.bias.is_one_side]
+    if len(told) < 2 or not aside:
         return []
-    same = len({bias.value > 0 for bias in told}) == 1
-    return [Fact("links_share" if same else "links_differ", "for" if same else "against", at=Place("set"))]
+    same = case.line_first
+    return [
+        Fact("links_share" if same else "links_differ", "for" if same else "against", number=len(told), at=told[0].at)
+    ]

@@ -8,16 +8,23 @@ PUTTS, A_SIDE = 10, 3
 
 def find(case: Case) -> Finding:
     it = case.struck
-    missing = needs(("strikes", it.putts if it else 0, PUTTS))
+    missing = needs(("strikes", case.ledger.count("strike"), PUTTS))
     if it is not None and not missing:
         missing = needs(("strikes_a_side", min(it.sides), A_SIDE))
-    at = case.putted_at
+    if it is not None and not missing and not case.starts:
+        missing = needs(("starts", 0, PUTTS))
     facts: list[Fact] = []
-    if it is not None:
-        speaks = "for" if it.mean.is_one_side else "against"
-        facts.append(Fact("strike_off", speaks, it.mean, "mm", number=it.putts, at=at))
-        if it.putts >= PUTTS:
-            goes = it.slope.value * case.evidence.toe_sign > 0
+    level = case.level("strike")
+    if it is not None and level is not None:
+        if level.beyond is None:
+            speaks = "for" if it.mean.is_one_side else "against"
+            facts.append(Fact("strike_off", speaks, it.mean, "mm", number=it.putts, at=level.at))
+        else:
+            end = "toe" if level.beyond.side == "right" else "heel"
+            facts.append(Fact(f"struck_{end}", "for", number=level.beyond.times, of=level.count, at=level.at))
+        if it.putts >= PUTTS and case.starts:
+            goes = it.slope.value * case.ledger.toe_sign > 0
             speaks = "for" if goes and it.slope.is_one_side else "against"
-            facts.append(Fact("start_goes_with_strike", speaks, it.slope, "deg_per_m", at=at))
-    return case.by_link("strike", "strike", it.mean if it else None, facts, missing)
+            facts.append(Fact("start_goes_with_strike", speaks, it.slope, "deg_per_m", at=level.at))
+    size = it.mean if it is not None and (level is None or level.beyond is None) else None
+    return case.by_link("strike", "strike", size, facts, missing)

@@ -1,0 +1,61 @@
+"""What was read, as it is sent: a claim by its name and sentence, with its vial or its shares."""
+
+from pydantic import BaseModel, Field
+
+from ...core.certainty.verdict import Word
+from ...core.certainty.vial import Vial
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.level import Level
+from ...core.judge.claims.reads import Claim
+from ...core.measure.units import Units
+from ...words.judge.claims import category_name, claim_name, level_said, share_said
+
+
+class PartOut(BaseModel):
+    """A category of a share, and how often."""
+
+    name: str
+    times: int
+
+
+class ReadOut(BaseModel):
+    """One quantity as it was read one way: where it lies, or how often what."""
+
+    quantity: str
+    name: str
+    words: str
+    word: Word | None = Field(description="how sure it is that it lies off; null where nobody judges it")
+    count: int
+    vial: Vial | None = Field(description="of a level in degrees or of where the eyes are")
+    parts: list[PartOut] = Field(description="of a share, the commonest first")
+    step: str
+    at: str
+
+    @staticmethod
+    def of(it: Claim, hand: Hand, units: Units) -> "ReadOut":
+        about = it.quantity
+        if isinstance(it, Level):
+            drawn = about.sides in ("line", "eyes") and it.vial.bubble_at is not None and it.beyond is None
+            return ReadOut(
+                quantity=about.name,
+                name=claim_name(it),
+                words=level_said(it, hand, units),
+                word=it.call.word if it.call else None,
+                count=it.count,
+                vial=it.vial if drawn else None,
+                parts=[],
+                step=it.at.step,
+                at=it.at.id,
+            )
+        parts = [PartOut(name=category_name(about.name, name), times=n) for name, n in it.counts]
+        return ReadOut(
+            quantity=about.name,
+            name=claim_name(it),
+            words=share_said(it),
+            word=it.call.word if it.call else None,
+            count=it.of,
+            vial=None,
+            parts=parts,
+            step=it.at.step,
+            at=it.at.id,
+        )

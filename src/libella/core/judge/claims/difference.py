@@ -1,0 +1,225 @@
+"""Whether a quantity lies, or scatters, otherwise in one group of readings than in another: the claim about a pair."""
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ...certainty.estimate import INTERVAL, Estimate
+from ...certainty.matter import MATTERS
+from ...certainty.verdict import CLEAR, NINETY, Verdict, clear_among, weigh
+from ...estimate.cost import Mix, costs_from, share_within
+from ...estimate.posterior import Floats, Posterior
+from ...estimate.shares import Share, apart
+from ..ledger.entry import Batch
+from ..ledger.factors import Levels
+from ..ledger.quantity import Quantity, quantity
+from .level import FEWEST, Level, Weighing, level_of, path_limits, shares_of
+from .share import ShareOf, share_of
+
+_DRAWN: Final = 4000
+_RATIO_SD: Final = 0.35
+"""ln(σ₁/σ₂) before data: two spreads of one golfer are alike (handbook 5)."""
+_BY_SIZE: Final = {"eyes": "eyes_outside_zone", "strike": "strike", "pace": "roll_past"}
+
+
+@dataclass(frozen=True)
+class Difference:
+    """What a quantity is in the second group against the first.
+
+    Attributes
+    ----------
+    first, second : its level in each; None of shares
+    by : how much more right (further in, further past…) the second lies; of shares, how much oftener the category
+        wanted is there, in a hundred
+    call : whether by enough to matter; `side` is where to
+    ratio : the second's spread over the first's
+    steadier : whether the second scatters less ("left") or more ("right"); None where that was not weighed
+    inside : of the start: how many more of a hundred start inside the window, and how sure that matters
+    """
+
+    quantity: Quantity
+    first: Level | None
+    second: Level | None
+    by: Estimate
+    call: Verdict
+    ratio: Estimate | None = None
+    steadier: Verdict | None = None
+    inside: tuple[Estimate, Verdict] | None = None
+    shares: tuple[ShareOf, ShareOf] | None = None
+
+    @property
+    def strongest(self) -> float:
+        """How sure the surest thing it says is."""
+        calls = [it for it in (self.call, self.steadier) if it is not None and it.names_direction]
+        return max((it.probability for it in calls), default=0.0)
+
+    @property
+    def is_named(self) -> bool:
+        return self.strongest > 0
+
+
+@dataclass(frozen=True)
+class Group:
+    """Readings set against others: the batches, the levels they were taken at, and what a person calls them."""
+
+    name: str
+    batches: tuple[Batch, ...]
+    levels: Levels = ()
+
+
+def differences(first: Group, second: Group, by: Weighing, *, among: int = 1) -> tuple[Difference, ...]:
+    """Every quantity read in both groups, in the order of the first.
+
+    `among`: so many groups are set against the first; one of several must be the surer to be clear.
+    """
+    names = [name for it in first.batches for name in it.counts]
+    found: list[Difference] = []
+    for name in dict.fromkeys(names):
+        one = difference(first, second, name, by, among=among)
+        if one is not None:
+            found.append(one)
+    return tuple(found)
+
+
+def difference(first: Group, second: Group, name: str, by: Weighing, *, among: int = 1) -> Difference | None:
+    """One quantity of both groups; None where it was read too seldom on either side."""
+    about, clear = quantity(name), CLEAR if among <= 1 else clear_among(among)
+    if about.kind == "share":
+        pair = share_of(first.batches, name, first.levels), share_of(second.batches, name, second.levels)
+        return _of_shares(about, pair, clear) if pair[0] and pair[1] else None
+    levels = level_of(first.batches, name, first.levels, by), level_of(second.batches, name, second.levels, by)
+    one, other = levels
+    if one is None or other is None or min(one.count, other.count) < FEWEST:
+        return None
+    if name == "feels_straight" and not (one.vial.bubble_at is not None and other.vial.bubble_at is not None):
+        return None
+    return _of_levels(about, (one, other), (first, second), by, clear)
+
+
+def _of_shares(about: Quantity, pair: tuple[ShareOf | None, ShareOf | None], clear: float) -> Difference:
+    one, other = pair
+    assert one is not None and other is not None
+    wanted = about.good or one.told
+    matter = MATTERS["share"]
+    found = apart(
+        Share(one.times(wanted), one.of),
+        Share(other.times(wanted), other.of),
+        matter.matters_from,
+        matter.nothing_under,
+    )
+    call = weigh(found.more, found.less, found.small, clear=clear)
+    return Difference(about, None, None, found.gain, call, shares=(one, other))
+
+
+def _of_levels(
+    about: Quantity, levels: tuple[Level, Level], groups: tuple[Group, Group], by: Weighing, clear: float
+) -> Difference:
+    rng = np.random.default_rng(61)
+    (mu_a, sigma_a), (mu_b, sigma_b) = (_drawn(it, rng) for it in levels)
+    apart_sd = _apart_sd(groups, about.name)
+    shift = mu_b - mu_a + rng.normal(0.0, 1.0, _DRAWN) * apart_sd
+    far, near = _limits(about, levels, by)
+    right, left = float((shift >= far).mean()), float((shift <= -far).mean())
+    small = float((np.abs(shift) < near).mean())
+    proved = all(it.proved for it in levels) or apart_sd == 0.0
+    call = weigh(right, left, small, clear=clear, can_be_clear=proved)
+    shifted = _estimate(shift, np.ones(_DRAWN))
+    if sigma_a is None or sigma_b is None:
+        return Difference(about, *levels, shifted, call)
+    # Both spreads were drawn with a prior each; together they are believed to be alike.
+    log = np.log(sigma_b / sigma_a)
+    prior_sd = 0.9 if about.prior is None else about.prior.spread_log_sd
+    weight: Floats = np.exp(-0.5 * log**2 * (1 / _RATIO_SD**2 - 1 / (2 * prior_sd**2)))
+    ratio = _estimate(np.exp(log), weight)
+    if about.sides != "line":
+        return Difference(about, *levels, shifted, call, ratio)
+    calm = 100 * (_alone(by.mix, sigma_b) - _alone(by.mix, sigma_a))
+    steadier = _gained(-calm, weight, clear)
+    inside = None
+    if about.name == "start":
+        gain = 100 * (share_within(by.mix, mu_b, sigma_b) - share_within(by.mix, mu_a, sigma_a))
+        inside = _estimate(gain, weight), _gained(gain, weight, clear)
+    return Difference(about, *levels, shifted, call, ratio, steadier, inside)
+
+
+def _alone(mix: Mix, spread: Floats) -> Floats:
+    return share_within(mix, np.zeros(1), spread)
+
+
+def _gained(gain: Floats, weight: Floats, clear: float) -> Verdict:
+    """Putts of a hundred won ("right") or lost ("left"), drawn with weights."""
+    matter, whole = MATTERS["difference"], float(weight.sum())
+    more = float(weight[gain >= matter.matters_from].sum()) / whole
+    less = float(weight[gain <= -matter.matters_from].sum()) / whole
+    return weigh(more, less, float(weight[np.abs(gain) < matter.nothing_under].sum()) / whole, clear=clear)
+
+
+def _drawn(it: Level, rng: np.random.Generator) -> tuple[Floats, Floats | None]:
+    """(N,) levels and spreads, without what all readings of a group share."""
+    if it.raw is None:
+        spread = None
+        if it.spread is not None and it.spread.low > 0:
+            sd = math.log(it.spread.high / it.spread.low) / (2 * NINETY)
+            spread = it.spread.value * np.exp(rng.normal(0.0, sd, _DRAWN))
+        return rng.normal(it.bias.value, max(it.bias.sd, 1e-6), _DRAWN), spread
+    return drawn(it.raw, _DRAWN, rng)
+
+
+def drawn(post: Posterior, n: int, rng: np.random.Generator) -> tuple[Floats, Floats]:
+    """Bias and spread drawn together from a posterior, spread within their cells."""
+    cells = rng.choice(post.weight.size, size=n, p=post.weight.ravel())
+    row, column = np.unravel_index(cells, post.weight.shape)
+    wide = float(post.bias[1] - post.bias[0]), float(post.log_spread[1] - post.log_spread[0])
+    bias = post.bias[row] + rng.uniform(-0.5, 0.5, n) * wide[0]
+    return bias, np.exp(post.log_spread[column] + rng.uniform(-0.5, 0.5, n) * wide[1])
+
+
+def _apart_sd(groups: tuple[Group, Group], name: str) -> float:
+    """What the difference is not known by beyond the readings: what both share falls out of it."""
+    one, other = (shares_of([it for it in group.batches if it.counts.get(name)], name) for group in groups)
+    parts: list[float] = []
+    for key in {**one, **other}:
+        source, here = one.get(key, (None, 0.0))
+        there_source, there = other.get(key, (None, 0.0))
+        told = source or there_source
+        assert told is not None
+        parts.append((there - here) * told.sd)
+    return math.hypot(*parts)
+
+
+def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple[float, float]:
+    """From which difference on it matters, and under which it does not, in the quantity's unit."""
+    if about.sides in _BY_SIZE:
+        matter = MATTERS[_BY_SIZE[about.sides]]
+        return matter.matters_from, matter.nothing_under
+    if about.sides == "path":
+        return path_limits(by)
+    if about.matter and MATTERS[about.matter].unit != "putts in a hundred":
+        return MATTERS[about.matter].matters_from, MATTERS[about.matter].nothing_under
+    if about.sides != "line":
+        spread = [it.spread.value for it in levels if it.spread]
+        wide = float(np.mean(spread)) if spread else 1.0
+        return 0.5 * wide, 0.5 * wide
+    matter = MATTERS["difference"]
+    spreads = [it.spread.value for it in levels if it.spread]
+    middle = math.exp(float(np.mean(np.log(spreads)))) if spreads else by.spread_deg
+    far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([middle]), by.mix)[:, 0]
+    return float(far), float(near)
+
+
+def _estimate(values: Floats, weight: Floats) -> Estimate:
+    order: NDArray[np.intp] = np.argsort(values)
+    mass, sorted_ = np.cumsum(weight[order]), values[order]
+    middle, low, high = (
+        float(sorted_[min(int(np.searchsorted(mass, share * mass[-1])), values.size - 1)]) for share in (0.5, *INTERVAL)
+    )
+    return Estimate(middle, low, high)
+
+
+def named(found: Sequence[Difference]) -> list[Difference]:
+    """Those that say something, the surest and of those the weightiest first."""
+    return sorted((it for it in found if it.is_named), key=lambda it: -it.strongest)

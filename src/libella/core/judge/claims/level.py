@@ -1,0 +1,336 @@
+"""Where a quantity lies, and how far single readings scatter: the claim about one group of readings."""
+
+import math
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from functools import lru_cache
+from typing import Final
+
+import numpy as np
+from scipy.special import ndtr
+
+from ...certainty.estimate import Estimate, estimated, normal
+from ...certainty.matter import MATTERS
+from ...certainty.verdict import Verdict, weigh
+from ...certainty.vial import Bubble, Vial, vial
+from ...estimate import START, Posterior, Prior, posterior
+from ...estimate.cost import Mix, cost, costs_from
+from ...measure.interval import Interval
+from ...measure.side import Side
+from ...measure.window import Window
+from ...see.fit import perceive
+from ...see.trial import TRUE, Looks, Trial
+from ..ledger.entry import Batch, Fitted, Place, Source
+from ..ledger.factors import Levels
+from ..ledger.quantity import Quantity, quantity
+
+FEWEST: Final = 3
+"""Readings below which a level is not told as one."""
+_WIDE: Final = 1.0
+"""A zone wider than this share of the window can't say how far: an opinion of the handbook's."""
+_OPEN_SHARE: Final = 0.5
+FEWEST_FELT: Final = 6
+"""Calls below which nothing is said of what feels straight."""
+_SEEN_DEG: Final = 0.05
+"""No sensor reads finer: readings that are one are weighed once."""
+_NO_CALL: Final = Verdict("open", "neither", 0.0)
+
+
+@dataclass(frozen=True, slots=True)
+class Weighing:
+    """What sizes are weighed by: the windows a start is weighed in, the face's share of the start, the spread expected
+    of the golfer where none was read."""
+
+    mix: Mix
+    k: float
+    spread_deg: float
+
+
+@dataclass(frozen=True, slots=True)
+class Beyond:
+    """Readings that are open to one side: so many lie at `edge` or beyond; how far, none of them says."""
+
+    side: Side
+    edge: float
+    times: int
+
+
+@dataclass(frozen=True, slots=True)
+class Counted:
+    """Sides and range as read, before any model."""
+
+    right: int
+    left: int
+    neither: int
+    lowest: Interval
+    highest: Interval
+
+
+@dataclass(frozen=True)
+class Level:
+    """What a group's readings of a quantity come to.
+
+    Attributes
+    ----------
+    bias, spread : medians with 90 % intervals, in the quantity's unit, with all that is not known of them; no spread
+        where it was not worked out
+    against : what the bias is weighed from: the path declared, the pace planned
+    call : whether it lies off by enough to matter; None where nobody judges that quantity
+    side : how sure its side is, whatever its size
+    beyond : where the readings are open to one side
+    proved : the line it was read against was measured a second way, or none counts
+    shared : what all its readings share, one standard deviation
+    """
+
+    quantity: Quantity
+    levels: Levels
+    count: int
+    bias: Estimate
+    spread: Estimate | None
+    call: Verdict | None
+    side: Verdict
+    counted: Counted | None
+    beyond: Beyond | None
+    proved: bool
+    against: float
+    at: Place
+    batches: tuple[str, ...]
+    vial: Vial
+    shared: float = 0.0
+    lengths_m: tuple[float, ...] = ()
+    raw: Posterior | None = field(default=None, compare=False, repr=False)
+    """What the readings say, without what they share; None where the step worked it out."""
+    post: Posterior | None = field(default=None, compare=False, repr=False)
+    readings: tuple[Interval, ...] = field(default=(), repr=False)
+
+    @property
+    def enough(self) -> bool:
+        return self.count >= FEWEST
+
+    @property
+    def is_named(self) -> bool:
+        return self.enough and self.call is not None and self.call.names_direction
+
+
+@lru_cache(maxsize=4096)
+def _post(readings: tuple[Interval, ...], prior: Prior, noise: float, lapse: float) -> Posterior:
+    return posterior(readings, prior, lapse=lapse, noise=noise)
+
+
+def post_of(readings: Sequence[Interval], prior: Prior = START, noise: float = 0.0) -> Posterior:
+    """The posterior of some readings; the order they came in is no matter, and the same ones are weighed once."""
+    seen = sorted((_rounded(it) for it in readings), key=lambda it: (it.low, it.high))
+    # Eyes wander by little and are never mishit.
+    lapse = 0.0 if prior.unit == "mm" else 0.02
+    return _post(tuple(seen), prior, round(noise, 4), lapse)
+
+
+def _rounded(it: Interval) -> Interval:
+    if it.low != it.high:
+        return it
+    at = round(it.low / _SEEN_DEG) * _SEEN_DEG
+    return Interval(at, at)
+
+
+def noise_of(batches: Sequence[Batch], name: str) -> float:
+    """The reading noise of batches together: by how many readings each brought."""
+    told = [(it.counts[name], it.noise.get(name, 0.0)) for it in batches]
+    return math.sqrt(sum(n * sd * sd for n, sd in told) / max(sum(n for n, _ in told), 1))
+
+
+def shares_of(batches: Sequence[Batch], name: str) -> dict[tuple[str, str], tuple[Source, float]]:
+    """Every source that the readings of batches have in common, with the part of them that shares it."""
+    whole = sum(it.counts[name] for it in batches)
+    found: dict[tuple[str, str], tuple[Source, float]] = {}
+    for it in batches:
+        for source in it.sources.get(name, ()):
+            key = source.what, source.id
+            before = found[key][1] if key in found else 0.0
+            found[key] = source, before + it.counts[name] / whole
+    return found
+
+
+def shared_of(batches: Sequence[Batch], name: str, *, but: Sequence[str] = ()) -> float:
+    """What batches do not know of their common mean, one standard deviation: sources they share are never averaged
+    away, those of each alone are. `but`: kinds of sources left out."""
+    parts = (part * it.sd for it, part in shares_of(batches, name).values() if it.what not in but)
+    return math.hypot(*parts)
+
+
+def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) -> Level | None:
+    """The level of a group's readings of a quantity; None where nothing of it was read."""
+    told = [it for it in batches if it.counts.get(name)]
+    if not told:
+        return None
+    about = quantity(name)
+    if name == "feels_straight":
+        return _felt(told, about, levels, by)
+    fitted = next((it.fitted[name] for it in reversed(told) if name in it.fitted), None)
+    if fitted is not None:
+        return _fitted(told[-1], about, fitted, levels, by)
+    readings = [one for it in told for one in it.read(name)]
+    assert about.prior is not None, name
+    prior = about.prior
+    if about.sides == "more" or (about.sides == "" and about.unit in ("m", "%", "s", "deg")):
+        # Of a size nothing is believed but that single readings lie about their middle.
+        middle = float(np.median([it.anchor for it in readings]))
+        prior = Prior(middle, prior.bias_sd, prior.spread_median, prior.spread_log_sd, prior.unit)
+    shared = shared_of(told, name)
+    raw = post_of(readings, prior, noise_of(told, name))
+    post = raw.blurred(shared)
+    bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
+    against = _against(told, about)
+    proved = not about.on_line or all(it.putted.proved for it in told if it.putted)
+    window = _window(told, about, by)
+    right, left = post.bias_above(against), 1 - post.bias_above(against)
+    lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
+    return Level(
+        quantity=about,
+        levels=levels,
+        count=len(readings),
+        bias=bias,
+        spread=spread,
+        call=_call(post, about, against, by, proved=proved),
+        side=weigh(right, left, 0.0, can_be_clear=proved),
+        counted=_counted(readings, against),
+        beyond=beyond_of(readings, window),
+        proved=proved,
+        against=against,
+        at=told[0].place,
+        batches=tuple(it.id for it in told),
+        vial=vial(readings, Bubble(bias, spread), window, settled=True, unit=about.unit),
+        shared=shared,
+        lengths_m=tuple(lengths),
+        raw=raw,
+        post=post,
+        readings=tuple(readings),
+    )
+
+
+def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weighing) -> Level:
+    """The level that a step worked out itself, judged by its size."""
+    window = _window([batch], about, by)
+    none = Estimate(0.0, 0.0, 0.0)
+    call = None
+    if about.matter:
+        matter = MATTERS[about.matter]
+        right, left = (_normal_above(it.bias, matter.matters_from), 1 - _normal_above(it.bias, -matter.matters_from))
+        call = weigh(right, left, 1 - right - left) if it.tells else _NO_CALL
+    right = _normal_above(it.bias, 0.0)
+    return Level(
+        quantity=about,
+        levels=levels,
+        count=it.count,
+        bias=it.bias,
+        spread=it.spread,
+        call=call,
+        side=weigh(right, 1 - right, 0.0),
+        counted=None,
+        beyond=None if it.open_side == "neither" else Beyond(it.open_side, 0.0, it.count),
+        proved=True,
+        against=0.0,
+        at=batch.place,
+        batches=(batch.id,),
+        vial=vial((), Bubble(it.bias, it.spread or none) if it.tells else None, window, settled=True, unit=about.unit),
+    )
+
+
+def _felt(told: Sequence[Batch], about: Quantity, levels: Levels, by: Weighing) -> Level:
+    """What start feels straight: the same model as for what looks straight, over the calls of all these putts."""
+    looks: Mapping[str, Looks] = {"left": "left", "straight": "straight", "right": "right"}
+    trials = [
+        Trial(max(TRUE.low, min(TRUE.high, start.anchor)), looks[felt])
+        for batch in told
+        for it in batch.events
+        if isinstance(start := it.values.get("start"), Interval)
+        and isinstance(felt := it.values.get("feels_straight"), str)
+    ]
+    found = perceive(trials)
+    shared = shared_of(told, "start")
+    angle = normal(found.looks_straight.value, math.hypot(found.looks_straight.sd, shared))
+    tells = len(trials) >= FEWEST_FELT and not found.too_noisy and found.open_side is None
+    open_side: Side = (
+        "neither" if found.open_side in (None, "straight") else "left" if found.open_side == "left" else "right"
+    )
+    fitted = Fitted(angle, None, len(trials), tells, open_side)
+    proved = all(it.putted.proved for it in told if it.putted)
+    return replace(_fitted(told[0], about, fitted, levels, by), batches=tuple(it.id for it in told), proved=proved)
+
+
+def _normal_above(it: Estimate, value: float) -> float:
+    return float(ndtr((it.value - value) / max(it.sd, 1e-6)))
+
+
+def _against(told: Sequence[Batch], about: Quantity) -> float:
+    """What a quantity is weighed from: nothing, but the path declared and the pace planned."""
+    putted = [it.putted for it in told if it.putted]
+    if about.name == "roll_past" and putted:
+        return float(np.mean([it.past_m for it in putted]))
+    if about.sides == "path" and putted:
+        return float(np.mean([it.path_deg for it in putted]))
+    if about.prior is not None and about.sides == "more":
+        return about.prior.bias_mean
+    return 0.0
+
+
+def _window(told: Sequence[Batch], about: Quantity, by: Weighing) -> Window:
+    """Where the marks of its vial stand."""
+    putted = [it.putted.window for it in told if it.putted]
+    if about.sides == "line":
+        halves = [it.half_deg for it in putted] or [half for half, _ in by.mix.halves]
+        one = putted[0] if putted and len({round(it.half_deg, 3) for it in putted}) == 1 else None
+        return one or Window(float(np.mean(halves)), float(np.mean(halves)))
+    reach: Mapping[str, float] = {"mm": 10.0, "m": 0.35, "%": 5.0, "s": 0.1}
+    at = reach.get(about.unit, 2.0)
+    return Window(at, at)
+
+
+def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, proved: bool) -> Verdict | None:
+    if not about.matter:
+        return None
+    matter = MATTERS[about.matter]
+    if matter.unit == "putts in a hundred" and about.sides == "line":
+        found = cost(post, by.mix, matter)
+        return weigh(found.right, found.left, found.small, can_be_clear=proved, cost=found.mean)
+    far, near = matter.matters_from, matter.nothing_under
+    if matter.unit == "putts in a hundred":
+        far, near = path_limits(by)
+    small = post.bias_above(against - near) - post.bias_above(against + near)
+    return weigh(post.bias_above(against + far), 1 - post.bias_above(against - far), small, can_be_clear=proved)
+
+
+def path_limits(by: Weighing) -> tuple[float, float]:
+    """From which path on it matters, and under which it does not, degrees: by the share of it that the start takes."""
+    matter = MATTERS["path"]
+    limits = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([by.spread_deg]), by.mix)[:, 0]
+    far, near = limits / (1 - by.k)
+    return float(far), float(near)
+
+
+def _counted(readings: Sequence[Interval], against: float) -> Counted:
+    right = sum(it.low >= against for it in readings)
+    left = sum(it.high <= against for it in readings)
+    low = min(readings, key=lambda it: it.anchor)
+    high = max(readings, key=lambda it: it.anchor)
+    return Counted(right, left, len(readings) - right - left, low, high)
+
+
+def beyond_of(readings: Sequence[Interval], window: Window) -> Beyond | None:
+    """Whether at least half of the readings are open to one side, or lie in a zone there too wide to say how far."""
+    wide = _WIDE * 2 * window.half_deg
+
+    def is_open(it: Interval, low: float, high: float) -> bool:
+        return low >= 0 and (math.isinf(high) or high - low > wide)
+
+    sides: tuple[tuple[Side, Callable[[Interval], tuple[float, float]]], ...] = (
+        ("right", lambda it: (it.low, it.high)),
+        ("left", lambda it: (-it.high, -it.low)),
+    )
+    for side, ends in sides:
+        far = [ends(it) for it in readings if is_open(it, *ends(it))]
+        # Something that reads finer on that side says how far, as well as it can.
+        finer = [one for it in readings if (one := ends(it))[0] > 0 and not is_open(it, *one)]
+        if len(far) >= _OPEN_SHARE * len(readings) and not finer:
+            edge = min(low for low, _ in far)
+            return Beyond(side, edge if side == "right" else -edge, len(far))
+    return None

@@ -1,0 +1,81 @@
+"""How often something was so: the claim about what was noted in words that have no order."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final
+
+from scipy.special import betaincinv
+
+from ...certainty.estimate import INTERVAL, Estimate
+from ...certainty.verdict import Verdict, weigh
+from ...estimate.shares import more_often
+from ..ledger.entry import Batch, Place
+from ..ledger.factors import Levels
+from ..ledger.quantity import Quantity, quantity
+
+_SIDES: Final = {"missed_side": ("left", "right"), "stopped": ("short", "past")}
+"""Shares whose two categories are set against each other."""
+
+
+@dataclass(frozen=True, slots=True)
+class ShareOf:
+    """What a group's notes of a quantity come to.
+
+    Attributes
+    ----------
+    counts : each category with how often, the commonest first
+    of : how many were noted
+    share : of the category wanted, else of the commonest: in a hundred, with its 90 % interval
+    told : the category that `share` is of
+    call : of two that are set against each other, whether one is the commoner; left is the first
+    """
+
+    quantity: Quantity
+    levels: Levels
+    counts: tuple[tuple[str, int], ...]
+    of: int
+    told: str
+    share: Estimate
+    call: Verdict | None
+    at: Place
+    batches: tuple[str, ...]
+
+    def times(self, category: str) -> int:
+        return dict(self.counts).get(category, 0)
+
+
+def share_of(batches: Sequence[Batch], name: str, levels: Levels) -> ShareOf | None:
+    """The share of a group's notes of a quantity; None where nothing of it was noted."""
+    told = [it for it in batches if it.counts.get(name)]
+    noted = [one for it in told for one in it.noted(name)]
+    if not noted:
+        return None
+    about = quantity(name)
+    order = list(dict.fromkeys(noted))
+    counts = sorted(((one, noted.count(one)) for one in order), key=lambda it: -it[1])
+    wanted = about.good or counts[0][0]
+    times = noted.count(wanted)
+    call = None
+    if name in _SIDES:
+        first, second = _SIDES[name]
+        more_first, more_second = more_often(noted.count(first), noted.count(second))
+        call = weigh(more_second, more_first, 0.0)
+    return ShareOf(
+        about,
+        levels,
+        tuple(counts),
+        len(noted),
+        wanted,
+        share_estimate(times, len(noted)),
+        call,
+        told[0].place,
+        tuple(it.id for it in told),
+    )
+
+
+def share_estimate(times: int, of: int) -> Estimate:
+    """A share in a hundred, with a uniform prior: its median and 90 % interval."""
+    low, middle, high = (
+        float(100 * betaincinv(times + 1, of - times + 1, it)) for it in (INTERVAL[0], 0.5, INTERVAL[1])
+    )
+    return Estimate(middle, low, high)

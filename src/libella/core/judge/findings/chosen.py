@@ -1,0 +1,258 @@
+"""What a lesson says, first to last: chosen among its claims. Every page takes its sentences from here, so that no two
+can differ."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final
+
+from ...certainty.verdict import Word
+from ...estimate.shares import more_often
+from ...measure.side import Side
+from ..claims.difference import Difference, Group
+from ..claims.level import Level
+from ..claims.pace import FEWEST, Pace
+from ..claims.reads import Compared
+from ..ledger.entry import FEWEST_STARTS
+from ..ledger.factors import AS_USUAL
+from .case import Case
+from .finding import Cause, Finding
+from .misses import Miss
+from .ranked import Findings, Starts
+
+_GROUND: Final = 3
+_MISSED: Final = 5
+_LIKELY: Final = 0.8
+_ALSO: Final = ("strike", "path", "face", "address", "impact", "mark", "to_mark", "eyes_inside", "looks_straight")
+
+
+@dataclass(frozen=True, slots=True)
+class LineFirst:
+    """All that was read against an unproved line lies on one side: so many quantities, about so far to that side."""
+
+    finding: Finding
+    levels: tuple[Level, ...]
+    side: Side
+    about: float
+    word: Word = "open"
+
+
+@dataclass(frozen=True, slots=True)
+class Cause_:
+    """A cause that is named."""
+
+    finding: Finding
+    findings: Findings
+    pace: Pace | None = None
+
+    @property
+    def word(self) -> Word:
+        return self.finding.call.word
+
+
+@dataclass(frozen=True, slots=True)
+class PutRight:
+    """The line was found off, what was read was put right by it, and nothing else is to be mended."""
+
+    finding: Finding
+    findings: Findings
+    word: Word = "none"
+
+
+@dataclass(frozen=True, slots=True)
+class Differs:
+    """A comparison's condition differs from its first."""
+
+    compared: Compared
+    group: Group
+    difference: Difference
+
+    @property
+    def word(self) -> Word:
+        calls = [it for it in (self.difference.call, self.difference.steadier) if it is not None and it.names_direction]
+        return "clear" if any(it.word == "clear" for it in calls) else "likely"
+
+
+@dataclass(frozen=True, slots=True)
+class Off:
+    """A level that lies off, and no cause of it is named. `by_stroke`: the face was read to aim true."""
+
+    level: Level
+    by_stroke: bool = False
+    read_aim: bool = False
+    path_may: bool = False
+
+    @property
+    def word(self) -> Word:
+        if self.level.call is not None and self.level.call.names_direction:
+            return self.level.call.word
+        return self.level.side.word
+
+
+@dataclass(frozen=True, slots=True)
+class PaceOff:
+    """The putts stop short of the pace planned, or run past it; no cause is named for it."""
+
+    pace: Pace
+
+    @property
+    def word(self) -> Word:
+        level = self.pace.level
+        return "open" if level is None or level.call is None else level.call.word
+
+
+@dataclass(frozen=True, slots=True)
+class GroundOff:
+    """So many missed though they started inside the window, at good pace, on level ground."""
+
+    times: int
+    of: int
+    word: Word = "open"
+
+
+@dataclass(frozen=True, slots=True)
+class MissedSide:
+    """Misses lie to one side; `unread`: of these the start was not read."""
+
+    side: Side
+    times: int
+    of: int
+    unread: int
+    word: Word = "open"
+
+
+@dataclass(frozen=True, slots=True)
+class Wide:
+    """The spread of the starts is wide for the level, and no cause of it is named."""
+
+    starts: Starts
+    word: Word = "open"
+
+
+@dataclass(frozen=True, slots=True)
+class Nothing:
+    """The starts are nothing to mend."""
+
+    starts: Starts
+    word: Word = "none"
+
+
+@dataclass(frozen=True, slots=True)
+class Open:
+    """Nothing is sure enough to say first; `starts`, where they were read; `read`: something was."""
+
+    starts: Starts | None
+    read: bool
+    word: Word = "open"
+
+
+Chosen = LineFirst | Cause_ | PutRight | Differs | Off | PaceOff | GroundOff | MissedSide | Wide | Nothing | Open
+
+
+def chosen(
+    case: Case, found: Findings, told: Sequence[Compared], missed: Sequence[Miss], levels: Sequence[Level]
+) -> tuple[Chosen, ...]:
+    """What is said, first to last; never empty."""
+    said: list[Chosen] = []
+    if case.line_first:
+        said.append(_line_first(case, found))
+    named = [it for it in found.named if it.cause != "rig"]
+    rig = next((it for it in found.named if it.cause == "rig"), None)
+    causes: list[Chosen] = [Cause_(it, found, case.pace) for it in named]
+    differ: list[Chosen] = [
+        Differs(one, group, difference) for one in told for group, difference in one.named if not _told_by(named, one)
+    ]
+    if not causes and case.own == [] and differ:
+        said += differ
+    else:
+        said += _sorted([*causes, *differ])
+    if rig is not None:
+        said.append(PutRight(rig, found) if found.nothing and not causes else Cause_(rig, found))
+    said += _offs(case, found, levels, {it.cause for it in named})
+    if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
+        pace = PaceOff(case.pace)
+        if pace.word in ("clear", "likely") and case.pace.putts >= FEWEST_STARTS:
+            said.append(pace)
+    ground = sum(it.reason == "ground" for it in missed)
+    if ground >= _GROUND and not named:
+        said.append(GroundOff(ground, case.pace.putts if case.pace else len(missed)))
+    side = _missed_side(missed)
+    if side is not None:
+        said.append(side)
+    starts = found.starts
+    if starts is not None and starts.wide and not named:
+        said.append(Wide(starts))
+    if found.nothing and rig is None and not any(isinstance(it, LineFirst) for it in said):
+        said.append(Nothing(starts)) if starts is not None else None
+    if not said:
+        said.append(Open(starts, bool(case.ledger.quantities)))
+    return tuple(said)
+
+
+def _sorted(some: list[Chosen]) -> list[Chosen]:
+    """What is clear before what is likely; else as it stands."""
+    return sorted(some, key=lambda it: it.word != "clear")
+
+
+def _told_by(named: Sequence[Finding], it: Compared) -> bool:
+    """Whether a finding tells the same already: with a guide and without, or at several lengths."""
+    causes: set[Cause] = {one.cause for one in named}
+    batches = [one for group in (it.first, *(group for group, _ in it.others)) for one in group.batches]
+    lengths = {round(one.putted.distance_m, 1) for one in batches if one.putted}
+    if "distance" in causes and len(lengths) == len(batches):
+        return True
+    return "guide" in causes and len({one.guided for one in batches}) > 1
+
+
+def _line_first(case: Case, found: Findings) -> LineFirst:
+    names = ("mark", "face", "looks_straight", "start", "address")
+    told = tuple(it for name in names if (it := case.level(name)) is not None and it.enough)
+    values = sorted(it.bias.value for it in told)
+    middle = (
+        values[len(values) // 2] if len(values) % 2 else (values[len(values) // 2 - 1] + values[len(values) // 2]) / 2
+    )
+    rig = next(it for it in found.ranked if it.cause == "rig")
+    return LineFirst(rig, told, "right" if middle > 0 else "left", abs(middle))
+
+
+def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause]) -> list[Chosen]:
+    """Levels that lie off and that no finding tells."""
+    said: list[Chosen] = []
+    starts = found.starts
+    path = case.level("path")
+    if starts is not None and found.unexplained and not case.line_first:
+        aim = case.level("face") or case.level("address")
+        may = path is not None and path.beyond is not None and path.side.names_direction and path.enough
+        same = path is not None and (path.bias.value > 0) == (starts.bias.value > 0)
+        said.append(Off(starts.level, found.by_stroke, aim is not None and aim.enough, may and same))
+    told: dict[str, Cause] = {
+        "strike": "strike", "path": "path", "face": "face_aim", "address": "face_aim", "impact": "face_at_impact",
+        "mark": "ball_mark", "looks_straight": "perception",
+    }  # fmt: skip
+    # Where there is no one golfer as usual, each way tells for itself.
+    several = starts is None and not case.own
+    for level in levels:
+        name = level.quantity.name
+        if name not in _ALSO and not (name == "start" and several):
+            continue
+        if not level.enough or (level.levels != AS_USUAL and case.level(name) != level and not several):
+            continue
+        if told.get(name) in named or (case.line_first and level.quantity.on_line) or named & {"compensation"}:
+            continue
+        if name in ("face", "address", "impact", "mark", "to_mark") and (named - {"rig"}):
+            continue
+        by_side = level.beyond is not None and level.side.names_direction
+        if level.is_named or (by_side and name in ("path", "strike")):
+            said.append(Off(level))
+    return sorted(
+        said, key=lambda it: (it.word != "clear", not isinstance(it, Off) or it.level.quantity.name != "start")
+    )
+
+
+def _missed_side(missed: Sequence[Miss]) -> MissedSide | None:
+    """The side of the misses, where nearly all go to one and it is not told by what each is booked to."""
+    left, right = (sum(it.side == side for it in missed) for side in ("left", "right"))
+    if left + right < _MISSED or max(more_often(left, right)) < _LIKELY:
+        return None
+    side: Side = "left" if left > right else "right"
+    unread = sum(it.reason == "unread" for it in missed)
+    return MissedSide(side, max(left, right), len(missed), unread) if max(left, right) >= FEWEST else None

@@ -1,0 +1,253 @@
+"""The ledger: readings as they were taken, in batches that were taken alike."""
+
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+from functools import cached_property
+from typing import Final, Literal
+
+from ...certainty.estimate import Estimate
+from ...estimate.cost import Mix
+from ...golfer.band import Band
+from ...golfer.hand import Hand
+from ...golfer.level import Level
+from ...measure.interval import Interval
+from ...measure.side import Side
+from ...measure.window import Window
+from ...start.stroke import UNZEROED_DEG
+from .factors import GUIDED, Levels, moving
+from .quantity import quantity
+
+Step = Literal["set", "stand", "see", "aim", "start"]
+Value = Interval | str
+FEWEST_STARTS: Final = 5
+"""Putts below which nothing is advised (handbook 5)."""
+NO_VALUES: Final[Mapping[str, Value]] = {}
+
+
+@dataclass(frozen=True, slots=True)
+class Place:
+    """Where readings were taken: the step, and the block, series or test they stand in."""
+
+    step: Step
+    id: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Source:
+    """Something that readings have in common and that may be off for all of them alike.
+
+    Readings with a source of the same `what` and `id` share it exactly; `sd` in the unit of the quantity.
+    """
+
+    what: Literal["line", "laying", "tool", "device", "slope", "disturbed"]
+    id: str
+    sd: float
+
+
+@dataclass(frozen=True, slots=True)
+class Event:
+    """One putt, set-down, answer or look: what was read of it, by quantity, and its own id."""
+
+    id: str
+    values: Mapping[str, Value]
+
+
+@dataclass(frozen=True, slots=True)
+class Fitted:
+    """A level that its own step worked out from answers: what looks straight, where the eyes are.
+
+    `tells` is false where the answers contradict each other, or say a side only.
+    """
+
+    bias: Estimate
+    spread: Estimate | None
+    count: int
+    tells: bool = True
+    open_side: Side = "neither"
+
+
+@dataclass(frozen=True, slots=True)
+class Putted:
+    """What a block of putts was putted on.
+
+    Attributes
+    ----------
+    window : what its hole allows, about the start target
+    hole : there was one
+    past_m : the pace planned, past the hole
+    read_off : how far right of the read the true start line lies, degrees, with its doubt; None without a read
+    breaks : the ground is not level there
+    path_deg : the head's direction as declared, degrees right of the line; `declared` whether one was
+    coarse : its rig's zones are too coarse for the window
+    watched : a rig watches the start
+    proved : its line was measured a second way
+    sensor_deg, zero_deg, checks, one_device : of the sensor: its reading error, its zero's doubt, the readings that
+        found them, whether one device read address and impact
+    """
+
+    distance_m: float
+    window: Window
+    hole: bool = True
+    past_m: float = 0.35
+    read_off: Estimate | None = None
+    breaks: bool = False
+    path_deg: float = 0.0
+    declared: bool = False
+    coarse: bool = False
+    watched: bool = True
+    proved: bool = True
+    disturbances: tuple[str, ...] = ()
+    sensor_deg: float = 0.0
+    zero_deg: float = UNZEROED_DEG
+    checks: int = 0
+    one_device: bool = True
+
+
+@dataclass(frozen=True)
+class Batch:
+    """A run of readings taken alike: a block, a series, a test, the looks of one set-up.
+
+    Attributes
+    ----------
+    day : when, in days
+    label : what the coach calls it; decides nothing
+    levels : the factors that were not as usual
+    noise : reading noise by quantity, one standard deviation
+    sources : what its readings share, by quantity
+    fitted : levels worked out by their own step
+    comparison, turn : the comparison it is one condition of
+    """
+
+    id: str
+    step: Step
+    day: float
+    events: tuple[Event, ...]
+    levels: Levels = ()
+    label: str = ""
+    lesson: str = ""
+    noise: Mapping[str, float] = field(default_factory=dict[str, float])
+    sources: Mapping[str, tuple[Source, ...]] = field(default_factory=dict[str, tuple[Source, ...]])
+    fitted: Mapping[str, Fitted] = field(default_factory=dict[str, Fitted])
+    putted: Putted | None = None
+    planned: int = 0
+    voided: int = 0
+    comparison: str = ""
+    turn: int = 0
+
+    @property
+    def place(self) -> Place:
+        return Place(self.step, self.id)
+
+    @property
+    def guided(self) -> bool:
+        return ("guide", GUIDED) in self.levels
+
+    @cached_property
+    def counts(self) -> Mapping[str, int]:
+        """How many readings of each quantity."""
+        found: dict[str, int] = {name: it.count for name, it in self.fitted.items()}
+        for event in self.events:
+            for name in event.values:
+                if name not in self.fitted:
+                    found[name] = found.get(name, 0) + 1
+        return found
+
+    def read(self, name: str) -> list[Interval]:
+        """The numbers read of a quantity, oldest first."""
+        return [value for it in self.events if isinstance(value := it.values.get(name), Interval)]
+
+    def noted(self, name: str) -> list[str]:
+        """The categories noted of a quantity, oldest first."""
+        return [value for it in self.events if isinstance(value := it.values.get(name), str)]
+
+
+@dataclass(frozen=True, slots=True)
+class SecondProof:
+    """What a second check of the line found: how far the laid line lay right of the true one, degrees."""
+
+    off: Estimate
+    at: Place
+
+
+@dataclass(frozen=True)
+class Ledger:
+    """Everything read in a lesson, and what it is weighed with.
+
+    Attributes
+    ----------
+    batches : oldest first; `earlier`: the starts of this golfer's lessons before
+    mix, lengths_m : the golfer's usual putts: windows with their weights, and their lengths beside them
+    k : the face's share of the start
+    line_deg : standard uncertainty of the laid line's own direction; None where it was never measured a second way
+    proof : what a second check found
+    level, band : of the golfer, and what counts as fine there
+    tools : what the coach's bag holds, by kind of part; None where nothing was said of the bag
+    """
+
+    hand: Hand
+    mix: Mix
+    lengths_m: tuple[float, ...]
+    k: Estimate
+    level: Level
+    band: Band
+    batches: tuple[Batch, ...] = ()
+    earlier: tuple[Batch, ...] = ()
+    proof: SecondProof | None = None
+    line_deg: float | None = None
+    tools: frozenset[str] | None = None
+
+    @property
+    def toe_sign(self) -> int:
+        """Which way a strike towards the toe sends the ball: right for a right-handed golfer."""
+        return 1 if self.hand == "right" else -1
+
+    @property
+    def proved(self) -> bool:
+        """The line was measured a second way."""
+        return self.line_deg is not None
+
+    @cached_property
+    def quantities(self) -> tuple[str, ...]:
+        """What was read at all, in the order of the batches."""
+        return tuple(dict.fromkeys(name for it in self.batches for name in it.counts))
+
+    def of(self, name: str) -> list[Batch]:
+        """The batches in which a quantity was read."""
+        return [it for it in self.batches if it.counts.get(name)]
+
+    def groups(self, name: str) -> dict[Levels, list[Batch]]:
+        """Those batches by the levels of the factors that may move the quantity: others pool freely."""
+        return grouped(self.of(name), name)
+
+    def count(self, name: str) -> int:
+        """How many readings of it there are, however they were taken."""
+        return sum(it.counts[name] for it in self.of(name))
+
+    def main(self, name: str) -> list[Batch]:
+        """The batches that tell the golfer: as usual, with nothing in view where enough were read so; else the one way
+        in which it was read. Empty where it was read in several ways and none of them is as usual: then there is no one
+        golfer to tell."""
+        return main_of(self.groups(name), name)
+
+
+def grouped(batches: Iterable[Batch], name: str) -> dict[Levels, list[Batch]]:
+    """Batches by the levels that may move a quantity."""
+    found: dict[Levels, list[Batch]] = {}
+    movers = quantity(name).movers
+    for it in batches:
+        found.setdefault(moving(it.levels, movers), []).append(it)
+    return found
+
+
+def main_of(groups: Mapping[Levels, Sequence[Batch]], name: str) -> list[Batch]:
+    """See `Ledger.main`."""
+    blind = groups.get((), ())
+    guided = groups.get((("guide", GUIDED),), ())
+    enough = FEWEST_STARTS if guided else 1
+    if sum(it.counts[name] for it in blind) >= enough:
+        return list(blind)
+    if guided:
+        return list(guided)
+    if blind:
+        return list(blind)
+    return list(next(iter(groups.values()))) if len(groups) == 1 else []

@@ -1,0 +1,198 @@
+"""What was noted and measured of one putt, as readings of quantities: a note in words is an interval of its quantity
+(handbook 5), so that it reaches whatever asks for that quantity."""
+
+import math
+from collections.abc import Mapping, Sequence
+from typing import Final
+
+from ...golfer.hand import Hand
+from ...instruments.aid import Aid
+from ...measure.interval import Interval
+from ...start.notes import NOTES, Notes
+from ...start.path import PathModel
+from ...start.stroke import MEASURES
+from ...start.watched import PREFIX, watched_interval
+from .entry import Value
+
+PATH_DEG: Final = 0.5
+"""A path within this either side of the one declared is as declared; words and rails tell no more. An opinion."""
+FACE_DEG: Final = 0.5
+"""A face within this either side of square is square, in words. An opinion."""
+MIDDLE_MM: Final = 6.0
+"""A strike within this either side of the middle is in the middle, in words. An opinion."""
+_INF: Final = math.inf
+
+
+def values_of(
+    start: Interval | None,
+    notes: Notes,
+    measures: Mapping[str, float],
+    aids: Sequence[Aid],
+    path: PathModel,
+    hand: Hand,
+    *,
+    line_off_deg: float = 0.0,
+) -> dict[str, Value]:
+    """Every quantity that was read of a putt.
+
+    Parameters
+    ----------
+    start : its start error, already put right; None where nothing watched it
+    notes : as noted; sizes in metres, degrees, percent
+    measures : as sensors told them, their zero taken off
+    aids : what was laid, of which notes tell what it showed
+    path : as declared: words and rails are against it
+    line_off_deg : how far right of the true line the laid one was found: what sensors and words tell is put right by it
+    """
+    found: dict[str, Value] = {} if start is None else {"start": start}
+    # What came with a file stands with the notes, under a sensor's names.
+    filed = {name: float(it) for name, it in notes.items() if name in MEASURES and name not in NOTES}
+    measures = filed | dict(measures)
+    notes = {name: it for name, it in notes.items() if name not in filed}
+    _links(found, notes, measures, path, hand, line_off_deg)
+    by_name = {PREFIX + it.about.kind: it for it in aids}
+    for name, value in notes.items():
+        if name.startswith(PREFIX):
+            _watched(found, name, value, by_name.get(name), path, hand)
+        elif name not in _TOLD_ELSEWHERE:
+            found[name] = value if isinstance(value, str) else typed(float(value))
+    _finish(found, notes, by_name)
+    if start is not None and "felt" in notes:
+        found["feels_straight"] = str(notes["felt"])
+    for name in ("backswing_s", "downswing_s", "rotation_deg"):
+        if name in measures and name not in found:
+            found[name] = Interval(measures[name], measures[name])
+    return found
+
+
+_TOLD_ELSEWHERE: Final = frozenset(("strike", "path", "path_deg", "face_impact_deg", "finish", "ran_past_m"))
+
+
+def typed(value: float) -> Interval:
+    """A typed value is ± half its last place, and no finer than a tenth of its unit."""
+    text = f"{value:.6f}".rstrip("0")
+    places = max(1, len(text.partition(".")[2])) if "." in text else 1
+    half = 0.5 * 10.0**-places
+    return Interval(value - half, value + half)
+
+
+def size_m(value: float) -> Interval:
+    """A length told to a tenth of a metre, or to the centimetre."""
+    half = 0.05 if abs(round(value, 1) - value) < 1e-9 else 0.005
+    return Interval(value - half, value + half)
+
+
+def _links(
+    found: dict[str, Value], notes: Notes, measures: Mapping[str, float], path: PathModel, hand: Hand, off: float
+) -> None:
+    for name, measure in (("address", "face_address_deg"), ("impact", "face_impact_deg"), ("path", "path_deg")):
+        told = measures.get(measure)
+        noted = notes.get(measure)
+        if told is not None and noted is None:
+            found[name] = Interval(told + off, told + off)
+        elif isinstance(noted, float | int):
+            found[name] = typed(float(noted)).shifted(off)
+    one, other = found.get("address"), found.get("impact")
+    if isinstance(one, Interval) and isinstance(other, Interval):
+        turned = other.anchor - one.anchor
+        found["turned"] = Interval(turned, turned)
+    if "path" not in found and (way := notes.get("path")) is not None:
+        found["path"] = path_interval(str(way), path, hand).shifted(off)
+    toe = measures.get("strike_toe_mm")
+    if toe is not None:
+        found["strike"] = Interval(toe, toe)
+        if "strike_up_mm" in measures:
+            found["strike_high"] = Interval(measures["strike_up_mm"], measures["strike_up_mm"])
+    elif "strike" in notes:
+        across, up = strike_intervals(str(notes["strike"]))
+        found["strike"], found["strike_high"] = across, up
+
+
+def path_interval(way: str, path: PathModel, hand: Hand) -> Interval:
+    """A path in words, degrees right of the line: as declared within half a degree, or beyond it to one side."""
+    expected = path.expected_deg(hand)
+    if way == "neutral":
+        return Interval(expected - PATH_DEG, expected + PATH_DEG)
+    if (way == "in_to_out") == (hand == "right"):
+        return Interval(expected + PATH_DEG, _INF)
+    return Interval(-_INF, expected - PATH_DEG)
+
+
+def strike_intervals(where: str) -> tuple[Interval, Interval]:
+    """A strike in words, mm: towards the toe, and above the middle."""
+    middle = Interval(-MIDDLE_MM, MIDDLE_MM)
+    across = Interval(-_INF, -MIDDLE_MM) if where.startswith("heel") else middle
+    across = Interval(MIDDLE_MM, _INF) if where.startswith("toe") else across
+    up = Interval(MIDDLE_MM, _INF) if where.endswith("high") else middle
+    return across, Interval(-_INF, -MIDDLE_MM) if where.endswith("low") else up
+
+
+def _watched(
+    found: dict[str, Value], name: str, value: str | float, aid: Aid | None, path: PathModel, hand: Hand
+) -> None:
+    """What an aid showed: by itself as it was tapped, and as a reading of the link it measures."""
+    if aid is None:
+        found[name] = str(value) if isinstance(value, str) else typed(float(value))
+        return
+    interval = None if aid.touched else watched_interval(aid, value)
+    found[name] = str(value) if isinstance(value, str) else interval or size_m(float(value))
+    if interval is None:
+        return
+    measures = aid.about.measures
+    if measures == "strike" and "strike" not in found:
+        # Read as the coach sees it, towards the heel; kept as everything is, towards the toe.
+        found["strike"] = Interval(-interval.high, -interval.low)
+    if measures == "path" and aid.about.kind in _SHAPES.get(path.name, ()):
+        zone = next((it for it in aid.zones() if str(value) in map(str, it.raw.values())), None)
+        if zone is None:
+            return
+        sides = {"back": "path_back", "through": "path"}
+        inside = zone.interval.low > 0
+        if not zone.where:
+            for name_ in sides.values():
+                found.setdefault(name_, path_interval("neutral", path, hand))
+            return
+        # A head inside its way going back, or outside it going through, travels from in to out of it.
+        way = "in_to_out" if inside == (zone.where == "back") else "out_to_in"
+        found.setdefault(sides[zone.where], path_interval(way, path, hand))
+
+
+_SHAPES: Final[Mapping[str, tuple[str, ...]]] = {
+    "straight": ("twin_rails",),
+    "arc": ("curved_rail", "path_template"),
+}
+"""Which rails have the shape of which path: others teach another one, and say nothing of it."""
+
+
+def _finish(found: dict[str, Value], notes: Notes, aids: Mapping[str, Aid]) -> None:
+    """Holed or missed, to which side, short or past, and by how much where that was told. A holed ball ran past
+    nothing."""
+    noted = str(notes.get("finish", ""))
+    size = _ran_past(notes, aids)
+    if noted == "holed":
+        found["holed"] = found["stopped"] = "holed"
+        return
+    if noted or size is not None:
+        found["holed"] = "missed"
+    side = "left" if "left" in noted else "right" if "right" in noted else ""
+    if side:
+        found["missed_side"] = side
+    kind = "short" if noted.startswith("short") else "past" if noted.startswith("past") else ""
+    if not kind and size is not None:
+        kind = "short" if size.high <= 0 else "past" if size.low >= 0 else ""
+    if noted or size is not None:
+        found["stopped"] = kind or "level"
+    if size is None and kind:
+        size = Interval(-_INF, 0.0) if kind == "short" else Interval(0.0, _INF)
+    if size is not None:
+        found["roll_past"] = size
+
+
+def _ran_past(notes: Notes, aids: Mapping[str, Aid]) -> Interval | None:
+    """How far past the hole it stopped, m, where that was told."""
+    if isinstance(past := notes.get("ran_past_m"), float | int):
+        return size_m(float(past))
+    for name, aid in aids.items():
+        if name in notes and aid.about.measures == "pace" and not aid.touched:
+            return watched_interval(aid, notes[name])
+    return None

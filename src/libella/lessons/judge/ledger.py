@@ -1,0 +1,350 @@
+"""The ledger of a lesson: everything that was read, gathered from every step. Whatever judges reads this."""
+
+import math
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Final
+from uuid import UUID
+
+from ...core.certainty.estimate import Estimate, normal
+from ...core.golfer.hand import Hand
+from ...core.green.putt import USUAL_PAST_M, Putt
+from ...core.green.slope import LEVEL_RESOLUTION
+from ...core.instruments.rig import Rig
+from ...core.judge.chain import K_USUAL, fit_k
+from ...core.judge.disturbed import disturbed_deg
+from ...core.judge.judgement import NO_HOLE_M, usual_mix
+from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source
+from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
+from ...core.judge.ledger.putt import typed, values_of
+from ...core.measure.angle import angle_deg
+from ...core.measure.interval import Interval
+from ...core.see.first_look import FirstLook
+from ...core.see.position import LEVERS, Position, position_of
+from ...core.set.kit import PARTS
+from ...core.set.proof import Proof
+from ...core.set.station import Station
+from ...core.stand.set_up import ENTRIES
+from ..aim.aims import AimSheet, aim_table
+from ..desk.desk import Desk
+from ..golfer.golfers import usual_of
+from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of
+from ..see.eyes import SetUpEyes, eye_sheet
+from ..see.first_looks import LOOK, first_looks
+from ..see.sights import SightSheet, sights_of
+from ..set.bag import bag
+from ..set.plans import plan_now
+from ..set.stations import entry_of
+from ..stand.set_ups import newest_run
+from ..start.blocks import path_of, station_of
+from ..start.strokes import StrokeSheet, strokes_by_putt, strokes_of
+from ..values import KeptBlock, KeptReading
+from .bands import bands_now
+
+_DAY_S: Final = 86400.0
+_ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
+_COARSE_FITS: Final = ("coarse", "loose", "strict", "unsure", "cannot")
+_TURNED_DEG: Final = 1.0
+"""A body line noted as parallel lies within this; noted left or right beyond it. An opinion."""
+_AIMED: Final[Mapping[str, str]] = {"face": "face", "mark": "mark", "to_mark": "to_mark"}
+
+
+@dataclass(frozen=True, slots=True)
+class Gathered:
+    """A lesson's ledger, the putt its sizes are told at, and its blocks as kept."""
+
+    ledger: Ledger
+    putt: Putt
+
+
+def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gathered:
+    """Everything read in a lesson, and with it what its golfer's starts were before."""
+    lesson_id, golfer = sheet.lesson.id, sheet.golfer
+    with desk.transaction() as session:
+        row = plan_now(desk, session, lesson_id)
+    plan = entry_of(row).station() if row else None
+    putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
+    strokes = strokes_by_putt(strokes_of(desk, lesson_id))
+    band = bands_now(desk).of[golfer.level]
+    blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in sheet.blocks if _valid(it)]
+    read = [it for it in sheet.blocks if _valid(it)]
+    laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
+    usual = usual_of(golfer)
+    tools = bag(desk)
+    k = [it.block.k for it in sheet.blocks if it.block.k is not None]
+    ledger = Ledger(
+        hand=golfer.hand,
+        mix=usual_mix(putt, usual),
+        lengths_m=tuple(it.distance_m for it in usual),
+        k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or K_USUAL,
+        level=golfer.level,
+        band=band,
+        batches=tuple(sorted([*blocks, *others_of(desk, sheet)], key=lambda it: it.day)),
+        earlier=_earlier(desk, sheet, band.spread_deg["start"]) if earlier else (),
+        proof=_second_proof(laid),
+        line_deg=_line_deg(laid),
+        tools=_usual_bag(electronics=bool(strokes)) if tools is None else frozenset(tools),
+    )
+    return Gathered(ledger, putt)
+
+
+def _usual_bag(*, electronics: bool) -> frozenset[str]:
+    """What is at hand where nothing was said of the bag: everything plain; devices only where one spoke."""
+    return frozenset(it for it in PARTS if electronics or it not in _ELECTRONICS)
+
+
+def _day(at: datetime) -> float:
+    return at.timestamp() / _DAY_S
+
+
+def _valid(sheet: BlockSheet) -> list[KeptReading]:
+    return [it for it in sheet.readings if not it.voided]
+
+
+def block_batch(
+    sheet: BlockSheet, hand: Hand, strokes: Mapping[UUID, Sequence[StrokeSheet]], expected_deg: float
+) -> Batch:
+    """A block of putts as a batch of the ledger."""
+    block, valid = sheet.block, _valid(sheet)
+    station = station_of(block)
+    proof, rig_m = station.proof, station.rig.station_m
+    watched, path = station.rig.reads_start, path_of(block)
+    laid = [station.rig, *station.aids]
+    sensed = [one for it in valid for one in strokes.get(it.id, ())]
+    filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
+    noise = max((it.noise_deg for it in sensed), default=filed)
+    events: list[Event] = []
+    for it in valid:
+        own = strokes.get(it.id, ())
+        measures = _measures(own)
+        start = Interval.of(it.low_deg, it.high_deg) if watched else None
+        values = values_of(start, it.notes, measures, laid, path, hand, line_off_deg=proof.line_off_deg(rig_m))
+        events.append(Event(str(it.id), values))
+    zero = max((it.zero_doubt_deg for it in sensed), default=0.0)
+    device = sensed[0].sensor.id if sensed else None
+    line = Source("line", str(block.station_id), proof.line_deg(rig_m))
+    own = Source("laying", str(block.station_id), proof.own_deg)
+    slope = Source("slope", str(block.station_id), angle_deg(station.putt.drift_doubt_m(rig_m), rig_m))
+    disturbed = Source("disturbed", str(block.id), disturbed_deg(block.disturbances))
+    by_device = () if device is None else (Source("device", str(device), zero),)
+    starts = tuple(it for it in (line, own, slope, disturbed) if it.sd > 0)
+    readers = {name: one.sensor.id for one in sensed for name in one.measures if name.startswith("face_")}
+    return Batch(
+        id=str(block.id),
+        step="start",
+        day=_day(block.started_at),
+        events=tuple(events),
+        levels=block_levels(block, station),
+        label=block.condition,
+        lesson=str(block.lesson_id),
+        noise={
+            "start": station.noise_deg,
+            "address": noise,
+            "impact": noise,
+            "path": noise,
+            "turned": noise * math.sqrt(2),
+        },
+        sources={
+            "start": starts,
+            "address": (line, *by_device),
+            "impact": (line, *by_device),
+            "path": (line,),
+            "feels_straight": starts,
+        },
+        putted=Putted(
+            distance_m=block.distance_m,
+            window=station.putt.window,
+            hole=block.hole,
+            past_m=block.past_m,
+            read_off=_read_off(station.putt),
+            breaks=not station.putt.is_level,
+            path_deg=path.expected_deg(hand),
+            declared=bool(path.name),
+            coarse=watched and _is_coarse(station, expected_deg),
+            watched=watched,
+            proved=proof.proves_line,
+            disturbances=tuple(block.disturbances),
+            sensor_deg=noise,
+            zero_deg=zero or 0.4,
+            checks=min((it.checks for it in sensed), default=0),
+            one_device=len(set(readers.values())) <= 1,
+        ),
+        planned=block.planned,
+        voided=len(sheet.readings) - len(valid),
+        comparison=str(block.comparison_id or ""),
+        turn=block.turn or 0,
+    )
+
+
+def block_levels(block: KeptBlock, station: Station) -> Levels:
+    """The factors in which a block was not as usual: as the coach said, and as it was laid."""
+    more: list[tuple[Factor, str]] = []
+    if block.guided:
+        more.append(("guide", GUIDED))
+    if not station.putt.is_straight:
+        more.append(("break", "left" if station.putt.curve_m < 0 else "right"))
+    return joined(levels_of(block.factors), more)
+
+
+def _measures(strokes: Sequence[StrokeSheet]) -> dict[str, float]:
+    return {name: value for it in strokes for name, value in it.measures.items()}
+
+
+def _is_coarse(station: Station, expected_deg: float) -> bool:
+    rig: Rig = station.rig
+    return rig.sight(station.putt, expected_deg).fit in _COARSE_FITS[:2]
+
+
+def _read_off(putt: Putt) -> Estimate | None:
+    """How far right of the read the true start line lies, where the read is what was started at; by the slope's own
+    doubt."""
+    lines = putt.lines_deg
+    if lines is None or putt.target != "read":
+        return None
+    doubt = max(putt.falls_doubt_percent, LEVEL_RESOLUTION) if not putt.is_level else putt.falls_doubt_percent
+    per_percent = abs(lines[1]) / max(abs(putt.falls_right_percent), 0.3)
+    return normal(lines[1] - lines[0], max(doubt * per_percent, 0.05))
+
+
+def others_of(desk: Desk, sheet: LessonSheet) -> Iterable[Batch]:
+    """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood."""
+    lesson_id = sheet.lesson.id
+    yield from (series_batch(it) for it in aim_table(desk, lesson_id).sheets if it.reads)
+    sights = sights_of(desk, lesson_id)
+    yield from (_sight(it) for it in sights if it.found.trials)
+    eyes = eye_sheet(desk, lesson_id)
+    for one in eyes.set_ups:
+        taken = next((it.taken_at for it in eyes.takes if it.set_up == one.name and not it.voided), None)
+        if one.found is not None and taken is not None:
+            yield _eyes(one, taken, lesson_id, sheet.golfer.hand)
+    yield from _first_looks(desk, lesson_id)
+    run = newest_run(desk, lesson_id)
+    if run:
+        events = tuple(
+            Event(str(it.id), {name: _entry(name, value) for name, value in it.values.items()}) for it in run
+        )
+        yield Batch(str(run[0].id), "stand", _day(run[0].taken_at), events, lesson=str(lesson_id))
+
+
+def series_batch(it: AimSheet) -> Batch:
+    """A series of set-downs."""
+    series, name = it.series, _AIMED[it.series.link]
+    told = {"set_up": series.set_up, "cue": "" if series.cue == "line" else series.cue}
+    levels = joined(levels_of(dict(series.factors) | told), [("guide", GUIDED)] if series.aided else [])
+    tool = math.sqrt(max(it.shared_deg**2 - it.line_deg**2, 0.0))
+    station = str(series.station_id or "")
+    sources = (Source("line", station, it.line_deg), Source("tool", series.kind or "", tool))
+    return Batch(
+        id=str(series.id),
+        step="aim",
+        day=_day(series.started_at),
+        events=tuple(
+            Event(str(down.id), {name: read})
+            for down, read in zip((one for one in it.set_downs if not one.voided), it.reads, strict=True)
+        ),
+        levels=levels,
+        label=series.cue,
+        lesson=str(series.lesson_id),
+        sources={name: tuple(one for one in sources if one.sd > 0)},
+        planned=series.planned,
+        comparison=str(series.comparison_id or ""),
+        turn=series.turn or 0,
+    )
+
+
+def _sight(it: SightSheet) -> Batch:
+    """A test of what looks straight, shown or not: what was answered was answered."""
+    found, test = it.found, it.test
+    told = {"set_up": test.condition or _moved(position_of(test.position))}
+    side = "neither" if found.open_side in (None, "straight") else "left" if found.open_side == "left" else "right"
+    fitted = Fitted(found.angle, found.noise, found.trials, found.tells, side)
+    return Batch(
+        id=str(test.id),
+        step="see",
+        day=_day(test.started_at),
+        events=(),
+        levels=levels_of(told),
+        label=test.condition,
+        lesson=str(test.lesson_id),
+        fitted={"looks_straight": fitted},
+    )
+
+
+def _moved(position: Position) -> str:
+    """A place of the head or the ball in the words of its levers."""
+    return ", ".join(LEVERS[name].plus if value > 0 else LEVERS[name].minus for name, value in position.items())
+
+
+def _eyes(it: SetUpEyes, taken: datetime, lesson_id: UUID, hand: Hand) -> Batch:
+    assert it.found is not None
+    found = it.found
+    fitted = {"eyes_inside": Fitted(found.inside, found.wander, found.takes)}
+    if found.behind is not None:
+        fitted["eyes_behind"] = Fitted(found.behind, None, len(it.looks))
+    if found.eye_line_deg is not None:
+        fitted["eye_line"] = Fitted(normal(found.eye_line_deg, 1.0), None, len(it.looks))
+    levels = levels_of({"set_up": it.name})
+    return Batch(f"eyes:{it.name}", "see", _day(taken), (), levels, it.name, str(lesson_id), fitted=fitted)
+
+
+def _first_looks(desk: Desk, lesson_id: UUID) -> Iterable[Batch]:
+    by_place: dict[str, list[tuple[str, FirstLook, datetime]]] = {}
+    for row in first_looks(desk, lesson_id).taken:
+        if row.voided:
+            continue
+        look = LOOK.read(row.raw)
+        lever = None if look.place.lever is None else LEVERS[look.place.lever]
+        place = "" if lever is None else lever.plus if look.place.way == "plus" else lever.minus
+        by_place.setdefault(place, []).append((str(row.id), look, row.taken_at))
+    for place, told in by_place.items():
+        events = tuple(Event(id, {"first_look": look.looks}) for id, look, _ in told)
+        levels = levels_of({"set_up": place})
+        yield Batch(f"first:{place}", "see", _day(told[0][2]), events, levels, place, str(lesson_id))
+
+
+def _entry(name: str, value: float | str) -> Interval | str:
+    """An entry of a set-up: a number to its step, a body line's side as an interval, anything else in its words."""
+    entry = ENTRIES[name]
+    if not isinstance(value, str):
+        return Interval(value - entry.step / 2, value + entry.step / 2) if entry.step else typed(value)
+    if entry.group != "body_lines":
+        return value
+    return {
+        "left": Interval(-math.inf, -_TURNED_DEG),
+        "parallel": Interval(-_TURNED_DEG, _TURNED_DEG),
+        "right": Interval(_TURNED_DEG, math.inf),
+    }[value]
+
+
+def _second_proof(laid: Sequence[Station]) -> SecondProof | None:
+    """What the newest second check found, where it measured the line."""
+    for station in reversed(laid):
+        it: Proof = station.proof
+        if it.proves_line and it.evidence is not None:
+            rig_m = station.rig.station_m
+            return SecondProof(normal(it.line_off_deg(rig_m), it.line_deg(rig_m)), Place("set"))
+    return None
+
+
+def _line_deg(laid: Sequence[Station]) -> float | None:
+    """What is left unknown of the line, root mean square over where it was putted; None where any of it was not measured
+    a second way."""
+    if not laid or not all(it.proof.proves_line for it in laid):
+        return None
+    doubts = [it.proof.line_deg(it.rig.station_m) for it in laid]
+    return math.sqrt(sum(it * it for it in doubts) / len(doubts))
+
+
+def _earlier(desk: Desk, sheet: LessonSheet, expected_deg: float) -> tuple[Batch, ...]:
+    """The starts of the lessons before this one: what grows with the length is seen over lessons, too."""
+    found: list[Batch] = []
+    for lesson, blocks in every_lesson_of(desk, sheet.golfer.id):
+        if lesson.started_at >= sheet.lesson.started_at or lesson.id == sheet.lesson.id:
+            continue
+        found += [
+            batch
+            for it in blocks
+            if _valid(it) and (batch := block_batch(it, sheet.golfer.hand, {}, expected_deg)).counts.get("start")
+        ]
+    return tuple(found)

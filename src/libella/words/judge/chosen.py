@@ -1,0 +1,282 @@
+"""What a lesson says, first to last, in words: the headline of every page, what stands behind it, what else is said; and
+the same for the golfer's own screen."""
+
+from collections.abc import Sequence
+from typing import Final
+
+from ...core.golfer.hand import Hand, push_or_pull
+from ...core.golfer.level import Level as GolferLevel
+from ...core.judge.findings.chosen import (
+    Cause_,
+    Chosen,
+    Differs,
+    GroundOff,
+    LineFirst,
+    MissedSide,
+    Nothing,
+    Off,
+    Open,
+    PaceOff,
+    PutRight,
+    Wide,
+)
+from ...core.judge.findings.finding import Finding
+from ...core.judge.findings.ranked import Starts
+from ...core.measure.side import side_of
+from ...core.measure.units import Units, degrees
+from ..shared.certainty import WORDS
+from ..shared.counts import counted, listed
+from .claims import (
+    beyond_said,
+    call_said,
+    difference_said,
+    headed,
+    levels_said,
+    pace_said,
+    quantity_name,
+    sized,
+)
+from .comparison import group_name
+from .findings import cause_said, weight_said
+
+PLAIN: Final[tuple[GolferLevel, ...]] = ("starting", "club")
+_MORE: Final = 3
+
+
+def headline_said(some: Sequence[Chosen], hand: Hand, units: Units) -> str:
+    """The lesson in one sentence."""
+    return chosen_said(some[0], hand, units)
+
+
+def also_said(some: Sequence[Chosen], hand: Hand, units: Units) -> list[str]:
+    """What is said next, the surest first."""
+    return [chosen_said(it, hand, units) for it in some[1 : 1 + _MORE]]
+
+
+def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
+    """One thing a lesson says."""
+    match it:
+        case LineFirst():
+            names = listed([quantity_name(one.quantity.name).lower() for one in it.levels])
+            return f"Everything read lies about {it.about:.1f}° {it.side} ({names}): the line may be what is off."
+        case Cause_():
+            if it.finding.cause == "read_and_pace" and it.finding.kind == "pace" and it.pace is not None:
+                return f"{pace_said(it.pace, units)} That is what to work on: {WORDS[it.finding.call.word]}."
+            return cause_said(it.finding, hand)
+        case PutRight():
+            return f"{_line_off(it.finding)}, and what was read is put right by it: nothing to mend."
+        case Differs():
+            said = difference_said(it.difference, f"with “{group_name(it.compared.first)}”", hand, units)
+            return f"With “{group_name(it.group)}” the {said}."
+        case Off():
+            return _off(it, hand, units)
+        case PaceOff():
+            return pace_said(it.pace, units)
+        case GroundOff():
+            return (
+                f"{it.times} of {it.of} missed though they started inside the window, at good pace, on the level: the line "
+                "or the ground is not as thought."
+            )
+        case MissedSide():
+            why = f", why can't be told: the start was not read of {it.unread}" if it.unread else ""
+            return f"{it.times} of {counted(it.of, 'miss')} went {it.side}{why}."
+        case Wide():
+            return f"The spread is wide, {it.starts.spread.value:.1f}°; why can't be told yet."
+        case Nothing():
+            return f"Nothing to mend: {_nothing(it.starts)}, and a spread as this level has."
+        case Open():
+            if it.starts is not None:
+                return f"Can't tell yet: starts {_where(it.starts)}."
+            return "Can't tell yet." if it.read else "Nothing to judge yet."
+
+
+def _line_off(it: Finding) -> str:
+    size = "" if it.size is None else f"{degrees(it.size.value, it.size.doubt)} {side_of(it.size.value)}"
+    return f"The line lay {size} of the true one"
+
+
+def _nothing(it: Starts) -> str:
+    if it.level.beyond is not None or abs(it.bias.value) < 0.05 or not it.bias.is_one_side:
+        return "no bias that costs putts"
+    return f"starts {_where(it)}, too small to matter on the usual lengths"
+
+
+def _where(it: Starts) -> str:
+    bias = it.bias
+    side = side_of(bias.value, 0.05)
+    if side == "neither":
+        return f"on the line (± {bias.doubt:.1f}°)"
+    return f"{abs(bias.value):.1f}° {side} (± {bias.doubt:.1f}°)"
+
+
+def _off(it: Off, hand: Hand, units: Units) -> str:
+    level = it.level
+    name = quantity_name(level.quantity.name)
+    under = f", {levels_said(level.levels)}" if level.levels else ""
+    if level.beyond is not None:
+        said = beyond_said(level, level.beyond, hand, units)
+        if level.quantity.name == "strike":
+            end = "toe" if level.beyond.side == "right" else "heel"
+            sure = level.call if level.call is not None and level.call.names_direction else level.side
+            return f"Struck towards the {end}, {level.beyond.times} of {level.count}{under}: {WORDS[sure.word]}."
+        if level.quantity.name == "start":
+            return f"Starts{under}: {said[0].lower()}{said[1:]}.{_why(it)}"
+        return f"{name}{under}: {said[0].lower()}{said[1:]}."
+    if level.quantity.name == "start":
+        push = ""
+        if level.call is not None and level.call.side != "neither" and not level.levels:
+            push = f", a {push_or_pull(level.call.side, hand)}"
+        return f"Starts{under} {headed(level, hand, units)}{push}{call_said(level)}.{_why(it)}"
+    if level.quantity.name in ("strike", "path"):
+        return f"{name}{under} {headed(level, hand, units)}{call_said(level)}."
+    return f"{name}{under} {headed(level, hand, units)}{call_said(level)}."
+
+
+def _why(it: Off) -> str:
+    """Where a start that lies off may come from, by no more than was read."""
+    if it.level.levels or it.level.beyond is not None:
+        return ""
+    if it.by_stroke:
+        return " The face aims true at address: what lies between is the stroke's."
+    if it.path_may:
+        return " The path lies to that side, too, and may be part of it: read it in degrees."
+    if it.read_aim:
+        return " What was read of the aim does not say why."
+    return " Why can't be told: nothing before the start was read."
+
+
+def meaning_said(it: Chosen, hand: Hand) -> str:
+    """What stands behind the headline: its weight, or what it rests on."""
+    match it:
+        case Cause_():
+            weight = weight_said(it.finding)
+            if (
+                it.findings.starts is None
+                and not it.findings.grows
+                and it.finding.cause not in ("guide", "read_and_pace")
+            ):
+                return f"{weight} With fewer than five starts read that is what it comes to if the stroke adds nothing.".strip()
+            return weight
+        case LineFirst():
+            return "Measure it a second way before anything is made of it: two minutes with a tape or a string."
+        case PutRight():
+            starts = it.findings.starts
+            return "" if starts is None else f"From {counted(starts.putts, 'putt')}: starts {_where(starts)}."
+        case Differs():
+            return (
+                "Compared in turns: warming up falls on both alike." if it.compared.final else "The comparison goes on."
+            )
+        case Off():
+            call = it.level.call
+            if call is None or call.cost is None or it.level.beyond is not None:
+                return ""
+            return f"It costs about {counted(round(call.cost), 'putt')} in a hundred."
+        case PaceOff() | MissedSide() | GroundOff():
+            return ""
+        case Wide() | Nothing():
+            return (
+                f"From {counted(it.starts.putts, 'putt')}: {_where(it.starts)}, spread {it.starts.spread.value:.1f}°."
+            )
+        case Open():
+            if it.starts is not None:
+                return f"From {counted(it.starts.putts, 'putt')}, spread {it.starts.spread.value:.1f}°. No cause is sure enough to name."
+            return "What was read stands below." if it.read else ""
+
+
+def for_golfer(some: Sequence[Chosen], hand: Hand, level: GolferLevel, units: Units) -> str:
+    """One sentence for the golfer's own screen: plain for who is starting out or plays at a club, dense for others."""
+    it = some[0]
+    if level not in PLAIN:
+        return headline_said(some, hand, units)
+    said = _plain(it, hand, units)
+    return f"Likely: {said[0].lower()}{said[1:]}" if it.word == "likely" else said
+
+
+def _plain(it: Chosen, hand: Hand, units: Units) -> str:
+    match it:
+        case Cause_():
+            return f"{_plain_cause(it, units)}."
+        case LineFirst():
+            return f"Everything points {it.side}: maybe it is the line we laid. We measure it first."
+        case PutRight():
+            return "The line we laid was off: that was not you. Nothing to mend."
+        case Differs():
+            return headline_said([it], hand, units)
+        case Off():
+            return f"{_plain_off(it, hand, units)}."
+        case PaceOff():
+            return pace_said(it.pace, units)
+        case GroundOff():
+            return "You start it well, and at good pace. We look at the ground and at our line."
+        case MissedSide():
+            return f"Your misses go {it.side}. Why, we can't tell yet."
+        case Wide():
+            return "Your putts scatter. Why, we can't tell yet."
+        case Nothing():
+            return "Nothing to mend. Keep it as it is."
+        case Open():
+            return "We can't tell yet."
+
+
+def _plain_off(it: Off, hand: Hand, units: Units) -> str:
+    level = it.level
+    name = level.quantity.name
+    right = level.bias.value > 0 if level.beyond is None else level.beyond.side == "right"
+    side = "right" if right else "left"
+    if name == "start":
+        why = "" if it.by_stroke or it.path_may else ". Why, we can't tell yet"
+        return f"Your putts start to the {side}{why}"
+    if name == "strike":
+        return f"You hit the ball off the {'toe' if right else 'heel'} of the putter"
+    if name in ("face", "address"):
+        return f"Your putter points {side} before you start"
+    if name == "impact":
+        return f"Your putter points {side} when it meets the ball"
+    if name == "path":
+        return f"Your putter travels {sized(level.quantity, level.bias.value, level.bias.doubt, hand, units)}"
+    if name in ("mark", "to_mark"):
+        return (
+            f"The line on your ball points {side}"
+            if name == "mark"
+            else f"Your putter points {side} of the line on your ball"
+        )
+    if name == "looks_straight":
+        return f"What looks straight to you points {side}"
+    return headline_said([it], hand, units).removesuffix(".")
+
+
+def _plain_cause(whole: Cause_, units: Units) -> str:
+    it = whole.finding
+    side = it.call.side
+    match it.cause:
+        case "rig":
+            return f"The line we laid pointed {side}: that was not you"
+        case "perception":
+            return f"What looks straight to you points {side}, and your putter goes with it"
+        case "ball_mark":
+            return f"The line on your ball points {side}"
+        case "face_aim":
+            return f"Your putter points {side} before you start"
+        case "compensation":
+            return f"Your putter points {side}, and your stroke brings it back"
+        case "face_at_impact":
+            return f"Your putter turns {side} on its way to the ball"
+        case "path":
+            return f"Your putter travels to the {side}"
+        case "strike":
+            end = "toe" if it.size is not None and it.size.value > 0 else "heel"
+            return f"You hit the ball off the {end} of the putter"
+        case "movement":
+            return "When something moves, your putts scatter"
+        case "guide":
+            return "You putt well with the guide, and less well without it"
+        case "distance":
+            return f"The longer the putt, the further {side} it starts"
+        case "read_and_pace":
+            if it.kind == "read_off":
+                return f"You start it where you read it; the read lies too far {side}"
+            if it.kind == "pace" and whole.pace is not None:
+                return f"You start it well; {pace_said(whole.pace, units).removesuffix('.')}"
+            if it.kind == "ground":
+                return "You start it well, and at good pace. We look at the ground and at our line"
+            return f"You start it well; it is the {it.kind or 'read or the pace'} that misses"

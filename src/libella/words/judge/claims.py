@@ -1,0 +1,445 @@
+"""Claims in words: where a quantity lies, how often something was so, how two ways of it differ. Every page that tells
+what was read tells it from here."""
+
+from collections.abc import Sequence
+from typing import Final
+
+from ...core.certainty.estimate import Estimate
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.difference import Difference
+from ...core.judge.claims.growth import Growth
+from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Beyond, Level
+from ...core.judge.claims.pace import Pace
+from ...core.judge.claims.share import ShareOf
+from ...core.judge.ledger.factors import Factor, Levels
+from ...core.judge.ledger.quantity import Quantity
+from ...core.measure.side import Side, side_of
+from ...core.measure.units import Units, about, degrees, tape
+from ...core.stand.set_up import ENTRIES
+from ...core.start.notes import NOTES
+from ...core.start.stroke import MEASURES
+from ...core.start.watched import note_of
+from ..aim.links import CUES
+from ..shared.certainty import WORDS
+from ..shared.counts import counted, listed
+
+AS_USUAL: Final = "as usual"
+QUANTITY_NAMES: Final[dict[str, str]] = {
+    "start": "Start",
+    "face": "Face at address",
+    "mark": "Ball mark",
+    "to_mark": "Putter against the mark",
+    "address": "Face at address, putt by putt",
+    "impact": "Face at impact",
+    "turned": "What the stroke turns",
+    "path": "Path",
+    "path_back": "Path going back",
+    "strike": "Strike",
+    "strike_high": "Strike, high or low",
+    "roll_past": "Pace",
+    "feels_straight": "What feels straight",
+    "looks_straight": "What looks straight",
+    "eyes_inside": "Eyes",
+    "eyes_behind": "Eyes along the line",
+    "eye_line": "Eye line",
+    "first_look": "First look",
+    "holed": "Holed",
+    "missed_side": "Side of the misses",
+    "stopped": "Short or past",
+    "still": "What moved",
+}
+_SIDES: Final[dict[str, tuple[str, str]]] = {
+    "line": ("left", "right"),
+    "eyes": ("outside", "inside"),
+    "behind": ("ahead", "behind"),
+    "strike": ("towards the heel", "towards the toe"),
+    "high": ("low", "high"),
+    "pace": ("short of the hole", "past the hole"),
+    "more": ("", ""),
+    "": ("less", "more"),
+}
+_FACED: Final = ("face", "address", "impact", "turned")
+_EVENTS: Final[dict[str, str]] = {
+    "putt": "putt", "set_down": "set_down", "answer": "answer", "look": "look", "set_up": "time",
+}  # fmt: skip
+_CATEGORIES: Final[dict[str, str]] = {
+    "holed": "holed",
+    "missed": "missed",
+    "left": "left",
+    "right": "right",
+    "straight": "straight",
+    "short": "short",
+    "past": "past",
+    "level": "level with the hole",
+    "clear": "clear",
+}
+_SMALL: Final = 0.05
+
+
+def quantity_name(name: str) -> str:
+    """What a quantity is called."""
+    if name in QUANTITY_NAMES:
+        return QUANTITY_NAMES[name]
+    if name in ENTRIES:
+        return ENTRIES[name].label
+    if name in MEASURES and name not in NOTES:
+        return MEASURES[name].label
+    return note_of(name).label
+
+
+def category_name(quantity: str, category: str) -> str:
+    """What a category of a share is called."""
+    if quantity in ENTRIES:
+        return ENTRIES[quantity].options.get(category, category)
+    if quantity not in QUANTITY_NAMES or quantity in NOTES:
+        options = note_of(quantity).options
+        if category in options:
+            return options[category]
+    return _CATEGORIES.get(category, category)
+
+
+_FACTORS: Final[dict[Factor, str]] = {
+    "set_up": "{level}",
+    "cue": "with {level}",
+    "routine": "{level}",
+    "kit": "with {level}",
+    "trial": "{level}",
+    "hole_side": "from the other side of the hole",
+    "guide": "in view",
+    "break": "breaking {level}",
+    "unsorted": "“{level}”",
+}
+FACTOR_NAMES: Final[dict[Factor, str]] = {
+    "set_up": "Set-up",
+    "cue": "Cue",
+    "routine": "Routine",
+    "kit": "Putter or ball",
+    "trial": "A try of your own",
+    "hole_side": "Side of the hole",
+}
+"""What a coach can say of a block that is not as usual."""
+
+
+def levels_said(levels: Levels) -> str:
+    """How readings were taken: "wide base, in view"; as usual where nothing differs."""
+    known = {str(cue): name for cue, name in CUES.items()}
+    said = [
+        _FACTORS[factor].format(level=known.get(level, level) if factor == "cue" else level) for factor, level in levels
+    ]
+    return ", ".join(said) or AS_USUAL
+
+
+def open_or_closed(name: str, right: bool, hand: Hand) -> str:
+    """What a face that points to a side is to a golfer of that hand; empty of what is no face."""
+    if name not in _FACED:
+        return ""
+    return " (open)" if right == (hand == "right") else " (closed)"
+
+
+def side_name(it: Quantity, value: float, hand: Hand) -> str:
+    """The word for the side a value lies on."""
+    if it.sides == "path":
+        return ("in to out" if (value > 0) == (hand == "right") else "out to in") if value else "along the line"
+    low, high = _SIDES[it.sides]
+    return high if value > 0 else low
+
+
+def size_said(it: Quantity, value: float, doubt: float, units: Units) -> str:
+    """A size without its side, no finer than it is known."""
+    match it.unit:
+        case "deg":
+            return degrees(value, doubt)
+        case "mm":
+            return about(abs(value) / 1000, doubt / 1000, units)
+        case "m":
+            return tape(round(abs(value), 2), units)
+        case "%":
+            return f"{abs(value):.0f} %"
+        case _:
+            return f"{abs(value):.2f} {it.unit}".strip()
+
+
+def sized(it: Quantity, value: float, doubt: float, hand: Hand, units: Units) -> str:
+    """A value with its side: "1.8° right (open)"."""
+    size = size_said(it, value, doubt, units)
+    if it.sides == "more":
+        return f"−{size}" if value < 0 else size
+    if _is_small(it, value):
+        return f"{size} either way" if it.unit != "deg" else "0.0°"
+    return f"{size} {side_name(it, value, hand)}{open_or_closed(it.name, value > 0, hand)}"
+
+
+def _is_small(it: Quantity, value: float) -> bool:
+    return abs(value) < {"deg": _SMALL, "mm": 0.5, "m": 0.005}.get(it.unit, 0.0)
+
+
+def between_said(it: Quantity, found: Estimate, hand: Hand, units: Units) -> str:
+    """A 90 % interval: "1.5° to 2.0°", with sides where its ends lie on both."""
+    if it.unit == "deg" and it.sides != "more":
+        low, high = found.low, found.high
+        same = low * high >= 0
+        if same:
+            near, far = sorted((abs(low), abs(high)))
+            return f"{near:.1f}° to {far:.1f}°"
+        return f"{abs(low):.1f}° {side_name(it, low, hand)} to {high:.1f}° {side_name(it, high, hand)}"
+    if found.low * found.high >= 0 or it.sides == "more":
+        near, far = sorted((abs(found.low), abs(found.high)))
+        return f"{size_said(it, near, 0.0, units)} to {size_said(it, far, 0.0, units)}"
+    low, high = size_said(it, found.low, 0.0, units), size_said(it, found.high, 0.0, units)
+    return f"{low} {side_name(it, found.low, hand)} to {high} {side_name(it, found.high, hand)}"
+
+
+def level_said(it: Level, hand: Hand, units: Units) -> str:
+    """Where a quantity lies, in one sentence: size, interval, how sure, spread, from how many."""
+    event = _EVENTS[it.quantity.event]
+    fewest = FEWEST_FELT if it.quantity.name == "feels_straight" else FEWEST
+    if it.raw is not None and it.count < FEWEST:
+        return f"{counted(it.count, event)} read, needs {fewest}."
+    if it.raw is None and it.vial.bubble_at is None:
+        return _untold(it, event, fewest)
+    if it.beyond is not None:
+        return f"{beyond_said(it, it.beyond, hand, units)}."
+    said = [f"{headed(it, hand, units)}{call_said(it)}"]
+    if it.spread is not None and it.count >= FEWEST and it.quantity.sides != "more":
+        said.append(f"spread {spread_said(it, units)}")
+    said.append(f"from {counted(it.count, event)}")
+    return f"{'; '.join(said)}."
+
+
+def headed(it: Level, hand: Hand, units: Units) -> str:
+    """Where it lies, with its interval: "1.8° right (open) (1.5° to 2.0°)"."""
+    bias = it.bias
+    where = sized(it.quantity, bias.value, bias.doubt, hand, units)
+    found = f"{where} ({between_said(it.quantity, bias, hand, units)})"
+    if it.quantity.name == "roll_past":
+        return f"{found}, {_against_plan(it, units)}"
+    return found
+
+
+def _against_plan(it: Level, units: Units) -> str:
+    by = it.bias.value - it.against
+    if abs(by) < 0.05:
+        return "as planned"
+    return f"{tape(round(abs(by), 2), units)} {'more' if by > 0 else 'less'} than planned"
+
+
+def spread_said(it: Level, units: Units) -> str:
+    """The spread with its interval."""
+    assert it.spread is not None
+    if it.quantity.unit == "deg":
+        return f"{it.spread.value:.1f}° ({it.spread.low:.1f}° to {it.spread.high:.1f}°)"
+    value, low, high = (
+        size_said(it.quantity, one, 0.0, units) for one in (it.spread.value, it.spread.low, it.spread.high)
+    )
+    return f"{value} ({low} to {high})"
+
+
+def call_said(it: Level) -> str:
+    """How sure it is that it lies off by enough to matter: ", clear"; empty where nobody judges it."""
+    if it.call is None or it.count < FEWEST:
+        return ""
+    if it.call.word == "none":
+        return ", nothing to mend"
+    return f", {WORDS[it.call.word]}"
+
+
+def beyond_said(it: Level, beyond: Beyond, hand: Hand, units: Units) -> str:
+    """Readings that are open to a side: at least so far, and what can't be told."""
+    about_ = it.quantity
+    right = beyond.side == "right"
+    value = beyond.edge if beyond.edge else (1.0 if right else -1.0)
+    side = f"{side_name(about_, value, hand)}{open_or_closed(about_.name, right, hand)}"
+    sure = it.call if it.call is not None and it.call.names_direction else it.side
+    word = WORDS[sure.word]
+    if beyond.times == it.count and beyond.edge:
+        least = size_said(about_, beyond.edge, 0.01, units)
+        return f"At least {least} {side}, {word}: {beyond.times} of {it.count} lie beyond; these readings can't say how far"
+    edge = f", each by {size_said(about_, beyond.edge, 0.01, units)} or more" if beyond.edge else ""
+    return f"{side[0].upper()}{side[1:]} {beyond.times} of {it.count}{edge}: {word}; how far, these readings can't say"
+
+
+def _untold(it: Level, event: str, fewest: int) -> str:
+    answers = counted(it.count, event)
+    if it.beyond is not None:
+        return f"{answers}, all alike: it lies further {it.beyond.side}, how far can't be said."
+    if it.count < fewest:
+        return f"{answers} read, needs {fewest}."
+    return f"{answers} that contradict each other: no angle can be named."
+
+
+def share_said(it: ShareOf) -> str:
+    """How often what: "7 of 10 touched the far peg, 3 clean"; and of two that are set against each other how sure."""
+    name = it.quantity.name
+    counts = [f"{n} {category_name(name, one)}" for one, n in it.counts]
+    said = f"{', '.join(counts)} of {counted(it.of, _EVENTS[it.quantity.event])}"
+    wanted = category_name(name, it.told)
+    share = f"{wanted} in about {it.share.value:.0f} of a hundred ({it.share.low:.0f} to {it.share.high:.0f})"
+    if it.call is not None and it.call.names_direction:
+        first, second = ("left", "right") if name == "missed_side" else ("short", "past")
+        more = second if it.call.side == "right" else first
+        return f"{said}: more {more}, {WORDS[it.call.word]}."
+    return f"{said}; {share}."
+
+
+def claim_name(it: Level | ShareOf) -> str:
+    """What a claim is about, and how it was read where that was not as usual."""
+    name = quantity_name(it.quantity.name)
+    return f"{name}, {levels_said(it.levels)}" if it.levels else name
+
+
+def difference_said(it: Difference, first: str, hand: Hand, units: Units) -> str:
+    """How the second differs from the first, in one clause: "the face aims 2.3° further left at address: clear"."""
+    if it.shares is not None:
+        return _shares_apart(it, first)
+    said: list[str] = []
+    if it.call.names_direction:
+        said.append(f"{shift_said(it, first, hand, units)}: {WORDS[it.call.word]}{_now_said(it)}")
+    if it.steadier is not None and it.steadier.names_direction and it.ratio is not None:
+        verb = "steadier" if it.steadier.side == "left" else "wider spread"
+        said.append(f"{quantity_name(it.quantity.name).lower()} {verb} {_times(it.ratio)}: {WORDS[it.steadier.word]}")
+    if said:
+        return "; ".join(said)
+    word = "no difference that matters" if it.call.word == "none" else WORDS["open"]
+    return f"{shift_said(it, first, hand, units)}: {word}"
+
+
+def _times(it: Estimate) -> str:
+    return f"(× {it.value:.1f}, {it.low:.1f} to {it.high:.1f})"
+
+
+def shift_said(it: Difference, first: str, hand: Hand, units: Units) -> str:
+    """By how much, and to which side."""
+    about_, by = it.quantity, it.by
+    name = quantity_name(about_.name).lower()
+    size = size_said(about_, by.value, by.doubt, units)
+    low, high = sorted((by.low, by.high), key=abs)
+    between = between_said(about_, Estimate(by.value, low, high) if by.is_one_side else by, hand, units)
+    way = further(about_, by.value, hand)
+    return f"{name} {size} {way} than {first} ({between})"
+
+
+def further(it: Quantity, value: float, hand: Hand) -> str:
+    """The word for a difference to a side."""
+    right = value > 0
+    match it.sides:
+        case "line":
+            return f"further {'right' if right else 'left'}"
+        case "eyes":
+            return f"further {'in' if right else 'out'}"
+        case "behind":
+            return f"further {'behind' if right else 'ahead'}"
+        case "path":
+            return f"more {side_name(it, value, hand)}"
+        case "strike":
+            return f"further towards the {'toe' if right else 'heel'}"
+        case "high":
+            return "higher" if right else "lower"
+        case "pace":
+            return "longer" if right else "shorter"
+        case _:
+            return "more" if right else "less"
+
+
+def _now_said(it: Difference) -> str:
+    """What it means, where that can be told: the second lies on the line now, or off it now."""
+    one, other = it.first, it.second
+    if one is None or other is None or one.call is None or other.call is None:
+        return ""
+    if one.call.names_direction and other.call.word == "none":
+        return ", now nothing to mend"
+    if one.call.word == "none" and other.call.names_direction:
+        return (
+            f", now {(other.bias.value > 0 and 'right') or 'left'} of the line" if it.quantity.sides == "line" else ""
+        )
+    return ""
+
+
+def _shares_apart(it: Difference, first: str) -> str:
+    assert it.shares is not None
+    one, other = it.shares
+    name = it.quantity.name
+    wanted = it.quantity.good or one.told
+    category = category_name(name, wanted)
+    said = f"{category} {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
+    if name not in ("holed", "missed_side", "stopped", "first_look"):
+        said = f"{quantity_name(name).lower()}: {said}"
+    if it.call.names_direction:
+        return f"{said}: {WORDS[it.call.word]}"
+    word = "no difference that matters" if it.call.word == "none" else WORDS["open"]
+    return f"{said}: {word}"
+
+
+def growth_said(it: Growth, hand: Hand, units: Units) -> str:
+    """The side by distance: where it starts at each length, and whether it grows."""
+    at = [f"{_sided(one.bias)} at {tape(one.distance_m, units)}" for one in it.lengths]
+    where = f"Starts {listed(at)}"
+    over = "" if it.lessons == 1 else f", over {counted(it.lessons, 'lesson')}"
+    slope = f"{abs(it.slope.value):.2f}° with every metre"
+    if it.call.names_direction:
+        return f"{where}{over}: it grows, {slope} to the {it.call.side}, {WORDS[it.call.word]}."
+    word = "it does not grow by enough to matter" if it.call.word == "none" else "whether it grows, can't tell yet"
+    return f"{where}{over}: {word}."
+
+
+def _sided(it: Estimate) -> str:
+    side: Side = side_of(it.value, _SMALL)
+    return "on the line" if side == "neither" else f"{abs(it.value):.1f}° {side}"
+
+
+def pace_said(it: Pace | None, units: Units) -> str:
+    """Where the putts finished: counts and sizes first, then against the pace planned, then the goal zone; empty where
+    too little was noted."""
+    if it is None:
+        return ""
+    said = [f"{_finished(it, units)}."]
+    level = it.level
+    if level is not None and level.beyond is None and level.call is not None and it.missed_all >= FEWEST:
+        against = _against_plan(level, units)
+        if against == "as planned" or level.call.word == "none":
+            said.append("Pace as planned.")
+        else:
+            said.append(f"{against[0].upper()}{against[1:]}: {WORDS[level.call.word]}.")
+    elif level is not None and level.beyond is not None and level.call is not None and level.call.names_direction:
+        way = "Short" if level.call.side == "left" else "Past"
+        said.append(
+            f"{way} of the pace planned: {WORDS[level.call.word]}."
+            if way == "Short"
+            else f"Past the pace planned: {WORDS[level.call.word]}."
+        )
+    if it.of_goal > it.holed:
+        said.append(f"In the goal zone (holed, or up to {tape(it.zone_m, units)} past): {it.goal} of {it.of_goal}.")
+    return " ".join(said)
+
+
+def _finished(it: Pace, units: Units) -> str:
+    parts: list[str] = []
+    order = (("short", it.short, it.short_sides), ("past", it.past, it.past_sides))
+    for word, times, sides in sorted(order, key=lambda one: -one[1]):
+        if not times:
+            continue
+        of = f" of {it.putts}" if not parts else ""
+        range_ = _range(it, units) if not parts else ""
+        parts.append(f"{times}{of} {word}{range_}{_to_sides(times, sides)}")
+    if it.holed:
+        parts.append(f"{it.holed} holed" if parts else f"{it.holed} of {it.putts} holed")
+    beside = it.putts - it.short - it.past - it.holed
+    if beside:
+        parts.append(f"{beside} level with the hole")
+    return "; ".join(parts)
+
+
+def _range(it: Pace, units: Units) -> str:
+    if it.nearest_m is None or it.farthest_m is None:
+        return ""
+    near, far = tape(round(it.nearest_m, 2), units), tape(round(it.farthest_m, 2), units)
+    return f", by {near}" if near == far else f", by {near} to {far}"
+
+
+def _to_sides(times: int, sides: tuple[int, int]) -> str:
+    told = [f"{n} of them {word}" for n, word in zip(sides, ("left", "right"), strict=True) if n]
+    return f", {' and '.join(told)}" if told else ""
+
+
+def reads_said(some: Sequence[Level | ShareOf], hand: Hand, units: Units) -> list[tuple[str, str]]:
+    """Each claim by its name and its sentence."""
+    return [(claim_name(it), level_said(it, hand, units) if isinstance(it, Level) else share_said(it)) for it in some]
