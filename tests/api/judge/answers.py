@@ -108,11 +108,12 @@ def _by_eye(coach: Coach) -> tuple[Told, str]:
 def looks_straight(told: Told, beta: float, answers: int) -> None:
     """A test answered by one whose straight is so far right."""
     eyes, rng, id = SimulatedEyes(beta), np.random.default_rng(5), str(uuid6.uuid7())
-    shown = told.coach.put(f"/sight-tests/{id}", lesson_id=told.id, started_at=told.now())
+    told.coach.put(f"/sight-tests/{id}", lesson_id=told.id, started_at=told.now())
     for _ in range(answers):
-        asked = next(it for it in shown["tests"] if it["id"] == id)["next"]["true_deg"]
+        shown = told.coach.get(f"/lessons/{told.id}/sights")
+        asked = next(it for it in shown["tests"] if it["test"]["id"] == id)["next"]["true_deg"]
         raw = {"true_deg": asked, "looks": eyes.looks(rng, asked)}
-        shown = told.coach.put(f"/sight-trials/{uuid6.uuid7()}", test_id=id, raw=raw, taken_at=told.now())
+        told.coach.put(f"/sight-trials/{uuid6.uuid7()}", test_id=id, raw=raw, taken_at=told.now())
     told.coach.put(f"/sight-tests/{id}/shown", at=told.now())
 
 
@@ -147,7 +148,9 @@ def lesson_08_short(coach: Coach) -> Said:
     station = told.lay("peg_gate", {"distance_m": 0.45, "inside_width_m": 0.055})
     block = told.block(station, 10, ["finish", "ran_past_m"])
     for n, cm in enumerate((40, 55, 90, 60, 45, 70, 50, 65, 80, 60)):
-        told.putt(block, {"crossing": "clean"}, finish="short_left" if n in (1, 4, 8) else "short", ran_past_m=-cm / 100)
+        told.putt(
+            block, {"crossing": "clean"}, finish="short_left" if n in (1, 4, 8) else "short", ran_past_m=-cm / 100
+        )
     return told.pages(block)
 
 
@@ -191,13 +194,13 @@ def lesson_12_eyes(coach: Coach) -> Said:
     for more in ({}, {}, {"lever": "chin", "way": "minus"}, {"lever": "chin", "way": "minus"}):
         looks = "straight" if more else "left"
         coach.put(f"/first-looks/{uuid6.uuid7()}", lesson_id=told.id, looks=looks, taken_at=told.now(), **more)
-    card = coach.put(
-        f"/set-up-cards/{uuid6.uuid7()}", lesson_id=told.id, set_up="chin tucked", kept_at=told.now()
-    )
+    card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", lesson_id=told.id, set_up="chin tucked", kept_at=told.now())
     said = told.pages()
     said["card"] = " | ".join([card["change"], *(f"{it['name']}: {it['size']}" for it in card["rows"])])
     said["eyes"] = " | ".join(
-        one for it in coach.get(f"/lessons/{told.id}/eyes")["set_ups"] for one in (it["name"], *it["words"], it["moved"])
+        one
+        for it in coach.get(f"/lessons/{told.id}/eyes")["set_ups"]
+        for one in (it["name"], *it["words"], it["moved"])
     )
     return said
 
@@ -205,7 +208,7 @@ def lesson_12_eyes(coach: Coach) -> Said:
 def lesson_13_read(coach: Coach) -> Said:
     told = Told(coach)
     station = told.lay(
-        distance_m=3.0, falls_right_percent=-2.0, target="read",
+        distance_m=3.0, falls_right_percent=-2.0, target="read", across_m=-0.021,
         read={"place": "inside_edge", "side": "right"},
     )  # fmt: skip
     block = told.block(station, 10, ["finish"])
@@ -237,7 +240,7 @@ class Sensor:
         assert answer.status_code == 200, answer.text
         self.head, self.auth = head, {"authorization": f"Bearer {answer.json()['token']}"}
         for n, still in enumerate((0.0, 0.1, -0.1, 0.05, -0.05)):
-            self._tell({"kind": "still", "face_deg": still, "stroke_id": f"still{n}", "at": told.now()})
+            self._tell({"kind": "still", "measures": {"face_deg": still}, "stroke_id": f"still{n}", "at": told.now()})
         told.coach.put(f"/sensor-zeros/{uuid6.uuid7()}", sensor_id=id)
 
     def stroke(self, **measures: float) -> None:

@@ -17,24 +17,36 @@ class Told:
     def __init__(self, coach: Coach, golfer: str | None = None, *, hand: str = "right", days_ago: float = 0.0) -> None:
         self.coach = coach
         self.golfer = golfer or coach.golfer(hand=hand, level="skilled")["id"]
-        self.at = datetime.now(UTC) - timedelta(days=days_ago, hours=1)
+        self.days_ago = days_ago
+        self.at = datetime.now(UTC) - timedelta(days=days_ago)
         self.id = coach.lesson(self.golfer, started_at=self.at.isoformat())["id"]
 
     def now(self) -> str:
-        self.at += timedelta(seconds=5)
+        self.at = datetime.now(UTC) - timedelta(days=self.days_ago)
         return self.at.isoformat()
 
     def lay(self, kind: str = "board", sizes: dict | None = None, *, proof: dict | None = BY_STRING, **more) -> str:
         putt = {"distance_m": 2.5, "past_m": 0.35, "green_speed_ft": 10}
         usual = {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005} if kind == "board" else {}
-        body = putt | {"rig_kind": kind, "rig_sizes_m": usual | (sizes or {}), "lesson_id": self.id, "laid_at": self.now()}
+        body = putt | {
+            "rig_kind": kind,
+            "rig_sizes_m": usual | (sizes or {}),
+            "lesson_id": self.id,
+            "laid_at": self.now(),
+        }
         station = self.coach.put(f"/stations/{uuid6.uuid7()}", **body | more)["id"]
         if proof:
             self.coach.put(f"/stations/{station}/proof", **proof)
         return station
 
     def block(self, station: str, planned: int, asks: Sequence[str] = (), **more) -> str:
-        body = {"station_id": station, "guided": False, "planned": planned, "asks": list(asks), "started_at": self.now()}
+        body = {
+            "station_id": station,
+            "guided": False,
+            "planned": planned,
+            "asks": list(asks),
+            "started_at": self.now(),
+        }
         return self.coach.put(f"/blocks/{uuid6.uuid7()}", **body | more)["id"]
 
     def putt(self, block: str, raw: dict, **notes) -> str:
@@ -82,7 +94,9 @@ class Told:
             "headline": lesson["headline"],
             "golfer": lesson["for_golfer"],
             "lesson": " | ".join(texts({k: v for k, v in lesson.items() if k not in ("fan",)})),
-            "sheet": " | ".join(texts({k: v for k, v in get(f"/lessons/{self.id}").items() if k in ("stand", "sight", "aim")})),
+            "sheet": " | ".join(
+                texts({k: v for k, v in get(f"/lessons/{self.id}").items() if k in ("stand", "sight", "aim")})
+            ),
             "page": " | ".join(texts(get(f"/golfers/{self.golfer}/lessons"))),
             "line": " | ".join(texts(get(f"/golfers/{self.golfer}/line"))),
         }

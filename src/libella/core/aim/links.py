@@ -10,15 +10,16 @@ from dataclasses import dataclass
 from typing import Final, Literal, get_args
 
 from ..certainty.estimate import Estimate, around
-from ..certainty.verdict import Verdict
+from ..certainty.verdict import Verdict, weigh
 from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, posterior, summarise
+from ..estimate.beyond import Beyond, beyond_of
 from ..estimate.cost import Mix, weigh_difference
-from ..estimate.verdict import verdict
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
+from ..set.proof import golfers_own
 
 Link = Literal["face", "mark", "to_mark"]
 LINKS: Final[tuple[Link, ...]] = get_args(Link)
@@ -46,6 +47,8 @@ class AimFound:
     summary: Summary | None
     verdict: Verdict | None
     vial: Vial
+    beyond: Beyond | None = None
+    """Its readings are open to one side: no size can be told."""
 
 
 def by_degrees(angle_deg: float, seen_deg: float) -> Interval:
@@ -63,6 +66,7 @@ def aim_found(
     *,
     planned: int,
     proved: bool,
+    mix: Mix,
     shared_deg: float = 0.0,
 ) -> AimFound:
     """Judge set-downs, oldest first, degrees.
@@ -70,12 +74,17 @@ def aim_found(
     Parameters
     ----------
     planned : set-downs after which the verdict is given
-    proved : of the line; where it is not, nothing is clear
+    proved : of the line; where it is not, nothing is clear, and only as far as it is the golfer's own
+    mix : the golfer's usual putts, at which it is weighed
     shared_deg : what is not known of the line's own direction, one standard deviation
     """
     n = len(readings)
     final = n >= planned
-    summary = summarise(posterior(readings, START).blurred(shared_deg), putt.window) if n else None
+    summary = summarise(posterior(readings, START).blurred(shared_deg), mix) if n else None
+    call = None
+    if summary and final:
+        own, told = 1.0 if proved else golfers_own(summary.bias.value, 0.0), summary.cost
+        call = weigh(own * told.right, own * told.left, told.small, can_be_clear=proved, cost=told.mean)
     return AimFound(
         link=link,
         hand=hand,
@@ -85,8 +94,9 @@ def aim_found(
         proved=proved,
         distance_m=putt.distance_m,
         summary=summary,
-        verdict=verdict(summary, proved=proved) if summary and final else None,
+        verdict=call,
         vial=vial(readings, summary and summary.bubble, putt.window, settled=final),
+        beyond=beyond_of(readings, putt.window) if n else None,
     )
 
 

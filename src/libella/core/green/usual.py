@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Final
 
+from ..estimate.cost import Mix
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.window import Window
 from .capture import DISTANCE
@@ -46,3 +47,8 @@ def level_window(putt: Putt, distance_m: float) -> Window:
     return replace(
         putt, distance_m=distance_m, falls_forward_percent=0.0, falls_right_percent=0.0, read=None, target="computed"
     ).window
+
+
+def usual_mix(putt: Putt, usual: Sequence[UsualLength]) -> Mix:
+    """The windows of the usual lengths, level, on this green at this pace."""
+    return Mix(tuple(level_window(putt, it.distance_m) for it in usual), tuple(it.weight for it in usual))

@@ -75,6 +75,8 @@ class LineBlock:
     device: Hashable = None
     device_sd: float = 0.0
     grid: tuple[np.ndarray, np.ndarray] | None = None
+    beyond: float | None = None
+    """Its readings are all open to one side, beyond this; None where they are not."""
 
 
 def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
@@ -98,7 +100,17 @@ def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
         device=device.id if device else None,
         device_sd=device.sd if device else 0.0,
         grid=grid,
+        beyond=_edge(found),
     )
+
+
+def _edge(it: LevelClaim) -> float | None:
+    """Beyond what it lies: a side alone, zero of that sign, where not every reading is open."""
+    if it.beyond is None:
+        return None
+    if it.beyond.times == it.count:
+        return it.beyond.edge
+    return 0.0 if it.beyond.side == "right" else -0.0
 
 
 def _likelihood(
@@ -159,6 +171,8 @@ class GolfersLine:
     steps: tuple[Stepped, ...]
     between: float
     vial: Vial
+    beyond: float | None = None
+    """Every block is open to one side: it lies at least so far out there, and nobody can say how far."""
 
     @property
     def quantity(self) -> Quantity:
@@ -203,6 +217,11 @@ def golfers_line(
         pooled, days, [it.day for it in within], prior=(prior.bias_mean, prior.bias_sd), matters=matters, scale=scale
     )
     now = found.at[-1]
+    edges = [it.beyond for it in read]
+    one_side = (
+        all(it is not None for it in edges) and len({math.copysign(1.0, it) for it in edges if it is not None}) == 1
+    )
+    edge = min((it for it in edges if it is not None), key=abs) if one_side else None
     return GolfersLine(
         keys=tuple(sorted(keys)),
         lessons=len({it.lesson for it in read}),
@@ -212,7 +231,10 @@ def golfers_line(
         blocks=tuple((it.day, normal(it.mean, it.sd)) for it in pooled),
         steps=_steps(within, found),
         between=found.between,
-        vial=vial((), Bubble(now, scatter or _NO_FILM), window, settled=True, unit=prior.unit),
+        vial=vial(
+            (), None if edge is not None else Bubble(now, scatter or _NO_FILM), window, settled=True, unit=prior.unit
+        ),
+        beyond=edge,
     )
 
 

@@ -8,19 +8,21 @@ from typing import Final, Literal
 
 from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import Verdict
+from ..certainty.verdict import Verdict, weigh
 from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, summarise
-from ..estimate.cost import Mix, cost
-from ..estimate.verdict import putts_to_settle, verdict, weighed
+from ..estimate.beyond import Beyond, beyond_of
+from ..estimate.cost import Cost, Mix, cost
+from ..estimate.verdict import putts_to_settle, weighed
 from ..golfer.hand import Hand
 from ..green.putt import Putt
-from ..green.usual import USUAL, UsualLength, level_window
+from ..green.usual import USUAL, UsualLength, level_window, usual_mix
 from ..measure.angle import angle_deg
 from ..measure.interval import Interval
 from ..measure.window import Window
+from ..set.proof import golfers_own
 from ..set.station import Station
-from .claims.level import Beyond, beyond_of, post_of
+from .claims.level import post_of
 from .disturbed import with_disturbances
 
 NO_HOLE_M: Final = 2.0
@@ -83,7 +85,8 @@ class Judgement:
     """A block judged.
 
     `watched`: a rig read the start; where none did there is no summary and no verdict. `final` is false until the
-    block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side. `dear` is given where the bias is cheap here and
+    block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side; `usual`: the word at the golfer's usual
+    lengths, as the lesson says it. `dear` is given where the bias is cheap here and
     likely dear at another usual length. `settled_by` is None until asked for: see `further`.
     """
 
@@ -99,6 +102,7 @@ class Judgement:
     gains: tuple[Gain, ...]
     vial: Vial
     beyond: Beyond | None = None
+    usual: Verdict | None = None
 
 
 def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> Judgement:
@@ -121,7 +125,8 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
     it = _Weighed(readings, station, occasion) if n and watched else None
     summary = it.summary if it else None
     proved = station.proof.proves_line
-    call = verdict(summary, proved=proved) if summary and final else None
+    call = it.verdict(proved=proved) if it and final else None
+    beyond = beyond_of(readings, station.putt.window) if it else None
     return Judgement(
         putts=n,
         planned=planned,
@@ -132,11 +137,13 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         verdict=call,
         counts=_counts(readings) if watched else None,
         dear=it.dear if it and call else None,
-        gains=_gains(summary) if summary and final else (),
+        # Of readings that can't say how far, or lie about a line that may be what is off, no size is promised.
+        gains=_gains(summary) if summary and final and not beyond and proved else (),
         vial=vial(
             readings if watched else (), summary and summary.bubble, _marks(station.putt, occasion), settled=final
         ),
-        beyond=beyond_of(readings, station.putt.window) if it else None,
+        beyond=beyond,
+        usual=it.usual(proved=proved) if it and call else None,
     )
 
 
@@ -158,7 +165,7 @@ def further(readings: Sequence[Interval], station: Station, occasion: Occasion, 
     if not readings or len(readings) < planned or not station.rig.reads_start:
         return None
     it = _Weighed(readings, station, occasion)
-    call = verdict(it.summary, proved=station.proof.proves_line)
+    call = it.verdict(proved=station.proof.proves_line)
     if call.word == "likely" and not station.proof.proves_line:
         return Further(call, None, needs_proof=True)
     post = post_of(readings, START, station.noise_deg)
@@ -174,6 +181,19 @@ class _Weighed:
         self.post = post_of(readings, START, station.noise_deg).blurred(occasion.doubt_deg(station))
         self.mix = Mix.one(station.putt.window) if occasion.hole else usual_mix(station.putt, occasion.usual)
         self.summary = summarise(self.post, self.mix)
+
+    def verdict(self, *, proved: bool) -> Verdict:
+        """The word of the bias; on a line that nobody measured only as far as it is the golfer's own."""
+        return self._word(self.summary.cost, proved=proved)
+
+    def _word(self, told: Cost, *, proved: bool) -> Verdict:
+        own = 1.0 if proved else golfers_own(self.summary.bias.value, 0.0)
+        return weigh(own * told.right, own * told.left, told.small, can_be_clear=proved, cost=told.mean)
+
+    def usual(self, *, proved: bool) -> Verdict:
+        """The word at the usual lengths: what the lesson says."""
+        mix = usual_mix(self.putt, self.occasion.usual)
+        return self._word(cost(self.post, mix, MATTERS["start"]), proved=proved)
 
     @property
     def dear(self) -> Dear | None:
@@ -191,11 +211,6 @@ class _Weighed:
             if call.names_direction and there.mean >= max(matter.nothing_under, dearest.putts if dearest else 0.0):
                 dearest = Dear(length.distance_m, there.mean, call)
         return dearest
-
-
-def usual_mix(putt: Putt, usual: Sequence[UsualLength]) -> Mix:
-    """The windows of the usual lengths, level, on this green at this pace."""
-    return Mix(tuple(level_window(putt, it.distance_m) for it in usual), tuple(it.weight for it in usual))
 
 
 def _marks(putt: Putt, occasion: Occasion) -> Window:

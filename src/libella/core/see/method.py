@@ -12,6 +12,7 @@ from ..estimate.posterior import Prior, posterior
 from ..measure.angle import angle_deg
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
+from ..set.proof import golfers_own
 from .fit import BIAS_SD, perceive
 from .trial import Looks, Trial
 
@@ -54,6 +55,13 @@ class LooksStraight:
     left: float
     too_noisy: bool = False
     open_side: Looks | None = None
+    proved: bool = True
+    """The line it was asked on was measured a second way; else it is only as sure as it is the golfer's own."""
+
+    @property
+    def small(self) -> float:
+        """Chance that it is too little to matter: what an unproved line leaves open is none of it."""
+        return 1 - self.right - self.left if self.proved else 0.0
 
     @property
     def tells(self) -> bool:
@@ -64,10 +72,15 @@ class LooksStraight:
 @dataclass(frozen=True, slots=True)
 class LaidRod:
     """How well the rod lay, degrees: how far right of true it pointed by itself; what is not known of that and of the
-    line it was laid on, one standard deviation, the same for all answers."""
+    line it was laid on, one standard deviation, the same for all answers; whether that line was measured a second way."""
 
     right_deg: float = 0.0
     shared_deg: float = 0.0
+    proved: bool = True
+
+    def own(self, it: Estimate) -> float:
+        """Chance that what was found is the golfer's, and not what a line laid by eye lies off."""
+        return 1.0 if self.proved else golfers_own(it.value + self.right_deg, it.sd)
 
     def angle(self, it: Estimate) -> Estimate:
         """An angle found with it, as it truly is."""
@@ -95,8 +108,9 @@ def by_directions(trials: Sequence[Trial], limit_deg: float, rod: LaidRod = TRUE
         angle=rod.angle(found.looks_straight),
         noise=found.noise,
         zone=found.zone,
-        right=rod.above(found.above, limit_deg),
-        left=1 - rod.above(found.above, -limit_deg),
+        right=rod.own(found.looks_straight) * rod.above(found.above, limit_deg),
+        left=rod.own(found.looks_straight) * (1 - rod.above(found.above, -limit_deg)),
+        proved=rod.proved,
         too_noisy=found.too_noisy,
         open_side=found.open_side,
     )
@@ -105,13 +119,15 @@ def by_directions(trials: Sequence[Trial], limit_deg: float, rod: LaidRod = TRUE
 def by_adjustment(ends: Sequence[Interval], limit_deg: float, rod: LaidRod = TRUE_ROD) -> LooksStraight:
     """From where the golfer stopped the rod, or pointed to: each one reading of the looks-straight angle, degrees."""
     post = posterior(ends, ADJUSTED)
+    angle = estimated(post.bias_quantile)
     return LooksStraight(
         trials=len(ends),
-        angle=rod.angle(estimated(post.bias_quantile)),
+        angle=rod.angle(angle),
         noise=estimated(post.spread_quantile),
         zone=None,
-        right=rod.above(post.bias_above, limit_deg),
-        left=1 - rod.above(post.bias_above, -limit_deg),
+        right=rod.own(angle) * rod.above(post.bias_above, limit_deg),
+        left=rod.own(angle) * (1 - rod.above(post.bias_above, -limit_deg)),
+        proved=rod.proved,
     )
 
 

@@ -22,7 +22,7 @@ _WIDE_MM, _TALL_MM = 300.0, 100.0
 
 def verdict_of(found: LooksStraight) -> Verdict:
     """Whether a true line looks straight to this golfer: none where it likely does, by enough that matters."""
-    return weigh(found.right, found.left, 1 - found.right - found.left)
+    return weigh(found.right, found.left, found.small, can_be_clear=found.proved)
 
 
 def nearer(one: LooksStraight, other: LooksStraight) -> float:

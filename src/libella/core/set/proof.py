@@ -44,6 +44,23 @@ _SLOPE_AGREES: Final = 0.1
 """Percent of slope that a level can't tell: rolls may differ from the plan by so much beyond their own doubt."""
 
 
+_PRESENT: Final = 0.35
+_SIZE_DEG: Final = 1.3
+
+
+def golfers_own(bias_deg: float, doubt_deg: float) -> float:
+    """Chance that what was read against a line laid by eye is the golfer's own, and not what the line lies off.
+
+    The golfer is off by N(0, 1.3°) or by next to nothing (0.35 before any reading, an opinion), the line by
+    N(0, 0.6²) either way; `doubt_deg`: of the readings, without the line's.
+    """
+    line = math.hypot(BY_EYE_DEG, doubt_deg)
+    both = math.hypot(line, _SIZE_DEG)
+    own = _PRESENT * math.exp(-0.5 * (bias_deg / both) ** 2) / both
+    other = (1 - _PRESENT) * math.exp(-0.5 * (bias_deg / line) ** 2) / line
+    return own / (own + other)
+
+
 @dataclass(frozen=True, slots=True)
 class Measured:
     """A line measured a second way, m: how far from the ball, and how far right of it the laid line was found there."""

@@ -23,6 +23,7 @@ from ...core.aim.links import (
 )
 from ...core.certainty.estimate import Estimate
 from ...core.green.putt import USUAL_PAST_M, Putt
+from ...core.green.usual import usual_mix
 from ...core.instruments import lay
 from ...core.instruments.aid import Raw
 from ...core.judge.ledger.factors import levels_of
@@ -35,12 +36,13 @@ from ...core.set.tool_check import UNCHECKED
 from ...store.tables import AimSeriesRow, GolferRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
+from ..golfer.golfers import usual_of
 from ..lesson.lessons import open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
-from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
+from ..values import KeptAimSeries, KeptGolfer, KeptLesson, KeptSetDown, value_of, values_of
 
 MOST = 80
 FEWEST = 3
@@ -208,7 +210,8 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
 
 
 def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
-    golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
+    golfer = value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
+    mix = usual_mix(Putt(2.0, USUAL_PAST_M, lesson.green_speed_ft), usual_of(golfer))
     sets = session.scalars(
         select(AimSeriesRow)
         .where(AimSeriesRow.studio_id == desk.studio_id, AimSeriesRow.lesson_id == lesson.id)
@@ -240,6 +243,7 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
             golfer.hand,
             planned=row.planned,
             proved=proof.proves_line or not against_line,
+            mix=mix,
             shared_deg=shared,
         )
         found.append(AimSheet(row, own, judged, reads, putt.window, shared, line))

@@ -9,12 +9,14 @@ from uuid import UUID
 
 from ...core.golfer.hand import Hand
 from ...core.green.putt import USUAL_PAST_M, Putt
-from ...core.green.usual import level_window
+from ...core.green.usual import level_window, usual_mix
 from ...core.judge.chain import K_USUAL
+from ...core.judge.claims.growth import growth
 from ...core.judge.claims.level import Weighing
 from ...core.judge.golfers_line import LINES, Change, GolfersLine, LineBlock, LineKey, golfers_line, line_block
-from ...core.judge.judgement import NO_HOLE_M, usual_mix
-from ...core.judge.ledger.entry import Batch
+from ...core.judge.judgement import NO_HOLE_M
+from ...core.judge.ledger.entry import Batch, grouped, main_of
+from ...core.judge.ledger.factors import joined as joined_levels
 from ...core.judge.ledger.factors import moving
 from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
@@ -61,13 +63,18 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     spread = bands_now(desk).of[golfer.level].spread_deg["start"]
     by = Weighing(mix, K_USUAL.value, spread)
     told: dict[LineKey, list[LineBlock]] = {}
-    for batch in _batches(desk, golfer, lessons, spread, starts_only=starts_only):
+    batches = list(_batches(desk, golfer, lessons, spread, starts_only=starts_only))
+    grows = _grow(batches, by)
+    for batch in batches:
         for name in batch.counts:
             if name not in LINES or (starts_only and name != "start"):
                 continue
             one = line_block(batch, name, by)
             if one is not None and one.bias is not None:
-                told.setdefault(LineKey(name, moving(batch.levels, quantity(name).movers)), []).append(one)
+                levels = moving(batch.levels, quantity(name).movers)
+                if name == "start" and grows and batch.putted:
+                    levels = joined_levels(levels, [("length", f"{batch.putted.distance_m:.2f}")])
+                told.setdefault(LineKey(name, levels), []).append(one)
     noted = [Change(it.made_at.timestamp() / 86400.0 - first_day, it.words) for it in changes]
     pooled: list[GolfersLine | None] = []
     for keys in joined(desk, golfer_id, list(told)):
@@ -80,6 +87,13 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     order = (*_FIRST, *(it for it in LINES if it not in _FIRST))
     first = sorted(main.values(), key=lambda it: order.index(it.quantity.name))
     return GolfersLines((*first, *(it for it in lines if it not in first)), changes, since, golfer.hand)
+
+
+def _grow(batches: Sequence[Batch], by: Weighing) -> bool:
+    """Whether this golfer's starts go with the length: then each length is a line of its own."""
+    main = main_of(grouped((it for it in batches if it.counts.get("start")), "start"), "start")
+    grown = growth(main, by) if main else None
+    return grown is not None and grown.call.names_direction
 
 
 def _since(it: LineBlock, first_day: float) -> LineBlock:

@@ -11,10 +11,11 @@ from ...core.certainty.estimate import Estimate, normal
 from ...core.golfer.hand import Hand
 from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.green.slope import LEVEL_RESOLUTION
+from ...core.green.usual import usual_mix
 from ...core.instruments.rig import Rig
 from ...core.judge.chain import K_USUAL, fit_k
 from ...core.judge.disturbed import disturbed_deg
-from ...core.judge.judgement import NO_HOLE_M, usual_mix
+from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source
 from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
 from ...core.judge.ledger.putt import typed, values_of
@@ -163,13 +164,13 @@ def block_batch(
             declared=bool(path.name),
             coarse=watched and _is_coarse(station, expected_deg),
             watched=watched,
-            proved=proof.proves_line,
             disturbances=tuple(block.disturbances),
             sensor_deg=noise,
             zero_deg=zero or 0.4,
             checks=min((it.checks for it in sensed), default=0),
             one_device=len(set(readers.values())) <= 1,
         ),
+        proved=proof.proves_line,
         planned=block.planned,
         voided=len(sheet.readings) - len(valid),
         comparison=str(block.comparison_id or ""),
@@ -258,7 +259,7 @@ def _sight(it: SightSheet) -> Batch:
     found, test = it.found, it.test
     told = {"set_up": test.condition or _moved(position_of(test.position))}
     side = "neither" if found.open_side in (None, "straight") else "left" if found.open_side == "left" else "right"
-    fitted = Fitted(found.angle, found.noise, found.trials, found.tells, side)
+    fitted = Fitted(found.angle, found.noise, found.trials, found.tells, side, found.proved)
     return Batch(
         id=str(test.id),
         step="see",

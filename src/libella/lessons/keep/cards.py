@@ -211,7 +211,7 @@ def _first_look(desk: Desk, lesson_id: UUID, set_up: str, position: Position) ->
     wanted = set_up or (_place_named(next(iter(position.items()))) if len(position) == 1 else "")
     if not wanted:
         return None
-    here = [
+    here: list[Looks] = [
         it.looks
         for it in looks
         if it.place.lever and _place_named((it.place.lever, 1 if it.place.way == "plus" else -1)) == wanted

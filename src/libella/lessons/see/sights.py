@@ -37,6 +37,7 @@ from ...core.see.method import (
 from ...core.see.position import SCORE, Position, position_of
 from ...core.see.straight import curve, sight_vial
 from ...core.see.trial import Trial
+from ...core.set.proof import BY_EYE_DEG
 from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
@@ -274,8 +275,10 @@ def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None
     row = plan_now(desk, session, lesson_id, station_id)
     if row is None:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        return Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft), LaidRod(zero.right_deg, zero.doubt_deg)
+        by_eye = LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, BY_EYE_DEG), proved=False)
+        return Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft), by_eye
     station = entry_of(row).station()
     rig_m = station.rig.station_m
     right = zero.right_deg + station.proof.line_off_deg(rig_m)
-    return station.putt, LaidRod(right, math.hypot(zero.doubt_deg, station.proof.line_deg(rig_m)))
+    proved = station.proof.proves_line
+    return station.putt, LaidRod(right, math.hypot(zero.doubt_deg, station.proof.line_deg(rig_m)), proved)

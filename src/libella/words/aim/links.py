@@ -46,9 +46,19 @@ class AimWords:
 def aim_words(it: AimFound, units: Units) -> AimWords:
     """A set as it is read."""
     unproved = "" if it.proved or it.summary is None else " The line is not proved."
-    return AimWords(
-        headline(it.summary, it.verdict, "No set-down yet."), _meaning(it, units) + unproved, _doubt(it.summary)
-    )
+    return AimWords(_headline(it), _meaning(it, units) + unproved, "" if it.beyond else _doubt(it.summary))
+
+
+def _headline(it: AimFound) -> str:
+    """Where it lies and how sure that is; of readings that say a side only, the side and how often."""
+    if it.beyond is None:
+        return headline(it.summary, it.verdict, "No set-down yet.")
+    right = it.beyond.side == "right"
+    turned = "" if it.link == "mark" else " (open)" if right == (it.hand == "right") else " (closed)"
+    said = f"{it.beyond.side}{turned} {it.beyond.times} of {it.set_downs}"
+    if it.verdict is None:
+        return f"So far {said}."
+    return f"{said[0].upper()}{said[1:]}: {WORDS[it.verdict.word]}; how far, words can't say."
 
 
 def _meaning(it: AimFound, units: Units) -> str:
@@ -59,6 +69,8 @@ def _meaning(it: AimFound, units: Units) -> str:
         return f"{it.set_downs} of {planned}; until then this is only so far."
     if not it.verdict.names_direction:
         return "Nothing there to mend." if it.verdict.word == "none" else "A tendency and chance both still fit."
+    if it.beyond is not None:
+        return "It points there oftener than by chance."
     bias = it.summary.bias
     size = about(offset_m(bias.value, it.distance_m), offset_m(bias.doubt, it.distance_m), units)
     far = f"About {size} {side_of(bias.value)} at the hole"

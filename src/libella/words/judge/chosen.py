@@ -30,6 +30,7 @@ from .claims import (
     beyond_said,
     call_said,
     difference_said,
+    growth_said,
     headed,
     levels_said,
     pace_said,
@@ -60,14 +61,16 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             names = listed([quantity_name(one.quantity.name).lower() for one in it.levels])
             return f"Everything read lies about {it.about:.1f}° {it.side} ({names}): the line may be what is off."
         case Cause_():
+            if it.finding.cause == "distance" and it.growth is not None:
+                return growth_said(it.growth, hand, units)
             if it.finding.cause == "read_and_pace" and it.finding.kind == "pace" and it.pace is not None:
                 return f"{pace_said(it.pace, units)} That is what to work on: {WORDS[it.finding.call.word]}."
             return cause_said(it.finding, hand)
         case PutRight():
             return f"{_line_off(it.finding)}, and what was read is put right by it: nothing to mend."
         case Differs():
-            said = difference_said(it.difference, f"with “{group_name(it.compared.first)}”", hand, units)
-            return f"With “{group_name(it.group)}” the {said}."
+            said = difference_said(it.difference, hand, units)
+            return f"“{group_name(it.group)}” against “{group_name(it.compared.first)}”: {said}."
         case Off():
             return _off(it, hand, units)
         case PaceOff():
@@ -136,6 +139,8 @@ def _why(it: Off) -> str:
     """Where a start that lies off may come from, by no more than was read."""
     if it.level.levels or it.level.beyond is not None:
         return ""
+    if it.at_address:
+        return " The face points there at address already."
     if it.by_stroke:
         return " The face aims true at address: what lies between is the stroke's."
     if it.path_may:
@@ -150,12 +155,9 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
     match it:
         case Cause_():
             weight = weight_said(it.finding)
-            if (
-                it.findings.starts is None
-                and not it.findings.grows
-                and it.finding.cause not in ("guide", "read_and_pace")
-            ):
-                return f"{weight} With fewer than five starts read that is what it comes to if the stroke adds nothing.".strip()
+            alone = it.findings.starts is None and not it.findings.grows
+            if weight and alone and it.finding.cause not in ("guide", "read_and_pace", "distance"):
+                return f"{weight} With fewer than five starts read that is what it comes to if the stroke adds nothing."
             return weight
         case LineFirst():
             return "Measure it a second way before anything is made of it: two minutes with a tape or a string."
@@ -163,9 +165,9 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             starts = it.findings.starts
             return "" if starts is None else f"From {counted(starts.putts, 'putt')}: starts {_where(starts)}."
         case Differs():
-            return (
-                "Compared in turns: warming up falls on both alike." if it.compared.final else "The comparison goes on."
-            )
+            if not it.compared.id:
+                return "Looked at one after the other, not in turns."
+            return "Compared in turns." if it.compared.final else "The comparison goes on."
         case Off():
             call = it.level.call
             if call is None or call.cost is None or it.level.beyond is not None:

@@ -5,10 +5,11 @@ from collections.abc import Sequence
 from typing import Final
 
 from ...core.certainty.estimate import Estimate
+from ...core.estimate.beyond import Beyond
 from ...core.golfer.hand import Hand
-from ...core.judge.claims.difference import Difference
+from ...core.judge.claims.difference import Difference, wanted_of
 from ...core.judge.claims.growth import Growth
-from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Beyond, Level
+from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Level
 from ...core.judge.claims.pace import Pace
 from ...core.judge.claims.share import ShareOf
 from ...core.judge.ledger.factors import Factor, Levels
@@ -105,7 +106,8 @@ _FACTORS: Final[dict[Factor, str]] = {
     "kit": "with {level}",
     "trial": "{level}",
     "hole_side": "from the other side of the hole",
-    "guide": "in view",
+    "guide": "guide in view",
+    "length": "at {level}",
     "break": "breaking {level}",
     "unsorted": "“{level}”",
 }
@@ -120,13 +122,16 @@ FACTOR_NAMES: Final[dict[Factor, str]] = {
 """What a coach can say of a block that is not as usual."""
 
 
-def levels_said(levels: Levels) -> str:
+def levels_said(levels: Levels, units: Units = "metric") -> str:
     """How readings were taken: "wide base, in view"; as usual where nothing differs."""
     known = {str(cue): name for cue, name in CUES.items()}
-    said = [
-        _FACTORS[factor].format(level=known.get(level, level) if factor == "cue" else level) for factor, level in levels
-    ]
-    return ", ".join(said) or AS_USUAL
+
+    def named(factor: Factor, level: str) -> str:
+        return (
+            tape(float(level), units) if factor == "length" else known.get(level, level) if factor == "cue" else level
+        )
+
+    return ", ".join(_FACTORS[factor].format(level=named(factor, level)) for factor, level in levels) or AS_USUAL
 
 
 def open_or_closed(name: str, right: bool, hand: Hand) -> str:
@@ -177,7 +182,7 @@ def between_said(it: Quantity, found: Estimate, hand: Hand, units: Units) -> str
     """A 90 % interval: "1.5° to 2.0°", with sides where its ends lie on both."""
     if it.unit == "deg" and it.sides != "more":
         low, high = found.low, found.high
-        same = low * high >= 0
+        same = low * high >= 0 or min(abs(low), abs(high)) < _SMALL
         if same:
             near, far = sorted((abs(low), abs(high)))
             return f"{near:.1f}° to {far:.1f}°"
@@ -199,11 +204,25 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
         return _untold(it, event, fewest)
     if it.beyond is not None:
         return f"{beyond_said(it, it.beyond, hand, units)}."
+    if (zone := _one_zone(it)) is not None:
+        within = size_said(it.quantity, zone, 0.01, units)
+        return f"All {it.count} within ± {within}{call_said(it)}: these readings can't say it finer."
     said = [f"{headed(it, hand, units)}{call_said(it)}"]
     if it.spread is not None and it.count >= FEWEST and it.quantity.sides != "more":
         said.append(f"spread {spread_said(it, units)}")
     said.append(f"from {counted(it.count, event)}")
     return f"{'; '.join(said)}."
+
+
+def _one_zone(it: Level) -> float | None:
+    """Half the width of the one zone that all readings lie in, where that reaches over nothing and is wide."""
+    if it.counted is None or it.count < FEWEST or it.quantity.sides not in ("line", "path", "strike"):
+        return None
+    low, high = it.counted.lowest, it.counted.highest
+    wide = {"deg": 0.3, "mm": 4.0}.get(it.quantity.unit, 0.0)
+    if low != high or low.low_or_none is None or low.high_or_none is None or low.high - low.low < 2 * wide:
+        return None
+    return (low.high - low.low) / 2
 
 
 def headed(it: Level, hand: Hand, units: Units) -> str:
@@ -250,6 +269,8 @@ def beyond_said(it: Level, beyond: Beyond, hand: Hand, units: Units) -> str:
     value = beyond.edge if beyond.edge else (1.0 if right else -1.0)
     side = f"{side_name(about_, value, hand)}{open_or_closed(about_.name, right, hand)}"
     sure = it.call if it.call is not None and it.call.names_direction else it.side
+    if about_.name == "roll_past" and it.call is None:
+        return f"{beyond.times} of {it.count} past the hole; how far, nobody said"
     word = WORDS[sure.word]
     if beyond.times == it.count and beyond.edge:
         least = size_said(about_, beyond.edge, 0.01, units)
@@ -287,35 +308,35 @@ def claim_name(it: Level | ShareOf) -> str:
     return f"{name}, {levels_said(it.levels)}" if it.levels else name
 
 
-def difference_said(it: Difference, first: str, hand: Hand, units: Units) -> str:
-    """How the second differs from the first, in one clause: "the face aims 2.3° further left at address: clear"."""
+def difference_said(it: Difference, hand: Hand, units: Units) -> str:
+    """How the second differs from the first, in one clause: "face at address 2.3° further left (1.8° to 2.8°), clear"."""
     if it.shares is not None:
-        return _shares_apart(it, first)
+        return _shares_apart(it)
     said: list[str] = []
     if it.call.names_direction:
-        said.append(f"{shift_said(it, first, hand, units)}: {WORDS[it.call.word]}{_now_said(it)}")
+        said.append(f"{shift_said(it, hand, units)}, {WORDS[it.call.word]}{_now_said(it)}")
     if it.steadier is not None and it.steadier.names_direction and it.ratio is not None:
         verb = "steadier" if it.steadier.side == "left" else "wider spread"
-        said.append(f"{quantity_name(it.quantity.name).lower()} {verb} {_times(it.ratio)}: {WORDS[it.steadier.word]}")
+        said.append(f"{quantity_name(it.quantity.name).lower()} {verb} {_times(it.ratio)}, {WORDS[it.steadier.word]}")
     if said:
         return "; ".join(said)
     word = "no difference that matters" if it.call.word == "none" else WORDS["open"]
-    return f"{shift_said(it, first, hand, units)}: {word}"
+    return f"{shift_said(it, hand, units)}, {word}"
 
 
 def _times(it: Estimate) -> str:
     return f"(× {it.value:.1f}, {it.low:.1f} to {it.high:.1f})"
 
 
-def shift_said(it: Difference, first: str, hand: Hand, units: Units) -> str:
+def shift_said(it: Difference, hand: Hand, units: Units) -> str:
     """By how much, and to which side."""
     about_, by = it.quantity, it.by
     name = quantity_name(about_.name).lower()
-    size = size_said(about_, by.value, by.doubt, units)
+    size = size_said(about_, by.value, by.doubt if about_.unit == "deg" else 0.0, units)
     low, high = sorted((by.low, by.high), key=abs)
     between = between_said(about_, Estimate(by.value, low, high) if by.is_one_side else by, hand, units)
     way = further(about_, by.value, hand)
-    return f"{name} {size} {way} than {first} ({between})"
+    return f"{name} {size} {way} ({between})"
 
 
 def further(it: Quantity, value: float, hand: Hand) -> str:
@@ -354,19 +375,19 @@ def _now_said(it: Difference) -> str:
     return ""
 
 
-def _shares_apart(it: Difference, first: str) -> str:
+def _shares_apart(it: Difference) -> str:
     assert it.shares is not None
     one, other = it.shares
     name = it.quantity.name
-    wanted = it.quantity.good or one.told
+    wanted = wanted_of(it.quantity, one)
     category = category_name(name, wanted)
     said = f"{category} {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
     if name not in ("holed", "missed_side", "stopped", "first_look"):
         said = f"{quantity_name(name).lower()}: {said}"
     if it.call.names_direction:
-        return f"{said}: {WORDS[it.call.word]}"
+        return f"{said}, {WORDS[it.call.word]}"
     word = "no difference that matters" if it.call.word == "none" else WORDS["open"]
-    return f"{said}: {word}"
+    return f"{said}, {word}"
 
 
 def growth_said(it: Growth, hand: Hand, units: Units) -> str:
@@ -400,12 +421,7 @@ def pace_said(it: Pace | None, units: Units) -> str:
         else:
             said.append(f"{against[0].upper()}{against[1:]}: {WORDS[level.call.word]}.")
     elif level is not None and level.beyond is not None and level.call is not None and level.call.names_direction:
-        way = "Short" if level.call.side == "left" else "Past"
-        said.append(
-            f"{way} of the pace planned: {WORDS[level.call.word]}."
-            if way == "Short"
-            else f"Past the pace planned: {WORDS[level.call.word]}."
-        )
+        said.append(f"Short of the pace planned: {WORDS[level.call.word]}.")
     if it.of_goal > it.holed:
         said.append(f"In the goal zone (holed, or up to {tape(it.zone_m, units)} past): {it.goal} of {it.of_goal}.")
     return " ".join(said)
@@ -424,7 +440,8 @@ def _finished(it: Pace, units: Units) -> str:
         parts.append(f"{it.holed} holed" if parts else f"{it.holed} of {it.putts} holed")
     beside = it.putts - it.short - it.past - it.holed
     if beside:
-        parts.append(f"{beside} level with the hole")
+        said = _to_sides(beside, it.beside).removeprefix(", ").replace(" of them", "")
+        parts.append(f"{beside} missed{f': {said}' if said else ''}")
     return "; ".join(parts)
 
 

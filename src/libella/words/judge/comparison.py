@@ -53,65 +53,46 @@ class ComparedWords:
 
 
 def group_name(it: Group) -> str:
-    """What a condition is called: what it was not as usual in, else as the coach calls it."""
-    return levels_said(it.levels) if it.levels else it.name or levels_said(())
+    """What a condition is called: as the coach calls it, else what it was not as usual in."""
+    return it.name or levels_said(it.levels)
 
 
 def compared_words(it: Compared | None, of: str, hand: Hand, units: Units) -> ComparedWords:
     """The comparison as it is read."""
     if it is None or not any(told for _, told in it.others):
         return ComparedWords(_TO_COME[of], (), "")
-    first = _quoted(it.first)
-    pairs = tuple(_pair(group, told, it, first, hand, units) for group, told in it.others if told)
+    pairs = tuple(_pair(group, told, it, hand, units) for group, told in it.others if told)
     note = ""
     if len(it.others) > 1:
         note = f"{len(it.others)} conditions against the first: each must be the surer."
     return ComparedWords(" ".join(one.headline for one in pairs), pairs, note)
 
 
-def _quoted(it: Group) -> str:
-    return f"“{group_name(it)}”"
-
-
-def _pair(
-    group: Group, told: tuple[Difference, ...], whole: Compared, first: str, hand: Hand, units: Units
-) -> PairWords:
+def _pair(group: Group, told: tuple[Difference, ...], whole: Compared, hand: Hand, units: Units) -> PairWords:
     asked = next((it for it in told if it.quantity.name == asked_of(whole.question, whole.of)), None)
     name = group_name(group)
+    against = f"“{name}” against “{group_name(whole.first)}”"
     so_far = "" if whole.final else "So far "
-    with_ = f"{'with' if so_far else 'With'} “{name}” "
     others = tuple(
-        f"{one[0].upper()}{one[1:]}."
-        for it in told
-        if it is not asked
-        for one in (difference_said(it, first, hand, units),)
+        f"{one[0].upper()}{one[1:]}." for it in told if it is not asked for one in (difference_said(it, hand, units),)
     )
     if asked is None:
-        return PairWords(name, f"{so_far}{with_}{_nothing(told, whole)}.", others)
-    return PairWords(name, f"{so_far}{with_}{_asked(asked, whole, first, hand, units)}.", others)
+        unread = quantity_name(asked_of(whole.question, whole.of)).lower()
+        return PairWords(name, f"{so_far}{against}: {unread} was not read in both yet.", others)
+    return PairWords(name, f"{so_far}{against}: {_asked(asked, whole, hand, units)}.", others)
 
 
-def _nothing(told: tuple[Difference, ...], whole: Compared) -> str:
-    asked = quantity_name(asked_of(whole.question, whole.of)).lower()
-    return f"{asked} was not read in both yet"
-
-
-def _asked(it: Difference, whole: Compared, first: str, hand: Hand, units: Units) -> str:
+def _asked(it: Difference, whole: Compared, hand: Hand, units: Units) -> str:
     if whole.question == "spread" and it.ratio is not None and it.steadier is not None:
-        ratio = it.ratio
+        ratio, name = it.ratio, quantity_name(it.quantity.name).lower()
         word = "no difference in spread worth having" if it.steadier.word == "none" else WORDS[it.steadier.word]
         if ratio.value < 0.1:
-            return f"the {quantity_name(it.quantity.name).lower()} spreads less than a tenth as much as {first}: {word}"
-        return (
-            f"the {quantity_name(it.quantity.name).lower()} spreads {ratio.value:.1f} times as much as {first} "
-            f"({ratio.low:.1f} to {ratio.high:.1f}): {word}"
-        )
+            return f"{name} spreads less than a tenth as much, {word}"
+        return f"{name} spreads {ratio.value:.1f} times as much ({ratio.low:.1f} to {ratio.high:.1f}), {word}"
     if whole.question == "window" and it.inside is not None:
         gain, call = it.inside
         more = "more" if gain.value > 0 else "fewer"
         word = "no difference worth having" if call.word == "none" else WORDS[call.word]
-        return (
-            f"{abs(gain.value):.0f} in a hundred {more} start inside the window than {first} "
-            f"({gain.low:+.0f} to {gain.high:+.0f}): {word}".replace("-", "−")
-        )
-    return difference_said(it, first, hand, units)
+        between = f"{gain.low:+.0f} to {gain.high:+.0f}".replace("-", "−")
+        return f"{abs(gain.value):.0f} in a hundred {more} start inside the window ({between}), {word}"
+    return difference_said(it, hand, units)

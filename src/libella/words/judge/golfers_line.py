@@ -1,5 +1,6 @@
 """The golfer's line in words: where a link lies now, over how much, and what a noted change came to."""
 
+import math
 from typing import Final
 
 from ...core.certainty.estimate import Estimate
@@ -11,7 +12,7 @@ from ...core.measure.side import side_of
 from ...core.measure.units import Units
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
-from .claims import between_said, further, levels_said, quantity_name, size_said, sized
+from .claims import between_said, further, levels_said, quantity_name, side_name, size_said, sized
 
 _STEADY_DEG: Final = 0.05
 _FEWEST_BETWEEN: Final = 3
@@ -30,6 +31,11 @@ def key_name(it: LineKey) -> str:
 
 def line_short(it: GolfersLine) -> str:
     """Where it lies now, for a list of golfers."""
+    lengths = [level for key in it.keys for factor, level in key.levels if factor == "length"]
+    if lengths:
+        return f"At {listed([f'{float(one):.1f} m' for one in lengths])} starts {_sided(it.now.value)} now."
+    if it.beyond is not None:
+        return f"Starts at least {_sided(it.beyond)} now, from {counted(len(it.blocks), 'block')}."
     return f"Starts {_sided(it.now.value)} now, from {counted(len(it.blocks), 'block')}."
 
 
@@ -41,11 +47,17 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     if len(it.blocks) >= _FEWEST_BETWEEN:
         between = size_said(about_, it.between, 0.0, units)
         behind = f"{behind}; single {'ones' if what == 'look' else 'blocks'} lie about ± {between} from it"
-    where = sized(about_, now.value, now.doubt, hand, units)
+    if it.beyond is not None:
+        edge = size_said(about_, it.beyond, 0.01, units) if it.beyond else ""
+        least = (
+            f"At least {edge} {side_name(about_, it.beyond or math.copysign(1e-9, it.beyond), hand)}"
+            if edge
+            else side_name(about_, now.value, hand)
+        )
+        return f"{least[0].upper()}{least[1:]} now; how far, these readings can't say. {behind}."
+    where = sized(about_, now.value, now.doubt if about_.unit == "deg" else 0.0, hand, units)
     if about_.unit == "deg" and about_.sides != "more" and abs(now.value) < _STEADY_DEG:
         where = "On the line"
-    if about_.unit == "mm" and now.low <= 0 <= now.high:
-        where = "Over the line, as far as this tells," if about_.sides == "eyes" else where
     spread = "" if it.spread is None else f"; spread {size_said(about_, it.spread.value, 0.0, units)}"
     return f"{where} now ({between_said(about_, now, hand, units)}, nine times in ten){spread}. {behind}."
 

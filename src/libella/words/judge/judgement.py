@@ -53,7 +53,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         size="" if it.beyond else _size(it.summary, station, occasion, units),
         meaning=_meaning(it, occasion, units) + (_FAR if it.beyond else "") + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
-        chance=_chance(it.summary, occasion),
+        chance="" if it.beyond else _chance(it.summary, occasion),
         doubt="" if it.beyond else _doubt(it.summary, occasion),
         gains=tuple(_gain(one) for one in it.gains),
         prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
@@ -181,9 +181,12 @@ def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
             return f"It is {sure} sure that the bias costs under {under} here: nothing there to mend.{dear}"
         return f"It is {sure} sure that the bias costs under {under} at the usual lengths: nothing there to mend.{dear}"
     if call.word == "open" or call.side == "neither":
-        return f"A tendency and chance both still fit these putts.{dear}"
+        usual = " At the usual lengths it is too small to matter." if it.usual and it.usual.word == "none" else ""
+        return f"A tendency and chance both still fit these putts.{usual}{dear}"
     least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"
     said = _TENDENCY[call.word, occasion.hole].format(sure=sure, side=call.side, least=least, about=round(cost))
+    if it.beyond:
+        said = said.replace(f" (about {round(cost)})", "")
     return f"{said} {_by_hand(push_or_pull(call.side, occasion.hand), occasion.hand)}{dear}"
 
 

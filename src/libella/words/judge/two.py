@@ -76,7 +76,7 @@ def two_said(found: Sequence[Difference], stood: Sequence[Noted], hand: Hand, un
         if changed:
             return f"Nothing else was read on both sides; the set-up changed: {listed(changed)}."
         return "Nothing was read on both sides."
-    said = [difference_said(it, "before", hand, units) for it in named(found)[:_SAID]]
+    said = [difference_said(it, hand, units) for it in named(found)[:_SAID]]
     if said:
         sentence = "; ".join(said)
         return f"{sentence[0].upper()}{sentence[1:]}."
@@ -94,7 +94,7 @@ def label_said(it: Difference) -> str:
 
 def beside_said(it: Difference, hand: Hand, units: Units) -> str:
     """One quantity on both sides."""
-    said = difference_said(it, "before", hand, units)
+    said = difference_said(it, hand, units)
     return f"{said[0].upper()}{said[1:]}."
 
 

@@ -30,7 +30,7 @@ def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
 def moved_words(it: Estimate, before: str, units: Units) -> str:
     """How far the eyes are from where they were in the set-up before."""
     before = before or "as usual"
-    size, give = about(it.value / 1000, it.doubt / 1000, units), about(it.doubt / 1000, it.doubt / 1000, units)
+    size, give = about(it.value / 1000, 0.0, units), about(it.doubt / 1000, 0.0, units)
     if it.low <= 0 <= it.high:
         return f"Not told apart from “{before}” (± {give})."
     if it.value > 0:

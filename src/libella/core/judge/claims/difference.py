@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import CLEAR, NINETY, Verdict, clear_among, weigh
-from ...estimate.cost import Mix, costs_from, share_within
+from ...estimate.cost import Mix, share_within
 from ...estimate.posterior import Floats, Posterior
 from ...estimate.shares import Share, apart
 from ..ledger.entry import Batch
@@ -90,12 +90,18 @@ def difference(first: Group, second: Group, name: str, by: Weighing, *, among: i
     about, clear = quantity(name), CLEAR if among <= 1 else clear_among(among)
     if about.kind == "share":
         pair = share_of(first.batches, name, first.levels), share_of(second.batches, name, second.levels)
-        return _of_shares(about, pair, clear) if pair[0] and pair[1] else None
+        fewest = 1 if about.event == "look" else FEWEST
+        if pair[0] is None or pair[1] is None or min(pair[0].of, pair[1].of) < fewest:
+            return None
+        if name == "stopped" and not any(it is not None and it.times("short") for it in pair):
+            return None
+        return _of_shares(about, pair, clear)
     levels = level_of(first.batches, name, first.levels, by), level_of(second.batches, name, second.levels, by)
     one, other = levels
-    if one is None or other is None or min(one.count, other.count) < FEWEST:
+    fewest = 1 if about.event == "look" else FEWEST
+    if one is None or other is None or min(one.count, other.count) < fewest:
         return None
-    if name == "feels_straight" and not (one.vial.bubble_at is not None and other.vial.bubble_at is not None):
+    if one.raw is None and not (one.vial.bubble_at is not None and other.vial.bubble_at is not None):
         return None
     return _of_levels(about, (one, other), (first, second), by, clear)
 
@@ -103,7 +109,7 @@ def difference(first: Group, second: Group, name: str, by: Weighing, *, among: i
 def _of_shares(about: Quantity, pair: tuple[ShareOf | None, ShareOf | None], clear: float) -> Difference:
     one, other = pair
     assert one is not None and other is not None
-    wanted = about.good or one.told
+    wanted = wanted_of(about, one)
     matter = MATTERS["share"]
     found = apart(
         Share(one.times(wanted), one.of),
@@ -113,6 +119,11 @@ def _of_shares(about: Quantity, pair: tuple[ShareOf | None, ShareOf | None], cle
     )
     call = weigh(found.more, found.less, found.small, clear=clear)
     return Difference(about, None, None, found.gain, call, shares=(one, other))
+
+
+def wanted_of(about: Quantity, first: ShareOf) -> str:
+    """The category that two shares are compared in."""
+    return "short" if about.name == "stopped" else about.good or first.told
 
 
 def _of_levels(
@@ -207,8 +218,8 @@ def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple
     matter = MATTERS["difference"]
     spreads = [it.spread.value for it in levels if it.spread]
     middle = math.exp(float(np.mean(np.log(spreads)))) if spreads else by.spread_deg
-    far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([middle]), by.mix)[:, 0]
-    return float(far), float(near)
+    far, near = difference_limits(middle, by.mix)
+    return far, near
 
 
 def _estimate(values: Floats, weight: Floats) -> Estimate:

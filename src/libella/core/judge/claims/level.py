@@ -1,7 +1,7 @@
 """Where a quantity lies, and how far single readings scatter: the claim about one group of readings."""
 
 import math
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from functools import lru_cache
 from typing import Final
@@ -14,21 +14,20 @@ from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict, weigh
 from ...certainty.vial import Bubble, Vial, vial
 from ...estimate import START, Posterior, Prior, posterior
+from ...estimate.beyond import Beyond, beyond_of
 from ...estimate.cost import Mix, cost, costs_from
 from ...measure.interval import Interval
 from ...measure.side import Side
 from ...measure.window import Window
 from ...see.fit import perceive
 from ...see.trial import TRUE, Looks, Trial
+from ...set.proof import golfers_own
 from ..ledger.entry import Batch, Fitted, Place, Source
 from ..ledger.factors import Levels
 from ..ledger.quantity import Quantity, quantity
 
 FEWEST: Final = 3
 """Readings below which a level is not told as one."""
-_WIDE: Final = 1.0
-"""A zone wider than this share of the window can't say how far: an opinion of the handbook's."""
-_OPEN_SHARE: Final = 0.5
 FEWEST_FELT: Final = 6
 """Calls below which nothing is said of what feels straight."""
 _SEEN_DEG: Final = 0.05
@@ -44,15 +43,6 @@ class Weighing:
     mix: Mix
     k: float
     spread_deg: float
-
-
-@dataclass(frozen=True, slots=True)
-class Beyond:
-    """Readings that are open to one side: so many lie at `edge` or beyond; how far, none of them says."""
-
-    side: Side
-    edge: float
-    times: int
 
 
 @dataclass(frozen=True, slots=True)
@@ -180,7 +170,8 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     post = raw.blurred(shared)
     bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
     against = _against(told, about)
-    proved = not about.on_line or all(it.putted.proved for it in told if it.putted)
+    beyond = beyond_of(readings, _window(told, about, by))
+    proved = not about.on_line or all(it.proved for it in told)
     window = _window(told, about, by)
     right, left = post.bias_above(against), 1 - post.bias_above(against)
     lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
@@ -190,10 +181,13 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         count=len(readings),
         bias=bias,
         spread=spread,
-        call=_call(post, about, against, by, proved=proved),
+        # A putt that misses at good pace runs past, too: past without a size says nothing of the pace.
+        call=None
+        if about.name == "roll_past" and beyond is not None and beyond.side == "right"
+        else _call(post, about, against, by, proved=proved),
         side=weigh(right, left, 0.0, can_be_clear=proved),
         counted=_counted(readings, against),
-        beyond=beyond_of(readings, window),
+        beyond=beyond,
         proved=proved,
         against=against,
         at=told[0].place,
@@ -215,7 +209,9 @@ def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weigh
     if about.matter:
         matter = MATTERS[about.matter]
         right, left = (_normal_above(it.bias, matter.matters_from), 1 - _normal_above(it.bias, -matter.matters_from))
-        call = weigh(right, left, 1 - right - left) if it.tells else _NO_CALL
+        own = golfers_own(it.bias.value, 0.0) if about.on_line and not it.proved else 1.0
+        small = _normal_above(it.bias, -matter.matters_from) - _normal_above(it.bias, matter.matters_from)
+        call = weigh(own * right, own * left, small, can_be_clear=it.proved) if it.tells else _NO_CALL
     right = _normal_above(it.bias, 0.0)
     return Level(
         quantity=about,
@@ -253,7 +249,7 @@ def _felt(told: Sequence[Batch], about: Quantity, levels: Levels, by: Weighing) 
         "neither" if found.open_side in (None, "straight") else "left" if found.open_side == "left" else "right"
     )
     fitted = Fitted(angle, None, len(trials), tells, open_side)
-    proved = all(it.putted.proved for it in told if it.putted)
+    proved = all(it.proved for it in told)
     return replace(_fitted(told[0], about, fitted, levels, by), batches=tuple(it.id for it in told), proved=proved)
 
 
@@ -289,14 +285,16 @@ def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, pro
     if not about.matter:
         return None
     matter = MATTERS[about.matter]
+    own = 1.0 if proved else golfers_own(post.bias_quantile(0.5) - against, 0.0)
     if matter.unit == "putts in a hundred" and about.sides == "line":
         found = cost(post, by.mix, matter)
-        return weigh(found.right, found.left, found.small, can_be_clear=proved, cost=found.mean)
+        return weigh(own * found.right, own * found.left, found.small, can_be_clear=proved, cost=found.mean)
     far, near = matter.matters_from, matter.nothing_under
     if matter.unit == "putts in a hundred":
         far, near = path_limits(by)
     small = post.bias_above(against - near) - post.bias_above(against + near)
-    return weigh(post.bias_above(against + far), 1 - post.bias_above(against - far), small, can_be_clear=proved)
+    right, left = post.bias_above(against + far), 1 - post.bias_above(against - far)
+    return weigh(own * right, own * left, small, can_be_clear=proved)
 
 
 def path_limits(by: Weighing) -> tuple[float, float]:
@@ -313,24 +311,3 @@ def _counted(readings: Sequence[Interval], against: float) -> Counted:
     low = min(readings, key=lambda it: it.anchor)
     high = max(readings, key=lambda it: it.anchor)
     return Counted(right, left, len(readings) - right - left, low, high)
-
-
-def beyond_of(readings: Sequence[Interval], window: Window) -> Beyond | None:
-    """Whether at least half of the readings are open to one side, or lie in a zone there too wide to say how far."""
-    wide = _WIDE * 2 * window.half_deg
-
-    def is_open(it: Interval, low: float, high: float) -> bool:
-        return low >= 0 and (math.isinf(high) or high - low > wide)
-
-    sides: tuple[tuple[Side, Callable[[Interval], tuple[float, float]]], ...] = (
-        ("right", lambda it: (it.low, it.high)),
-        ("left", lambda it: (-it.high, -it.low)),
-    )
-    for side, ends in sides:
-        far = [ends(it) for it in readings if is_open(it, *ends(it))]
-        # Something that reads finer on that side says how far, as well as it can.
-        finer = [one for it in readings if (one := ends(it))[0] > 0 and not is_open(it, *one)]
-        if len(far) >= _OPEN_SHARE * len(readings) and not finer:
-            edge = min(low for low, _ in far)
-            return Beyond(side, edge if side == "right" else -edge, len(far))
-    return None

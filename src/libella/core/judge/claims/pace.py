@@ -22,6 +22,7 @@ class Pace:
     putts, holed : how many were noted, and how many fell
     short, past : how many stopped short of the hole, and past it
     short_sides, past_sides : of these, how many to the left and to the right
+    beside : missed left and right, of which nobody said whether short or past
     nearest_m, farthest_m : of those that stopped on the commoner side, where sizes were noted
     goal, of_goal, zone_m : so many of those that can be told ended holed or in the goal zone
     level : how far past the hole they stopped, holed ones apart; None where too few were noted
@@ -34,6 +35,7 @@ class Pace:
     past: int
     short_sides: tuple[int, int]
     past_sides: tuple[int, int]
+    beside: tuple[int, int]
     nearest_m: float | None
     farthest_m: float | None
     goal: int
@@ -50,15 +52,15 @@ class Pace:
 
 def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
     """Of blocks putted to a hole at one pace; None from fewer than `FEWEST` whose finish was noted."""
-    told = [it for it in batches if it.putted and it.counts.get("stopped")]
-    events = [(it.putted.past_m, event) for it in told if it.putted for event in it.events if "stopped" in event.values]
+    told = [it for it in batches if it.putted and it.counts.get("holed")]
+    events = [(it.putted.past_m, event) for it in told if it.putted for event in it.events if "holed" in event.values]
     if len(events) < FEWEST:
         return None
-    kinds = [str(event.values["stopped"]) for _, event in events]
+    kinds = [str(event.values.get("stopped", "")) for _, event in events]
     commoner = "short" if kinds.count("short") >= kinds.count("past") else "past"
     sizes: list[float] = []
     goal = of_goal = 0
-    sides = {"short": [0, 0], "past": [0, 0]}
+    sides = {"short": [0, 0], "past": [0, 0], "": [0, 0]}
     for (planned, event), kind in zip(events, kinds, strict=True):
         roll = event.values.get("roll_past")
         side = str(event.values.get("missed_side", ""))
@@ -79,6 +81,7 @@ def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
         past=kinds.count("past"),
         short_sides=(sides["short"][0], sides["short"][1]),
         past_sides=(sides["past"][0], sides["past"][1]),
+        beside=(sides[""][0], sides[""][1]),
         nearest_m=min(sizes, default=None),
         farthest_m=max(sizes, default=None),
         goal=goal,

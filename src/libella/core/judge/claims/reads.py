@@ -8,7 +8,7 @@ from typing import Final
 from ...certainty.estimate import Estimate, estimated
 from ...measure.interval import Interval
 from ..ledger.entry import Batch, Ledger
-from ..ledger.factors import Levels, moving
+from ..ledger.factors import Levels, joined, moving
 from ..ledger.quantity import names, quantity
 from .difference import Difference, Group, differences
 from .level import Level, Weighing, level_of, noise_of, post_of
@@ -20,12 +20,13 @@ _FEWEST_OUT: Final = 6
 Claim = Level | ShareOf
 
 
-def reads(ledger: Ledger, by: Weighing) -> tuple[Claim, ...]:
-    """A claim for every quantity read and every way in which it was read; as usual first."""
+def reads(ledger: Ledger, by: Weighing, *, grows: bool = False) -> tuple[Claim, ...]:
+    """A claim for every quantity read and every way in which it was read; as usual first. `grows`: the starts go with the
+    length, and there is no one start over all of them."""
     order = {name: n for n, name in enumerate(names())}
     found: list[Claim] = []
     for name in sorted(ledger.quantities, key=lambda it: order.get(it, len(order))):
-        groups = ledger.groups(name)
+        groups = by_length(ledger.of(name)) if name == "start" and grows else ledger.groups(name)
         for levels in sorted(groups, key=len):
             one = claim_of(groups[levels], name, levels, by)
             if one is not None:
@@ -33,10 +34,24 @@ def reads(ledger: Ledger, by: Weighing) -> tuple[Claim, ...]:
     return tuple(found)
 
 
+def by_length(batches: Sequence[Batch]) -> dict[Levels, list[Batch]]:
+    """Starts by the length putted, too: a length is a way of its own once the error goes with it."""
+    found: dict[Levels, list[Batch]] = {}
+    for it in batches:
+        levels = moving(it.levels, quantity("start").movers)
+        if it.putted is not None:
+            levels = joined(levels, [("length", f"{it.putted.distance_m:.2f}")])
+        found.setdefault(levels, []).append(it)
+    return dict(sorted(found.items(), key=lambda it: float(dict(it[0]).get("length", 0.0))))
+
+
 def claim_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) -> Claim | None:
     """One of them; None where nothing of it was read."""
     if quantity(name).kind == "share":
-        return share_of(batches, name, levels)
+        found = share_of(batches, name, levels)
+        # Of putts that all fell nothing is short or past.
+        only_holed = name == "stopped" and found is not None and not (found.times("short") or found.times("past"))
+        return None if only_holed else found
     return level_of(batches, name, levels, by)
 
 
@@ -63,14 +78,23 @@ class Compared:
         asked = asked_of(self.question, self.of)
         found = [(group, one) for group, all_ in self.others for one in all_ if one.is_named]
         return tuple(
-            sorted(found, key=lambda it: (-(it[1].strongest >= 0.95), it[1].quantity.name != asked, -it[1].strongest))
+            sorted(
+                found,
+                key=lambda it: (
+                    -(it[1].strongest >= 0.95),
+                    it[1].quantity.name != asked,
+                    # What a putt does before what becomes of it.
+                    it[1].quantity.kind == "share",
+                    -it[1].strongest,
+                ),
+            )
         )
 
 
 def asked_of(question: str, of: str) -> str:
     """The quantity that a comparison's question is about."""
     by_note = {"roll": "roll", "still": "still", "touch": "touch", "strike": "strike", "finish": "holed"}
-    return by_note.get(question, "start" if of == "start" else "face")
+    return by_note.get(question, {"start": "start", "aim": "face"}.get(of, "eyes_inside"))
 
 
 def compared(ledger: Ledger, id: str, of: str, question: str, by: Weighing, *, final: bool) -> Compared | None:

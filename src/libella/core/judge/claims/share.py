@@ -13,7 +13,7 @@ from ..ledger.entry import Batch, Place
 from ..ledger.factors import Levels
 from ..ledger.quantity import Quantity, quantity
 
-_SIDES: Final = {"missed_side": ("left", "right"), "stopped": ("short", "past")}
+_SIDES: Final = {"missed_side": ("left", "right")}
 """Shares whose two categories are set against each other."""
 
 

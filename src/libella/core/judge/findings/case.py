@@ -13,7 +13,7 @@ from ...certainty.estimate import Estimate, estimated, normal
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict
 from ...estimate import Posterior
-from ...estimate.cost import Mix, costs_from
+from ...estimate.cost import costs_from
 from ...estimate.posterior import Floats
 from ...measure.interval import Interval
 from ...set.proof import BY_EYE_DEG
@@ -57,17 +57,7 @@ class Case:
 
     @cached_property
     def weighing(self) -> Weighing:
-        """Levels are weighed at the putt as laid, where all was putted at one hole; else at the usual lengths."""
-        it = self.ledger
-        laid = {round(one.putted.distance_m, 1): one.putted for one in it.batches if one.putted}
-        mix = it.mix
-        if len(laid) == 1 and all(one.hole for one in laid.values()):
-            mix = Mix.one(next(iter(laid.values())).window)
-        return Weighing(mix, it.k.value, it.band.spread_deg["start"])
-
-    @cached_property
-    def usual(self) -> Weighing:
-        """The same at the golfer's usual putts: the one currency of causes."""
+        """What everything is weighed by: the golfer's usual putts, the one currency."""
         return Weighing(self.ledger.mix, self.ledger.k.value, self.ledger.band.spread_deg["start"])
 
     def level(self, name: str) -> Level | None:
@@ -170,7 +160,7 @@ class Case:
         """The side by distance: of this lesson's starts as usual, and of the lessons before."""
         earlier = main_of(grouped(self.ledger.earlier, "start"), "start") if self.ledger.earlier else []
         same = [it for it in earlier if it.guided == any(one.guided for one in self.own)]
-        return growth([*same, *self.own], self.usual) if self.own else None
+        return growth([*same, *self.own], self.weighing) if self.own else None
 
     @cached_property
     def pace(self) -> Pace | None:

@@ -69,14 +69,20 @@ class Chain:
     spread: Largest | None
 
 
-def chain_of(case: Case) -> Chain:
-    """The links as far as any step read them: each as its own readings tell it, with what it adds by all of them."""
+def chain_of(case: Case, *, grows: bool = False) -> Chain:
+    """The links as far as any step read them: each as its own readings tell it, with what it adds by all of them.
+    `grows`: there is no one start to draw."""
     joint = case.joint
     at_start: dict[LinkName, Link] = {"looks_straight": "picture", "ball_mark": "mark", "path": "path"}
     links: list[LinkShown] = []
     for name, of in _READ_AS:
         level = next((it for one in of if (it := case.level(one)) is not None and it.enough), None)
-        if level is None or level.beyond is not None or (level.raw is None and case.told.beta is None):
+        if (
+            (name == "start" and grows)
+            or level is None
+            or level.beyond is not None
+            or (level.raw is None and case.told.beta is None)
+        ):
             continue
         adds: Estimate | None = None
         if name in at_start:

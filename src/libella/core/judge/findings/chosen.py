@@ -8,11 +8,12 @@ from typing import Final
 from ...certainty.verdict import Word
 from ...estimate.shares import more_often
 from ...measure.side import Side
-from ..claims.difference import Difference, Group
+from ..claims.difference import Difference, Group, differences
+from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
 from ..claims.reads import Compared
-from ..ledger.entry import FEWEST_STARTS
+from ..ledger.entry import FEWEST_STARTS, grouped_by_all
 from ..ledger.factors import AS_USUAL
 from .case import Case
 from .finding import Cause, Finding
@@ -43,6 +44,7 @@ class Cause_:
     finding: Finding
     findings: Findings
     pace: Pace | None = None
+    growth: Growth | None = None
 
     @property
     def word(self) -> Word:
@@ -60,7 +62,8 @@ class PutRight:
 
 @dataclass(frozen=True, slots=True)
 class Differs:
-    """A comparison's condition differs from its first."""
+    """A comparison's condition differs from its first; or what was looked at one way from what was as usual, which nobody
+    planned."""
 
     compared: Compared
     group: Group
@@ -74,12 +77,14 @@ class Differs:
 
 @dataclass(frozen=True, slots=True)
 class Off:
-    """A level that lies off, and no cause of it is named. `by_stroke`: the face was read to aim true."""
+    """A level that lies off, and no cause of it is named. `by_stroke`: the face was read to aim true; `at_address`: it was
+    read to point to that side already."""
 
     level: Level
     by_stroke: bool = False
     read_aim: bool = False
     path_may: bool = False
+    at_address: bool = False
 
     @property
     def word(self) -> Word:
@@ -155,9 +160,10 @@ def chosen(
     said: list[Chosen] = []
     if case.line_first:
         said.append(_line_first(case, found))
+    told = [*told, *_looked(case)]
     named = [it for it in found.named if it.cause != "rig"]
     rig = next((it for it in found.named if it.cause == "rig"), None)
-    causes: list[Chosen] = [Cause_(it, found, case.pace) for it in named]
+    causes: list[Chosen] = [Cause_(it, found, case.pace, case.growth) for it in named]
     differ: list[Chosen] = [
         Differs(one, group, difference) for one in told for group, difference in one.named if not _told_by(named, one)
     ]
@@ -186,6 +192,20 @@ def chosen(
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
     return tuple(said)
+
+
+def _looked(case: Case) -> list[Compared]:
+    """What was seen with something moved, set beside what was seen as usual: nobody plans that as a comparison."""
+    ledger = case.ledger
+    seen = [it for it in ledger.batches if it.step == "see"]
+    groups = grouped_by_all(seen)
+    usual = groups.get(AS_USUAL)
+    if not usual:
+        return []
+    first = Group("", tuple(usual))
+    others = [(Group("", tuple(batches), levels), levels) for levels, batches in groups.items() if levels != AS_USUAL]
+    found = tuple((group, differences(first, group, case.weighing, among=1)) for group, _ in others)
+    return [Compared("", "see", "", True, first, found)] if others else []
 
 
 def _sorted(some: list[Chosen]) -> list[Chosen]:
@@ -223,7 +243,11 @@ def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause
         aim = case.level("face") or case.level("address")
         may = path is not None and path.beyond is not None and path.side.names_direction and path.enough
         same = path is not None and (path.bias.value > 0) == (starts.bias.value > 0)
-        said.append(Off(starts.level, found.by_stroke, aim is not None and aim.enough, may and same))
+        there = (
+            aim is not None and aim.enough and (aim.is_named or (aim.beyond is not None and aim.side.names_direction))
+        )
+        there = there and aim is not None and (aim.bias.value > 0) == (starts.bias.value > 0)
+        said.append(Off(starts.level, found.by_stroke, aim is not None and aim.enough, may and same, there))
     told: dict[str, Cause] = {
         "strike": "strike", "path": "path", "face": "face_aim", "address": "face_aim", "impact": "face_at_impact",
         "mark": "ball_mark", "looks_straight": "perception",

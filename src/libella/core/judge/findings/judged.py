@@ -62,7 +62,7 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
     found = judged(case)
     then = checks(case, found.ranked)
     of: dict[Cause, Check] = {it.cause: one for it in found.ranked if (one := check_for(it, then)) is not None}
-    every = reads(ledger, case.weighing)
+    every = reads(ledger, case.weighing, grows=found.grows)
     levels = [it for it in every if isinstance(it, Level)]
     made = (compared(ledger, it.id, it.of, it.question, case.weighing, final=it.final) for it in planned)
     told = tuple(it for it in made if it is not None)
@@ -78,5 +78,5 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
         check_of=of,
         guards=guards(case, found, levels),
         misses=missed,
-        chain=chain_of(case),
+        chain=chain_of(case, grows=found.grows),
     )

@@ -59,7 +59,7 @@ def place_of(start: Interval, window: Window) -> Where:
 
 
 def misses(case: Case) -> tuple[Miss, ...]:
-    """The putts that were noted to miss, and those whose finish nobody noted that surely started outside; in order."""
+    """The putts that were noted to miss, in order."""
     found: list[Miss] = []
     for block in case.ledger.batches:
         if block.putted is None or not block.putted.hole:
@@ -83,12 +83,10 @@ def _miss(putt: Event, block: Batch, nth: int, case: Case) -> Miss | None:
     window = block.putted.window
     place = None if read is None else place_of(read, window)
     holed = putt.values.get("holed")
-    if holed == "holed" or (holed is None and place != "outside"):
+    if holed != "missed":
         return None
     noted, stopped = str(putt.values.get("missed_side", "")), str(putt.values.get("stopped", ""))
     side: Side = "left" if noted == "left" else "right" if noted == "right" else "neither"
-    if side == "neither" and holed is None and read is not None:
-        side = read.side
     reason, adds = _reason(putt, block, read, place, side, case)
     at = strike_at(putt)
     off: Literal["heel", "toe", ""] = "" if at is None or abs(at) < _OFF_MM else "toe" if at > 0 else "heel"
@@ -103,7 +101,8 @@ def _reason(
     assert block.putted is not None
     if read is None or place is None:
         # A face read at impact to the side of the miss says as much as a start.
-        return _of_link(putt, None, side, case) or ("unread", None)
+        face = _of_link(putt, None, side, case) if "impact" in putt.values else None
+        return face if face is not None and face[0] in ("aim", "face") else ("unread", None)
     if place == "outside":
         about = Window(block.putted.window.half_deg, block.putted.window.half_deg)
         if block.putted.read_off is not None and place_of(read, about) == "inside":

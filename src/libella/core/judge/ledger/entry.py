@@ -64,6 +64,8 @@ class Fitted:
     count: int
     tells: bool = True
     open_side: Side = "neither"
+    proved: bool = True
+    """The line it was asked on was measured a second way."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,7 +82,6 @@ class Putted:
     path_deg : the head's direction as declared, degrees right of the line; `declared` whether one was
     coarse : its rig's zones are too coarse for the window
     watched : a rig watches the start
-    proved : its line was measured a second way
     sensor_deg, zero_deg, checks, one_device : of the sensor: its reading error, its zero's doubt, the readings that
         found them, whether one device read address and impact
     """
@@ -95,7 +96,6 @@ class Putted:
     declared: bool = False
     coarse: bool = False
     watched: bool = True
-    proved: bool = True
     disturbances: tuple[str, ...] = ()
     sensor_deg: float = 0.0
     zero_deg: float = UNZEROED_DEG
@@ -115,6 +115,7 @@ class Batch:
     noise : reading noise by quantity, one standard deviation
     sources : what its readings share, by quantity
     fitted : levels worked out by their own step
+    proved : its line was measured a second way, or it was read against none
     comparison, turn : the comparison it is one condition of
     """
 
@@ -129,6 +130,7 @@ class Batch:
     sources: Mapping[str, tuple[Source, ...]] = field(default_factory=dict[str, tuple[Source, ...]])
     fitted: Mapping[str, Fitted] = field(default_factory=dict[str, Fitted])
     putted: Putted | None = None
+    proved: bool = True
     planned: int = 0
     voided: int = 0
     comparison: str = ""
@@ -251,3 +253,11 @@ def main_of(groups: Mapping[Levels, Sequence[Batch]], name: str) -> list[Batch]:
     if blind:
         return list(blind)
     return list(next(iter(groups.values()))) if len(groups) == 1 else []
+
+
+def grouped_by_all(batches: Iterable[Batch]) -> dict[Levels, list[Batch]]:
+    """Batches by all that was not as usual."""
+    found: dict[Levels, list[Batch]] = {}
+    for it in batches:
+        found.setdefault(it.levels, []).append(it)
+    return found

@@ -6,10 +6,11 @@ from typing import Final, Literal, get_args
 
 from ...measure.limits import OutOfLimits
 
-Factor = Literal["set_up", "cue", "routine", "kit", "trial", "guide", "hole_side", "break", "unsorted"]
+Factor = Literal["set_up", "cue", "routine", "kit", "trial", "guide", "hole_side", "break", "length", "unsorted"]
 FACTORS: Final[tuple[Factor, ...]] = get_args(Factor)
 CHOSEN: Final[tuple[Factor, ...]] = ("set_up", "cue", "routine", "kit", "trial", "hole_side")
-"""What a coach says of a block. `guide` and `break` are told by what is laid; `unsorted` is what was typed before
+"""What a coach says of a block. `guide`, `break` and, where the error goes with it, `length` in metres
+are told by what is laid; `unsorted` is what was typed before
 factors were known, until somebody says what it meant."""
 LONGEST: Final = 80
 

@@ -180,8 +180,8 @@ def _finish(found: dict[str, Value], notes: Notes, aids: Mapping[str, Aid]) -> N
     kind = "short" if noted.startswith("short") else "past" if noted.startswith("past") else ""
     if not kind and size is not None:
         kind = "short" if size.high <= 0 else "past" if size.low >= 0 else ""
-    if noted or size is not None:
-        found["stopped"] = kind or "level"
+    if kind:
+        found["stopped"] = kind
     if size is None and kind:
         size = Interval(-_INF, 0.0) if kind == "short" else Interval(0.0, _INF)
     if size is not None:

@@ -134,7 +134,8 @@ def quantity(name: str) -> Quantity:
         return Quantity(
             name, "level", "putt", _wide(note.bounds.low, note.bounds.high, note.bounds.unit), "", _sides_of(name)
         )
-    return Quantity(name, "share", "putt", good="clear" if name.startswith(PREFIX) else _GOOD.get(name, ""))
+    clean = next((it for it in ("clear", "clean") if it in note.options), "")
+    return Quantity(name, "share", "putt", good=clean if name.startswith(PREFIX) else _GOOD.get(name, ""))
 
 
 def _sides_of(name: str) -> Sides:

@@ -16,6 +16,12 @@ def find(case: Case) -> Finding:
     for what, level in (("aim_off", face), ("aim_sensed", address), ("putter_off_mark", to_mark if not face else None)):
         if level is not None:
             speaks = "for" if level.bias.is_one_side else "against"
+            if level.beyond is not None:
+                # Words and wide zones say a side and no size.
+                side, times = level.beyond.side, level.beyond.times
+                speaks = "for" if level.side.names_direction else "against"
+                facts.append(Fact("aim_side", speaks, number=times, of=level.count, at=level.at, side=side))
+                continue
             facts.append(Fact(what, speaks, level.bias, number=level.count, at=level.at))
     whole = told_by(case.joint.aim)
     picture, mark = case.level("looks_straight"), case.level("mark")

@@ -32,7 +32,7 @@ def find(case: Case) -> Finding:
     pair = groups(case)
     counts = [sum(it.counts["start"] for it in group.batches) for group in pair]
     missing = needs(("guided", counts[0], WITH), ("blind", counts[1], WITHOUT))
-    found = difference(*pair, "start", case.usual) if not missing else None
+    found = difference(*pair, "start", case.weighing) if not missing else None
     if found is None or found.inside is None or found.first is None or found.second is None:
         return unread("guide", missing)
     gain, call = found.inside
@@ -50,7 +50,7 @@ def find(case: Case) -> Finding:
 
 def guided_well(case: Case) -> bool:
     """Whether nothing is said of the guided putts' bias: what the blind ones show is then not in the stroke itself."""
-    found: Difference | None = difference(*groups(case), "start", case.usual)
+    found: Difference | None = difference(*groups(case), "start", case.weighing)
     if found is None or found.first is None:
         return False
     call: Verdict | None = found.first.call
