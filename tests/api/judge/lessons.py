@@ -121,5 +121,5 @@ def texts(told: object) -> list[str]:
         return [one for it in told.values() for one in texts(it)]
     if isinstance(told, list):
         return [one for it in told for one in texts(it)]
-    assert told is None or isinstance(told, int | float | bool) and not (isinstance(told, float) and math.isnan(told))
+    assert told is None or (isinstance(told, int | float | bool) and not (isinstance(told, float) and math.isnan(told)))
     return []

@@ -121,7 +121,7 @@ class ComparedLesson(BaseModel):
 
 
 class LessonFindings(BaseModel):
-    """What a lesson comes to: one sentence and one picture first, then what else is said, the findings, what was read."""
+    """What a lesson comes to: one sentence and one picture first, then what else is said, findings, what was read."""
 
     headline: str
     meaning: str

@@ -59,7 +59,7 @@ class InWords(Aid):
         )
 
     def picture(self, units: Units = "metric") -> Scene:
-        # Turned so that the hole is up the page: the coach stands behind the ball. Each zone shows the face as it is said.
+        # Turned so that the hole is up the page: the coach stands behind the ball. Each zone shows the face as said.
         shapes: list[Shape] = []
         for n, turn in enumerate((-1, 0, 1)):
             x, lean = (n - 1) * _WIDE_MM, 7.0 * turn

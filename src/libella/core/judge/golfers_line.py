@@ -156,7 +156,8 @@ class GolfersLine:
     Attributes
     ----------
     keys : what is pooled in it: one, or several that the coach joined; `quantity`, the same of all
-    now, spread : the level at the newest block and the spread about it, in the quantity's unit; None where none was read
+    now, spread : the level at the newest block and the spread about it, in the quantity's unit; None where none was
+        read
     path : the level over time, at even steps from the first block to the newest
     blocks : each block's own mean, its prior divided out, by day
     between : how far single blocks lie about the level, in the same unit
@@ -222,6 +223,7 @@ def golfers_line(
         all(it is not None for it in edges) and len({math.copysign(1.0, it) for it in edges if it is not None}) == 1
     )
     edge = min((it for it in edges if it is not None), key=abs) if one_side else None
+    film = None if edge is not None else Bubble(now, scatter or _NO_FILM)
     return GolfersLine(
         keys=tuple(sorted(keys)),
         lessons=len({it.lesson for it in read}),
@@ -231,9 +233,7 @@ def golfers_line(
         blocks=tuple((it.day, normal(it.mean, it.sd)) for it in pooled),
         steps=_steps(within, found),
         between=found.between,
-        vial=vial(
-            (), None if edge is not None else Bubble(now, scatter or _NO_FILM), window, settled=True, unit=prior.unit
-        ),
+        vial=vial((), film, window, settled=True, unit=prior.unit),
         beyond=edge,
     )
 

@@ -40,8 +40,8 @@ class Occasion:
     disturbances: tuple[str, ...] = ()
 
     def doubt_deg(self, station: Station) -> float:
-        """Standard uncertainty shared by the whole block: of the laid line, of the rig by itself, of the slope under it,
-        and for what disturbed it."""
+        """Standard uncertainty shared by the whole block: of the laid line, of the rig by itself, of the slope under
+        it, and for what disturbed it."""
         rig_m = station.rig.station_m
         slope = angle_deg(station.putt.drift_doubt_m(rig_m), rig_m)
         own = math.hypot(station.proof.line_deg(rig_m), station.proof.own_deg, slope)
@@ -85,9 +85,9 @@ class Judgement:
     """A block judged.
 
     `watched`: a rig read the start; where none did there is no summary and no verdict. `final` is false until the
-    block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side; `usual`: the word at the golfer's usual
-    lengths, as the lesson says it. `dear` is given where the bias is cheap here and
-    likely dear at another usual length. `settled_by` is None until asked for: see `further`.
+    block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side; `usual`: the
+    word at the golfer's usual lengths, as the lesson says it. `dear` is given where the bias is cheap here and likely
+    dear at another usual length.
     """
 
     putts: int

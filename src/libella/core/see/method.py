@@ -72,7 +72,8 @@ class LooksStraight:
 @dataclass(frozen=True, slots=True)
 class LaidRod:
     """How well the rod lay, degrees: how far right of true it pointed by itself; what is not known of that and of the
-    line it was laid on, one standard deviation, the same for all answers; whether that line was measured a second way."""
+    line it was laid on, one standard deviation, the same for all answers; whether that line was measured a second
+    way."""
 
     right_deg: float = 0.0
     shared_deg: float = 0.0

@@ -329,8 +329,8 @@ def _second_proof(laid: Sequence[Station]) -> SecondProof | None:
 
 
 def _line_deg(laid: Sequence[Station]) -> float | None:
-    """What is left unknown of the line, root mean square over where it was putted; None where any of it was not measured
-    a second way."""
+    """What is left unknown of the line, root mean square over where it was putted; None where any of it was not
+    measured a second way."""
     if not laid or not all(it.proof.proves_line for it in laid):
         return None
     doubts = [it.proof.line_deg(it.rig.station_m) for it in laid]

@@ -46,7 +46,7 @@ class SideRead:
 
 @dataclass(frozen=True, slots=True)
 class ComparedSides:
-    """Both sides compared in everything read on both; what else changed between them, and what was noted to have been."""
+    """Both sides compared in everything read on both; what else changed between them, and what was noted."""
 
     differences: tuple[Difference, ...]
     chains: tuple[Chain, Chain]

@@ -85,8 +85,8 @@ def keep_card(
     kept_at: datetime,
     set_up: str = "",
 ) -> KeptCard:
-    """Keep a change of the lesson's usual set-up as a card, or a set-up that was measured by itself, with everything the
-    lesson knows of it by now.
+    """Keep a change of the lesson's usual set-up as a card, or a set-up that was measured by itself, with everything
+    the lesson knows of it by now.
 
     Said twice it is one card, as it was the first time; said otherwise, a conflict.
     """

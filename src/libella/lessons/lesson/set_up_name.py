@@ -1,5 +1,5 @@
-"""How a golfer's set-ups are told apart in a lesson: by name, as the coach calls them, the same in every step; without a
-name it is as usual."""
+"""How a golfer's set-ups are told apart in a lesson: by name, as the coach calls them, the same in every step; without
+a name it is as usual."""
 
 from typing import Final
 from uuid import UUID

@@ -11,6 +11,7 @@ from ...core.golfer.hand import Hand
 from ...core.measure.units import Units
 from ..vocabulary import ENTRIES, choices
 from .aim import aim_aloud
+from .claims import claims_aloud
 from .findings import findings_aloud
 from .judge import judge_aloud
 from .keep import keep_aloud
@@ -35,6 +36,7 @@ def read_aloud() -> Reading:
             see_aloud,
             aim_aloud,
             start_aloud,
+            claims_aloud,
             judge_aloud,
             line_aloud,
             findings_aloud,

@@ -1,22 +1,38 @@
 """What is said under Aim."""
 
+import math
+from functools import cache
 from itertools import product
 from typing import get_args
 
 import numpy as np
 
-from ...core.aim.links import Link, aim_found, aim_sum, by_degrees, natural_and_aided
+from ...core.aim.links import AimFound, Link, aim_found, aim_sum, by_degrees, natural_and_aided
 from ...core.aim.picture import aim_question
+from ...core.golfer.hand import Hand
+from ...core.measure.interval import Interval
 from ..aim.links import aid_words, aim_words, sum_words
 from ..aim.picture import picture_words
+from .claims import BY
 from .reading import Reading
 from .samples import PUTTS, about
 
 
-def aim_aloud(it: Reading) -> None:
+@cache
+def _found(hand: Hand) -> tuple[AimFound, ...]:
+    told: list[AimFound] = []
     for link, middle, n, proved in product(get_args(Link), (-2.0, 0.0, 0.4, 2.0), (0, 3, 7), (True, False)):
         reads = [by_degrees(float(at), 0.3) for at in np.linspace(middle - 0.4, middle + 0.4, n)] if n else []
-        it.say("aim", aim_words, aim_found(reads, link, PUTTS[0], it.hand, planned=7, proved=proved), it.units)
+        told.append(aim_found(reads, link, PUTTS[0], hand, planned=7, proved=proved, mix=BY.mix))
+    for link, side, n in product(get_args(Link), (-1, 1), (3, 7)):
+        reads = [Interval(0.5, math.inf) if side > 0 else Interval(-math.inf, -0.5)] * n
+        told.append(aim_found(reads, link, PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
+    return tuple(told)
+
+
+def aim_aloud(it: Reading) -> None:
+    for found in _found(it.hand):
+        it.say("aim", aim_words, found, it.units)
     links = (None, about(1.5, 0.3), about(-1.5, 0.3), about(0.1, 0.2), about(0.0, 1.5))
     for mark, to_mark, face in product(links, repeat=3):
         it.say("aim", sum_words, aim_sum(mark, to_mark, face, PUTTS[0]))

@@ -1,5 +1,6 @@
 """What is said of a lesson judged whole."""
 
+from dataclasses import replace
 from datetime import UTC, datetime
 from itertools import product
 from typing import Literal, get_args
@@ -11,19 +12,32 @@ from ...core.golfer.band import BANDED, usual_band
 from ...core.golfer.level import LEVELS
 from ...core.judge.findings.answer import ANSWERS, ToldThen
 from ...core.judge.findings.chain_picture import Chain, Largest, LinkName, LinkShown
-from ...core.judge.findings.evidence import Place
+from ...core.judge.findings.chosen import (
+    Cause_,
+    Chosen,
+    Differs,
+    GroundOff,
+    LineFirst,
+    MissedSide,
+    Nothing,
+    Off,
+    Open,
+    PaceOff,
+    PutRight,
+    Wide,
+)
 from ...core.judge.findings.finding import CAUSES, Cause, Fact, Finding, Missing
 from ...core.judge.findings.guards import Guard, GuardName
-from ...core.judge.findings.misses import REASONS, Miss
+from ...core.judge.findings.misses import Miss, Reason
 from ...core.judge.findings.next_check import CHECKS, WAYS, Check
 from ...core.judge.findings.ranked import Findings, Starts
-from ...core.judge.findings.two import LinkBeside, TwoSides
-from ...core.judge.pace import pace
+from ...core.judge.ledger.entry import Place
 from ...core.measure.side import Side
 from ...core.measure.window import Window
-from ..judge import findings, lesson, two
+from ...core.stand.set_up import Noted
+from ..judge import chosen, findings, lesson, two
 from ..judge.bands import band_said
-from ..judge.plain import for_golfer
+from .claims import comparisons, differences_read, growths, levels_read, paces
 from .reading import Reading
 
 _WORDS: tuple[Word, ...] = get_args(Word)
@@ -32,27 +46,31 @@ _SIDES: tuple[Side, ...] = ("left", "right")
 
 def findings_aloud(it: Reading) -> None:
     _causes(it)
-    _lessons(it)
     for what, form in findings.FACTS.items():
         sized = any(f"{{{part}}}" in form for part in ("size", "plain", "slope"))
         sizes = (normal(0.8, 0.2), normal(-11.0, 2.0)) if sized else (None,)
         for size in sizes:
             fact = Fact(what, "for", size, "mm" if size and size.value < -5 else "deg", number=4, of=9, length_m=2.5)
             it.say("judge", findings.fact_said, fact, it.units)
-    it.say("judge", findings.fact_said, Fact("body_shoulders", "for", normal(-3.0, 0.6)), it.units)
-    it.say("judge", findings.fact_said, Fact("body_left_forearms", "for"), it.units)
+    for size in (normal(-3.0, 0.6), None):
+        it.say("judge", findings.fact_said, Fact("body_turned", "for", size, name="shoulders", side="left"), it.units)
     for name, side in product(CHECKS, ((), ("rod",))):
         it.say("judge", lesson.check_said, Check(name, WAYS[name].minutes, WAYS[name].parts, side, 0.2))
     values = (normal(0.9, 0.2), normal(0.2, 0.2))
     guards: tuple[GuardName, ...] = get_args(GuardName)
     for name in guards:
-        told = {"disturbed": ("wind", "tired"), "one_sided": ("left",), "read_off": ("right",)}.get(name, ())
+        told = {
+            "disturbed": ("wind", "tired"),
+            "one_sided": ("left",),
+            "read_off": ("right",),
+            "unsorted": ("tall",),
+        }.get(name, ())
         it.say("judge", lesson.guard_said, Guard(name, 3, 12, values, told))
     starts: list[tuple[float | None, Literal["heel", "toe", ""]]] = [(None, ""), (-1.4, "heel"), (0.9, "toe")]
     missed = [
-        Miss("b", f"{n}", n, "left", start, reason, 0.6, off)
+        Miss("b", f"{n}", n, "left", "past" if off else "", start, reason, Place("start", "b"), 0.6, off)
         for start, off in starts
-        for n, reason in enumerate(REASONS, 1)
+        for n, reason in enumerate(get_args(Reason), 1)
     ]
     for one in missed:
         it.say("judge", lesson.miss_said, one)
@@ -61,9 +79,7 @@ def findings_aloud(it: Reading) -> None:
     _chain(it)
     _two(it)
     _bands(it)
-    ran = pace([{"finish": "short"}] * 6, (), 0.35)
-    assert ran is not None
-    it.say("judge", lesson.pace_said, "as usual", ran, it.units)
+    _chosen(it)
     for answer, words in product(ANSWERS, ("", "the grip, not the face")):
         it.say("judge", lesson.answer_said, answer, words)
 
@@ -81,7 +97,7 @@ def _causes(it: Reading) -> None:
         one = _finding(cause, word, side)
         it.say("judge", findings.cause_said, one, it.hand)
         it.say("judge", findings.weight_said, one)
-    for kind in ("read", "pace", ""):
+    for kind in ("read", "pace", "ground", "read_off", ""):
         it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand)
     it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand)
     it.say("judge", findings.cause_said, _finding("compensation", "none", "left", kind="stays"), it.hand)
@@ -97,23 +113,47 @@ def _causes(it: Reading) -> None:
             it.say("judge", findings.then_said, ToldThen(word, "right", weight))
 
 
-def _lessons(it: Reading) -> None:
-    named = (_finding("face_aim", "likely", "left"),)
-    for ranked, word, wide, middle in product(((), named), _WORDS, (False, True), (0.0, -0.9)):
-        starts = Starts(normal(middle, 0.2), normal(1.1, 0.1), Verdict(word, "left", 0.9, 7.0), 20, wide)
-        found = Findings(ranked, starts)
-        for by_stroke in (False, True):
-            it.say("judge", findings.headline_said, Findings(ranked, starts, by_stroke), it.hand)
-        it.say("judge", findings.meaning_said, found)
-        for level in LEVELS:
-            it.say("judge", for_golfer, found, it.hand, level)
-    for cause, word, kind in product(CAUSES, ("clear", "likely"), ("read", "pace", "")):
-        one = (_finding(cause, word, "left", kind=kind),)
-        it.say("judge", for_golfer, Findings(one, None), it.hand, "club")
+def _chosen(it: Reading) -> None:
+    starts = [
+        Starts(level, wide)
+        for level, wide in product([one for one in levels_read() if one.quantity.name == "start"], (False, True))
+        if level.spread is not None
+    ]
+    few = Findings((), None)
+    told: list[Chosen] = [LineFirst(_finding("rig", "open", "left"), levels_read()[:2], side, 1.1) for side in _SIDES]
+    for cause, word, side in product(CAUSES, _WORDS[:2], _SIDES):
+        told += [Cause_(_finding(cause, word, side), found) for found in (few, Findings((), starts[0]))]
+    for kind, pace in product(("pace", "ground", "read_off", "read"), paces()[:3]):
+        told.append(Cause_(_finding("read_and_pace", "clear", "right", kind=kind), few, pace))
+    told += [Cause_(_finding("distance", "clear", "right"), few, None, growth) for growth in growths()]
+    told += [PutRight(_finding("rig", "clear", "left"), found) for found in (few, Findings((), starts[0]))]
+    for one in comparisons():
+        told += [Differs(replace(one, id=id), *it) for id, it in product(("", "it"), one.named[:2])]
+    for level in levels_read():
+        told.append(Off(level))
+    for start in starts:
+        told += [
+            Off(start.level, *flags)
+            for flags in ((True,), (False, True), (False, False, True), (False, False, False, True))
+        ]
+        told += [Wide(start), Nothing(start), Open(start, True)]
+    told += [Off(replace(starts[0].level, levels=(("set_up", "wide base"),)))]
+    told += [PaceOff(pace) for pace in paces()]
+    told += [
+        GroundOff(4, 8),
+        MissedSide("left", 7, 8, 8),
+        MissedSide("right", 7, 8, 0),
+        Open(None, True),
+        Open(None, False),
+    ]
+    for one in told:
+        it.say("judge", chosen.chosen_said, one, it.hand, it.units)
+        it.say("judge", chosen.meaning_said, one, it.hand)
+        for level in ("club", "skilled"):
+            it.say("judge", chosen.for_golfer, [one], it.hand, level, it.units)
+    it.say("judge", chosen.headline_said, told, it.hand, it.units)
+    it.say("judge", chosen.also_said, told, it.hand, it.units)
     it.say("judge", findings.rules_changed_said, "Can't tell yet.")
-    for ranked in ((), named):
-        it.say("judge", findings.headline_said, Findings(ranked, None), it.hand)
-        it.say("judge", findings.meaning_said, Findings(ranked, None))
 
 
 def _chain(it: Reading) -> None:
@@ -133,22 +173,20 @@ def _chain(it: Reading) -> None:
 
 
 def _two(it: Reading) -> None:
-    window, none = Window(1.2, 1.2), Chain((), None, None)
-    drawn = vial((), None, window, settled=True)
-    calls = [Verdict(word, side, 0.9, 6.0) for word, side in product(_WORDS, _SIDES)]
-    for call, steadier, more in product(calls, (None, *calls), (None, 0, 10)):
-        beside = LinkBeside("start", drawn, drawn, normal(0.7 if call.side == "right" else -0.7, 0.3), call)
-        spreads = None if steadier is None else (normal(1.2, 0.1), normal(0.9, 0.1))
-        found = TwoSides((beside,), (none, none), steadier, spreads, more)
-        for say in (two.two_said, two.spreads_said, two.more_said):
-            it.say("judge", say, found)
-        it.say("judge", two.link_beside_said, beside)
-    it.say("judge", two.two_said, TwoSides((), (none, none), None, None, None))
+    days = datetime(2026, 3, 9, tzinfo=UTC), datetime(2026, 4, 9, tzinfo=UTC)
+    ways = ((), ()), ((), (("set_up", "wide base"),))
+    lengths = ((2.5,), (2.5,)), ((1.5,), (2.5, 4.0))
+    for at, levels, long, putts, whole in product(
+        (days, (days[0], days[0])), ways, lengths, ((10, 10), (10, 20)), ((True, True), (False, False))
+    ):
+        it.say("judge", two.side_names, at, levels, long, putts, whole, it.units)
+    by_word = {one.call.word: one for one in differences_read() if one.steadier is None or one.steadier.word != "clear"}
+    for some in ((), *((by_word[word],) for word in ("none", "open") if word in by_word)):
+        for stood in ((), (Noted("stance_m", 0.4, 0.3),)):
+            it.say("judge", two.two_said, some, stood, it.hand, it.units)
     for changed, noted in product(((), tuple(two.CHANGED)), ((), ("new putter",))):
         it.say("judge", two.changed_said, changed, noted)
     it.say("judge", two.over_said, 10)
-    for block in ("", "as usual"):
-        it.say("judge", two.side_name, datetime(2026, 3, 9, tzinfo=UTC), block)
 
 
 def _bands(it: Reading) -> None:

@@ -16,7 +16,7 @@ class Reading:
 
     units: Units = "metric"
     hand: Hand = "right"
-    said: dict[str, dict[str, list[str]]] = field(default_factory=lambda: {step: {} for step in STEPS})
+    said: dict[str, dict[str, dict[str, None]]] = field(default_factory=lambda: {step: {} for step in STEPS})
     functions: set[Callable[..., Any]] = field(default_factory=set[Callable[..., Any]])
 
     def say(self, step: str, words: Callable[..., Any], *facts: Any, **more: Any) -> None:
@@ -25,8 +25,8 @@ class Reading:
         self.note(step, words.__name__, sentences(words(*facts, **more)))
 
     def note(self, step: str, what: str, said: Iterator[str]) -> None:
-        known = self.said[step].setdefault(what, [])
-        known += [it for it in said if it and it not in known]
+        # A dictionary keeps the order and finds fast.
+        self.said[step].setdefault(what, {}).update((it, None) for it in said if it)
 
 
 def sentences(told: Any) -> Iterator[str]:

@@ -1,6 +1,7 @@
 """What is said under See."""
 
 from collections.abc import Iterator
+from functools import cache
 from itertools import product
 from typing import Any, get_args
 
@@ -10,7 +11,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.measure.interval import Interval
 from ...core.see.eyes import ZONES, EyeMark, EyeTake, eye_place
 from ...core.see.first_look import FirstLook, Place, Way, first_seen
-from ...core.see.map import Tried, perception_map
+from ...core.see.map import PerceptionMap, Tried, perception_map
 from ...core.see.method import Eyes, Glasses, LooksStraight, Toward, Trace, by_directions
 from ...core.see.position import LEVERS, Position
 from ...core.see.quick_check import Kept, drifts
@@ -31,7 +32,12 @@ def _seen(angle: float, doubt: float, **more: Any) -> LooksStraight:
     return LooksStraight(20, about(angle, doubt), Estimate(0.6, 0.4, 0.9), None, 0.0, 0.0, **more)
 
 
-def _tests() -> Iterator[LooksStraight]:
+@cache
+def _tests() -> tuple[LooksStraight, ...]:
+    return tuple(_asked())
+
+
+def _asked() -> Iterator[LooksStraight]:
     rng = np.random.default_rng(7)
     for angle, noise in ((1.2, 0.3), (-1.2, 0.3), (0.0, 0.3), (0.3, 0.8), (0.5, 6.0), (9.0, 0.3), (-9.0, 0.3)):
         eyes = SimulatedEyes(angle, noise)
@@ -45,8 +51,20 @@ def _conditions(position: Position) -> Iterator[AskedUnder]:
             yield AskedUnder("as usual", toward, trace, eyes, glasses, position)
 
 
+@cache
+def _maps() -> tuple[PerceptionMap, ...]:
+    everywhere = [Tried({lever: size}, _seen(1.0, 0.05)) for lever in LEVERS for size in (-25.0, 25.0, -50.0, 50.0)]
+    told = [[Tried({}, _seen(1.0, 0.05)), *everywhere * 6]]
+    told.append([Tried({}, _seen(1.0, 0.6)), Tried({"inside": 25.0}, _seen(1.6, 0.9))])
+    for lever in LEVERS:
+        for usual, moved in ((1.2, 0.2), (1.2, -1.5), (0.0, 0.0), (1.2, 1.2)):
+            asked = [Tried({}, _seen(usual, 0.2)), *[Tried({lever: 25.0}, _seen(moved, 0.2), True, 4, 4)] * 3]
+            told += [asked[:1], asked[:2], asked]
+    return tuple(perception_map(it, 0.3) for it in [[], *told])
+
+
 def see_aloud(it: Reading) -> None:
-    tests = list(_tests())
+    tests = _tests()
     for found in tests:
         it.say("see", sight_words, found)
     for one, other in product(tests[::3], repeat=2):
@@ -60,21 +78,10 @@ def see_aloud(it: Reading) -> None:
             it.say("see", condition_words, under, it.units)
     for toward, putt in product(("hole", "start"), PUTTS):
         it.say("see", line_words, toward, putt, it.units)
-    everywhere = [Tried({lever: size}, _seen(1.0, 0.05)) for lever in LEVERS for size in (-25.0, 25.0, -50.0, 50.0)]
-    it.say("see", map_words, perception_map([Tried({}, _seen(1.0, 0.05)), *everywhere * 6], 0.3), it.units)
-    it.say(
-        "see",
-        map_words,
-        perception_map([Tried({}, _seen(1.0, 0.6)), Tried({"inside": 25.0}, _seen(1.6, 0.9))], 0.3),
-        it.units,
-    )
     for found in (_seen(0.05, 0.1), _seen(0.02, 0.05)):
         it.say("see", sight_words, found)
-    for lever in LEVERS:
-        for usual, moved in ((1.2, 0.2), (1.2, -1.5), (0.0, 0.0), (1.2, 1.2)):
-            asked = [Tried({}, _seen(usual, 0.2)), *[Tried({lever: 25.0}, _seen(moved, 0.2), True, 4, 4)] * 3]
-            for places in ((), asked[:1], asked[:2], asked):
-                it.say("see", map_words, perception_map(places, 0.3), it.units)
+    for found in _maps():
+        it.say("see", map_words, found, it.units)
     _eyes_aloud(it)
 
 

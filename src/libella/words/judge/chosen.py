@@ -1,5 +1,5 @@
-"""What a lesson says, first to last, in words: the headline of every page, what stands behind it, what else is said; and
-the same for the golfer's own screen."""
+"""What a lesson says, first to last, in words: the headline of every page, what stands behind it, what else is said;
+and the same for the golfer's own screen."""
 
 from collections.abc import Sequence
 from typing import Final
@@ -77,8 +77,8 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             return pace_said(it.pace, units)
         case GroundOff():
             return (
-                f"{it.times} of {it.of} missed though they started inside the window, at good pace, on the level: the line "
-                "or the ground is not as thought."
+                f"{it.times} of {it.of} missed though they started inside the window, at good pace, on the level: "
+                "the line or the ground is not as thought."
             )
         case MissedSide():
             why = f", why can't be told: the start was not read of {it.unread}" if it.unread else ""
@@ -181,7 +181,8 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             )
         case Open():
             if it.starts is not None:
-                return f"From {counted(it.starts.putts, 'putt')}, spread {it.starts.spread.value:.1f}°. No cause is sure enough to name."
+                read = f"From {counted(it.starts.putts, 'putt')}, spread {it.starts.spread.value:.1f}°."
+                return f"{read} No cause is sure enough to name."
             return "What was read stands below." if it.read else ""
 
 

@@ -274,7 +274,8 @@ def beyond_said(it: Level, beyond: Beyond, hand: Hand, units: Units) -> str:
     word = WORDS[sure.word]
     if beyond.times == it.count and beyond.edge:
         least = size_said(about_, beyond.edge, 0.01, units)
-        return f"At least {least} {side}, {word}: {beyond.times} of {it.count} lie beyond; these readings can't say how far"
+        beyond_it = f"{beyond.times} of {it.count} lie beyond"
+        return f"At least {least} {side}, {word}: {beyond_it}; these readings can't say how far"
     edge = f", each by {size_said(about_, beyond.edge, 0.01, units)} or more" if beyond.edge else ""
     return f"{side[0].upper()}{side[1:]} {beyond.times} of {it.count}{edge}: {word}; how far, these readings can't say"
 
@@ -309,7 +310,7 @@ def claim_name(it: Level | ShareOf) -> str:
 
 
 def difference_said(it: Difference, hand: Hand, units: Units) -> str:
-    """How the second differs from the first, in one clause: "face at address 2.3° further left (1.8° to 2.8°), clear"."""
+    """How the second differs from the first, in one clause: "start 2.3° further left (1.8° to 2.8°), clear"."""
     if it.shares is not None:
         return _shares_apart(it)
     said: list[str] = []

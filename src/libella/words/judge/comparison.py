@@ -86,8 +86,6 @@ def _asked(it: Difference, whole: Compared, hand: Hand, units: Units) -> str:
     if whole.question == "spread" and it.ratio is not None and it.steadier is not None:
         ratio, name = it.ratio, quantity_name(it.quantity.name).lower()
         word = "no difference in spread worth having" if it.steadier.word == "none" else WORDS[it.steadier.word]
-        if ratio.value < 0.1:
-            return f"{name} spreads less than a tenth as much, {word}"
         return f"{name} spreads {ratio.value:.1f} times as much ({ratio.low:.1f} to {ratio.high:.1f}), {word}"
     if whole.question == "window" and it.inside is not None:
         gain, call = it.inside

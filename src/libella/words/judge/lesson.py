@@ -101,7 +101,8 @@ def guard_said(it: Guard) -> str:
         case "several_ways":
             return f"Putted in {counted(it.count, 'way')} and none of them as usual: each is told by itself."
         case "conditions":
-            return f"{it.count} of {counted(it.of, 'block')} were putted otherwise than as usual, and are told by themselves."
+            of = f"{it.count} of {counted(it.of, 'block')}"
+            return f"{of} were putted otherwise than as usual, and are told by themselves."
         case "unsorted":
             names = listed([f"“{one}”" for one in it.told])
             return f"{names}: typed before, told by itself until you say what it meant."

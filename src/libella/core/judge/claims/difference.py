@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import CLEAR, NINETY, Verdict, clear_among, weigh
-from ...estimate.cost import Mix, share_within
+from ...estimate.cost import Mix, difference_limits, share_within
 from ...estimate.posterior import Floats, Posterior
 from ...estimate.shares import Share, apart
 from ..ledger.entry import Batch
@@ -215,11 +215,9 @@ def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple
         spread = [it.spread.value for it in levels if it.spread]
         wide = float(np.mean(spread)) if spread else 1.0
         return 0.5 * wide, 0.5 * wide
-    matter = MATTERS["difference"]
     spreads = [it.spread.value for it in levels if it.spread]
     middle = math.exp(float(np.mean(np.log(spreads)))) if spreads else by.spread_deg
-    far, near = difference_limits(middle, by.mix)
-    return far, near
+    return difference_limits(middle, by.mix)
 
 
 def _estimate(values: Floats, weight: Floats) -> Estimate:

@@ -21,8 +21,10 @@ Claim = Level | ShareOf
 
 
 def reads(ledger: Ledger, by: Weighing, *, grows: bool = False) -> tuple[Claim, ...]:
-    """A claim for every quantity read and every way in which it was read; as usual first. `grows`: the starts go with the
-    length, and there is no one start over all of them."""
+    """A claim for every quantity read and every way in which it was read; as usual first.
+
+    `grows`: the starts go with the length, and there is no one start over all of them.
+    """
     order = {name: n for n, name in enumerate(names())}
     found: list[Claim] = []
     for name in sorted(ledger.quantities, key=lambda it: order.get(it, len(order))):

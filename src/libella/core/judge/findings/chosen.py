@@ -62,8 +62,8 @@ class PutRight:
 
 @dataclass(frozen=True, slots=True)
 class Differs:
-    """A comparison's condition differs from its first; or what was looked at one way from what was as usual, which nobody
-    planned."""
+    """A comparison's condition differs from its first; or what was looked at one way from what was as usual, which
+    nobody planned."""
 
     compared: Compared
     group: Group
@@ -77,8 +77,8 @@ class Differs:
 
 @dataclass(frozen=True, slots=True)
 class Off:
-    """A level that lies off, and no cause of it is named. `by_stroke`: the face was read to aim true; `at_address`: it was
-    read to point to that side already."""
+    """A level that lies off, and no cause of it is named. `by_stroke`: the face was read to aim true; `at_address`: it
+    was read to point to that side already."""
 
     level: Level
     by_stroke: bool = False

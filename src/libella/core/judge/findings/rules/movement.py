@@ -63,14 +63,14 @@ def find(case: Case) -> Finding:
 
 def _part(case: Case, events: list[Event]) -> Floats:
     """(N,) the share of putts in which something moves, as usual."""
-    usual = [it for it in case.events("still")] or events
+    usual = case.events("still") or events
     times = sum(bool(moved(it)) for it in usual)
     return np.random.default_rng(13).beta(1 + times, 1 + len(usual) - times, DRAWN)
 
 
 def _lost(case: Case, still: list[Interval], shaky: list[Interval], blocks: list[Batch]) -> Floats:
-    """(N,) putts of a hundred that a moved putt loses against a still one: each kind with its own spread, the moved with
-    a mean of their own."""
+    """(N,) putts of a hundred that a moved putt loses against a still one: each kind with its own spread, the moved
+    with a mean of their own."""
     started = [it for it in blocks if it.counts.get("start")]
     noise = noise_of(started, "start")
     calm = post_of(still, START, noise)

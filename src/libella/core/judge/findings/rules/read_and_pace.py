@@ -1,5 +1,5 @@
-"""Read or pace: putts that surely started inside the window and missed all the same, or started where they were read and
-the read is off."""
+"""Read or pace: putts that surely started inside the window and missed all the same, or started where they were read
+and the read is off."""
 
 from collections import Counter
 from dataclasses import replace
