@@ -3,8 +3,8 @@
 from typing import Any
 
 from libella.core.aim import links, picture
-from libella.core.judge import chain as chains
-from libella.core.judge import comparing, distance, judgement, noted
+from libella.core.green.usual import USUAL, usual_mix
+from libella.core.judge import judgement
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see import quick_check
 from libella.core.set.proposal import propose as proposed
@@ -12,9 +12,7 @@ from libella.core.stand import set_up
 from libella.core.start import ladder
 from libella.words.aim.links import aid_words, aim_words, sum_words
 from libella.words.aim.picture import picture_words
-from libella.words.judge.comparison import compared_words
-from libella.words.judge.judgement import _work, further_words, judgement_words
-from libella.words.judge.tables import table_words
+from libella.words.judge.judgement import further_words, judgement_words
 from libella.words.refusals import RefusalWords, refusal_words
 from libella.words.see.check import alert_words, drift_word, drift_words
 from libella.words.set.objections import objection_words
@@ -52,30 +50,8 @@ def further(readings, station, occasion, *, planned):
     return further_words(judgement.further(readings, station, occasion, planned=planned))
 
 
-def tables(putts, window, units="metric"):
-    return tuple(table_words(it, units) for it in noted.tables(putts, window))
-
-
-def chain(*args, units="metric", **declared):
-    return tuple(table_words(it, units) for it in chains.chain(*args, chains.Declared(**declared)))
-
-
-def by_distance(blocks, units):
-    it = distance.by_distance(blocks)
-    return None if it is None else table_words(it, units)
-
-
-def compared(arms, question, *, final):
-    it = comparing.compared(arms, question, final=final)
-    said = compared_words(it)
-    pairs = tuple(
-        Said(pair, word=pair.call.word if final else None, headline=words)
-        for pair, words in zip(it.pairs, said.pairs, strict=True)
-    )
-    return Said(it, said, pairs=pairs)
-
-
 def aim_found(readings, link, putt, hand, units, **more):
+    more.setdefault("mix", usual_mix(putt, USUAL))
     it = links.aim_found(readings, link, putt, hand, **more)
     return Said(it, aim_words(it, units))
 
@@ -126,8 +102,3 @@ def remedies(station, units):
 
 def propose(measures, putt, spread_deg, bag, units):
     return tuple(Said(it, words=proposal_words(it, units)) for it in proposed(measures, putt, spread_deg, bag, units))
-
-
-def work_words(summary, call, n, holed):
-    """What to work on, of a summary made by hand."""
-    return _work(judgement._work(summary, call, n, holed))

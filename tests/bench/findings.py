@@ -7,12 +7,14 @@ Prints the confusion table, false "clear", how often nothing is said of golfers 
 import sys
 import time
 from collections import Counter
+from collections.abc import Callable
+from dataclasses import replace
 
 import numpy as np
 
 from libella.core.judge.findings.ranked import Findings, findings
 from tests.golfers.kept import KEPT
-from tests.golfers.lesson import Truth, lesson, ordinary
+from tests.golfers.lesson import Size, Truth, by_hand, lesson, ordinary
 from tests.golfers.tuned import NONE, TUNED
 
 
@@ -21,14 +23,14 @@ def order(found: Findings) -> list[str]:
     return [it.cause for it in found.ranked if it.explained_by is None]
 
 
-def golfers(name: str, truths: tuple[Truth, ...], lessons: int) -> None:
+def golfers(name: str, truths: tuple[Truth, ...], lessons: int, size: Callable[[Truth], Size] = ordinary) -> None:
     first, third, false, took, all_ = 0, 0, 0, 0.0, 0
     for truth in truths:
         table: Counter[str] = Counter()
         own_first = 0
         for n in range(lessons):
             rng = np.random.default_rng([n, truths.index(truth), 11])
-            told = lesson(truth, ordinary(truth), rng)
+            told = lesson(truth, size(truth), rng)
             began = time.perf_counter()
             found = findings(told)
             took += time.perf_counter() - began
@@ -47,13 +49,13 @@ def golfers(name: str, truths: tuple[Truth, ...], lessons: int) -> None:
     )
 
 
-def innocents(lessons: int) -> None:
+def innocents(lessons: int, size: Callable[[Truth, int], Size] = ordinary) -> None:
     for putts in (14, 20, 30):
         named, nothing, clear, which = 0, 0, 0, Counter[str]()
         for truth in NONE:
             for n in range(lessons):
                 rng = np.random.default_rng([n, NONE.index(truth), 13])
-                found = findings(lesson(truth, ordinary(truth, putts), rng))
+                found = findings(lesson(truth, size(truth, putts), rng))
                 named += bool(found.named)
                 nothing += found.nothing
                 clear += any(it.call.word == "clear" for it in found.ranked)
@@ -69,7 +71,29 @@ def main() -> None:
     lessons = int(sys.argv[1]) if len(sys.argv) > 1 else 20
     golfers("tuned on", TUNED, lessons)
     golfers("kept back", KEPT, lessons)
+    golfers("as coaches record it", (*TUNED, *KEPT), lessons, by_hand)
     innocents(lessons * 4)
+    innocents(lessons * 4, everything)
+    line_first(lessons * 4)
+
+
+def everything(truth: Truth, putts: int) -> Size:
+    """Everything there is to be noted, with a guide and without."""
+    return replace(by_hand(truth, putts), guide=10)
+
+
+def line_first(lessons: int) -> None:
+    """A line laid by eye that lies off, and everything read against it."""
+    first, named = 0, 0
+    for n in range(lessons):
+        rng = np.random.default_rng([n, 29])
+        off = float(rng.choice([-1, 1])) * float(rng.uniform(0.8, 1.6))
+        found = findings(lesson(Truth((), rig=off), Size(proved=False, sensor=False), rng))
+        first += found.ranked[0].cause == "rig"
+        named += any(it.cause != "rig" for it in found.named)
+    print(
+        f"line off and not proved: rig first {first / lessons:.0%} (80 asked), a link named {named / lessons:.0%} (0)"
+    )
 
 
 if __name__ == "__main__":

@@ -58,7 +58,7 @@ def main() -> None:
             for link, cause in _CAUSES.items():
                 middle = case.joint.medians[link]
                 shares = [
-                    float(share_within(case.evidence.mix, np.array([bias]), np.array([scatter]))[0])
+                    float(share_within(case.ledger.mix, np.array([bias]), np.array([scatter]))[0])
                     for bias in (start - middle, start)
                 ]
                 true, weight = 100 * (shares[0] - shares[1]), found[cause].weight

@@ -1,25 +1,28 @@
 """A lesson of a golfer whose causes are known: what a coach would have read of it, of an ordinary size (handbook 6)."""
 
 import math
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from typing import Final
 
 import numpy as np
 
-from libella.core.certainty.estimate import Estimate, estimated, normal
-from libella.core.estimate import START, posterior
-from libella.core.estimate.cost import Mix
+from libella.core.certainty.estimate import Estimate, normal
 from libella.core.golfer.band import usual_band
 from libella.core.golfer.hand import Hand
 from libella.core.golfer.level import Level
 from libella.core.green.putt import Putt
-from libella.core.green.usual import USUAL, level_window
-from libella.core.judge.findings.evidence import BlockSeen, Evidence, Picture, Place, PuttSeen, SecondProof, Told
+from libella.core.green.usual import USUAL, usual_mix
 from libella.core.judge.findings.finding import Cause
+from libella.core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source, Value
+from libella.core.judge.ledger.factors import GUIDED, Levels
+from libella.core.judge.ledger.putt import FACE_DEG, values_of
 from libella.core.measure.interval import Interval
 from libella.core.see.fit import perceive
 from libella.core.see.trial import Trial
+from libella.core.set.proof import BY_EYE_DEG
 from libella.core.simulated.golfer import SimulatedEyes
+from libella.core.start.path import PathModel
 
 K: Final = Estimate(0.85, 0.78, 0.92)
 _MARK_M, _BOARD_M = 0.005, 1.0
@@ -75,6 +78,8 @@ class Size:
     finish: bool = False
     second_proof: bool = False
     proved: bool = True
+    words: bool = False
+    """As coaches record it: no sensor, face and path in words, the rig in view for half of the putts."""
 
 
 def ordinary(truth: Truth, putts: int = 20) -> Size:
@@ -96,25 +101,41 @@ def ordinary(truth: Truth, putts: int = 20) -> Size:
     return size
 
 
-def lesson(truth: Truth, size: Size, rng: np.random.Generator) -> Evidence:
+def by_hand(truth: Truth, putts: int = 20) -> Size:
+    """The same as coaches record it."""
+    return replace(ordinary(truth, putts), words=True, sensor=False, strike=True, still=True, finish=True)
+
+
+def lesson(truth: Truth, size: Size, rng: np.random.Generator) -> Ledger:
     """What was read of it; readings against the line are put right where a second check found the line off."""
     off = truth.rig + float(rng.normal(0, _LINE_DEG if size.proved else 0.15))
     found = normal(off + float(rng.normal(0, 0.1)), 0.1) if size.second_proof else None
     line = found.value if found else 0.0
-    mix = Mix(tuple(level_window(_putt(2.5), it.distance_m) for it in USUAL), tuple(it.weight for it in USUAL))
-    return Evidence(
+    known = size.proved or found is not None
+    laid = Source("line", "laid", _LINE_DEG if known else BY_EYE_DEG)
+    sets: list[Batch] = []
+    if size.answers:
+        sets.append(_picture(truth, size, rng, off - line, laid, proved=known))
+    for name, mean, scatter, times, half in (
+        ("mark", _mark(truth), 0.3, size.marks, 0.15),
+        ("face", _aim(truth), 0.6, size.set_downs, 0.25),
+    ):
+        if times:
+            read = _set_down(rng, mean - off + line, scatter, times, half)
+            if size.words and name == "face":
+                read = [_in_words(it.anchor) for it in read]
+            events = tuple(Event(f"{name}{n}", {name: it}) for n, it in enumerate(read))
+            sets.append(Batch(name, "aim", 0.0, events, sources={name: (laid,)}, proved=known, lesson="now"))
+    return Ledger(
         hand=truth.hand,
-        mix=mix,
+        mix=usual_mix(_putt(2.5), USUAL),
         lengths_m=tuple(it.distance_m for it in USUAL),
         k=K,
         level=truth.level,
         band=usual_band(truth.level),
-        blocks=tuple(_blocks(truth, size, rng, off - line)),
-        mark=_set_down(rng, _mark(truth) - off + line, 0.3, size.marks, 0.15) if size.marks else None,
-        face=_set_down(rng, _aim(truth) - off + line, 0.6, size.set_downs, 0.25) if size.set_downs else None,
-        picture=_picture(truth, size, rng, off - line) if size.answers else None,
+        batches=(*sets, *_blocks(truth, size, rng, off - line, laid, proved=known)),
         proof=SecondProof(found, Place("set")) if found else None,
-        line_deg=_LINE_DEG if size.proved or found else None,
+        line_deg=_LINE_DEG if known else None,
     )
 
 
@@ -130,34 +151,58 @@ def _mark(truth: Truth) -> float:
     return truth.mark + truth.mark_follows * truth.beta
 
 
-def _set_down(rng: np.random.Generator, mean: float, scatter: float, times: int, half: float) -> Told:
+def _set_down(rng: np.random.Generator, mean: float, scatter: float, times: int, half: float) -> list[Interval]:
     step = 2 * half
     seen = [round(float(it) / step) * step for it in rng.normal(mean, scatter, times)]
-    post = posterior([Interval(it - half, it + half) for it in seen], START)
-    return Told(estimated(post.bias_quantile), times, Place("aim"), estimated(post.spread_quantile))
+    return [Interval(it - half, it + half) for it in seen]
 
 
-def _picture(truth: Truth, size: Size, rng: np.random.Generator, off: float) -> Picture:
+def _in_words(at: float) -> Interval:
+    if abs(at) <= FACE_DEG:
+        return Interval(-FACE_DEG, FACE_DEG)
+    return Interval(FACE_DEG, math.inf) if at > 0 else Interval(-math.inf, -FACE_DEG)
+
+
+def _picture(truth: Truth, size: Size, rng: np.random.Generator, off: float, line: Source, *, proved: bool) -> Batch:
     eyes, told = SimulatedEyes(truth.beta - off), []
     for _ in range(size.answers):
         angle = perceive(told).next_angle(float(rng.random()))
         told.append(Trial(angle, eyes.looks(rng, angle)))
-    return Picture(perceive(told).looks_straight, size.answers, Place("see"))
+    found = perceive(told)
+    it = found.looks_straight
+    fitted = Fitted(normal(it.value, math.hypot(it.sd, line.sd)), None, size.answers, proved=proved)
+    return Batch("picture", "see", 0.0, (), fitted={"looks_straight": fitted}, proved=proved, lesson="now")
 
 
-def _blocks(truth: Truth, size: Size, rng: np.random.Generator, off: float) -> list[BlockSeen]:
+def _blocks(
+    truth: Truth, size: Size, rng: np.random.Generator, off: float, line: Source, *, proved: bool
+) -> list[Batch]:
     zero, guided = float(rng.normal(0, 0.4)), []
     each = max(6, size.putts // len(size.lengths)) if len(size.lengths) > 1 else size.putts
-    blind = [_block(truth, size, rng, off, zero, each, at, guided=False) for at in size.lengths]
+
+    def one(n: int, at: float, *, guided: bool) -> Batch:
+        return _block(truth, size, rng, off, zero, n, at, line, guided=guided, proved=proved)
+
+    blind = [one(each, at, guided=False) for at in size.lengths]
     if size.guide:
-        guided = [_block(truth, size, rng, off, zero, size.guide, size.lengths[0], guided=True)]
+        guided = [one(size.guide, size.lengths[0], guided=True)]
     return [*blind, *guided]
 
 
 def _block(
-    truth: Truth, size: Size, rng: np.random.Generator, off: float, zero: float, n: int, at: float, *, guided: bool
-) -> BlockSeen:
-    putts, laid = [], float(rng.normal(0, 0.1))
+    truth: Truth,
+    size: Size,
+    rng: np.random.Generator,
+    off: float,
+    zero: float,
+    n: int,
+    at: float,
+    line: Source,
+    *,
+    guided: bool,
+    proved: bool,
+) -> Batch:
+    events, laid = [], float(rng.normal(0, 0.1))
     window = _putt(at).window
     for nth in range(n):
         moves = rng.random() < truth.moving
@@ -176,30 +221,43 @@ def _block(
             notes["still"] = "head" if moves else "nothing"
         if size.strike and not sensed:
             notes["strike"] = "middle" if abs(toe) < 6 else "toe" if toe > 0 else "heel"
+        if size.words:
+            right = (path > 0) == (truth.hand == "right")
+            notes["path"] = "neutral" if abs(path) < 0.5 else "in_to_out" if right else "out_to_in"
         if size.finish:
             inside = window.low_deg <= start <= window.high_deg
             missed = truth.lost_by if inside else "left" if start < 0 else "right"
             notes["finish"] = "holed" if inside and rng.random() >= truth.lost else missed
+        measures: Mapping[str, float] = {}
+        if sensed:
+            measures = {
+                "face_address_deg": aim - off + zero + float(rng.normal(0, 0.3)),
+                "face_impact_deg": impact - off + zero + float(rng.normal(0, 0.3)),
+                "path_deg": path - off + float(rng.normal(0, 0.5)),
+            }
+            if size.strike:
+                measures = {**measures, "strike_toe_mm": toe + float(rng.normal(0, 1.0))}
         seen = round(math.tan(math.radians(start - off - laid)) * _BOARD_M / _MARK_M) * _MARK_M
         ends = (math.degrees(math.atan2(seen + side * _MARK_M / 2, _BOARD_M)) for side in (-1, 1))
-        putts.append(
-            PuttSeen(
-                start=Interval(*ends),
-                notes=notes,
-                aim_deg=aim - off + zero + float(rng.normal(0, 0.3)) if sensed else None,
-                impact_deg=impact - off + zero + float(rng.normal(0, 0.3)) if sensed else None,
-                path_deg=path - off + float(rng.normal(0, 0.5)) if sensed else None,
-                toe_mm=toe + float(rng.normal(0, 1.0)) if sensed and size.strike else None,
-            )
-        )
-    return BlockSeen(
-        id=f"{at}",
-        putts=tuple(putts),
-        distance_m=at,
-        window=window,
-        shared_deg=0.1,
-        guided=guided,
-        proved=size.proved,
-        sensor_deg=0.3,
-        zero_deg=0.4,
+        values: Mapping[str, Value] = values_of(Interval(*ends), notes, measures, (), PathModel("straight"), truth.hand)
+        events.append(Event(f"{at}{guided}{nth}", values))
+    levels: Levels = (("guide", GUIDED),) if guided else ()
+    device = Source("device", "sensor", 0.4)
+    return Batch(
+        id=f"{at}{guided}",
+        step="start",
+        day=0.1,
+        events=tuple(events),
+        levels=levels,
+        lesson="now",
+        noise={"address": 0.3, "impact": 0.3, "path": 0.5, "turned": 0.42},
+        sources={
+            "start": (line, Source("laying", f"{at}{guided}", 0.1)),
+            "address": (line, device),
+            "impact": (line, device),
+            "path": (line,),
+            "feels_straight": (line,),
+        },
+        putted=Putted(at, window, declared=True, sensor_deg=0.3, zero_deg=0.4),
+        proved=proved,
     )

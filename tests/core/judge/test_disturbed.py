@@ -1,16 +1,21 @@
 """What disturbed a block makes its bias less sure, by a stated amount and never the other way."""
 
+from dataclasses import replace
+
 import pytest
 
 from libella.core.green.putt import Putt
 from libella.core.instruments import lay
-from libella.core.judge.comparing import Arm, compared
+from libella.core.judge.claims.difference import Group, difference
 from libella.core.judge.disturbed import DISTURBANCES, checked_disturbances, disturbed_deg
 from libella.core.judge.judgement import Occasion, judge
+from libella.core.judge.ledger.entry import Source
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.station import Station
 from libella.words.judge.judgement import judgement_words
+
+from .samples import BY, batch
 
 STATION = Station(Putt(2.5, 0.35, 10), lay("board", {}))
 READS = [Interval(0.5 + it / 10, 0.8 + it / 10) for it in range(-5, 5)]
@@ -28,10 +33,10 @@ def test_it_widens_the_bias_by_what_is_stated_and_says_so():
 
 
 def test_a_difference_between_a_calm_and_a_disturbed_block_is_less_sure_too():
-    moved = [it.shifted(0.8) for it in READS]
-    calm = compared([Arm.at("a", READS, STATION), Arm.at("b", moved, STATION)], "line", final=True)
-    windy = compared([Arm.at("a", READS, STATION), Arm.at("b", moved, STATION, ("wind",))], "line", final=True)
-    widths = [it.pairs[0].comparison.shift.sd for it in (calm, windy)]
+    calm, moved = batch("start", READS), batch("start", [it.shifted(0.8) for it in READS], id="b")
+    wind = Source("disturbed", "b", disturbed_deg(("wind",)))
+    windy = replace(moved, sources={"start": (wind,)})
+    widths = [difference(Group("", (calm,)), Group("", (it,)), "start", BY).by.sd for it in (moved, windy)]
     assert widths[1] > widths[0]
 
 

@@ -1,29 +1,38 @@
 """The golfer's line: mirrored where the golfer is, the same in any order of what was read, surer the more there is."""
 
+import math
+from dataclasses import replace
+
 import numpy as np
 import pytest
 
-from libella.core.estimate import PATH, START, posterior
-from libella.core.judge.golfers_line import LINKS, Change, LineBlock, LineKey, golfers_line, path_drawn
+from libella.core.judge.golfers_line import LINES, Change, LineBlock, LineKey, golfers_line, line_block, path_drawn
+from libella.core.judge.ledger.entry import Source
+from libella.core.judge.ledger.quantity import quantity
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
+from libella.words.judge.golfers_line import line_words
+
+from .samples import BY, batch
 
 WINDOW = Window(1.3, 1.3)
 
 
-def block(day, middle, *, n=12, spread=0.7, seed=5, prior=START, laying=None):
+def block(day, middle, *, n=12, spread=0.7, seed=5, name="start", laying=None, values=None):
     rng = np.random.default_rng(seed + round(day))
-    reads = [Interval(it - 0.05, it + 0.05) for it in middle + spread * rng.standard_normal(n)]
-    return LineBlock.read(day, posterior(reads, prior), prior, (laying or day, 0.1), day)
+    reads = values or [float(it) for it in middle + spread * rng.standard_normal(n)]
+    laid = Source("line", f"{laying or day}", 0.1)
+    it = batch(name, reads, id=f"{day}", sources=[laid], lesson=f"{day}")
+    return replace(line_block(it, name, BY), day=day)
 
 
 def line(blocks, changes=(), link="start"):
-    return golfers_line([LineKey(link, False, "as usual")], blocks, changes, WINDOW)
+    return golfers_line([LineKey(link, ())], blocks, changes, WINDOW, BY.mix)
 
 
 def mirrored(it):
     mean, sd = it.bias
-    return LineBlock(it.day, (-mean, sd), it.spread, it.laying, it.laying_sd, it.lesson)
+    return replace(it, bias=(-mean, sd))
 
 
 def test_mirrored_readings_are_the_mirrored_line():
@@ -52,23 +61,56 @@ def test_only_changes_between_the_first_block_and_the_newest_can_be_told():
 
 
 def test_a_path_is_held_by_its_own_wider_prior():
-    far = [block(day, -7.0, n=8, prior=PATH) for day in (0.0, 7.0)]
+    far = [block(day, -7.0, n=8, name="path") for day in (0.0, 7.0)]
     assert line(far, link="path").now.value < -6.0
 
 
 def test_readings_that_say_nothing_are_no_line():
-    gate_always_missed = LineBlock.read(0.0, posterior([], START), START, ("a", 0.1), 0)
-    assert gate_always_missed.bias is None and line([gate_always_missed]) is None
+    assert line_block(batch("start", [0.5, 0.6]), "start", BY) is None
+    assert line([LineBlock(0.0, None, None, "a")]) is None
 
 
-@pytest.mark.parametrize("link", LINKS)
+def test_a_gate_touched_on_one_side_says_at_least_and_never_a_size():
+    """Read as if it were one, it would stand as a size nobody measured."""
+    far = block(0.0, 0.0, values=[Interval(1.1, math.inf)] * 9)
+    found = line([far])
+    assert found.beyond == 1.1 and found.vial.bubble_at is None
+    assert line_words(found, "right", "metric").startswith(
+        "At least 1.1° right now; how far, these readings can't say."
+    )
+    words = line([block(0.0, 0.0, values=[Interval(0.5, math.inf)] * 8 + [Interval(-0.5, 0.5)] * 2, name="face")])
+    assert line_words(words, "right", "metric").startswith("Right now; how far")
+    left = line([block(0.0, 0.0, values=[Interval(-math.inf, -0.5)] * 8 + [Interval(-0.5, 0.5)] * 2, name="face")])
+    assert line_words(left, "right", "metric").startswith("Left now; how far")
+
+
+@pytest.mark.parametrize("truth", [0.0, 1.0, 2.0])
+def test_pooled_gates_hold_the_truth_wherever_it_lies(truth):
+    """Blocks through one gate of 1.1°: their likelihood is no normal, and read as one it lay beside the truth."""
+    held = 0
+    for seed in range(25):
+        rng = np.random.default_rng(seed)
+        blocks = []
+        for day in range(4):
+            at = rng.normal(truth, 0.7, 12)
+            reads = [
+                Interval(1.1, math.inf) if it > 1.1 else Interval(-math.inf, -1.1) if it < -1.1 else Interval(-1.1, 1.1)
+                for it in at
+            ]
+            blocks.append(block(7.0 * day, 0.0, values=reads))
+        now = line(blocks).now
+        held += now.low - 0.1 <= truth <= now.high + 0.1
+    assert held >= 20
+
+
+@pytest.mark.parametrize("link", LINES)
 def test_every_link_is_drawn_within_its_picture(link):
-    scale = 20.0 if link == "eyes" else 1.0
-    blocks = [LineBlock(day, (scale * it, scale * 0.3), None, day, 0.0, day) for day, it in ((0.0, 3.0), (9.0, -2.0))]
+    scale = quantity(link).prior.spread_median
+    blocks = [LineBlock(day, (scale * it, scale * 0.3), None, day) for day, it in ((0.0, 3.0), (9.0, -2.0))]
     found = line(blocks, [Change(4.0, "eyes in")], link)
     scene = path_drawn(found, "words")
     for shape in scene.shapes:
         if hasattr(shape, "points"):
             xs, ys = zip(*shape.points, strict=True)
             assert scene.left <= min(xs) <= max(xs) <= scene.right and scene.top <= min(ys) <= max(ys) <= scene.bottom
-    assert found.vial.unit == ("mm" if link == "eyes" else "deg")
+    assert found.vial.unit == quantity(link).unit

@@ -1,27 +1,29 @@
 """Two of a golfer's lines beside each other: named by cost, told alike from both sides, settled by more of the same."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 
-from libella.core.estimate import START, posterior
-from libella.core.green.putt import Putt
-from libella.core.green.usual import USUAL
-from libella.core.judge.golfers_line import LineBlock, LineKey, golfers_line
-from libella.core.judge.judgement import usual_mix
+from libella.core.judge.golfers_line import LineKey, golfers_line, line_block
+from libella.core.judge.ledger.entry import Source
 from libella.core.judge.lines_beside import lines_beside
-from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
 
-MIX = usual_mix(Putt(2.0, 0.3, 10), USUAL)
+from .samples import BY, batch
+
+MIX = BY.mix
 
 
-def line(middle, spread=0.7, *, link="start", blocks=3, name="as usual"):
+def line(middle, spread=0.7, *, link="start", blocks=3, levels=()):
     rng = np.random.default_rng(8)
     told = []
     for day in range(blocks):
-        reads = [Interval(it - 0.05, it + 0.05) for it in middle + spread * rng.standard_normal(12)]
-        told.append(LineBlock.read(7.0 * day, posterior(reads, START), START, (day, 0.1), day))
-    return golfers_line([LineKey(link, False, name)], told, (), Window(1.3, 1.3))
+        reads = [float(it) for it in middle + spread * rng.standard_normal(12)]
+        laid = Source("line", f"{day}", 0.1)
+        one = line_block(batch(link, reads, levels, id=f"{day}", sources=[laid], lesson=f"{day}"), link, BY)
+        told.append(replace(one, day=7.0 * day))
+    return golfers_line([LineKey(link, levels)], told, (), Window(1.3, 1.3), MIX)
 
 
 def test_a_difference_is_told_alike_from_both_sides():
@@ -50,8 +52,8 @@ def test_the_steadier_line_is_named():
     assert lines_beside(line(0.0), line(0.0), MIX).steadier.word in ("none", "open")
 
 
-@pytest.mark.parametrize("text", ["", "start", "start|seen|as usual", "feet|blind|as usual"])
+@pytest.mark.parametrize("text", ["", "nobody|", "feet|cue=a", "start|mood=good"])
 def test_a_key_reads_as_it_is_written_and_nothing_else_is_one(text):
-    key = LineKey("face", True, "eyes | closed")
+    key = LineKey("face", (("set_up", "wide | base"), ("guide", "in_view")))
     assert LineKey.read(key.text) == key
     assert LineKey.read(text) is None

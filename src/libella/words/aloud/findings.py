@@ -47,7 +47,7 @@ _SIDES: tuple[Side, ...] = ("left", "right")
 def findings_aloud(it: Reading) -> None:
     _causes(it)
     for what, form in findings.FACTS.items():
-        sized = any(f"{{{part}}}" in form for part in ("size", "plain", "slope"))
+        sized = any(f"{{{part}}}" in form for part in ("size", "plain", "slope", "share"))
         sizes = (normal(0.8, 0.2), normal(-11.0, 2.0)) if sized else (None,)
         for size in sizes:
             fact = Fact(what, "for", size, "mm" if size and size.value < -5 else "deg", number=4, of=9, length_m=2.5)

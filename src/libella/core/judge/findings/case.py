@@ -131,7 +131,6 @@ class Case:
     def told(self) -> LinksTold:
         """What was read of every link."""
         sensors = [it.putted for it in self.ledger.main("impact") or self.ledger.main("address") if it.putted]
-        path = self.level("path")
         return LinksTold(
             k=self.ledger.k,
             mark=self.off_line("mark"),
@@ -143,8 +142,8 @@ class Case:
             impact=self.off_line("impact"),
             zero_deg=max((it.zero_deg for it in sensors), default=0.4),
             one_device=all(it.one_device for it in sensors),
-            # Words say a side and no size.
-            path=None if path is None or path.beyond else self.off_line("path"),
+            # Words say a side and at least how far: that it may be much is the joint's to know.
+            path=self.off_line("path"),
             strike=self.struck.adds if self.struck else None,
             start=self.off_line("start") if self.start else None,
             start_guided=any(it.guided for it in self.own),

@@ -4,6 +4,8 @@ import math
 
 import numpy as np
 
+from ....measure.interval import Interval
+from ...compensation import FEWEST_PAIRS, Reader, putt_by_putt
 from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
 from ..currency import told_by, weight_of
@@ -36,6 +38,25 @@ def find(case: Case) -> Finding:
         facts.append(Fact("aim_adds", apart, told_by(aim), at=face.at))
         if case.starts:
             facts.append(Fact("stroke_adds", apart, told_by(stroke), at=case.putted_at))
+    facts += _putt_by_putt(case)
     return Finding(
         "compensation", halves[0], call, None, "deg", tuple(facts), missing, halves=halves if case.starts else ()
     )
+
+
+def _putt_by_putt(case: Case) -> list[Fact]:
+    """Whether single strokes go against that putt's aim: a golfer may be square in the mean and steer every putt."""
+    told = [
+        (aim.anchor, impact.anchor)
+        for it in case.events("address", "impact")
+        if isinstance(aim := it.values["address"], Interval) and isinstance(impact := it.values["impact"], Interval)
+    ]
+    read = next((it.putted for it in case.putted if it.putted and it.counts.get("impact")), None)
+    if read is None or len(told) < FEWEST_PAIRS:
+        return []
+    reader = Reader(read.sensor_deg, read.checks, read.zero_deg, read.one_device)
+    found = putt_by_putt(*zip(*told, strict=True), reader)
+    if not found.call.names_direction:
+        return []
+    what = "may_make_up" if found.question else "makes_up"
+    return [Fact(what, "for", found.takes_back, number=len(told), at=case.putted_at)]

@@ -11,6 +11,8 @@ from ..case import Case
 from ..finding import Fact, Finding, called, needs, unread
 
 WITH, WITHOUT = 6, 6
+_LEANS = 0.3
+"""How many golfers lean on a guide: an opinion of the handbook's, as for every cause."""
 
 
 def groups(case: Case) -> tuple[Group, Group]:
@@ -28,7 +30,7 @@ def groups(case: Case) -> tuple[Group, Group]:
 
 
 def find(case: Case) -> Finding:
-    """What the guide brings while it lies there: the putts lost when it is lifted. Named only when that is clear."""
+    """What the guide brings while it lies there: the putts lost when it is lifted."""
     pair = groups(case)
     counts = [sum(it.counts["start"] for it in group.batches) for group in pair]
     missing = needs(("guided", counts[0], WITH), ("blind", counts[1], WITHOUT))
@@ -37,7 +39,7 @@ def find(case: Case) -> Finding:
         return unread("guide", missing)
     gain, call = found.inside
     weight = Estimate(-gain.value, -gain.high, -gain.low)
-    chance = call.probability if call.word == "clear" and call.side == "left" else 0.0
+    chance = _believed(call.probability) if call.names_direction and call.side == "left" else 0.0
     small = call.probability if call.word == "none" else 0.0
     word = called(0.0, chance, small, missing, cost=weight.value)
     word = replace(word, side=(found.second.bias.value > 0 and "right") or "left") if word.names_direction else word
@@ -46,6 +48,12 @@ def find(case: Case) -> Finding:
         for what, level in (("with_guide", found.first), ("without_guide", found.second))
     )
     return Finding("guide", weight, word, found.second.bias, "deg", facts, missing)
+
+
+def _believed(chance: float) -> float:
+    """A chance with the odds that anybody leans on a guide at all: most do not."""
+    odds = _LEANS / (1 - _LEANS) * chance / max(1 - chance, 1e-9)
+    return odds / (1 + odds)
 
 
 def guided_well(case: Case) -> bool:
