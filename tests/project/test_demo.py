@@ -5,6 +5,7 @@ from datetime import UTC, datetime, timedelta
 import pytest
 import uuid6
 
+from libella.core.judge.claims.share import share_of
 from libella.demo.people import PEOPLE
 from libella.demo.seeing import stand_and_see
 from libella.lessons.aim.aims import aim_table, natural_aim
@@ -13,14 +14,14 @@ from libella.lessons.desk.desk import Desk, open_desk
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from libella.lessons.judge.blocks import judge_block
 from libella.lessons.judge.comparisons import comparisons_of
-from libella.lessons.judge.tables import block_tables
+from libella.lessons.judge.findings import judge_whole
 from libella.lessons.keep.cards import cards_of, checks_of
 from libella.lessons.lesson.lessons import LessonEntry, keep_lesson, lessons_of
 from libella.lessons.see.maps import map_sheet
 from libella.lessons.see.sights import sights_of
 from libella.lessons.stand.set_ups import stand_sheet
 from libella.store.server.database import connect, migrate
-from libella.words.judge.tables import Table, table_words
+from libella.words.judge.chosen import headline_said
 
 from ..conftest import demo_database, new_database
 
@@ -89,47 +90,48 @@ def test_junia_sees_straight_truer_further_in_and_her_face_follows_the_picture(d
     assert len(checks_of(demo, before.id)) == 1
 
 
-def tables_of(demo: Desk, id) -> tuple[Table, ...]:
-    return tuple(table_words(it, "metric") for it in block_tables(demo, id))
+def whole(demo: Desk, lesson):
+    return judge_whole(demo, lesson.id)
 
 
-def one(tables: tuple[Table, ...], title: str) -> Table:
-    return next(it for it in tables if it.title == title)
+def said_of(it, name: str = "skilled") -> str:
+    return headline_said(it.judged.chosen, it.ledger.hand, "metric")
 
 
 def test_idris_misses_by_read_and_pace_and_greta_moves(demo):
     _, lessons = taught(demo, "Idris Vantongeren")
-    noted = tables_of(demo, lessons[0][1][1][0].block.id)
-    assert "13 of 17 that surely started in the window missed" in one(noted, "Holed, by the start").words
-    said = judge_block(demo, lessons[0][1][1][0].block.id, "metric").judgement
-    assert said.work.causes[0].what == "read_and_pace"
+    it = whole(demo, lessons[0][1][0])
+    assert it.judged.findings.ranked[0].cause == "read_and_pace"
+    inside = [fact for fact in it.judged.findings.ranked[0].facts if fact.what == "inside_and_missed"]
+    assert inside and inside[0].number >= 10
     _, lessons = taught(demo, "Greta Solvang")
-    loose = tables_of(demo, lessons[0][1][1][0].block.id)
-    rows = {it.name: int(it.cells[0]) for it in one(loose, "Stillness").rows}
-    assert sum(rows.values()) - rows.get("nothing", 0) >= 4
+    loose = share_of([one for one in whole(demo, lessons[0][1][0]).ledger.of("still")], "still", ())
+    assert loose.of - loose.times("nothing") >= 4
 
 
 def test_pell_makes_up_for_his_aim_and_the_chain_finds_each_link_of_him(demo):
     _, lessons = taught(demo, "Pell Marchetti-Oduya")
-    found = tables_of(demo, lessons[0][1][1][0].block.id)
+    it = whole(demo, lessons[0][1][0])
     truth = TRUTH["Pell Marchetti-Oduya"].runs(9)[0].truth
-    links = one(found, "Every link")
-    assert "compensation" in links.words
-    truths = {"Face at address": truth.true_aim(), "The stroke adds": truth.true_delivery(2.5), "Path": truth.path_deg}
-    for row in links.rows:
-        if row.name in truths:
-            bubble = row.vial
-            assert bubble.bubble_low - 0.4 <= truths[row.name] <= bubble.bubble_high + 0.4, row.name
+    assert "compensation" in [one.cause for one in it.judged.findings.ranked[:3]]
+    truths = {"face_aim": truth.true_aim(), "delivery": truth.true_delivery(2.5), "path": truth.path_deg}
+    links = {one.name: one for one in it.judged.chain.links}
+    assert set(truths) <= set(links)
+    for name, value in truths.items():
+        assert links[name].bias.low - 0.4 <= value <= links[name].bias.high + 0.4, name
 
 
 def test_greta_is_steadier_on_a_wide_base_and_wim_grows_with_distance(demo):
     _, lessons = taught(demo, "Greta Solvang")
     [sheet] = comparisons_of(demo, lessons[0][1][0].id)
     assert sheet.turn.condition is None
-    assert sheet.compared.pairs[0].comparison.spread_ratio.value < 1
+    [(_, told)] = sheet.compared.others
+    [start] = [one for one in told if one.quantity.name == "start"]
+    assert start.ratio.value < 1
     _, lessons = taught(demo, "Wim Adeyari")
-    grows = one(tables_of(demo, lessons[0][1][1][0].block.id), "Side by distance")
-    assert "right with every metre" in grows.words
+    it = whole(demo, lessons[0][1][0])
+    assert it.judged.growth.slope.low > 0 and "right with every metre" not in said_of(it)
+    assert "it grows" in said_of(it) and "to the right" in said_of(it)
 
 
 def test_everything_in_it_is_marked_as_invented(demo):

@@ -3,23 +3,20 @@
 import ast
 import re
 import subprocess
-from dataclasses import dataclass
 
 import pytest
 
 from libella.core.certainty.matter import MATTERS, Matter
-from libella.core.judge.table import TableFacts
 from libella.core.measure.limits import Bounds
 from libella.core.see.position import LEVERS, LeverWords, position_of
 from libella.core.set.kit import PARTS, Part
 from libella.core.stand.set_up import ENTRIES, Entry, checked
 from libella.core.start.notes import NOTES, Note
 from libella.exchange.putt_file import FORMS, Form
-from libella.words.judge import tables as judge_tables
 from libella.words.see.position import position_words
 from libella.words.vocabulary import ENTRIES as SIZES
 from libella.words.vocabulary import EntryWords
-from tests.said import beside, tables
+from tests.said import beside
 
 from ..conftest import ROOT, now
 
@@ -39,18 +36,19 @@ def test_a_note_of_a_putt_is_one_entry(light, coach):
     coach.putt(block["id"], {"offset_m": 0.01}, notes={light: "sun"})
     refused = coach.putt(block["id"], {"offset_m": 0.01}, status=422, notes={light: "dark"})
     assert refused["errors"][0]["field"] == f"notes.{light}"
-    [table] = [it for it in coach.get(f"/blocks/{block['id']}/tables")["tables"] if it["title"] == "Light"]
-    assert table["rows"][0]["name"] == "in the sun" and "Mostly in the sun" in table["words"]
+    # Every page that tells what was read knows of it: the block, the lesson.
+    told = [*coach.get(f"/blocks/{block['id']}/read")["read"], *coach.get(f"/lessons/{block['lesson_id']}/findings")["read"]]
+    assert [it["words"].split(" of ")[0] for it in told if it["name"] == "Light"] == ["1 in the sun"] * 2
 
 
-def test_a_note_that_is_a_size_is_tabulated_as_one(monkeypatch):
-    from libella.core.measure.interval import Interval
-
+def test_a_note_that_is_a_size_is_told_as_one(monkeypatch, coach):
     size = Note("Grip", "How far down?", bounds=Bounds(0.0, 0.3, "m"), step=0.01, table="sizes")
     monkeypatch.setitem(NOTES, "grip_m", size)
-    putts = [(Interval(0, 0.1), {"grip_m": 0.05})] * 4
-    [table] = tables(putts, _window())
-    assert table.title == "Sizes of the stroke" and table.rows[0].name == "Grip"
+    block = coach.block(asks=["grip_m"])
+    for _ in range(4):
+        coach.putt(block["id"], {"offset_m": 0.01}, notes={"grip_m": 0.05})
+    [told] = [it for it in coach.get(f"/blocks/{block['id']}/read")["read"] if it["name"] == "Grip"]
+    assert told["words"].startswith("50 mm") and "from 4 putts" in told["words"]
 
 
 def _window():
@@ -150,22 +148,6 @@ def test_another_language_needs_other_words_alone():
             if re.search(r"[a-z]{2,} [a-z]+ [a-z]+", it.value) and not re.search(r"libella\.|^set local", it.value):
                 guilty.append(f"{path}: {it.value[:60]}")
     assert guilty == []
-
-
-def test_a_table_behind_a_judgement_is_facts_and_their_words(monkeypatch):
-    """Facts of a type that has no words are not passed over in silence."""
-
-    @dataclass(frozen=True)
-    class Weather:
-        rain: bool
-
-    monkeypatch.setitem(judge_tables._TITLES, "weather", "Weather")
-    facts = TableFacts("weather", (), (), Weather(rain=True))
-    with pytest.raises(TypeError, match="Weather has no words"):
-        judge_tables.table_words(facts, "metric")
-    judge_tables._found.register(Weather)(lambda it, units: "It rained." if it.rain else "It was dry.")
-    told = judge_tables.table_words(facts, "metric")
-    assert (told.title, told.words) == ("Weather", "It rained.")
 
 
 def test_a_form_in_which_putts_go_out_is_one_entry(monkeypatch, coach):

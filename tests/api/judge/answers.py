@@ -88,7 +88,7 @@ def lesson_05_line_by_eye(coach: Coach) -> Said:
 
 
 def lesson_05b_then_a_string(coach: Coach) -> Said:
-    told, _ = _by_eye(coach)
+    told, station = _by_eye(coach)
     coach.put(f"/stations/{station}/proof", way="string", measured=[{"at_m": 1.0, "beside_m": -0.019}] * 2)
     return told.pages(told.blocks[0])
 

@@ -43,7 +43,9 @@ def test_open_and_closed_go_by_the_golfers_hand_and_a_mark_is_neither():
 
 def test_on_a_line_that_is_not_proved_nothing_is_clear_and_its_doubt_is_carried():
     right = [1.4, 1.6, 1.5, 1.2, 1.8, 1.5, 1.5]
-    unproved = found(right, proved=False)
+    # 1.5° may be the line, laid by eye; so far off as three no line is laid.
+    assert found(right, proved=False).verdict.word == "open"
+    unproved = found([2 * it for it in right], proved=False)
     assert unproved.verdict.word == "likely" and "not proved" in unproved.meaning
     assert found(right, shared_deg=0.6).summary.bias.doubt > 2 * found(right).summary.bias.doubt
 

@@ -25,7 +25,7 @@ HANDBOOK = {
     "twin_rails", "curved_rail", "putter_laser", "face_mirror", "square_reference", "rod_beside", "ball_box", "t_mark",
     "elevated_string", "ground_mirror", "plumb", "shoulder_rod", "foot_rods", "rings", "roll_past", "board",
     "raised_string", "path_template", "grip_rod", "strip_bar", "strip_slot", "rod_station", "stroke_sensor", "camera",
-    "bridge_row", "rail_square",
+    "bridge_row", "rail_square", "in_words",
 }  # fmt: skip
 
 

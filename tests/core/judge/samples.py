@@ -31,8 +31,8 @@ def ledger(*batches, **more):
         "mix": BY.mix,
         "lengths_m": tuple(it.distance_m for it in USUAL),
         "k": K_USUAL,
-        "level": "low_handicap",
-        "band": usual_band("low_handicap"),
+        "level": "skilled",
+        "band": usual_band("skilled"),
         "line_deg": 0.1,
     }
     return Ledger(**told | more, batches=tuple(batches))

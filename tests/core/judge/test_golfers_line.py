@@ -84,6 +84,12 @@ def test_a_gate_touched_on_one_side_says_at_least_and_never_a_size():
     assert line_words(left, "right", "metric").startswith("Left now; how far")
 
 
+def through_the_gate(at):
+    if abs(at) <= 1.1:
+        return Interval(-1.1, 1.1)
+    return Interval(1.1, math.inf) if at > 0 else Interval(-math.inf, -1.1)
+
+
 @pytest.mark.parametrize("truth", [0.0, 1.0, 2.0])
 def test_pooled_gates_hold_the_truth_wherever_it_lies(truth):
     """Blocks through one gate of 1.1°: their likelihood is no normal, and read as one it lay beside the truth."""

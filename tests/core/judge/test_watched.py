@@ -1,5 +1,4 @@
-"""What is laid can be read: every aid of the library is a note at a putt, counted and judged; pace has sizes and sides;
-a path noted by word is held against the one declared."""
+"""What was watched beside the start: aids, where putts finished, the path against the one declared, the read."""
 
 import math
 
@@ -12,20 +11,36 @@ from libella.core.green.read import Read
 from libella.core.instruments import instruments, lay
 from libella.core.instruments.rig import Rig
 from libella.core.instruments.scale import Scale
+from libella.core.judge.claims.level import level_of
+from libella.core.judge.claims.pace import pace_of
+from libella.core.judge.claims.share import share_of
 from libella.core.judge.judgement import Occasion, judge
-from libella.core.judge.pace import pace
-from libella.core.judge.watched import path_tables, watched_tables
+from libella.core.judge.ledger.entry import Batch, Event
+from libella.core.judge.ledger.putt import values_of
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.station import Station
 from libella.core.start.notes import NOTES, checked_asks, checked_notes
 from libella.core.start.path import PathModel
 from libella.core.start.watched import PREFIX, note_of, watched, watched_interval
+from libella.words.judge.claims import level_said, pace_said, share_said
 from libella.words.judge.judgement import judgement_words
 
-OPEN = Interval.of(None, None)
+from .samples import BY, PUTTED
+
 NO_RIG = lay("no_rig", {})
 assert isinstance(NO_RIG, Rig)
+STRAIGHT = PathModel("straight")
+
+
+def putted(notes, aids=(), path=STRAIGHT, hand="right"):
+    """A block of putts of which only this was noted."""
+    events = [Event(f"{n}", values_of(None, it, {}, aids, path, hand)) for n, it in enumerate(notes)]
+    return Batch("b", "start", 0.0, tuple(events), putted=PUTTED)
+
+
+def ended(notes, aids=()):
+    return pace_of([putted(notes, aids)], BY)
 
 
 def values(note):
@@ -33,12 +48,12 @@ def values(note):
 
 
 @pytest.mark.parametrize("kind", [kind for kind, it in instruments().items() if not issubclass(it, Rig)])
-def test_every_aid_that_is_laid_can_be_noted_and_is_judged(kind):
+def test_every_aid_that_is_laid_can_be_noted_and_is_told(kind):
     aid = lay(kind, {})
     notes = watched(NO_RIG, [aid])
     if not aid.about.noted and not aid.touched:
         # An eye is marked in See, never putt by putt; a linked sensor sends what it reads.
-        assert aid.about.measures == "eyes" or kind == "stroke_sensor"
+        assert aid.about.measures == "eyes" or kind in ("stroke_sensor", "in_words", "square_reference")
         assert notes == {}
         return
     name = PREFIX + kind
@@ -47,73 +62,80 @@ def test_every_aid_that_is_laid_can_be_noted_and_is_judged(kind):
         assert checked_notes({name: value}, [name], notes) == {name: value}
         interval = watched_interval(aid, value)
         assert (interval is None) == bool(aid.touched)
-    told = [(OPEN, {name: value}) for value in values(notes[name])]
-    [table] = watched_tables(told, [name])
-    assert table.found.putts == len(told) and sum(int(row.cells[0].n) for row in table.rows) == len(told)
-    assert note_of(name).label == aid.about.name
+    batch = putted([{name: value} for value in values(notes[name])], [aid])
+    assert batch.counts[name] == len(values(notes[name]))
+    told = share_of([batch], name, ()) if notes[name].options else level_of([batch], name, (), BY)
+    assert told is not None
 
 
-def test_a_side_that_is_touched_again_and_again_is_named_and_one_in_turns_is_not():
-    def found(*pegs):
-        return watched_tables([(OPEN, {"aid:putter_gate": it}) for it in pegs], ["aid:putter_gate"])[0].found
-
-    often = found(*["far_peg"] * 7, "clean")
-    assert (often.call.word, often.call.side) == ("clear", "right")
-    assert found(*["far_peg", "near_peg"] * 4).call.word == "open"
+def test_what_an_aid_showed_is_told_by_its_zones_with_the_clean_share():
+    gate = lay("putter_gate", {})
+    it = share_of(
+        [putted([{"aid:putter_gate": one} for one in ["far_peg"] * 7 + ["clean"] * 3], [gate])], "aid:putter_gate", ()
+    )
+    assert it.times("far_peg") == 7 and it.told == "clean" and it.share.low < 30 < it.share.high
+    assert share_said(it).startswith("7 ") and "of 10 putts" in share_said(it)
+    # A peg towards the toe is touched by a putter that strikes towards the heel.
+    strike = level_of([putted([{"aid:putter_gate": "far_peg"}] * 7, [gate])], "strike", (), BY)
+    assert strike.side.side == "left" and strike.side.names_direction and strike.beyond is not None
 
 
 def test_an_aid_that_is_not_laid_is_not_asked():
     with pytest.raises(OutOfLimits):
-        checked_asks(["aid:putter_gate"], watched(NO_RIG, [lay("twin_rails", {})]))
+        checked_asks(["aid:rings"], watched(NO_RIG, []))
 
 
 def test_six_of_six_short_is_said_with_its_sizes_before_any_line():
-    sizes = (-0.4, -0.5, -0.9, -0.6, -0.7, -0.8)
-    notes = [{"finish": "short_left" if n < 2 else "short", "ran_past_m": it} for n, it in enumerate(sizes)]
-    it = pace(notes, (), 0.35)
-    assert (it.short, it.past, it.left, it.nearest_m, it.farthest_m) == (6, 0, 2, 0.4, 0.9)
-    assert (it.call.word, it.call.side) == ("clear", "left")
+    it = ended([{"finish": "short", "ran_past_m": -size} for size in (0.4, 0.5, 0.6, 0.5, 0.7, 0.9)])
+    assert (it.short, it.putts, it.nearest_m, it.farthest_m) == (6, 6, 0.4, 0.9)
+    assert pace_said(it, "metric").startswith("6 of 6 short, by 40 cm to 90 cm.")
+    assert "less than planned: clear" in pace_said(it, "metric")
 
 
 @given(st.lists(st.sampled_from(["short", "past", "holed", "left", "past_right"]), min_size=3, max_size=20))
 def test_every_finish_told_is_counted_once_and_few_say_nothing(finishes):
-    it = pace([{"finish": one} for one in finishes], (), 0.35)
-    level = sum(one == "left" for one in finishes)
-    assert it.short + it.past + it.holed + level == it.putts == len(finishes)
-    assert it.call.word != "clear" or it.commoner
-    assert pace([{"finish": "short"}] * 2, (), 0.35) is None
+    it = ended([{"finish": one} for one in finishes])
+    beside = sum(one == "left" for one in finishes)
+    assert it.short + it.past + it.holed + beside == it.putts == len(finishes)
+    # A ball that missed at good pace is past, too: past without a size is no pace.
+    if not it.short:
+        assert "clear" not in pace_said(it, "metric")
+    assert ended([{"finish": "short"}] * 2) is None
+
+
+def test_a_holed_ball_ran_past_nothing_and_a_good_pace_is_good():
+    it = ended([{"finish": "holed"}] * 4 + [{"finish": "past", "ran_past_m": size} for size in (0.3, 0.4, 0.35, 0.45)])
+    assert it.level.count == 4 and "Pace as planned." in pace_said(it, "metric")
+    assert (it.goal, it.of_goal) == (8, 8)
 
 
 def test_rings_and_the_tape_tell_short_past_and_the_goal_zone():
     rings, tape = lay("rings", {}), lay("roll_past", {})
-    it = pace([{"aid:rings": one} for one in ("past", "past", "past_out", "short")], [rings], 0.35)
-    assert (it.past, it.short, it.goal, it.of_goal) == (3, 1, 2, 3)
-    # Short of both rings: past the last one nothing is known but that.
-    it = pace([{"aid:rings": one} for one in ("short", "short_out", "short")], [rings], 0.35)
-    assert (it.nearest_m, it.farthest_m) == (0.3, math.inf)
-    it = pace([{"aid:roll_past": one} for one in (0.2, 0.5, 1.0)], [tape], 0.35)
+    it = ended([{"aid:rings": one} for one in ("past", "past", "past_out", "short")], [rings])
+    assert (it.past, it.short, it.of_goal) == (3, 1, 3)
+    it = ended([{"aid:rings": one} for one in ("short", "short_out", "short")], [rings])
+    assert it.nearest_m is None or it.nearest_m > 0
+    it = ended([{"aid:roll_past": one} for one in (0.2, 0.5, 1.0)], [tape])
     assert (it.past, it.goal) == (3, 2)
 
 
-def test_a_path_by_word_is_held_against_the_declared_one_for_either_hand():
-    noted = [(OPEN, {"path": "out_to_in"})] * 7 + [(OPEN, {"path": "neutral"})]
-    [table] = path_tables(noted, PathModel("straight"), "right")
-    assert table.found.call.word == "clear" and table.found.out_to_in == 7
-    assert path_tables(noted, PathModel(), "right") == []
-    for hand, degrees in (("right", -2.0), ("left", 2.0)):
-        [table] = path_tables([(OPEN, {"path_deg": degrees})] * 6, PathModel("straight"), hand)
-        assert table.found.out_to_in == 6
-    # On an arc a ball ahead of its middle meets a path to the left: that is as declared.
+@pytest.mark.parametrize(("hand", "side"), [("right", "left"), ("left", "right")])
+def test_a_path_by_word_is_held_against_the_declared_one_for_either_hand(hand, side):
+    noted = putted([{"path": "out_to_in"}] * 7 + [{"path": "neutral"}], hand=hand)
+    it = level_of([noted], "path", (), BY)
+    assert it.side.word == "clear" and it.side.side == side and it.beyond.times == 7
+    assert level_said(it, hand, "metric").startswith("Out to in 7 of 8")
+    # On an arc a ball ahead of its middle meets a path across the line: that is as declared.
     ahead = PathModel("arc", 0.1)
-    [table] = path_tables([(OPEN, {"path_deg": ahead.expected_deg("right")})] * 4, ahead, "right")
-    assert table.found.as_declared == 4
+    it = level_of([putted([{"path": "neutral"}] * 8, path=ahead, hand=hand)], "path", (), BY)
+    assert it.beyond is None and it.bias.low < ahead.expected_deg(hand) < it.bias.high
 
 
 def test_with_no_rig_nothing_is_said_of_the_start():
     station = Station(Putt(2.5, 0.3, 10), NO_RIG)
     reading = station.interval({"start": "not_watched"})
     it = judge([reading] * 12, station, Occasion("right"), planned=10)
-    assert it.final and not it.watched and it.summary is None and it.verdict is None and it.work is None
+    assert it.final and not it.watched and it.summary is None and it.verdict is None and it.gains == ()
 
 
 def test_notes_of_scales_take_what_stands_on_their_own_ruler():
@@ -138,20 +160,28 @@ def test_a_miss_against_the_read_is_told_from_one_against_the_computed_line():
 
 
 @pytest.mark.parametrize(
-    ("kind", "path", "touch", "side"),
+    ("kind", "path", "touch", "name", "side"),
     [
-        ("twin_rails", "straight", "inside_back", "in_to_out"),
-        ("twin_rails", "straight", "inside_through", "out_to_in"),
-        ("curved_rail", "arc", "touched_through", "in_to_out"),
-        ("path_template", "arc", "outside_back", "out_to_in"),
-        ("twin_rails", "straight", "clean", "as_declared"),
+        ("twin_rails", "straight", "inside_back", "path_back", "in_to_out"),
+        ("twin_rails", "straight", "inside_through", "path", "out_to_in"),
+        ("curved_rail", "arc", "touched_through", "path", "in_to_out"),
+        ("path_template", "arc", "outside_back", "path_back", "out_to_in"),
+        ("twin_rails", "straight", "clean", "path", "neutral"),
     ],
 )
-def test_rails_laid_for_the_path_meant_tell_it(kind, path, touch, side):
-    putts = [(OPEN, {f"aid:{kind}": touch})] * 4
-    [table] = path_tables(putts, PathModel(path), "left")
-    assert [it.of for it in table.rows] == [side]
+def test_rails_laid_for_the_path_meant_tell_it_going_back_and_through(kind, path, touch, name, side):
+    """Going back and going through are two directions: one touch is no reading of the other."""
+    model = PathModel(path)
+    [event] = putted([{f"aid:{kind}": touch}], [lay(kind, {})], model, "left").events
+    read = event.values[name]
+    expected = model.expected_deg("left")
+    if side == "neutral":
+        assert read == Interval(expected - 0.5, expected + 0.5)
+    else:
+        assert (read.high == math.inf) == (side == "out_to_in")
+        assert {"path", "path_back"} & set(event.values) == {name}
 
 
 def test_rails_of_another_shape_say_nothing_of_the_path_meant():
-    assert path_tables([(OPEN, {"aid:twin_rails": "inside_back"})] * 4, PathModel("arc"), "right") == []
+    [event] = putted([{"aid:twin_rails": "inside_back"}], [lay("twin_rails", {})], PathModel("arc")).events
+    assert "path" not in event.values and "path_back" not in event.values

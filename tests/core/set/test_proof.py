@@ -107,7 +107,7 @@ def test_honest_golfers_on_a_misplaced_rig_are_seldom_called_clear():
 
 
 def test_on_a_line_not_proved_nothing_is_clear():
-    block = [Interval(1.9, 2.1)] * 10
+    block = [Interval(2.9, 3.1)] * 10
     station = Station(PUTT, Board())
     said = judge(block, station, Occasion("right"), planned=10)
     assert said.verdict.word == "likely" and said.verdict.probability > 0.95

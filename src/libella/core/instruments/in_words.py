@@ -34,7 +34,7 @@ class InWords(Aid):
         cannot="How far it points: words have no size.",
         read="Set the putter down without a stroke; look from behind the ball; say what you see.",
         mistakes=("Looked at from beside the line: a square face looks turned.",),
-        cautions=(),
+        cautions=("Eyes see a line and a face each golfer’s own way: a reference tells more.",),
         noted=False,
     )
 

@@ -77,6 +77,8 @@ def levels_read() -> tuple[Level, ...]:
     numbers = [it for it in names() if quantity(it).kind == "level" and it != "feels_straight"]
     for name in numbers:
         shapes: list[list[Value]] = [_read(name, 1.5, 0.3, 12)]
+        if quantity(name).event == "set_up":
+            shapes.append(_read(name, 1.5, 0.3, 1))
         if name in _FULL:
             shapes += [_read(name, it, 0.3, 12) for it in _MIDDLES]
             shapes += [_read(name, 0.5, 1.0, 2), [Interval(-4.0, 4.0)] * 9]

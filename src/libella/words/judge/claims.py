@@ -198,6 +198,10 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
     """Where a quantity lies, in one sentence: size, interval, how sure, spread, from how many."""
     event = _EVENTS[it.quantity.event]
     fewest = FEWEST_FELT if it.quantity.name == "feels_straight" else FEWEST
+    if it.quantity.event == "set_up" and it.count < FEWEST:
+        # A set-up is measured, once is a reading; how it wanders Stand tells.
+        middle = sum(one.anchor for one in it.readings) / it.count
+        return f"{sized(it.quantity, middle, 0.0, hand, units)}, read {counted(it.count, event)}."
     if it.raw is not None and it.count < FEWEST:
         return f"{counted(it.count, event)} read, needs {fewest}."
     if it.raw is None and it.vial.bubble_at is None:
@@ -210,7 +214,7 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
     said = [f"{headed(it, hand, units)}{call_said(it)}"]
     if it.spread is not None and it.count >= FEWEST and it.quantity.sides != "more":
         said.append(f"spread {spread_said(it, units)}")
-    said.append(f"from {counted(it.count, event)}")
+    said.append(f"{'read' if event == 'time' else 'from'} {counted(it.count, event)}")
     return f"{'; '.join(said)}."
 
 

@@ -17,6 +17,7 @@ from .share import ShareOf, share_of
 _OUT: Final = 3.2
 """Readings further from the middle than so many spreads are told with and without."""
 _FEWEST_OUT: Final = 6
+_BECOMES: Final = ("holed", "missed_side", "stopped")
 Claim = Level | ShareOf
 
 
@@ -76,7 +77,7 @@ class Compared:
 
     @property
     def named(self) -> tuple[tuple[Group, Difference], ...]:
-        """What any of it says, the surest first; what it was planned for before all else of the same word."""
+        """What any of it says, the surest first; of the same word what it was planned for."""
         asked = asked_of(self.question, self.of)
         found = [(group, one) for group, all_ in self.others for one in all_ if one.is_named]
         return tuple(
@@ -84,9 +85,9 @@ class Compared:
                 found,
                 key=lambda it: (
                     -(it[1].strongest >= 0.95),
-                    it[1].quantity.name != asked,
                     # What a putt does before what becomes of it.
-                    it[1].quantity.kind == "share",
+                    it[1].quantity.name in _BECOMES,
+                    it[1].quantity.name != asked,
                     -it[1].strongest,
                 ),
             )

@@ -32,6 +32,8 @@ SLOPE: Final = (0.03, 0.03)
 before data (handbook 6)."""
 _WIDE: Final = 1.25
 """So many times the spread of the level is wide: an opinion."""
+_ALIKE: Final = 0.3
+"""Links off by so much more or less are still off alike, degrees: an opinion."""
 _AGAINST_LINE: Final = ("mark", "face", "looks_straight", "start", "address")
 
 
@@ -167,13 +169,16 @@ class Case:
 
     @cached_property
     def line_first(self) -> bool:
-        """Nobody measured the line a second way, and all that was read against it lies on one side of it: then the line
-        may be what is off, and its check comes first."""
+        """Nobody measured the line a second way, and all that was read against it may lie off it by the same: then the
+        line may be what is off, and its check comes first."""
         if self.proved:
             return False
         told = [it for name in _AGAINST_LINE if (it := self.off_line(name)) is not None]
-        aside = [it for it in told if it.is_one_side]
-        return len(aside) >= 2 and len({it.value > 0 for it in aside}) == 1 and len(aside) == len(told)
+        aside = [it.value for it in told if it.is_one_side]
+        if len(aside) < 2 or len({it.value > 0 for it in told}) > 1:
+            return False
+        middle = float(np.median(aside))
+        return all(it.low - _ALIKE <= middle <= it.high + _ALIKE for it in told)
 
     @cached_property
     def mixture(self) -> Mixture:

@@ -121,8 +121,9 @@ def quantity(name: str) -> Quantity:
         if entry.unit == "words":
             return Quantity(name, "share", "set_up", movers=_EYES)
         spread = {"m": 0.008, "deg": 1.5, "%": 4.0}[entry.unit]
-        prior = _Prior((entry.low + entry.high) / 2, entry.high - entry.low, spread, 0.6, entry.unit)
         sides: Sides = "line" if entry.group == "body_lines" else "more"
+        middle = 0.0 if sides == "line" else (entry.low + entry.high) / 2
+        prior = _Prior(middle, 5 * spread, spread, 0.6, entry.unit)
         return Quantity(name, "level", "set_up", prior, "body_line" if sides == "line" else "", sides, _EYES)
     if name in MEASURES and name not in _TOLD:
         bounds = MEASURES[name].bounds

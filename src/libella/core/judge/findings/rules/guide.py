@@ -1,6 +1,7 @@
 """Too tight a guide: good with it, bad without it."""
 
 from dataclasses import replace
+from typing import Final
 
 from ....certainty.estimate import Estimate
 from ....certainty.verdict import Verdict
@@ -11,7 +12,7 @@ from ..case import Case
 from ..finding import Fact, Finding, called, needs, unread
 
 WITH, WITHOUT = 6, 6
-_LEANS = 0.3
+_LEANS: Final = 0.4
 """How many golfers lean on a guide: an opinion of the handbook's, as for every cause."""
 
 
@@ -44,7 +45,7 @@ def find(case: Case) -> Finding:
     word = called(0.0, chance, small, missing, cost=weight.value)
     word = replace(word, side=(found.second.bias.value > 0 and "right") or "left") if word.names_direction else word
     facts = tuple(
-        Fact(what, "for" if word.names_direction else "against", level.bias, number=level.count, at=level.at)
+        Fact(what, "for" if call.side == "left" and call.names_direction else "against", level.bias, number=level.count, at=level.at)
         for what, level in (("with_guide", found.first), ("without_guide", found.second))
     )
     return Finding("guide", weight, word, found.second.bias, "deg", facts, missing)

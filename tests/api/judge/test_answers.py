@@ -1,0 +1,115 @@
+"""What an honest expert would say of fourteen lessons: said on every page, what must never be said on none."""
+
+import re
+
+import pytest
+
+from . import answers
+
+NOWHERE = re.compile(r"\binf\b|\bnan\b|None\b(?! declared)|0 of 0|[{}]")
+PAGES = ("headline", "golfer", "lesson")
+# Lesson, what its headline says on the lesson's page, the golfer's screen and the golfer's page; what else stands
+# somewhere on the lesson's page; what stands nowhere.
+SAID = {
+    "lesson_01_square_edge": (
+        ["1.8° right (open)", "clear"],
+        ["1.8° right (open) (1.5° to 2.0°), clear", "Ten putts with the start read"],
+        ["set-downs of the face (none so far)", "stroke does it", "nothing at address"],
+    ),
+    "lesson_02_two_cues": (
+        ["“blank” against “stripe”", "2.3° further left", "clear"],
+        ["impact 2.4° further left", "wider spread", "holed 1 of 7 against 6 of 7", "1 of 7 far off the others, kept"],
+        ["Nothing to mend:", "Face at impact 0.0°", "the golfer at 0"],
+    ),
+    "lesson_03_three_lengths": (
+        ["0.4° right at 1.60 m", "1.0° right at 2.80 m", "1.7° right at 4.40 m", "it grows", "clear"],
+        ["At 1.60 m", "At 4.40 m"],
+        ["1 so far", "from 24 putts", "Read the ball mark against the line, five times: about"],
+    ),
+    "lesson_03b_over_three_lessons": (
+        ["it grows", "clear", "over 3 lessons"],
+        ["At 1.60 m"],
+        ["lengths of six putts each (1 so far)"],
+    ),
+    "lesson_04_with_the_aid": (
+        ["guide", "clear"],
+        ["With the guide in view: 0.0°", "Without it: 1.6° right"],
+        ["guide in view (none so far)", "from 18 putts"],
+    ),
+    "lesson_05_line_by_eye": (
+        ["lies about 1.1° right", "the line may be what is off"],
+        ["Measure it a second way", "Lay the line a second way"],
+        ["right, likely", "right: likely", "27 putts", "Sensor and hand disagree"],
+    ),
+    "lesson_05b_then_a_string": (
+        ["put right by it: nothing to mend"],
+        ["0.0° (0.2° left to 0.2° right), nothing to mend"],
+        ["1.1° right", "may be what is off"],
+    ),
+    "lesson_06_innocent": (
+        ["Nothing to mend"],
+        ["0.2° right (0.0° to 0.5°), nothing to mend"],
+        ["Leaning on the guide: clear", "it was the guide"],
+    ),
+    "lesson_07_gate_always_right": (
+        ["at least 1.1° right", "clear", "can't say how far"],
+        ["9 missed, 9 right", "by the start", "wider gate"],
+        ["2.7°", "outliers", "by the pace", "to 7"],
+    ),
+    "lesson_08_short": (
+        ["10 of 10 short", "less than planned: clear", "what to work on"],
+        ["by the pace"],
+        ["by the start"],
+    ),
+    "lesson_09_ground": (
+        ["4 of 8 missed", "inside the window", "the line or the ground is not as thought"],
+        ["Pace as planned", "does the ground run as planned"],
+        ["Past, clear", "roll past"],
+    ),
+    "lesson_10_putter_gate": (
+        ["Struck towards the heel, 7 of 10"],
+        ["7 missed, 7 left", "the start was not read", "Ten putts with the start read"],
+        ["7 by the start", "finish noted (none so far)", "strike noted (none so far)"],
+    ),
+    "lesson_11_path_in_words": (
+        ["0.8° right", "clear", "read it in degrees"],
+        ["In to out 8 of 10, each by 0.5° or more: clear; how far, these readings can't say"],
+        ["paths read (none so far)", "path read (none so far)"],
+    ),
+    "lesson_12_eyes": (
+        ["“chin tucked” against “as usual”", "38 mm further in (25 mm to 51 mm)"],
+        ["Eyes, chin tucked"],
+        ["othing moved", "wander"],
+    ),
+    "lesson_13_read": (
+        ["The read lies 4.8°", "started where it is read", "clear"],
+        ["10 by the read"],
+        ["by the start", "Starts 4.8°"],
+    ),
+    "lesson_14_left_handed": (
+        ["Starts 0.9° left", "push", "clear", "points there at address already"],
+        ["left (open) 8 of 10"],
+        ["pull", "(closed)", "set-downs of the face (none so far)"],
+    ),
+}  # fmt: skip
+
+
+def test_every_lesson_has_its_answer():
+    assert set(SAID) == {name for name in dir(answers) if name.startswith("lesson_")}
+
+
+@pytest.mark.parametrize("name", SAID)
+def test_the_answer_stands_on_every_page_and_what_must_not_be_said_on_none(coach, name):
+    said = getattr(answers, name)(coach)
+    first, also, never = SAID[name]
+    for part in first:
+        for page in (*PAGES, "page"):
+            assert part in said[page], (page, part, said[page][:400])
+    for part in also:
+        assert part in said["lesson"], (part, said["lesson"])
+    for page, text in said.items():
+        for part in never:
+            assert part not in text, (page, part, text)
+        assert not NOWHERE.search(text), (page, text)
+    # The lesson's page, the golfer's screen and the golfer's page say the same first sentence.
+    assert said["headline"] == said["golfer"] and said["headline"] in said["page"]
