@@ -105,7 +105,7 @@ def test_idris_misses_by_read_and_pace_and_greta_moves(demo):
     inside = [fact for fact in it.judged.findings.ranked[0].facts if fact.what == "inside_and_missed"]
     assert inside and inside[0].number >= 10
     _, lessons = taught(demo, "Greta Solvang")
-    loose = share_of([one for one in whole(demo, lessons[0][1][0]).ledger.of("still")], "still", ())
+    loose = share_of(whole(demo, lessons[0][1][0]).ledger.of("still"), "still", ())
     assert loose.of - loose.times("nothing") >= 4
 
 

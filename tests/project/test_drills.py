@@ -37,7 +37,10 @@ def test_a_note_of_a_putt_is_one_entry(light, coach):
     refused = coach.putt(block["id"], {"offset_m": 0.01}, status=422, notes={light: "dark"})
     assert refused["errors"][0]["field"] == f"notes.{light}"
     # Every page that tells what was read knows of it: the block, the lesson.
-    told = [*coach.get(f"/blocks/{block['id']}/read")["read"], *coach.get(f"/lessons/{block['lesson_id']}/findings")["read"]]
+    told = [
+        *coach.get(f"/blocks/{block['id']}/read")["read"],
+        *coach.get(f"/lessons/{block['lesson_id']}/findings")["read"],
+    ]
     assert [it["words"].split(" of ")[0] for it in told if it["name"] == "Light"] == ["1 in the sun"] * 2
 
 

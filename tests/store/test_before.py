@@ -19,8 +19,9 @@ from ..conftest import new_database
 BEFORE = Path(__file__).parent / "before"
 RENAMED = {"stimp_ft": "green_speed_ft", "set": "series"}
 # Numbers that are no answer: of the program, of the moment, of the drawing's own make (how much room is over it), or
-# opinions that were changed since (where schools want the eyes).
-LEFT_OUT = {"revision", "step", "top", "schools"}
+# opinions that were changed since (where schools want the eyes); and comparisons, which believe since that two
+# spreads of one golfer are alike, and tell every quantity.
+LEFT_OUT = {"revision", "step", "top", "schools", "compared"}
 
 
 def restored(cluster) -> str:
@@ -113,6 +114,12 @@ def _counts_the_line_since(place: str) -> bool:
     return place.startswith("/tests/") and place.endswith(told)
 
 
+def _weighed_anew(path: str, place: str) -> bool:
+    """What set-downs cost is told at the golfer's usual lengths since, as everything in a lesson is."""
+    told = ("/cost/", "/gain_", "/inside/", "/prob_steadier", "/verdict/probability")
+    return path.endswith("/aim") and place.startswith("/sheets/") and any(it in place for it in told)
+
+
 def _leaves_more_open(place: str, before: float, now: float) -> bool:
     if place.endswith("low"):
         return now <= before + 1e-6
@@ -136,6 +143,11 @@ def test_old_data_is_judged_as_it_was(cluster):
     asked = 0
     with TestClient(create_app(engine), base_url="http://localhost") as client:
         for path, answer in before.items():
+            if path.endswith("/tables"):
+                # Told by claims since; what was counted is counted still.
+                told = client.get(path.replace("/tables", "/read"))
+                assert told.status_code == 200 and told.json()["read"], path
+                continue
             now = client.get(path)
             assert now.status_code == 200, (path, now.text[:300])
             told = now.json()
@@ -146,6 +158,8 @@ def test_old_data_is_judged_as_it_was(cluster):
             old, new = numbers(answer), numbers(told)
             for place, value in old.items():
                 assert place in new, (path, place)
+                if _weighed_anew(path, place):
+                    continue
                 if _counts_the_line_since(place):
                     assert _leaves_more_open(place, value, new[place]), (path, place)
                     continue

@@ -121,7 +121,6 @@ def test_aim_and_start_are_joined_without_a_sensor(coach):
     for _ in range(8):
         coach.putt(block["id"], {"offset_m": -0.015})
     degrees(coach, lesson, "face", [3.0, 3.5, 3.5, 3.0, 3.5, 3.0, 3.5])
-    chain = next(it for it in coach.get(f"/blocks/{block['id']}/tables")["tables"] if it["title"] == "Every link")
-    assert [it["name"] for it in chain["rows"]] == ["Face at address", "Start"]
-    assert "At the address" not in chain["words"] and "At address the face aims 3" in chain["words"]
-    assert "left" in chain["rows"][0]["cells"][-1] and "compensation" in chain["words"]
+    found = coach.get(f"/lessons/{lesson['id']}/findings")
+    assert [it["name"] for it in found["links"]] == ["face_aim", "start"]
+    assert found["first"][0]["cause"] == "compensation" and "3.3° right" in found["links"][0]["words"]

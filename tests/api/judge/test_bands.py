@@ -88,4 +88,4 @@ def test_body_lines_noted_only_by_side_speak(coach):
     path = next(it for it in (*found(coach, lesson)["first"], *found(coach, lesson)["more"]) if it["cause"] == "path")
     said = [it["words"] for it in (*path["speaks_for"], *path["against"])]
     assert "Shoulders turned left, noted by eye." in said and not any("Feet" in it for it in said)
-    assert any(it.startswith("Hips turned 6.0° right") for it in said)
+    assert any(it.startswith("Hips turned 6° right") for it in said)

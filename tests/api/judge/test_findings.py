@@ -23,7 +23,7 @@ def putted(coach, lesson, offsets, **more):
 
 def test_an_empty_lesson_has_nothing_to_say_and_says_so(coach):
     it = found(coach, coach.lesson())
-    assert it["headline"] == "Can't tell yet." and it["links"] == [] and it["first"] == [] and it["fan"] is None
+    assert it["headline"] == "Nothing to judge yet." and it["links"] == [] and it["first"] == [] and it["fan"] is None
     assert {one["cause"] for one in it["more"]} == set(CAUSE_NAMES)
 
 
@@ -109,8 +109,8 @@ def test_only_how_putts_finished_is_told_before_any_word_on_line(coach):
     for _ in range(6):
         coach.putt(block["id"], {"offset_m": 0.0}, notes={"finish": "short"})
     it = found(coach, lesson)
-    [pace] = it["paces"]
-    assert pace.startswith("As usual: 6 of 6 short. Short, clear.")
+    # Said once: where it is the headline it stands in no other place.
+    assert it["headline"].startswith("6 of 6 short.") and it["pace"] == ""
     assert it["misses_words"] == "6 missed: 6 by the pace."
 
 
@@ -122,7 +122,7 @@ def test_newer_rules_say_what_they_changed(coach, monkeypatch):
     monkeypatch.setattr("libella.lessons.desk.kept.rules", lambda: "newer rules, the same words")
     assert found(coach, lesson)["rules_changed"] == ""
     monkeypatch.setattr("libella.lessons.desk.kept.rules", lambda: "newer rules, other words")
-    monkeypatch.setattr("libella.words.judge.findings.headline_said", lambda *_: "Something else.")
+    monkeypatch.setattr("libella.words.judge.chosen.headline_said", lambda *_: "Something else.")
     after = found(coach, lesson)
     assert after["headline"] == "Something else." and before["headline"] in after["rules_changed"]
     # Once something was read since, it is another question.

@@ -88,7 +88,7 @@ def test_looks_before_and_after_a_move_are_told_apart_and_stand_side_by_side(coa
         keep(coach, lesson, inside=inside)
     for inside in (0.038, 0.04, 0.042):
         sheet = keep(coach, lesson, inside=inside, set_up="closer")
-    assert [(it["name"], it["takes"]) for it in sheet["set_ups"]] == [("as usual", 3), ("closer", 3)]
+    assert [(it["name"], it["takes"]) for it in sheet["set_ups"]] == [("", 3), ("closer", 3)]
     assert sheet["set_up"] == "closer" and sheet["found"]["inside"]["value"] == pytest.approx(40, abs=3)
     # Each by itself: nothing wanders by what was moved on purpose.
     assert sheet["found"]["wander"]["value"] < 10

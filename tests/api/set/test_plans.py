@@ -127,7 +127,10 @@ def test_the_proof_of_a_plan_without_a_block_is_that_of_its_set_downs(coach):
         coach.put(f"/set-downs/{uuid6.uuid7()}", series_id=series, raw={"offset_m": 0.006}, taken_at=now())
     found = coach.get(f"/lessons/{lesson['id']}/aim")["sheets"][0]["found"]
     assert found["verdict"]["word"] == "likely" and "not proved" in found["meaning"]
+    # Balls rolled both ways measure the ground; the line they say nothing of.
     coach.put(f"/stations/{station['id']}/proof", way="rolled", rolls=ROLLS)
+    assert coach.get(f"/lessons/{lesson['id']}/aim")["sheets"][0]["found"]["verdict"]["word"] == "likely"
+    coach.prove(station["id"])
     assert coach.get(f"/lessons/{lesson['id']}/aim")["sheets"][0]["found"]["verdict"]["word"] == "clear"
 
 

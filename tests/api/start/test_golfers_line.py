@@ -63,7 +63,7 @@ def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(
     golfer = coach.golfer()
     for days in (28, 21, 14):
         putted(coach, golfer, days, 0.03)
-        putted(coach, golfer, days, -0.03, condition="wide base")
+        putted(coach, golfer, days, -0.03, condition="anything", factors={"set_up": "wide base"})
     address = f"/golfers/{golfer['id']}"
     usual, wide = (it["key"] for it in sorted(coach.get(f"{address}/line")["lines"], key=lambda it: it["key"]))
     said = coach.get(f"{address}/lines-beside", first=usual, second=wide)
@@ -71,7 +71,7 @@ def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(
     assert said["more"] == ""
     assert [name.split(", ")[1] for name in said["names"]] == ["as usual", "wide base"]
     assert coach.get(f"{address}/lines-beside", first=wide, second=usual)["words"].count("further right, clear") == 1
-    for first, second, status in ((usual, usual, 409), (usual, "face|blind|as usual", 404), (usual, "nothing", 404)):
+    for first, second, status in ((usual, usual, 409), (usual, "face|", 404), (usual, "nothing", 404)):
         coach.get(f"{address}/lines-beside", status, first=first, second=second)
 
     id = str(uuid6.uuid7())
@@ -81,7 +81,7 @@ def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(
     [line], [join] = told["lines"], told["joins"]
     assert "6 blocks in 6 lessons" in line["words"] and join["id"] == id
     assert "as usual" in line["name"] and "wide base" in line["name"]
-    coach.put(f"/line-joins/{uuid6.uuid7()}", 409, **body | {"second": "face|blind|as usual"})
+    coach.put(f"/line-joins/{uuid6.uuid7()}", 409, **body | {"second": "face|"})
     coach.put(f"/line-joins/{id}/void")
     assert len(coach.get(f"{address}/line")["lines"]) == 2 and coach.get(f"{address}/line")["joins"] == []
 
@@ -96,8 +96,9 @@ def test_the_eyes_are_a_line_too_in_the_coachs_units(coach):
             eyes = {"inside_m": inside, "behind_m": 0.01}, {"inside_m": inside, "behind_m": 0.07}
             look = {"way": "plumb", "lead": eyes[0], "trail": eyes[1], "lesson_id": lesson["id"]}
             coach.put(f"/eye-takes/{uuid6.uuid7()}", taken_at=when(days), **look)
-    [line] = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
-    assert (line["link"], line["vial"]["unit"]) == ("eyes", "mm")
+    line, *others = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
+    assert (line["link"], line["vial"]["unit"]) == ("eyes_inside", "mm")
+    assert {it["link"] for it in others} == {"eyes_behind", "eye_line"}
     assert line["words"].startswith("50 mm inside now") and "2 looks in 2 lessons" in line["words"]
     assert " in inside now" in coach.get(f"/golfers/{golfer['id']}/line", units="feet")["lines"][0]["words"]
 
@@ -114,8 +115,9 @@ def test_what_feels_straight_is_followed_over_lessons(coach):
             felt = "left" if offset < 0.02 else "right" if offset > 0.04 else "straight"
             coach.putt(block["id"], {"offset_m": offset}, taken_at=when(days), notes={"felt": felt})
     lines = {it["link"]: it for it in coach.get(f"/golfers/{golfer['id']}/line")["lines"]}
-    assert set(lines) == {"start", "felt"} and lines["felt"]["name"].startswith("What feels straight")
-    assert lines["felt"]["vial"]["bubble_low"] > 0.5 and lines["felt"]["path"]
+    felt = lines["feels_straight"]
+    assert set(lines) == {"start", "feels_straight"} and felt["name"].startswith("What feels straight")
+    assert felt["vial"]["bubble_low"] > 0.5 and felt["path"]
 
 
 def test_who_putts_next_is_offered_by_who_was_seen_last(coach):

@@ -3,18 +3,22 @@
 import uuid6
 
 
-def test_notes_are_kept_with_the_putt_and_told_in_tables(coach):
+def test_notes_are_kept_with_the_putt_and_told(coach):
     block = coach.block(asks=["finish", "felt"])
     assert block["asks"] == ["felt", "finish"]
     for offset, felt, finish in ((0.02, "straight", "short"), (0.0, "left", "holed"), (-0.02, "left", "short")):
         coach.putt(block["id"], {"offset_m": offset}, notes={"felt": felt, "finish": finish})
-    judged, tables = coach.judged(block["id"]), coach.get(f"/blocks/{block['id']}/tables")["tables"]
-    assert [it["title"] for it in tables] == ["Felt against real", "Holed, by the start"]
+    judged, told = coach.judged(block["id"]), coach.get(f"/blocks/{block['id']}/read")["read"]
+    said = {it["name"]: it["words"] for it in told}
+    assert said["Holed"].startswith("2 missed, 1 holed of 3 putts") and said["Felt start"].startswith(
+        "2 left, 1 straight"
+    )
+    assert said["What feels straight"] == "3 putts read, needs 6."
     assert judged["block"]["readings"][0]["notes"] == {"felt": "straight", "finish": "short"}
     # What was not told of a putt may be missing; a voided putt counts in no table.
     last = coach.putt(block["id"], {"offset_m": 0.0}, notes={"finish": "holed"})
     coach.put(f"/readings/{last['id']}/void", reason="talked")
-    assert coach.get(f"/blocks/{block['id']}/tables")["tables"] == tables
+    assert coach.get(f"/blocks/{block['id']}/read")["read"] == told
 
 
 def test_the_same_putt_said_again_with_other_notes_is_a_conflict(coach):

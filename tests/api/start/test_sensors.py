@@ -259,18 +259,22 @@ def test_the_chain_is_told_from_a_sensors_strokes(coach):
         tell(coach, head, stroke(str(n), at.isoformat(), **sensed(made, rng, u_deg=0.1, zero_deg=0.0)))
         offset = round(max(-20, min(20, made.start_deg / 0.2865))) * 0.005
         coach.putt(block["id"], {"offset_m": offset}, taken_at=(at + timedelta(seconds=5)).isoformat())
-    tables = {it["title"]: it for it in coach.get(f"/blocks/{block['id']}/tables")["tables"]}
-    assert [it["name"] for it in tables["Every link"]["rows"]] == [
-        "Face at address", "The stroke adds", "Face at impact", "Path", "Start",
-    ]  # fmt: skip
-    assert "compensation" in tables["Every link"]["words"] and "Start by strike" in tables
-    assert (
-        "as is usual" in tables["Start from face and path"]["words"]
-        or "fitted" in tables["Start from face and path"]["words"]
-    )
-    coach.put(f"/blocks/{block['id']}/share-of-face", k=0.8)
-    tables = {it["title"]: it for it in coach.get(f"/blocks/{block['id']}/tables")["tables"]}
-    assert "as set" in tables["Start from face and path"]["words"]
+    found = coach.get(f"/lessons/{lesson['id']}/findings")
+    assert [it["name"] for it in found["links"]] == ["face_aim", "delivery", "face_impact", "path", "start"]
+    told = {it["name"] for it in coach.get(f"/blocks/{block['id']}/read")["read"]}
+    assert {
+        "Start",
+        "Face at address, putt by putt",
+        "Face at impact",
+        "What the stroke turns",
+        "Path",
+        "Strike",
+    } <= told
+    assert coach.get(f"/blocks/{block['id']}/read")["tells_k"] is True
+    before = [it["words"] for it in found["links"] if it["name"] == "path"]
+    coach.put(f"/blocks/{block['id']}/share-of-face", k=0.6)
+    after = [it["words"] for it in coach.get(f"/lessons/{lesson['id']}/findings")["links"] if it["name"] == "path"]
+    assert before != after, "what the path adds goes by the share set"
     coach.put(f"/blocks/{block['id']}/share-of-face", 422, k=0.3)
 
 

@@ -25,10 +25,11 @@ def test_a_block_may_watch_the_putter_gate_alone(coach):
     told = coach.judged(block["id"])
     assert told["judgement"]["headline"] == "The start was not watched." and told["judgement"]["verdict"] is None
     assert [it["note"] for it in told["block"]["watched"]] == ["aid:putter_gate"]
-    tables = coach.get(f"/blocks/{block['id']}/tables")["tables"]
-    [gate] = [it for it in tables if it["title"] == "Putter gate of pegs"]
-    assert gate["words"] == "0 to the toe, 5 to the heel of 5 putts: to the heel, clear."
-    assert all(it["title"] != "Side by distance" for it in tables)
+    said = {it["name"]: it["words"] for it in coach.get(f"/blocks/{block['id']}/read")["read"]}
+    assert set(said) == {"Putter gate of pegs", "Strike"}
+    assert said["Putter gate of pegs"].startswith("5 ") and "of 5 putts" in said["Putter gate of pegs"]
+    # The peg beyond the toe is met by a putter that strikes towards its heel.
+    assert "owards the heel" in said["Strike"] and "clear" in said["Strike"]
 
 
 def test_holed_and_missed_with_the_side_is_a_block_of_its_own(coach):
@@ -37,11 +38,10 @@ def test_holed_and_missed_with_the_side_is_a_block_of_its_own(coach):
     block = begin(coach, station, asks=["finish", "ran_past_m"])
     for finish, past in (("short_left", -0.4), ("short", -0.9), ("short", -0.6), ("short_left", -0.5), ("short", -0.7)):
         putt(coach, block, {"finish": finish, "ran_past_m": past})
-    said = coach.judged(block["id"])["judgement"]["pace"]
-    assert said == (
-        "5 of 5 short: 40 cm to 90 cm; 2 of them left. Short, clear. "
-        "In the goal zone (holed, or up to 60 cm past): 0 of 5."
-    )
+    said = coach.get(f"/blocks/{block['id']}/read")["pace"]
+    assert said.startswith("5 of 5 short, by 40 cm to 90 cm, 2 of them left.")
+    assert "less than planned: clear." in said
+    assert said in coach.get(f"/lessons/{block['lesson_id']}/findings")["headline"]
 
 
 def test_what_was_lifted_is_not_asked_of_under_the_other_condition(coach):
@@ -69,6 +69,6 @@ def test_several_distances_tell_the_side_by_distance_and_guided_ones_stay_apart(
     guided = begin(coach, lay(coach, lesson, distance_m=6.0), guided=True, condition="0")
     for _ in range(3):
         coach.putt(guided["id"], {"offset_m": 0.05})
-    tables = coach.get(f"/blocks/{made['blocks'][0]['id']}/tables")["tables"]
-    [by] = [it for it in tables if it["title"] == "Side by distance"]
-    assert [row["name"] for row in by["rows"]] == ["1.50 m", "3.00 m", "4.50 m"]
+    found = coach.get(f"/lessons/{lesson['id']}/findings")
+    assert found["growth"] and all(f"at {far} m" in found["growth"] for far in ("1.50", "3.00", "4.50"))
+    assert "6.00 m" not in found["growth"]

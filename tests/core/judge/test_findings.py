@@ -136,7 +136,7 @@ def test_set_downs_alone_are_judged_as_if_the_stroke_added_nothing():
     alone = changed(it, lambda one: None if one.putted else one)
     found = judge_lesson(alone)
     # Whether it is the mark by itself or what looks straight that the mark was laid by is another matter.
-    assert found.findings.starts is None and [one.cause for one in found.findings.named][0] in ("ball_mark", "face_aim")
+    assert found.findings.starts is None and found.findings.named[0].cause in ("ball_mark", "face_aim")
     assert "if the stroke adds nothing" in meaning_said(found.chosen[0], "right")
 
 
@@ -328,7 +328,9 @@ def test_an_offset_that_repeats_may_stay_where_the_school_says_so_and_the_starts
 def test_what_started_inside_and_missed_to_one_side_is_the_reads_and_a_dear_bias_is_said():
     [it, *_] = lessons(Truth((), lost=0.6, lost_by="left"), Size(finish=True, putts=30))
     # On a slope, or with a read entered, that is the read's; on the level it is neither's.
-    sloped = changed(it, lambda one: one if one.putted is None else replace(one, putted=replace(one.putted, breaks=True)))
+    sloped = changed(
+        it, lambda one: one if one.putted is None else replace(one, putted=replace(one.putted, breaks=True))
+    )
     said = {one.name: one for one in said_of(sloped)}
     assert said["read_off"].told == ("left",) and "the read, not the start" in guard_said(said["read_off"])
     assert "costly" not in said and "read_off" not in {one.name for one in said_of(it)}

@@ -145,9 +145,9 @@ def test_the_share_of_the_face_is_fitted_where_face_and_path_part(k):
     golfer, rng = SimulatedGolfer(0.0, 1.5, k=k, path_noise_deg=3.0), np.random.default_rng(4)
     putts = [golfer.stroke(rng, 2.5) for _ in range(60)]
     events = [
-        Event(f"{n}", {"start": near(it.start_deg, 0.05), "impact": near(it.face_impact_deg, 0), "path": near(it.path_deg, 0)})
-        for n, it in enumerate(putts)
-    ]  # fmt: skip
+        Event(f"{n}", {"start": near(start, 0.05), "impact": near(face, 0), "path": near(path, 0)})
+        for n, (start, face, path) in enumerate((it.start_deg, it.face_impact_deg, it.path_deg) for it in putts)
+    ]
     found = fit_k([Batch("b", "start", 0.0, tuple(events), noise={"impact": 0.05})])
     assert found is not None and found.low <= k <= found.high and found.doubt < 0.06
     assert fit_k([Batch("b", "start", 0.0, tuple(events[:7]))]) is None

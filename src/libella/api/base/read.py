@@ -18,7 +18,7 @@ class PartOut(BaseModel):
     times: int
 
 
-class ReadOut(BaseModel):
+class ClaimOut(BaseModel):
     """One quantity as it was read one way: where it lies, or how often what."""
 
     quantity: str
@@ -32,11 +32,11 @@ class ReadOut(BaseModel):
     at: str
 
     @staticmethod
-    def of(it: Claim, hand: Hand, units: Units) -> "ReadOut":
+    def of(it: Claim, hand: Hand, units: Units) -> "ClaimOut":
         about = it.quantity
         if isinstance(it, Level):
             drawn = about.sides in ("line", "eyes") and it.vial.bubble_at is not None and it.beyond is None
-            return ReadOut(
+            return ClaimOut(
                 quantity=about.name,
                 name=claim_name(it),
                 words=level_said(it, hand, units),
@@ -48,7 +48,7 @@ class ReadOut(BaseModel):
                 at=it.at.id,
             )
         parts = [PartOut(name=category_name(about.name, name), times=n) for name, n in it.counts]
-        return ReadOut(
+        return ClaimOut(
             quantity=about.name,
             name=claim_name(it),
             words=share_said(it),

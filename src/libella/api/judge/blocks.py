@@ -25,7 +25,7 @@ from ...words.judge.judgement import GAINS, JudgementWords, further_words, judge
 from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
-from ..base.read import ReadOut
+from ..base.read import ClaimOut
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
 
@@ -114,7 +114,7 @@ class BlockReadOut(BaseModel):
     """Everything that was read of a block's putts."""
 
     pace: str = Field(description="where the putts finished: counts and sizes, before any word on line")
-    read: list[ReadOut]
+    read: list[ClaimOut]
     tells_k: bool = Field(description="face and path were read: how far the start follows the face can be set")
 
 
@@ -157,7 +157,7 @@ def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
         it = judged_blocks.read_of_block(desk, id)
         return BlockReadOut(
             pace=pace_said(it.pace, units),
-            read=[ReadOut.of(one, it.hand, units) for one in it.claims],
+            read=[ClaimOut.of(one, it.hand, units) for one in it.claims],
             tells_k=it.shares_face,
         ).model_dump_json()
 

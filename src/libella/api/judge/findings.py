@@ -28,7 +28,7 @@ from ...words.judge import findings as words
 from ...words.judge import lesson as lesson_words
 from ...words.judge.bands import band_said
 from ..base.compared import ComparedOut
-from ..base.read import ReadOut
+from ..base.read import ClaimOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words200, as_kept
 
 router = APIRouter(tags=["findings"])
@@ -132,7 +132,7 @@ class LessonFindings(BaseModel):
     pace: str = Field(description="where the putts finished, before any word on line")
     growth: str = Field(description="the side by distance; empty where one length was putted")
     compared: list[ComparedLesson]
-    read: list[ReadOut] = Field(description="every quantity and every way in which it was read")
+    read: list[ClaimOut] = Field(description="every quantity and every way in which it was read")
     unsorted: list[str] = Field(description="names typed before: what they meant is asked once")
     fan: Scene | None = Field(description="where the links pointed, from above; none before any link was read")
     fan_words: str
@@ -203,7 +203,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
             ComparedLesson(id=one.id, of=one.of, compared=ComparedOut.of(one, one.of, [], hand, units))
             for one in it.compared
         ],
-        read=[ReadOut.of(one, hand, units) for one in it.reads],
+        read=[ClaimOut.of(one, hand, units) for one in it.reads],
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         fan=drawn[0] if drawn else None,
         fan_words=lesson_words.fan_said(drawn[1]) if drawn else "",

@@ -12,6 +12,11 @@ class Matter:
     nothing_under: float
     unit: Literal["putts in a hundred", "deg", "mm", "m"]
 
+    @property
+    def by_cost(self) -> bool:
+        """It is weighed by the putts it costs."""
+        return self.unit == "putts in a hundred"
+
 
 _PUTTS: Final = Matter(2.0, 5.0, "putts in a hundred")
 MATTERS: Final[dict[str, Matter]] = {

@@ -76,7 +76,7 @@ def levels_read() -> tuple[Level, ...]:
     found: list[Level | None] = []
     numbers = [it for it in names() if quantity(it).kind == "level" and it != "feels_straight"]
     for name in numbers:
-        shapes: list[list[Value]] = [_read(name, 1.5, 0.3, 12)]
+        shapes: list[Sequence[Value]] = [_read(name, 1.5, 0.3, 12)]
         if quantity(name).event == "set_up":
             shapes.append(_read(name, 1.5, 0.3, 1))
         if name in _FULL:
@@ -153,10 +153,9 @@ def differences_read() -> tuple[Difference, ...]:
             found.append(difference(one, other, name, BY))
             if name == "start":
                 found.append(difference(other, one, name, BY))
-    for name, pair in (("holed", ("holed", "missed")), ("roll", ("clean", "hop")), ("still", ("nothing", "head"))):
-        for times in (0, 5, 10):
-            groups = (Group("", (batch(name, [pair[0]] * n + [pair[1]] * (10 - n), turn=n),)) for n in (5, times))
-            found.append(difference(*groups, name, BY))
+    for name, good, bad in (("holed", "holed", "missed"), ("roll", "clean", "hop"), ("still", "nothing", "head")):
+        five, *others = (Group("", (batch(name, [good] * n + [bad] * (10 - n), turn=n),)) for n in (5, 0, 5, 10))
+        found += [difference(five, it, name, BY) for it in others]
     return tuple(it for it in found if it is not None)
 
 

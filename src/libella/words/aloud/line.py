@@ -7,7 +7,7 @@ from itertools import product
 from ...core.certainty.estimate import normal
 from ...core.certainty.verdict import weigh
 from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
-from ...core.judge.ledger.factors import GUIDED
+from ...core.judge.ledger.factors import GUIDED, Levels
 from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.measure.window import Window
@@ -16,7 +16,7 @@ from .claims import BY
 from .reading import Reading
 
 _LINES = ("start", "face", "path", "strike", "roll_past", "eyes_inside", "eyes_behind", "looks_straight")
-_KEYS = ((), (("guide", GUIDED),), (("set_up", "wide base"),), (("length", "2.50"),))
+_KEYS: tuple[Levels, ...] = ((), (("guide", GUIDED),), (("set_up", "wide base"),), (("length", "2.50"),))
 
 
 @cache

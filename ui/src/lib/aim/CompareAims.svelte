@@ -34,9 +34,9 @@
   const QUESTIONS = options<typeof question>('aim_question')
   const VIEWS = { false: named('aid_seen', 'natural'), true: named('aid_seen', 'aided') }
 
-  const same = $derived({ cue: first.cue, set_up: first.set_up ?? 'as usual', aided: first.aided })
+  const same = $derived({ cue: first.cue, set_up: first.set_up ?? '', aided: first.aided })
   const other = $derived({ ...same, ...(what === 'cue' ? { cue } : what === 'set_up' ? { set_up } : { aided: !first.aided }) })
-  const nameOf = (it: typeof same) => (what === 'cue' ? named('cue', it.cue ?? 'line') : what === 'set_up' ? it.set_up : VIEWS[`${it.aided ?? false}`])
+  const nameOf = (it: typeof same) => (what === 'cue' ? named('cue', it.cue ?? 'line') : what === 'set_up' ? it.set_up || 'as usual' : VIEWS[`${it.aided ?? false}`])
   const comparing = createWrite(
     () => {
       const { lesson_id, link, kind, sizes, planned } = first

@@ -11,15 +11,17 @@
     another: string
     /** Of the names that have one, a drawing. */
     pictures?: Record<string, Scene>
+    /** Whether as usual, which has no name, is among them. */
+    usual?: boolean
   }
-  let { label, names, value = $bindable(), another, pictures = {} }: Props = $props()
+  let { label, names, value = $bindable(), another, pictures = {}, usual = true }: Props = $props()
 
   const OTHER = '\n'
   let typing = $state(false)
   let typed = $state('')
-  const offered = $derived([...new Set([...names, value])])
+  const offered = $derived([...new Set([...(usual ? [''] : []), ...names, value])].filter((it) => usual || it))
   function take(): void {
-    if (typed.trim()) value = typed.trim()
+    if (typed.trim()) value = typed.trim().toLowerCase() === 'as usual' ? '' : typed.trim()
     typed = ''
     typing = false
   }
@@ -28,7 +30,7 @@
 <div>
   <Choice
     {label}
-    options={[...offered.map((it) => ({ value: it, words: it, picture: pictures[it] })), { value: OTHER, words: another }]}
+    options={[...offered.map((it) => ({ value: it, words: it || 'as usual', picture: pictures[it] })), { value: OTHER, words: another }]}
     bind:value={() => (typing ? OTHER : value), (it) => {
       typing = it === OTHER
       if (!typing) value = it

@@ -698,6 +698,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/blocks/{id}/how": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Say How
+         * @description Say otherwise in what a block was not as usual.
+         */
+        put: operations["blocks_say_how"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/unsorted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Sort Out
+         * @description Say once what a name meant that was typed before factors were known.
+         */
+        put: operations["blocks_sort_out"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blocks/{id}/plan": {
         parameters: {
             query?: never;
@@ -802,7 +842,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/blocks/{id}/tables": {
+    "/api/blocks/{id}/read": {
         parameters: {
             query?: never;
             header?: never;
@@ -810,10 +850,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Tables
-         * @description Every link of the chain, what was noted beside the start lines, the side by distance.
+         * Read
+         * @description Everything that was read of a block's putts: the claims its lesson makes of the same putts.
          */
-        get: operations["judge_tables"];
+        get: operations["judge_read"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2785,10 +2825,17 @@ export interface components {
             };
             /**
              * Set Up
-             * @description how the golfer stands, by its name in this lesson
-             * @default as usual
+             * @description how the golfer stands, by its name; empty as usual
+             * @default
              */
             set_up: string;
+            /**
+             * Factors
+             * @description in what else it is not as usual
+             */
+            factors?: {
+                [key: string]: string;
+            };
             /**
              * Station Id
              * @description the plan it is read on; null: the plan now
@@ -3047,6 +3094,30 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /**
+         * BesideOut
+         * @description A quantity on both sides, and how they differ; vials of a level in degrees or of where the eyes are.
+         */
+        BesideOut: {
+            /** Quantity */
+            quantity: string;
+            /** Label */
+            label: string;
+            first: components["schemas"]["Vial"] | null;
+            second: components["schemas"]["Vial"] | null;
+            /** Words */
+            words: string;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "clear" | "likely" | "none" | "open";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "left" | "right" | "neither";
+        };
         /** BlockIn */
         BlockIn: {
             /**
@@ -3056,7 +3127,8 @@ export interface components {
             station_id: string;
             /**
              * Condition
-             * @description what is the same through the block
+             * @description what the coach calls it; decides nothing
+             * @default as usual
              * @example as usual
              */
             condition: string;
@@ -3105,6 +3177,16 @@ export interface components {
              * @default 0
              */
             ball_ahead_m: number;
+            /**
+             * Factors
+             * @description in what it is not as usual
+             * @example {
+             *       "set_up": "wide base"
+             *     }
+             */
+            factors?: {
+                [key: string]: string;
+            };
         };
         /** BlockKept */
         BlockKept: {
@@ -3154,6 +3236,13 @@ export interface components {
             comfort: number | null;
             /** Trust */
             trust: number | null;
+            /**
+             * Factors
+             * @description in what it was not as usual
+             */
+            factors: {
+                [key: string]: string;
+            };
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -3216,6 +3305,13 @@ export interface components {
             comfort: number | null;
             /** Trust */
             trust: number | null;
+            /**
+             * Factors
+             * @description in what it was not as usual
+             */
+            factors: {
+                [key: string]: string;
+            };
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -3297,6 +3393,13 @@ export interface components {
             /** Trust */
             trust: number | null;
             /**
+             * Factors
+             * @description in what it was not as usual
+             */
+            factors: {
+                [key: string]: string;
+            };
+            /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
              */
@@ -3333,6 +3436,24 @@ export interface components {
             readings: components["schemas"]["ReadingLine"][];
         };
         /**
+         * BlockReadOut
+         * @description Everything that was read of a block's putts.
+         */
+        BlockReadOut: {
+            /**
+             * Pace
+             * @description where the putts finished: counts and sizes, before any word on line
+             */
+            pace: string;
+            /** Read */
+            read: components["schemas"]["ClaimOut"][];
+            /**
+             * Tells K
+             * @description face and path were read: how far the start follows the face can be set
+             */
+            tells_k: boolean;
+        };
+        /**
          * CardIn
          * @description A set-up to keep: the usual one with these levers moved.
          */
@@ -3346,6 +3467,12 @@ export interface components {
             position?: {
                 [key: string]: number;
             };
+            /**
+             * Set Up
+             * @description the set-up it was marked in, by its name; empty as usual
+             * @default
+             */
+            set_up: string;
             /**
              * Note
              * @default
@@ -3495,7 +3622,7 @@ export interface components {
              * Name
              * @enum {string}
              */
-            name: "second_proof" | "what_looks_straight" | "marks" | "set_downs" | "sensor" | "strike" | "stillness" | "without_guide" | "three_lengths" | "finish" | "start_read" | "more_putts" | "perception_map";
+            name: "second_proof" | "what_looks_straight" | "marks" | "set_downs" | "sensor" | "strike" | "stillness" | "without_guide" | "three_lengths" | "finish" | "start_read" | "finer_start" | "ground" | "more_putts" | "perception_map";
             /** Words */
             words: string;
             /** Minutes */
@@ -3550,6 +3677,36 @@ export interface components {
              * @description how far the golfer trusts it, 1 to 5; null: not said
              */
             trust?: number | null;
+        };
+        /**
+         * ClaimOut
+         * @description One quantity as it was read one way: where it lies, or how often what.
+         */
+        ClaimOut: {
+            /** Quantity */
+            quantity: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /**
+             * Word
+             * @description how sure it is that it lies off; null where nobody judges it
+             */
+            word: ("clear" | "likely" | "none" | "open") | null;
+            /** Count */
+            count: number;
+            /** @description of a level in degrees or of where the eyes are */
+            vial: components["schemas"]["Vial"] | null;
+            /**
+             * Parts
+             * @description of a share, the commonest first
+             */
+            parts: components["schemas"]["PartOut"][];
+            /** Step */
+            step: string;
+            /** At */
+            at: string;
         };
         /**
          * Column
@@ -3657,53 +3814,39 @@ export interface components {
             positive: string;
         };
         /**
+         * ComparedLesson
+         * @description A comparison of the lesson: what was asked first.
+         */
+        ComparedLesson: {
+            /** Id */
+            id: string;
+            /** Of */
+            of: string;
+            compared: components["schemas"]["ComparedOut"];
+        };
+        /**
          * ComparedOut
-         * @description Conditions compared, each with its vial; the pairs, and the chances behind them as a table.
+         * @description Conditions compared: what was asked first, then everything else that was read of both.
          */
         ComparedOut: {
             /** Headline */
             headline: string;
-            /** Vials */
+            /** Names */
+            names: string[];
+            /**
+             * Vials
+             * @description of each condition, where a level was asked for
+             */
             vials: components["schemas"]["Vial"][];
             /** Pairs */
             pairs: components["schemas"]["PairOut"][];
-            table: components["schemas"]["Table"] | null;
             /** Note */
             note: string;
             /**
              * Shares
              * @description of each condition, where the question is of what was noted
              */
-            shares: components["schemas"]["Share"][];
-        };
-        /**
-         * Comparison
-         * @description Block b against block a. What matters is told in putts of a hundred (`certainty.MATTERS`).
-         *
-         *     Attributes
-         *     ----------
-         *     shift : bias of b less bias of a, degrees, right positive
-         *     line : less is left, more is right: by what the shift would cost a golfer who starts straight otherwise
-         *     spread : less is steadier: by what the spread alone gains or costs in the narrower window
-         *     window : less is fewer putts inside the window
-         *     less_bias, less_spread, higher_chance : chance that **a** has the smaller |bias|, the smaller spread, the higher
-         *         chance inside its window
-         *     spread_ratio : spread of b over that of a
-         *     chance_gain : chance inside the window of b less that of a
-         */
-        Comparison: {
-            shift: components["schemas"]["Estimate"];
-            line: components["schemas"]["Weighed"];
-            spread: components["schemas"]["Weighed"];
-            window: components["schemas"]["Weighed"];
-            /** Less Bias */
-            less_bias: number;
-            /** Less Spread */
-            less_spread: number;
-            /** Higher Chance */
-            higher_chance: number;
-            spread_ratio: components["schemas"]["Estimate"];
-            chance_gain: components["schemas"]["Estimate"];
+            shares: components["schemas"]["ShareOut"][];
         };
         /**
          * ComparisonIn
@@ -3817,6 +3960,16 @@ export interface components {
              * @default false
              */
             guided: boolean;
+            /**
+             * Factors
+             * @description in what it is not as usual
+             * @example {
+             *       "set_up": "wide base"
+             *     }
+             */
+            factors?: {
+                [key: string]: string;
+            };
         };
         /**
          * Cost
@@ -4195,7 +4348,7 @@ export interface components {
             /**
              * Set Up
              * @description how the golfer stands, by its name in this lesson
-             * @default as usual
+             * @default
              */
             set_up: string;
             /**
@@ -4647,9 +4800,14 @@ export interface components {
              */
             step_m?: number | null;
         };
-        /** GolferLesson */
+        /**
+         * GolferLesson
+         * @description A lesson of a golfer: what it came to, in the words of its own page, and its blocks.
+         */
         GolferLesson: {
             lesson: components["schemas"]["LessonOut"];
+            /** Found */
+            found: string;
             /** Blocks */
             blocks: components["schemas"]["BlockLine"][];
         };
@@ -4765,6 +4923,21 @@ export interface components {
             way: "plus" | "minus";
             /** Words */
             words: string;
+        };
+        /**
+         * HowIn
+         * @description In what a block was not as usual, and what it is called.
+         */
+        HowIn: {
+            /**
+             * Condition
+             * @default
+             */
+            condition: string;
+            /** Factors */
+            factors?: {
+                [key: string]: string;
+            };
         };
         /**
          * ImportLine
@@ -4940,7 +5113,7 @@ export interface components {
          * JudgementOut
          * @description A block judged: its facts and its sentences.
          *
-         *     `final` is false until the block's planned end: then there is a verdict. `gains` and `work` are given only then.
+         *     `final` is false until the block's planned end: then there is a verdict; `gains` are given only then.
          */
         JudgementOut: {
             /** Putts */
@@ -4967,15 +5140,8 @@ export interface components {
             doubt: string;
             /** Gains */
             gains: components["schemas"]["GainOut"][];
-            /** Work */
-            work: string;
             /** Prior */
             prior: string;
-            /**
-             * Pace
-             * @description where the putts finished: counts and sizes, before any word on line
-             */
-            pace: string;
             /**
              * Read
              * @description the bias against the read, and against the computed line
@@ -5090,13 +5256,18 @@ export interface components {
         };
         /**
          * LessonFindings
-         * @description What a lesson comes to: one sentence and one picture first, then the findings, ranked.
+         * @description What a lesson comes to: one sentence and one picture first, then what else is said, findings, what was read.
          */
         LessonFindings: {
             /** Headline */
             headline: string;
             /** Meaning */
             meaning: string;
+            /**
+             * Also
+             * @description what is said next, the surest first
+             */
+            also: string[];
             /**
              * For Golfer
              * @description the same for the golfer's own screen: plain, or dense, by level
@@ -5114,10 +5285,27 @@ export interface components {
              */
             rules_changed: string;
             /**
-             * Paces
-             * @description where the putts finished, by block, before any word on line
+             * Pace
+             * @description where the putts finished, before any word on line
              */
-            paces: string[];
+            pace: string;
+            /**
+             * Growth
+             * @description the side by distance; empty where one length was putted
+             */
+            growth: string;
+            /** Compared */
+            compared: components["schemas"]["ComparedLesson"][];
+            /**
+             * Read
+             * @description every quantity and every way in which it was read
+             */
+            read: components["schemas"]["ClaimOut"][];
+            /**
+             * Unsorted
+             * @description names typed before: what they meant is asked once
+             */
+            unsorted: string[];
             /** @description where the links pointed, from above; none before any link was read */
             fan: components["schemas"]["Scene"] | null;
             /** Fan Words */
@@ -5136,8 +5324,16 @@ export interface components {
              * @description what is left: not looked at, or ruled out
              */
             more: components["schemas"]["FindingOut"][];
-            /** Next */
+            /**
+             * Next
+             * @description empty: nothing more to check, go on to a drill
+             */
             next: components["schemas"]["CheckOut"][];
+            /**
+             * Next Words
+             * @description what is said where there is nothing to check
+             */
+            next_words: string;
             /** Guards */
             guards: string[];
             /** Misses Words */
@@ -5455,9 +5651,9 @@ export interface components {
             key: string;
             /**
              * Link
-             * @enum {string}
+             * @description the quantity it is a line of
              */
-            link: "eyes" | "looks_straight" | "ball_mark" | "to_mark" | "face" | "face_impact" | "path" | "start" | "felt";
+            link: string;
             /** Guided */
             guided: boolean;
             /** Name */
@@ -5537,33 +5733,6 @@ export interface components {
             /** Levels */
             levels: components["schemas"]["LevelBandOut"][];
         };
-        /**
-         * LinkBesideOut
-         * @description A link on both sides, and how they differ.
-         */
-        LinkBesideOut: {
-            /**
-             * Name
-             * @enum {string}
-             */
-            name: "looks_straight" | "ball_mark" | "face_aim" | "delivery" | "face_impact" | "path" | "strike" | "start";
-            /** Label */
-            label: string;
-            first: components["schemas"]["Vial"];
-            second: components["schemas"]["Vial"];
-            /** Words */
-            words: string;
-            /**
-             * Word
-             * @enum {string}
-             */
-            word: "clear" | "likely" | "none" | "open";
-            /**
-             * Side
-             * @enum {string}
-             */
-            side: "left" | "right" | "neither";
-        };
         /** LinkOut */
         LinkOut: {
             /**
@@ -5631,6 +5800,11 @@ export interface components {
             too_noisy: boolean;
             /** Open Side */
             open_side?: ("left" | "straight" | "right") | null;
+            /**
+             * Proved
+             * @default true
+             */
+            proved: boolean;
         };
         /** MadeLesson */
         MadeLesson: {
@@ -5965,8 +6139,11 @@ export interface components {
             word: ("clear" | "likely" | "none" | "open") | null;
             /** Headline */
             headline: string;
-            /** @description null where what was noted is compared */
-            comparison: components["schemas"]["Comparison"] | null;
+            /**
+             * Others
+             * @description what else was read of both, a sentence each
+             */
+            others: string[];
         };
         /** PairedOut */
         PairedOut: {
@@ -5980,6 +6157,16 @@ export interface components {
              * @description to be sent with every message: Authorization: Bearer …
              */
             token: string;
+        };
+        /**
+         * PartOut
+         * @description A category of a share, and how often.
+         */
+        PartOut: {
+            /** Name */
+            name: string;
+            /** Times */
+            times: number;
         };
         /** PauseIn */
         PauseIn: {
@@ -7073,17 +7260,6 @@ export interface components {
             /** Green Speed Ft */
             green_speed_ft: number;
         };
-        /**
-         * Row
-         * @description A line of a table: a name, figures by column, and the vial where it is an angle.
-         */
-        Row: {
-            /** Name */
-            name: string;
-            /** Cells */
-            cells: string[];
-            vial?: components["schemas"]["Vial"] | null;
-        };
         /** RowOut */
         RowOut: {
             /** Name */
@@ -7472,16 +7648,6 @@ export interface components {
             /** Voided */
             voided: boolean;
         };
-        /**
-         * Share
-         * @description How often something happened, of how many.
-         */
-        Share: {
-            /** Times */
-            times: number;
-            /** Of */
-            of: number;
-        };
         /** ShareIn */
         ShareIn: {
             /**
@@ -7489,6 +7655,16 @@ export interface components {
              * @description share of the face in the start, 0.5 to 1; null lets the putts tell it
              */
             k: number | null;
+        };
+        /**
+         * ShareOut
+         * @description How often what was asked was as is wanted, of how many.
+         */
+        ShareOut: {
+            /** Times */
+            times: number;
+            /** Of */
+            of: number;
         };
         /**
          * SightIn
@@ -7508,8 +7684,8 @@ export interface components {
             method: "directions" | "turn" | "point";
             /**
              * Condition
-             * @default as usual
-             * @example as usual
+             * @description the set-up by its name in this lesson; empty as usual
+             * @default
              */
             condition: string;
             /**
@@ -7742,6 +7918,32 @@ export interface components {
             slope: components["schemas"]["Slope"];
             /** Words */
             words: string;
+        };
+        /**
+         * SortIn
+         * @description What a name meant that was typed before factors were known.
+         */
+        SortIn: {
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Name */
+            name: string;
+            /**
+             * Factor
+             * @description null: it was as usual
+             */
+            factor: ("set_up" | "cue" | "routine" | "kit" | "trial" | "hole_side") | null;
+        };
+        /** SortedOut */
+        SortedOut: {
+            /**
+             * Blocks
+             * @description so many blocks were called that
+             */
+            blocks: number;
         };
         /**
          * StandOut
@@ -8070,7 +8272,7 @@ export interface components {
             eye_height_m: number;
             /**
              * Set Up
-             * @default as usual
+             * @default
              */
             set_up: string;
             /** Station Id */
@@ -8139,7 +8341,7 @@ export interface components {
             turns_m: number;
             /**
              * Set Up
-             * @default as usual
+             * @default
              */
             set_up: string;
             /** Station Id */
@@ -8245,28 +8447,6 @@ export interface components {
             gain_steadier: components["schemas"]["Estimate"];
             /** Prob Steadier Matters */
             prob_steadier_matters: number;
-        };
-        /**
-         * Table
-         * @description A small table behind the judgement; `words` says what it comes to.
-         */
-        Table: {
-            /** Title */
-            title: string;
-            /** Columns */
-            columns: string[];
-            /** Rows */
-            rows: components["schemas"]["Row"][];
-            /** Words */
-            words: string;
-        };
-        /**
-         * TablesOut
-         * @description What lies behind a block's judgement.
-         */
-        TablesOut: {
-            /** Tables */
-            tables: components["schemas"]["Table"][];
         };
         /** TakeIn */
         TakeIn: {
@@ -8662,7 +8842,7 @@ export interface components {
         };
         /**
          * TwoSidesOut
-         * @description Both sides: one sentence, their fans, every link read on both, and what else changed.
+         * @description Both sides: one sentence, their fans, everything read on both, and what else changed.
          */
         TwoSidesOut: {
             /** Headline */
@@ -8682,11 +8862,7 @@ export interface components {
             /** Fan Words */
             fan_words: string;
             /** Links */
-            links: components["schemas"]["LinkBesideOut"][];
-            /** Spreads */
-            spreads: string;
-            /** More */
-            more: string;
+            links: components["schemas"]["BesideOut"][];
             /** Changed */
             changed: string;
         };
@@ -8977,7 +9153,7 @@ export interface components {
             cue: "line" | "stripe" | "logo" | "blank" | "near_spot";
             /**
              * Set Up
-             * @default as usual
+             * @default
              */
             set_up: string;
             /**
@@ -9005,18 +9181,6 @@ export interface components {
              * @description measurements it takes at least
              */
             fewest: number;
-        };
-        /**
-         * Weighed
-         * @description Chances that b has less, has more, by enough to matter; and that the difference is too small to mend.
-         */
-        Weighed: {
-            /** Less */
-            less: number;
-            /** More */
-            more: number;
-            /** Small */
-            small: number;
         };
         /** ZeroIn */
         ZeroIn: {
@@ -13175,6 +13339,216 @@ export interface operations {
             };
         };
     };
+    blocks_say_how: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HowIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockKept"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blocks_sort_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SortIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SortedOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     blocks_extend: {
         parameters: {
             query?: never;
@@ -13814,7 +14188,7 @@ export interface operations {
             };
         };
     };
-    judge_tables: {
+    judge_read: {
         parameters: {
             query?: {
                 /** @description Units of lengths in sentences and drawings. */
@@ -13834,7 +14208,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TablesOut"];
+                    "application/json": components["schemas"]["BlockReadOut"];
                 };
             };
             /** @description Bad Request */
@@ -15808,6 +16182,8 @@ export interface operations {
                 second: string;
                 first_block?: string | null;
                 second_block?: string | null;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
             };
             header?: never;
             path?: never;

@@ -4,6 +4,7 @@
   import { choices } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { moment } from '$lib/base/dates'
   import Compared from './Compared.svelte'
   import { comparedQuery } from './queries.svelte'
 
@@ -23,14 +24,14 @@
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Beside which block">
       {#each others as it (it.id)}
         <button class="button {it.id === beside ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.id === beside} onclick={() => (beside = it.id === beside ? null : it.id)}>
-          {it.condition}, {it.station.split(' · ')[0]}
+          {it.condition || 'as usual'}{it.guided ? ', in view' : ''}, {it.station.split(' · ')[0]}, {moment(it.started_at)}
         </button>
       {/each}
     </div>
     {#if other}
       <div class="mt-2"><Choice label="Asking about" options={QUESTIONS} bind:value={question} /></div>
       {#if found.error}<Trouble error={found.error} />{/if}
-      {#if found.data}<div class="mt-2"><Compared found={found.data} names={[current.condition, other.condition]} /></div>{/if}
+      {#if found.data}<div class="mt-2"><Compared found={found.data} /></div>{/if}
       <p class="mt-1 text-sm text-faded">Not planned as a comparison: warming up may be in it.</p>
     {/if}
   </section>

@@ -1,7 +1,7 @@
 <!-- This lesson, or a block of it, set beside another of the golfer: one sentence, the fans over each other, every link in pairs. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
-  import { day } from '$lib/base/dates'
+  import { day, moment } from '$lib/base/dates'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -23,6 +23,8 @@
     second: ownBlock || (other === id ? sheet.blocks.at(-1)?.id : undefined),
     first: otherBlock || (other === id ? sheet.blocks[0]?.id : undefined),
   })
+  /** Blocks of one lesson are told apart by what differs: their name, the rig in view, the length, when. */
+  const blockName = (one: Pick<Shapes['BlockOut'], 'condition' | 'guided' | 'station' | 'putts' | 'started_at'>) => `${one.condition || 'as usual'}${one.guided ? ', in view' : ''}, ${one.station.split(' · ')[0]}, ${one.putts} putts, ${moment(one.started_at)}`
   const found = sidesQuery(() => other, () => id, () => blocks)
   const it = $derived(found.data)
 </script>
@@ -37,14 +39,14 @@
     <label><span class="label">Of it</span>
       <select class="entry" aria-label="Before: what of it" bind:value={otherBlock}>
         <option value="">{other === id ? 'its first block' : 'the whole lesson'}</option>
-        {#each (other === id ? sheet.blocks : (beside?.blocks ?? [])) as one (one.id)}<option value={one.id}>{one.condition}, {one.putts} putts</option>{/each}
+        {#each (other === id ? sheet.blocks : (beside?.blocks ?? [])) as one (one.id)}<option value={one.id}>{blockName(one)}</option>{/each}
       </select>
     </label>
     <p class="self-center text-lg font-semibold">After: {day(sheet.lesson.started_at)}, this lesson</p>
     <label><span class="label">Of it</span>
       <select class="entry" aria-label="After: what of it" bind:value={ownBlock}>
         <option value="">{other === id ? 'its last block' : 'the whole lesson'}</option>
-        {#each sheet.blocks as one (one.id)}<option value={one.id}>{one.condition}, {one.putts} putts</option>{/each}
+        {#each sheet.blocks as one (one.id)}<option value={one.id}>{blockName(one)}</option>{/each}
       </select>
     </label>
   </div>
@@ -55,17 +57,19 @@
   {:else if it}
     {#if it.changed}<p class="mt-4 border-l-4 border-engraved pl-3 font-semibold" data-changed>{it.changed}</p>{/if}
     <h1 class="wide mt-3 text-[30px] leading-tight" data-headline>{it.headline}</h1>
-    <p class="mt-1 text-lg">From {it.names[0]} to {it.names[1]}. {it.spreads} {it.more}</p>
+    <p class="mt-1 text-lg">From {it.names[0]} to {it.names[1]}.</p>
     {#if it.fan}
       <div class="relative mt-2 h-[210px] border-y border-hairline"><Stage scene={it.fan} label={it.headline} /></div>
       <p class="mt-1 text-[15px] text-faded">{it.fan_words}</p>
     {/if}
     <ol class="mt-3">
-      {#each it.links as one (one.name)}
-        <li class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 md:grid-cols-[minmax(140px,220px)_minmax(140px,220px)_1fr]" data-link-beside={one.name}>
-          <Vial vial={one.first} words="{one.label}, before" size="row" />
-          <Vial vial={one.second} words="{one.label}, after" size="row" />
-          <p class="leading-snug"><span class="font-semibold">{one.label}</span>: {one.words}</p>
+      {#each it.links as one (one.label)}
+        <li class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 md:grid-cols-[minmax(140px,220px)_minmax(140px,220px)_1fr]" data-link-beside={one.quantity}>
+          {#if one.first && one.second}
+            <Vial vial={one.first} words="{one.label}, before" size="row" />
+            <Vial vial={one.second} words="{one.label}, after" size="row" />
+          {/if}
+          <p class="leading-snug {one.first ? '' : 'md:col-span-3'}"><span class="font-semibold">{one.label}</span>: {one.words}</p>
         </li>
       {/each}
     </ol>

@@ -2,9 +2,9 @@
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import Vial from '$lib/drawing/Vial.svelte'
-  import NoteTables from './NoteTables.svelte'
 
-  let { found, names }: { found: Shapes['ComparedOut']; names: string[] } = $props()
+  let { found }: { found: Shapes['ComparedOut'] } = $props()
+  const names = $derived(found.names)
 </script>
 
 <div data-compared>
@@ -12,7 +12,7 @@
     {#each found.vials as vial, n (n)}
       <div class="grid items-center gap-x-4 sm:grid-cols-[minmax(0,11rem)_1fr]">
         <p class="line-clamp-2 leading-tight font-semibold" title={names[n]}>{names[n]}</p>
-        <Vial {vial} words="{names[n]}: its start lines" size="row" />
+        <Vial {vial} words={names[n] ?? ''} size="row" />
       </div>
     {/each}
   </div>
@@ -27,5 +27,9 @@
   {/each}
   <p class="mt-2 text-lg font-semibold">{found.headline}</p>
   {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
-  {#if found.table}<NoteTables tables={[found.table]} />{/if}
+  {#each found.pairs as pair (pair.name)}
+    {#if pair.others.length}
+      <ul class="mt-1 border-t border-hairline pt-1" data-others={pair.name}>{#each pair.others as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
+    {/if}
+  {/each}
 </div>

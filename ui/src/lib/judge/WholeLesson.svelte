@@ -6,6 +6,9 @@
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
+  import Compared from './Compared.svelte'
+  import ReadRows from './ReadRows.svelte'
+  import Unsorted from './Unsorted.svelte'
   import ChainLinks from './ChainLinks.svelte'
   import FindingRow from './FindingRow.svelte'
   import { findingsQuery } from './queries.svelte'
@@ -16,7 +19,7 @@
   const it = $derived(found.data)
   const next = $derived(it?.next[0])
   const plan = $derived(sheet.stations.find((one) => one.current))
-  const read = $derived(Boolean(it && (it.links.length || it.first.length || sheet.blocks.some((one) => one.putts))))
+  const read = $derived(Boolean(it && (it.read.length || it.first.length)))
 </script>
 
 {#if found.error && !it}
@@ -32,9 +35,12 @@
   <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="min-h-0 overflow-y-auto px-6 py-4">
       {#if plan && !plan.proved}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
-      {#each it.paces as pace (pace)}<p class="mb-1 text-xl font-semibold" data-pace>{pace}</p>{/each}
       <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
       <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
+      {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>{#each it.also as one (one)}<li>{one}</li>{/each}</ul>{/if}
+      {#if it.pace && !it.also.includes(it.pace)}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
+      {#if it.growth && it.growth !== it.headline && !it.also.includes(it.growth)}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
+      <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
       {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
       {#if it.fan}
         <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan><Stage scene={it.fan} label={it.headline} /></div>
@@ -46,10 +52,22 @@
           {#each it.first as one, n (one.cause)}<FindingRow lessonId={id} finding={one} place={n + 1} />{/each}
         </section>
       {/if}
+      {#each it.compared as one (one.id)}
+        <section class="mt-5" data-compared-lesson={one.id}>
+          <h2 class="wide border-b-2 border-ink pb-1 text-xl">Compared: {one.compared.names.join(', ')}</h2>
+          <div class="mt-2"><Compared found={one.compared} /></div>
+        </section>
+      {/each}
       {#if it.links.length}
         <section class="mt-5">
           <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
           <ChainLinks links={it.links} />
+        </section>
+      {/if}
+      {#if it.read.length}
+        <section class="mt-5">
+          <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
+          <ReadRows rows={it.read} />
         </section>
       {/if}
       {#if it.misses.length}
@@ -74,6 +92,7 @@
           <ul class="mt-1 grid gap-2" data-guards>{#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
         </section>
       {/if}
+      {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
       {#if next}
         <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
           <h2 class="wide text-lg">Check next</h2>

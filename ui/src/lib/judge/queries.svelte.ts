@@ -3,11 +3,11 @@ import { createQuery } from '@tanstack/svelte-query'
 import { api, ask, type Shapes } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
 
-/** The tables behind a block's judgement; asked again when a putt of it is new. */
-export function tablesQuery(id: () => string | undefined, putts: () => number | undefined) {
+/** Everything that was read of a block's putts; asked again when one of them is new. */
+export function readQuery(id: () => string | undefined, putts: () => number | undefined) {
   return createQuery(() => ({
-    queryKey: inUnits(key.tables(id() ?? ''), putts()),
-    queryFn: () => ask(api.GET('/api/blocks/{id}/tables', { params: { path: { id: id() ?? '' }, query: units() } })),
+    queryKey: inUnits(key.read(id() ?? ''), putts()),
+    queryFn: () => ask(api.GET('/api/blocks/{id}/read', { params: { path: { id: id() ?? '' }, query: units() } })),
     enabled: Boolean(id()),
     placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
   }))

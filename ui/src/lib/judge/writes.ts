@@ -7,7 +7,7 @@ export const shareThing = (block: string) => `share ${block}`
 /** The share of the face in the start; null lets the putts tell it. */
 export const setShareOfFace = (block: string, k: number | null) =>
   put('/api/blocks/{id}/share-of-face', { params: { path: { id: block } }, body: { k } }, {
-    thing: shareThing(block), words: 'The share of the face', whole: true, renews: [key.tables(block), key.judged(block)],
+    thing: shareThing(block), words: 'The share of the face', whole: true, renews: [key.read(block), key.judged(block)],
   })
 
 /** What the coach says of a finding: the tool's own view stays beside it. */
@@ -18,6 +18,10 @@ export const answerFinding = (body: Sent<'/api/finding-answers/{id}'>) => {
 
 export const voidAnswer = (lesson: string, id: string) =>
   put('/api/finding-answers/{id}/void', path(id), { thing: id, words: 'Taking back what you said', renews: [key.findings(lesson)] })
+
+/** What a name meant that was typed before factors were known; null: it was as usual. */
+export const sortOut = (lesson: string, body: Sent<'/api/unsorted'>) =>
+  put('/api/unsorted', { body }, { thing: `unsorted ${body.name}`, words: `What “${body.name}” meant`, renews: [key.findings(lesson), key.lesson(lesson), key.golferLine(body.golfer_id)] })
 
 /** A new version of what counts as fine for whom. */
 export const keepLinkBands = (body: Sent<'/api/link-bands/{id}'>) =>

@@ -29,7 +29,7 @@
   const methods = methodsQuery()
   type Test = Shapes['SightTestOut']
   // svelte-ignore state_referenced_locally
-  const before = last ?? { method: 'directions' as const, condition: 'as usual', trace: 'as_usual' as const, eyes: 'both' as const, glasses: 'none' as const, away_m: 2, toward: 'hole' as const }
+  const before = last ?? { method: 'directions' as const, condition: '', trace: 'as_usual' as const, eyes: 'both' as const, glasses: 'none' as const, away_m: 2, toward: 'hole' as const }
   let method = $state<Test['method']>(before.method)
   let condition = $state(before.condition)
   let trace = $state<Test['trace']>(before.trace)
@@ -74,7 +74,7 @@
   <ToolTrue {lessonId} kind="rod_beside" name="The rod" />
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Under which conditions <span class="font-normal text-faded">{condition}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span>
+      Under which conditions <span class="font-normal text-faded">{condition || 'as usual'}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span>
     </summary>
     <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
       <NameChoice label="The set-up" names={setUps} bind:value={condition} another="Another set-up…" />

@@ -70,7 +70,7 @@
         <ol class="mt-4" aria-label="Looks, newest first">
           {#each sheet.takes.toReversed() as it (it.id)}
             <li class="flex items-center justify-between gap-3 border-t border-hairline py-1 {it.voided ? 'text-faded line-through' : ''}">
-              <span>{lookWords(it)}{it.reread_of ? ', read again' : ''}{shown.length > 1 ? ` · ${it.set_up}` : ''}</span>
+              <span>{lookWords(it)}{it.reread_of ? ', read again' : ''}{shown.length > 1 ? ` · ${it.set_up || 'as usual'}` : ''}</span>
               <button class="button plain" disabled={voiding.isPending} onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}>{it.voided ? 'Restore' : 'Void'}</button>
             </li>
           {/each}

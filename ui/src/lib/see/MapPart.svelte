@@ -25,7 +25,7 @@
   const change = $derived(sheet?.change?.position ?? null)
   const tried = $derived((sheet?.words.effects ?? []).filter((it) => beliefs || !it.measured.startsWith('Not tried')))
   const keeping = createWrite(
-    (position: Record<string, number>) => keepCard(golfer.id, { lesson_id: lessonId, position, note, kept_at: stamp() }),
+    (position: Record<string, number>) => keepCard(golfer.id, { lesson_id: lessonId, position, set_up: '', note, kept_at: stamp() }),
     () => (note = ''),
   )
 </script>

@@ -25,7 +25,7 @@ export const pickPlan = (lesson: string, station_id: string) =>
 export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/{id}/proof'>) =>
   put('/api/stations/{id}/proof', { ...pathInUnits(id), body }, {
     thing: `plans ${lesson}`, words: 'The proof of the line',
-    renews: [...ofLesson(lesson), key.aim(lesson), key.sights(lesson), every(key.tables), every(key.compared), every(key.further), key.preview(lesson)],
+    renews: [...ofLesson(lesson), key.aim(lesson), key.sights(lesson), every(key.read), every(key.compared), every(key.further), key.preview(lesson)],
   })
 
 /** The laser's cautions are read in this lesson. */
@@ -60,7 +60,7 @@ export const setBands = (spreads_deg: Record<string, number>) =>
 
 const ofTools = (lesson: string) => ({
   thing: `tools ${lesson}`, answers: inUnits(key.tools(lesson)),
-  renews: [...ofPlan(lesson), every(key.map), every(key.tables), every(key.compared), every(key.further), key.preview(lesson)],
+  renews: [...ofPlan(lesson), every(key.map), every(key.read), every(key.compared), every(key.further), key.preview(lesson)],
 })
 /** A check of an instrument by itself: what is read with it in the lesson is judged by it, before and after. */
 export const keepToolCheck = (body: Sent<'/api/tool-checks/{id}'>) =>

@@ -15,6 +15,8 @@
   import PuttLength from '$lib/golfer/PuttLength.svelte'
   import { keepPlan } from '$lib/set/writes'
   import { Comparing, type Kind } from './comparing.svelte'
+  import type { Under } from './under'
+  import UnderChoice from './UnderChoice.svelte'
   import { startComparison } from './writes'
 
   interface Props {
@@ -24,17 +26,17 @@
     asked: string[]
     /** The golfer's own step, metres. */
     step: number | null
-    /** Conditions putted in this lesson so far. */
-    used: string[]
+    /** Under what may be putted, as usual first. */
+    offered: Under[]
     planned: () => void
   }
-  let { lessonId, station, guided, asked, step, used, planned }: Props = $props()
+  let { lessonId, station, guided, asked, step, offered, planned }: Props = $props()
 
   const KINDS = choices<Kind>('comparing')
   const ORDERS = choices<Shapes['ComparisonIn']['order']>('order').filter((it) => it.value !== 'in_order')
   const QUESTIONS = choices<Shapes['ComparisonIn']['question']>('question')
   // svelte-ignore state_referenced_locally
-  const it = new Comparing(station.distance_m, used)
+  const it = new Comparing(station.distance_m, offered)
   const length = (m: number) => withUnit(m, rulerFor(15, settings.units))
 
   const starting = createWrite(startComparison, (made) => {
@@ -45,10 +47,10 @@
   const laying = createAsk(
     async () => {
       const conditions: Shapes['ConditionIn'][] = []
-      for (const { name, guided: seen, lay } of it.conditions(station, guided, length)) {
+      for (const { name, factors, guided: seen, lay } of it.conditions(station, guided, length)) {
         const more = lay && { id: v7(), replaces_id: null, plan: lay }
         const laid = more ? (await outbox.post(keepPlan(lessonId, more, false), () => true)).id : station.id
-        conditions.push({ name, station_id: laid, guided: seen })
+        conditions.push({ name, factors, station_id: laid, guided: seen })
       }
       return conditions
     },
@@ -65,12 +67,11 @@
 <form class="grid gap-3" onsubmit={begin}>
   <Choice label="Compare" options={KINDS} bind:value={it.kind} />
   {#if it.kind === 'conditions'}
-    <div class="grid items-end gap-x-3 gap-y-2 sm:grid-cols-2">
-      {#each it.names as _, n (n)}
-        <label class="block"><span class="label">Condition {n + 1}{n ? '' : ', the others’ measure'}</span>
-          <input class="entry" bind:value={it.names[n]} maxlength="80" required /></label>
+    <div class="grid gap-y-3">
+      {#each it.under as _, n (n)}
+        <UnderChoice label="Condition {n + 1}{n ? '' : ', the others’ measure'}" {offered} bind:value={it.under[n]!} />
       {/each}
-      <div class="flex gap-2 sm:col-span-2">
+      <div class="flex gap-2">
         {#if it.grows}<button type="button" class="button" onclick={() => it.more()}>One more condition</button>{/if}
         {#if it.shrinks}<button type="button" class="button" onclick={() => it.fewer()}>One fewer</button>{/if}
       </div>

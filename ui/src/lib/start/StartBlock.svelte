@@ -8,18 +8,18 @@
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
-  import NameChoice from '$lib/base/NameChoice.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { SET_UP_PICTURES } from './set-ups'
+  import UnderChoice from './UnderChoice.svelte'
+  import { USUAL, type Under } from './under'
   import { startBlock } from './writes'
 
   interface Props {
     lessonId: string
     /** Gives the station to read on; lays it first where it does not stand yet. */
     station: () => Promise<string>
-    /** Conditions used in this lesson. */
-    conditions: string[]
+    /** Under what it may be putted, as usual first. */
+    offered: Under[]
     /** Whether the rig stands in the golfer's view. */
     guides: boolean
     closed?: boolean
@@ -35,12 +35,10 @@
     /** Compare in turns instead, noting the same of every putt: asked for once the plan lies, as a tap may come before its drawing. */
     compare?: (asks: () => string[]) => void
   }
-  let { lessonId, station, conditions, guides, closed = false, watched = [], readsStart = true, asked = undefined, folded = false, started, compare }: Props = $props()
+  let { lessonId, station, offered, guides, closed = false, watched = [], readsStart = true, asked = undefined, folded = false, started, compare }: Props = $props()
 
   const SEEN = choices<'guided' | 'blind'>('rig_seen')
-  const usual = ['as usual', 'no line on the ball', 'wide base']
-  const offered = $derived([...new Set([...conditions, ...usual])].slice(0, 5))
-  let condition = $state('as usual')
+  let under = $state<Under>(USUAL)
   let seen = $state<'guided' | 'blind' | null>(null)
   /** What was chosen here last is there the next time. */
   type Last = { asks: string[]; planned: number }
@@ -69,7 +67,7 @@
   const laying = createAsk(() => station(), (station_id) => {
     const guided = rigSeen === 'guided'
     localStorage.setItem('libella.block', JSON.stringify({ asks, planned } satisfies Last))
-    starting.mutate({ station_id, condition, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() })
+    starting.mutate({ station_id, condition: under.name || 'as usual', factors: under.factors, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() })
   })
   const error = $derived(laying.error ?? starting.error)
   function start(event: SubmitEvent): void {
@@ -81,10 +79,10 @@
 <form onsubmit={start} class="grid gap-3">
   <details open={!folded}>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold" data-under>
-      Set-up <span class="font-normal text-faded">{condition}, {readsStart ? `rig ${named('rig_seen', rigSeen).toLowerCase()}, ` : ''}{planned} putts</span>
+      Set-up <span class="font-normal text-faded">{under.name || 'as usual'}, {readsStart ? `rig ${named('rig_seen', rigSeen).toLowerCase()}, ` : ''}{planned} putts</span>
     </summary>
     <div class="grid items-start gap-3">
-    <NameChoice label="The set-up" names={offered} bind:value={condition} another="Another set-up…" pictures={SET_UP_PICTURES} />
+    <UnderChoice label="Putted" {offered} bind:value={under} />
     <Choice
       label="The rig is"
       options={SEEN}

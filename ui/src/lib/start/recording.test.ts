@@ -131,12 +131,11 @@ describe('a comparison', () => {
   const length = (m: number) => `${m} m`
   const station = { ...FIRST, distance_m: 2, falls_right_percent: 1, aids: [{ kind: 'gate', sizes: {} }] }
 
-  it('leaves out conditions without a name', () => {
+  it('says in what each condition is not as usual', () => {
     const it = new Comparing(2)
-    it.more()
     expect(it.conditions(station, true, length)).toEqual([
-      { name: 'as usual', guided: true, lay: null },
-      { name: 'wide base', guided: true, lay: null },
+      { name: 'as usual', factors: {}, guided: true, lay: null },
+      { name: 'wide base', factors: { set_up: 'wide base' }, guided: true, lay: null },
     ])
   })
 
@@ -160,8 +159,8 @@ describe('a comparison', () => {
   it('has two to five conditions', () => {
     const it = new Comparing(2)
     for (let n = 0; n < 9; n++) it.more()
-    expect([it.names.length, it.grows]).toEqual([5, false])
+    expect([it.under.length, it.grows]).toEqual([5, false])
     for (let n = 0; n < 9; n++) it.fewer()
-    expect([it.names.length, it.shrinks]).toEqual([2, false])
+    expect([it.under.length, it.shrinks]).toEqual([2, false])
   })
 })

@@ -76,5 +76,5 @@ export const stopStandin = (lesson: string, id: string) => remove('/api/standins
 /** Which putt a stroke belongs to. */
 export const placeStroke = (lesson: string, id: string, body: Sent<'/api/strokes/{id}/putt'>) =>
   put('/api/strokes/{id}/putt', { ...path(id), body }, {
-    thing: `stroke ${id}`, words: 'The putt of a stroke', whole: true, renews: [key.sensors(lesson), every(key.tables)],
+    thing: `stroke ${id}`, words: 'The putt of a stroke', whole: true, renews: [key.sensors(lesson), every(key.read)],
   })

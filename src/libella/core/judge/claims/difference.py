@@ -209,7 +209,7 @@ def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple
         return matter.matters_from, matter.nothing_under
     if about.sides == "path":
         return path_limits(by)
-    if about.matter and MATTERS[about.matter].unit != "putts in a hundred":
+    if about.matter and not MATTERS[about.matter].by_cost:
         return MATTERS[about.matter].matters_from, MATTERS[about.matter].nothing_under
     if about.sides != "line":
         spread = [it.spread.value for it in levels if it.spread]

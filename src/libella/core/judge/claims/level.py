@@ -286,11 +286,11 @@ def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, pro
         return None
     matter = MATTERS[about.matter]
     own = 1.0 if proved else golfers_own(post.bias_quantile(0.5) - against, 0.0)
-    if matter.unit == "putts in a hundred" and about.sides == "line":
+    if matter.by_cost and about.sides == "line":
         found = cost(post, by.mix, matter)
         return weigh(own * found.right, own * found.left, found.small, can_be_clear=proved, cost=found.mean)
     far, near = matter.matters_from, matter.nothing_under
-    if matter.unit == "putts in a hundred":
+    if matter.by_cost:
         far, near = path_limits(by)
     small = post.bias_above(against - near) - post.bias_above(against + near)
     right, left = post.bias_above(against + far), 1 - post.bias_above(against - far)

@@ -173,7 +173,9 @@ def chosen(
         said += _sorted([*causes, *differ])
     if rig is not None:
         said.append(PutRight(rig, found) if found.nothing and not causes else Cause_(rig, found))
-    said += _offs(case, found, levels, {it.cause for it in named})
+    told_of: set[Cause] = {it.cause for it in found.ranked if it.kind == "stays"}
+    told_of.update(it.cause for it in named)
+    said += _offs(case, found, levels, told_of)
     if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
         pace = PaceOff(case.pace)
         if pace.word in ("clear", "likely") and case.pace.putts >= FEWEST_STARTS:

@@ -13,6 +13,8 @@ from sqlalchemy.dialects.postgresql import JSONB
 
 revision = "0026"
 down_revision = "0025"
+# Going back, what was told by factors stands in the names again.
+RENAMED = {("block", "factors"): "condition", ("aim_set", "factors"): "set_up"}
 
 
 def upgrade() -> None:
@@ -62,6 +64,11 @@ def upgrade() -> None:
 
 
 def downgrade() -> None:
+    for table, column in (("block", "condition"), ("aim_set", "set_up")):
+        op.execute(f"""
+            update {table} set {column} = (select string_agg(value, ', ') from jsonb_each_text(factors))
+            where factors <> '{{}}' and lower(trim({column})) in ('', 'as usual')
+        """)
     for table, column in (("aim_set", "set_up"), ("eye_take", "set_up"), ("sight_test", "condition")):
         op.execute(f"update {table} set {column} = 'as usual' where {column} = ''")
     for table in ("aim_set", "eye_take"):

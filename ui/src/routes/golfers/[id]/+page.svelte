@@ -53,7 +53,7 @@
     {/if}
     {#if !lessons.isPending}<GolfersLine golferId={id} />{/if}
     <ol aria-label="Lessons, newest first">
-      {#each rows as { lesson, blocks } (lesson.id)}
+      {#each rows as { lesson, blocks, found } (lesson.id)}
         <li class="grid gap-x-6 gap-y-1 border-b border-hairline py-4 sm:grid-cols-[8.5rem_1fr]">
           <p>
             <a class="inline-flex min-h-11 flex-col justify-center font-bold hover:underline" href="/lessons/{lesson.id}/judge">
@@ -63,10 +63,9 @@
             {#if !lesson.ended_at}<span class="block text-[15px] font-semibold">in progress</span>{/if}
           </p>
           <div class="grid min-w-0 gap-3">
+            <p class="font-semibold" data-found>{found}</p>
             {#each blocks as block (block.id)}
               <VialLine {block} />
-            {:else}
-              <p class="self-center text-faded">Nothing was recorded.</p>
             {/each}
           </div>
         </li>

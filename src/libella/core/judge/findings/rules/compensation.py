@@ -55,7 +55,7 @@ def _putt_by_putt(case: Case) -> list[Fact]:
     if read is None or len(told) < FEWEST_PAIRS:
         return []
     reader = Reader(read.sensor_deg, read.checks, read.zero_deg, read.one_device)
-    found = putt_by_putt(*zip(*told, strict=True), reader)
+    found = putt_by_putt([aim for aim, _ in told], [impact for _, impact in told], reader)
     if not found.call.names_direction:
         return []
     what = "may_make_up" if found.question else "makes_up"

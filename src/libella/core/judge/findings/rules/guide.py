@@ -44,8 +44,9 @@ def find(case: Case) -> Finding:
     small = call.probability if call.word == "none" else 0.0
     word = called(0.0, chance, small, missing, cost=weight.value)
     word = replace(word, side=(found.second.bias.value > 0 and "right") or "left") if word.names_direction else word
+    speaks = "for" if call.side == "left" and call.names_direction else "against"
     facts = tuple(
-        Fact(what, "for" if call.side == "left" and call.names_direction else "against", level.bias, number=level.count, at=level.at)
+        Fact(what, speaks, level.bias, number=level.count, at=level.at)
         for what, level in (("with_guide", found.first), ("without_guide", found.second))
     )
     return Finding("guide", weight, word, found.second.bias, "deg", facts, missing)

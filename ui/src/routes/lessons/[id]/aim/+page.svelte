@@ -62,7 +62,7 @@
       {#each (aim.data.turns).toReversed() as it (it.id)}
         <article class="mt-4 border-t border-hairline pt-3" data-aim-turns>
           <p class="text-faded">{it.question_words} {it.turn_words}</p>
-          <Compared found={it.compared} names={it.names} />
+          <Compared found={it.compared} />
           {#if it.turn}<button class="button mt-1" onclick={() => { current = ''; stopped = false }}>Go on in turns</button>{/if}
         </article>
       {/each}

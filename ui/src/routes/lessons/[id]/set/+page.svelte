@@ -10,6 +10,7 @@
   import Stage from '$lib/drawing/Stage.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import PlanComparison from '$lib/start/PlanComparison.svelte'
+  import { offeredUnder } from '$lib/start/under'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import BesideEntries from '$lib/set/BesideEntries.svelte'
   import { keepDraft, takeDraft } from '$lib/set/draft'
@@ -176,7 +177,7 @@
         <StartBlock
           lessonId={id}
           station={lay}
-          conditions={sheet.set_ups}
+          offered={offeredUnder(sheet.blocks, sheet.set_ups)}
           guides={rig?.about.guides ?? false}
           watched={seen?.watched ?? []}
           readsStart={seen?.reads_start ?? true}
@@ -190,7 +191,7 @@
   </div>
   {#if now}
     <Sheet bind:open={comparing} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} used={sheet.set_ups} planned={() => (comparing = false)} />
+      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} offered={offeredUnder(sheet.blocks, sheet.set_ups)} planned={() => (comparing = false)} />
     </Sheet>
   {/if}
   <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />

@@ -27,6 +27,7 @@
   import { puttsOf, validOf, type Putt } from '$lib/start/putts.svelte'
   import { Recording } from '$lib/start/recording.svelte'
   import SizeStep from '$lib/start/SizeStep.svelte'
+  import { offeredUnder } from '$lib/start/under'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import { turnIn } from '$lib/start/turn'
   import TurnLine from '$lib/start/TurnLine.svelte'
@@ -187,7 +188,6 @@
 
     <aside class="flex min-h-0 flex-col gap-3 border-hairline max-desk:contents desk:overflow-y-auto desk:border-l desk:px-4 desk:py-3" aria-label="So far">
       <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
-        {#if judgement.pace}<p class="mb-1 text-lg font-semibold" data-pace>{judgement.pace}</p>{/if}
         {#if judgement.watched}<Vial {vial} words="{judgement.headline} {judgement.size}" />{/if}
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
         {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
@@ -217,7 +217,7 @@
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
     <Sheet bind:open={planning} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} used={sheet.set_ups} planned={() => (planning = false)} />
+      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} offered={offeredUnder(sheet.blocks, sheet.set_ups)} planned={() => (planning = false)} />
     </Sheet>
   {/if}
   <Sheet bind:open={telling} title="This block">
@@ -236,7 +236,7 @@
     <StartBlock
       lessonId={id}
       station={() => Promise.resolve(block.station_id)}
-      conditions={sheet.set_ups}
+      offered={offeredUnder(sheet.blocks, sheet.set_ups)}
       guides={block.guided}
       watched={block.watched}
       readsStart={judgement.watched}

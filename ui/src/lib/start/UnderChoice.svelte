@@ -1,0 +1,24 @@
+<!-- As usual, or otherwise: what was done before is a tap; of a new name what it is that differs is asked with it. -->
+<script lang="ts">
+  import Choice from '$lib/base/Choice.svelte'
+  import NameChoice from '$lib/base/NameChoice.svelte'
+  import { choices } from '$lib/data/vocabulary.svelte'
+  import { FACTOR_PICTURES, SET_UP_PICTURES } from './set-ups'
+  import { USUAL, type Under } from './under'
+
+  let { label, offered, value = $bindable() }: { label: string; offered: Under[]; value: Under } = $props()
+
+  const FACTORS = choices<string>('factor').map((it) => ({ ...it, picture: FACTOR_PICTURES[it.value] }))
+  const isNew = $derived(Boolean(value.name) && !offered.some((it) => it.name === value.name))
+  const factor = $derived(Object.keys(value.factors)[0] ?? 'trial')
+  function named(name: string): void {
+    value = offered.find((it) => it.name === name) ?? (name ? { name, factors: { [factor]: name } } : USUAL)
+  }
+</script>
+
+<div class="grid gap-2" data-under-choice>
+  <NameChoice {label} names={offered.map((it) => it.name)} bind:value={() => value.name, named} another="Something else…" pictures={SET_UP_PICTURES} />
+  {#if isNew}
+    <Choice label="What differs in “{value.name}”" options={FACTORS} bind:value={() => factor, (it) => (value = { name: value.name, factors: { [it]: value.name } })} />
+  {/if}
+</div>
