@@ -7,10 +7,11 @@ start target, over one window or the weighted mean of several. It never falls as
 
 import math
 from dataclasses import dataclass
-from functools import cache, cached_property
+from functools import cache, cached_property, lru_cache
 from typing import Final
 
 import numpy as np
+from scipy.optimize import brentq
 from scipy.special import ndtr, ndtri
 
 from ..certainty.estimate import Estimate
@@ -21,6 +22,8 @@ from .posterior import Floats, Posterior, normal_below
 
 _TINY: Final = 1e-300
 _HALVINGS: Final = 14
+_SPREADS: Final = (math.log(0.003), math.log(60.0))
+"""Between these spreads, degrees, on logarithms, costs of a mix are tabled."""
 
 
 @dataclass(frozen=True)
@@ -68,7 +71,31 @@ def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:
     """
     if len(mix.halves) == 1:
         return np.stack([_costs_of_one(float(it), mix.halves[0][0], spread) for it in putts])
-    return _bisected(putts, spread, mix)
+    return np.stack([_costs_of_mix(float(it), mix, spread) for it in putts])
+
+
+def _costs_of_mix(putts: float, mix: Mix, spread: Floats) -> Floats:
+    """The same for several windows, from a table over the spread: a golfer's usual putts are asked for again and again."""
+    edge, at, biases = _table_of(putts, mix.windows, mix.weights)
+    log = np.log(spread)
+    found: Floats = np.interp(log, at, biases)
+    return np.where(log >= edge, math.inf, found)
+
+
+@lru_cache(maxsize=512)
+def _table_of(putts: float, windows: tuple[Window, ...], weights: tuple[float, ...]) -> tuple[float, Floats, Floats]:
+    """Logarithm of the spread from which no bias costs as much, logarithms of spreads under it, and the bias that does."""
+    mix = Mix(windows, weights)
+
+    def falls_short(log: float) -> float:
+        return float(share_within(mix, np.zeros(1), np.array([math.exp(log)]))[0]) - putts / 100
+
+    low, high = _SPREADS
+    if falls_short(low) <= 0:
+        return low, np.array([low]), np.array([math.inf])
+    edge = high if falls_short(high) > 0 else float(brentq(falls_short, low, high, xtol=1e-9))
+    at: Floats = np.concatenate((np.linspace(low, edge - 0.201, 1500), edge - np.geomspace(0.2, 1e-6, 400)))
+    return edge, at, _bisected(np.array([putts]), np.exp(at), mix)[0]
 
 
 def _bisected(putts: Floats, spread: Floats, mix: Mix) -> Floats:

@@ -1,7 +1,7 @@
 """The golfer's line of every quantity: the batches of all lessons, pooled; the levels of a factor that may move it are
 lines of their own unless the coach joins them."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
@@ -27,12 +27,11 @@ from ..desk.desk import Desk
 from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..golfer.golfers import usual_of
-from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of
+from ..lesson.lessons import every_lesson_of
 from ..see.eyes import zone_of
-from ..start.strokes import strokes_by_putt, strokes_of_all
-from ..values import KeptChange, KeptGolfer, KeptLesson, value_of
+from ..values import KeptChange, KeptGolfer, value_of
 from .bands import bands_now
-from .ledger import block_batch, others_of
+from .ledger import every_batch
 from .line_joins import joined
 
 _FIRST: Final = ("start", "face")
@@ -63,7 +62,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     spread = bands_now(desk).of[golfer.level].spread_deg["start"]
     by = Weighing(mix, K_USUAL.value, spread)
     told: dict[LineKey, list[LineBlock]] = {}
-    batches = list(_batches(desk, golfer, lessons, spread, starts_only=starts_only))
+    batches = list(every_batch(desk, golfer, lessons, spread, starts_only=starts_only))
     grows = _grow(batches, by)
     for batch in batches:
         for name in batch.counts:
@@ -98,24 +97,6 @@ def _grow(batches: Sequence[Batch], by: Weighing) -> bool:
 
 def _since(it: LineBlock, first_day: float) -> LineBlock:
     return replace(it, day=it.day - first_day)
-
-
-def _batches(
-    desk: Desk,
-    golfer: KeptGolfer,
-    lessons: Sequence[tuple[KeptLesson, list[BlockSheet]]],
-    spread: float,
-    *,
-    starts_only: bool,
-) -> Iterable[Batch]:
-    strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
-    for lesson, sheets in lessons:
-        told = strokes_by_putt(strokes.get(lesson.id, ()))
-        for it in sheets:
-            if any(not one.voided for one in it.readings):
-                yield block_batch(it, golfer.hand, told, spread)
-        if not starts_only:
-            yield from others_of(desk, LessonSheet(lesson, golfer, sheets))
 
 
 def _window(name: str, golfer: KeptGolfer, putt: Putt) -> Window:

@@ -39,8 +39,8 @@ from ..set.plans import plan_now
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
 from ..start.blocks import path_of, station_of
-from ..start.strokes import StrokeSheet, strokes_by_putt, strokes_of
-from ..values import KeptBlock, KeptReading
+from ..start.strokes import StrokeSheet, strokes_by_putt, strokes_of, strokes_of_all
+from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading
 from .bands import bands_now
 
 _DAY_S: Final = 86400.0
@@ -226,6 +226,23 @@ def others_of(desk: Desk, sheet: LessonSheet) -> Iterable[Batch]:
             Event(str(it.id), {name: _entry(name, value) for name, value in it.values.items()}) for it in run
         )
         yield Batch(str(run[0].id), "stand", _day(run[0].taken_at), events, lesson=str(lesson_id))
+
+
+def every_batch(
+    desk: Desk,
+    golfer: KeptGolfer,
+    lessons: Sequence[tuple[KeptLesson, list[BlockSheet]]],
+    expected_deg: float,
+    *,
+    starts_only: bool = False,
+) -> Iterable[Batch]:
+    """Everything that was read of a golfer over lessons; `starts_only`: of putts alone, without what sensors told."""
+    strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
+    for lesson, sheets in lessons:
+        told = strokes_by_putt(strokes.get(lesson.id, ()))
+        yield from (block_batch(it, golfer.hand, told, expected_deg) for it in sheets if _valid(it))
+        if not starts_only:
+            yield from others_of(desk, LessonSheet(lesson, golfer, sheets))
 
 
 def series_batch(it: AimSheet) -> Batch:

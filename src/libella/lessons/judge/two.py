@@ -1,6 +1,6 @@
 """Two sides of a golfer's putting set beside each other: whole lessons, or single blocks of them."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Literal
@@ -12,7 +12,7 @@ from ...core.judge.claims.difference import Difference, Group, difference
 from ...core.judge.findings.case import Case, levels_in
 from ...core.judge.findings.chain_picture import Chain, chain_of
 from ...core.judge.ledger.entry import Batch, Ledger
-from ...core.judge.ledger.factors import Levels
+from ...core.judge.ledger.factors import GUIDED, Levels
 from ...core.stand.set_up import Noted, beside
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
@@ -81,11 +81,12 @@ def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
     between = sorted(it.at for it in sides)
     noted = tuple(it.words for it in changes_of(desk, sheets[0].golfer.id) if between[0] < it.made_at <= between[1])
     stood = _stood(desk, sheets) if first.block_id is None and second.block_id is None else ()
+    differences = tuple(_differences(cases))
     return ComparedSides(
-        differences=tuple(_differences(cases)),
+        differences=differences,
         chains=(chain_of(cases[0]), chain_of(cases[1])),
         sides=sides,
-        changed=_changed(one, other, sheets, stood),
+        changed=_changed(one, other, sheets, stood, differences),
         noted=noted,
         stood=stood,
         putt=told[second.lesson_id].putt,
@@ -149,7 +150,11 @@ def _stood(desk: Desk, sheets: tuple[LessonSheet, LessonSheet]) -> tuple[Noted, 
 
 
 def _changed(
-    one: Ledger, other: Ledger, sheets: tuple[LessonSheet, LessonSheet], stood: tuple[Noted, ...]
+    one: Ledger,
+    other: Ledger,
+    sheets: tuple[LessonSheet, LessonSheet],
+    stood: tuple[Noted, ...],
+    differences: Sequence[Difference],
 ) -> tuple[Changed, ...]:
     """What else is not the same on both sides."""
     found: list[Changed] = []
@@ -162,8 +167,8 @@ def _changed(
         found.append("green")
     if (lessons[0].place, lessons[0].surface) != (lessons[1].place, lessons[1].surface):
         found.append("place")
-    guides = [{it.guided for it in side} for side in blocks]
-    if guides[0] and guides[1] and guides[0] != guides[1]:
+    pairs = [(it.first.levels, it.second.levels) for it in differences if it.first and it.second]
+    if any((("guide", GUIDED) in before) != (("guide", GUIDED) in after) for before, after in pairs):
         found.append("guide")
     if one.proved != other.proved:
         found.append("proof")

@@ -282,4 +282,4 @@ def _plain_cause(whole: Cause_, units: Units) -> str:
                 return f"You start it well; {pace_said(whole.pace, units).removesuffix('.')}"
             if it.kind == "ground":
                 return "You start it well, and at good pace. We look at the ground and at our line"
-            return f"You start it well; it is the {it.kind or 'read or the pace'} that misses"
+            return f"You start it well; it is the {'read' if it.kind == 'read' else 'read or the pace'} that misses"

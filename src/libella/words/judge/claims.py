@@ -387,7 +387,9 @@ def _shares_apart(it: Difference) -> str:
     wanted = wanted_of(it.quantity, one)
     category = category_name(name, wanted)
     said = f"{category} {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
-    if name not in ("holed", "missed_side", "stopped", "first_look"):
+    if name == "still" and wanted == "nothing":
+        said = f"nothing moved in {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
+    elif name not in ("holed", "missed_side", "stopped", "first_look"):
         said = f"{quantity_name(name).lower()}: {said}"
     if it.call.names_direction:
         return f"{said}, {WORDS[it.call.word]}"

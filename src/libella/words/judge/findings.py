@@ -239,6 +239,7 @@ FACTS: Final[dict[str, str]] = {
     "at_length": "At {length}: {size}, from {putts}",
     "inside_and_missed": "{number} of {of} that surely started inside the window missed",
     "missed_by_pace": "{number} of those {of} stopped short, or ran far past",
+    "missed_by_unpaced": "{number} of {of}: the read or the pace, how far past was not noted",
     "missed_by_read": "{number} of {of} missed to a side, by the read",
 }
 

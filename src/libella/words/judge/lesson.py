@@ -59,6 +59,7 @@ REASONS: Final[dict[Reason, tuple[str, str]]] = {
     "read": ("the read", "started where it was read, or inside the window: the read"),
     "pace": ("the pace", "started inside the window: the pace"),
     "ground": ("neither start nor pace", "started inside the window, at good pace, on the level"),
+    "unpaced": ("the read or the pace", "started inside the window: the read or the pace"),
     "aim": ("the face aim", "the face aimed there at address"),
     "face": ("the face at impact", "the stroke turned the face"),
     "path": ("the path", "the path took it there"),
@@ -102,7 +103,7 @@ def guard_said(it: Guard) -> str:
             return f"Putted in {counted(it.count, 'way')} and none of them as usual: each is told by itself."
         case "conditions":
             of = f"{it.count} of {counted(it.of, 'block')}"
-            return f"{of} were putted otherwise than as usual, and are told by themselves."
+            return f"Otherwise than as usual: {of}, told by themselves."
         case "unsorted":
             names = listed([f"“{one}”" for one in it.told])
             return f"{names}: typed before, told by itself until you say what it meant."

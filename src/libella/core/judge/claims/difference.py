@@ -222,11 +222,13 @@ def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple
 
 def _estimate(values: Floats, weight: Floats) -> Estimate:
     order: NDArray[np.intp] = np.argsort(values)
-    mass, sorted_ = np.cumsum(weight[order]), values[order]
-    middle, low, high = (
-        float(sorted_[min(int(np.searchsorted(mass, share * mass[-1])), values.size - 1)]) for share in (0.5, *INTERVAL)
-    )
-    return Estimate(middle, low, high)
+    mass: Floats = np.cumsum(weight[order])
+    sorted_: Floats = values[order]
+
+    def quantile(share: float) -> float:
+        return float(sorted_[min(int(np.searchsorted(mass, share * mass[-1])), values.size - 1)])
+
+    return Estimate(quantile(0.5), quantile(INTERVAL[0]), quantile(INTERVAL[1]))
 
 
 def named(found: Sequence[Difference]) -> list[Difference]:

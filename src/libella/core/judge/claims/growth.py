@@ -25,7 +25,7 @@ _TAUS: Final = ((0.05, 0.3), (0.2, 0.3), (0.4, 0.25), (0.7, 0.15))
 
 @dataclass(frozen=True, slots=True)
 class AtLength:
-    """A length: its putts, and where they start as the line over all lengths has it."""
+    """A length: its putts, and where these start by themselves: the same as wherever that length is told."""
 
     distance_m: float
     putts: int
@@ -76,8 +76,9 @@ def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:
     at: list[AtLength] = []
     for length in lengths:
         here = [it for it in told if it.putted and round(it.putted.distance_m, 1) == length]
-        bias = _estimate(line[:, 0] + line[:, 1] * length)
-        at.append(AtLength(length, sum(it.counts["start"] for it in here), bias, here[-1].place))
+        level = level_of(here, "start", (), by)
+        assert level is not None
+        at.append(AtLength(length, level.count, level.bias, here[-1].place))
     near, far = line[:, 0] + line[:, 1] * lengths[0], line[:, 0] + line[:, 1] * lengths[-1]
     matter = MATTERS["growth"]
     limits = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([by.spread_deg]), by.mix)[:, 0]

@@ -1,7 +1,7 @@
 """Everything that was read, as claims: each quantity, each way in which it was read."""
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from typing import Final
 
@@ -19,19 +19,20 @@ _OUT: Final = 3.2
 _FEWEST_OUT: Final = 6
 _BECOMES: Final = ("holed", "missed_side", "stopped")
 Claim = Level | ShareOf
+LevelOf = Callable[[Sequence[Batch], str, Levels, Weighing], Level | None]
 
 
-def reads(ledger: Ledger, by: Weighing, *, grows: bool = False) -> tuple[Claim, ...]:
+def reads(ledger: Ledger, by: Weighing, *, grows: bool = False, level: LevelOf = level_of) -> tuple[Claim, ...]:
     """A claim for every quantity read and every way in which it was read; as usual first.
 
-    `grows`: the starts go with the length, and there is no one start over all of them.
+    `grows`: the starts go with the length, and there is no one start over all of them; `level`: what works a level out.
     """
     order = {name: n for n, name in enumerate(names())}
     found: list[Claim] = []
     for name in sorted(ledger.quantities, key=lambda it: order.get(it, len(order))):
         groups = by_length(ledger.of(name)) if name == "start" and grows else ledger.groups(name)
         for levels in sorted(groups, key=len):
-            one = claim_of(groups[levels], name, levels, by)
+            one = claim_of(groups[levels], name, levels, by, level)
             if one is not None:
                 found.append(one)
     return tuple(found)
@@ -48,14 +49,14 @@ def by_length(batches: Sequence[Batch]) -> dict[Levels, list[Batch]]:
     return dict(sorted(found.items(), key=lambda it: float(dict(it[0]).get("length", 0.0))))
 
 
-def claim_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) -> Claim | None:
+def claim_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing, level: LevelOf = level_of) -> Claim | None:
     """One of them; None where nothing of it was read."""
     if quantity(name).kind == "share":
         found = share_of(batches, name, levels)
         # Of putts that all fell nothing is short or past.
         only_holed = name == "stopped" and found is not None and not (found.times("short") or found.times("past"))
         return None if only_holed else found
-    return level_of(batches, name, levels, by)
+    return level(batches, name, levels, by)
 
 
 @dataclass(frozen=True)

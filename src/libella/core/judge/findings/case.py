@@ -54,6 +54,7 @@ class Case:
 
     def __init__(self, ledger: Ledger) -> None:
         self.ledger = ledger
+        self._worked_out: dict[tuple[str, Levels, tuple[str, ...]], Level | None] = {}
         self.own = ledger.main("start")
         self.starts = [one for it in self.own for one in it.read("start")]
 
@@ -73,10 +74,17 @@ class Case:
             main = self.ledger.main(name)
             if quantity(name).kind == "share" or not main:
                 continue
-            level = level_of(main, name, levels_in(main, name), self.weighing)
+            level = self.level_of(main, name, levels_in(main, name), self.weighing)
             if level is not None:
                 found[name] = level
         return found
+
+    def level_of(self, batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) -> Level | None:
+        """The level of some batches, worked out once however often it is asked for."""
+        key = name, levels, tuple(it.id for it in batches)
+        if key not in self._worked_out:
+            self._worked_out[key] = level_of(batches, name, levels, by)
+        return self._worked_out[key]
 
     def events(self, *names: str) -> list[Event]:
         """The putts of the golfer as usual of which all of these were read."""

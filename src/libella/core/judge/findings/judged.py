@@ -62,7 +62,7 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
     found = judged(case)
     then = checks(case, found.ranked)
     of: dict[Cause, Check] = {it.cause: one for it in found.ranked if (one := check_for(it, then)) is not None}
-    every = reads(ledger, case.weighing, grows=found.grows)
+    every = reads(ledger, case.weighing, grows=found.grows, level=case.level_of)
     levels = [it for it in every if isinstance(it, Level)]
     made = (compared(ledger, it.id, it.of, it.question, case.weighing, final=it.final) for it in planned)
     told = tuple(it for it in made if it is not None)

@@ -1,5 +1,6 @@
 """Why each putt missed, booked only to what was read of that putt (handbook 6); the side on which it missed first."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
@@ -11,9 +12,9 @@ from ..claims.pace import ZONE_PACES
 from ..ledger.entry import Batch, Event, Place
 from .case import Case, Struck, strike_at
 
-Reason = Literal["aim", "face", "path", "strike", "start", "pace", "read", "ground", "coarse", "unread"]
+Reason = Literal["aim", "face", "path", "strike", "start", "pace", "read", "ground", "unpaced", "coarse", "unread"]
 REASONS: Final[tuple[Reason, ...]] = (
-    "aim", "face", "path", "strike", "start", "pace", "read", "ground", "coarse", "unread"
+    "aim", "face", "path", "strike", "start", "pace", "read", "ground", "unpaced", "coarse", "unread"
 )  # fmt: skip
 Where = Literal["inside", "outside", "untold"]
 _LEADS: Final = 0.4
@@ -32,7 +33,7 @@ class Miss:
     start_deg : where it started, as read; None where nothing watched it
     reason : "start" where no link of it was read that explains the side; "coarse" where the reading reaches over the
         window's edge; "unread" where nothing watched the start; "ground" where it started inside at good pace on level
-        ground
+        ground; "unpaced" where how far past it ran was not told
     adds_deg : what that link added to the start, degrees
     off : where it was struck, where that was off the middle; "" where it was not, or nobody noted it
     """
@@ -114,7 +115,14 @@ def _reason(
         return "pace", None
     if block.putted.breaks or block.putted.read_off is not None:
         return "read", None
-    return "ground", None
+    # A ball that misses runs past at good pace, too: without how far its pace is not known.
+    return ("ground" if _good_pace(putt) else "unpaced"), None
+
+
+def _good_pace(putt: Event) -> bool:
+    """How far past it stopped was told, and it is no bad pace."""
+    roll = putt.values.get("roll_past")
+    return isinstance(roll, Interval) and math.isfinite(roll.low) and math.isfinite(roll.high)
 
 
 def _bad_pace(putt: Event, block: Batch) -> bool:

@@ -18,7 +18,7 @@ from ..finding import Fact, Finding, called, needs, unread
 from ..misses import Miss, misses, place_of
 
 NOTED: Final = 10
-KINDS: Final = ("pace", "read", "ground")
+KINDS: Final = ("pace", "read", "ground", "unpaced")
 
 
 def find(case: Case) -> Finding:
