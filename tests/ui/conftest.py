@@ -102,3 +102,17 @@ def plan(page: Page, tab: str) -> None:
 def choose_rig(page: Page, name: str) -> None:
     plan(page, "Rig")
     page.get_by_role("radio", name=name, exact=True).click()
+
+
+def under(sheet, label: str, name: str) -> None:
+    """Choose under what is putted: an offered one with a tap, another by typing it once."""
+    group = sheet.get_by_role("group", name=re.compile(f"^{label}")).or_(
+        sheet.get_by_role("radiogroup", name=re.compile(f"^{label}"))
+    )
+    offered = group.get_by_role("radio", name=name, exact=True)
+    if offered.count():
+        offered.click()
+        return
+    group.get_by_role("radio", name="Something else…").click()
+    sheet.get_by_role("textbox", name="Something else").fill(name)
+    sheet.page.keyboard.press("Enter") if hasattr(sheet, "page") else None

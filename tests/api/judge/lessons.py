@@ -98,7 +98,7 @@ class Told:
                 texts({k: v for k, v in get(f"/lessons/{self.id}").items() if k in ("stand", "sight", "aim")})
             ),
             "page": " | ".join(texts(get(f"/golfers/{self.golfer}/lessons"))),
-            "line": " | ".join(texts(get(f"/golfers/{self.golfer}/line"))),
+            "line": " | ".join(texts(_shown(get(f"/golfers/{self.golfer}/line")))),
         }
         for n, block in enumerate(blocks):
             judged = {k: v for k, v in self.coach.judged(block).items() if k != "rays"}
@@ -111,6 +111,11 @@ class Told:
             found = get("/compare-sides", first=before, second=self.id)
             said["two"] = " | ".join(texts({k: v for k, v in found.items() if k != "fan"}))
         return said
+
+
+def _shown(line: dict) -> list[dict]:
+    """Lines without their keys, which are addresses."""
+    return [{name: value for name, value in it.items() if name not in ("key", "keys")} for it in line["lines"]]
 
 
 def texts(told: object) -> list[str]:

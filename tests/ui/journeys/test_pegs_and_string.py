@@ -66,7 +66,7 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
         for _ in range(steps):
             page.keyboard.press("ArrowLeft")
         page.keyboard.press("Enter")
-    expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short: 40 cm; 1 of them left.")
+    expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short, by 40 cm, 1 of them left.")
     page.keyboard.press("j")
     expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short")
     expect(page.locator("[data-headline]")).to_contain_text("The start was not watched.")

@@ -32,7 +32,7 @@ def test_two_cues_are_compared_in_turns_by_their_aim_and_one_list_names_the_set_
         read_angle(page, angle)
     found = page.locator("[data-aim-turns]")
     expect(found).to_contain_text("All set-downs of this comparison are in.")
-    expect(found).to_contain_text(re.compile("“near spot” aims .* further right than “line”"))
+    expect(found).to_contain_text(re.compile("“near spot” against “line”: .* further right"))
     shot(page, "two-cues")
     # The name typed here is offered in every other step.
     step(page, "Set")

@@ -9,7 +9,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from ...conftest import ROOT
-from ..conftest import choose_rig
+from ..conftest import choose_rig, under
 from ..start.test_main_flow import own_lesson
 from ..start.test_notes import begin
 
@@ -30,7 +30,7 @@ def test_a_comparison_is_planned_and_putted_in_its_turns_by_keyboard_alone(page:
     page.keyboard.press("c")
     sheet = page.get_by_role("dialog")
     expect(sheet).to_be_visible()
-    sheet.get_by_label("Condition 2").fill("line on the ball")
+    under(sheet, "Condition 2", "line on the ball")
     sheet.get_by_label("Putts each", exact=True).fill("3")
     sheet.get_by_label("Putts in a run", exact=True).fill("2")
     sheet.get_by_role("button", name="Start the comparison").focus()
@@ -46,7 +46,7 @@ def test_a_comparison_is_planned_and_putted_in_its_turns_by_keyboard_alone(page:
     expect(turn).to_contain_text("All 6 putts")
     assert [it["putts"] for it in blocks(page)] == [0, 3, 3]
     page.keyboard.press("j")
-    expect(page.locator("[data-compared]")).to_contain_text("“line on the ball” starts")
+    expect(page.locator("[data-compared]")).to_contain_text("“line on the ball” against “as usual”: start")
     expect(page.locator("[data-compared] [data-vial]")).to_have_count(2)
 
 
@@ -197,18 +197,20 @@ def test_a_file_is_looked_at_mapped_taken_in_and_undone(page: Page):
 
 @pytest.mark.parametrize("view", ["chain", "comparison"])
 def test_the_demo_shows_the_chain_and_a_comparison_under_judge(page: Page, view: str):
-    name, word = ("Pell", "compensation") if view == "chain" else ("Greta", "times as much")
+    name, word = ("Pell", "Face at address") if view == "chain" else ("Greta", "times as much")
     [found] = page.request.get("/api/golfers", params={"q": name}).json()["items"]
     lesson = page.request.get(f"/api/golfers/{found['golfer']['id']}/lessons").json()["items"][0]
     page.goto(f"/lessons/{lesson['lesson']['id']}/judge?block={lesson['blocks'][0]['id']}")
-    table = page.locator("[data-table='Every link']" if view == "chain" else "[data-compared]").first
+    table = page.locator("[data-read]" if view == "chain" else "[data-compared]").first
     expect(table).to_contain_text(word)
     if view == "chain":
-        expect(table.locator("[data-vial]")).to_have_count(5)
+        for quantity in ("start", "address", "impact", "turned", "path"):
+            expect(table.locator(f"[data-quantity={quantity}]")).to_be_visible()
+        share = page.get_by_label("Share of the face (k)", exact=True)
         page.get_by_role("button", name="Share of the face (k): less").click()
-        expect(page.locator("[data-table='Start from face and path']")).to_contain_text("as set")
+        expect(share).to_have_value("0.84")
         page.get_by_role("button", name="Let the putts tell it").click()
-        expect(page.locator("[data-table='Start from face and path']")).not_to_contain_text("as set")
+        expect(share).to_have_value("told by the putts")
 
 
 def test_a_paired_levels_tilt_is_taken_as_the_slope_of_the_putt(page: Page, served):

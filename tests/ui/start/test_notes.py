@@ -55,9 +55,8 @@ def test_the_notes_are_told_beside_the_verdict(page: Page):
     expect(page.locator("[data-link='saved']")).to_be_visible()
     page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge")).click()
     page.get_by_role("link", name="One block").click()
-    expect(page.locator("[data-table='Holed, by the start']")).to_contain_text(
-        "3 of 3 that surely started in the window missed"
-    )
+    expect(page.locator("[data-quantity=holed]")).to_contain_text("3 missed of 3 putts")
+    expect(page.locator("[data-pace]")).to_contain_text("3 of 3 short")
 
 
 def test_the_wall_shows_the_last_putt_once_its_call_is_in(page: Page):

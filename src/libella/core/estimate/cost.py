@@ -75,7 +75,7 @@ def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:
 
 
 def _costs_of_mix(putts: float, mix: Mix, spread: Floats) -> Floats:
-    """The same for several windows, from a table over the spread: a golfer's usual putts are asked for again and again."""
+    """The same for several windows, from a table over the spread: usual putts are asked for again and again."""
     edge, at, biases = _table_of(putts, mix.windows, mix.weights)
     log = np.log(spread)
     found: Floats = np.interp(log, at, biases)
@@ -84,7 +84,7 @@ def _costs_of_mix(putts: float, mix: Mix, spread: Floats) -> Floats:
 
 @lru_cache(maxsize=512)
 def _table_of(putts: float, windows: tuple[Window, ...], weights: tuple[float, ...]) -> tuple[float, Floats, Floats]:
-    """Logarithm of the spread from which no bias costs as much, logarithms of spreads under it, and the bias that does."""
+    """Logarithm of the spread from which no bias costs as much, logarithms of spreads under it, the bias that does."""
     mix = Mix(windows, weights)
 
     def falls_short(log: float) -> float:

@@ -169,6 +169,8 @@ def sized(it: Quantity, value: float, doubt: float, hand: Hand, units: Units) ->
     size = size_said(it, value, doubt, units)
     if it.sides == "more":
         return f"−{size}" if value < 0 else size
+    if size in ("0.0°", "0°"):
+        return size
     if _is_small(it, value):
         return f"{size} either way" if it.unit != "deg" else "0.0°"
     return f"{size} {side_name(it, value, hand)}{open_or_closed(it.name, value > 0, hand)}"

@@ -17,6 +17,8 @@
   let { label, names, value = $bindable(), another, pictures = {}, usual = true }: Props = $props()
 
   const OTHER = '\n'
+  /** As usual has no name; a choice needs one. */
+  const UNNAMED = '\t'
   let typing = $state(false)
   let typed = $state('')
   const offered = $derived([...new Set([...(usual ? [''] : []), ...names, value])].filter((it) => usual || it))
@@ -30,10 +32,10 @@
 <div>
   <Choice
     {label}
-    options={[...offered.map((it) => ({ value: it, words: it || 'as usual', picture: pictures[it] })), { value: OTHER, words: another }]}
-    bind:value={() => (typing ? OTHER : value), (it) => {
+    options={[...offered.map((it) => ({ value: it || UNNAMED, words: it || 'as usual', picture: pictures[it] })), { value: OTHER, words: another }]}
+    bind:value={() => (typing ? OTHER : value || UNNAMED), (it) => {
       typing = it === OTHER
-      if (!typing) value = it
+      if (!typing) value = it === UNNAMED ? '' : it
     }}
   />
   {#if typing}

@@ -26,13 +26,13 @@
       asked = now
     }
   })
-  const judged = $derived(found.data && (found.data.links.length || found.data.first.length) ? found.data.headline : sheet ? 'Nothing to judge yet.' : '')
+  const judged = $derived(found.data?.headline ?? (sheet ? 'Nothing to judge yet.' : ''))
   const steps = $derived([
     { name: 'Set', at: 'set', result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : '' },
     { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
     { name: 'See', at: 'see', result: sheet?.sight ?? '' },
     { name: 'Aim', at: 'aim', result: sheet?.aim ?? '' },
-    { name: 'Start', at: 'start', result: block ? `${block.putts} of ${block.planned} putts, ${block.condition}` : sheet ? 'No putts yet.' : '' },
+    { name: 'Start', at: 'start', result: block ? `${block.putts} of ${block.planned} putts, ${block.condition || 'as usual'}` : sheet ? 'No putts yet.' : '' },
     { name: 'Judge', at: 'judge', result: judged },
   ])
 </script>

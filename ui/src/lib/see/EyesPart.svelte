@@ -54,8 +54,8 @@
     </div>
     <div>
       {#each shown as it (it.name)}
-        <section class="mb-4 {shown.length > 1 ? 'border-b border-hairline pb-3' : ''}" data-set-up={it.name}>
-          {#if shown.length > 1}<h2 class="label">{it.name}</h2>{/if}
+        <section class="mb-4 {shown.length > 1 ? 'border-b border-hairline pb-3' : ''}" data-set-up={it.name || 'as usual'}>
+          {#if shown.length > 1}<h2 class="label">{it.name || 'as usual'}</h2>{/if}
           <Vial vial={it.vial} words={it.words.join(' ')} size={shown.length > 1 ? 'row' : undefined} />
           {#if it.name === sheet.set_up}
             <div class="mt-3 grid gap-1.5" aria-live="polite" data-eye-words>

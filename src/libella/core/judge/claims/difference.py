@@ -226,7 +226,8 @@ def _estimate(values: Floats, weight: Floats) -> Estimate:
     sorted_: Floats = values[order]
 
     def quantile(share: float) -> float:
-        return float(sorted_[min(int(np.searchsorted(mass, share * mass[-1])), values.size - 1)])
+        below = int((mass < share * float(mass[-1])).sum())
+        return float(sorted_[min(below, values.size - 1)])
 
     return Estimate(quantile(0.5), quantile(INTERVAL[0]), quantile(INTERVAL[1]))
 

@@ -49,7 +49,9 @@ def by_length(batches: Sequence[Batch]) -> dict[Levels, list[Batch]]:
     return dict(sorted(found.items(), key=lambda it: float(dict(it[0]).get("length", 0.0))))
 
 
-def claim_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing, level: LevelOf = level_of) -> Claim | None:
+def claim_of(
+    batches: Sequence[Batch], name: str, levels: Levels, by: Weighing, level: LevelOf = level_of
+) -> Claim | None:
     """One of them; None where nothing of it was read."""
     if quantity(name).kind == "share":
         found = share_of(batches, name, levels)

@@ -12,7 +12,7 @@ from ..claims.difference import Difference, Group, differences
 from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
-from ..claims.reads import Compared
+from ..claims.reads import Compared, asked_of
 from ..ledger.entry import FEWEST_STARTS, grouped_by_all
 from ..ledger.factors import AS_USUAL
 from .case import Case
@@ -211,8 +211,15 @@ def _looked(case: Case) -> list[Compared]:
 
 
 def _sorted(some: list[Chosen]) -> list[Chosen]:
-    """What is clear before what is likely; else as it stands."""
-    return sorted(some, key=lambda it: it.word != "clear")
+    """What is clear before what is likely; of a comparison only what was asked of it stands before a cause."""
+
+    def later(it: Chosen) -> bool:
+        asked = not isinstance(it, Differs) or it.difference.quantity.name == asked_of(
+            it.compared.question, it.compared.of
+        )
+        return it.word != "clear" or not asked
+
+    return sorted(some, key=later)
 
 
 def _told_by(named: Sequence[Finding], it: Compared) -> bool:
