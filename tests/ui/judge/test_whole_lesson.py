@@ -119,7 +119,7 @@ def test_what_is_read_in_a_step_is_judged_on_the_run_sheet(page: Page):
     expect(judge).to_contain_text("2.0° right (closed)")
     judge.click()
     expect(page.locator("h1[data-headline]")).to_contain_text("2.0° right (closed)")
-    expect(page.locator("[data-meaning]")).to_contain_text("if the stroke adds nothing")
+    expect(page.locator("[data-meaning]")).to_contain_text("It costs about")
     # The line is not proved: likely at the most, and the way out stands first.
     expect(page.locator("h1[data-headline]")).to_have_attribute("data-word", "likely")
     expect(page.locator("[data-guards], [data-unproved]").first).to_be_visible()

@@ -265,6 +265,7 @@ def series_batch(it: AimSheet) -> Batch:
         label=series.cue,
         lesson=str(series.lesson_id),
         sources={name: tuple(one for one in sources if one.sd > 0)},
+        proved=it.found.proved,
         planned=series.planned,
         comparison=str(series.comparison_id or ""),
         turn=series.turn or 0,

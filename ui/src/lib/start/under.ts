@@ -8,8 +8,8 @@ export interface Under {
 
 export const USUAL: Under = { name: '', factors: {} }
 const OFTEN: Under[] = [
-  { name: 'no line on the ball', factors: { cue: 'blank' } },
   { name: 'wide base', factors: { set_up: 'wide base' } },
+  { name: 'no line on the ball', factors: { cue: 'blank' } },
 ]
 const MOST = 6
 

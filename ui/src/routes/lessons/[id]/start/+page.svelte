@@ -45,7 +45,7 @@
   const comparisons = comparisonsQuery(() => id)
   const block = $derived(judged.data?.block)
   const judgement = $derived(judged.data?.judgement)
-  const told = readQuery(() => blockId, () => judgement?.putts)
+  const everything = readQuery(() => blockId, () => judgement?.putts)
   const Entry = $derived(ENTRIES[picture.data?.entry ?? ''])
   const ended = $derived(Boolean(sheet?.lesson.ended_at || sheet?.lesson.voided_at))
 
@@ -190,7 +190,7 @@
 
     <aside class="flex min-h-0 flex-col gap-3 border-hairline max-desk:contents desk:overflow-y-auto desk:border-l desk:px-4 desk:py-3" aria-label="So far">
       <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
-        {#if told.data?.pace}<p class="mb-1 text-lg font-semibold" data-pace>{told.data.pace}</p>{/if}
+        {#if everything.data?.pace}<p class="mb-1 text-lg font-semibold" data-pace>{everything.data.pace}</p>{/if}
         {#if judgement.watched}<Vial {vial} words="{judgement.headline} {judgement.size}" />{/if}
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
         {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
