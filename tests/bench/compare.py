@@ -3,20 +3,25 @@
 import numpy as np
 
 from libella.core.green.putt import Putt
+from libella.core.green.usual import USUAL, usual_mix
 from libella.core.instruments import lay
-from libella.core.judge.comparing import Arm, compared
+from libella.core.judge.claims.difference import Group, difference
+from libella.core.judge.claims.level import Weighing
+from libella.core.judge.ledger.entry import Batch, Event, Putted
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 from libella.core.simulated.golfer import SimulatedGolfer
 
 STATION = Station(Putt(2.5, 0.3, 10), lay("board", {}), Proof("tape", doubt_m=0.0015))
-PLAYED = 600
+BY = Weighing(usual_mix(STATION.putt, USUAL), 0.85, 0.9)
+PLAYED = 300
 
 
-def arm(rng: np.random.Generator, bias: float, spread: float, putts: int) -> Arm:
+def arm(rng: np.random.Generator, bias: float, spread: float, putts: int, turn: int) -> Batch:
     golfer = SimulatedGolfer(bias, spread, path_noise_deg=0.5)
-    starts = (golfer.start(rng, 2.5) for _ in range(putts))
-    return Arm.at(f"{bias}", tuple(STATION.observe(it).interval for it in starts), STATION)
+    starts = (STATION.observe(golfer.start(rng, 2.5)).interval for _ in range(putts))
+    events = tuple(Event(f"{n}", {"start": it}) for n, it in enumerate(starts))
+    return Batch(f"{turn}", "start", 0.0, events, putted=Putted(2.5, STATION.putt.window))
 
 
 def words(rng: np.random.Generator, apart: float, spread: float, putts: int) -> tuple[float, float]:
@@ -24,16 +29,33 @@ def words(rng: np.random.Generator, apart: float, spread: float, putts: int) -> 
     clear = likely = 0
     for n in range(PLAYED):
         middle = (n % 5 - 2) * 0.25
-        a, b = arm(rng, middle - apart / 2, spread, putts), arm(rng, middle + apart / 2, spread, putts)
-        [pair] = compared((a, b), "line", final=True).pairs
-        right = apart == 0 or pair.comparison.shift.value > 0
-        clear += pair.word == "clear" and right
-        likely += pair.word in ("clear", "likely") and right
+        pair = (Group("", (arm(rng, middle + side * apart / 2, spread, putts, side),)) for side in (-1, 1))
+        found = difference(*pair, "start", BY)
+        assert found is not None
+        right = apart == 0 or found.by.value > 0
+        clear += found.call.word == "clear" and right
+        likely += found.call.names_direction and right
     return clear / PLAYED, likely / PLAYED
+
+
+def identical(rng: np.random.Generator) -> None:
+    """The same golfer twice: how often each of the three answers says anything, and any of them."""
+    said = np.zeros((PLAYED, 3, 2))
+    for n in range(PLAYED):
+        spread = float(np.exp(rng.normal(-0.2, 0.3)))
+        pair = (Group("", (arm(rng, 0.3, spread, 10, side),)) for side in (-1, 1))
+        found = difference(*pair, "start", BY)
+        assert found is not None and found.steadier is not None and found.inside is not None
+        for k, call in enumerate((found.call, found.steadier, found.inside[1])):
+            said[n, k] = call.names_direction, call.word == "clear"
+    each, clear = said.mean(axis=0).T
+    any_ = said[:, :, 0].any(axis=1).mean()
+    print(f"identical: likely {np.round(each, 3)} (0.20), clear {np.round(clear, 3)} (0.04), any {any_:.1%} (30)")
 
 
 def main() -> None:
     rng = np.random.default_rng(7)
+    identical(rng)
     print(
         f"{PLAYED} comparisons each, ruler board with 5 mm marks at 1 m; asked: clear at most 6 % with no difference,"
     )

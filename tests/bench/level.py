@@ -8,6 +8,8 @@ import time
 import numpy as np
 
 from libella.core.estimate.level import level
+from libella.core.green.putt import Putt
+from libella.core.green.usual import USUAL, usual_mix
 from libella.core.judge.golfers_line import Change, LineBlock, LineKey, golfers_line
 from libella.core.measure.window import Window
 from tests.core.estimate.test_level import golfer
@@ -40,12 +42,12 @@ def main() -> None:
         f"a limit at {limit:.2f}°, passed by chance in 20 %, is passed by {np.mean(np.array(told['step']) > limit):.1%}"
     )
     print("asked: step likely in at least 75 %; none: likely in at most 20 %, clear in at most 4 %")
-    many = [LineBlock(n / 2, (rng.normal(), 0.3), (rng.normal(0, 0.3), 0.2), n // 2, 0.1, n // 2) for n in range(300)]
+    many = [LineBlock(n / 2, (rng.normal(), 0.3), (rng.normal(0, 0.3), 0.2), n // 2, n // 2, 0.1) for n in range(300)]
     noted = [Change(50.0, "new putter"), Change(100.0, "eyes in")]
-    took = []
+    mix, took = usual_mix(Putt(2.0, 0.35, 10), USUAL), []
     for _ in range(5):
         began = time.perf_counter()
-        golfers_line([LineKey("start", False, "as usual")], many, noted, Window(1.5, 1.5))
+        golfers_line([LineKey("start", ())], many, noted, Window(1.5, 1.5), mix)
         took.append(time.perf_counter() - began)
     print(f"300 blocks: {1000 * min(took):.0f} ms at best of five, asked 200 ms")
 

@@ -10,9 +10,9 @@ from dataclasses import replace
 import numpy as np
 
 from libella.core.judge.findings.case import Case
-from libella.core.judge.findings.evidence import BlockSeen, Evidence, PuttSeen
 from libella.core.judge.findings.next_check import CheckName, checks
 from libella.core.judge.findings.ranked import judged
+from libella.core.judge.ledger.entry import Batch, Ledger
 from tests.golfers.kept import KEPT
 from tests.golfers.lesson import Size, lesson
 from tests.golfers.tuned import TUNED
@@ -32,40 +32,39 @@ UNCOVERED: tuple[CheckName, ...] = (
 _WHOLE = Size(strike=True, still=True, guide=10, lengths=(2.5, 1.5, 4.5), finish=True, second_proof=True, putts=36)
 
 
-def shown(it: Evidence, seen: set[CheckName]) -> Evidence:
-    """The evidence with only what those checks read, and the starts at one length."""
-
-    def putt(one: PuttSeen) -> PuttSeen:
-        noted = {"still": "stillness", "finish": "finish", "strike": "strike"}
-        notes = {name: value for name, value in one.notes.items() if noted[name] in seen}
-        sensed = "sensor" in seen
-        return replace(
-            one,
-            notes=notes,
-            aim_deg=one.aim_deg if sensed else None,
-            impact_deg=one.impact_deg if sensed else None,
-            path_deg=one.path_deg if sensed else None,
-            toe_mm=one.toe_mm if "strike" in seen else None,
-        )
-
-    def block(one: BlockSeen) -> BlockSeen:
-        return replace(one, putts=tuple(putt(it) for it in one.putts))
-
-    # "Without the guide" is asked of a golfer seen with one: here those putts are what it adds.
-    blocks = [one for n, one in enumerate(it.blocks) if n == 0 or ("three_lengths" in seen and not one.guided)]
-    blocks += [one for one in it.blocks if one.guided and "without_guide" in seen]
+def shown(it: Ledger, seen: set[CheckName]) -> Ledger:
+    """The ledger with only what those checks read, and the starts at one length."""
+    hidden = {
+        *(() if "stillness" in seen else ("still",)),
+        *(() if "finish" in seen else ("holed", "missed_side", "stopped", "roll_past")),
+        *(() if "strike" in seen else ("strike", "strike_high")),
+        *(() if "sensor" in seen else ("address", "impact", "turned", "path")),
+    }
+    asked = {"picture": "what_looks_straight", "mark": "marks", "face": "set_downs"}
+    found: list[Batch] = []
+    first = next(one.id for one in it.batches if one.putted)
+    for one in it.batches:
+        if one.putted is None:
+            if asked[one.id] in seen:
+                found.append(one)
+            continue
+        # "Without the guide" is asked of a golfer seen with one: here those putts are what it adds.
+        if one.id == first or ("three_lengths" in seen and not one.guided) or ("without_guide" in seen and one.guided):
+            events = (
+                replace(each, values={name: value for name, value in each.values.items() if name not in hidden})
+                for each in one.events
+            )
+            found.append(replace(one, events=tuple(events)))
+    proved = "second_proof" in seen
     return replace(
         it,
-        blocks=tuple(block(one) for one in blocks),
-        picture=it.picture if "what_looks_straight" in seen else None,
-        mark=it.mark if "marks" in seen else None,
-        face=it.face if "set_downs" in seen else None,
-        proof=it.proof if "second_proof" in seen else None,
-        line_deg=it.line_deg if "second_proof" in seen else None,
+        batches=tuple(replace(one, proved=proved) for one in found),
+        proof=it.proof if proved else None,
+        line_deg=it.line_deg if proved else None,
     )
 
 
-def right(it: Evidence, causes: tuple[str, ...]) -> bool:
+def right(it: Ledger, causes: tuple[str, ...]) -> bool:
     """Whether the first finding is a true cause."""
     return judged(Case(it)).ranked[0].cause in causes
 
