@@ -22,7 +22,7 @@ SAID = {
         ["Nothing to mend:", "Face at impact 0.0°", "the golfer at 0"],
     ),
     "lesson_03_three_lengths": (
-        ["0.4° right at 1.60 m", "1.0° right at 2.80 m", "1.7° right at 4.40 m", "it grows", "clear"],
+        ["0.3° right at 1.60 m", "1.0° right at 2.80 m", "1.8° right at 4.40 m", "it grows", "clear"],
         ["At 1.60 m", "At 4.40 m"],
         ["1 so far", "from 24 putts", "Read the ball mark against the line, five times: about"],
     ),

@@ -41,7 +41,7 @@ def test_two_lines_are_set_beside_each_other_pooled_and_taken_apart(page: Page):
     assert offered and all(it.startswith("Start, ") for it in offered)
     no_serious_finding(page)
     line.get_by_role("button", name="Pool them as one line").click()
-    expect(line.locator("[data-joined]")).to_contain_text("Pooled as one: Start, as usual and guide in view")
+    expect(line.locator("[data-joined]")).to_contain_text("Pooled as one: Start, as usual and Start, guide in view")
     expect(names.get_by_role("listitem")).to_have_count(several - 1)
     line.locator("[data-joined]").get_by_role("button", name="Take apart").click()
     expect(line.locator("[data-joined]")).to_have_count(0)

@@ -20,8 +20,8 @@ from ...lessons.judge import blocks as judged_blocks
 from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
 from ...lessons.values import KeptGolfer, KeptReading
-from ...words.judge.claims import pace_said
 from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
+from ...words.judge.putts import pace_said
 from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut

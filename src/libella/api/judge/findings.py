@@ -23,9 +23,9 @@ from ...lessons.desk.desk import Desk
 from ...lessons.judge import findings
 from ...lessons.values import KeptFindingAnswer
 from ...words.judge import chosen as chosen_words
-from ...words.judge import claims
 from ...words.judge import findings as words
 from ...words.judge import lesson as lesson_words
+from ...words.judge import putts
 from ...words.judge.bands import band_said
 from ..base.compared import ComparedOut
 from ..base.read import ClaimOut
@@ -197,8 +197,8 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         also=chosen_words.also_said(it.chosen, hand, units),
         for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),
         word=it.chosen[0].word,
-        pace="" if (pace := claims.pace_said(it.pace, units)).lower() in said else pace,
-        growth=claims.growth_said(growth, hand, units) if growth else "",
+        pace="" if (pace := putts.pace_said(it.pace, units)).lower() in said else pace,
+        growth=putts.growth_said(growth, hand, units) if growth else "",
         compared=[
             ComparedLesson(id=one.id, of=one.of, compared=ComparedOut.of(one, one.of, [], hand, units))
             for one in it.compared

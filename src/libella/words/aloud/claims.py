@@ -29,7 +29,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
 from ...core.start.turns import Question
-from ..judge import claims, comparison, two
+from ..judge import claims, comparison, putts, two
 from .reading import Reading
 
 WORDS: Final[tuple[Word, ...]] = get_args(Word)
@@ -261,9 +261,9 @@ def claims_aloud(it: Reading) -> None:
         it.say("judge", two.beside_said, one, it.hand, it.units)
     it.say("judge", two.two_said, found, (), it.hand, it.units)
     for growth in growths():
-        it.say("judge", claims.growth_said, growth, it.hand, it.units)
+        it.say("judge", putts.growth_said, growth, it.hand, it.units)
     for pace in (*paces(), None):
-        it.say("judge", claims.pace_said, pace, it.units)
+        it.say("judge", putts.pace_said, pace, it.units)
     for told in (*comparisons(), None):
         of = ("start", "aim") if told is None else (told.of,)
         for one in of:

@@ -30,15 +30,14 @@ from .claims import (
     beyond_said,
     call_said,
     difference_said,
-    growth_said,
     headed,
     levels_said,
-    pace_said,
     quantity_name,
     sized,
 )
 from .comparison import group_name
 from .findings import cause_said, weight_said
+from .putts import growth_said, pace_said
 
 PLAIN: Final[tuple[GolferLevel, ...]] = ("starting", "club")
 _MORE: Final = 3

@@ -8,13 +8,10 @@ from ...core.certainty.estimate import Estimate
 from ...core.estimate.beyond import Beyond
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.difference import Difference, wanted_of
-from ...core.judge.claims.growth import Growth
 from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Level
-from ...core.judge.claims.pace import Pace
 from ...core.judge.claims.share import ShareOf
 from ...core.judge.ledger.factors import Factor, Levels
 from ...core.judge.ledger.quantity import Quantity
-from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, about, degrees, tape
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
@@ -22,7 +19,7 @@ from ...core.start.stroke import MEASURES
 from ...core.start.watched import note_of
 from ..aim.links import CUES
 from ..shared.certainty import WORDS
-from ..shared.counts import counted, listed
+from ..shared.counts import counted
 
 AS_USUAL: Final = "as usual"
 QUANTITY_NAMES: Final[dict[str, str]] = {
@@ -169,9 +166,7 @@ def sized(it: Quantity, value: float, doubt: float, hand: Hand, units: Units) ->
     size = size_said(it, value, doubt, units)
     if it.sides == "more":
         return f"−{size}" if value < 0 else size
-    if size in ("0.0°", "0°"):
-        return size
-    if _is_small(it, value):
+    if _is_small(it, value) or size in ("0.0°", "0°"):
         return f"{size} either way" if it.unit != "deg" else "0.0°"
     return f"{size} {side_name(it, value, hand)}{open_or_closed(it.name, value > 0, hand)}"
 
@@ -237,11 +232,11 @@ def headed(it: Level, hand: Hand, units: Units) -> str:
     where = sized(it.quantity, bias.value, bias.doubt, hand, units)
     found = f"{where} ({between_said(it.quantity, bias, hand, units)})"
     if it.quantity.name == "roll_past":
-        return f"{found}, {_against_plan(it, units)}"
+        return f"{found}, {against_plan(it, units)}"
     return found
 
 
-def _against_plan(it: Level, units: Units) -> str:
+def against_plan(it: Level, units: Units) -> str:
     by = it.bias.value - it.against
     if abs(by) < 0.05:
         return "as planned"
@@ -301,7 +296,7 @@ def share_said(it: ShareOf) -> str:
     counts = [f"{n} {category_name(name, one)}" for one, n in it.counts]
     said = f"{', '.join(counts)} of {counted(it.of, _EVENTS[it.quantity.event])}"
     wanted = category_name(name, it.told)
-    share = f"{wanted} in about {it.share.value:.0f} of a hundred ({it.share.low:.0f} to {it.share.high:.0f})"
+    share = f"{wanted}: about {it.share.value:.0f} of a hundred ({it.share.low:.0f} to {it.share.high:.0f})"
     if it.call is not None and it.call.names_direction:
         first, second = ("left", "right") if name == "missed_side" else ("short", "past")
         more = second if it.call.side == "right" else first
@@ -397,73 +392,6 @@ def _shares_apart(it: Difference) -> str:
         return f"{said}, {WORDS[it.call.word]}"
     word = "no difference that matters" if it.call.word == "none" else WORDS["open"]
     return f"{said}, {word}"
-
-
-def growth_said(it: Growth, hand: Hand, units: Units) -> str:
-    """The side by distance: where it starts at each length, and whether it grows."""
-    at = [f"{_sided(one.bias)} at {tape(one.distance_m, units)}" for one in it.lengths]
-    where = f"Starts {listed(at)}"
-    over = "" if it.lessons == 1 else f", over {counted(it.lessons, 'lesson')}"
-    slope = f"{abs(it.slope.value):.2f}° with every metre"
-    if it.call.names_direction:
-        return f"{where}{over}: it grows, {slope} to the {it.call.side}, {WORDS[it.call.word]}."
-    word = "it does not grow by enough to matter" if it.call.word == "none" else "whether it grows, can't tell yet"
-    return f"{where}{over}: {word}."
-
-
-def _sided(it: Estimate) -> str:
-    side: Side = side_of(it.value, _SMALL)
-    return "on the line" if side == "neither" else f"{abs(it.value):.1f}° {side}"
-
-
-def pace_said(it: Pace | None, units: Units) -> str:
-    """Where the putts finished: counts and sizes first, then against the pace planned, then the goal zone; empty where
-    too little was noted."""
-    if it is None:
-        return ""
-    said = [f"{_finished(it, units)}."]
-    level = it.level
-    if level is not None and level.beyond is None and level.call is not None and it.missed_all >= FEWEST:
-        against = _against_plan(level, units)
-        if against == "as planned" or level.call.word == "none":
-            said.append("Pace as planned.")
-        else:
-            said.append(f"{against[0].upper()}{against[1:]}: {WORDS[level.call.word]}.")
-    elif level is not None and level.beyond is not None and level.call is not None and level.call.names_direction:
-        said.append(f"Short of the pace planned: {WORDS[level.call.word]}.")
-    if it.of_goal > it.holed:
-        said.append(f"In the goal zone (holed, or up to {tape(it.zone_m, units)} past): {it.goal} of {it.of_goal}.")
-    return " ".join(said)
-
-
-def _finished(it: Pace, units: Units) -> str:
-    parts: list[str] = []
-    order = (("short", it.short, it.short_sides), ("past", it.past, it.past_sides))
-    for word, times, sides in sorted(order, key=lambda one: -one[1]):
-        if not times:
-            continue
-        of = f" of {it.putts}" if not parts else ""
-        range_ = _range(it, units) if not parts else ""
-        parts.append(f"{times}{of} {word}{range_}{_to_sides(times, sides)}")
-    if it.holed:
-        parts.append(f"{it.holed} holed" if parts else f"{it.holed} of {it.putts} holed")
-    beside = it.putts - it.short - it.past - it.holed
-    if beside:
-        said = _to_sides(beside, it.beside).removeprefix(", ").replace(" of them", "")
-        parts.append(f"{beside} missed{f': {said}' if said else ''}")
-    return "; ".join(parts)
-
-
-def _range(it: Pace, units: Units) -> str:
-    if it.nearest_m is None or it.farthest_m is None:
-        return ""
-    near, far = tape(round(it.nearest_m, 2), units), tape(round(it.farthest_m, 2), units)
-    return f", by {near}" if near == far else f", by {near} to {far}"
-
-
-def _to_sides(times: int, sides: tuple[int, int]) -> str:
-    told = [f"{n} of them {word}" for n, word in zip(sides, ("left", "right"), strict=True) if n]
-    return f", {' and '.join(told)}" if told else ""
 
 
 def reads_said(some: Sequence[Level | ShareOf], hand: Hand, units: Units) -> list[tuple[str, str]]:

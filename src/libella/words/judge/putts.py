@@ -1,0 +1,83 @@
+"""Putts in words: how their error goes with the length, and where they finished."""
+
+from typing import Final
+
+from ...core.certainty.estimate import Estimate
+from ...core.golfer.hand import Hand
+from ...core.judge.claims.growth import Growth
+from ...core.judge.claims.level import FEWEST
+from ...core.judge.claims.pace import Pace
+from ...core.measure.side import Side, side_of
+from ...core.measure.units import Units, tape
+from ..shared.certainty import WORDS
+from ..shared.counts import counted, listed
+from .claims import against_plan
+
+_SMALL: Final = 0.05
+
+
+def growth_said(it: Growth, hand: Hand, units: Units) -> str:
+    """The side by distance: where it starts at each length, and whether it grows."""
+    at = [f"{_sided(one.bias)} at {tape(one.distance_m, units)}" for one in it.lengths]
+    where = f"Starts {listed(at)}"
+    over = "" if it.lessons == 1 else f", over {counted(it.lessons, 'lesson')}"
+    slope = f"{abs(it.slope.value):.2f}° with every metre"
+    if it.call.names_direction:
+        return f"{where}{over}: it grows, {slope} to the {it.call.side}, {WORDS[it.call.word]}."
+    word = "it does not grow by enough to matter" if it.call.word == "none" else "whether it grows, can't tell yet"
+    return f"{where}{over}: {word}."
+
+
+def _sided(it: Estimate) -> str:
+    side: Side = side_of(it.value, _SMALL)
+    return "on the line" if side == "neither" else f"{abs(it.value):.1f}° {side}"
+
+
+def pace_said(it: Pace | None, units: Units) -> str:
+    """Where the putts finished: counts and sizes first, then against the pace planned, then the goal zone; empty where
+    too little was noted."""
+    if it is None:
+        return ""
+    said = [f"{_finished(it, units)}."]
+    level = it.level
+    if level is not None and level.beyond is None and level.call is not None and it.missed_all >= FEWEST:
+        against = against_plan(level, units)
+        if against == "as planned" or level.call.word == "none":
+            said.append("Pace as planned.")
+        else:
+            said.append(f"{against[0].upper()}{against[1:]}: {WORDS[level.call.word]}.")
+    elif level is not None and level.beyond is not None and level.call is not None and level.call.names_direction:
+        said.append(f"Short of the pace planned: {WORDS[level.call.word]}.")
+    if it.of_goal > it.holed:
+        said.append(f"In the goal zone (holed, or up to {tape(it.zone_m, units)} past): {it.goal} of {it.of_goal}.")
+    return " ".join(said)
+
+
+def _finished(it: Pace, units: Units) -> str:
+    parts: list[str] = []
+    order = (("short", it.short, it.short_sides), ("past", it.past, it.past_sides))
+    for word, times, sides in sorted(order, key=lambda one: -one[1]):
+        if not times:
+            continue
+        of = f" of {it.putts}" if not parts else ""
+        range_ = _range(it, units) if not parts else ""
+        parts.append(f"{times}{of} {word}{range_}{_to_sides(times, sides)}")
+    if it.holed:
+        parts.append(f"{it.holed} holed" if parts else f"{it.holed} of {it.putts} holed")
+    beside = it.putts - it.short - it.past - it.holed
+    if beside:
+        said = _to_sides(beside, it.beside).removeprefix(", ").replace(" of them", "")
+        parts.append(f"{beside} missed{f': {said}' if said else ''}")
+    return "; ".join(parts)
+
+
+def _range(it: Pace, units: Units) -> str:
+    if it.nearest_m is None or it.farthest_m is None:
+        return ""
+    near, far = tape(round(it.nearest_m, 2), units), tape(round(it.farthest_m, 2), units)
+    return f", by {near}" if near == far else f", by {near} to {far}"
+
+
+def _to_sides(times: int, sides: tuple[int, int]) -> str:
+    told = [f"{n} of them {word}" for n, word in zip(sides, ("left", "right"), strict=True) if n]
+    return f", {' and '.join(told)}" if told else ""
