@@ -13,10 +13,11 @@ from libella.core.golfer.hand import Hand
 from libella.core.golfer.level import Level
 from libella.core.green.putt import Putt
 from libella.core.green.usual import USUAL, usual_mix
+from libella.core.instruments.in_words import InWords
 from libella.core.judge.findings.finding import Cause
-from libella.core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source, Value
+from libella.core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source
 from libella.core.judge.ledger.factors import GUIDED, Levels
-from libella.core.judge.ledger.putt import FACE_DEG, values_of
+from libella.core.judge.ledger.putt import Reader, putt_values
 from libella.core.measure.interval import Interval
 from libella.core.see.fit import perceive
 from libella.core.see.trial import Trial
@@ -158,9 +159,8 @@ def _set_down(rng: np.random.Generator, mean: float, scatter: float, times: int,
 
 
 def _in_words(at: float) -> Interval:
-    if abs(at) <= FACE_DEG:
-        return Interval(-FACE_DEG, FACE_DEG)
-    return Interval(FACE_DEG, math.inf) if at > 0 else Interval(-math.inf, -FACE_DEG)
+    by_eye = InWords()
+    return by_eye.interval({"face": "square" if abs(at) <= by_eye.edge_deg else "right" if at > 0 else "left"})
 
 
 def _picture(truth: Truth, size: Size, rng: np.random.Generator, off: float, line: Source, *, proved: bool) -> Batch:
@@ -239,7 +239,7 @@ def _block(
                 measures = {**measures, "strike_toe_mm": toe + float(rng.normal(0, 1.0))}
         seen = round(math.tan(math.radians(start - off - laid)) * _BOARD_M / _MARK_M) * _MARK_M
         ends = (math.degrees(math.atan2(seen + side * _MARK_M / 2, _BOARD_M)) for side in (-1, 1))
-        values: Mapping[str, Value] = values_of(Interval(*ends), notes, measures, (), PathModel("straight"), truth.hand)
+        values = putt_values(Reader(truth.hand, PathModel("straight")), Interval(*ends), notes, measures)
         events.append(Event(f"{at}{guided}{nth}", values))
     levels: Levels = (("guide", GUIDED),) if guided else ()
     device = Source("device", "sensor", 0.4)

@@ -115,4 +115,4 @@ def under(sheet, label: str, name: str) -> None:
         return
     group.get_by_role("radio", name="Something else…").click()
     sheet.get_by_role("textbox", name="Something else").fill(name)
-    sheet.page.keyboard.press("Enter") if hasattr(sheet, "page") else None
+    sheet.page.keyboard.press("Enter")

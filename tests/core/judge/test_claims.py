@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from libella.core.certainty.estimate import normal
 from libella.core.certainty.matter import MATTERS
 from libella.core.estimate.cost import difference_limits
 from libella.core.judge.claims.difference import Group, difference, differences, named
@@ -19,7 +20,8 @@ from libella.core.judge.ledger.factors import GUIDED
 from libella.core.judge.ledger.quantity import names, quantity
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
-from libella.words.judge.claims import difference_said, growth_said, level_said, share_said
+from libella.words.judge.claims import difference_said, level_said, share_said
+from libella.words.judge.putts import growth_said
 
 from .samples import BY, batch, ledger, near
 
@@ -231,8 +233,6 @@ def test_a_reading_far_off_the_others_is_kept_and_told_with_and_without():
 
 
 def test_a_level_that_its_own_step_worked_out_stands_as_it_is():
-    from libella.core.certainty.estimate import normal
-
     def seen(tells, count=12):
         fitted = Fitted(normal(1.1, 0.2), None, count, tells)
         return batch("looks_straight", [], step="see", putted=None, fitted={"looks_straight": fitted})

@@ -74,7 +74,7 @@ def test_a_gate_touched_on_one_side_says_at_least_and_never_a_size():
     """Read as if it were one, it would stand as a size nobody measured."""
     far = block(0.0, 0.0, values=[Interval(1.1, math.inf)] * 9)
     found = line([far])
-    assert found.beyond == 1.1 and found.vial.bubble_at is None
+    assert found.beyond.edge == 1.1 and found.vial.bubble_at is None
     assert line_words(found, "right", "metric").startswith(
         "At least 1.1° right now; how far, these readings can't say."
     )

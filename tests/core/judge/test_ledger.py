@@ -2,6 +2,7 @@
 
 import math
 
+import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -13,7 +14,7 @@ from libella.core.judge.chain import fit_k
 from libella.core.judge.golfers_line import LINES
 from libella.core.judge.ledger.entry import Batch, Event
 from libella.core.judge.ledger.factors import CHOSEN, FACTORS, GUIDED, levels_of
-from libella.core.judge.ledger.putt import size_m, strike_intervals, typed, values_of
+from libella.core.judge.ledger.putt import Reader, putt_values, size_m, strike_intervals, typed
 from libella.core.judge.ledger.quantity import names, quantity
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
@@ -32,7 +33,7 @@ assert isinstance(NO_RIG, Rig)
 
 
 def read(notes, *, hand="right", path=STRAIGHT, aids=(), measures=None, off=0.0):
-    return values_of(None, notes, measures or {}, aids, path, hand, line_off_deg=off)
+    return putt_values(Reader(hand, path, aids, off), None, notes, measures or {})
 
 
 @pytest.mark.parametrize("kind", [kind for kind, it in instruments().items() if not issubclass(it, Rig)])
@@ -140,8 +141,6 @@ def test_counts_are_of_what_was_read_and_of_nothing_else():
 
 @pytest.mark.parametrize("k", [0.8, 0.9])
 def test_the_share_of_the_face_is_fitted_where_face_and_path_part(k):
-    import numpy as np
-
     golfer, rng = SimulatedGolfer(0.0, 1.5, k=k, path_noise_deg=3.0), np.random.default_rng(4)
     putts = [golfer.stroke(rng, 2.5) for _ in range(60)]
     events = [

@@ -16,15 +16,16 @@ from libella.core.judge.claims.pace import pace_of
 from libella.core.judge.claims.share import share_of
 from libella.core.judge.judgement import Occasion, judge
 from libella.core.judge.ledger.entry import Batch, Event
-from libella.core.judge.ledger.putt import values_of
+from libella.core.judge.ledger.putt import Reader, putt_values
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.station import Station
 from libella.core.start.notes import NOTES, checked_asks, checked_notes
 from libella.core.start.path import PathModel
 from libella.core.start.watched import PREFIX, note_of, watched, watched_interval
-from libella.words.judge.claims import level_said, pace_said, share_said
+from libella.words.judge.claims import level_said, share_said
 from libella.words.judge.judgement import judgement_words
+from libella.words.judge.putts import pace_said
 
 from .samples import BY, PUTTED
 
@@ -35,7 +36,7 @@ STRAIGHT = PathModel("straight")
 
 def putted(notes, aids=(), path=STRAIGHT, hand="right"):
     """A block of putts of which only this was noted."""
-    events = [Event(f"{n}", values_of(None, it, {}, aids, path, hand)) for n, it in enumerate(notes)]
+    events = [Event(f"{n}", putt_values(Reader(hand, path, aids), None, it, {})) for n, it in enumerate(notes)]
     return Batch("b", "start", 0.0, tuple(events), putted=PUTTED)
 
 

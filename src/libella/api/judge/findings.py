@@ -129,8 +129,8 @@ class LessonFindings(BaseModel):
     for_golfer: str = Field(description="the same for the golfer's own screen: plain, or dense, by level")
     word: Word
     rules_changed: str = Field(default="", description="what was said of the same data under older rules, if otherwise")
-    pace: str = Field(description="where the putts finished, before any word on line")
-    growth: str = Field(description="the side by distance; empty where one length was putted")
+    pace: str = Field(description="where the putts finished, before any word on line; empty where it is said already")
+    growth: str = Field(description="the side by distance; empty where one length was putted, or it is said already")
     compared: list[ComparedLesson]
     read: list[ClaimOut] = Field(description="every quantity and every way in which it was read")
     unsorted: list[str] = Field(description="names typed before: what they meant is asked once")
@@ -189,16 +189,17 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
     headline = chosen_words.headline_said(it.chosen, hand, units)
     drawn = fan(it.chain, whole.putt, labels, headline) if it.chain.links else None
-    growth = it.growth
-    said = headline.lower()
+    also = chosen_words.also_said(it.chosen, hand, units)
+    pace, growth = putts.pace_said(it.pace, units), putts.growth_said(it.growth, hand, units) if it.growth else ""
+    said = " ".join([headline, *also]).lower()
     return LessonFindings(
         headline=headline,
         meaning=chosen_words.meaning_said(it.chosen[0], hand),
-        also=chosen_words.also_said(it.chosen, hand, units),
+        also=also,
         for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),
         word=it.chosen[0].word,
-        pace="" if (pace := putts.pace_said(it.pace, units)).lower() in said else pace,
-        growth=putts.growth_said(growth, hand, units) if growth else "",
+        pace="" if pace.lower() in said else pace,
+        growth="" if growth.lower() in said else growth,
         compared=[
             ComparedLesson(id=one.id, of=one.of, compared=ComparedOut.of(one, one.of, [], hand, units))
             for one in it.compared

@@ -10,7 +10,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.judge.findings.chain_picture import fan
 from ...core.measure.side import Side as SideWord
-from ...lessons.judge.two import Side, compare_sides
+from ...lessons.judge.two import Side, SideRead, compare_sides
 from ...words.judge import lesson as lesson_words
 from ...words.judge import two as words
 from ..base.shapes import UUID, AtDesk, InUnits
@@ -60,14 +60,7 @@ def compare(
     one, other = it.sides
     return TwoSidesOut(
         headline=headline,
-        names=words.side_names(
-            (one.at, other.at),
-            (one.levels, other.levels),
-            (one.lengths_m, other.lengths_m),
-            (one.putts, other.putts),
-            (one.whole, other.whole),
-            units,
-        ),
+        names=words.side_names(_side(one), _side(other), units),
         at=(one.at, other.at),
         fan=drawn[0] if drawn else None,
         fan_words=words.over_said(drawn[1]) if drawn else "",
@@ -85,3 +78,7 @@ def compare(
         ],
         changed=words.changed_said(it.changed, it.noted),
     )
+
+
+def _side(it: SideRead) -> words.SideSaid:
+    return words.SideSaid(it.at, it.levels, it.lengths_m, it.putts, it.whole)

@@ -115,7 +115,7 @@ class AwayIn(Entry):
 def keep(desk: AtDesk, id: UUID7, entry: CardIn, units: InUnits = "metric") -> CardOut:
     """Keep this set-up."""
     return _card(
-        cards.keep_card(desk, id, entry.lesson_id, entry.position, entry.note, entry.kept_at, entry.set_up), units
+        cards.keep_card(desk, id, entry.lesson_id, entry.set_up or entry.position, entry.note, entry.kept_at), units
     )
 
 

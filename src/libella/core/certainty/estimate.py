@@ -4,6 +4,9 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Final
 
+import numpy as np
+from numpy.typing import NDArray
+
 from .verdict import NINETY
 
 INTERVAL: Final = (0.05, 0.95)
@@ -37,6 +40,11 @@ class Estimate:
 def estimated(quantile: Callable[[float], float]) -> Estimate:
     """The median and the 90 % interval of what has these quantiles."""
     return Estimate(quantile(0.5), *(quantile(it) for it in INTERVAL))
+
+
+def told_by(draws: NDArray[np.float64]) -> Estimate:
+    """The median of what was drawn, and its 90 % interval."""
+    return estimated(lambda share: float(np.quantile(draws, share)))
 
 
 def normal(middle: float, sd: float) -> Estimate:

@@ -168,7 +168,11 @@ def weigh_difference(moved: Estimate, spread: float, mix: Mix) -> Verdict:
 
 def difference_limits(spread: float, mix: Mix) -> tuple[float, float]:
     """From which difference of two biases on it matters at this spread, and under which it does not, degrees."""
-    matter = MATTERS["difference"]
+    return limits_at(MATTERS["difference"], spread, mix)
+
+
+def limits_at(matter: Matter, spread: float, mix: Mix) -> tuple[float, float]:
+    """From which |bias| on it matters at this spread, and under which there is nothing to mend, degrees."""
     far, near = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([spread]), mix)[:, 0]
     return float(far), float(near)
 

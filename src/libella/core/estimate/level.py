@@ -145,10 +145,7 @@ def level(
             logs.append(fit - 0.5 * (wander / _WANDER_SD) ** 2)
             means.append(mean)
             sds.append(sd)
-    weight = np.exp(np.array(logs) - max(logs)) * np.array(
-        [wide * long for wide in _widths(_WANDERS) for long in _widths(_TAUS)]
-    )
-    weight /= weight.sum()
+    weight = _weights(logs)
     middles, about = np.array(means), np.array(sds)
     low, middle, high = (_quantile(weight, middles, about, it) for it in (INTERVAL[0], 0.5, INTERVAL[1]))
     found = [Estimate(float(m), float(lo), float(hi)) for m, lo, hi in zip(middle, low, high, strict=True)]
@@ -160,6 +157,13 @@ def level(
         ),
         between=scale * float(weight @ np.array(_TAUS * len(_WANDERS))),
     )
+
+
+def _weights(logs: Sequence[float]) -> Floats:
+    """Of every wander with every τ, by how well it fits and how much of the grid it stands for."""
+    cells = np.array([wide * long for wide in _widths(_WANDERS) for long in _widths(_TAUS)])
+    weight: Floats = np.exp(np.array(logs) - max(logs)) * cells
+    return weight / weight.sum()
 
 
 def _by_difference(

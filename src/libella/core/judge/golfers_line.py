@@ -2,27 +2,28 @@
 
 import math
 from collections.abc import Hashable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import groupby
 from typing import Final
 
 import numpy as np
 
 from ..certainty.estimate import Estimate, normal
-from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
 from ..certainty.vial import Bubble, Vial, vial
 from ..drawing.scene import Area, Circle, Curve, Line, Scene, Shape
 from ..estimate import START, Prior
-from ..estimate.cost import Mix, difference_limits
+from ..estimate.beyond import Beyond
+from ..estimate.cost import Mix
 from ..estimate.level import Level, Pooled, bias_likelihood, level, normal_likelihood, spread_likelihood
 from ..measure.window import Window
 from ..see.eyes import INSIDE
 from .chain import K_USUAL
+from .claims.difference import limits_of
 from .claims.level import FEWEST, Weighing, level_of
 from .claims.level import Level as LevelClaim
 from .ledger.entry import Batch
-from .ledger.factors import FACTORS, GUIDED, Levels
+from .ledger.factors import FACTORS, Levels, is_guided
 from .ledger.quantity import Quantity, names, quantity
 
 LINES: Final[tuple[str, ...]] = tuple(
@@ -58,7 +59,7 @@ class LineKey:
 
     @property
     def guided(self) -> bool:
-        return ("guide", GUIDED) in self.levels
+        return is_guided(self.levels)
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,8 +76,8 @@ class LineBlock:
     device: Hashable = None
     device_sd: float = 0.0
     grid: tuple[np.ndarray, np.ndarray] | None = None
-    beyond: float | None = None
-    """Its readings are all open to one side, beyond this; None where they are not."""
+    beyond: Beyond | None = None
+    """Its readings are open to one side; its edge is 0 where not all of them are: then a side is all they say."""
 
 
 def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
@@ -100,17 +101,14 @@ def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
         device=device.id if device else None,
         device_sd=device.sd if device else 0.0,
         grid=grid,
-        beyond=_edge(found),
+        beyond=_open(found),
     )
 
 
-def _edge(it: LevelClaim) -> float | None:
-    """Beyond what it lies: a side alone, zero of that sign, where not every reading is open."""
-    if it.beyond is None:
-        return None
-    if it.beyond.times == it.count:
-        return it.beyond.edge
-    return 0.0 if it.beyond.side == "right" else -0.0
+def _open(it: LevelClaim) -> Beyond | None:
+    if it.beyond is None or it.beyond.times == it.count:
+        return it.beyond
+    return replace(it.beyond, edge=0.0)
 
 
 def _likelihood(
@@ -172,7 +170,7 @@ class GolfersLine:
     steps: tuple[Stepped, ...]
     between: float
     vial: Vial
-    beyond: float | None = None
+    beyond: Beyond | None = None
     """Every block is open to one side: it lies at least so far out there, and nobody can say how far."""
 
     @property
@@ -213,17 +211,15 @@ def golfers_line(
     days = [first + (last - first) * n / (_POINTS - 1) for n in range(_POINTS)] if last > first else [last]
     scale = prior.bias_sd / START.bias_sd if prior.unit != "deg" else 1.0
     scatter = _spread(spreads, last, prior) if spreads else None
-    matters = step_limits(keys[0].name, scatter.value if scatter else prior.spread_median, mix)
+    matters = limits_of(quantity(keys[0].name), scatter.value if scatter else prior.spread_median, at_usual(mix))
     found = level(
         pooled, days, [it.day for it in within], prior=(prior.bias_mean, prior.bias_sd), matters=matters, scale=scale
     )
     now = found.at[-1]
-    edges = [it.beyond for it in read]
-    one_side = (
-        all(it is not None for it in edges) and len({math.copysign(1.0, it) for it in edges if it is not None}) == 1
-    )
-    edge = min((it for it in edges if it is not None), key=abs) if one_side else None
-    film = None if edge is not None else Bubble(now, scatter or _NO_FILM)
+    open_ = [it.beyond for it in read if it.beyond is not None]
+    one_side = len(open_) == len(read) and len({it.side for it in open_}) == 1
+    beyond = min(open_, key=lambda it: abs(it.edge)) if one_side else None
+    film = None if beyond else Bubble(now, scatter or _NO_FILM)
     return GolfersLine(
         keys=tuple(sorted(keys)),
         lessons=len({it.lesson for it in read}),
@@ -234,24 +230,13 @@ def golfers_line(
         steps=_steps(within, found),
         between=found.between,
         vial=vial((), film, window, settled=True, unit=prior.unit),
-        beyond=edge,
+        beyond=beyond,
     )
 
 
-def step_limits(name: str, spread: float, mix: Mix) -> tuple[float, float]:
-    """From which difference of two levels on it matters, and under which it does not, in the quantity's unit."""
-    about = quantity(name)
-    by_size = {"eyes": "eyes_outside_zone", "strike": "strike", "pace": "roll_past"}.get(about.sides)
-    if by_size is None and about.matter in ("looks_straight", "body_line"):
-        by_size = about.matter
-    if by_size is not None:
-        return MATTERS[by_size].matters_from, MATTERS[by_size].nothing_under
-    if about.sides == "path":
-        far, near = difference_limits(START.spread_median, mix)
-        return far / (1 - K_USUAL.value), near / (1 - K_USUAL.value)
-    if about.sides == "line":
-        return difference_limits(spread, mix)
-    return 0.5 * spread, 0.5 * spread
+def at_usual(mix: Mix) -> Weighing:
+    """What a line is weighed by: over all lessons nobody's spread and no one share of the face."""
+    return Weighing(mix, K_USUAL.value, START.spread_median)
 
 
 def _told_apart(changes: Sequence[Change], days: Sequence[float]) -> list[Change]:

@@ -12,7 +12,8 @@ from ..certainty.verdict import NINETY, Verdict, weigh
 from ..estimate import START
 from ..estimate.cost import Mix, settles, share_within, weigh_by
 from ..estimate.posterior import Floats
-from .golfers_line import GolfersLine, step_limits
+from .claims.difference import limits_of
+from .golfers_line import GolfersLine, at_usual
 
 MOST: Final = 8
 OF_PUTTS: Final = 10
@@ -49,7 +50,7 @@ def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBesi
     """
     by = around(second.now.value - first.now.value, math.hypot(first.now.doubt, second.now.doubt))
     spread = float(np.mean([_spread(it) for it in (first, second)]))
-    limits = step_limits(first.quantity.name, spread, mix)
+    limits = limits_of(first.quantity, spread, at_usual(mix))
     call = weigh_by(by, limits)
     calmer = None
     if first.quantity.sides == "line" and first.quantity.event == "putt" and first.spread and second.spread:

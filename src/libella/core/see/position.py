@@ -34,6 +34,10 @@ class LeverWords:
     ease: float
     slope_sd: float
 
+    def way(self, *, plus: bool) -> str:
+        """What moving it one way is called."""
+        return self.plus if plus else self.minus
+
 
 LEVERS: Final[dict[Lever, LeverWords]] = {
     "inside": LeverWords("Eyes in or out", "mm", "further in", "further out", 60, 5, 20, 0.05),

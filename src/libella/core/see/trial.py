@@ -4,11 +4,17 @@ from dataclasses import dataclass
 from typing import Final, Literal
 
 from ..measure.limits import Bounds
+from ..measure.side import Side
 
 Looks = Literal["left", "straight", "right"]
 TRUE: Final = Bounds(-8.0, 8.0, "deg")
 STEP_DEG: Final = 0.25
 """How finely a coach turns a rod or a laser for a trial."""
+
+
+def open_to(looks: Looks | None) -> Side:
+    """To which side it is open how far something lies, by the one look that all answers had."""
+    return looks if looks in ("left", "right") else "neither"
 
 
 @dataclass(frozen=True, slots=True)

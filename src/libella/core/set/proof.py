@@ -44,7 +44,8 @@ _SLOPE_AGREES: Final = 0.1
 """Percent of slope that a level can't tell: rolls may differ from the plan by so much beyond their own doubt."""
 
 
-_PRESENT: Final = 0.35
+PRESENT: Final = 0.35
+"""Chance that a link of a golfer is off by more than next to nothing, before any reading: an opinion."""
 _SIZE_DEG: Final = 1.3
 
 
@@ -56,8 +57,8 @@ def golfers_own(bias_deg: float, doubt_deg: float) -> float:
     """
     line = math.hypot(BY_EYE_DEG, doubt_deg)
     both = math.hypot(line, _SIZE_DEG)
-    own = _PRESENT * math.exp(-0.5 * (bias_deg / both) ** 2) / both
-    other = (1 - _PRESENT) * math.exp(-0.5 * (bias_deg / line) ** 2) / line
+    own = PRESENT * math.exp(-0.5 * (bias_deg / both) ** 2) / both
+    other = (1 - PRESENT) * math.exp(-0.5 * (bias_deg / line) ** 2) / line
     return own / (own + other)
 
 

@@ -15,7 +15,6 @@ from ...core.judge.findings.judged import LessonJudged, judge_lesson
 from ...core.judge.findings.ranked import findings
 from ...core.judge.ledger.entry import Ledger
 from ...store.tables import FindingAnswerRow, LessonRow
-from ..aim.aims import aim_table
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
@@ -41,7 +40,7 @@ def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
     """Judge everything that was read in a lesson."""
     sheet = lesson_sheet(desk, lesson_id)
     told = ledger_of(desk, sheet)
-    planned = planned_in(desk, lesson_id, sheet.blocks, aim_table(desk, lesson_id).sheets)
+    planned = planned_in(desk, lesson_id, sheet.blocks, told.aims)
     judged = judge_lesson(told.ledger, planned)
     return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id))
 

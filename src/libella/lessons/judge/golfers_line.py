@@ -18,7 +18,7 @@ from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, grouped, main_of
 from ...core.judge.ledger.factors import joined as joined_levels
 from ...core.judge.ledger.factors import moving
-from ...core.judge.ledger.quantity import quantity
+from ...core.judge.ledger.quantity import REACHES, quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.measure.window import Window
 from ...core.see.eyes import zone_marks
@@ -103,7 +103,7 @@ def _window(name: str, golfer: KeptGolfer, putt: Putt) -> Window:
     """Where the marks of a line stand that is of no single putt; of eyes at the edges of the zone wanted."""
     if name == "eyes_inside":
         return zone_marks(zone_of(golfer))
-    reach = {"mm": 10.0, "m": 0.35, "%": 5.0, "s": 0.1}.get(quantity(name).unit)
+    reach = REACHES.get(quantity(name).unit)
     return level_window(putt, NO_HOLE_M) if reach is None else Window(reach, reach)
 
 

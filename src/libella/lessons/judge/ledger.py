@@ -18,15 +18,17 @@ from ...core.judge.disturbed import disturbed_deg
 from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source
 from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
-from ...core.judge.ledger.putt import typed, values_of
+from ...core.judge.ledger.putt import Reader, putt_values, typed
 from ...core.measure.angle import angle_deg
 from ...core.measure.interval import Interval
 from ...core.see.first_look import FirstLook
 from ...core.see.position import LEVERS, Position, position_of
+from ...core.see.trial import open_to
 from ...core.set.kit import PARTS
 from ...core.set.proof import Proof
 from ...core.set.station import Station
 from ...core.stand.set_up import ENTRIES
+from ...core.start.stroke import UNZEROED_DEG
 from ..aim.aims import AimSheet, aim_table
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
@@ -53,10 +55,11 @@ _AIMED: Final[Mapping[str, str]] = {"face": "face", "mark": "mark", "to_mark": "
 
 @dataclass(frozen=True, slots=True)
 class Gathered:
-    """A lesson's ledger, the putt its sizes are told at, and its blocks as kept."""
+    """A lesson's ledger, the putt its sizes are told at, and its set-downs as kept."""
 
     ledger: Ledger
     putt: Putt
+    aims: Sequence[AimSheet]
 
 
 def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gathered:
@@ -73,6 +76,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
     usual = usual_of(golfer)
     tools = bag(desk)
+    aims = aim_table(desk, lesson_id).sheets
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
     ledger = Ledger(
         hand=golfer.hand,
@@ -81,13 +85,13 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or K_USUAL,
         level=golfer.level,
         band=band,
-        batches=tuple(sorted([*blocks, *others_of(desk, sheet)], key=lambda it: it.day)),
+        batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims)], key=lambda it: it.day)),
         earlier=_earlier(desk, sheet, band.spread_deg["start"]) if earlier else (),
         proof=_second_proof(laid),
         line_deg=_line_deg(laid),
         tools=_usual_bag(electronics=bool(strokes)) if tools is None else frozenset(tools),
     )
-    return Gathered(ledger, putt)
+    return Gathered(ledger, putt, aims)
 
 
 def _usual_bag(*, electronics: bool) -> frozenset[str]:
@@ -103,34 +107,51 @@ def _valid(sheet: BlockSheet) -> list[KeptReading]:
     return [it for it in sheet.readings if not it.voided]
 
 
+@dataclass(frozen=True, slots=True)
+class _Sensed:
+    """How well the sensors of a block read: their error, their zero's doubt, the readings of the check that found them,
+    the device, and whether one device read all of the face."""
+
+    noise_deg: float
+    zero_deg: float
+    checks: int
+    device: str | None
+    one_device: bool
+
+    @classmethod
+    def of(cls, told: Sequence[StrokeSheet], filed_deg: float) -> "_Sensed":
+        """`filed_deg`: the error that came with a file, where no sensor told anything."""
+        readers = {name: it.sensor.id for it in told for name in it.measures if name.startswith("face_")}
+        return cls(
+            noise_deg=max((it.noise_deg for it in told), default=filed_deg),
+            zero_deg=max((it.zero_doubt_deg for it in told), default=0.0),
+            checks=min((it.checks for it in told), default=0),
+            device=str(told[0].sensor.id) if told else None,
+            one_device=len(set(readers.values())) <= 1,
+        )
+
+    @property
+    def noise(self) -> dict[str, float]:
+        """By quantity."""
+        one = self.noise_deg
+        return {"address": one, "impact": one, "path": one, "turned": one * math.sqrt(2)}
+
+
 def block_batch(
     sheet: BlockSheet, hand: Hand, strokes: Mapping[UUID, Sequence[StrokeSheet]], expected_deg: float
 ) -> Batch:
     """A block of putts as a batch of the ledger."""
     block, valid = sheet.block, _valid(sheet)
     station = station_of(block)
-    proof, rig_m = station.proof, station.rig.station_m
-    watched, path = station.rig.reads_start, path_of(block)
-    laid = [station.rig, *station.aids]
-    sensed = [one for it in valid for one in strokes.get(it.id, ())]
+    watched = station.rig.reads_start
+    by = Reader(hand, path_of(block), [station.rig, *station.aids], station.proof.line_off_deg(station.rig.station_m))
     filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
-    noise = max((it.noise_deg for it in sensed), default=filed)
+    sensed = _Sensed.of([one for it in valid for one in strokes.get(it.id, ())], filed)
     events: list[Event] = []
     for it in valid:
-        own = strokes.get(it.id, ())
-        measures = _measures(own)
         start = Interval.of(it.low_deg, it.high_deg) if watched else None
-        values = values_of(start, it.notes, measures, laid, path, hand, line_off_deg=proof.line_off_deg(rig_m))
-        events.append(Event(str(it.id), values))
-    zero = max((it.zero_doubt_deg for it in sensed), default=0.0)
-    device = sensed[0].sensor.id if sensed else None
-    line = Source("line", str(block.station_id), proof.line_deg(rig_m))
-    own = Source("laying", str(block.station_id), proof.own_deg)
-    slope = Source("slope", str(block.station_id), angle_deg(station.putt.drift_doubt_m(rig_m), rig_m))
-    disturbed = Source("disturbed", str(block.id), disturbed_deg(block.disturbances))
-    by_device = () if device is None else (Source("device", str(device), zero),)
-    starts = tuple(it for it in (line, own, slope, disturbed) if it.sd > 0)
-    readers = {name: one.sensor.id for one in sensed for name in one.measures if name.startswith("face_")}
+        measures = _measures(strokes.get(it.id, ()))
+        events.append(Event(str(it.id), putt_values(by, start, it.notes, measures)))
     return Batch(
         id=str(block.id),
         step="start",
@@ -139,42 +160,47 @@ def block_batch(
         levels=block_levels(block, station),
         label=block.condition,
         lesson=str(block.lesson_id),
-        noise={
-            "start": station.noise_deg,
-            "address": noise,
-            "impact": noise,
-            "path": noise,
-            "turned": noise * math.sqrt(2),
-        },
-        sources={
-            "start": starts,
-            "address": (line, *by_device),
-            "impact": (line, *by_device),
-            "path": (line,),
-            "feels_straight": starts,
-        },
-        putted=Putted(
-            distance_m=block.distance_m,
-            window=station.putt.window,
-            hole=block.hole,
-            past_m=block.past_m,
-            read_off=_read_off(station.putt),
-            breaks=not station.putt.is_level,
-            path_deg=path.expected_deg(hand),
-            declared=bool(path.name),
-            coarse=watched and _is_coarse(station, expected_deg),
-            watched=watched,
-            disturbances=tuple(block.disturbances),
-            sensor_deg=noise,
-            zero_deg=zero or 0.4,
-            checks=min((it.checks for it in sensed), default=0),
-            one_device=len(set(readers.values())) <= 1,
-        ),
-        proved=proof.proves_line,
+        noise={"start": station.noise_deg} | sensed.noise,
+        sources=_sources(block, station, sensed),
+        putted=_putted(block, station, sensed, hand, expected_deg),
+        proved=station.proof.proves_line,
         planned=block.planned,
         voided=len(sheet.readings) - len(valid),
         comparison=str(block.comparison_id or ""),
         turn=block.turn or 0,
+    )
+
+
+def _sources(block: KeptBlock, station: Station, sensed: _Sensed) -> dict[str, tuple[Source, ...]]:
+    """What the readings of a block share: all of them the line's direction, the starts how the rig lay, too."""
+    proof, rig_m, laid = station.proof, station.rig.station_m, str(block.station_id)
+    line = Source("line", laid, proof.line_deg(rig_m))
+    own = Source("laying", laid, proof.own_deg)
+    slope = Source("slope", laid, angle_deg(station.putt.drift_doubt_m(rig_m), rig_m))
+    disturbed = Source("disturbed", str(block.id), disturbed_deg(block.disturbances))
+    starts = tuple(it for it in (line, own, slope, disturbed) if it.sd > 0)
+    face = (line,) if sensed.device is None else (line, Source("device", sensed.device, sensed.zero_deg))
+    return {"start": starts, "address": face, "impact": face, "path": (line,), "feels_straight": starts}
+
+
+def _putted(block: KeptBlock, station: Station, sensed: _Sensed, hand: Hand, expected_deg: float) -> Putted:
+    watched = station.rig.reads_start
+    return Putted(
+        distance_m=block.distance_m,
+        window=station.putt.window,
+        hole=block.hole,
+        past_m=block.past_m,
+        read_off=_read_off(station.putt),
+        breaks=not station.putt.is_level,
+        path_deg=path_of(block).expected_deg(hand),
+        declared=bool(path_of(block).name),
+        coarse=watched and _is_coarse(station, expected_deg),
+        watched=watched,
+        disturbances=tuple(block.disturbances),
+        sensor_deg=sensed.noise_deg,
+        zero_deg=sensed.zero_deg or UNZEROED_DEG,
+        checks=sensed.checks,
+        one_device=sensed.one_device,
     )
 
 
@@ -208,10 +234,10 @@ def _read_off(putt: Putt) -> Estimate | None:
     return normal(lines[1] - lines[0], max(doubt * per_percent, 0.05))
 
 
-def others_of(desk: Desk, sheet: LessonSheet) -> Iterable[Batch]:
+def others_of(desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet]) -> Iterable[Batch]:
     """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood."""
     lesson_id = sheet.lesson.id
-    yield from (series_batch(it) for it in aim_table(desk, lesson_id).sheets if it.reads)
+    yield from (series_batch(it) for it in aims if it.reads)
     sights = sights_of(desk, lesson_id)
     yield from (_sight(it) for it in sights if it.found.trials)
     eyes = eye_sheet(desk, lesson_id)
@@ -242,7 +268,7 @@ def every_batch(
         told = strokes_by_putt(strokes.get(lesson.id, ()))
         yield from (block_batch(it, golfer.hand, told, expected_deg) for it in sheets if _valid(it))
         if not starts_only:
-            yield from others_of(desk, LessonSheet(lesson, golfer, sheets))
+            yield from others_of(desk, LessonSheet(lesson, golfer, sheets), aim_table(desk, lesson.id).sheets)
 
 
 def series_batch(it: AimSheet) -> Batch:
@@ -276,8 +302,7 @@ def _sight(it: SightSheet) -> Batch:
     """A test of what looks straight, shown or not: what was answered was answered."""
     found, test = it.found, it.test
     told = {"set_up": test.condition or _moved(position_of(test.position))}
-    side = "neither" if found.open_side in (None, "straight") else "left" if found.open_side == "left" else "right"
-    fitted = Fitted(found.angle, found.noise, found.trials, found.tells, side, found.proved)
+    fitted = Fitted(found.angle, found.noise, found.trials, found.tells, open_to(found.open_side), found.proved)
     return Batch(
         id=str(test.id),
         step="see",
@@ -292,7 +317,7 @@ def _sight(it: SightSheet) -> Batch:
 
 def _moved(position: Position) -> str:
     """A place of the head or the ball in the words of its levers."""
-    return ", ".join(LEVERS[name].plus if value > 0 else LEVERS[name].minus for name, value in position.items())
+    return ", ".join(LEVERS[name].way(plus=value > 0) for name, value in position.items())
 
 
 def _eyes(it: SetUpEyes, taken: datetime, lesson_id: UUID, hand: Hand) -> Batch:
@@ -314,7 +339,7 @@ def _first_looks(desk: Desk, lesson_id: UUID) -> Iterable[Batch]:
             continue
         look = LOOK.read(row.raw)
         lever = None if look.place.lever is None else LEVERS[look.place.lever]
-        place = "" if lever is None else lever.plus if look.place.way == "plus" else lever.minus
+        place = "" if lever is None else lever.way(plus=look.place.way == "plus")
         by_place.setdefault(place, []).append((str(row.id), look, row.taken_at))
     for place, told in by_place.items():
         events = tuple(Event(id, {"first_look": look.looks}) for id, look, _ in told)
@@ -357,13 +382,6 @@ def _line_deg(laid: Sequence[Station]) -> float | None:
 
 def _earlier(desk: Desk, sheet: LessonSheet, expected_deg: float) -> tuple[Batch, ...]:
     """The starts of the lessons before this one: what grows with the length is seen over lessons, too."""
-    found: list[Batch] = []
-    for lesson, blocks in every_lesson_of(desk, sheet.golfer.id):
-        if lesson.started_at >= sheet.lesson.started_at or lesson.id == sheet.lesson.id:
-            continue
-        found += [
-            batch
-            for it in blocks
-            if _valid(it) and (batch := block_batch(it, sheet.golfer.hand, {}, expected_deg)).counts.get("start")
-        ]
-    return tuple(found)
+    before = [it for it in every_lesson_of(desk, sheet.golfer.id) if it[0].started_at < sheet.lesson.started_at]
+    starts = every_batch(desk, sheet.golfer, before, expected_deg, starts_only=True)
+    return tuple(it for it in starts if it.counts.get("start"))

@@ -12,7 +12,7 @@ from ...core.judge.claims.difference import Difference, Group, difference
 from ...core.judge.findings.case import Case, levels_in
 from ...core.judge.findings.chain_picture import Chain, chain_of
 from ...core.judge.ledger.entry import Batch, Ledger
-from ...core.judge.ledger.factors import GUIDED, Levels
+from ...core.judge.ledger.factors import Levels, is_guided
 from ...core.stand.set_up import Noted, beside
 from ..desk.desk import Desk
 from ..desk.problem import Conflict
@@ -34,14 +34,13 @@ class Side:
 
 @dataclass(frozen=True, slots=True)
 class SideRead:
-    """One side as it is named: when, its blocks' levels and lengths, its putts."""
+    """One side as it is named: when, its blocks' levels and lengths, its putts; `whole` is a lesson, not a block."""
 
     at: datetime
     levels: Levels
     lengths_m: tuple[float, ...]
     putts: int
     whole: bool
-    label: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,7 +136,6 @@ def _side(sheet: LessonSheet, side: Side, ledger: Ledger) -> SideRead:
         lengths_m=lengths,
         putts=sum(len(it.events) for it in blocks),
         whole=block is None,
-        label=block.condition if block else "",
     )
 
 
@@ -168,7 +166,7 @@ def _changed(
     if (lessons[0].place, lessons[0].surface) != (lessons[1].place, lessons[1].surface):
         found.append("place")
     pairs = [(it.first.levels, it.second.levels) for it in differences if it.first and it.second]
-    if any((("guide", GUIDED) in before) != (("guide", GUIDED) in after) for before, after in pairs):
+    if any(is_guided(before) != is_guided(after) for before, after in pairs):
         found.append("guide")
     if one.proved != other.proved:
         found.append("proof")

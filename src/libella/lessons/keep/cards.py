@@ -14,7 +14,7 @@ from ...core.keep.card import Card, moved_card
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.see.eyes import EyeTake
-from ...core.see.position import LEVERS, Lever, Position, position_of
+from ...core.see.position import LEVERS, Position, position_of
 from ...core.see.quick_check import DIRECTIONS, Drift, asked_angles, drifts
 from ...core.see.trial import Looks, Trial
 from ...store.tables import GolferRow, LessonRow, QuickCheckRow, SetUpCardRow
@@ -80,17 +80,17 @@ def keep_card(
     desk: Desk,
     id: UUID,
     lesson_id: UUID,
-    moved: Mapping[str, float] | Position,
+    stood: Mapping[str, float] | Position | str,
     note: str,
     kept_at: datetime,
-    set_up: str = "",
 ) -> KeptCard:
-    """Keep a change of the lesson's usual set-up as a card, or a set-up that was measured by itself, with everything
-    the lesson knows of it by now.
+    """Keep a change of the lesson's usual set-up as a card, or by its name a set-up that was measured by itself, with
+    everything the lesson knows of it by now.
 
     Said twice it is one card, as it was the first time; said otherwise, a conflict.
     """
-    position = position_of(moved)
+    set_up = stood if isinstance(stood, str) else ""
+    position = position_of({} if isinstance(stood, str) else stood)
     found = map_sheet(desk, lesson_id)
     eyes = found.eyes
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
@@ -208,20 +208,14 @@ def _square(gap_m: float | None) -> Interval | None:
 def _first_look(desk: Desk, lesson_id: UUID, set_up: str, position: Position) -> tuple[Looks, int] | None:
     """How a true line looked from there, as said last, and how often it was said so."""
     looks = [LOOK.read(it.raw) for it in first_looks(desk, lesson_id).taken if not it.voided]
-    wanted = set_up or (_place_named(next(iter(position.items()))) if len(position) == 1 else "")
+    moved = [LEVERS[lever].way(plus=value > 0) for lever, value in position.items()]
+    wanted = set_up or (moved[0] if len(moved) == 1 else "")
     if not wanted:
         return None
     here: list[Looks] = [
-        it.looks
-        for it in looks
-        if it.place.lever and _place_named((it.place.lever, 1 if it.place.way == "plus" else -1)) == wanted
+        it.looks for it in looks if it.place.lever and LEVERS[it.place.lever].way(plus=it.place.way == "plus") == wanted
     ]
     return (here[-1], here.count(here[-1])) if here else None
-
-
-def _place_named(moved: tuple[Lever, float]) -> str:
-    lever, value = moved
-    return LEVERS[lever].plus if value > 0 else LEVERS[lever].minus
 
 
 def _kept(row: SetUpCardRow) -> KeptCard:

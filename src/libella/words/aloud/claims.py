@@ -240,6 +240,8 @@ def claims_aloud(it: Reading) -> None:
         it.say("judge", claims.claim_name, level)
         it.say("judge", claims.call_said, level)
         it.say("judge", claims.headed, level, it.hand, it.units)
+        if about.name == "roll_past":
+            it.say("judge", claims.against_plan, level, it.units)
         if level.spread is not None:
             it.say("judge", claims.spread_said, level, it.units)
         if level.beyond is not None and level.raw is not None:

@@ -32,6 +32,7 @@ from ...core.judge.findings.misses import Miss, Reason
 from ...core.judge.findings.next_check import CHECKS, WAYS, Check
 from ...core.judge.findings.ranked import Findings, Starts
 from ...core.judge.ledger.entry import Place
+from ...core.judge.ledger.factors import Levels as Factors
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.stand.set_up import Noted
@@ -174,12 +175,13 @@ def _chain(it: Reading) -> None:
 
 def _two(it: Reading) -> None:
     days = datetime(2026, 3, 9, tzinfo=UTC), datetime(2026, 4, 9, tzinfo=UTC)
-    ways = ((), ()), ((), (("set_up", "wide base"),))
+    ways: tuple[tuple[Factors, Factors], ...] = ((), ()), ((), (("set_up", "wide base"),))
     lengths = ((2.5,), (2.5,)), ((1.5,), (2.5, 4.0))
     for at, levels, long, putts, whole in product(
         (days, (days[0], days[0])), ways, lengths, ((10, 10), (10, 20)), ((True, True), (False, False))
     ):
-        it.say("judge", two.side_names, at, levels, long, putts, whole, it.units)
+        sides = [two.SideSaid(*one) for one in zip(at, levels, long, putts, whole, strict=True)]
+        it.say("judge", two.side_names, *sides, it.units)
     by_word = {one.call.word: one for one in differences_read() if one.steadier is None or one.steadier.word != "clear"}
     for some in ((), *((by_word[word],) for word in ("none", "open") if word in by_word)):
         for stood in ((), (Noted("stance_m", 0.4, 0.3),)):

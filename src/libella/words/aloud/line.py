@@ -6,13 +6,14 @@ from itertools import product
 
 from ...core.certainty.estimate import normal
 from ...core.certainty.verdict import weigh
+from ...core.estimate.beyond import Beyond
 from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
 from ...core.judge.ledger.factors import GUIDED, Levels
 from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.measure.window import Window
 from ..judge.golfers_line import key_name, line_name, line_short, line_words, lines_said, more_blocks_said, step_words
-from .claims import BY
+from .claims import BY, SIDES
 from .reading import Reading
 
 _LINES = ("start", "face", "path", "strike", "roll_past", "eyes_inside", "eyes_behind", "looks_straight")
@@ -30,8 +31,9 @@ def _pooled() -> tuple[GolfersLine, ...]:
         blocks = [LineBlock(7.0 * day, (size * middle, 0.2 * size), (0.2, 0.3), day) for day in range(n)]
         keys = [LineKey(name, levels), LineKey(name, ())][: 1 if n == 1 else 2]
         found.append(golfers_line(keys, blocks, (), window, BY.mix))
-    for edge in (1.1, -1.1, 0.0, -0.0):
-        blocks = [LineBlock(0.0, (1.5 if edge > 0 else -1.5, 5.0), None, 0, beyond=edge)]
+    for side, size in product(SIDES, (1.1, 0.0)):
+        sign = 1 if side == "right" else -1
+        blocks = [LineBlock(0.0, (1.5 * sign, 5.0), None, 0, beyond=Beyond(side, sign * size, 9))]
         found.append(golfers_line([LineKey("start", ())], blocks, (), window, BY.mix))
     return tuple(it for it in found if it is not None)
 

@@ -129,8 +129,6 @@ def _off(it: Off, hand: Hand, units: Units) -> str:
         if level.call is not None and level.call.side != "neither" and not level.levels:
             push = f", a {push_or_pull(level.call.side, hand)}"
         return f"Starts{under} {headed(level, hand, units)}{push}{call_said(level)}.{_why(it)}"
-    if level.quantity.name in ("strike", "path"):
-        return f"{name}{under} {headed(level, hand, units)}{call_said(level)}."
     return f"{name}{under} {headed(level, hand, units)}{call_said(level)}."
 
 

@@ -1,6 +1,5 @@
 """The golfer's line in words: where a link lies now, over how much, and what a noted change came to."""
 
-import math
 from typing import Final
 
 from ...core.certainty.estimate import Estimate
@@ -35,7 +34,7 @@ def line_short(it: GolfersLine) -> str:
     if lengths:
         return f"At {listed([f'{float(one):.1f} m' for one in lengths])} starts {_sided(it.now.value)} now."
     if it.beyond is not None:
-        return f"Starts at least {_sided(it.beyond)} now, from {counted(len(it.blocks), 'block')}."
+        return f"Starts at least {_sided(it.beyond.edge)} now, from {counted(len(it.blocks), 'block')}."
     return f"Starts {_sided(it.now.value)} now, from {counted(len(it.blocks), 'block')}."
 
 
@@ -48,12 +47,8 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
         between = size_said(about_, it.between, 0.0, units)
         behind = f"{behind}; single {'ones' if what == 'look' else 'blocks'} lie about ± {between} from it"
     if it.beyond is not None:
-        edge = size_said(about_, it.beyond, 0.01, units) if it.beyond else ""
-        least = (
-            f"At least {edge} {side_name(about_, it.beyond or math.copysign(1e-9, it.beyond), hand)}"
-            if edge
-            else side_name(about_, now.value, hand)
-        )
+        side = side_name(about_, 1.0 if it.beyond.side == "right" else -1.0, hand)
+        least = f"at least {size_said(about_, it.beyond.edge, 0.01, units)} {side}" if it.beyond.edge else side
         return f"{least[0].upper()}{least[1:]} now; how far, these readings can't say. {behind}."
     where = sized(about_, now.value, now.doubt if about_.unit == "deg" else 0.0, hand, units)
     if about_.unit == "deg" and about_.sides != "more" and abs(now.value) < _STEADY_DEG:

@@ -244,9 +244,10 @@ def _chance(summary: Summary | None, occasion: Occasion) -> str:
         return ""
     inside = summary.inside
     about_, low, high = (round(it * 100) for it in (inside.value, inside.low, inside.high))
+    putts, start = counted(about_, "putt"), "starts" if about_ == 1 else "start"
     if occasion.hole:
-        return f"About {about_} putts in a hundred start inside the window ({low} to {high})."
-    return f"About {about_} putts in a hundred start inside the windows of the usual lengths ({low} to {high})."
+        return f"About {putts} in a hundred {start} inside the window ({low} to {high})."
+    return f"About {putts} in a hundred {start} inside the windows of the usual lengths ({low} to {high})."
 
 
 def _doubt(summary: Summary | None, occasion: Occasion) -> str:

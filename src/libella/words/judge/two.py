@@ -1,6 +1,7 @@
 """Two sides set beside each other, in words: one question, one sentence."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from datetime import datetime
 from typing import Final
 
@@ -26,47 +27,42 @@ CHANGED: Final[Mapping[str, str]] = {
 _SAID: Final = 3
 
 
-def side_names(
-    at: tuple[datetime, datetime],
-    levels: tuple[Levels, Levels],
-    lengths_m: tuple[Sequence[float], Sequence[float]],
-    putts: tuple[int, int],
-    whole: tuple[bool, bool],
-    units: Units,
-) -> tuple[str, str]:
+@dataclass(frozen=True, slots=True)
+class SideSaid:
+    """One side as it is named: when, its blocks' levels and lengths, its putts; `whole` is a lesson, not a block."""
+
+    at: datetime
+    levels: Levels
+    lengths_m: Sequence[float]
+    putts: int
+    whole: bool
+
+
+def side_names(first: SideSaid, second: SideSaid, units: Units) -> tuple[str, str]:
     """What both sides are called: by their days, and where these are the same by what differs."""
-    days = tuple(f"{one.day} {one:%b}" for one in at)
-    same_day = days[0] == days[1]
-    names = [_named(n, days[n], at[n], levels, lengths_m, putts, whole, units, same_day=same_day) for n in (0, 1)]
-    if names[0] == names[1]:
-        names = [f"{names[n]}, {at[n]:%H:%M}" for n in (0, 1)]
-    return names[0], names[1]
+    one, other = _named(first, second, units), _named(second, first, units)
+    if one == other:
+        return f"{one}, {first.at:%H:%M}", f"{other}, {second.at:%H:%M}"
+    return one, other
 
 
-def _named(
-    n: int,
-    day: str,
-    at: datetime,
-    levels: tuple[Levels, Levels],
-    lengths_m: tuple[Sequence[float], Sequence[float]],
-    putts: tuple[int, int],
-    whole: tuple[bool, bool],
-    units: Units,
-    *,
-    same_day: bool,
-) -> str:
-    parts = [day]
-    if whole[n]:
-        if same_day:
+def _named(it: SideSaid, beside: SideSaid, units: Units) -> str:
+    parts = [_day(it)]
+    if it.whole:
+        if _day(it) == _day(beside):
             parts.append("the lesson")
         return ", ".join(parts)
-    if levels[0] != levels[1] or levels[n]:
-        parts.append(levels_said(levels[n]))
-    if lengths_m[0] != lengths_m[1] and lengths_m[n]:
-        parts.append(listed([tape(one, units) for one in lengths_m[n]]))
-    if len(parts) == 1 or putts[0] != putts[1]:
-        parts.append(counted(putts[n], "putt"))
+    if it.levels or beside.levels:
+        parts.append(levels_said(it.levels))
+    if it.lengths_m != beside.lengths_m and it.lengths_m:
+        parts.append(listed([tape(one, units) for one in it.lengths_m]))
+    if len(parts) == 1 or it.putts != beside.putts:
+        parts.append(counted(it.putts, "putt"))
     return ", ".join(parts)
+
+
+def _day(it: SideSaid) -> str:
+    return f"{it.at.day} {it.at:%b}"
 
 
 def two_said(found: Sequence[Difference], stood: Sequence[Noted], hand: Hand, units: Units) -> str:

@@ -19,7 +19,7 @@ def place_words(it: Place) -> str:
     if it.lever is None:
         return "as usual"
     about = LEVERS[it.lever]
-    return about.plus if it.way == "plus" else about.minus
+    return about.way(plus=it.way == "plus")
 
 
 def first_words(it: FirstSeen) -> tuple[str, ...]:

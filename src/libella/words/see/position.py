@@ -12,5 +12,5 @@ def position_words(position: Position, units: Units) -> str:
     for lever, value in position.items():
         about = LEVERS[lever]
         size = tape(abs(value) / 1000, units) if about.unit == "mm" else f"{abs(value):g}°"
-        said.append(f"{size} {about.plus if value > 0 else about.minus}")
+        said.append(f"{size} {about.way(plus=value > 0)}")
     return ", ".join(said) or "as usual"

@@ -5286,12 +5286,12 @@ export interface components {
             rules_changed: string;
             /**
              * Pace
-             * @description where the putts finished, before any word on line
+             * @description where the putts finished, before any word on line; empty where it is said already
              */
             pace: string;
             /**
              * Growth
-             * @description the side by distance; empty where one length was putted
+             * @description the side by distance; empty where one length was putted, or it is said already
              */
             growth: string;
             /** Compared */

@@ -38,8 +38,8 @@
       <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
       <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
       {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>{#each it.also as one (one)}<li>{one}</li>{/each}</ul>{/if}
-      {#if it.pace && !it.also.includes(it.pace)}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
-      {#if it.growth && it.growth !== it.headline && !it.also.includes(it.growth)}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
+      {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
+      {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
       <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
       {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
       {#if it.fan}

@@ -203,21 +203,25 @@ def _apart_sd(groups: tuple[Group, Group], name: str) -> float:
 
 
 def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple[float, float]:
-    """From which difference on it matters, and under which it does not, in the quantity's unit."""
-    if about.sides in _BY_SIZE:
-        matter = MATTERS[_BY_SIZE[about.sides]]
-        return matter.matters_from, matter.nothing_under
+    spreads = [it.spread.value for it in levels if it.spread]
+    if about.sides == "line":
+        return limits_of(about, math.exp(float(np.mean(np.log(spreads)))) if spreads else by.spread_deg, by)
+    return limits_of(about, float(np.mean(spreads)) if spreads else 1.0, by)
+
+
+def limits_of(about: Quantity, spread: float, by: Weighing) -> tuple[float, float]:
+    """From which difference of two levels on it matters, and under which it does not, in the quantity's unit.
+
+    `spread`: of single readings about these levels.
+    """
+    by_size = _BY_SIZE.get(about.sides, about.matter)
+    if by_size and not MATTERS[by_size].by_cost:
+        return MATTERS[by_size].matters_from, MATTERS[by_size].nothing_under
     if about.sides == "path":
         return path_limits(by)
-    if about.matter and not MATTERS[about.matter].by_cost:
-        return MATTERS[about.matter].matters_from, MATTERS[about.matter].nothing_under
-    if about.sides != "line":
-        spread = [it.spread.value for it in levels if it.spread]
-        wide = float(np.mean(spread)) if spread else 1.0
-        return 0.5 * wide, 0.5 * wide
-    spreads = [it.spread.value for it in levels if it.spread]
-    middle = math.exp(float(np.mean(np.log(spreads)))) if spreads else by.spread_deg
-    return difference_limits(middle, by.mix)
+    if about.sides == "line":
+        return difference_limits(spread, by.mix)
+    return 0.5 * spread, 0.5 * spread
 
 
 def _estimate(values: Floats, weight: Floats) -> Estimate:

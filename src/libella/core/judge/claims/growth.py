@@ -7,10 +7,10 @@ from typing import Final
 
 import numpy as np
 
-from ...certainty.estimate import Estimate, estimated
+from ...certainty.estimate import Estimate, told_by
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict, weigh
-from ...estimate.cost import costs_from
+from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
 from ..ledger.entry import Batch, Place
 from .level import Weighing, level_of
@@ -80,12 +80,11 @@ def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:
         assert level is not None
         at.append(AtLength(length, level.count, level.bias, here[-1].place))
     near, far = line[:, 0] + line[:, 1] * lengths[0], line[:, 0] + line[:, 1] * lengths[-1]
-    matter = MATTERS["growth"]
-    limits = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([by.spread_deg]), by.mix)[:, 0]
-    grows = (np.abs(far) > np.abs(near)) & (np.abs(far - near) >= limits[0])
+    matters_from, nothing_under = limits_at(MATTERS["growth"], by.spread_deg, by.mix)
+    grows = (np.abs(far) > np.abs(near)) & (np.abs(far - near) >= matters_from)
     right, left = float((grows & (far > 0)).mean()), float((grows & (far < 0)).mean())
-    call = weigh(right, left, float((np.abs(far - near) < limits[1]).mean()))
-    return Growth(tuple(at), _estimate(line[:, 1]), call, line, len({it.lesson for it in told}))
+    call = weigh(right, left, float((np.abs(far - near) < nothing_under).mean()))
+    return Growth(tuple(at), told_by(line[:, 1]), call, line, len({it.lesson for it in told}))
 
 
 def _line(rows: Sequence[tuple[float, float, float, str]]) -> Floats:
@@ -110,7 +109,3 @@ def _line(rows: Sequence[tuple[float, float, float, str]]) -> Floats:
     times = rng.multinomial(_DRAWN, chance / chance.sum())
     parts = [rng.multivariate_normal(mean, cov, n) for (mean, cov), n in zip(solved, times, strict=True)]
     return rng.permutation(np.concatenate(parts))
-
-
-def _estimate(values: Floats) -> Estimate:
-    return estimated(lambda share: float(np.quantile(values, share)))

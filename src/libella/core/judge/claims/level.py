@@ -15,16 +15,15 @@ from ...certainty.verdict import Verdict, weigh
 from ...certainty.vial import Bubble, Vial, vial
 from ...estimate import START, Posterior, Prior, posterior
 from ...estimate.beyond import Beyond, beyond_of
-from ...estimate.cost import Mix, cost, costs_from
+from ...estimate.cost import Mix, cost, limits_at
 from ...measure.interval import Interval
-from ...measure.side import Side
 from ...measure.window import Window
 from ...see.fit import perceive
-from ...see.trial import TRUE, Looks, Trial
+from ...see.trial import TRUE, Looks, Trial, open_to
 from ...set.proof import golfers_own
 from ..ledger.entry import Batch, Fitted, Place, Source
 from ..ledger.factors import Levels
-from ..ledger.quantity import Quantity, quantity
+from ..ledger.quantity import REACHES, Quantity, quantity
 
 FEWEST: Final = 3
 """Readings below which a level is not told as one."""
@@ -170,9 +169,9 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     post = raw.blurred(shared)
     bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
     against = _against(told, about)
-    beyond = beyond_of(readings, _window(told, about, by))
-    proved = not about.on_line or all(it.proved for it in told)
     window = _window(told, about, by)
+    beyond = beyond_of(readings, window)
+    proved = not about.on_line or all(it.proved for it in told)
     right, left = post.bias_above(against), 1 - post.bias_above(against)
     lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
     return Level(
@@ -245,10 +244,7 @@ def _felt(told: Sequence[Batch], about: Quantity, levels: Levels, by: Weighing) 
     shared = shared_of(told, "start")
     angle = normal(found.looks_straight.value, math.hypot(found.looks_straight.sd, shared))
     tells = len(trials) >= FEWEST_FELT and not found.too_noisy and found.open_side is None
-    open_side: Side = (
-        "neither" if found.open_side in (None, "straight") else "left" if found.open_side == "left" else "right"
-    )
-    fitted = Fitted(angle, None, len(trials), tells, open_side)
+    fitted = Fitted(angle, None, len(trials), tells, open_to(found.open_side))
     proved = all(it.proved for it in told)
     return replace(_fitted(told[0], about, fitted, levels, by), batches=tuple(it.id for it in told), proved=proved)
 
@@ -276,8 +272,7 @@ def _window(told: Sequence[Batch], about: Quantity, by: Weighing) -> Window:
         halves = [it.half_deg for it in putted] or [half for half, _ in by.mix.halves]
         one = putted[0] if putted and len({round(it.half_deg, 3) for it in putted}) == 1 else None
         return one or Window(float(np.mean(halves)), float(np.mean(halves)))
-    reach: Mapping[str, float] = {"mm": 10.0, "m": 0.35, "%": 5.0, "s": 0.1}
-    at = reach.get(about.unit, 2.0)
+    at = REACHES.get(about.unit, 2.0)
     return Window(at, at)
 
 
@@ -299,10 +294,8 @@ def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, pro
 
 def path_limits(by: Weighing) -> tuple[float, float]:
     """From which path on it matters, and under which it does not, degrees: by the share of it that the start takes."""
-    matter = MATTERS["path"]
-    limits = costs_from(np.array([matter.matters_from, matter.nothing_under]), np.array([by.spread_deg]), by.mix)[:, 0]
-    far, near = limits / (1 - by.k)
-    return float(far), float(near)
+    far, near = limits_at(MATTERS["path"], by.spread_deg, by.mix)
+    return far / (1 - by.k), near / (1 - by.k)
 
 
 def _counted(readings: Sequence[Interval], against: float) -> Counted:

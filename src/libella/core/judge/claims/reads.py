@@ -165,16 +165,3 @@ def _one_far(level: Level) -> list[Interval]:
         if abs(out.anchor - mean) > max(_OUT * sd, 2 * width) and abs(out.anchor - mean) > 2.0:
             return [it for it in level.readings if it is not out]
     return list(level.readings)
-
-
-def group_names(ledger: Ledger, name: str) -> dict[Levels, str]:
-    """What a person called each way in which a quantity was read."""
-    return {
-        levels: next((it.label for it in batches if it.label), "") for levels, batches in ledger.groups(name).items()
-    }
-
-
-def same_levels(one: Batch, other: Batch, name: str) -> bool:
-    """Whether two batches were read alike, as far as a quantity goes."""
-    movers = quantity(name).movers
-    return moving(one.levels, movers) == moving(other.levels, movers)

@@ -13,7 +13,7 @@ from ...certainty.estimate import Estimate, estimated, normal
 from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict
 from ...estimate import Posterior
-from ...estimate.cost import costs_from
+from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
 from ...measure.interval import Interval
 from ...set.proof import BY_EYE_DEG
@@ -219,10 +219,7 @@ class Case:
     @cached_property
     def matters_deg(self) -> tuple[float, float]:
         """The start bias that costs enough to matter, and the one under which there is nothing to mend, degrees."""
-        it = MATTERS["gain"]
-        spread = np.array([float(np.median(self.spread))])
-        far, near = costs_from(np.array([it.matters_from, it.nothing_under]), spread, self.ledger.mix)[:, 0]
-        return float(far), float(near)
+        return limits_at(MATTERS["gain"], float(np.median(self.spread)), self.ledger.mix)
 
     def by_link(
         self,

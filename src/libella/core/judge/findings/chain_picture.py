@@ -8,7 +8,7 @@ from typing import Final, Literal
 
 import numpy as np
 
-from ...certainty.estimate import INTERVAL, Estimate
+from ...certainty.estimate import INTERVAL, Estimate, told_by
 from ...certainty.verdict import is_likely
 from ...certainty.vial import Bubble, Vial, vial
 from ...drawing.scene import Area, Circle, Curve, Label, Line, Role, Scene, Shape
@@ -20,7 +20,6 @@ from ...measure.side import side_of
 from ...measure.window import Window
 from ..ledger.entry import Place
 from .case import Case
-from .currency import told_by
 from .joint import Link
 
 LinkName = Literal["looks_straight", "ball_mark", "face_aim", "delivery", "face_impact", "path", "strike", "start"]

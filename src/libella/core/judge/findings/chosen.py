@@ -3,6 +3,7 @@ can differ."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from statistics import median
 from typing import Final
 
 from ...certainty.verdict import Word
@@ -189,8 +190,8 @@ def chosen(
     starts = found.starts
     if starts is not None and starts.wide and not named:
         said.append(Wide(starts))
-    if found.nothing and rig is None and not any(isinstance(it, LineFirst) for it in said):
-        said.append(Nothing(starts)) if starts is not None else None
+    if found.nothing and starts is not None and rig is None and not case.line_first:
+        said.append(Nothing(starts))
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
     return tuple(said)
@@ -235,10 +236,7 @@ def _told_by(named: Sequence[Finding], it: Compared) -> bool:
 def _line_first(case: Case, found: Findings) -> LineFirst:
     names = ("mark", "face", "looks_straight", "start", "address")
     told = tuple(it for name in names if (it := case.level(name)) is not None and it.enough)
-    values = sorted(it.bias.value for it in told)
-    middle = (
-        values[len(values) // 2] if len(values) % 2 else (values[len(values) // 2 - 1] + values[len(values) // 2]) / 2
-    )
+    middle = median(it.bias.value for it in told)
     rig = next(it for it in found.ranked if it.cause == "rig")
     return LineFirst(rig, told, "right" if middle > 0 else "left", abs(middle))
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from ...certainty.estimate import INTERVAL, Estimate, estimated
+from ...certainty.estimate import INTERVAL, Estimate
 from ...estimate import START, Posterior
 from ...estimate.cost import Mix, share_within
 from ...estimate.posterior import Floats
@@ -45,11 +45,6 @@ def weight_of(gain: Floats) -> Estimate:
     """The mean gain and its 90 % interval."""
     low, high = np.quantile(gain, INTERVAL)
     return Estimate(float(gain.mean()), float(low), float(high))
-
-
-def told_by(draws: Floats) -> Estimate:
-    """The median of what was drawn, and its 90 % interval."""
-    return estimated(lambda share: float(np.quantile(draws, share)))
 
 
 def drawn(post: Posterior, n: int = DRAWN) -> tuple[Floats, Floats]:

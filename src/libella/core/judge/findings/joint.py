@@ -18,7 +18,7 @@ import numpy as np
 
 from ...certainty.estimate import Estimate
 from ...estimate.posterior import Floats
-from ...set.proof import BY_EYE_DEG
+from ...set.proof import BY_EYE_DEG, PRESENT
 from .currency import DRAWN
 
 Link = Literal["rig", "mark", "picture", "aim", "delivery", "path", "strike"]
@@ -30,8 +30,6 @@ _AT: Final = {it: n for n, it in enumerate(LINKS)}
 _FOLLOWS: Final = ((-0.93, 0.011), (-0.18, 0.222), (0.5, 0.534), (1.18, 0.222), (1.93, 0.011))
 """How much of a wrong picture a golfer's aim follows, before data: the nodes of N(0.5, 0.5²) (handbook 6)."""
 BETA_SD: Final = 2.0
-PRESENT: Final = 0.35
-"""Chance that a link is off by more than next to nothing, before any reading: an opinion."""
 _SMALL: Final[dict[Link, float]] = {"mark": 0.12, "aim": 0.12, "delivery": 0.15, "path": 0.8}
 _LARGE: Final[dict[Link, float]] = {"mark": 1.3, "aim": 1.3, "delivery": 1.3, "path": 4.0}
 _STRIKE_OFF: Final = 0.5

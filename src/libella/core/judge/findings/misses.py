@@ -3,6 +3,7 @@
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Final, Literal
 
 from ...measure.interval import Interval
@@ -59,8 +60,9 @@ def place_of(start: Interval, window: Window) -> Where:
     return "untold"
 
 
+@lru_cache(maxsize=4)
 def misses(case: Case) -> tuple[Miss, ...]:
-    """The putts that were noted to miss, in order."""
+    """The putts that were noted to miss, in order; of one case asked for by several rules, and worked out once."""
     found: list[Miss] = []
     for block in case.ledger.batches:
         if block.putted is None or not block.putted.hole:

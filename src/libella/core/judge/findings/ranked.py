@@ -4,13 +4,12 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Final
 
-from ...certainty.estimate import Estimate
+from ...certainty.estimate import Estimate, told_by
 from ...certainty.verdict import Verdict, is_likely
 from ...estimate.cost import costs
 from ..claims.level import Level
 from ..ledger.entry import Ledger
 from .case import Case
-from .currency import told_by
 from .finding import CAUSES, Cause, Finding
 from .rules import (
     ball_mark,

@@ -14,14 +14,13 @@ from ...measure.interval import Interval
 from ...measure.side import Side
 from ...measure.window import Window
 from ...start.stroke import UNZEROED_DEG
-from .factors import GUIDED, Levels, moving
+from .factors import GUIDED, Levels, is_guided, moving
 from .quantity import quantity
 
 Step = Literal["set", "stand", "see", "aim", "start"]
 Value = Interval | str
 FEWEST_STARTS: Final = 5
 """Putts below which nothing is advised (handbook 5)."""
-NO_VALUES: Final[Mapping[str, Value]] = {}
 
 
 @dataclass(frozen=True, slots=True)
@@ -142,7 +141,7 @@ class Batch:
 
     @property
     def guided(self) -> bool:
-        return ("guide", GUIDED) in self.levels
+        return is_guided(self.levels)
 
     @cached_property
     def counts(self) -> Mapping[str, int]:

@@ -21,6 +21,11 @@ GUIDED: Final = "in_view"
 """The level of `guide` where a rig or an aid stands in the golfer's view."""
 
 
+def is_guided(levels: Levels) -> bool:
+    """Whether something in view guided."""
+    return ("guide", GUIDED) in levels
+
+
 def levels_of(told: Mapping[str, str]) -> Levels:
     """Factors as told, without those that are as usual; `OutOfLimits` for one that is none, or too long a level."""
     for name, level in told.items():

@@ -3,6 +3,7 @@
 
 import math
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from typing import Final
 
 from ...golfer.hand import Hand
@@ -16,23 +17,28 @@ from .entry import Value
 
 PATH_DEG: Final = 0.5
 """A path within this either side of the one declared is as declared; words and rails tell no more. An opinion."""
-FACE_DEG: Final = 0.5
-"""A face within this either side of square is square, in words. An opinion."""
 MIDDLE_MM: Final = 6.0
 """A strike within this either side of the middle is in the middle, in words. An opinion."""
 _INF: Final = math.inf
 
 
-def values_of(
-    start: Interval | None,
-    notes: Notes,
-    measures: Mapping[str, float],
-    aids: Sequence[Aid],
-    path: PathModel,
-    hand: Hand,
-    *,
-    line_off_deg: float = 0.0,
-) -> dict[str, Value]:
+@dataclass(frozen=True, slots=True)
+class Reader:
+    """What the putts of a block are read against.
+
+    hand : the golfer's
+    path : as declared: words and rails are against it
+    aids : what was laid, of which notes tell what it showed
+    line_off_deg : how far right of the true line the laid one was found: what sensors and words tell is put right by it
+    """
+
+    hand: Hand
+    path: PathModel
+    aids: Sequence[Aid] = ()
+    line_off_deg: float = 0.0
+
+
+def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapping[str, float]) -> dict[str, Value]:
     """Every quantity that was read of a putt.
 
     Parameters
@@ -40,20 +46,17 @@ def values_of(
     start : its start error, already put right; None where nothing watched it
     notes : as noted; sizes in metres, degrees, percent
     measures : as sensors told them, their zero taken off
-    aids : what was laid, of which notes tell what it showed
-    path : as declared: words and rails are against it
-    line_off_deg : how far right of the true line the laid one was found: what sensors and words tell is put right by it
     """
     found: dict[str, Value] = {} if start is None else {"start": start}
     # What came with a file stands with the notes, under a sensor's names.
     filed = {name: float(it) for name, it in notes.items() if name in MEASURES and name not in NOTES}
     measures = filed | dict(measures)
     notes = {name: it for name, it in notes.items() if name not in filed}
-    _links(found, notes, measures, path, hand, line_off_deg)
-    by_name = {PREFIX + it.about.kind: it for it in aids}
+    _links(found, notes, measures, by)
+    by_name = {PREFIX + it.about.kind: it for it in by.aids}
     for name, value in notes.items():
         if name.startswith(PREFIX):
-            _watched(found, name, value, by_name.get(name), path, hand)
+            _watched(found, name, value, by_name.get(name), by)
         elif name not in _TOLD_ELSEWHERE:
             found[name] = value if isinstance(value, str) else typed(float(value))
     _finish(found, notes, by_name)
@@ -82,9 +85,8 @@ def size_m(value: float) -> Interval:
     return Interval(value - half, value + half)
 
 
-def _links(
-    found: dict[str, Value], notes: Notes, measures: Mapping[str, float], path: PathModel, hand: Hand, off: float
-) -> None:
+def _links(found: dict[str, Value], notes: Notes, measures: Mapping[str, float], by: Reader) -> None:
+    off = by.line_off_deg
     for name, measure in (("address", "face_address_deg"), ("impact", "face_impact_deg"), ("path", "path_deg")):
         told = measures.get(measure)
         noted = notes.get(measure)
@@ -97,7 +99,7 @@ def _links(
         turned = other.anchor - one.anchor
         found["turned"] = Interval(turned, turned)
     if "path" not in found and (way := notes.get("path")) is not None:
-        found["path"] = path_interval(str(way), path, hand).shifted(off)
+        found["path"] = path_interval(str(way), by.path, by.hand).shifted(off)
     toe = measures.get("strike_toe_mm")
     if toe is not None:
         found["strike"] = Interval(toe, toe)
@@ -127,9 +129,7 @@ def strike_intervals(where: str) -> tuple[Interval, Interval]:
     return across, Interval(-_INF, -MIDDLE_MM) if where.endswith("low") else up
 
 
-def _watched(
-    found: dict[str, Value], name: str, value: str | float, aid: Aid | None, path: PathModel, hand: Hand
-) -> None:
+def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | None, by: Reader) -> None:
     """What an aid showed: by itself as it was tapped, and as a reading of the link it measures."""
     if aid is None:
         found[name] = str(value) if isinstance(value, str) else typed(float(value))
@@ -142,7 +142,7 @@ def _watched(
     if measures == "strike" and "strike" not in found:
         # Read as the coach sees it, towards the heel; kept as everything is, towards the toe.
         found["strike"] = Interval(-interval.high, -interval.low)
-    if measures == "path" and aid.about.kind in _SHAPES.get(path.name, ()):
+    if measures == "path" and aid.about.kind in _SHAPES.get(by.path.name, ()):
         zone = next((it for it in aid.zones() if str(value) in map(str, it.raw.values())), None)
         if zone is None:
             return
@@ -150,11 +150,11 @@ def _watched(
         inside = zone.interval.low > 0
         if not zone.where:
             for name_ in sides.values():
-                found.setdefault(name_, path_interval("neutral", path, hand))
+                found.setdefault(name_, path_interval("neutral", by.path, by.hand))
             return
         # A head inside its way going back, or outside it going through, travels from in to out of it.
         way = "in_to_out" if inside == (zone.where == "back") else "out_to_in"
-        found.setdefault(sides[zone.where], path_interval(way, path, hand))
+        found.setdefault(sides[zone.where], path_interval(way, by.path, by.hand))
 
 
 _SHAPES: Final[Mapping[str, tuple[str, ...]]] = {

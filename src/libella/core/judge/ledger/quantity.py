@@ -17,6 +17,8 @@ from ...start.stroke import MEASURES
 from ...start.watched import PREFIX, note_of
 from .factors import Factor
 
+REACHES: Final[dict[str, float]] = {"mm": 10.0, "m": 0.35, "%": 5.0, "s": 0.1}
+"""Where the marks of a vial stand, by its unit, of what is held against no window."""
 Event = Literal["putt", "set_down", "answer", "look", "set_up"]
 Kind = Literal["level", "share"]
 Sides = Literal["line", "eyes", "behind", "path", "strike", "high", "pace", "more", ""]

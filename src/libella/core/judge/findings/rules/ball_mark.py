@@ -1,7 +1,7 @@
 """Ball mark: the stripe does not lie on the line."""
 
+from ....certainty.estimate import told_by
 from ..case import Case
-from ..currency import told_by
 from ..finding import Fact, Finding, needs
 
 SET_DOWNS = 5

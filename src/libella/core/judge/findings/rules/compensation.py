@@ -4,11 +4,12 @@ import math
 
 import numpy as np
 
+from ....certainty.estimate import told_by
 from ....measure.interval import Interval
 from ...compensation import FEWEST_PAIRS, Reader, putt_by_putt
 from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
-from ..currency import told_by, weight_of
+from ..currency import weight_of
 from ..finding import Fact, Finding, called, needs
 
 SET_DOWNS = 5

@@ -1,7 +1,7 @@
 """Face aim: off at address by itself, not with the mark and not with the picture; the stroke adds nothing to it."""
 
+from ....certainty.estimate import told_by
 from ..case import Case
-from ..currency import told_by
 from ..finding import Fact, Finding, needs
 
 SET_DOWNS = 5

@@ -1,7 +1,7 @@
 """Face at impact: square at address, off at the ball: the stroke turns it."""
 
+from ....certainty.estimate import told_by
 from ..case import Case
-from ..currency import told_by
 from ..finding import Fact, Finding, needs
 
 PUTTS = 5

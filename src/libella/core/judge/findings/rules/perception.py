@@ -1,7 +1,7 @@
 """Perception: what looks straight is not, and the face aim lies to that side."""
 
+from ....certainty.estimate import told_by
 from ..case import Case
-from ..currency import told_by
 from ..finding import Fact, Finding, needs
 
 ANSWERS, SET_DOWNS = 8, 5

@@ -4,9 +4,10 @@ import math
 
 import numpy as np
 
+from ....certainty.estimate import told_by
 from ....estimate.cost import share_within
 from ..case import Case
-from ..currency import told_by, weight_of
+from ..currency import weight_of
 from ..finding import Fact, Finding, called, needs
 
 

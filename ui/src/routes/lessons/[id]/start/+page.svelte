@@ -45,7 +45,8 @@
   const comparisons = comparisonsQuery(() => id)
   const block = $derived(judged.data?.block)
   const judgement = $derived(judged.data?.judgement)
-  const everything = readQuery(() => blockId, () => judgement?.putts)
+  // Where putts finished is told as they are noted; of a block that notes nothing nothing is asked between putts.
+  const everything = readQuery(() => (judged.data?.block.asks.length ? blockId : undefined), () => judgement?.putts)
   const Entry = $derived(ENTRIES[picture.data?.entry ?? ''])
   const ended = $derived(Boolean(sheet?.lesson.ended_at || sheet?.lesson.voided_at))
 
