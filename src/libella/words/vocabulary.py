@@ -146,7 +146,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "aid_seen": {"natural": "No aid in view", "aided": "Aid in view"},
     "rig_seen": {"blind": "Out of view", "guided": "In view"},
     "putted": {"hole": "To a hole", "none": "No hole, to an aim point"},
-    "aim_comparing": {"cue": "The cue", "set_up": "The set-up", "aided": "The aid in view"},
+    "aim_comparing": {"cue": "The cue", "set_up": "How it is set down", "aided": "The aid in view"},
     "comparing": {
         "conditions": "Two ways here",
         "distances": "Several distances",

@@ -29,7 +29,7 @@ def test_two_cues_read_in_turns_come_to_one_verdict(coach):
     table, came = in_turns(coach, compare(coach, lesson, each=10), (0.0, 2.5))
     assert came[:8] == [0, 0, 1, 1, 1, 1, 0, 0]
     found = table["turns"][0]["compared"]
-    assert found["pairs"][0]["word"] == "clear" and "“near spot” against “line”: face" in found["headline"]
+    assert found["pairs"][0]["word"] == "clear" and "“near spot” against “line on the ball”: face" in found["headline"]
     assert "further right" in found["headline"] and "clear" in found["headline"]
     assert len(found["vials"]) == 2 and table["turns"][0]["turn_words"].startswith("All set-downs")
 

@@ -118,6 +118,8 @@ def test_words_say_a_side_and_what_lies_in_one_wide_zone_is_not_told_finer():
     assert level_said(it, "left", "metric").startswith("Right (closed) 8 of 10, each by 0.5° or more")
     flat = of("start", [Interval(-0.8, 0.8)] * 10)
     assert level_said(flat, "right", "metric").startswith("All 10 within ± 0.8°")
+    turned = of("shoulders_deg", [Interval(-4.5, -3.5)] * 3, step="stand")
+    assert "4.0° left" in level_said(turned, "right", "metric"), "a zone that lies off is told with its side"
 
 
 @pytest.mark.parametrize("name", ["start", "face", "path", "strike", "eyes_inside", "roll_past"])

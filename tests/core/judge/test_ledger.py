@@ -47,6 +47,11 @@ def test_whatever_an_aid_shows_is_a_reading(kind):
         for value in some:
             found = read({name: value}, aids=[aid])
             assert name in found and all(quantity(it).name == it for it in found)
+            if not note.options:
+                # Told in the unit it was read in, not in the degrees it comes to.
+                assert found[name].low - 1e-9 <= value <= found[name].high + 1e-9, quantity(name).unit
+            if aid.about.measures == "face" and not aid.touched:
+                assert isinstance(found["address"], Interval), "a face read at a putt is the putt's own"
     if notes:
         assert any(aid.touched or isinstance(aid, Scale) or aid.zones() for _ in notes)
 

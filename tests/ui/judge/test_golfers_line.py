@@ -14,7 +14,7 @@ def test_the_golfers_page_opens_with_the_line_and_takes_a_change(page: Page):
     page.locator("a[href^='/golfers/']", has_text="Pell Marchetti-Oduya").first.click()
     line = page.locator("[data-golfers-line]")
     expect(line.get_by_role("listitem").first).to_contain_text("nine times in ten")
-    expect(line.get_by_role("listitem").filter(has_text="Face at address")).to_have_count(1)
+    expect(line.get_by_role("listitem").filter(has_text="Face at address, as usual")).to_have_count(1)
     line.get_by_label("Something was changed today").fill("new putter")
     line.get_by_role("button", name="Note the change").click()
     expect(line).to_contain_text("new putter")

@@ -72,6 +72,7 @@ class AimSeriesOut(Kept):
     kind: str | None
     sizes: dict[str, float]
     set_up: str
+    factors: dict[str, str] = Field(description="in what else it is not as usual")
     station_id: UUID | None
     started_at: datetime
 
@@ -154,6 +155,7 @@ class WayIn(Entry):
     cue: Cue = "line"
     set_up: Words80 = AS_USUAL
     aided: bool = False
+    factors: dict[Words20, ShortWords] = Field(default_factory=dict, max_length=8)
 
 
 class TurnsIn(Entry):

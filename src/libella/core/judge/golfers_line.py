@@ -199,7 +199,8 @@ def golfers_line(
     read = [it for it in told if it.bias is not None]
     if not read:
         return None
-    prior = quantity(keys[0].name).prior or START
+    about = quantity(keys[0].name)
+    prior = about.prior or START
     pooled = [
         Pooled(it.day, *it.bias, it.laying, it.laying_sd, it.device, it.device_sd, it.grid)
         for it in read
@@ -209,9 +210,9 @@ def golfers_line(
     first, last = read[0].day, read[-1].day
     within = _told_apart([it for it in changes if first < it.day <= last], [it.day for it in read])
     days = [first + (last - first) * n / (_POINTS - 1) for n in range(_POINTS)] if last > first else [last]
-    scale = prior.bias_sd / START.bias_sd if prior.unit != "deg" else 1.0
+    scale = _scale(about, prior)
     scatter = _spread(spreads, last, prior) if spreads else None
-    matters = limits_of(quantity(keys[0].name), scatter.value if scatter else prior.spread_median, at_usual(mix))
+    matters = limits_of(about, scatter.value if scatter else prior.spread_median, at_usual(mix))
     found = level(
         pooled, days, [it.day for it in within], prior=(prior.bias_mean, prior.bias_sd), matters=matters, scale=scale
     )
@@ -237,6 +238,16 @@ def golfers_line(
 def at_usual(mix: Mix) -> Weighing:
     """What a line is weighed by: over all lessons nobody's spread and no one share of the face."""
     return Weighing(mix, K_USUAL.value, START.spread_median)
+
+
+def _scale(about: Quantity, prior: Prior) -> float:
+    """By how much a quantity wanders between blocks, as parts of what a start does: as its level is believed to, and
+    where nothing is believed of the level, as single readings do."""
+    if prior.unit == "deg":
+        return 1.0
+    if about.sides in ("more", ""):
+        return prior.spread_median / START.spread_median
+    return prior.bias_sd / START.bias_sd
 
 
 def _told_apart(changes: Sequence[Change], days: Sequence[float]) -> list[Change]:

@@ -28,6 +28,7 @@ class Way:
     cue: Cue = "line"
     set_up: str = AS_USUAL
     aided: bool = False
+    factors: Mapping[str, str] = field(default_factory=dict[str, str])
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,6 +66,7 @@ class TurnsEntry:
             kind=self.kind,
             sizes=self.sizes,
             set_up=way.set_up,
+            factors=way.factors,
             station_id=self.station_id,
         )
 
@@ -117,7 +119,8 @@ def _told(entry: TurnsEntry) -> dict[str, Any]:
         "lesson_id": str(entry.lesson_id),
         "station_id": str(entry.station_id) if entry.station_id else None,
         "started_at": entry.started_at.isoformat(),
-        "ways": [asdict(it) for it in entry.ways],
+        # Ways planned before factors were known are the same said again.
+        "ways": [{name: it for name, it in asdict(way).items() if it or name != "factors"} for way in entry.ways],
         "sizes": dict(entry.sizes),
     }
 

@@ -30,6 +30,7 @@ from ...core.set.station import Station
 from ...core.stand.set_up import ENTRIES
 from ...core.start.stroke import UNZEROED_DEG
 from ..aim.aims import AimSheet, aim_table
+from ..aim.turns import aim_turns
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of
@@ -107,6 +108,9 @@ def _valid(sheet: BlockSheet) -> list[KeptReading]:
     return [it for it in sheet.readings if not it.voided]
 
 
+_FACES: Final = {"face_address_deg": "address", "face_impact_deg": "impact"}
+
+
 @dataclass(frozen=True, slots=True)
 class _Sensed:
     """How well the sensors of a block read: their error, their zero's doubt, the readings of the check that found them,
@@ -119,9 +123,13 @@ class _Sensed:
     one_device: bool
 
     @classmethod
-    def of(cls, told: Sequence[StrokeSheet], filed_deg: float) -> "_Sensed":
+    def of(cls, told: Sequence[StrokeSheet], events: Sequence[Event], filed_deg: float) -> "_Sensed":
         """`filed_deg`: the error that came with a file, where no sensor told anything."""
-        readers = {name: it.sensor.id for it in told for name in it.measures if name.startswith("face_")}
+        readers: dict[str, object] = {
+            _FACES[name]: it.sensor.id for it in told for name in it.measures if name in _FACES
+        }
+        by_hand = {name for it in events for name in _FACES.values() if name in it.values} - set(readers)
+        readers |= dict.fromkeys(by_hand, "hand") if readers else {}
         return cls(
             noise_deg=max((it.noise_deg for it in told), default=filed_deg),
             zero_deg=max((it.zero_doubt_deg for it in told), default=0.0),
@@ -146,12 +154,12 @@ def block_batch(
     watched = station.rig.reads_start
     by = Reader(hand, path_of(block), [station.rig, *station.aids], station.proof.line_off_deg(station.rig.station_m))
     filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
-    sensed = _Sensed.of([one for it in valid for one in strokes.get(it.id, ())], filed)
     events: list[Event] = []
     for it in valid:
         start = Interval.of(it.low_deg, it.high_deg) if watched else None
         measures = _measures(strokes.get(it.id, ()))
         events.append(Event(str(it.id), putt_values(by, start, it.notes, measures)))
+    sensed = _Sensed.of([one for it in valid for one in strokes.get(it.id, ())], events, filed)
     return Batch(
         id=str(block.id),
         step="start",
@@ -237,7 +245,9 @@ def _read_off(putt: Putt) -> Estimate | None:
 def others_of(desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet]) -> Iterable[Batch]:
     """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood."""
     lesson_id = sheet.lesson.id
-    yield from (series_batch(it) for it in aims if it.reads)
+    turns = aim_turns(desk, lesson_id, aims)
+    named = {one.series.id: name for it in turns for name, one in zip(it.names, it.sheets, strict=True)}
+    yield from (series_batch(it, named.get(it.series.id, "")) for it in aims if it.reads)
     sights = sights_of(desk, lesson_id)
     yield from (_sight(it) for it in sights if it.found.trials)
     eyes = eye_sheet(desk, lesson_id)
@@ -271,9 +281,9 @@ def every_batch(
             yield from others_of(desk, LessonSheet(lesson, golfer, sheets), aim_table(desk, lesson.id).sheets)
 
 
-def series_batch(it: AimSheet) -> Batch:
-    """A series of set-downs."""
-    series, name = it.series, _AIMED[it.series.link]
+def series_batch(it: AimSheet, name: str) -> Batch:
+    """A series of set-downs; `name`: of the way it is one of in a comparison."""
+    series, link = it.series, _AIMED[it.series.link]
     told = {"set_up": series.set_up, "cue": "" if series.cue == "line" else series.cue}
     levels = joined(levels_of(dict(series.factors) | told), [("guide", GUIDED)] if series.aided else [])
     tool = math.sqrt(max(it.shared_deg**2 - it.line_deg**2, 0.0))
@@ -284,13 +294,13 @@ def series_batch(it: AimSheet) -> Batch:
         step="aim",
         day=_day(series.started_at),
         events=tuple(
-            Event(str(down.id), {name: read})
+            Event(str(down.id), {link: read})
             for down, read in zip((one for one in it.set_downs if not one.voided), it.reads, strict=True)
         ),
         levels=levels,
-        label=series.cue,
+        label=name,
         lesson=str(series.lesson_id),
-        sources={name: tuple(one for one in sources if one.sd > 0)},
+        sources={link: tuple(one for one in sources if one.sd > 0)},
         proved=it.found.proved,
         planned=series.planned,
         comparison=str(series.comparison_id or ""),

@@ -29,7 +29,7 @@ CUES: Final[dict[Cue, str]] = {
     "line": "line",
     "stripe": "stripe",
     "logo": "logo",
-    "blank": "blank",
+    "blank": "no line on the ball",
     "near_spot": "near spot",
 }
 

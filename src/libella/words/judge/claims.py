@@ -121,12 +121,10 @@ FACTOR_NAMES: Final[dict[Factor, str]] = {
 
 def levels_said(levels: Levels, units: Units = "metric") -> str:
     """How readings were taken: "wide base, in view"; as usual where nothing differs."""
-    known = {str(cue): name for cue, name in CUES.items()}
+    cues = {str(cue): name for cue, name in CUES.items()}
 
     def named(factor: Factor, level: str) -> str:
-        return (
-            tape(float(level), units) if factor == "length" else known.get(level, level) if factor == "cue" else level
-        )
+        return tape(float(level), units) if factor == "length" else cues.get(level, level) if factor == "cue" else level
 
     return ", ".join(_FACTORS[factor].format(level=named(factor, level)) for factor, level in levels) or AS_USUAL
 
@@ -216,14 +214,14 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
 
 
 def _one_zone(it: Level) -> float | None:
-    """Half the width of the one zone that all readings lie in, where that reaches over nothing and is wide."""
+    """How far the one zone that all readings lie in reaches to either side, where it lies about nothing and is wide."""
     if it.counted is None or it.count < FEWEST or it.quantity.sides not in ("line", "path", "strike"):
         return None
     low, high = it.counted.lowest, it.counted.highest
     wide = {"deg": 0.3, "mm": 4.0}.get(it.quantity.unit, 0.0)
     if low != high or low.low_or_none is None or low.high_or_none is None or low.high - low.low < 2 * wide:
         return None
-    return (low.high - low.low) / 2
+    return max(low.high, -low.low) if low.low < 0 < low.high else None
 
 
 def headed(it: Level, hand: Hand, units: Units) -> str:
@@ -337,8 +335,9 @@ def shift_said(it: Difference, hand: Hand, units: Units) -> str:
     size = size_said(about_, by.value, by.doubt if about_.unit == "deg" else 0.0, units)
     low, high = sorted((by.low, by.high), key=abs)
     between = between_said(about_, Estimate(by.value, low, high) if by.is_one_side else by, hand, units)
-    way = further(about_, by.value, hand)
-    return f"{name} {size} {way} ({between})"
+    if _is_small(about_, by.value) or size in ("0.0°", "0°"):
+        return f"{name} the same ({between})"
+    return f"{name} {size} {further(about_, by.value, hand)} ({between})"
 
 
 def further(it: Quantity, value: float, hand: Hand) -> str:

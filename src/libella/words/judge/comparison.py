@@ -8,7 +8,6 @@ from ...core.judge.claims.difference import Difference, Group
 from ...core.judge.claims.reads import Compared, asked_of
 from ...core.measure.units import Units
 from ...core.start.turns import Of, Question
-from ..aim.links import CUES
 from ..shared.certainty import WORDS
 from .claims import difference_said, levels_said, quantity_name
 
@@ -55,8 +54,7 @@ class ComparedWords:
 
 def group_name(it: Group) -> str:
     """What a condition is called: as the coach calls it, else what it was not as usual in."""
-    known = {str(cue): name for cue, name in CUES.items()}
-    return known.get(it.name, it.name) or levels_said(it.levels)
+    return it.name or levels_said(it.levels)
 
 
 def compared_words(it: Compared | None, of: str, hand: Hand, units: Units) -> ComparedWords:

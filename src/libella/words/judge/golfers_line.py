@@ -34,7 +34,10 @@ def line_short(it: GolfersLine) -> str:
     if lengths:
         return f"At {listed([f'{float(one):.1f} m' for one in lengths])} starts {_sided(it.now.value)} now."
     if it.beyond is not None:
-        return f"Starts at least {_sided(it.beyond.edge)} now, from {counted(len(it.blocks), 'block')}."
+        least = (
+            f"at least {_sided(it.beyond.edge)}" if abs(it.beyond.edge) >= _STEADY_DEG else f"to the {it.beyond.side}"
+        )
+        return f"Starts {least} now, from {counted(len(it.blocks), 'block')}."
     return f"Starts {_sided(it.now.value)} now, from {counted(len(it.blocks), 'block')}."
 
 

@@ -65,12 +65,20 @@ def _headline(it: Judgement) -> str:
     """Where the bias lies and how sure that is; of readings that are open to one side at least where."""
     beyond = it.beyond
     if beyond is None or it.summary is None:
-        return headline(it.summary, it.verdict, "No putts yet.")
+        return _here(headline(it.summary, it.verdict, "No putts yet."), it)
     least = f"at least {abs(beyond.edge):.1f}° {beyond.side}" if beyond.edge else f"to the {beyond.side}"
     of = "" if beyond.times == it.putts else f" in {beyond.times} of {it.putts}"
     if it.verdict is None:
         return f"So far {least}{of}."
-    return f"{least[0].upper()}{least[1:]}{of}, {WORDS[it.verdict.word]}."
+    return _here(f"{least[0].upper()}{least[1:]}{of}, {WORDS[it.verdict.word]}.", it)
+
+
+def _here(said: str, it: Judgement) -> str:
+    """A word that holds at this length only says so, with the one the lesson tells, which weighs the usual lengths."""
+    if it.verdict is None or it.usual is None or it.usual.word == it.verdict.word:
+        return said
+    here = said.removesuffix(".").removesuffix(" here")
+    return f"{here} here; {WORDS[it.usual.word]} at the usual lengths."
 
 
 _FAR: Final = " This rig can't say how far: lay a ruler board, or a wider gate."
@@ -181,8 +189,7 @@ def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
             return f"It is {sure} sure that the bias costs under {under} here: nothing there to mend.{dear}"
         return f"It is {sure} sure that the bias costs under {under} at the usual lengths: nothing there to mend.{dear}"
     if call.word == "open" or call.side == "neither":
-        usual = " At the usual lengths it is too small to matter." if it.usual and it.usual.word == "none" else ""
-        return f"A tendency and chance both still fit these putts.{usual}{dear}"
+        return f"A tendency and chance both still fit these putts.{dear}"
     least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"
     said = _TENDENCY[call.word, occasion.hole].format(sure=sure, side=call.side, least=least, about=round(cost))
     if it.beyond:

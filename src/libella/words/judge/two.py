@@ -89,8 +89,9 @@ def label_said(it: Difference) -> str:
 
 
 def beside_said(it: Difference, hand: Hand, units: Units) -> str:
-    """One quantity on both sides."""
-    said = difference_said(it, hand, units)
+    """One quantity on both sides, below its own name."""
+    name = quantity_name(it.quantity.name).lower()
+    said = difference_said(it, hand, units).removeprefix(f"{name} ").removeprefix(f"{name}: ")
     return f"{said[0].upper()}{said[1:]}."
 
 

@@ -7,17 +7,19 @@
   import { createWrite } from '$lib/data/write.svelte'
   import { choices as options, entry, stepped } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
-  import NameChoice from '$lib/base/NameChoice.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { readCautions } from '$lib/set/writes'
   import { aimChoicesQuery } from './queries.svelte'
+  import UnderChoice from '$lib/start/UnderChoice.svelte'
+  import { NOT_HERE, setDown, USUAL, waysToStand, type Under } from '$lib/start/under'
   import ToolTrue from '$lib/set/ToolTrue.svelte'
   import { CUE_PICTURES } from './cues'
   import CompareAims from './CompareAims.svelte'
   import { beginSeries } from './writes'
 
+  type Series = Shapes['AimSeriesOut']
   interface Props {
     lessonId: string
     /** The laser's cautions were read in this lesson. */
@@ -28,13 +30,14 @@
     tools: Shapes['AimOut']['tools']
     /** Set-ups named in this lesson so far. */
     setUps: string[]
+    /** Series of this lesson: how they were set down is offered again. */
+    before: Series[]
     begun: (series: string) => void
   }
-  let { lessonId, laserRead, natural, tools, setUps, begun }: Props = $props()
+  let { lessonId, laserRead, natural, tools, setUps, before, begun }: Props = $props()
 
   const choices = aimChoicesQuery()
   const instruments = instrumentsQuery()
-  type Series = Shapes['AimSeriesOut']
   let link = $state<Series['link']>('face')
   let cue = $state<Series['cue']>('line')
   // What is laid here, or was read with last, is what it is read with again.
@@ -42,8 +45,8 @@
   let kind = $state(Object.keys(tools)[0] ?? 'face_mirror')
   let changed = $state<Record<string, Record<string, number>>>({})
   const sizes = $derived({ ...tools[kind], ...changed[kind] })
-  let set_up = $state<string | null>(null)
-  const named = $derived(set_up ?? setUps.at(-1) ?? '')
+  let under = $state<Under>(USUAL)
+  const offered = $derived(waysToStand(setUps, before))
   let view = $state<'natural' | 'aided'>('natural')
   let planned = $state(7)
   const VIEWS = options<typeof view>('aid_seen')
@@ -54,7 +57,7 @@
   const unread = $derived(Boolean(link === 'face' && chosen?.about.laser && !laserRead))
   const reading = createWrite(() => readCautions(lessonId))
   const told = $derived<Shapes['AimSeriesIn']>({
-    lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: link === 'face' ? sizes : {}, set_up: named, station_id: null, started_at: '',
+    lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: link === 'face' ? sizes : {}, ...setDown(under), station_id: null, started_at: '',
   })
   const beginning = createWrite((id: string) => beginSeries(id, { ...told, started_at: stamp() }), (_, id) => begun(id))
   let inTurns = $state(false)
@@ -96,7 +99,7 @@
       {/if}
     </div>
   {/if}
-  <NameChoice label="The set-up" names={setUps} bind:value={() => named, (it) => (set_up = it)} another="Another set-up…" />
+  <UnderChoice label="Set down" {offered} without={NOT_HERE} bind:value={under} />
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <Choice label="Cue on the ball" options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))} bind:value={cue} />
     <Stepper
@@ -116,7 +119,7 @@
   {/if}
   {#if beginning.error ?? reading.error}<Trouble error={beginning.error ?? reading.error} />{/if}
   {#if inTurns}
-    <CompareAims first={told} {setUps} begun={() => begun('')} />
+    <CompareAims first={told} {offered} begun={() => begun('')} />
     <button class="button justify-self-start" type="button" onclick={() => (inTurns = false)}>One way only</button>
   {:else}
     <div class="flex gap-2">

@@ -2881,6 +2881,13 @@ export interface components {
             };
             /** Set Up */
             set_up: string;
+            /**
+             * Factors
+             * @description in what else it is not as usual
+             */
+            factors: {
+                [key: string]: string;
+            };
             /** Station Id */
             station_id: string | null;
             /**
@@ -9161,6 +9168,10 @@ export interface components {
              * @default false
              */
             aided: boolean;
+            /** Factors */
+            factors?: {
+                [key: string]: string;
+            };
         };
         /** WayOut */
         WayOut: {

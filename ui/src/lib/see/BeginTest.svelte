@@ -7,6 +7,7 @@
   import NameChoice from '$lib/base/NameChoice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { SET_UP_PICTURES } from '$lib/start/set-ups'
   import ToolTrue from '$lib/set/ToolTrue.svelte'
   import PositionEntry from './PositionEntry.svelte'
   import { choices, named } from '$lib/data/vocabulary.svelte'
@@ -77,7 +78,7 @@
       Under which conditions <span class="font-normal text-faded">{condition || 'as usual'}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span>
     </summary>
     <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
-      <NameChoice label="The set-up" names={setUps} bind:value={condition} another="Another set-up…" />
+      <NameChoice label="The set-up" names={setUps} bind:value={condition} another="Another set-up…" pictures={SET_UP_PICTURES} />
       {#if breaks}<Choice label="Straight at" options={TOWARD} bind:value={toward} />{/if}
       <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
       <Choice label="Eyes" options={EYES} bind:value={eyes} />

@@ -6,6 +6,7 @@
   import { createWrite } from '$lib/data/write.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import { SET_UP_PICTURES } from '$lib/start/set-ups'
   import NameChoice from '$lib/base/NameChoice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { WAY_PICTURES } from './ways'
@@ -43,7 +44,7 @@
 {:else if sheet}
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
     <div>
-      <div class="mb-4"><NameChoice label="The set-up that is looked at" names={setUps} bind:value={look.set_up} another="Another set-up…" /></div>
+      <div class="mb-4"><NameChoice label="The set-up that is looked at" names={setUps} bind:value={look.set_up} another="Another set-up…" pictures={SET_UP_PICTURES} /></div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} small bind:value={look.way} /></div>
       {#if look.way === 'mirror'}<div class="mb-4"><ToolTrue {lessonId} kind="ground_mirror" /></div>{/if}
       {#if look.way === 'string' || look.way === 'strip'}

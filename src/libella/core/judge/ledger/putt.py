@@ -135,10 +135,16 @@ def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | 
         found[name] = str(value) if isinstance(value, str) else typed(float(value))
         return
     interval = None if aid.touched else watched_interval(aid, value)
-    found[name] = str(value) if isinstance(value, str) else interval or size_m(float(value))
+    measures = aid.about.measures
+    if isinstance(value, str):
+        found[name] = value
+    else:
+        # As it was read, in metres; what that comes to in degrees stands under the link it measures.
+        found[name] = interval if interval and measures == "pace" else size_m(float(value))
     if interval is None:
         return
-    measures = aid.about.measures
+    if measures == "face":
+        found.setdefault("address", interval.shifted(by.line_off_deg))
     if measures == "strike" and "strike" not in found:
         # Read as the coach sees it, towards the heel; kept as everything is, towards the toe.
         found["strike"] = Interval(-interval.high, -interval.low)

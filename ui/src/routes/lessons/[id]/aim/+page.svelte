@@ -44,7 +44,7 @@
       <h1 class="wide mb-4 border-b-2 border-ink pb-1 text-xl">Where does the face aim?</h1>
       <BeginSeries
         lessonId={id} laserRead={Boolean(lesson.data?.lesson.laser_read_at)} natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
-        tools={aim.data.tools} setUps={lesson.data?.set_ups ?? []} begun={(series) => {
+        tools={aim.data.tools} setUps={lesson.data?.set_ups ?? []} before={sheets.map((it) => it.series)} begun={(series) => {
           current = series
           stopped = series !== ''
         }}
@@ -69,7 +69,7 @@
       {#each sheets.toReversed() as it (it.series.id)}
         <article class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2" data-aim-series>
           <div>
-            <p class="text-faded">{named(it)} · {cueNamed('cue', it.series.cue)} · {it.series.set_up}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series.planned}</p>
+            <p class="text-faded">{named(it)} · {cueNamed('cue', it.series.cue)} · {[it.series.set_up, ...Object.values(it.series.factors)].filter(Boolean).join(', ') || 'as usual'}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series.planned}</p>
             <p class="wide text-lg">{it.found.headline}</p>
             <p>{it.found.meaning}</p>
             {#if it.series.station_id && it.series.station_id !== planNow?.id}<p class="text-sm text-faded" data-plan-of>Read on another plan: {plans.find((one) => one.id === it.series.station_id)?.words}.</p>{/if}
