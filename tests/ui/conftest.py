@@ -54,10 +54,11 @@ def page(browser: Browser, served: Served) -> Generator[Page]:
     assert errors == []
 
 
-def no_serious_finding(page: Page) -> None:
-    """Run axe; anything serious or critical fails with what it is and where."""
+def no_serious_finding(page: Page, *, only: str = "") -> None:
+    """Run axe; anything serious or critical fails with what it is and where. `only`: rules of that category."""
     page.evaluate(AXE() if not page.evaluate("'axe' in window") else "0")
-    found = page.evaluate("axe.run(document, { resultTypes: ['violations'] })")["violations"]
+    rules = f", runOnly: ['cat.{only}']" if only else ""
+    found = page.evaluate(f"axe.run(document, {{ resultTypes: ['violations']{rules} }})")["violations"]
     bad = [
         f"{it['id']}: {it['nodes'][0]['html'][:160]} {it['nodes'][0]['failureSummary'][:300]}"
         for it in found

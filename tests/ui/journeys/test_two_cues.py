@@ -19,9 +19,11 @@ def test_two_cues_are_compared_in_turns_by_their_aim_and_one_list_names_the_set_
     own_lesson(page, "Two Cues Golfer")
     step(page, "Aim")
     page.get_by_role("radio", name="Putter against the mark").click()
-    page.get_by_role("radio", name="Another set-up…").click()
-    page.get_by_role("textbox", name="Another set-up").fill("grip down")
+    page.get_by_role("radio", name="Something else…").click()
+    page.get_by_role("textbox", name="Something else").fill("grip down")
     page.keyboard.press("Enter")
+    # What it is that differs is chosen, the name decides nothing.
+    page.get_by_role("radio", name="Set-up", exact=True).click()
     page.get_by_label("Set-downs to the verdict", exact=True).fill("4")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Compare…").click()

@@ -8,12 +8,14 @@ from playwright.sync_api import Page, expect
 from ..conftest import Served, choose_rig, hold_first_answer, plan
 
 
-def own_lesson(page: Page, name: str) -> None:
+def own_lesson(page: Page, name: str, *, hand: str = "Left-handed", level: str = "") -> None:
     """A new golfer with a lesson, at its Set step."""
     page.goto("/")
     page.get_by_role("button", name="Add golfer").click()
     page.get_by_role("textbox", name="Name").fill(name)
-    page.get_by_role("radio", name="Left-handed").click()
+    page.get_by_role("radio", name=hand).click()
+    if level:
+        page.get_by_role("radio", name=level).click()
     page.get_by_role("dialog").get_by_role("button", name="Add golfer").click()
     expect(page.get_by_role("heading", name=name)).to_be_visible()
     page.get_by_role("button", name="Start lesson").click()

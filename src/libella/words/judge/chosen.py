@@ -115,6 +115,7 @@ def _off(it: Off, hand: Hand, units: Units) -> str:
     level = it.level
     name = quantity_name(level.quantity.name)
     under = f", {levels_said(level.levels)}" if level.levels else ""
+    comma = "," if under else ""
     if level.beyond is not None:
         said = beyond_said(level, level.beyond, hand, units)
         if level.quantity.name == "strike":
@@ -128,8 +129,8 @@ def _off(it: Off, hand: Hand, units: Units) -> str:
         push = ""
         if level.call is not None and level.call.side != "neither" and not level.levels:
             push = f", a {push_or_pull(level.call.side, hand)}"
-        return f"Starts{under} {headed(level, hand, units)}{push}{call_said(level)}.{_why(it)}"
-    return f"{name}{under} {headed(level, hand, units)}{call_said(level)}."
+        return f"Starts{under}{comma} {headed(level, hand, units)}{push}{call_said(level)}.{_why(it)}"
+    return f"{name}{under}{comma} {headed(level, hand, units)}{call_said(level)}."
 
 
 def _why(it: Off) -> str:
@@ -144,7 +145,7 @@ def _why(it: Off) -> str:
         return " The path lies to that side, too, and may be part of it: read it in degrees."
     if it.read_aim:
         return " What was read of the aim does not say why."
-    return " Why can't be told: nothing before the start was read."
+    return " Why can't be told: where the face aims was not read."
 
 
 def meaning_said(it: Chosen, hand: Hand) -> str:
@@ -169,7 +170,7 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             call = it.level.call
             if call is None or call.cost is None or it.level.beyond is not None:
                 return ""
-            return f"It costs about {counted(round(call.cost), 'putt')} in a hundred."
+            return f"It costs about {counted(round(call.cost), 'putt')} in a hundred at the usual lengths."
         case PaceOff() | MissedSide() | GroundOff():
             return ""
         case Wide() | Nothing():

@@ -278,7 +278,7 @@ def _disturbed(occasion: Occasion) -> str:
 def _gain(it: Gain) -> str:
     low, high = sorted((round(it.putts.low), round(it.putts.high)))
     more = "+" if round(it.putts.value) > 0 else ""
-    return f"{more}{counted(round(it.putts.value), 'putt')} in a hundred ({low} to {high})"
+    return f"{more}{counted(round(it.putts.value), 'putt')} in a hundred ({low} to {high})".replace("-", "−")
 
 
 def further_words(it: Further | None) -> str:

@@ -241,9 +241,9 @@ def _line_first(case: Case, found: Findings) -> LineFirst:
     return LineFirst(rig, told, "right" if middle > 0 else "left", abs(middle))
 
 
-def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause]) -> list[Chosen]:
+def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause]) -> list[Off]:
     """Levels that lie off and that no finding tells."""
-    said: list[Chosen] = []
+    said: list[Off] = []
     starts = found.starts
     path = case.level("path")
     if starts is not None and found.unexplained and not case.line_first:
@@ -274,9 +274,14 @@ def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause
         by_side = level.beyond is not None and level.side.names_direction
         if level.is_named or (by_side and name in ("path", "strike")):
             said.append(Off(level))
-    return sorted(
-        said, key=lambda it: (it.word != "clear", not isinstance(it, Off) or it.level.quantity.name != "start")
-    )
+    # A mark is laid, and a face is set down, as it looks straight: what is seen comes before what goes with it.
+    order = ("start", "looks_straight")
+
+    def later(it: Off) -> tuple[bool, int]:
+        name = it.level.quantity.name
+        return it.word != "clear", order.index(name) if name in order else len(order)
+
+    return sorted(said, key=later)
 
 
 def _missed_side(missed: Sequence[Miss]) -> MissedSide | None:

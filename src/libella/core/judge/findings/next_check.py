@@ -35,6 +35,8 @@ CheckName = Literal[
 CHECKS: Final[tuple[CheckName, ...]] = get_args(CheckName)
 _DRAWN: Final = 60
 _LINE: Final = (RIG, -1.0)
+_FINE: Final = 2
+"""Places to which what a minute gains is known: it is drawn."""
 _LEAST: Final = 0.02
 """A check that makes the right finding likelier by less is not worth its minutes: an opinion."""
 
@@ -52,11 +54,12 @@ class Way:
 
 WAYS: Final[Mapping[CheckName, Way]] = {
     "second_proof": Way(2, ("tape_measure",), ("rig",), ((((RIG, 1.0),), 0.1),)),
+    "start_read": Way(5, (), ("strike", "path", "face_aim", "compensation")),
+    "set_downs": Way(3, ("square",), ("face_aim", "compensation", "perception"), (((*FACE, _LINE), 0.25),)),
+    "marks": Way(3, ("pointing_laser",), ("ball_mark", "face_aim"), ((((MARK, 1.0), _LINE), 0.15),)),
     "what_looks_straight": Way(
         4, ("rod",), ("perception", "face_aim", "compensation"), ((((BETA, 1.0), _LINE), 0.35),)
     ),
-    "marks": Way(3, ("pointing_laser",), ("ball_mark", "face_aim"), ((((MARK, 1.0), _LINE), 0.15),)),
-    "set_downs": Way(3, ("square",), ("face_aim", "compensation", "perception"), (((*FACE, _LINE), 0.25),)),
     "sensor": Way(
         6,
         ("stroke_sensor",),
@@ -68,13 +71,13 @@ WAYS: Final[Mapping[CheckName, Way]] = {
     "without_guide": Way(4, (), ("guide",)),
     "three_lengths": Way(8, ("tape_measure",), ("distance",)),
     "finish": Way(4, (), ("read_and_pace",)),
-    "start_read": Way(5, (), ("strike", "path", "face_aim", "compensation")),
     "finer_start": Way(5, (), ()),
     "ground": Way(3, (), ("read_and_pace",)),
     "more_putts": Way(5, (), ()),
     "perception_map": Way(10, ("rod",), ("perception",)),
 }
-"""Minutes are opinions: how long it usually takes with everything at hand."""
+"""Minutes are opinions: how long it usually takes with everything at hand. What is worth the same is asked in this
+order: where it starts, then from the face back to the eyes."""
 _UNNOTED: Final = 0.08
 """Chance that a cause nobody looked at, of those that are told by notes alone, turns out to be first: an opinion."""
 _ALONE: Final[tuple[Cause, ...]] = ("distance", "guide", "movement", "read_and_pace")
@@ -125,7 +128,7 @@ def checks(case: Case, ranked: Sequence[Finding]) -> tuple[Check, ...]:
         tools = case.ledger.tools
         lacking = () if tools is None else tuple(it for it in way.parts if it not in tools)
         found.append(Check(name, way.minutes, way.parts, lacking, gains, name in pressing))
-    return tuple(sorted(found, key=lambda it: (not it.first, bool(it.lacking), -it.worth)))
+    return tuple(sorted(found, key=lambda it: (not it.first, bool(it.lacking), -round(it.worth, _FINE))))
 
 
 def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
@@ -175,7 +178,7 @@ def _done(case: Case) -> set[CheckName]:
         "without_guide": not any(one.guided for one in it.of("start")) or any(not one.guided for one in it.of("start")),
         "three_lengths": len({round(one.putted.distance_m, 1) for one in (*it.of("start"), *it.earlier) if one.putted})
         > 2,
-        "start_read": bool(starts) or (not any(one.putted for one in it.batches) and not it.count("face")),
+        "start_read": bool(starts),
         "finer_start": True,
         "ground": True,
         # A level that is settled, or that a coarse rig can't settle, is not settled by more of the same.
