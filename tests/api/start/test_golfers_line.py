@@ -23,6 +23,7 @@ def test_lessons_are_pooled_and_conditions_are_lines_of_their_own(coach):
     golfer = coach.golfer()
     assert coach.get(f"/golfers/{golfer['id']}/line") == {
         "lines": [],
+        "shares": [],
         "changes": [],
         "joins": [],
     }

@@ -27,7 +27,10 @@ from ...words.judge.golfers_line import (
     line_words,
     lines_said,
     more_blocks_said,
+    share_line_name,
+    share_line_words,
     step_words,
+    up_said,
 )
 from ...words.shared.counts import listed
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, as_kept
@@ -83,10 +86,21 @@ class LineOut(BaseModel):
     since: datetime
     until: datetime
     steps: tuple[str, ...]
+    up: str = Field(description="which way up is on its path")
+
+
+class ShareLineOut(BaseModel):
+    """What was noted in words, over the lessons."""
+
+    quantity: str
+    name: str
+    words: str
+    word: Word
 
 
 class GolfersLinesOut(BaseModel):
     lines: list[LineOut]
+    shares: list[ShareLineOut]
     changes: list[ChangeOut]
     joins: list[LineJoinOut]
 
@@ -177,6 +191,15 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
     since = found.since
     return GolfersLinesOut(
         lines=[] if since is None else [_out(it, since, found.hand, units) for it in found.lines],
+        shares=[
+            ShareLineOut(
+                quantity=it.quantity.name,
+                name=share_line_name(it),
+                words=share_line_words(it),
+                word=it.moved.word if it.moved else "open",
+            )
+            for it in found.shares
+        ],
         changes=[ChangeOut.model_validate(it) for it in found.changes],
         joins=[_join(it) for it in line_joins.joins_of(desk, id)],
     )
@@ -212,4 +235,5 @@ def _out(it: GolfersLine, since: datetime, hand: Hand, units: Units) -> LineOut:
         since=since + timedelta(days=first),
         until=since + timedelta(days=last),
         steps=tuple(step_words(one, it.quantity, hand, units) for one in it.steps),
+        up=up_said(it.quantity, hand),
     )

@@ -1,7 +1,7 @@
 """The golfer's line of every quantity: the batches of all lessons, pooled; the levels of a factor that may move it are
 lines of their own unless the coach joins them."""
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
@@ -20,6 +20,7 @@ from ...core.judge.ledger.factors import joined as joined_levels
 from ...core.judge.ledger.factors import moving
 from ...core.judge.ledger.quantity import REACHES, quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
+from ...core.judge.share_line import SHARES, ShareLine, share_line
 from ...core.measure.window import Window
 from ...core.see.eyes import zone_marks
 from ...store.tables import GolferRow
@@ -39,9 +40,11 @@ _FIRST: Final = ("start", "face")
 
 @dataclass(frozen=True, slots=True)
 class GolfersLines:
-    """The lines of a golfer, the main one of every quantity first; the changes noted; when the first day was."""
+    """The lines of a golfer, the main one of every quantity first; what was noted in words; the changes noted; when the
+    first day was."""
 
     lines: tuple[GolfersLine, ...]
+    shares: tuple[ShareLine, ...]
     changes: Sequence[KeptChange]
     since: datetime | None
     hand: Hand
@@ -54,7 +57,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
     if not lessons:
-        return GolfersLines((), changes, None, golfer.hand)
+        return GolfersLines((), (), changes, None, golfer.hand)
     since = lessons[0][0].started_at
     first_day = since.timestamp() / 86400.0
     putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
@@ -85,7 +88,18 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     main = {it.quantity.name: it for it in reversed(lines)}
     order = (*_FIRST, *(it for it in LINES if it not in _FIRST))
     first = sorted(main.values(), key=lambda it: order.index(it.quantity.name))
-    return GolfersLines((*first, *(it for it in lines if it not in first)), changes, since, golfer.hand)
+    shares = () if starts_only else tuple(_shares(batches))
+    return GolfersLines((*first, *(it for it in lines if it not in first)), shares, changes, since, golfer.hand)
+
+
+def _shares(batches: Sequence[Batch]) -> Iterable[ShareLine]:
+    """What was noted in words, each way of it by itself, as usual first."""
+    for name in SHARES:
+        groups = grouped((it for it in batches if it.counts.get(name)), name)
+        for levels in sorted(groups, key=len):
+            found = share_line(groups[levels], name, levels)
+            if found is not None:
+                yield found
 
 
 def _grow(batches: Sequence[Batch], by: Weighing) -> bool:

@@ -4,15 +4,28 @@ from dataclasses import replace
 from functools import cache
 from itertools import product
 
-from ...core.certainty.estimate import normal
-from ...core.certainty.verdict import weigh
+from ...core.certainty.estimate import Estimate, normal
+from ...core.certainty.verdict import Verdict, weigh
 from ...core.estimate.beyond import Beyond
+from ...core.estimate.shares import Share
 from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
 from ...core.judge.ledger.factors import GUIDED, Levels
 from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
+from ...core.judge.share_line import ShareLine
 from ...core.measure.window import Window
-from ..judge.golfers_line import key_name, line_name, line_short, line_words, lines_said, more_blocks_said, step_words
+from ..judge.golfers_line import (
+    key_name,
+    line_name,
+    line_short,
+    line_words,
+    lines_said,
+    more_blocks_said,
+    share_line_name,
+    share_line_words,
+    step_words,
+    up_said,
+)
 from .claims import BY, SIDES
 from .reading import Reading
 
@@ -46,6 +59,17 @@ def _beside() -> tuple[LinesBeside, ...]:
     return (*told, *(replace(told[0], more_blocks=more) for more in (None, 3)))
 
 
+@cache
+def _shares() -> tuple[ShareLine, ...]:
+    some = (("holed", "holed"), ("roll", "clean"), ("still", "nothing"), ("missed_side", "left"))
+    words = ("open", "none", "likely", "clear")
+    moved = (None, *(Verdict(word, side, 0.9) for word in words for side in SIDES))
+    return tuple(
+        ShareLine(quantity(name), levels, told, (Share(3, 10), Share(7, 9)), Estimate(52.0, 31.0, 71.0), one)
+        for (name, told), levels, one in product(some, _KEYS[:3], moved)
+    )
+
+
 def line_aloud(it: Reading) -> None:
     for pooled in _pooled():
         it.say("judge", line_name, pooled)
@@ -56,6 +80,11 @@ def line_aloud(it: Reading) -> None:
     for beside in _beside():
         it.say("judge", lines_said, beside, it.hand, it.units)
         it.say("judge", more_blocks_said, beside)
+    for share in _shares():
+        it.say("judge", share_line_name, share)
+        it.say("judge", share_line_words, share)
+    for name in ("start", "eyes_inside", "eyes_behind", "roll_past", "strike", "backswing_s"):
+        it.say("judge", up_said, quantity(name), it.hand)
     change = Change(7.0, "new putter")
     for name, chances in product(_LINES, ((0.97, 0.01, 0.02), (0.02, 0.85, 0.2), (0.1, 0.05, 0.9), (0.5, 0.2, 0.4))):
         stepped = Stepped(change, normal(0.7, 0.2), weigh(*chances))

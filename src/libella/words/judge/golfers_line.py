@@ -7,11 +7,12 @@ from ...core.golfer.hand import Hand
 from ...core.judge.golfers_line import GolfersLine, LineKey, Stepped
 from ...core.judge.ledger.quantity import Quantity
 from ...core.judge.lines_beside import MOST, LinesBeside
+from ...core.judge.share_line import ShareLine
 from ...core.measure.side import side_of
 from ...core.measure.units import Units
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
-from .claims import between_said, further, levels_said, quantity_name, side_name, size_said, sized
+from .claims import between_said, category_name, further, levels_said, quantity_name, side_name, size_said, sized
 
 _STEADY_DEG: Final = 0.05
 _FEWEST_BETWEEN: Final = 3
@@ -62,6 +63,32 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
 
 def _sided(value: float) -> str:
     return "0.0°" if abs(value) < _STEADY_DEG else f"{abs(value):.1f}° {side_of(value)}"
+
+
+def share_line_name(it: ShareLine) -> str:
+    """What it is about, and how it was noted where that was not as usual."""
+    return f"{quantity_name(it.quantity.name)}, {levels_said(it.levels)}"
+
+
+def share_line_words(it: ShareLine) -> str:
+    """How often, over the lessons, and whether the newest is otherwise."""
+    wanted = category_name(it.quantity.name, it.told)
+    said = f"{wanted} {it.times} of {it.of} in {counted(len(it.lessons), 'lesson')}"
+    now = f"about {it.now.value:.0f} of a hundred now ({it.now.low:.0f} to {it.now.high:.0f}, nine times in ten)"
+    if it.moved is None:
+        return f"{said[0].upper()}{said[1:]}; {now}."
+    last = it.lessons[-1]
+    word = "no difference that matters" if it.moved.word == "none" else WORDS[it.moved.word]
+    if it.moved.names_direction:
+        word = f"{'oftener' if it.moved.side == 'right' else 'less often'} than before, {word}"
+    return f"{said[0].upper()}{said[1:]}; {now}. The newest lesson {last.times} of {last.of}: {word}."
+
+
+def up_said(about_: Quantity, hand: Hand) -> str:
+    """Which way up is on the drawing of its path."""
+    return {"line": "right of the line", "eyes": "inside", "behind": "behind", "pace": "longer"}.get(
+        about_.sides, "more" if about_.sides in ("more", "") else side_name(about_, 1.0, hand)
+    )
 
 
 def step_words(it: Stepped, about_: Quantity, hand: Hand, units: Units) -> str:

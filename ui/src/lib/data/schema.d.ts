@@ -4911,6 +4911,8 @@ export interface components {
         GolfersLinesOut: {
             /** Lines */
             lines: components["schemas"]["LineOut"][];
+            /** Shares */
+            shares: components["schemas"]["ShareLineOut"][];
             /** Changes */
             changes: components["schemas"]["ChangeOut"][];
             /** Joins */
@@ -5681,6 +5683,11 @@ export interface components {
             until: string;
             /** Steps */
             steps: string[];
+            /**
+             * Up
+             * @description which way up is on its path
+             */
+            up: string;
         };
         /**
          * LinesBesideOut
@@ -7662,6 +7669,23 @@ export interface components {
              * @description share of the face in the start, 0.5 to 1; null lets the putts tell it
              */
             k: number | null;
+        };
+        /**
+         * ShareLineOut
+         * @description What was noted in words, over the lessons.
+         */
+        ShareLineOut: {
+            /** Quantity */
+            quantity: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "clear" | "likely" | "none" | "open";
         };
         /**
          * ShareOut

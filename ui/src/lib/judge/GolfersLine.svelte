@@ -14,7 +14,9 @@
 
   const pooled = golferLineQuery(() => golferId)
   const lines = $derived(pooled.data?.lines ?? [])
+  const shares = $derived(pooled.data?.shares ?? [])
   const FIRST = 4
+  let allShares = $state(false)
   let all = $state(false)
   let words = $state('')
   const noting = createWrite(noteChange, () => (words = ''))
@@ -27,7 +29,7 @@
 
 {#if pooled.error}
   <Trouble error={pooled.error} again={() => pooled.refetch()} />
-{:else if lines.length}
+{:else if lines.length || shares.length}
   <section class="mt-5" data-golfers-line>
     <h2 class="wide border-b-2 border-ink pb-1 text-xl">The golfer’s line</h2>
     <ol class="grid" aria-label="The golfer’s line, link by link">
@@ -42,13 +44,25 @@
           {#if it.path}
             <figure class="md:col-start-2 lg:col-start-3">
               <Sketch scene={it.path} width={240} height={64} />
-              <figcaption class="flex justify-between text-[13px] text-faded"><span>{day(it.since)}</span><span>up: {it.link === 'eyes' ? 'inside' : 'right of the line'}</span><span>{day(it.until)}</span></figcaption>
+              <figcaption class="flex justify-between text-[13px] text-faded"><span>{day(it.since)}</span><span>up: {it.up}</span><span>{day(it.until)}</span></figcaption>
             </figure>
           {/if}
         </li>
       {/each}
     </ol>
     {#if lines.length > FIRST && !all}<button class="button mt-2" onclick={() => (all = true)}>All {lines.length} lines</button>{/if}
+    {#if shares.length}
+      <h3 class="wide mt-5 text-lg">How often</h3>
+      <dl class="grid" data-shares>
+        {#each allShares ? shares : shares.slice(0, FIRST) as it (it.name)}
+          <div class="grid gap-x-6 border-b border-hairline py-2 leading-snug md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr]">
+            <dt class="font-semibold">{it.name}</dt>
+            <dd>{it.words}</dd>
+          </div>
+        {/each}
+      </dl>
+      {#if shares.length > FIRST && !allShares}<button class="button mt-2" onclick={() => (allShares = true)}>All {shares.length} of these</button>{/if}
+    {/if}
     <LinesBeside {golferId} {lines} joins={pooled.data?.joins ?? []} />
     <form class="mt-3 flex flex-wrap items-end gap-2" onsubmit={note}>
       <label class="min-w-60 flex-1"><span class="label">Something was changed today</span>

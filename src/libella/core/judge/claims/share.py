@@ -73,7 +73,7 @@ def share_of(batches: Sequence[Batch], name: str, levels: Levels) -> ShareOf | N
     )
 
 
-def share_estimate(times: int, of: int) -> Estimate:
+def share_estimate(times: float, of: float) -> Estimate:
     """A share in a hundred, with a uniform prior: its median and 90 % interval."""
     low, middle, high = (
         float(100 * betaincinv(times + 1, of - times + 1, it)) for it in (INTERVAL[0], 0.5, INTERVAL[1])

@@ -1,0 +1,80 @@
+"""How often something is so, over a golfer's lessons: what was noted in words, told over time."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final
+
+from ..certainty.estimate import Estimate
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import Verdict, weigh
+from ..estimate.shares import Share, apart
+from .claims.share import share_estimate, share_of
+from .ledger.entry import Batch
+from .ledger.factors import Levels
+from .ledger.quantity import Quantity, names, quantity
+
+SHARES: Final[tuple[str, ...]] = tuple(
+    it for it in names() if quantity(it).kind == "share" and quantity(it).event != "set_up"
+)
+"""The quantities that have one: every share but the words of a set-up, which Stand sets side by side itself."""
+_ALIKE: Final = 0.05
+"""How far the readings of one lesson are alike beyond their share: days differ. An opinion."""
+
+
+@dataclass(frozen=True, slots=True)
+class ShareLine:
+    """The share of one category over the lessons.
+
+    Attributes
+    ----------
+    told : the category wanted, else the commonest of all lessons
+    lessons : how often in how many, lesson by lesson, oldest first
+    now : in a hundred, with its 90 % interval; a day counts for less than its readings would alone
+    moved : whether it is oftener so ("right") in the newest lesson than before; None of one lesson
+    """
+
+    quantity: Quantity
+    levels: Levels
+    told: str
+    lessons: tuple[Share, ...]
+    now: Estimate
+    moved: Verdict | None
+
+    @property
+    def times(self) -> int:
+        return sum(it.times for it in self.lessons)
+
+    @property
+    def of(self) -> int:
+        return sum(it.of for it in self.lessons)
+
+
+def share_line(batches: Sequence[Batch], name: str, levels: Levels) -> ShareLine | None:
+    """The share of a quantity over the lessons its batches are of, oldest first; None where nothing was noted."""
+    whole = share_of(batches, name, levels)
+    # Of putts that fell nothing is short or past.
+    if whole is None or (name == "stopped" and whole.told == "holed"):
+        return None
+    lessons: dict[str, Share] = {}
+    for it in batches:
+        noted = it.noted(name)
+        before = lessons.get(it.lesson, Share(0, 0))
+        lessons[it.lesson] = Share(before.times + noted.count(whole.told), before.of + len(noted))
+    told = tuple(it for it in lessons.values() if it.of)
+    worth = [1 / (1 + _ALIKE * (it.of - 1)) for it in told]
+    times, of = (sum(w * one for w, one in zip(worth, some, strict=True)) for some in zip(*_counts(told), strict=True))
+    return ShareLine(whole.quantity, levels, whole.told, told, share_estimate(times, of), _moved(told))
+
+
+def _counts(told: Sequence[Share]) -> list[tuple[int, int]]:
+    return [(it.times, it.of) for it in told]
+
+
+def _moved(told: Sequence[Share]) -> Verdict | None:
+    if len(told) < 2:
+        return None
+    *earlier, last = told
+    matter = MATTERS["share"]
+    before = Share(sum(it.times for it in earlier), sum(it.of for it in earlier))
+    found = apart(before, last, matter.matters_from, matter.nothing_under)
+    return weigh(found.more, found.less, found.small)
