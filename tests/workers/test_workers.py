@@ -188,7 +188,7 @@ def until_phase(served: Served, id: str, phase: str, seconds: float = 40):
 
 
 def test_long_work_goes_on_when_the_process_that_did_it_is_gone(served):
-    golfer, id = file_given(served, 30_000)
+    golfer, id = file_given(served, 12_000)
     until_phase(served, id, "checked")
     put(served, f"/imports/{id}/putts", skip_bad=False)
     time.sleep(0.3)
@@ -196,13 +196,13 @@ def test_long_work_goes_on_when_the_process_that_did_it_is_gone(served):
         os.kill(it, signal.SIGKILL)
         time.sleep(0.1)
     told = until_phase(served, id, "done", 60)
-    assert told["state"] == "taken" and told["putts"] == 30_000
+    assert told["state"] == "taken" and told["putts"] == 12_000
     lessons = get(served, f"/golfers/{golfer['id']}/lessons")["items"]
     assert len(lessons) == 1
 
 
 def test_long_work_is_stopped_from_whichever_process(served):
-    _, id = file_given(served, 30_000)
+    _, id = file_given(served, 12_000)
     until_phase(served, id, "checked")
     put(served, f"/imports/{id}/putts", skip_bad=False)
     httpx2.delete(f"{served.address}/api/imports/{id}/work", timeout=10)

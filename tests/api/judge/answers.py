@@ -239,8 +239,12 @@ class Sensor:
         answer = told.coach.client.post("/api/sensor-link/pair", json=head | {"code": code})
         assert answer.status_code == 200, answer.text
         self.head, self.auth = head, {"authorization": f"Bearer {answer.json()['token']}"}
-        for n, still in enumerate((0.0, 0.1, -0.1, 0.05, -0.05)):
-            self._tell({"kind": "still", "measures": {"face_deg": still}, "stroke_id": f"still{n}", "at": told.now()})
+        # All at once: only those of the last seconds count, however slow the machine.
+        still = ({"face_deg": it} for it in (0.0, 0.1, -0.1, 0.05, -0.05))
+        held = [
+            {"kind": "still", "measures": it, "stroke_id": f"still{n}", "at": told.now()} for n, it in enumerate(still)
+        ]
+        self._tell(*held)
         told.coach.put(f"/sensor-zeros/{uuid6.uuid7()}", sensor_id=id)
 
     def stroke(self, **measures: float) -> None:
@@ -248,8 +252,9 @@ class Sensor:
         at = self.told.at.isoformat()
         self._tell({"kind": "stroke", "stroke_id": f"s{self.n}", "measures": measures | {"u_deg": 0.1}, "at": at})
 
-    def _tell(self, message: dict) -> None:
-        answer = self.told.coach.client.post("/api/sensor-link/messages", json=[self.head | message], headers=self.auth)
+    def _tell(self, *messages: dict) -> None:
+        told = [self.head | it for it in messages]
+        answer = self.told.coach.client.post("/api/sensor-link/messages", json=told, headers=self.auth)
         assert answer.status_code == 200 and "refused" not in answer.text, answer.text
 
 

@@ -78,14 +78,6 @@ class Told:
         series = self.series(link, len(degrees), **more)
         self.set_downs(series, [{"angle_deg": it, "seen_deg": 0.1} for it in degrees])
 
-    def sensor(self, still: Sequence[float] = (0.0, 0.1, -0.1, 0.05, -0.05)) -> str:
-        made = self.coach.put(f"/sensors/{uuid6.uuid7()}", lesson_id=self.id, kind="face_and_path", name="sensor")
-        paired = self.coach.client.post(
-            "/api/sensor-link/pair", json={"code": made["code"], "device_id": "d1", "kind": "face_and_path"}
-        )
-        assert paired.status_code in (200, 201), paired.text
-        return paired.json()["token"]
-
     def pages(self, *blocks: str, before: str | None = None) -> dict[str, str]:
         """Everything each page says, in one text a page."""
         get = self.coach.get
@@ -115,7 +107,10 @@ class Told:
 
 def _shown(line: dict) -> list[dict]:
     """Lines without their keys, which are addresses."""
-    return [{name: value for name, value in it.items() if name not in ("key", "keys")} for it in line["lines"]]
+    return [
+        {name: value for name, value in it.items() if name not in ("key", "keys")}
+        for it in [*line["lines"], *line["shares"]]
+    ]
 
 
 def texts(told: object) -> list[str]:

@@ -6,6 +6,7 @@ from libella.words.judge.findings import CAUSE_NAMES
 
 from ...conftest import now
 from ..aim.test_aims import degrees
+from .lessons import Told
 
 RIGHT = [1.6, 1.9, 1.5, 1.7, 1.8, 1.6, 1.7]
 
@@ -128,3 +129,15 @@ def test_newer_rules_say_what_they_changed(coach, monkeypatch):
     # Once something was read since, it is another question.
     putted(coach, lesson, [0.03] * 3)
     assert found(coach, lesson)["rules_changed"] == ""
+
+
+def test_a_way_that_was_tried_beside_the_usual_one_is_set_beside_it(coach):
+    told = Told(coach)
+    station = told.lay()
+    told.ruler(told.block(station, 10), (20, 25, 15, 20, 25, 20, 15, 25, 20, 20))
+    tried = told.block(station, 10, factors={"trial": "soft hands"}, condition="soft hands")
+    told.ruler(tried, (5, 0, 10, 5, 0, -5, 5, 0, 10, 5))
+    said = coach.get(f"/lessons/{told.id}/findings")
+    assert said["headline"].startswith("Starts 1.2° right")
+    assert said["also"][0].startswith("“soft hands” against “as usual”: start 1.0° further left")
+    assert "now nothing to mend" in said["also"][0]

@@ -120,3 +120,18 @@ def test_every_link_is_drawn_within_its_picture(link):
             xs, ys = zip(*shape.points, strict=True)
             assert scene.left <= min(xs) <= max(xs) <= scene.right and scene.top <= min(ys) <= max(ys) <= scene.bottom
     assert found.vial.unit == quantity(link).unit
+
+
+def test_a_newest_lesson_that_lies_elsewhere_is_said_and_days_as_they_usually_are_seldom():
+    moved = line([block(0.0, 1.9, spread=0.3), block(7.0, 1.8, spread=0.3), block(14.0, 0.2, spread=0.3)])
+    assert moved.moved.call.side == "left" and moved.moved.size.low < -1.65 < moved.moved.size.high
+    assert "The newest lesson lies" in line_words(moved, "right", "metric")
+    # Once a change was noted, its step is what is told.
+    blocks = [block(0.0, 1.9, spread=0.3), block(14.0, 0.2, spread=0.3)]
+    assert line(blocks, [Change(10.0, "new putter")]).moved is None and line(blocks[:1]).moved is None
+    rng = np.random.default_rng(3)
+    innocent = [
+        line([block(7.0 * n, float(0.3 * rng.standard_normal()), seed=90 * it + n) for n in range(4)])
+        for it in range(60)
+    ]
+    assert sum(it.moved is not None for it in innocent) <= 4

@@ -260,7 +260,7 @@ def _finding(
         against=[_fact(one, units) for one in it.facts if one.speaks == "against"],
         missing=words.missing_said(it.missing),
         check=_check(check) if check else None,
-        change=words.CHANGES[it.cause] if it.is_named else "",
+        change=words.change_said(it),
         through=words.through_said(it),
         answer=_answer(told) if told else None,
     )

@@ -7,6 +7,7 @@ from itertools import groupby
 from typing import Final
 
 import numpy as np
+from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate, normal
 from ..certainty.verdict import Verdict, weigh
@@ -33,6 +34,8 @@ LINES: Final[tuple[str, ...]] = tuple(
 _POINTS: Final = 40
 _NO_FILM: Final = Estimate(0.0, 0.0, 0.0)
 _LEAST_SD: Final = 0.01
+_DAYS_DEG: Final = 0.3
+"""How far single days lie from a golfer's line: the middle of what is believed of it before any was read."""
 _WIDE, _TALL = 320.0, 80.0
 
 
@@ -172,6 +175,8 @@ class GolfersLine:
     vial: Vial
     beyond: Beyond | None = None
     """Every block is open to one side: it lies at least so far out there, and nobody can say how far."""
+    moved: Stepped | None = None
+    """The newest lesson clearly lies elsewhere than those before, and nobody noted a change."""
 
     @property
     def quantity(self) -> Quantity:
@@ -232,7 +237,32 @@ def golfers_line(
         between=found.between,
         vial=vial((), film, window, settled=True, unit=prior.unit),
         beyond=beyond,
+        moved=None if beyond or within else _moved(read, pooled, matters, scale),
     )
+
+
+def _moved(
+    read: Sequence[LineBlock], pooled: Sequence[Pooled], matters: tuple[float, float], scale: float
+) -> Stepped | None:
+    """The newest lesson against all before, days apart as they usually are; None where it is not clear, or is the only
+    one."""
+    newest = read[-1].lesson
+    sides: list[tuple[float, float]] = []
+    for is_new in (False, True):
+        some = [it for it, block in zip(pooled, read, strict=True) if (block.lesson == newest) == is_new]
+        days = {block.lesson for block in read if (block.lesson == newest) == is_new}
+        if not some or not all(math.isfinite(it.sd) for it in some):
+            return None
+        weight = [1 / max(it.sd, _LEAST_SD) ** 2 for it in some]
+        mean = sum(w * it.mean for w, it in zip(weight, some, strict=True)) / sum(weight)
+        # Blocks of one lesson share its laying; days differ by themselves.
+        shared = max(math.hypot(it.laying_sd, it.device_sd) for it in some)
+        sides.append((mean, math.hypot(1 / math.sqrt(sum(weight)), shared, _DAYS_DEG * scale / math.sqrt(len(days)))))
+    (before, sd), (now, its_sd) = sides
+    by = normal(now - before, math.hypot(sd, its_sd))
+    right, left = (float(ndtr((sign * by.value - matters[0]) / by.sd)) for sign in (1, -1))
+    call = weigh(right, left, 0.0)
+    return Stepped(Change(read[-1].day, ""), by, call) if call.word == "clear" else None
 
 
 def at_usual(mix: Mix) -> Weighing:

@@ -98,9 +98,12 @@ def _causes(it: Reading) -> None:
         one = _finding(cause, word, side)
         it.say("judge", findings.cause_said, one, it.hand)
         it.say("judge", findings.weight_said, one)
+        it.say("judge", findings.change_said, one)
     for kind in ("read", "pace", "ground", "read_off", ""):
         it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand)
+    it.say("judge", findings.change_said, _finding("read_and_pace", "clear", "right", kind="ground"))
     it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand)
+    it.say("judge", findings.cause_said, replace(_finding("face_aim", "likely", "left"), size=None), it.hand)
     it.say("judge", findings.cause_said, _finding("compensation", "none", "left", kind="stays"), it.hand)
     for word in ("clear", "open"):
         through = _finding("face_at_impact", word, "left", explained_by="distance")

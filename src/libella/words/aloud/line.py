@@ -48,7 +48,9 @@ def _pooled() -> tuple[GolfersLine, ...]:
         sign = 1 if side == "right" else -1
         blocks = [LineBlock(0.0, (1.5 * sign, 5.0), None, 0, beyond=Beyond(side, sign * size, 9))]
         found.append(golfers_line([LineKey("start", ())], blocks, (), window, BY.mix))
-    return tuple(it for it in found if it is not None)
+    told = [it for it in found if it is not None]
+    moved = Stepped(Change(7.0, ""), normal(-1.2, 0.2), Verdict("clear", "left", 0.97))
+    return (*told, *(replace(it, moved=moved) for it in told if it.beyond is None))
 
 
 @cache

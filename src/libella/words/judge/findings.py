@@ -41,6 +41,14 @@ CHANGES: Final[dict[Cause, str]] = {
     "read_and_pace": "Read and pace, not the start line: leave the stroke as it is.",
 }
 """Usual changes of the table of causes; opinions all of them."""
+_GROUND: Final = "Prove the line and roll balls both ways before anything is changed: leave the stroke as it is."
+
+
+def change_said(it: Finding) -> str:
+    """What usually helps; empty of what is not named."""
+    if not it.is_named:
+        return ""
+    return _GROUND if it.kind == "ground" else CHANGES[it.cause]
 
 
 def cause_said(it: Finding, hand: Hand) -> str:
@@ -68,6 +76,8 @@ def _found(it: Finding, hand: Hand) -> str:
             return f"The mark on the ball lies {at} of the line"
         case "face_aim":
             also = ", of itself or with what looks straight or the mark" if it.kind == "whole" else ""
+            if it.size is None:
+                return f"The face points {it.call.side}{_stands(it.call.side == 'right', hand)} at address{also}"
             return f"The face aims {at}{_open_or_closed(it.size, hand)} at address{also}"
         case "compensation":
             return f"The face aims {it.call.side}, and the stroke brings it back"
@@ -106,8 +116,11 @@ def _read_or_pace(it: Finding) -> str:
 def _open_or_closed(size: Estimate | None, hand: Hand) -> str:
     if size is None or abs(size.value) < 0.05:
         return ""
-    is_open = (size.value > 0) == (hand == "right")
-    return f" ({'open' if is_open else 'closed'})"
+    return _stands(size.value > 0, hand)
+
+
+def _stands(right: bool, hand: Hand) -> str:
+    return f" ({'open' if right == (hand == 'right') else 'closed'})"
 
 
 def _strike(size: Estimate) -> str:

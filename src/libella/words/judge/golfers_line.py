@@ -19,6 +19,10 @@ _FEWEST_BETWEEN: Final = 3
 """Blocks below which how they differ among themselves is not told: it would be the prior."""
 
 
+_TAKEN: Final = {"look": "look", "answer": "test", "set_down": "series"}
+"""What readings were taken in, where that was no block of putts."""
+
+
 def line_name(it: GolfersLine) -> str:
     """Which line it is; of a joined one, all that is pooled in it."""
     return f"{quantity_name(it.quantity.name)}, {listed([levels_said(key.levels) for key in it.keys])}"
@@ -45,11 +49,11 @@ def line_short(it: GolfersLine) -> str:
 def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     """Where it lies now, with its interval, and what stands behind it."""
     now, about_ = it.now, it.quantity
-    what = "look" if about_.event == "look" else "block"
+    what = _TAKEN.get(about_.event, "block")
     behind = f"From {counted(len(it.blocks), what)} in {counted(it.lessons, 'lesson')}"
     if len(it.blocks) >= _FEWEST_BETWEEN:
         between = size_said(about_, it.between, 0.0, units)
-        behind = f"{behind}; single {'ones' if what == 'look' else 'blocks'} lie about ± {between} from it"
+        behind = f"{behind}; single {'blocks' if what == 'block' else 'ones'} lie about ± {between} from it"
     if it.beyond is not None:
         side = side_name(about_, 1.0 if it.beyond.side == "right" else -1.0, hand)
         least = f"at least {size_said(about_, it.beyond.edge, 0.01, units)} {side}" if it.beyond.edge else side
@@ -58,7 +62,12 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     if about_.unit == "deg" and about_.sides != "more" and abs(now.value) < _STEADY_DEG:
         where = "On the line"
     spread = "" if it.spread is None else f"; spread {size_said(about_, it.spread.value, 0.0, units)}"
-    return f"{where} now ({between_said(about_, now, hand, units)}, nine times in ten){spread}. {behind}."
+    said = f"{where} now ({between_said(about_, now, hand, units)}, nine times in ten){spread}. {behind}."
+    if it.moved is None:
+        return said
+    by = size_said(about_, it.moved.size.value, it.moved.size.doubt, units)
+    way = further(about_, it.moved.size.value, hand)
+    return f"{said} The newest lesson lies {by} {way} than before, clear: note what was changed, if anything was."
 
 
 def _sided(value: float) -> str:

@@ -19,6 +19,8 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "block_of_ten": ("{n} block of 10", "{n} blocks of 10"),
     "lesson": ("{n} lesson", "{n} lessons"),
     "look": ("{n} look", "{n} looks"),
+    "test": ("{n} test", "{n} tests"),
+    "series": ("{n} series", "{n} series"),
     "answer": ("{n} answer", "{n} answers"),
     "miss": ("{n} miss", "{n} misses"),
     "way": ("{n} way", "{n} ways"),

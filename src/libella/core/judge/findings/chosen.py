@@ -15,7 +15,7 @@ from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
 from ..claims.reads import Compared, asked_of
 from ..ledger.entry import FEWEST_STARTS, grouped_by_all
-from ..ledger.factors import AS_USUAL
+from ..ledger.factors import AS_USUAL, Factor, Levels
 from .case import Case
 from .finding import Cause, Finding
 from .misses import Miss
@@ -24,6 +24,8 @@ from .ranked import Findings, Starts
 _GROUND: Final = 3
 _MISSED: Final = 5
 _LIKELY: Final = 0.8
+_LAID: Final = frozenset[Factor](("guide", "break", "length", "unsorted"))
+"""Factors that are laid or not yet understood: what differs with them is told elsewhere."""
 _ALSO: Final = ("strike", "path", "face", "address", "impact", "mark", "to_mark", "eyes_inside", "looks_straight")
 
 
@@ -177,6 +179,7 @@ def chosen(
     told_of: set[Cause] = {it.cause for it in found.ranked if it.kind == "stays"}
     told_of.update(it.cause for it in named)
     said += _offs(case, found, levels, told_of)
+    said += _tried(case)
     if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
         pace = PaceOff(case.pace)
         if pace.word in ("clear", "likely") and case.pace.putts >= FEWEST_STARTS:
@@ -209,6 +212,24 @@ def _looked(case: Case) -> list[Compared]:
     others = [(Group("", tuple(batches), levels), levels) for levels, batches in groups.items() if levels != AS_USUAL]
     found = tuple((group, differences(first, group, case.weighing, among=1)) for group, _ in others)
     return [Compared("", "see", "", True, first, found)] if others else []
+
+
+def _tried(case: Case) -> list[Differs]:
+    """Ways of putting that were tried beside the usual one, not planned as a comparison: what is surest otherwise."""
+    ledger = case.ledger
+    putted = [it for it in ledger.batches if it.putted and not it.comparison and not it.guided]
+    groups = grouped_by_all(it for it in putted if not dict(it.levels).keys() & _LAID)
+    usual = groups.pop(AS_USUAL, None)
+    if not usual or not groups:
+        return []
+    first = Group("", tuple(usual))
+    others = [(Group(batches[0].label, tuple(batches), levels), levels) for levels, batches in groups.items()]
+    found = tuple((it, differences(first, it, case.weighing, among=len(others))) for it, _ in others)
+    told = Compared("", "start", "", True, first, found)
+    best: dict[Levels, Differs] = {}
+    for group, difference in told.named:
+        best.setdefault(group.levels, Differs(told, group, difference))
+    return list(best.values())
 
 
 def _sorted(some: list[Chosen]) -> list[Chosen]:

@@ -31,5 +31,7 @@ def find(case: Case) -> Finding:
         facts.append(Fact(what, "against" if same else "for", picture.bias, number=picture.count, at=picture.at))
     if mark is not None and mark.bias.is_one_side and facts:
         facts.append(Fact("mark_explains", "against", mark.bias, number=mark.count, at=mark.at))
-    size = told_by(case.joint.at_start["aim"] / ledger.k.value) if facts else None
+    # Of readings that say a side and no size none is told, whatever the starts make likely.
+    sized = any(it is not None and it.beyond is None for it in (face, address, to_mark))
+    size = told_by(case.joint.at_start["aim"] / ledger.k.value) if sized else None
     return case.by_link("face_aim", "aim", size, facts, missing)
