@@ -135,3 +135,21 @@ def test_eyes_are_marked_by_tap_and_by_number_and_judged_against_the_zone(page: 
         page.keyboard.press("Enter")
     page.get_by_role("button", name="Keep this look").click()
     expect(page.get_by_text(re.compile("it must be -10 % to 10 %")).first).to_be_visible()
+
+    # Another set-up is looked at by its name, and kept as the golfer's card by it.
+    page.get_by_role("radio", name="Another set-up…").click()
+    page.get_by_role("textbox", name="Another set-up").fill("chin tucked")
+    page.keyboard.press("Enter")
+    page.get_by_label("Mirror falls to the golfer", exact=True).fill("0")
+    page.keyboard.press("Enter")
+    for name, value in (("Lead eye inside", 12), ("Lead eye behind", 0), ("Trail eye inside", 14)):
+        page.get_by_label(name, exact=True).fill(str(value))
+        page.keyboard.press("Enter")
+    page.get_by_label("Trail eye behind", exact=True).fill("65")
+    page.keyboard.press("Enter")
+    page.get_by_role("button", name="Keep this look").click()
+    tucked = page.locator("[data-set-up='chin tucked']")
+    tucked.get_by_role("button", name="Keep “chin tucked” as a card").tap()
+    expect(tucked.locator("[data-kept]")).to_be_visible()
+    page.get_by_role("radio", name="What moves it").click()
+    expect(page.get_by_role("listitem").filter(has_text="chin tucked")).to_be_visible()

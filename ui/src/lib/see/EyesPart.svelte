@@ -12,6 +12,7 @@
   import { WAY_PICTURES } from './ways'
   import { EyesLook, type Way } from './eyes.svelte'
   import EyesWanted from './EyesWanted.svelte'
+  import KeepSetUp from './KeepSetUp.svelte'
   import MirrorLook from './MirrorLook.svelte'
   import { lookWords } from './place'
   import { eyesQuery } from './queries.svelte'
@@ -64,6 +65,7 @@
             </div>
           {:else}<p class="mt-1">{it.words[0]}</p>{/if}
           {#if it.moved}<p class="font-semibold" data-moved>{it.moved}</p>{/if}
+          {#if it.name}<div class="mt-2"><KeepSetUp {lessonId} golferId={golfer.id} setUp={it.name} /></div>{/if}
         </section>
       {/each}
       {#if voiding.error}<div class="mt-3"><Trouble error={voiding.error} /></div>{/if}

@@ -7,16 +7,19 @@
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import CardList from '$lib/keep/CardList.svelte'
+  import KeepSetUp from './KeepSetUp.svelte'
   import { mapQuery } from './queries.svelte'
   import { keepCard } from './writes'
 
   interface Props {
     lessonId: string
     golfer: Shapes['GolferBrief']
+    /** Set-ups named in this lesson so far: each can be a card of its own. */
+    setUps: string[]
     /** Ask what looks straight with these levers moved. */
     askAt: (position: Record<string, number>) => void
   }
-  let { lessonId, golfer, askAt }: Props = $props()
+  let { lessonId, golfer, setUps, askAt }: Props = $props()
 
   const map = mapQuery(() => lessonId)
   let note = $state('')
@@ -97,6 +100,7 @@
     <div class="mt-2 flex flex-wrap gap-2">
       {#if change}<button class="button primary min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate(change)}>Keep the change</button>{/if}
       <button class="button min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate({})}>Keep this set-up as it is</button>
+      {#each setUps as it (it)}<KeepSetUp {lessonId} golferId={golfer.id} setUp={it} {note} />{/each}
     </div>
     <div class="mt-3"><CardList golferId={golfer.id} /></div>
   </div>

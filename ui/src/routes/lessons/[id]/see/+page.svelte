@@ -66,6 +66,7 @@
     <EyesPart lessonId={id} golfer={lesson.data.golfer} setUps={lesson.data.set_ups} />
   {:else if part === 'map' && !open && lesson.data}
     <MapPart
+      setUps={lesson.data.set_ups}
       lessonId={id} golfer={lesson.data.golfer}
       askAt={(at) => {
         position = { ...at }
