@@ -233,6 +233,12 @@ def test_rolls_both_ways_give_back_the_slope_they_rolled_on(forward, right, stim
     assert found.right_percent == pytest.approx(right, abs=0.1 + 0.06 * abs(right))
 
 
+def test_balls_that_tell_of_no_green_are_refused():
+    with pytest.raises(OutOfLimits) as refused:
+        rolled_slope([TrialRoll("out", 2.0, 1.4), TrialRoll("back", 2.0, -1.4)], 6)
+    assert refused.value.field == "rolls"
+
+
 def test_rolls_know_how_sure_they_are():
     pair = [TrialRoll("out", 3.0, 0.1), TrialRoll("back", 3.2, -0.1)]
     one = rolled_slope(pair, 10)
@@ -310,6 +316,12 @@ def test_a_read_as_target_moves_line_window_and_drift():
     assert near.window.off_deg == pytest.approx(0, abs=1e-9)
     assert near.drift_m(0.5) == pytest.approx(computed.drift_m(0.5), abs=1e-6)
     assert near.arrives.drops and abs(near.arrives.beside_m) < 1e-4
+
+
+def test_a_putt_that_drops_has_a_pace_that_drops_however_steep_it_is():
+    putt = Putt(8.149, 1.5605, 6.46, "rim_assisted", 4.73, 9.63)
+    assert putt.arrives.drops and putt.paces is not None
+    assert putt.paces.least_past_m < 1.5605 < putt.paces.most_past_m
 
 
 @given(st.floats(1, 6), st.floats(-2, 2), st.floats(0.1, 0.8))

@@ -14,6 +14,7 @@ from libella.core.instruments import Aid, Rig, instrument, instruments, lay, usu
 from libella.core.instruments.ball_gate import BallGate
 from libella.core.instruments.board import Board
 from libella.core.instruments.bridge_row import BridgeRow
+from libella.core.instruments.gate import clearance_limit_deg
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.measure.constants import BALL_M
 from libella.core.measure.interval import Interval
@@ -277,3 +278,15 @@ def test_a_ruler_laid_by_a_coach_in_feet_is_marked_in_parts_of_an_inch():
     assert usual_sizes("sundial", {"a": 1}, "feet") == {"a": 1}
     zones = lay("board", usual_sizes("board", {}, "feet")).zones("feet")
     assert {round(it.raw["offset_m"] / 0.0254 * 4, 6) % 1 for it in zones if "offset_m" in it.raw} == {0.0}
+
+
+@pytest.mark.parametrize("distance", [0.1, 0.15, 0.29])
+@pytest.mark.parametrize("kind", ["peg_gate", "ball_gate"])
+def test_a_near_gate_is_told_by_the_exact_contact(kind, distance):
+    gate = lay(kind, {"distance_m": distance, "inside_width_m": 0.06})
+    turned = math.radians(gate.limit_deg)
+    post = distance, 0.03 + gate.post_width_m / 2
+    # At the limit the ball's centre passes the post's at both radii together.
+    passing = post[1] * math.cos(turned) - post[0] * math.sin(turned)
+    assert passing == pytest.approx(BALL_M / 2 + gate.post_width_m / 2, abs=1e-9)
+    assert 0 < clearance_limit_deg(0.06, distance) - gate.limit_deg < 0.2

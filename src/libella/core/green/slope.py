@@ -131,7 +131,7 @@ def rolled_slope(rolls: Sequence[TrialRoll], green_speed_ft: float, *, tape_m: f
     Raises
     ------
     OutOfLimits
-        without a roll each way.
+        without a roll each way, and where no green falls as they tell.
     """
     ways = {way: [it for it in rolls if it.way == way] for way in ("out", "back")}
     if not ways["out"] or not ways["back"]:
@@ -156,6 +156,8 @@ def rolled_slope(rolls: Sequence[TrialRoll], green_speed_ft: float, *, tape_m: f
     )
     forward, right = -against / _PULL, across / _PULL
     fall = math.hypot(forward, right)
+    if fall > FALLS.high:
+        raise OutOfLimits("rolls", "rolls_too_steep", fall=round(fall), most=round(FALLS.high))
     doubts = along_doubt / _PULL, across_doubt / _PULL
     sure = fall > 2 * max(doubts)
     return Slope(

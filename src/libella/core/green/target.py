@@ -161,7 +161,9 @@ def pace_window(
     Between the last step that drops and the first that does not, what it has to spare is taken as straight.
     """
     true = aim(ground, distance_m, past_m, capture)
-    paces = np.linspace(-_SLOWER_M, longest_past(ground.green_speed_ft, capture), _PACES)
+    # With the true putt's own among them: on a steep slope no other may drop.
+    steps = np.linspace(-_SLOWER_M, longest_past(ground.green_speed_ft, capture), _PACES)
+    paces = np.insert(steps, int(np.searchsorted(steps, past_m)), past_m)
     speeds = np.sqrt(np.maximum(true.speed_m_s**2 + 2 * ground.friction * (paces - past_m), 1e-6))
     path = roll_many(ground, distance_m, np.full_like(speeds, start_deg), speeds)
     off, at_speed = _closest(ground, path)

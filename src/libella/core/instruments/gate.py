@@ -3,7 +3,7 @@
 import math
 from abc import abstractmethod
 from dataclasses import dataclass, replace
-from typing import Self
+from typing import Final, Self
 
 from ..drawing.scene import Circle, Line, Scene, Shape, Tape
 from ..green.putt import Putt
@@ -21,6 +21,8 @@ _CROSSINGS = {
     "touched_right": "touched the right post",
     "outside_right": "outside the right post",
 }
+_EXACT_UNDER_M: Final = 0.3
+"""Nearer than this the limit is that of the exact contact (handbook 3)."""
 NARROWEST_M, WIDEST_M = 0.0437, 0.3
 NEAREST_M, FARTHEST_M = 0.1, 3.0
 AT_HINT = "From the ball's centre to the line through the posts' centres."
@@ -29,6 +31,12 @@ AT_HINT = "From the ball's centre to the line through the posts' centres."
 def clearance_limit_deg(inside_width_m: float, distance_m: float) -> float:
     """Largest start error that passes a gate clean: θc = atan(c/L), c = (W − ball)/2 (handbook 3)."""
     return angle_deg((inside_width_m - BALL_M) / 2, distance_m)
+
+
+def contact_limit_deg(inside_width_m: float, distance_m: float, post_m: float) -> float:
+    """The same by the exact contact with round posts: its path passes their centres at both radii (handbook 3)."""
+    across, reach = (inside_width_m + post_m) / 2, (BALL_M + post_m) / 2
+    return angle_deg(across, distance_m) - math.degrees(math.asin(reach / math.hypot(distance_m, across)))
 
 
 def width_for_limit(limit_deg: float, distance_m: float) -> float:
@@ -74,6 +82,8 @@ class Gate(Rig):
 
     @property
     def limit_deg(self) -> float:
+        if self.distance_m < _EXACT_UNDER_M:
+            return contact_limit_deg(self.inside_width_m, self.distance_m, self.post_width_m)
         return clearance_limit_deg(self.inside_width_m, self.distance_m)
 
     @property

@@ -29,6 +29,10 @@ REFUSALS: Final[dict[str, Template]] = {
         "at least 2 directions",
     ),
     "rolls_one_way": ("Roll at least one ball each way.", "at least 1 each way"),
+    "rolls_too_steep": (
+        "These balls tell a fall of {fall} %: no green falls so. Read the lengths and what they ran off by again.",
+        "at most {most} %",
+    ),
     "string_in_face": ("The string would be in the golfer's face; lower it.", "at least {least_m} under the eye"),
     "mark_over_string": ("The mark must lie under the string.", "up to {string_m}"),
     "beyond_line": ("The line ends {line_m} from the ball; it can't be watched beyond that.", "at most {line_m}"),
