@@ -28,7 +28,7 @@ def test_lessons_are_counted_together_and_a_day_counts_for_less_than_its_reading
     # Two days say more than one, and both less than 20 tosses of a coin would: 16 to 48.
     assert several.now.high - several.now.low < one.now.high - one.now.low
     assert several.now.low < 16 and several.now.high > 48
-    assert share_line_words(several).startswith("Holed 6 of 20 in 2 lessons; about")
+    assert share_line_words(several).startswith("6 of 20 holed in 2 lessons; about")
 
 
 @pytest.mark.parametrize(("last", "word"), [(10, "oftener than before, clear"), (0, "less often than before, clear")])

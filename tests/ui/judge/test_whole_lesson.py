@@ -8,7 +8,7 @@ import uuid6
 from playwright.sync_api import Page, expect
 
 from ..conftest import no_serious_finding, shot
-from ..start.test_main_flow import own_lesson
+from ..start.test_main_flow import own_lesson, start_block
 
 
 def open_golfer(page: Page, name: str) -> str:
@@ -131,3 +131,20 @@ def test_what_is_read_in_a_step_is_judged_on_the_run_sheet(page: Page):
     # The line is not proved: likely at the most, and the way out stands first.
     expect(page.locator("h1[data-headline]")).to_have_attribute("data-word", "likely")
     expect(page.locator("[data-guards], [data-unproved]").first).to_be_visible()
+
+
+def test_the_run_sheet_denies_nothing_while_putts_are_recorded(page: Page):
+    # Opened straight on Start, what was judged stands beside it.
+    lesson = open_golfer(page, "Junia")
+    headline = page.locator("h1[data-headline]").inner_text()
+    page.goto(f"/lessons/{lesson}/start")
+    judge = page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Judge"))
+    expect(judge).to_contain_text(headline)
+    # Of a new lesson nothing is judged; after a putt it is no longer said that there is nothing.
+    own_lesson(page, "Undenied Golfer")
+    start_block(page)
+    expect(judge).to_contain_text("Nothing to judge yet.")
+    page.locator("[data-zone='clean']").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(judge).to_contain_text("Judged anew when it is opened.")
+    expect(judge).not_to_contain_text("Nothing to judge yet.")

@@ -82,15 +82,15 @@ def share_line_name(it: ShareLine) -> str:
 def share_line_words(it: ShareLine) -> str:
     """How often, over the lessons, and whether the newest is otherwise."""
     wanted = category_name(it.quantity.name, it.told)
-    said = f"{wanted} {it.times} of {it.of} in {counted(len(it.lessons), 'lesson')}"
+    said = f"{it.times} of {it.of} {wanted} in {counted(len(it.lessons), 'lesson')}"
     now = f"about {it.now.value:.0f} of a hundred now ({it.now.low:.0f} to {it.now.high:.0f}, nine times in ten)"
     if it.moved is None:
-        return f"{said[0].upper()}{said[1:]}; {now}."
+        return f"{said}; {now}."
     last = it.lessons[-1]
     word = "no difference that matters" if it.moved.word == "none" else WORDS[it.moved.word]
     if it.moved.names_direction:
         word = f"{'oftener' if it.moved.side == 'right' else 'less often'} than before, {word}"
-    return f"{said[0].upper()}{said[1:]}; {now}. The newest lesson {last.times} of {last.of}: {word}."
+    return f"{said}; {now}. The newest lesson {last.times} of {last.of}: {word}."
 
 
 def up_said(about_: Quantity, hand: Hand) -> str:

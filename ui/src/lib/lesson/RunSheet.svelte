@@ -1,5 +1,6 @@
 <!-- The run sheet: the steps of a lesson, each with its one-line result. Only steps that work are shown. -->
 <script lang="ts">
+  import { untrack } from 'svelte'
   import { page } from '$app/state'
   import type { Shapes } from '$lib/data/client'
   import { findingsQuery } from '$lib/judge/queries.svelte'
@@ -13,20 +14,28 @@
   let { id, sheet, block, details }: Props = $props()
 
   // While putts are recorded only what was judged before stands here: nothing is worked out between two of them.
-  const found = findingsQuery(() => id, () => !page.url.pathname.endsWith('/start'))
+  const recording = $derived(page.url.pathname.endsWith('/start'))
+  /** Which block, and how many putts of it, what stands here was judged with. */
+  const putted = $derived(block ? `${block.id} ${block.putts}` : '')
+  let judgedWith = $state<string | null>(null)
+  const found = findingsQuery(() => id, () => !recording || judgedWith === null)
+  $effect(() => {
+    if (found.isSuccess && !found.isFetching && (!recording || untrack(() => judgedWith === null))) judgedWith = untrack(() => putted)
+  })
   // What was read in another step is judged as soon as the lesson says that it has more.
   let asked = 0
   let later: ReturnType<typeof setTimeout> | undefined
   $effect(() => {
     const now = sheet?.revision ?? 0
-    if (now > asked && !page.url.pathname.endsWith('/start')) {
+    if (now > asked && !recording) {
       // Many answers in a row are judged once, when it has been quiet for a moment.
       clearTimeout(later)
       if (asked) later = setTimeout(() => void found.refetch(), 1500)
       asked = now
     }
   })
-  const judged = $derived(found.data?.headline ?? (sheet ? 'Nothing to judge yet.' : ''))
+  const stale = $derived(recording && judgedWith !== null && Boolean(block?.putts) && putted !== judgedWith)
+  const judged = $derived(stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? ''))
   const steps = $derived([
     { name: 'Set', at: 'set', result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : '' },
     { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
