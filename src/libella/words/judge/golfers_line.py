@@ -71,7 +71,7 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
 
 
 def _sided(value: float) -> str:
-    return "0.0°" if abs(value) < _STEADY_DEG else f"{abs(value):.1f}° {side_of(value)}"
+    return "on the line" if abs(value) < _STEADY_DEG else f"{abs(value):.1f}° {side_of(value)}"
 
 
 def share_line_name(it: ShareLine) -> str:
