@@ -40,8 +40,12 @@
   const busy = $derived(all.some((it) => it.isPending))
   const error = $derived(firstError(all))
 
+  /** Which answer was given last: a question that stands there is answered once, and never left unanswered for being quick. */
+  let given = -1
   function answer(looks: Look): void {
-    if (!busy && sight.next) answering.mutate({ true_deg: sight.next.true_deg, looks })
+    if (!sight.next || given === valid.length || undoing.isPending || showing.isPending || leaving.isPending) return
+    given = valid.length
+    answering.mutate({ true_deg: sight.next.true_deg, looks }, { onError: () => (given = -1) })
   }
   function read(): void {
     if (busy) return
@@ -55,7 +59,9 @@
   }
   function undo(): void {
     const last = valid.at(-1)
-    if (last && !busy) undoing.mutate(last.id)
+    if (!last || busy) return
+    given = -1
+    undoing.mutate(last.id)
   }
 
   $effect(() =>
