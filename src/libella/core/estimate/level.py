@@ -22,6 +22,8 @@ _TAU_SD: Final = 0.4
 _WANDER_SD: Final = 0.05
 """√q ~ half-normal, degrees per root day."""
 _TAUS: Final = (0.05, 0.15, 0.3, 0.5, 0.8)
+USUAL_TAU: Final = _TAUS[2]
+"""How far single blocks lie from the level before any was read: the middle of what is believed."""
 _WANDERS: Final = (0.004, 0.02, 0.045, 0.08, 0.13)
 _STEP_SD: Final = 1.0
 _LEAST_SD: Final = 1e-3
@@ -201,7 +203,7 @@ def _sites(
     stepped = np.array([(at >= day).astype(float) for day in steps]).reshape(len(steps), at.size)
     walk = np.minimum.outer(at - at.min(), at - at.min())
     own = np.array([it.sd**2 for it in blocks])
-    tau, wander = _TAUS[2] * scale, _WANDERS[1] * scale
+    tau, wander = USUAL_TAU * scale, _WANDERS[1] * scale
     latent: Floats = prior[1] ** 2 + jump * stepped.T @ stepped + wander**2 * walk + tau**2 * np.eye(at.size)
     latent = latent + _fixed(blocks) - np.diag(own)
     mean = np.array([it.mean for it in blocks]) - prior[0]

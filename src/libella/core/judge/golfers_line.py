@@ -7,7 +7,6 @@ from itertools import groupby
 from typing import Final
 
 import numpy as np
-from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate, normal
 from ..certainty.verdict import Verdict, weigh
@@ -15,8 +14,8 @@ from ..certainty.vial import Bubble, Vial, vial
 from ..drawing.scene import Area, Circle, Curve, Line, Scene, Shape
 from ..estimate import START, Prior
 from ..estimate.beyond import Beyond
-from ..estimate.cost import Mix
-from ..estimate.level import Level, Pooled, bias_likelihood, level, normal_likelihood, spread_likelihood
+from ..estimate.cost import Mix, weigh_by
+from ..estimate.level import USUAL_TAU, Level, Pooled, bias_likelihood, level, normal_likelihood, spread_likelihood
 from ..measure.window import Window
 from ..see.eyes import INSIDE
 from .chain import K_USUAL
@@ -34,8 +33,6 @@ LINES: Final[tuple[str, ...]] = tuple(
 _POINTS: Final = 40
 _NO_FILM: Final = Estimate(0.0, 0.0, 0.0)
 _LEAST_SD: Final = 0.01
-_DAYS_DEG: Final = 0.3
-"""How far single days lie from a golfer's line: the middle of what is believed of it before any was read."""
 _WIDE, _TALL = 320.0, 80.0
 
 
@@ -257,11 +254,10 @@ def _moved(
         mean = sum(w * it.mean for w, it in zip(weight, some, strict=True)) / sum(weight)
         # Blocks of one lesson share its laying; days differ by themselves.
         shared = max(math.hypot(it.laying_sd, it.device_sd) for it in some)
-        sides.append((mean, math.hypot(1 / math.sqrt(sum(weight)), shared, _DAYS_DEG * scale / math.sqrt(len(days)))))
+        sides.append((mean, math.hypot(1 / math.sqrt(sum(weight)), shared, USUAL_TAU * scale / math.sqrt(len(days)))))
     (before, sd), (now, its_sd) = sides
     by = normal(now - before, math.hypot(sd, its_sd))
-    right, left = (float(ndtr((sign * by.value - matters[0]) / by.sd)) for sign in (1, -1))
-    call = weigh(right, left, 0.0)
+    call = weigh_by(by, matters)
     return Stepped(Change(read[-1].day, ""), by, call) if call.word == "clear" else None
 
 

@@ -62,12 +62,9 @@ def share_line(batches: Sequence[Batch], name: str, levels: Levels) -> ShareLine
         lessons[it.lesson] = Share(before.times + noted.count(whole.told), before.of + len(noted))
     told = tuple(it for it in lessons.values() if it.of)
     worth = [1 / (1 + _ALIKE * (it.of - 1)) for it in told]
-    times, of = (sum(w * one for w, one in zip(worth, some, strict=True)) for some in zip(*_counts(told), strict=True))
+    times = sum(part * it.times for part, it in zip(worth, told, strict=True))
+    of = sum(part * it.of for part, it in zip(worth, told, strict=True))
     return ShareLine(whole.quantity, levels, whole.told, told, share_estimate(times, of), _moved(told))
-
-
-def _counts(told: Sequence[Share]) -> list[tuple[int, int]]:
-    return [(it.times, it.of) for it in told]
 
 
 def _moved(told: Sequence[Share]) -> Verdict | None:

@@ -14,8 +14,7 @@ from ...core.judge.findings.judged import Planned
 from ...core.judge.ledger.entry import Batch, Ledger
 from ...core.start.turns import Of, PlannedPutt, Question, Turn
 from ...store.tables import BlockRow, ComparisonRow, LessonRow
-from ..aim.aims import AimSheet
-from ..aim.turns import AimTurns, aim_turns
+from ..aim.turns import AimTurns
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet, lesson_sheet
 from ..start.comparisons import blocks_of_comparison, plan_of, turn_of
@@ -60,14 +59,14 @@ def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
     return _sheets(desk, lesson_id, rows) if rows else []
 
 
-def planned_in(desk: Desk, lesson_id: UUID, sheets: Sequence[BlockSheet], aims: Sequence[AimSheet]) -> list[Planned]:
+def planned_in(desk: Desk, lesson_id: UUID, sheets: Sequence[BlockSheet], turns: Sequence[AimTurns]) -> list[Planned]:
     """The comparisons of a lesson, of starts and of aims, as far as they were read."""
     found: list[Planned] = []
     for row in _rows(desk, lesson_id, "start"):
         own = sorted((it for it in sheets if it.block.comparison_id == row.id), key=lambda it: it.block.turn or 0)
         at = turn_of(plan_of(row, len(own)), own)
         found.append(Planned(str(row.id), row.of, row.question, at.condition is None))
-    for it in aim_turns(desk, lesson_id, aims):
+    for it in turns:
         found.append(Planned(str(it.comparison.id), "aim", it.comparison.question, it.turn.condition is None))
     return found
 

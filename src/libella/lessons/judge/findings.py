@@ -40,7 +40,7 @@ def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
     """Judge everything that was read in a lesson."""
     sheet = lesson_sheet(desk, lesson_id)
     told = ledger_of(desk, sheet)
-    planned = planned_in(desk, lesson_id, sheet.blocks, told.aims)
+    planned = planned_in(desk, lesson_id, sheet.blocks, told.turns)
     judged = judge_lesson(told.ledger, planned)
     return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id))
 

@@ -30,7 +30,7 @@ from ...core.set.station import Station
 from ...core.stand.set_up import ENTRIES
 from ...core.start.stroke import UNZEROED_DEG
 from ..aim.aims import AimSheet, aim_table
-from ..aim.turns import aim_turns
+from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
 from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of
@@ -56,11 +56,11 @@ _AIMED: Final[Mapping[str, str]] = {"face": "face", "mark": "mark", "to_mark": "
 
 @dataclass(frozen=True, slots=True)
 class Gathered:
-    """A lesson's ledger, the putt its sizes are told at, and its set-downs as kept."""
+    """A lesson's ledger, the putt its sizes are told at, and its comparisons of set-downs."""
 
     ledger: Ledger
     putt: Putt
-    aims: Sequence[AimSheet]
+    turns: Sequence[AimTurns]
 
 
 def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gathered:
@@ -78,6 +78,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     usual = usual_of(golfer)
     tools = bag(desk)
     aims = aim_table(desk, lesson_id).sheets
+    turns = aim_turns(desk, lesson_id, aims)
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
     ledger = Ledger(
         hand=golfer.hand,
@@ -86,13 +87,13 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or K_USUAL,
         level=golfer.level,
         band=band,
-        batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims)], key=lambda it: it.day)),
+        batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims, turns)], key=lambda it: it.day)),
         earlier=_earlier(desk, sheet, band.spread_deg["start"]) if earlier else (),
         proof=_second_proof(laid),
         line_deg=_line_deg(laid),
         tools=_usual_bag(electronics=bool(strokes)) if tools is None else frozenset(tools),
     )
-    return Gathered(ledger, putt, aims)
+    return Gathered(ledger, putt, turns)
 
 
 def _usual_bag(*, electronics: bool) -> frozenset[str]:
@@ -242,10 +243,14 @@ def _read_off(putt: Putt) -> Estimate | None:
     return normal(lines[1] - lines[0], max(doubt * per_percent, 0.05))
 
 
-def others_of(desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet]) -> Iterable[Batch]:
-    """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood."""
+def others_of(
+    desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet], turns: Sequence[AimTurns] = ()
+) -> Iterable[Batch]:
+    """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood.
+
+    `turns`: the comparisons that name the ways of set-downs, where anybody asks for names.
+    """
     lesson_id = sheet.lesson.id
-    turns = aim_turns(desk, lesson_id, aims)
     named = {one.series.id: name for it in turns for name, one in zip(it.names, it.sheets, strict=True)}
     yield from (series_batch(it, named.get(it.series.id, "")) for it in aims if it.reads)
     sights = sights_of(desk, lesson_id)

@@ -14,18 +14,7 @@ from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.judge.share_line import ShareLine
 from ...core.measure.window import Window
-from ..judge.golfers_line import (
-    key_name,
-    line_name,
-    line_short,
-    line_words,
-    lines_said,
-    more_blocks_said,
-    share_line_name,
-    share_line_words,
-    step_words,
-    up_said,
-)
+from ..judge import golfers_line as words
 from .claims import BY, SIDES
 from .reading import Reading
 
@@ -74,20 +63,20 @@ def _shares() -> tuple[ShareLine, ...]:
 
 def line_aloud(it: Reading) -> None:
     for pooled in _pooled():
-        it.say("judge", line_name, pooled)
-        it.say("judge", line_words, pooled, it.hand, it.units)
-        it.say("judge", line_short, pooled)
+        it.say("judge", words.line_name, pooled)
+        it.say("judge", words.line_words, pooled, it.hand, it.units)
+        it.say("judge", words.line_short, pooled)
         for key in pooled.keys:
-            it.say("judge", key_name, key)
+            it.say("judge", words.key_name, key)
     for beside in _beside():
-        it.say("judge", lines_said, beside, it.hand, it.units)
-        it.say("judge", more_blocks_said, beside)
+        it.say("judge", words.lines_said, beside, it.hand, it.units)
+        it.say("judge", words.more_blocks_said, beside)
     for share in _shares():
-        it.say("judge", share_line_name, share)
-        it.say("judge", share_line_words, share)
+        it.say("judge", words.share_line_name, share)
+        it.say("judge", words.share_line_words, share)
     for name in ("start", "eyes_inside", "eyes_behind", "roll_past", "strike", "backswing_s"):
-        it.say("judge", up_said, quantity(name), it.hand)
+        it.say("judge", words.up_said, quantity(name), it.hand)
     change = Change(7.0, "new putter")
     for name, chances in product(_LINES, ((0.97, 0.01, 0.02), (0.02, 0.85, 0.2), (0.1, 0.05, 0.9), (0.5, 0.2, 0.4))):
         stepped = Stepped(change, normal(0.7, 0.2), weigh(*chances))
-        it.say("judge", step_words, stepped, quantity(name), it.hand, it.units)
+        it.say("judge", words.step_words, stepped, quantity(name), it.hand, it.units)

@@ -164,13 +164,13 @@ def sized(it: Quantity, value: float, doubt: float, hand: Hand, units: Units) ->
     size = size_said(it, value, doubt, units)
     if it.sides == "more":
         return f"−{size}" if value < 0 else size
-    if _is_small(it, value) or size in ("0.0°", "0°"):
+    if _is_small(it, value, size):
         return f"{size} either way" if it.unit != "deg" else "0.0°"
     return f"{size} {side_name(it, value, hand)}{open_or_closed(it.name, value > 0, hand)}"
 
 
-def _is_small(it: Quantity, value: float) -> bool:
-    return abs(value) < {"deg": _SMALL, "mm": 0.5, "m": 0.005}.get(it.unit, 0.0)
+def _is_small(it: Quantity, value: float, size: str) -> bool:
+    return size in ("0.0°", "0°") or abs(value) < {"deg": _SMALL, "mm": 0.5, "m": 0.005}.get(it.unit, 0.0)
 
 
 def between_said(it: Quantity, found: Estimate, hand: Hand, units: Units) -> str:
@@ -335,7 +335,7 @@ def shift_said(it: Difference, hand: Hand, units: Units) -> str:
     size = size_said(about_, by.value, by.doubt if about_.unit == "deg" else 0.0, units)
     low, high = sorted((by.low, by.high), key=abs)
     between = between_said(about_, Estimate(by.value, low, high) if by.is_one_side else by, hand, units)
-    if _is_small(about_, by.value) or size in ("0.0°", "0°"):
+    if _is_small(about_, by.value, size):
         return f"{name} the same ({between})"
     return f"{name} {size} {further(about_, by.value, hand)} ({between})"
 

@@ -11,6 +11,7 @@ from ...core.measure.side import side_of
 from ...core.measure.units import Units, degrees, tape
 from ..shared.certainty import WORDS, with_doubt
 from ..shared.counts import counted, listed
+from .claims import open_or_closed
 
 CAUSE_NAMES: Final[dict[Cause, str]] = {
     "rig": "The laid line",
@@ -77,7 +78,8 @@ def _found(it: Finding, hand: Hand) -> str:
         case "face_aim":
             also = ", of itself or with what looks straight or the mark" if it.kind == "whole" else ""
             if it.size is None:
-                return f"The face points {it.call.side}{_stands(it.call.side == 'right', hand)} at address{also}"
+                stands = open_or_closed("face", it.call.side == "right", hand)
+                return f"The face points {it.call.side}{stands} at address{also}"
             return f"The face aims {at}{_open_or_closed(it.size, hand)} at address{also}"
         case "compensation":
             return f"The face aims {it.call.side}, and the stroke brings it back"
@@ -116,11 +118,7 @@ def _read_or_pace(it: Finding) -> str:
 def _open_or_closed(size: Estimate | None, hand: Hand) -> str:
     if size is None or abs(size.value) < 0.05:
         return ""
-    return _stands(size.value > 0, hand)
-
-
-def _stands(right: bool, hand: Hand) -> str:
-    return f" ({'open' if right == (hand == 'right') else 'closed'})"
+    return open_or_closed("face", size.value > 0, hand)
 
 
 def _strike(size: Estimate) -> str:

@@ -13,26 +13,25 @@ const OFTEN: Under[] = [
 ]
 const MOST = 6
 
-/** What is offered: as usual first, then what was putted in this lesson, then set-ups named in other steps, then the common ones. */
-export function offeredUnder(blocks: Pick<Shapes['BlockOut'], 'condition' | 'factors'>[], setUps: readonly string[]): Under[] {
-  const used = blocks.filter((it) => Object.keys(it.factors).length).map((it) => ({ name: it.condition || Object.values(it.factors).join(', '), factors: it.factors }))
-  const stood = setUps.filter(Boolean).map((name) => ({ name, factors: { set_up: name } }))
+const otherwise = (factors: Under['factors'], name = ''): Under[] => (Object.keys(factors).length ? [{ name: name || Object.values(factors).join(', '), factors }] : [])
+const stood = (setUps: readonly string[]): Under[] => setUps.filter(Boolean).map((name) => ({ name, factors: { set_up: name } }))
+/** As usual and these, each name once. */
+function offered(some: Under[]): Under[] {
   const found = new Map<string, Under>()
-  for (const it of [USUAL, ...used, ...stood, ...OFTEN]) if (!found.has(it.name)) found.set(it.name, it)
+  for (const it of [USUAL, ...some]) if (!found.has(it.name)) found.set(it.name, it)
   return [...found.values()].slice(0, MOST)
 }
+
+/** What is offered: as usual first, then what was putted in this lesson, then set-ups named in other steps, then the common ones. */
+export const offeredUnder = (blocks: Pick<Shapes['BlockOut'], 'condition' | 'factors'>[], setUps: readonly string[]): Under[] =>
+  offered([...blocks.flatMap((it) => otherwise(it.factors, it.condition)), ...stood(setUps), ...OFTEN])
 
 /** What is not asked of a set-down: its cue has a picture of its own, and it is no putt. */
 export const NOT_HERE = ['cue', 'hole_side']
 
 /** How set-downs can be made: as usual, as this lesson named it so far, as is common. */
-export function waysToStand(setUps: readonly string[], before: { set_up: string; factors: Record<string, string> }[]): Under[] {
-  const used = before.filter((it) => Object.keys(it.factors).length).map((it) => ({ name: Object.values(it.factors).join(', '), factors: it.factors }))
-  const stood = [...setUps.filter(Boolean), 'wide base'].map((name) => ({ name, factors: { set_up: name } }))
-  const found = new Map<string, Under>()
-  for (const it of [USUAL, ...stood, ...used]) if (!found.has(it.name)) found.set(it.name, it)
-  return [...found.values()].slice(0, MOST)
-}
+export const waysToStand = (setUps: readonly string[], before: { factors: Under['factors'] }[]): Under[] =>
+  offered([...stood([...setUps, 'wide base']), ...before.flatMap((it) => otherwise(it.factors))])
 
 /** The same as a series of set-downs tells it: its set-up by name, all else as factors. */
 export function setDown(it: Under): { set_up: string; factors: Record<string, string> } {

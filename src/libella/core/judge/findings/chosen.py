@@ -1,7 +1,7 @@
 """What a lesson says, first to last: chosen among its claims. Every page takes its sentences from here, so that no two
 can differ."""
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from statistics import median
 from typing import Final
@@ -14,7 +14,7 @@ from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
 from ..claims.reads import Compared, asked_of
-from ..ledger.entry import FEWEST_STARTS, grouped_by_all
+from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, Factor, Levels
 from .case import Case
 from .finding import Cause, Finding
@@ -202,30 +202,33 @@ def chosen(
 
 def _looked(case: Case) -> list[Compared]:
     """What was seen with something moved, set beside what was seen as usual: nobody plans that as a comparison."""
-    ledger = case.ledger
-    seen = [it for it in ledger.batches if it.step == "see"]
-    groups = grouped_by_all(seen)
-    usual = groups.get(AS_USUAL)
-    if not usual:
-        return []
+    seen = [it for it in case.ledger.batches if it.step == "see"]
+    # Each place of the head is a question of its own.
+    told = _beside_usual(case, seen, "see", among=1)
+    return [told] if told else []
+
+
+def _beside_usual(case: Case, batches: Iterable[Batch], of: str, *, among: int | None = None) -> Compared | None:
+    """Each way in which something was read, set beside as usual; None where it was read in one way, or never as usual.
+
+    `among`: so many are set against it; all of them, where none is given.
+    """
+    groups = grouped_by_all(batches)
+    usual = groups.pop(AS_USUAL, None)
+    if not usual or not groups:
+        return None
     first = Group("", tuple(usual))
-    others = [(Group("", tuple(batches), levels), levels) for levels, batches in groups.items() if levels != AS_USUAL]
-    found = tuple((group, differences(first, group, case.weighing, among=1)) for group, _ in others)
-    return [Compared("", "see", "", True, first, found)] if others else []
+    others = [Group(batches[0].label, tuple(batches), levels) for levels, batches in groups.items()]
+    found = tuple((it, differences(first, it, case.weighing, among=among or len(others))) for it in others)
+    return Compared("", of, "", True, first, found)
 
 
 def _tried(case: Case) -> list[Differs]:
     """Ways of putting that were tried beside the usual one, not planned as a comparison: what is surest otherwise."""
-    ledger = case.ledger
-    putted = [it for it in ledger.batches if it.putted and not it.comparison and not it.guided]
-    groups = grouped_by_all(it for it in putted if not dict(it.levels).keys() & _LAID)
-    usual = groups.pop(AS_USUAL, None)
-    if not usual or not groups:
+    putted = [it for it in case.ledger.batches if it.putted and not it.comparison and not it.guided]
+    told = _beside_usual(case, (it for it in putted if not dict(it.levels).keys() & _LAID), "start")
+    if told is None:
         return []
-    first = Group("", tuple(usual))
-    others = [(Group(batches[0].label, tuple(batches), levels), levels) for levels, batches in groups.items()]
-    found = tuple((it, differences(first, it, case.weighing, among=len(others))) for it, _ in others)
-    told = Compared("", "start", "", True, first, found)
     best: dict[Levels, Differs] = {}
     for group, difference in told.named:
         best.setdefault(group.levels, Differs(told, group, difference))
