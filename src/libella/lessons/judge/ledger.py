@@ -126,9 +126,7 @@ class _Sensed:
     @classmethod
     def of(cls, told: Sequence[StrokeSheet], events: Sequence[Event], filed_deg: float) -> "_Sensed":
         """`filed_deg`: the error that came with a file, where no sensor told anything."""
-        readers: dict[str, object] = {
-            _FACES[name]: it.sensor.id for it in told for name in it.measures if name in _FACES
-        }
+        readers = {_FACES[name]: str(it.sensor.id) for it in told for name in it.measures if name in _FACES}
         by_hand = {name for it in events for name in _FACES.values() if name in it.values} - set(readers)
         readers |= dict.fromkeys(by_hand, "hand") if readers else {}
         return cls(
@@ -246,10 +244,8 @@ def _read_off(putt: Putt) -> Estimate | None:
 def others_of(
     desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet], turns: Sequence[AimTurns] = ()
 ) -> Iterable[Batch]:
-    """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood.
-
-    `turns`: the comparisons that name the ways of set-downs, where anybody asks for names.
-    """
+    """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood;
+    `turns` name the ways of set-downs, where anybody asks for names."""
     lesson_id = sheet.lesson.id
     named = {one.series.id: name for it in turns for name, one in zip(it.names, it.sheets, strict=True)}
     yield from (series_batch(it, named.get(it.series.id, "")) for it in aims if it.reads)
