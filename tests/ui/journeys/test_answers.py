@@ -97,6 +97,8 @@ def test_a_gate_that_is_always_touched_right_says_at_least(page: Page):
 def test_a_putter_gate_alone_tells_the_strike_and_sends_to_the_start(page: Page):
     begin(page, "Struck Golfer", rig="No start rig")
     lay_beside(page, "Putter gate of pegs", "Where it is struck")
+    # Until the gate is drawn, the finish stands noted by itself: with nothing laid, it is all that tells a putt.
+    expect(page.locator("summary", has_text="Also note")).to_contain_text("Putter gate of pegs")
     note_finish(page)
     start(page, 10)
     taps = {"finish": ("left", "holed"), "aid:putter_gate": ("touched the far peg", "clean")}

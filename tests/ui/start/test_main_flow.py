@@ -67,7 +67,7 @@ def test_by_mouse_from_a_new_golfer_to_a_verdict(page: Page):
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
         zone(page, "touched the left post").click()
     expect(page.get_by_text("Planned end: 6 putts.")).to_be_visible()
-    page.get_by_role("link", name="Judge J").click()
+    page.get_by_role("link", name="Judge J", exact=True).click()
     expect(page.locator("[data-headline]")).to_contain_text(re.compile("left, (clear|likely)"))
     expect(page.locator("[data-counts]")).to_contain_text("0 of 6 right, 6 left")
     # The lesson's own sentence stands beside the block's.

@@ -74,6 +74,7 @@
       <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} step={draft.step_m} {error} />
     {/if}
     {#if error}<Trouble {error} />{/if}
-    <button class="button primary min-h-14 text-lg" disabled={noting.isPending}>{golfer ? 'Keep changes' : 'Add golfer'}</button>
+    <!-- Not before the levels have come: they would push it away under the finger. -->
+    <button class="button primary min-h-14 text-lg" disabled={noting.isPending || levels.isPending}>{golfer ? 'Keep changes' : 'Add golfer'}</button>
   </form>
 </Sheet>
