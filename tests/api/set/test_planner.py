@@ -65,9 +65,17 @@ def test_proposals_keep_to_the_bag_when_asked(client, coach):
     assert [it["kind"] for it in kept] == ["peg_gate"] and len(every) > 5
     assert every[0]["kind"] == "peg_gate" and every[1]["missing"]
     assert said(client, "/stations/propose", **PUTT, only_bag=True, measures="eyes") == []
-    # What is proposed can be laid as it is.
-    for it in every:
-        assert said(client, "/stations/preview", **PUTT, rig_kind=it["kind"], rig_sizes_m=it["sizes"])
+    # What is proposed can be laid as it is, and Set says the same of it, on a proved line too.
+    lesson = coach.lesson()
+    rolled = coach.station(lesson["id"], "board", **PUTT)["id"]
+    rolls = [{"way": way, "length_m": 3.0, "drift_m": 0.0} for way in ("out", "back")]
+    coach.put(f"/stations/{rolled}/proof", way="rolled", rolls=rolls)
+    proved = said(client, "/stations/propose", **PUTT, proof_of=rolled)
+    for those, on in ((every, None), (proved, rolled)):
+        for it in those:
+            plan = {**PUTT, "rig_kind": it["kind"], "rig_sizes_m": it["sizes"], "proof_of": on}
+            assert said(client, "/stations/preview", **plan)["sight"] == it["sight"]
+    assert every != proved
     for it in said(client, "/stations/propose", **PUTT, measures="path"):
         assert not it["watches"] and said(
             client, "/stations/preview", **PLAN, aids=[{"kind": it["kind"], "sizes": it["sizes"]}]

@@ -77,6 +77,16 @@ def test_a_proof_belongs_to_one_line_and_stands_again_with_it(coach):
         ({"read": {"place": "edge", "side": "left"}, "target": "read"}, "started elsewhere"),
     ):
         now_ = lay(coach, lesson, station["id"], **change)
+        # The ground is as it was rolled, whatever stands on it and wherever the ball is sent.
+        assert now_["proved"] == (word not in ("length", "slope"))
+        assert now_["proved"] or ("fell" in now_["proof_words"] and word in now_["proof_words"])
+    lay(coach, lesson, station["id"])
+    coach.prove(station["id"])
+    for change, word in (
+        ({"rig_kind": "peg_gate"}, "rig"),
+        ({"read": {"place": "edge", "side": "left"}, "target": "read"}, "started elsewhere"),
+    ):
+        now_ = lay(coach, lesson, station["id"], **change)
         assert not now_["proved"] and "fell" in now_["proof_words"] and word in now_["proof_words"]
     assert lay(coach, lesson, station["id"])["proved"]
     # A plan that takes its place takes the proof over, as far as its line is the same.

@@ -57,6 +57,14 @@ def test_a_proof_falls_with_its_line_and_stands_again_with_it(name):
     assert TAPED.on(replace(LINE, rig_kind="peg_gate")).fell == ("rig",)
 
 
+@pytest.mark.parametrize("name", CHANGES)
+def test_ground_rolled_both_ways_is_proved_whatever_stands_on_it(name):
+    rolled = prove("rolled", Evidence(rolls=LEVEL), LINE, green_speed_ft=10, check=Repeatability(0.2, 0.1, 5))
+    now = rolled.on(replace(LINE, **{name: getattr(LINE, name) + 0.3}))
+    assert now.is_proved == (CHANGES[name] not in ("length", "slope"))
+    assert bool(now.checks) == (CHANGES[name] != "rig"), "what was found of one rig is no other's"
+
+
 def test_a_proof_kept_before_lines_were_is_taken_as_it_was_said():
     assert Proof("tape", doubt_m=0.001).on(LINE).is_proved
     assert NOT_PROVED.on(LINE) == NOT_PROVED

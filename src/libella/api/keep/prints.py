@@ -1,6 +1,7 @@
 """Prints in true size: templates and the station sheet, as PDF or SVG."""
 
 from collections.abc import Sequence
+from dataclasses import replace
 from typing import Literal
 
 from fastapi import APIRouter, Query
@@ -12,7 +13,7 @@ from ...core.measure.limits import OutOfLimits
 from ...core.set.station import Station
 from ...exchange.paper import PaperName, Sheet, pdf, tiled
 from ...exchange.station_sheet import station_sheet
-from ...lessons.set.plans import with_proof_of
+from ...lessons.set.plans import proof_of
 from ..base.shapes import AtDesk, InUnits, Words80
 from ..set.stations import PlannedIn
 
@@ -58,7 +59,8 @@ def one(
     units: InUnits = "metric",
 ) -> Response:
     """A print in true size. The header `x-sheets` says how many sheets it takes."""
-    sheets, title = _sheets(name, with_proof_of(desk, plan.entry(), plan.proof_of).station(), plan, paper, units)
+    station = replace(plan.entry(), proof=proof_of(desk, plan.proof_of)).station()
+    sheets, title = _sheets(name, station, plan, paper, units)
     return printed(sheets, title, name, form, paper, sheet)
 
 

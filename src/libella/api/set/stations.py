@@ -1,6 +1,6 @@
 """Stations: a putt with its rig, and what it would be before it is laid."""
 
-from dataclasses import fields
+from dataclasses import fields, replace
 from typing import Any
 
 from fastapi import APIRouter
@@ -27,7 +27,7 @@ from ...core.start.watched import watched
 from ...lessons.desk.desk import Desk
 from ...lessons.see.eyes import eye_sheet
 from ...lessons.set import bag
-from ...lessons.set.plans import with_proof_of
+from ...lessons.set.plans import proof_of
 from ...lessons.set.stations import AidEntry, StationEntry
 from ...words.set.briefing import allows, breaks, trust
 from ...words.set.objections import Objection, objection_words
@@ -190,7 +190,7 @@ class Preview(BaseModel):
 @router.post("/preview")
 def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview:
     """What this station would show and see; keeps nothing. It is as proved as the plan it is, or replaces."""
-    station = with_proof_of(desk, plan.entry(units), plan.proof_of).station()
+    station = replace(plan.entry(units), proof=proof_of(desk, plan.proof_of)).station()
     window = station.putt.window
     abouts = [it.about for it in (station.rig, *station.aids)]
     return Preview(
@@ -240,6 +240,7 @@ class WantedIn(PuttIn):
         default=None, ge=0.2, le=6, description="strictness wanted; null: the level's spread"
     )
     only_bag: bool = Field(default=False, description="leave out what is not in the bag")
+    proof_of: UUID | None = Field(default=None, description="the plan whose line it is laid on")
 
 
 class ProposalOut(BaseModel):
@@ -259,7 +260,8 @@ class ProposalOut(BaseModel):
 def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list[ProposalOut]:
     """Instruments that tell what is wanted, laid to suit putt and level, the best first; keeps nothing."""
     spread = wanted.wanted_deg or bag.spreads(desk)[wanted.level]
-    found = propose(wanted.measures, wanted.putt(), spread, bag.bag(desk), units)
+    proof = proof_of(desk, wanted.proof_of)
+    found = propose(wanted.measures, wanted.putt(), spread, bag.bag(desk), units, proof)
     return [
         ProposalOut(
             kind=it.aid.about.kind,

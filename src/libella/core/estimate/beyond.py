@@ -28,18 +28,18 @@ def beyond_of(readings: Sequence[Interval], window: Window) -> Beyond | None:
     """Whether at least half of the readings are open to one side, or lie in a zone there too wide to say how far."""
     wide = _WIDE * 2 * window.half_deg
 
-    def is_open(it: Interval, low: float, high: float) -> bool:
-        return low >= 0 and (math.isinf(high) or high - low > wide)
-
     sides: tuple[tuple[Side, Callable[[Interval], tuple[float, float]]], ...] = (
         ("right", lambda it: (it.low, it.high)),
         ("left", lambda it: (-it.high, -it.low)),
     )
     for side, ends in sides:
-        far = [ends(it) for it in readings if is_open(it, *ends(it))]
+        far = [it for one in readings if (it := ends(one))[0] >= 0]
+        if len(far) < _OPEN_SHARE * len(readings):
+            continue
+        edges = [low for low, high in far if math.isinf(high) or high - low > wide]
         # Something that reads finer on that side says how far, as well as it can.
-        finer = [one for it in readings if (one := ends(it))[0] > 0 and not is_open(it, *one)]
-        if len(far) >= _OPEN_SHARE * len(readings) and not finer:
-            edge = min(low for low, _ in far)
-            return Beyond(side, edge if side == "right" else -edge, len(far))
+        finer = any(low > 0 and not (math.isinf(high) or high - low > wide) for low, high in far)
+        if len(edges) >= _OPEN_SHARE * len(readings) and not finer:
+            edge = min(edges)
+            return Beyond(side, edge if side == "right" else -edge, len(edges))
     return None

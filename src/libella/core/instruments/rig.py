@@ -46,7 +46,7 @@ class Sight:
     `narrowest_deg`: half-width of the reading nearest the line. `share`: that over the narrower side of the window,
     `window_deg`. `reach_deg`: how far out it reads, where that ends. `clean`: how often a golfer without a bias passes,
     where it only tells that. `event`: what is read each time. `shared_deg`: how well its own aim is known, where that
-    is too little ("unsure").
+    is too little ("unsure"), `proved`: though its line is proved.
     """
 
     way: Way
@@ -58,6 +58,7 @@ class Sight:
     clean: float = 0.0
     event: Event = "putt"
     shared_deg: float = 0.0
+    proved: bool = False
 
     @property
     def share(self) -> float:

@@ -36,8 +36,9 @@ class Interval:
     @property
     def anchor(self) -> float:
         """Where to draw the reading: the middle, or the closed end of an open interval (0 when both are open)."""
-        ends = [end for end in (self.low, self.high) if math.isfinite(end)]
-        return sum(ends) / len(ends) if ends else 0.0
+        if math.isinf(self.low):
+            return 0.0 if math.isinf(self.high) else self.high
+        return self.low if math.isinf(self.high) else (self.low + self.high) / 2
 
     @property
     def side(self) -> Side:

@@ -147,6 +147,10 @@ class Proof:
         gone = self.line.changes(line) if self.line else ()
         if not gone or (not self.is_proved and "rig" not in gone):
             return self
+        if self.way == "rolled" and not {"length", "slope"} & set(gone):
+            # The ground is as it was rolled, whatever stands on it and wherever the ball is sent.
+            own = ("zero_deg", "noise_deg", "checks") if "rig" in gone else ()
+            return replace(self, **{name: getattr(NOT_PROVED, name) for name in own})
         fallen = replace(NOT_PROVED, fell=gone, tool_deg=self.tool_deg, tool_doubt_deg=self.tool_doubt_deg)
         if "rig" in gone:
             return fallen

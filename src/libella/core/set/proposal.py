@@ -9,6 +9,8 @@ from ..instruments.registry import instruments, usual_sizes
 from ..instruments.rig import Rig, Sight
 from ..measure.units import Units
 from .kit import Needed, needed
+from .proof import NOT_PROVED, Proof
+from .station import Station, line_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,7 +26,12 @@ class Proposal:
 
 
 def propose(
-    measures: Measures, putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units
+    measures: Measures,
+    putt: Putt,
+    spread_deg: float,
+    bag: Mapping[str, int] | None,
+    units: Units,
+    proof: Proof = NOT_PROVED,
 ) -> tuple[Proposal, ...]:
     """All instruments that tell what is wanted, the best first.
 
@@ -37,20 +44,33 @@ def propose(
     putt : the putt it is to be known on
     spread_deg : strictness wanted, which is the spread expected of the golfer (degrees)
     bag : parts the coach owns; None when the bag was not told, and then all is taken for there
+    proof : of the line as it is laid now, which holds for what is proposed as far as it would once that is laid
     """
     kinds = [it for it in instruments().values() if it.about.measures == measures]
-    found = [_laid(it, putt, spread_deg, bag, units) for it in kinds if not issubclass(it, Rig) or it.reads_start]
+    found = [
+        _laid(it, putt, spread_deg, bag, units, proof) for it in kinds if not issubclass(it, Rig) or it.reads_start
+    ]
     return tuple(sorted(found, key=_rank))
 
 
-def _laid(kind: type[Aid], putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units) -> Proposal:
+def _laid(
+    kind: type[Aid], putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units, proof: Proof
+) -> Proposal:
     aid = kind.laid(usual_sizes(kind.about.kind, {}, units)).for_putt(putt, spread_deg)
-    sight = aid.sight(putt, spread_deg, units) if isinstance(aid, Rig) else None
+    sight = _sight(aid, putt, spread_deg, units, proof) if isinstance(aid, Rig) else None
     missing = tuple(it for it in needed([aid.about], bag) if not it.is_there)
     return Proposal(aid, sight, missing)
 
 
+def _sight(rig: Rig, putt: Putt, spread_deg: float, units: Units, proof: Proof) -> Sight:
+    """What it would see once it is laid, as the station then says it."""
+    if rig.about.measures != "start":
+        return rig.sight(putt, spread_deg, units)
+    return Station(putt, rig, proof.on(line_of(putt, rig, 0.0))).sight(spread_deg, units)
+
+
 def _rank(it: Proposal) -> tuple[bool, bool, bool, float, str]:
     about = it.aid.about
-    poor = it.sight is not None and it.sight.fit != "good"
+    # Whose aim is not known yet will do once the line is proved.
+    poor = it.sight is not None and it.sight.fit not in ("good", "unsure")
     return bool(it.missing), poor, about.guides, it.sight.share if it.sight else 0.0, about.name

@@ -77,7 +77,8 @@ def sight_words(it: Sight) -> str:
     )
     if it.fit == "unsure":
         aim = fine_degrees(it.shared_deg)
-        return f"{reads} But its own aim is known only to ± {aim}: prove the line, or place it better."
+        better = "prove it by tape over more of its length, or lay it further out" if it.proved else "prove the line"
+        return f"{reads} But its own aim is known only to ± {aim}: {better}."
     return f"{reads} {_FITS[it.way, it.fit, it.event]}"
 
 

@@ -9168,6 +9168,11 @@ export interface components {
              * @default false
              */
             only_bag: boolean;
+            /**
+             * Proof Of
+             * @description the plan whose line it is laid on
+             */
+            proof_of?: string | null;
         };
         /**
          * WayIn

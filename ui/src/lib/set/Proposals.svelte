@@ -15,15 +15,18 @@
   interface Props {
     open: boolean
     plan: Plan
+    /** The lesson's plan that this is: what is proposed is laid on its line. */
+    proofOf: string | null
     level: Shapes['GolferBrief']['level']
     instruments: Shapes['InstrumentOut'][]
     /** The spread this golfer has shown in earlier lessons, if any told it. */
     expected?: number | null | undefined
     use: (proposal: Shapes['ProposalOut']) => void
   }
-  let { open = $bindable(), plan, level, instruments, expected, use }: Props = $props()
+  let { open = $bindable(), plan, proofOf, level, instruments, expected, use }: Props = $props()
 
   const NO_RIG = 'no_rig'
+  const MARKS: Partial<Record<Shapes['RigSightOut']['fit'], string>> = { good: '✓', unsure: '!' }
   type Measures = NonNullable<Shapes['WantedIn']['measures']>
   const CHECKS = choices<Measures>('measures')
   let measures = $state<Measures>('start')
@@ -35,7 +38,7 @@
   const pictures = $derived(Object.fromEntries(instruments.map((it) => [it.about.kind, it.picture])))
   const wanted = $derived(own ?? expected ?? band?.spread_deg ?? 1.4)
   const found = proposalsQuery(
-    () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag }),
+    () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag, proof_of: proofOf }),
     () => bag.data,
     () => open,
   )
@@ -68,7 +71,7 @@
           {#if pictures[it.kind]}<Sketch scene={pictures[it.kind]!} />{/if}
           <p class="wide flex-1 text-lg">
             {it.name}
-            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {it.sight.fit === 'good' ? '✓' : '✕'} {named('fit', it.sight.fit)}</span>{/if}
+            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {MARKS[it.sight.fit] ?? '✕'} {named('fit', it.sight.fit)}</span>{/if}
           </p>
           <button
             class="button shrink-0 {n === 0 ? 'primary' : ''}"

@@ -84,6 +84,7 @@ export class Planning {
     if (it.watches) {
       plan.rig_kind = it.kind
       plan.rig_sizes_m = it.sizes
+      plan.across_m = 0
       this.tab = 'rig'
     } else {
       plan.aids = [...plan.aids.filter((aid) => aid.kind !== it.kind), { kind: it.kind, sizes: it.sizes }]

@@ -194,5 +194,5 @@
       <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} offered={offeredUnder(sheet.blocks, sheet.set_ups)} planned={() => (comparing = false)} />
     </Sheet>
   {/if}
-  <Proposals bind:open={proposing} {plan} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />
+  <Proposals bind:open={proposing} {plan} proofOf={planning.kept?.id ?? null} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />
 {/if}
