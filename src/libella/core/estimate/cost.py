@@ -24,8 +24,6 @@ _TINY: Final = 1e-300
 _HALVINGS: Final = 14
 _SPREADS: Final = (math.log(0.003), math.log(60.0))
 """Between these spreads, degrees, on logarithms, costs of a mix are tabled."""
-_EVEN, _AT_EDGE = 500, 150
-"""At so many spreads, and at so many close to the one from which no bias costs as much: right to 1 in 4,000."""
 
 
 @dataclass(frozen=True)
@@ -96,7 +94,7 @@ def _table_of(putts: float, windows: tuple[Window, ...], weights: tuple[float, .
     if falls_short(low) <= 0:
         return low, np.array([low]), np.array([math.inf])
     edge = high if falls_short(high) > 0 else float(brentq(falls_short, low, high, xtol=1e-9))
-    at: Floats = np.concatenate((np.linspace(low, edge - 0.201, _EVEN), edge - np.geomspace(0.2, 1e-6, _AT_EDGE)))
+    at: Floats = np.concatenate((np.linspace(low, edge - 0.201, 1500), edge - np.geomspace(0.2, 1e-6, 400)))
     return edge, at, _bisected(np.array([putts]), np.exp(at), mix)[0]
 
 
