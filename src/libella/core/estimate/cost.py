@@ -24,6 +24,8 @@ _TINY: Final = 1e-300
 _HALVINGS: Final = 14
 _SPREADS: Final = (math.log(0.003), math.log(60.0))
 """Between these spreads, degrees, on logarithms, costs of a mix are tabled."""
+_STEEP: Final = 0.02
+"""A bias that grows by more between two of them is worked out by itself."""
 
 
 @dataclass(frozen=True)
@@ -77,8 +79,15 @@ def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:
 def _costs_of_mix(putts: float, mix: Mix, spread: Floats) -> Floats:
     """The same for several windows, from a table over the spread: usual putts are asked for again and again."""
     edge, at, biases = _table_of(putts, mix.windows, mix.weights)
+    if at.size == 1:
+        return np.full(spread.shape, math.inf)
     log = np.log(spread)
     found: Floats = np.interp(log, at, biases)
+    after = np.clip(np.searchsorted(at, log), 1, at.size - 1)
+    steep = (log < edge) & (biases[after] - biases[after - 1] > _STEEP * found)
+    if steep.any():
+        # Where a window is given up for a wider one the bias runs away between two spreads of the table.
+        found[steep] = _bisected(np.array([putts]), spread[steep], mix)[0]
     return np.where(log >= edge, math.inf, found)
 
 
