@@ -283,3 +283,17 @@ def test_named_differences_come_surest_first():
     assert [it.quantity.name for it in named(found)] == ["start"]
     far, near_ = difference_limits(0.9, BY.mix)
     assert far > 0 and near_ > 0 and MATTERS["difference"].matters_from > 0
+
+
+def test_spreads_a_fifth_apart_are_told_so_by_the_pair_as_by_each():
+    """What is believed of two spreads before data must not stand against what both pages read."""
+    wide, calm = (-2.3, 1.7, -1.2, 2.0, -1.7, 1.4, -2.6, 2.3, 0.9, -2.0), (-0.3, 0.6, 0.0, 0.3, -0.6, 0.3, 0.0, -0.3)
+    found = difference(Group("", (batch("start", wide),)), Group("", (batch("start", calm, id="b"),)), "start", BY)
+    assert found.ratio.low < found.second.spread.value / found.first.spread.value < found.ratio.high
+    assert found.steadier.word == "clear" and found.steadier.side == "left"
+
+
+def test_spreads_alike_are_told_alike():
+    same = (-0.8, 0.5, -0.3, 0.9, -0.6, 0.2, 0.7, -1.0, 0.4, -0.2)
+    found = difference(Group("", (batch("start", same),)), Group("", (batch("start", same, id="b"),)), "start", BY)
+    assert found.ratio.value == pytest.approx(1.0, abs=0.05) and not found.steadier.names_direction

@@ -44,7 +44,10 @@ class Keys {
     if (event.key === 'Tab') this.#touched = false
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
     const at = event.target as HTMLElement
-    if (at.closest('input, textarea, select')) return
+    const field = at.closest('input, textarea, select')
+    if (field && !field.matches('[type=range], [type=checkbox]')) return
+    // What a drag or a tap left with the focus keeps its own keys; Enter and the digits are the view's.
+    if (field && (event.key === ' ' || event.key.startsWith('Arrow'))) return
     // A sheet that is closing still holds the focus for a moment: a key pressed then is meant for the view.
     // An open sheet whose button lost the focus, because it is busy, has the keys all the same.
     const lost = at === document.body && document.querySelector('[role="dialog"][data-state="open"]')

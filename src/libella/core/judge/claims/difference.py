@@ -21,8 +21,8 @@ from .level import FEWEST, Level, Weighing, level_of, path_limits, shares_of
 from .share import ShareOf, share_of
 
 _DRAWN: Final = 4000
-_RATIO_SD: Final = 0.35
-"""ln(σ₁/σ₂) before data: two spreads of one golfer are alike (handbook 5)."""
+_ALIKE, _ALIKE_SD, _OTHER_SD = 0.97, 0.35, 1.0
+"""ln(σ₁/σ₂) before data: two spreads of one golfer are alike (handbook 5), seldom quite others: decision 0034."""
 _BY_SIZE: Final = {"eyes": "eyes_outside_zone", "strike": "strike", "pace": "roll_past"}
 
 
@@ -144,7 +144,10 @@ def _of_levels(
     # Both spreads were drawn with a prior each; together they are believed to be alike.
     log = np.log(sigma_b / sigma_a)
     prior_sd = 0.9 if about.prior is None else about.prior.spread_log_sd
-    weight: Floats = np.exp(-0.5 * log**2 * (1 / _RATIO_SD**2 - 1 / (2 * prior_sd**2)))
+    alike = sum(
+        share / sd * np.exp(-0.5 * (log / sd) ** 2) for share, sd in ((_ALIKE, _ALIKE_SD), (1 - _ALIKE, _OTHER_SD))
+    )
+    weight: Floats = alike * np.exp(0.25 * (log / prior_sd) ** 2)
     ratio = _estimate(np.exp(log), weight)
     if about.sides != "line":
         return Difference(about, *levels, shifted, call, ratio)
