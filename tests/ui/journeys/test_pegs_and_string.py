@@ -57,6 +57,11 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
     page.get_by_text("Also note").click()
     page.get_by_role("button", name="Short or past by").click()
     page.locator("[data-under]").click()
+    # What is chosen under it leaves it open: the next entry stands where the hand is.
+    page.get_by_role("radio", name="Something else…").tap()
+    page.get_by_role("textbox", name="Something else").fill("grip down")
+    page.keyboard.press("Enter")
+    expect(page.locator("[data-under]")).to_contain_text("grip down")
     page.get_by_label("Putts to the verdict", exact=True).fill("4")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Start block").click()

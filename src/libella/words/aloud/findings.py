@@ -101,6 +101,8 @@ def _causes(it: Reading) -> None:
         it.say("judge", findings.change_said, one)
     for kind in ("read", "pace", "ground", "read_off", ""):
         it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand)
+    for kind in ("shorter", "longer"):
+        it.say("judge", findings.cause_said, _finding("read_and_pace", "open", "right", kind=kind), it.hand)
     it.say("judge", findings.change_said, _finding("read_and_pace", "clear", "right", kind="ground"))
     it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand)
     it.say("judge", findings.cause_said, replace(_finding("face_aim", "likely", "left"), size=None), it.hand)

@@ -61,6 +61,8 @@ def cause_said(it: Finding, hand: Hand) -> str:
         return f"{name}: an offset that repeats, and the starts are fine. It may stay, by what is fine for this level."
     if it.call.word == "none":
         return f"{name}: nothing to mend."
+    if it.call.word == "open" and it.kind in ("shorter", "longer"):
+        return f"{name}: the pace is {it.kind} than planned; the read, can't tell yet."
     if it.call.word == "open":
         return f"{name}: can't tell yet."
     return f"{_found(it, hand)}: {WORDS[it.call.word]}."

@@ -17,6 +17,9 @@
   }
   let { lessonId, finding, place, open = false }: Props = $props()
 
+  // Its words may change while it is read: it stays open.
+  // svelte-ignore state_referenced_locally
+  let opened = $state(open)
   let asking = $state<'rejected' | 'overridden' | null>(null)
   let own = $state('')
   const saying = createWrite(answerFinding, () => ((asking = null), (own = '')))
@@ -27,7 +30,7 @@
   const named = $derived(finding.word === 'clear' || finding.word === 'likely')
 </script>
 
-<details class="border-b border-hairline" {open} data-finding={finding.cause} data-word={finding.word}>
+<details class="border-b border-hairline" bind:open={opened} data-finding={finding.cause} data-word={finding.word}>
   <summary class="grid min-h-14 cursor-pointer grid-cols-[2.2rem_1fr] items-baseline py-3 pr-2 hover:bg-sheet">
     <span class="wide text-xl" aria-hidden="true">{place ?? '·'}</span>
     <span class="min-w-0 leading-snug">

@@ -31,7 +31,7 @@
   <Trouble error={pooled.error} again={() => pooled.refetch()} />
 {:else if lines.length || shares.length}
   <section class="mt-5" data-golfers-line>
-    <h2 class="wide border-b-2 border-ink pb-1 text-xl">The golfer’s line</h2>
+    <h2 class="wide border-b-2 border-ink pb-1 text-xl">{lines.length ? 'The golfer’s line' : 'Over the lessons'}</h2>
     <ol class="grid" aria-label="The golfer’s line, link by link">
       {#each all ? lines : lines.slice(0, FIRST) as it (it.key)}
         <li class="grid items-center gap-x-6 gap-y-1 border-b border-hairline py-3 md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr_auto]">

@@ -1,5 +1,6 @@
 <!-- The putt: its length and pace, the green under it, the coach's read and what it is started at. -->
 <script lang="ts">
+  import { untrack } from 'svelte'
   import { typedNumber } from '$lib/base/number'
   import type { Refusal, Shapes } from '$lib/data/client'
   import Choice from '$lib/base/Choice.svelte'
@@ -27,6 +28,7 @@
   const TARGETS = choices<Plan['target']>('target')
   const says = $derived(plan.golfer_says)
   const saidByGolfer = $derived(Boolean(says.read) || (says.falls_forward_percent ?? says.falls_right_percent ?? null) !== null)
+  let unfolded = $state(untrack(() => saidByGolfer))
   function golferReads(place: Place): void {
     const before = plan.golfer_says.read
     plan.golfer_says.read = place === 'none' ? null : { place, side: before?.side ?? 'left', outside_m: place === 'outside' ? (before?.outside_m ?? 0.05) : 0 }
@@ -80,7 +82,7 @@
     <Choice label="Lay the line, and count start errors, against" options={TARGETS} bind:value={plan.target} />
   {/if}
 </div>
-<details class="mt-3" open={saidByGolfer}>
+<details class="mt-3" bind:open={unfolded}>
   <summary class="min-h-11 cursor-pointer py-2 font-semibold">What the golfer says <span class="font-normal text-faded">{saidByGolfer ? 'told beside what is computed' : 'a read, the slope by foot'}</span></summary>
   <div class="grid gap-3">
     <Choice label="The golfer would start it at" options={PLACES} bind:value={() => says.read?.place ?? 'none', golferReads} />

@@ -38,6 +38,9 @@
   let { lessonId, station, offered, guides, closed = false, watched = [], readsStart = true, asked = undefined, folded = false, started, compare }: Props = $props()
 
   const SEEN = choices<'guided' | 'blind'>('rig_seen')
+  // What is chosen there changes its own summary: it stays as the coach left it.
+  // svelte-ignore state_referenced_locally
+  let unfolded = $state(!folded)
   let under = $state<Under>(USUAL)
   let seen = $state<'guided' | 'blind' | null>(null)
   /** What was chosen here last is there the next time. */
@@ -77,17 +80,13 @@
 </script>
 
 <form onsubmit={start} class="grid gap-3">
-  <details open={!folded}>
+  <details bind:open={unfolded}>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold" data-under>
       Set-up <span class="font-normal text-faded">{under.name || 'as usual'}, {readsStart ? `rig ${named('rig_seen', rigSeen).toLowerCase()}, ` : ''}{planned} putts</span>
     </summary>
     <div class="grid items-start gap-3">
     <UnderChoice label="Putted" {offered} bind:value={under} />
-    <Choice
-      label="The rig is"
-      options={SEEN}
-      bind:value={() => rigSeen, (value) => (seen = value)}
-    />
+    {#if readsStart}<Choice label="The rig is" options={SEEN} bind:value={() => rigSeen, (value) => (seen = value)} />{/if}
     <Stepper
       label="Putts to the verdict"
       unit=""

@@ -15,6 +15,8 @@ from ..ledger.quantity import Quantity, quantity
 
 _SIDES: Final = {"missed_side": ("left", "right")}
 """Shares whose two categories are set against each other."""
+_FEWEST: Final = 5
+"""Under so many a commoner side is not named: three of three is a count, no tendency."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,7 +58,7 @@ def share_of(batches: Sequence[Batch], name: str, levels: Levels) -> ShareOf | N
     wanted = about.good or counts[0][0]
     times = noted.count(wanted)
     call = None
-    if name in _SIDES:
+    if name in _SIDES and len(noted) >= _FEWEST:
         first, second = _SIDES[name]
         more_first, more_second = more_often(noted.count(first), noted.count(second))
         call = weigh(more_second, more_first, 0.0)

@@ -45,7 +45,8 @@ def find(case: Case) -> Finding:
             facts.append(Fact("holed", "against" if fell == of else "for", number=fell, of=of, at=case.putted_at))
     if not inside:
         # Nothing surely started inside: nothing shows whether read and pace lose putts.
-        return unread("read_and_pace", missing or needs(("inside", 0, FEWEST_STARTS)), facts)
+        found = unread("read_and_pace", missing or needs(("inside", 0, FEWEST_STARTS)), facts)
+        return replace(found, kind=_off_pace(case))
     if len(inside) < FEWEST_STARTS and not missing:
         missing = needs(("inside", len(inside), FEWEST_STARTS))
     share = 100 * np.random.default_rng(23).beta(len(lost) + 0.5, len(ended) - len(lost) + 0.5, DRAWN)
@@ -69,6 +70,14 @@ def find(case: Case) -> Finding:
         # Few were lost, but most stopped outside the goal zone: that is no pace to leave alone.
         found = replace(found, call=called(0.0, 0.0, 0.0, (), cost=found.weight.value))
     return replace(found, size=size, unit="m" if size else "putts", facts=tuple(facts))
+
+
+def _off_pace(case: Case) -> str:
+    """Whether the pace by itself is told to be another than planned: no start need be read for that."""
+    level = None if case.pace is None else case.pace.level
+    if level is None or level.call is None or not level.call.names_direction:
+        return ""
+    return "longer" if level.call.side == "right" else "shorter"
 
 
 def _read_off(case: Case) -> Finding | None:
