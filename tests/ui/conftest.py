@@ -6,9 +6,10 @@ from collections.abc import Callable, Generator
 from pathlib import Path
 
 import pytest
+import uuid6
 from playwright.sync_api import APIResponse, Browser, Page, Route, expect, sync_playwright
 
-from ..conftest import ROOT, demo_database
+from ..conftest import ROOT, demo_database, now
 from ..served import Served
 
 CHROMIUM = [
@@ -93,6 +94,20 @@ def hold_first_answer(page: Page, url: str) -> Callable[[], None]:
 
     page.route(url, hold)
     return let_go
+
+
+def own_lesson(page: Page, name: str, *, hand: str = "left", level: str = "club") -> None:
+    """A new golfer with a lesson, at its Set step; straight through the API, for what is looked at comes after."""
+    golfer, lesson = uuid6.uuid7(), uuid6.uuid7()
+    begun = {"golfer_id": str(golfer), "place": "The Ropewalk", "green_speed_ft": 10, "started_at": now()}
+    for path, body in (
+        (f"/api/golfers/{golfer}", {"name": name, "hand": hand, "level": level}),
+        (f"/api/lessons/{lesson}", begun),
+    ):
+        answer = page.request.put(path, data=body)
+        assert answer.ok, answer.text()
+    page.goto(f"/lessons/{lesson}/set")
+    expect(page.locator("[data-fit]")).to_be_visible()
 
 
 def plan(page: Page, tab: str) -> None:

@@ -5,8 +5,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
+from .conftest import own_lesson
 from .stand.test_stand import fill
-from .start.test_main_flow import own_lesson
 
 
 def to_stand(page: Page, golfer: str) -> None:

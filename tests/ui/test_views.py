@@ -6,8 +6,8 @@ from itertools import pairwise
 import pytest
 from playwright.sync_api import Page, expect
 
-from .conftest import AXE, choose_rig, no_serious_finding, plan, shot
-from .start.test_main_flow import own_lesson, start_block
+from .conftest import AXE, choose_rig, no_serious_finding, own_lesson, plan, shot
+from .start.test_main_flow import start_block
 from .units import speaks_one_system_of_units
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}

@@ -5,15 +5,15 @@ from urllib.parse import urlsplit
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, plan
-from ..start.test_main_flow import own_lesson, prove_by_tape, zone
+from ..conftest import choose_rig, own_lesson, plan
+from ..start.test_main_flow import prove_by_tape, zone
 from .test_pegs_and_string import fill, lay_beside
 from .test_plan_carried import step
 
 
-def begin(page: Page, name: str, *, hand: str = "Right-handed", rig: str = "") -> None:
+def begin(page: Page, name: str, *, hand: str = "right", rig: str = "") -> None:
     """A low handicap's first lesson, at its plan."""
-    own_lesson(page, name, hand=hand, level="Low handicap")
+    own_lesson(page, name, hand=hand, level="skilled")
     if rig:
         choose_rig(page, rig)
 
@@ -112,7 +112,7 @@ def test_a_putter_gate_alone_tells_the_strike_and_sends_to_the_start(page: Page)
 
 
 def test_a_left_handed_push_is_there_at_address(page: Page):
-    begin(page, "Pushing Golfer", hand="Left-handed", rig="Ruler board")
+    begin(page, "Pushing Golfer", hand="left", rig="Ruler board")
     fill(page, "Ball to board", "1 m")
     step(page, "Aim")
     page.get_by_role("radio", name="By eye, in words").tap()

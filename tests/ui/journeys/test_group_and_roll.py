@@ -4,8 +4,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, hold_first_answer, shot, under
-from ..start.test_main_flow import own_lesson, zone
+from ..conftest import choose_rig, hold_first_answer, own_lesson, shot, under
+from ..start.test_main_flow import zone
 from .test_pegs_and_string import fill, lay_beside
 from .test_plan_carried import step
 

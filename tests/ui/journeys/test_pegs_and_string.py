@@ -4,8 +4,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, shot
-from ..start.test_main_flow import own_lesson, zone
+from ..conftest import choose_rig, own_lesson, shot
+from ..start.test_main_flow import zone
 from .test_plan_carried import step
 
 

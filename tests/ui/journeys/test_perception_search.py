@@ -4,9 +4,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import shot
+from ..conftest import own_lesson, shot
 from ..see.test_see import answers
-from ..start.test_main_flow import own_lesson
 
 
 def fill(page: Page, name: str, value: object) -> None:

@@ -4,8 +4,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, plan
-from ..start.test_main_flow import own_lesson, prove_by_tape
+from ..conftest import choose_rig, own_lesson, plan
+from ..start.test_main_flow import prove_by_tape
 
 
 def step(page: Page, name: str) -> None:

@@ -4,8 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import shot
-from ..start.test_main_flow import own_lesson
+from ..conftest import own_lesson, shot
 from .test_plan_carried import step
 
 

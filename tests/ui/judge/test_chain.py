@@ -9,8 +9,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from ...conftest import ROOT
-from ..conftest import choose_rig, under
-from ..start.test_main_flow import own_lesson
+from ..conftest import choose_rig, own_lesson, under
 from ..start.test_notes import begin
 
 

@@ -7,8 +7,8 @@ from uuid import UUID
 import uuid6
 from playwright.sync_api import Page, expect
 
-from ..conftest import no_serious_finding, shot
-from ..start.test_main_flow import own_lesson, start_block
+from ..conftest import no_serious_finding, own_lesson, shot
+from ..start.test_main_flow import start_block
 
 
 def open_golfer(page: Page, name: str) -> str:

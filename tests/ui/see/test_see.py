@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..start.test_main_flow import own_lesson
+from ..conftest import own_lesson
 
 
 def to_see(page: Page, name: str) -> None:

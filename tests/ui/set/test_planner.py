@@ -5,8 +5,8 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, hold_first_answer, plan
-from ..start.test_main_flow import own_lesson, start_block
+from ..conftest import choose_rig, hold_first_answer, own_lesson, plan
+from ..start.test_main_flow import start_block
 
 
 @pytest.fixture

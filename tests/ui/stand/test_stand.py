@@ -4,9 +4,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import hold_first_answer
+from ..conftest import hold_first_answer, own_lesson
 from ..see.test_see import answers, to_see, true_angle
-from ..start.test_main_flow import own_lesson
 from ..test_views import open_lesson
 
 

@@ -5,17 +5,15 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from ..conftest import Served, choose_rig, hold_first_answer, plan
+from ..conftest import Served, choose_rig, hold_first_answer, own_lesson, plan
 
 
-def own_lesson(page: Page, name: str, *, hand: str = "Left-handed", level: str = "") -> None:
-    """A new golfer with a lesson, at its Set step."""
+def begin(page: Page, name: str) -> None:
+    """A new golfer with a lesson, tap by tap from the first page to its Set step."""
     page.goto("/")
     page.get_by_role("button", name="Add golfer").click()
     page.get_by_role("textbox", name="Name").fill(name)
-    page.get_by_role("radio", name=hand).click()
-    if level:
-        page.get_by_role("radio", name=level).click()
+    page.get_by_role("radio", name="Left-handed").click()
     page.get_by_role("dialog").get_by_role("button", name="Add golfer").click()
     expect(page.get_by_role("heading", name=name)).to_be_visible()
     page.get_by_role("button", name="Start lesson").click()
@@ -58,7 +56,7 @@ def zone(page: Page, name: str):
 
 
 def test_by_mouse_from_a_new_golfer_to_a_verdict(page: Page):
-    own_lesson(page, "Mouse Golfer")
+    begin(page, "Mouse Golfer")
     page.get_by_label("Ball to hole", exact=True).fill("3.2 m")
     page.keyboard.press("Enter")
     expect(page.locator("[data-stage] svg")).to_have_attribute("aria-label", re.compile("hole 3.20 m away"))

@@ -4,8 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import hold_first_answer
-from .test_main_flow import own_lesson
+from ..conftest import hold_first_answer, own_lesson
 
 
 def begin(page: Page, name: str, *notes: str) -> None:
