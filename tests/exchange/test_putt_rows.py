@@ -3,6 +3,7 @@
 import csv
 import io
 import re
+from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 
 import numpy as np
@@ -11,7 +12,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from libella.core.measure.limits import OutOfLimits
-from libella.exchange.columns import TARGETS, UNITS, ColumnMapping, ColumnUse, checked_mapping, columns_of
+from libella.exchange.columns import STARTS, TARGETS, UNITS, ColumnMapping, ColumnUse, checked_mapping, columns_of
 from libella.exchange.putt_rows import Check, putts
 from libella.exchange.sheet import read_sheet
 from libella.exchange.spreadsheet import for_spreadsheet, from_spreadsheet
@@ -64,13 +65,13 @@ def test_whatever_stands_in_the_cells_every_row_is_a_putt_or_is_counted_with_its
 def test_putts_without_a_time_keep_their_place_and_one_in_the_future_is_refused():
     sheet = sheet_of(["start", "when"], ["1", ""], ["2", ""], ["3", "2026-11-09 10:00"], ["4", "31/10/2026 09:30"])
     uses = ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "taken_at")
-    rows, check = read(sheet, *uses)
+    rows, check = read(sheet, *uses, day_first=True)
     assert [it.taken_at - GIVEN for it in rows[:2]] == [timedelta(microseconds=1), timedelta(microseconds=2)]
     assert rows[2].taken_at == datetime(2026, 10, 31, 9, 30, tzinfo=UTC)
     assert [(it.line, it.column) for it in check.listed] == [(4, "When")] and "future" in check.listed[0].reason
-    # Month first, the same cell is another day, or none.
+    # Month first, the same cell is no date, and is not read the other way round by itself.
     _, check = read(sheet, *uses, day_first=False)
-    assert check.bad == 1
+    assert check.bad == 2 and "begins with the month" in check.listed[1].reason
 
 
 def test_limits_swap_with_their_sign_and_open_ends_stay_open():
@@ -97,8 +98,16 @@ def test_every_column_of_our_own_is_guessed_by_its_name_with_a_unit_that_it_can_
     sample = told.options[0] if told.options else "1"
     guess = columns_of(sheet_of([name, "start_deg" if name != "start_deg" else "x"], [sample, "1"]))[0].guess
     assert guess.target == name
-    use = (guess,) if name.startswith("start") else (guess, ColumnUse(1, "start_deg", "deg", "right"))
-    checked_mapping(ColumnMapping(use), sheet_of([name, "start_deg"], [sample, "1"]))
+    if told.kind == "length" and not guess.unit:
+        # Of what says no unit it is asked for: it is never guessed.
+        with pytest.raises(OutOfLimits, match="column_no_unit"):
+            checked_mapping(ColumnMapping((guess,)), sheet_of([name, "x"], [sample, "1"]))
+        guess = replace(guess, unit="mm")
+    other = ColumnUse(1, "taken_at") if name == "clock" else ColumnUse(1, "start_deg", "deg", "right")
+    alone = name in STARTS
+    uses = (guess,) if alone else (guess, other, ColumnUse(2, "touch"))
+    uses = uses[:2] if name == "touch" else uses
+    checked_mapping(ColumnMapping(uses), sheet_of([name, "start_deg", "touch"], [sample, "1", "soft"]))
     if told.sides:
         with pytest.raises(OutOfLimits):
             broken = ColumnUse(0, name, guess.unit, "up and away")

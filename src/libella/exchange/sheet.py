@@ -1,19 +1,27 @@
-"""A file of putts as a sheet: its text, how it is cut into cells, its headings."""
+"""A file of putts as a sheet: its text, how it is cut into cells, what stands above its headings, its headings."""
 
 import contextlib
 import csv
 import hashlib
 import io
 import re
+from collections import Counter
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from typing import Final, Literal, NamedTuple
+from typing import Final, NamedTuple
+
+from charset_normalizer import from_bytes
 
 from ..core.measure.limits import OutOfLimits
+from .book import is_book, read_book
+from .cells import is_number, plain
+from .headings import is_unit
 
 MOST_COLUMNS: Final = 256
 MOST_ROWS: Final = 250_000
 LARGEST_FILE: Final = 64 * 1024 * 1024
+_LOOKED_AT: Final = 60
+_NUL, _ENOUGH = "\x00", 200_000
 # A quote that is never closed makes one long cell of all that follows: that is said of its row, not of the file.
 csv.field_size_limit(LARGEST_FILE)
 
@@ -28,30 +36,41 @@ class Row(NamedTuple):
 
 @dataclass(frozen=True, slots=True)
 class Sheet:
-    """A file as read: its text, how it is cut into cells, its headings."""
+    """A file as read.
+
+    Attributes
+    ----------
+    text, delimiter : what it says, and how that is cut into cells
+    headings : the columns' names, with the unit of a row of units below them
+    rows : how many lines below the headings hold anything
+    begins : the line after which the rows begin
+    above : the lines above the headings that were passed over
+    sheet, others : of a workbook, which sheet this is, and how many rows each of the others holds
+    """
 
     text: str
     delimiter: str
     headings: tuple[str, ...]
     rows: int
-    decimal: Literal[".", ","] | None
-    """As the first rows write it; None where they tell nothing."""
+    begins: int
+    above: tuple[str, ...] = ()
+    sheet: str = ""
+    others: tuple[tuple[str, int], ...] = ()
 
     @property
     def digest(self) -> str:
-        """The same for every file with these headings."""
-        return hashlib.sha256("\x1f".join(self.headings).encode()).hexdigest()
+        """The same for every file with these headings, cut in this way."""
+        return hashlib.sha256("\x1f".join((self.delimiter, *self.headings)).encode()).hexdigest()
 
     def lines(self) -> Iterator[Row]:
         """Each row after the headings; empty ones are passed over."""
         source = self.text.split("\n")
         reader = csv.reader(io.StringIO(self.text), delimiter=self.delimiter)
-        next(reader, None)
-        before = reader.line_num
+        before = 0
         for cells in reader:
             first, before = before, reader.line_num
-            if any(cells):
-                yield Row(before, cells, self._swallowed(source[first:before]))
+            if before > self.begins and any(it.strip() for it in cells):
+                yield Row(before, [it.strip() for it in cells], self._swallowed(source[first:before]))
 
     def _swallowed(self, lines: Sequence[str]) -> int:
         """How many lines a quote that was never closed, or closed in the wrong place, made one row of; 0 for a sound
@@ -67,37 +86,97 @@ class Sheet:
 
 def read_sheet(content: bytes) -> Sheet:
     """Text, delimiter, headings; `OutOfLimits` for what is no table of putts."""
-    text = _decoded(content)
-    if "\x00" in text:
-        raise OutOfLimits("file", "file_no_text")
-    lines = [it for it in text[:200_000].splitlines() if it.strip()][:30]
-    if len(lines) < 2:
+    name, others = "", ()
+    if is_book(content):
+        book = read_book(content)
+        text, delimiter, name, others = book.text, ",", book.sheet, book.others
+        skip = 0
+    else:
+        text = _decoded(content)
+        if _NUL in text:
+            raise OutOfLimits("file", "file_no_text")
+        # A spreadsheet's own word for how it cut the file.
+        told = re.match(r"sep=(.)\n", text)
+        skip = 1 if told else 0
+        lines = [it for it in text[:_ENOUGH].split("\n")[skip:] if it.strip()][:_LOOKED_AT]
+        delimiter = told[1] if told else _delimiter(lines)
+    first = _first_rows(text, delimiter, skip)
+    at = _headings_at(first)
+    if at is None:
         raise OutOfLimits("file", "file_no_putt")
-    delimiter = _delimiter(lines)
-    try:
-        headings = next(csv.reader(io.StringIO(text), delimiter=delimiter))
-        rows = sum(1 for cells in csv.reader(io.StringIO(text), delimiter=delimiter) if any(cells)) - 1
-    except csv.Error as fault:
-        what = "file_cell_long" if "limit" in str(fault) else "file_quote_broken"
-        raise OutOfLimits("file", what) from None
+    headings, below = [plain(it) for it in first[at].cells], at + 1
+    if below < len(first) - 1 and _are_units(first[below].cells):
+        headings = [f"{it} ({unit})" if unit else it for it, unit in _paired(headings, first[below].cells)]
+        below += 1
+    begins = first[below - 1].line
+    rows = _counted(text, delimiter, begins)
+    if not rows:
+        raise OutOfLimits("file", "file_no_putt")
     if len(headings) > MOST_COLUMNS:
         raise OutOfLimits("file", "file_wide", told=len(headings), most=MOST_COLUMNS)
     if rows > MOST_ROWS:
         raise OutOfLimits("file", "file_long", told=rows, most=MOST_ROWS)
-    cells = [cell for row in csv.reader(io.StringIO("\n".join(lines[1:])), delimiter=delimiter) for cell in row]
-    commas = sum(bool(re.fullmatch(r"[+-]?\d+,\d+", it.strip())) for it in cells)
-    points = sum(bool(re.fullmatch(r"[+-]?\d+\.\d+", it.strip())) for it in cells)
-    named = tuple(it.strip()[:80] or f"column {n + 1}" for n, it in enumerate(headings))
-    return Sheet(text, delimiter, named, rows, None if commas == points else "," if commas > points else ".")
+    named = tuple(it[:80] or f"column {n + 1}" for n, it in enumerate(headings))
+    above = tuple(" ".join(filter(None, map(plain, it.cells)))[:200] for it in first[:at])
+    return Sheet(text, delimiter, named, rows, begins, above, name, others)
 
 
-def _last_whole(text: str, delimiter: str) -> int:
-    """The last line up to which a text can be cut into cells."""
+def _first_rows(text: str, delimiter: str, skip: int) -> list[Row]:
+    """The first rows that hold anything, whatever they are."""
+    found: list[Row] = []
     reader = csv.reader(io.StringIO(text), delimiter=delimiter)
-    with contextlib.suppress(csv.Error):
-        for _ in reader:
-            pass
-    return reader.line_num
+    try:
+        for cells in reader:
+            if reader.line_num > skip and any(it.strip() for it in cells):
+                found.append(Row(reader.line_num, cells, 0))
+            if len(found) == _LOOKED_AT:
+                break
+    except csv.Error as fault:
+        raise _uncut(fault) from None
+    return found
+
+
+def _counted(text: str, delimiter: str, begins: int) -> int:
+    reader = csv.reader(io.StringIO(text), delimiter=delimiter)
+    try:
+        return sum(reader.line_num > begins and any(it.strip() for it in cells) for cells in reader)
+    except csv.Error as fault:
+        raise _uncut(fault) from None
+
+
+def _uncut(fault: csv.Error) -> OutOfLimits:
+    return OutOfLimits("file", "file_cell_long" if "limit" in str(fault) else "file_quote_broken")
+
+
+def _headings_at(rows: Sequence[Row]) -> int | None:
+    """Which of the first rows holds the headings: as wide as the table is, of words, with something below it."""
+    if len(rows) < 2:
+        return None
+    widths = Counter(_width(it.cells) for it in rows)
+    usual = max(widths, key=lambda it: (widths[it], it))
+    for n, row in enumerate(rows[:-1]):
+        filled = [it for it in row.cells if it.strip()]
+        # A table may have columns without a name; a title above it is not nearly as wide.
+        wide = _width(row.cells) >= usual or len(filled) > 0.6 * usual
+        if wide and not any(is_number(it) for it in filled):
+            return n
+    return 0
+
+
+def _width(cells: Sequence[str]) -> int:
+    """How many cells a row has, not counting empty ones at its end."""
+    return max((n + 1 for n, it in enumerate(cells) if it.strip()), default=0)
+
+
+def _are_units(cells: Sequence[str]) -> bool:
+    """Whether a row below the headings is one of units."""
+    filled = [it for it in cells if it.strip()]
+    return bool(filled) and all(is_unit(it) for it in filled)
+
+
+def _paired(headings: Sequence[str], units: Sequence[str]) -> Iterator[tuple[str, str]]:
+    for n, it in enumerate(headings):
+        yield it, plain(units[n]).strip("()[] ") if n < len(units) else ""
 
 
 def _decoded(content: bytes) -> str:
@@ -108,21 +187,23 @@ def _decoded(content: bytes) -> str:
 def _as_text(content: bytes) -> str:
     if content.startswith((b"\xff\xfe", b"\xfe\xff")):
         return content.decode("utf-16", errors="replace")
-    try:
+    with contextlib.suppress(UnicodeDecodeError):
         return content.decode("utf-8-sig")
-    except UnicodeDecodeError:
-        return content.decode("cp1252", errors="replace")
+    # A short text gives a guesser little to go by: of what western spreadsheets write it is to choose.
+    found = from_bytes(content[:_ENOUGH], cp_isolation=["cp1252", "utf_16_le", "utf_16_be", "mac_roman"]).best()
+    return content.decode("cp1252" if found is None else found.encoding, errors="replace")
 
 
 def _delimiter(lines: Sequence[str]) -> str:
-    """The character that cuts the first lines into the same number of cells, the most of them."""
+    """The character that cuts most of the first lines into the same number of cells, the most of them; a comma, which
+    may stand in numbers, only where it cuts more of them alike than any other."""
 
-    def cells(mark: str) -> tuple[int, int]:
+    def cells(mark: str) -> tuple[int, bool, int]:
         try:
             counts = [len(row) for row in csv.reader(lines, delimiter=mark)]
         except csv.Error:
-            return 0, 0
-        alike = sum(it == counts[0] for it in counts) if counts[0] > 1 else 0
-        return alike, counts[0]
+            return 0, False, 0
+        usual, alike = Counter(it for it in counts if it > 1).most_common(1)[0] if max(counts) > 1 else (0, 0)
+        return alike, mark != ",", usual
 
-    return max((";", ",", "\t", "|"), key=cells)
+    return max((";", ",", "\t", "|"), key=cells) if lines else ","

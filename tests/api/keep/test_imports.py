@@ -73,7 +73,8 @@ def test_what_goes_out_comes_back_the_same(coach):
     before = coach.client.get(f"/api/exports/golfer/{golfer['id']}?form=csv").text
     twin = coach.golfer("Åse, “the” Golfer", hand="left")
     given = give(coach, twin, before)
-    assert read(coach, given)["bad"] == 0
+    found = read(coach, given)
+    assert found["bad"] == 0, found["bad_rows"]
     assert take(coach, given["id"])["phase"] == "done"
     after = coach.client.get(f"/api/exports/golfer/{twin['id']}?form=csv").text
     # Ids, the rig, and how it was proved are the record's own; all that was measured and noted is the same.
@@ -93,7 +94,9 @@ def test_what_goes_out_comes_back_the_same(coach):
 
 def test_bad_rows_are_listed_and_nothing_is_taken_until_agreed(coach):
     golfer = coach.golfer()
-    given = give(coach, golfer, "when,start\n2026-03-01 10:00,0.5\n2026-03-01 10:01,=1+1\n2026-03-01 10:02,\nx,0.1\n")
+    given = give(
+        coach, golfer, "when,start (deg)\n2026-03-01 10:00,0.5\n2026-03-01 10:01,=1+1\n2026-03-01 10:02,\nx,0.1\n"
+    )
     assert [it["guess"]["target"] for it in given["columns"]] == ["taken_at", "start_deg"]
     early = coach.put(f"/imports/{given['id']}/putts", 409, skip_bad=True)
     assert "how this file is read" in early["detail"]
@@ -111,12 +114,12 @@ def test_bad_rows_are_listed_and_nothing_is_taken_until_agreed(coach):
     assert coach.get(f"/golfers/{golfer['id']}/lessons")["items"] == []
     coach.drop(f"/imports/{given['id']}/undone")
     assert len(coach.get(f"/golfers/{golfer['id']}/lessons")["items"]) == 1
-    assert give(coach, golfer, "when,start\n2026-03-01 10:00,0.5\n")["remembered"]
+    assert give(coach, golfer, "when,start (deg)\n2026-03-01 10:00,0.5\n")["remembered"]
 
 
 def test_rows_without_a_start_are_putts_all_the_same(coach):
     golfer = coach.golfer()
-    text = "when,finish,face,consistency (%)\n2026-03-01 10:00,short left,0.5,81\n"
+    text = "when,finish,face (deg),consistency (%)\n2026-03-01 10:00,short left,0.5,81\n"
     text += "2026-03-01 10:01,holed,,\n2026-03-01,,,\n"
     given = give(coach, golfer, text)
     assert [it["guess"]["target"] for it in given["columns"]] == [
@@ -130,7 +133,7 @@ def test_rows_without_a_start_are_putts_all_the_same(coach):
     assert block["rig_kind"] == "no_rig" and block["putts"] == 2
     assert block["readings"][0]["notes"] == {"finish": "short_left", "face_impact_deg": 0.5, "sensor_consistency": 81.0}
     # Of a file that tells starts, the rows without one are blocks beside the others.
-    mixed = give(coach, golfer, "when,start,finish\n2026-03-02 10:00,0.5,holed\n2026-03-02 10:01,,short\n")
+    mixed = give(coach, golfer, "when,start (deg),finish\n2026-03-02 10:00,0.5,holed\n2026-03-02 10:01,,short\n")
     assert read(coach, mixed)["good"] == 2
     take(coach, mixed["id"])
     kinds = [it["rig_kind"] for it in coach.get(f"/lessons/{_newest(coach, golfer)}")["blocks"]]
@@ -154,7 +157,7 @@ def test_the_same_file_given_again_is_known_and_a_mapping_is_remembered(coach):
 
 def test_a_failure_in_the_middle_keeps_nothing_and_so_does_stopping(coach, monkeypatch):
     golfer = coach.golfer()
-    given = give(coach, golfer, "start\n" + "0.5\n" * 12_000)
+    given = give(coach, golfer, "start (deg)\n" + "0.5\n" * 12_000)
     assert read(coach, given)["good"] == 12_000
     copy, calls = lessons_imports._copy, []
 
@@ -262,7 +265,7 @@ def test_no_two_columns_are_guessed_to_tell_the_same():
 
 def test_a_file_is_never_told_done_beside_what_it_was_before(coach, monkeypatch):
     """A screen that asks while the putts are committed would take that for the end and ask no more."""
-    given = give(coach, coach.golfer(), "start\n0.5\n")
+    given = give(coach, coach.golfer(), "start (deg)\n0.5\n")
     read(coach, given)
     commit, take_in = threading.Event(), lessons_imports.take
     monkeypatch.setattr(lessons_imports, "take", lambda *told: commit.wait(10) and take_in(*told))

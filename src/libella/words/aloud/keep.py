@@ -1,12 +1,16 @@
 """What is said under Keep."""
 
 from dataclasses import dataclass
-from typing import Any
+from datetime import UTC, datetime
+from typing import Any, get_args
 
+from ...core.golfer.hand import Hand
 from ...core.keep.card import Card
 from ...core.see.position import LEVERS, Position
 from ...core.see.quick_check import Kept
+from ...core.start.notes import NOTES
 from ..keep import card as cards
+from ..keep import file_rows
 from ..keep.file_work import work_words
 from .reading import Reading
 from .samples import about
@@ -20,8 +24,45 @@ def keep_aloud(it: Reading) -> None:
             card = Card(position, {"ball_toes_m": 0.24, "stance_m": 0.3}, some, None, (10, 50))
             it.say("keep", cards.card_rows, card, it.units)
             it.say("keep", cards.change_words, card, it.units)
+    _files_aloud(it)
     for phase, refused in (("stopped", ""), ("failed", ""), ("failed", "mapping"), ("done", "")):
         it.say("keep", work_words, _Ended(phase, _Found(refused)))
+
+
+def _files_aloud(it: Reading) -> None:
+    at = datetime(2026, 4, 3, 10, 5, tzinfo=UTC)
+    notes: list[dict[str, str | float]] = [
+        {"face_impact_deg": -1.2, "path_deg": 0.0, "strike_toe_mm": 6.0, "strike_up_mm": 0.0, "ran_past_m": -0.4},
+        {"face_address_deg": 0.5, "strike_up_mm": -3.0, "ran_past_m": 0.3, "back_m": 0.25, "backswing_s": 0.61},
+        {name: next(iter(note.options)) for name, note in NOTES.items() if note.options},
+        {"sensor_consistency": 80.0},
+    ]
+    for low, high in ((1.2, 1.2), (-1.5, -0.5), (0.0, 0.0), (None, -1.0), (1.0, None), (None, None)):
+        row = _Row(7, it.hand, at if low else None, low, high, notes[0], 2.44, "as usual", low is None)
+        it.say("keep", file_rows.row_read, row, it.units)
+    for told in notes:
+        row = _Row(2, it.hand, at, 0.5, 0.5, told, 3.0, "wide base", False)
+        it.say("keep", file_rows.row_read, row, it.units)
+    for doubt in get_args(file_rows.Doubt):
+        it.say("keep", file_rows.doubt_words, doubt)
+    for by, another, missing in ((("Start (mm)", "mm"), False, False), (("Face",), False, True), ((), True, False)):
+        it.say("keep", file_rows.guess_words, by, another=another, unit_missing=missing)
+    it.say("keep", file_rows.guess_words, (), another=False, unit_missing=False)
+    for above, others in (((), ()), (("Putting log",), ()), (("Log", "Green"), (("Notes", 3), ("Old", 1)))):
+        it.say("keep", file_rows.passed_over, above, "Putts" if others else "", others)
+
+
+@dataclass(frozen=True)
+class _Row:
+    line: int
+    hand: Hand
+    taken_at: datetime | None
+    low_deg: float | None
+    high_deg: float | None
+    notes: dict[str, str | float]
+    distance_m: float
+    condition: str
+    voided: bool
 
 
 @dataclass(frozen=True)

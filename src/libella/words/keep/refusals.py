@@ -9,7 +9,11 @@ REFUSALS: Final[dict[str, Template]] = {
         "The file falls apart into more than {most} blocks: look at what is read as condition, block and distance.",
         "at most {most} blocks",
     ),
-    "file_no_text": ("This is not a text file.", "CSV: text, one putt a line"),
+    "file_no_text": ("This is no text and no spreadsheet.", "text (CSV) or a spreadsheet, one putt a line"),
+    "file_no_book": (
+        "This spreadsheet can't be opened: it is damaged, locked, or too large unpacked.",
+        "XLSX, XLS, ODS",
+    ),
     "file_no_putt": (
         "The file holds no putt: a line of headings and at least one line below it are needed.",
         "2 lines",
@@ -40,6 +44,9 @@ REFUSALS: Final[dict[str, Template]] = {
     "no_column": ("There is no such column.", "0 to {last}"),
     "no_target": ("There is nothing called “{named}”.", "{known}"),
     "column_unit": ("{label} is not given in “{told}”.", OPTIONS),
+    "column_no_unit": ("{label}: nothing in the file says its unit.", OPTIONS),
+    "side_alone": ("A side is told, and no start that lies there.", "a column that tells the start, or its offset"),
+    "clock_alone": ("A time of day is told, and no date.", "a column that tells the date"),
     "column_side": ("{label}: say which side is plus.", OPTIONS),
     "column_twice": ("{label}: two columns tell it.", "one column"),
     "no_putt_column": (
