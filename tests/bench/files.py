@@ -1,4 +1,4 @@
-"""A file of 100,000 putts taken in, and stopped in the middle."""
+"""A file of 60,000 putts taken in, and stopped in the middle."""
 
 import time
 from datetime import UTC, datetime, timedelta
@@ -11,12 +11,12 @@ from libella.store.server.cluster import Cluster
 from ..conftest import Coach, new_database, open_folder
 from ..ui.conftest import Served
 
-ROWS = 100_000
+ROWS = 60_000
 
 
 def text() -> str:
     began = datetime(2026, 1, 1, tzinfo=UTC)
-    lines = ["when,condition,start (deg),face at impact,path,distance (m),felt"]
+    lines = ["when,condition,start (deg),face at impact (deg),path (deg),distance (m),felt"]
     for n in range(ROWS):
         at = began + timedelta(minutes=2 * n)
         start = (n % 41 - 20) / 10

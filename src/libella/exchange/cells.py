@@ -106,6 +106,12 @@ _EPOCH: Final = re.compile(r"1\d{9}(\.\d+)?|1\d{12}")
 _SPREADSHEET: Final = datetime(1899, 12, 30, tzinfo=UTC)
 
 
+def is_either(cell: str) -> bool:
+    """Whether a date can be read with the day first and with the month first, and is another day then."""
+    found = _EITHER.match(cell)
+    return found is not None and int(found[1]) <= 12 and int(found[2]) <= 12 and found[1] != found[2]
+
+
 def order_of(cells: Iterable[str]) -> tuple[Order | None, bool]:
     """Whether dates that can be read two ways begin with the day or the month, by all of them together; and whether
     any is there. None where none of them tells, or some tell one and some the other."""

@@ -13,7 +13,7 @@ from ..core.start.notes import NOTES
 from ..core.start.stroke import MEASURES
 from ..lessons.desk.stored import Stored
 from ..lessons.set.stations import StationEntry
-from .cells import clock, decimal_of, is_number, moment, order_of, plain
+from .cells import Order, clock, decimal_of, is_number, moment, order_of, plain
 from .headings import Kind, bare, kind_of_unit, means, means_another, plus_in, unit_in, unit_word
 from .sheet import Sheet
 
@@ -188,13 +188,18 @@ def proposed(sheet: Sheet, columns: Sequence[Column], kept: ColumnMapping | None
     words = {column for target, column in at.items() if TARGETS[target].kind not in UNITS}
     told = [[plain(it) for it in cells] for _, cells, swallowed in sheet.lines() if not swallowed]
     said = (cell for cells in told for n, cell in enumerate(cells) if cell and n not in words)
-    when = [cells[at["taken_at"]] for cells in told if "taken_at" in at and at["taken_at"] < len(cells)]
-    order, _ = order_of(when)
+    order = _date_order(sheet, at["taken_at"])[0] if "taken_at" in at else None
     return replace(
         mapping,
         decimal=decimal_of(said) or mapping.decimal,
         day_first=mapping.day_first if order is None else order == "day",
     )
+
+
+def _date_order(sheet: Sheet, column: int) -> tuple[Order | None, bool]:
+    """How a column's dates begin, and whether any of them can be read two ways."""
+    rows = (cells for _, cells, swallowed in sheet.lines() if not swallowed)
+    return order_of(plain(cells[column]) for cells in rows if column < len(cells))
 
 
 def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
@@ -224,6 +229,10 @@ def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
         raise OutOfLimits("columns", "side_alone")
     if "clock" in told and "taken_at" not in told:
         raise OutOfLimits("columns", "clock_alone")
+    if mapping.day_first is None and "taken_at" in told:
+        order, either = _date_order(sheet, {it.target: it.column for it in mapping.columns}["taken_at"])
+        if either and order is None:
+            raise OutOfLimits("day_first", "date_order_untold")
     if not {it for it in told if it in STARTS or it in NOTES or it in MEASURES} - {"u_deg"}:
         raise OutOfLimits("columns", "no_putt_column")
     for name in ("distance_m", "past_m", "green_speed_ft", "rig_at_m", "u_deg"):

@@ -74,7 +74,7 @@ _MEANS: Final[tuple[tuple[str, dict[Kind, str]], ...]] = (
     (r"\bgreen speed\b|\bstimp(meter)?\b", {"number": "green_speed_ft", "length": "green_speed_ft"}),
     (r"\b(start|launch|direction|azimuth)\b", {"angle": "start_deg", "length": "start_offset"}),
     (r"\b(offset|deviation)\b", {"length": "start_offset", "angle": "start_deg"}),
-    (r"\b(length|distance)\b", {"length": "distance_m"}),
+    (r"\b(length|distance|to (the )?hole)\b", {"length": "distance_m"}),
     (r"\b(condition|drill|set ?up)\b", {"text": "condition"}),
     (r"\b(golfer|player|name|pupil|student)\b", {"text": "golfer"}),
 )

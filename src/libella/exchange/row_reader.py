@@ -17,7 +17,7 @@ from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import PuttRow
 from ..words.refusals import refusal_words
-from .cells import SIDES, clock, moment, number, plain
+from .cells import SIDES, clock, is_either, moment, number, plain
 from .columns import PAIRS, STARTS, TARGETS, UNITS, ColumnMapping, option_code, reader_station, unwatched_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
@@ -62,7 +62,8 @@ class RowReader:
     """Reads the cells of one file."""
 
     def __init__(self, sheet: Sheet, mapping: ColumnMapping, golfer: str, hand: Hand, given_at: datetime) -> None:
-        self._width, self._mapping, self.hand = len(sheet.headings), mapping, hand
+        self._width, self._mapping = len(sheet.headings), mapping
+        self.hand: Hand = hand
         self._headings = [it.casefold() for it in sheet.headings]
         self._golfer = golfer.casefold()
         self._at = {it.target: it for it in mapping.columns if it.target}
@@ -316,8 +317,7 @@ class RowReader:
             if at is None:
                 raise self._bad("clock", f"{hour[:20]!r} is no time of day")
             found = found.replace(hour=at.hour, minute=at.minute, second=at.second, microsecond=at.microsecond)
-        both = moment(said, "day"), moment(said, "month")
-        self.either_dates = self.either_dates or (None not in both and both[0] != both[1])
+        self.either_dates = self.either_dates or is_either(said)
         if found < EARLIEST:
             raise self._bad("taken_at", f"{said[:30]!r} lies before {EARLIEST.year}")
         # A time without a zone may be that of a place where it is later already.

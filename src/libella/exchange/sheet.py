@@ -15,12 +15,13 @@ from charset_normalizer import from_bytes
 from ..core.measure.limits import OutOfLimits
 from .book import is_book, read_book
 from .cells import is_number, plain
-from .headings import is_unit
+from .headings import is_unit, means, unit_in
 
 MOST_COLUMNS: Final = 256
 MOST_ROWS: Final = 250_000
 LARGEST_FILE: Final = 64 * 1024 * 1024
 _LOOKED_AT: Final = 60
+_BELOW: Final = 5
 _NUL, _ENOUGH = "\x00", 200_000
 # A quote that is never closed makes one long cell of all that follows: that is said of its row, not of the file.
 csv.field_size_limit(LARGEST_FILE)
@@ -154,13 +155,18 @@ def _headings_at(rows: Sequence[Row]) -> int | None:
         return None
     widths = Counter(_width(it.cells) for it in rows)
     usual = max(widths, key=lambda it: (widths[it], it))
+    found: dict[int, tuple[bool, int, int]] = {}
     for n, row in enumerate(rows[:-1]):
         filled = [it for it in row.cells if it.strip()]
         # A table may have columns without a name; a title above it is not nearly as wide.
         wide = _width(row.cells) >= usual or len(filled) > 0.6 * usual
         if wide and not any(is_number(it) for it in filled):
-            return n
-    return 0
+            below = [it for it in rows[n + 1 :] if not _are_units(it.cells)][:_BELOW]
+            known = any(means(plain(it), unit_in(it)) for it in filled)
+            found[n] = known, sum(any(letter.isdigit() for letter in "".join(it.cells)) for it in below), -n
+    # What was noted above the table is of words as well: its headings say something of a putt, and below them every row
+    # tells something.
+    return max(found, key=lambda it: found[it], default=0)
 
 
 def _width(cells: Sequence[str]) -> int:

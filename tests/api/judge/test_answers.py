@@ -44,7 +44,7 @@ SAID = {
     "lesson_05b_then_a_string": (
         ["put right by it: nothing to mend"],
         ["0.0° (0.2° left to 0.2° right), nothing to mend"],
-        ["1.1° right", "may be what is off"],
+        ["about 1.1° right", "1.1° right now", "may be what is off"],
     ),
     "lesson_06_innocent": (
         ["Nothing to mend"],

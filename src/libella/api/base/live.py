@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from time import monotonic
 from typing import Any, Literal
 from urllib.parse import urlsplit
-from uuid import UUID
+from uuid import UUID, uuid4
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from sqlalchemy import Engine
@@ -27,6 +27,7 @@ router = APIRouter()
 What = Literal["putt", "block", "stroke", "still", "level", "sensor", "pause"]
 _MOST_WAITING = 200
 _STILL_LASTS_S = 6.0
+_CATCHES_UP_S = 2.0
 
 
 class Live:
@@ -39,6 +40,7 @@ class Live:
     def __init__(self, engine: Engine) -> None:
         self._screens: dict[UUID, set[_Screen]] = {}
         self._still: dict[UUID, deque[tuple[float, float]]] = {}
+        self._marks: dict[str, threading.Event] = {}
         self._lock = threading.Lock()
         self._notices = Notices(engine, self._hear)
 
@@ -65,6 +67,12 @@ class Live:
                 lessons = list(self._screens)
             for lesson_id in lessons:
                 self._put(lesson_id, {"what": "block"})
+            return
+        if mark := notice.get("mark"):
+            with self._lock:
+                reached = self._marks.pop(mark, None)
+            if reached is not None:
+                reached.set()
             return
         event = notice["event"]
         if event["what"] == "still":
@@ -95,6 +103,20 @@ class Live:
     def _keep_still(self, sensor_id: UUID, face_deg: float) -> None:
         with self._lock:
             self._still.setdefault(sensor_id, deque(maxlen=50)).append((monotonic(), face_deg))
+
+    def catch_up(self) -> None:
+        """Wait until everything told before is heard here, too: what was answered to a device counts from then on.
+
+        What is told is heard in the order in which it was told; after two seconds it is gone on without.
+        """
+        mark, reached = uuid4().hex, threading.Event()
+        with self._lock:
+            self._marks[mark] = reached
+        with contextlib.suppress(OperationalError, InterfaceError):
+            self._notices.tell({"mark": mark})
+            reached.wait(_CATCHES_UP_S)
+        with self._lock:
+            self._marks.pop(mark, None)
 
     def stills(self, sensor_id: UUID) -> list[float]:
         """The face as read in the last seconds, oldest first."""

@@ -107,6 +107,7 @@ def use(desk: AtDesk, request: Request, id: UUID, entry: LessonOfSensorIn) -> Se
 def zero(desk: AtDesk, request: Request, id: UUID7, entry: ZeroIn) -> ZeroOut:
     """Zero a sensor whose putter is held against the square reference now: from its readings of the last seconds."""
     live: Live = request.app.state.live
+    live.catch_up()
     row = sensors.keep_zero(desk, id, entry.sensor_id, live.stills(entry.sensor_id), datetime.now(UTC))
     live.tell(sensors.sensor(desk, entry.sensor_id).lesson_id, "sensor")
     return _zero(row.face_deg, row.noise_deg, len(row.still_deg), row.taken_at)

@@ -45,6 +45,10 @@ REFUSALS: Final[dict[str, Template]] = {
     "no_target": ("There is nothing called “{named}”.", "{known}"),
     "column_unit": ("{label} is not given in “{told}”.", OPTIONS),
     "column_no_unit": ("{label}: nothing in the file says its unit.", OPTIONS),
+    "date_order_untold": (
+        "The dates of this file can be read with the day first or with the month first.",
+        "say how they begin",
+    ),
     "side_alone": ("A side is told, and no start that lies there.", "a column that tells the start, or its offset"),
     "clock_alone": ("A time of day is told, and no date.", "a column that tells the date"),
     "column_side": ("{label}: say which side is plus.", OPTIONS),

@@ -3017,6 +3017,8 @@ export interface components {
         /**
          * BadRow
          * @description A row that can't be taken in, and why.
+         *
+         *     `at`, `cell`: the column that can't be read and what stands in it, where that can be mended; -1 where it is the row.
          */
         BadRow: {
             /** Line */
@@ -3025,6 +3027,16 @@ export interface components {
             column: string;
             /** Reason */
             reason: string;
+            /**
+             * At
+             * @default -1
+             */
+            at: number;
+            /**
+             * Cell
+             * @default
+             */
+            cell: string;
         };
         /** BagIn */
         BagIn: {
@@ -3716,19 +3728,10 @@ export interface components {
             at: string;
         };
         /**
-         * Column
-         * @description A column as found: its heading, the first values, what it seems to tell.
-         */
-        Column: {
-            /** Heading */
-            heading: string;
-            /** Samples */
-            samples: string[];
-            guess: components["schemas"]["ColumnUse"];
-        };
-        /**
          * ColumnMapping
          * @description How a file is read. What no column tells takes the value given here.
+         *
+         *     `day_first`: how dates that can be read two ways begin; None where that was not said, and then they are not read.
          */
         ColumnMapping: {
             /** Columns */
@@ -3739,11 +3742,8 @@ export interface components {
              * @enum {string}
              */
             decimal: "." | ",";
-            /**
-             * Day First
-             * @default true
-             */
-            day_first: boolean;
+            /** Day First */
+            day_first?: boolean | null;
             /**
              * Distance M
              * @default 2.5
@@ -3774,6 +3774,24 @@ export interface components {
              * @default as usual
              */
             condition: string;
+            /**
+             * Mended
+             * @default []
+             */
+            mended: components["schemas"]["Mended"][];
+        };
+        /**
+         * ColumnOut
+         * @description A column: its heading, its first values, what it seems to tell, and what led to that.
+         */
+        ColumnOut: {
+            /** Heading */
+            heading: string;
+            /** Samples */
+            samples: string[];
+            guess: components["schemas"]["ColumnUse"];
+            /** Why */
+            why: string;
         };
         /**
          * ColumnUse
@@ -4996,6 +5014,16 @@ export interface components {
             bad: number;
             /** Bad Rows */
             bad_rows: components["schemas"]["BadRow"][];
+            /**
+             * Read Out
+             * @description the first rows as they were read, in words
+             */
+            read_out: string[];
+            /**
+             * Doubts
+             * @description what to look at before it is taken in
+             */
+            doubts: string[];
             /** Blocks */
             blocks: number;
             /** Lessons */
@@ -5060,6 +5088,16 @@ export interface components {
             bad: number;
             /** Bad Rows */
             bad_rows: components["schemas"]["BadRow"][];
+            /**
+             * Read Out
+             * @description the first rows as they were read, in words
+             */
+            read_out: string[];
+            /**
+             * Doubts
+             * @description what to look at before it is taken in
+             */
+            doubts: string[];
             /** Blocks */
             blocks: number;
             /** Lessons */
@@ -5079,8 +5117,13 @@ export interface components {
             delimiter: string;
             /** Rows */
             rows: number;
+            /**
+             * Passed Over
+             * @description what of the file is not read at all
+             */
+            passed_over: string[];
             /** Columns */
-            columns: components["schemas"]["Column"][];
+            columns: components["schemas"]["ColumnOut"][];
             mapping: components["schemas"]["ColumnMapping"];
             /** Remembered */
             remembered: boolean;
@@ -5891,9 +5934,9 @@ export interface components {
             decimal: "." | ",";
             /**
              * Day First
-             * @default true
+             * @description how dates that can be read two ways begin; null: not said
              */
-            day_first: boolean;
+            day_first?: boolean | null;
             /**
              * Distance M
              * @default 2.5
@@ -5924,6 +5967,12 @@ export interface components {
              * @default as usual
              */
             condition: string;
+            /**
+             * Mended
+             * @description cells as the coach mended them
+             * @default []
+             */
+            mended: components["schemas"]["MendedIn"][];
         };
         /**
          * Measured
@@ -5952,6 +6001,27 @@ export interface components {
              * @example 0.002
              */
             beside_m: number;
+        };
+        /**
+         * Mended
+         * @description What a cell was meant to say, by the coach: of a line, in a column.
+         */
+        Mended: {
+            /** Line */
+            line: number;
+            /** Column */
+            column: number;
+            /** Text */
+            text: string;
+        };
+        /** MendedIn */
+        MendedIn: {
+            /** Line */
+            line: number;
+            /** Column */
+            column: number;
+            /** Text */
+            text: string;
         };
         /** MessageOut */
         MessageOut: {
@@ -8540,7 +8610,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "angle" | "length" | "time" | "slope" | "number" | "when" | "flag" | "text" | "choice";
+            kind: "angle" | "length" | "time" | "slope" | "number" | "when" | "clock" | "flag" | "text" | "choice" | "side";
             /** Units */
             units: string[];
             /** Sides */
@@ -22979,7 +23049,10 @@ export interface operations {
     };
     imports_one: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23084,6 +23157,8 @@ export interface operations {
             query: {
                 golfer_id: string;
                 name: string;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
             };
             header?: never;
             path: {
@@ -23186,7 +23261,10 @@ export interface operations {
     };
     imports_of_golfer: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23288,7 +23366,10 @@ export interface operations {
     };
     imports_progress: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23390,7 +23471,10 @@ export interface operations {
     };
     imports_mapping: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23496,7 +23580,10 @@ export interface operations {
     };
     imports_take: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23602,7 +23689,10 @@ export interface operations {
     };
     imports_stop: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23704,7 +23794,10 @@ export interface operations {
     };
     imports_undo: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -23806,7 +23899,10 @@ export interface operations {
     };
     imports_redo: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;

@@ -20,7 +20,7 @@
     const told = target(name)
     const guess = file.columns[n]?.guess
     const fits = guess?.target === name
-    set(n, { target: name, unit: fits ? guess.unit : (told?.units[0] ?? ''), positive: fits ? guess.positive : (told?.sides[0] ?? '') })
+    set(n, { target: name, unit: fits ? guess.unit : (told?.units.length === 1 || told?.units.includes('') ? (told.units[0] ?? '') : ''), positive: fits ? guess.positive : (told?.sides[0] ?? '') })
   }
 </script>
 
@@ -42,11 +42,13 @@
               <option value="">nothing we need</option>
               {#each file.targets as other (other.name)}<option value={other.name}>{other.label}</option>{/each}
             </select>
+            {#if column.why}<p class="text-[13px] text-faded">{column.why}</p>{/if}
             {#if wrong}<p class="text-[13px] font-semibold text-danger">{wrong}</p>{/if}
           </td>
           <td class="pr-3">
             {#if (told?.units.length ?? 0) > 1}
               <select class="entry min-w-20" aria-label="Unit of {column.heading}" value={it.unit} onchange={(event) => set(n, { unit: event.currentTarget.value })}>
+                {#if !told?.units.includes(it.unit)}<option value={it.unit}>which?</option>{/if}
                 {#each told?.units ?? [] as unit (unit)}<option value={unit}>{unit}</option>{/each}
               </select>
             {:else}{it.unit}{/if}

@@ -34,6 +34,12 @@
   const set = (change: Partial<Mapping>) => {
     if (mapping) changed = { ...mapping, ...change }
   }
+  /** What the coach says a cell was meant to say; the file itself stays as it was given. */
+  const mendedAt = (line: number, column: number) => mapping?.mended?.find((one) => one.line === line && one.column === column)?.text
+  function mend(line: number, column: number, text: string): void {
+    const others = (mapping?.mended ?? []).filter((one) => one.line !== line || one.column !== column)
+    set({ mended: [...others, { line, column, text }] })
+  }
   const busy = $derived(it?.phase === 'checking' || it?.phase === 'taking')
   // Taken in, undone and brought back are known here first.
   const stands = $derived(it?.state ?? 'given')
@@ -42,7 +48,11 @@
   })
   // What was read through is out of date as soon as a column is read otherwise.
   let readAs = $state.raw<Mapping | null>(null)
-  const fresh = $derived(Boolean(it && ['checked', 'stopped', 'failed', 'done'].includes(it.phase) && (readAs === null || readAs === mapping)))
+  const looked = $derived(Boolean(it && ['checked', 'stopped', 'failed', 'done'].includes(it.phase)))
+  const fresh = $derived(looked && (readAs === null || readAs === mapping))
+  const same = (one: Mapping, other: Mapping) => JSON.stringify({ ...one, mended: [] }) === JSON.stringify({ ...other, mended: [] })
+  /** The rows stay in view while they are mended; taken in is only what was read so. */
+  const mending = $derived(looked && !fresh && readAs !== null && mapping !== undefined && same(readAs, mapping))
 
   const putts = (n: number) => `${n.toLocaleString('en-GB')} ${n === 1 ? 'putt' : 'putts'}`
 </script>
@@ -56,6 +66,7 @@
       {file.rows.toLocaleString('en-GB')} rows, {file.columns.length} columns, cut at “{file.delimiter === '\t' ? 'tab' : file.delimiter}”.
       {#if file.remembered}Read as the last file with these headings was.{/if}
     </p>
+    {#each file.passed_over as said (said)}<p class="font-semibold">{said}</p>{/each}
     {#if file.taken_before && it.state === 'given'}
       <p class="mt-1 border-l-4 border-danger pl-3 font-semibold">This very file was taken in {moment(file.taken_before)}: taken in again its putts would count twice.</p>
     {/if}
@@ -80,7 +91,7 @@
           <Stepper label="Uncertainty of a start" unit="°" text={String(mapping.u_deg ?? 0.2)} read={typedNumber} step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })} onvalue={(value) => set({ u_deg: value })} error={about('u_deg')} />
           <LengthEntry of="file_rig_m" value={mapping.rig_at_m ?? 0.3} error={about('rig_at_m')} onvalue={(m) => set({ rig_at_m: m })} />
           <Choice label="Decimals have a" options={choices<'.' | ','>('decimal')} bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })} />
-          <Choice label="Dates begin with the" options={choices<'day' | 'month'>('first_in_date')} bind:value={() => (mapping.day_first === false ? 'month' : 'day'), (value) => set({ day_first: value === 'day' })} />
+          <div><Choice label="Dates begin with the" options={choices<'day' | 'month'>('first_in_date')} bind:value={() => (mapping.day_first == null ? ('' as 'day') : mapping.day_first ? 'day' : 'month'), (value) => set({ day_first: value === 'day' })} />{#if about('day_first')}<p class="mt-0.5 text-[13px] font-semibold text-danger">{about('day_first')}</p>{/if}</div>
         </div>
       </details>
       {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
@@ -91,22 +102,38 @@
           <button class="button" onclick={() => stop.mutate(undefined)}>Stop</button>
         </div>
       {:else}
-        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={() => read.mutate(mapping)}>{fresh ? 'Read it again' : 'Read it so'}</button>
+        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={() => read.mutate(mapping)}>{fresh || mending ? 'Read it again' : 'Read it so'}</button>
       {/if}
       {#if it.why}<p class="mt-2 font-semibold" role="status">{it.why}</p>{/if}
-      {#if fresh && !busy}
+      {#if (fresh || mending) && !busy}
         <section class="mt-3 border-t border-hairline pt-3" data-check>
           <p class="text-lg font-semibold">
             {putts(it.good)} in {it.blocks} {it.blocks === 1 ? 'block' : 'blocks'} of {it.lessons} {it.lessons === 1 ? 'lesson' : 'lessons'}{it.first_at && it.last_at ? `, ${day(it.first_at)} to ${day(it.last_at)}` : ''}.
           </p>
+          {#if it.read_out.length}
+            <ul class="my-2 border-l-4 border-ink pl-3" aria-label="The first rows, read out">
+              {#each it.read_out as said (said)}<li class="py-0.5">{said}</li>{/each}
+            </ul>
+          {/if}
+          {#each it.doubts as said (said)}<p class="my-1 border-l-4 border-danger pl-3 font-semibold">{said}</p>{/each}
           {#if it.bad}
             <p class="font-semibold text-danger">{it.bad.toLocaleString('en-GB')} {it.bad === 1 ? 'row' : 'rows'} can’t be read. Nothing is taken in until you agree to leave {it.bad === 1 ? 'it' : 'them'} out.</p>
             <ol class="mt-1 max-h-56 overflow-y-auto border border-hairline px-3" aria-label="Rows that can’t be read">
-              {#each it.bad_rows as row (row.line)}<li class="border-b border-hairline py-1 last:border-b-0">Line {row.line}, {row.column}: {row.reason}</li>{/each}
+              {#each it.bad_rows as row (row.line)}
+                <li class="flex flex-wrap items-center gap-x-3 border-b border-hairline py-1 last:border-b-0">
+                  <span class="min-w-0 flex-1 basis-72 wrap-anywhere">Line {row.line}, {row.column}: {row.reason}</span>
+                  {#if row.at >= 0}
+                    <input
+                      class="entry w-40" aria-label="{row.column} of line {row.line}, mended" value={mendedAt(row.line, row.at) ?? row.cell} maxlength="200"
+                      onchange={(event) => mend(row.line, row.at, event.currentTarget.value)}
+                    />
+                  {/if}
+                </li>
+              {/each}
             </ol>
             {#if it.bad > it.bad_rows.length}<p class="text-sm text-faded">The first {it.bad_rows.length} are listed.</p>{/if}
           {/if}
-          {#if it.good}
+          {#if it.good && fresh}
             <button class="button primary mt-3 min-h-14 text-lg" onclick={() => take.mutate(undefined)}>Take in {putts(it.good)}{it.bad ? `, leave out ${it.bad.toLocaleString('en-GB')}` : ''}</button>
           {/if}
         </section>

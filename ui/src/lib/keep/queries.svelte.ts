@@ -1,7 +1,7 @@
 /** What Keep asks the server: files of putts on their way in. */
 import { createQuery } from '@tanstack/svelte-query'
 import { api, ask } from '$lib/data/client'
-import { key } from '$lib/data/key'
+import { inUnits, key, units } from '$lib/data/key'
 
 /** The files given for a golfer, newest first. */
 export function filesQuery(golfer: () => string) {
@@ -13,14 +13,14 @@ export function filesQuery(golfer: () => string) {
 
 /** One file, and how its columns are read. */
 export function fileQuery(id: () => string) {
-  return createQuery(() => ({ queryKey: key.file(id()), queryFn: () => ask(api.GET('/api/imports/{id}', { params: { path: { id: id() } } })) }))
+  return createQuery(() => ({ queryKey: inUnits(key.file(id())), queryFn: () => ask(api.GET('/api/imports/{id}', { params: { path: { id: id() }, query: units() } })) }))
 }
 
 /** How far the work on a file is. */
 export function fileProgressQuery(id: () => string) {
   return createQuery(() => ({
-    queryKey: key.fileProgress(id()),
-    queryFn: () => ask(api.GET('/api/imports/{id}/progress', { params: { path: { id: id() } } })),
+    queryKey: inUnits(key.fileProgress(id())),
+    queryFn: () => ask(api.GET('/api/imports/{id}/progress', { params: { path: { id: id() }, query: units() } })),
     refetchInterval: (query) => (query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false),
   }))
 }

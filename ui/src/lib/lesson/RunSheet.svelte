@@ -20,7 +20,8 @@
   let judgedWith = $state<string | null>(null)
   const found = findingsQuery(() => id, () => !recording || judgedWith === null)
   $effect(() => {
-    if (found.isSuccess && !found.isFetching && (!recording || untrack(() => judgedWith === null))) judgedWith = untrack(() => putted)
+    // Which putts it was judged with is known once the lesson is there: however late that comes.
+    if (sheet && found.isSuccess && !found.isFetching && (!recording || untrack(() => judgedWith === null))) judgedWith = untrack(() => putted)
   })
   // What was read in another step is judged as soon as the lesson says that it has more.
   let asked = 0

@@ -37,11 +37,11 @@
     <div class="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
       <div class="min-w-0 flex-1">
         <h1 class="wide text-3xl">Putts from a file</h1>
-        <p class="max-w-prose text-lg">CSV of any columns, for {golfer.data.name}. Nothing is taken in before you have seen how it is read.</p>
+        <p class="max-w-prose text-lg">CSV or a spreadsheet of any columns, for {golfer.data.name}. Nothing is taken in before you have seen how it is read.</p>
       </div>
       <label class="button primary min-h-14 cursor-pointer px-6 text-lg">
         {sending ? `Sending ${sending}…` : 'Choose a file'}
-        <input type="file" class="sr-only" accept=".csv,.txt,.tsv,text/csv,text/plain" disabled={Boolean(sending)} onchange={(event) => { const file = event.currentTarget.files?.[0]; if (file) giving.mutate(file); event.currentTarget.value = '' }} />
+        <input type="file" class="sr-only" accept=".csv,.txt,.tsv,.xlsx,.xls,.ods,text/csv,text/plain" disabled={Boolean(sending)} onchange={(event) => { const file = event.currentTarget.files?.[0]; if (file) giving.mutate(file); event.currentTarget.value = '' }} />
       </label>
     </div>
     {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
