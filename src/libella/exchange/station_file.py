@@ -139,4 +139,8 @@ def _object(value: object, field: str, keys: set[str]) -> Mapping[str, Any]:
 def _number(value: object, field: str) -> float:
     if isinstance(value, bool) or not isinstance(value, (int, float)):
         raise OutOfLimits(field, "file_no_number", name=field)
-    return float(value)
+    try:
+        return float(value)
+    except OverflowError:
+        # A number of hundreds of digits is none that anybody measured.
+        raise OutOfLimits(field, "file_no_number", name=field) from None

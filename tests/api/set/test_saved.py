@@ -62,6 +62,17 @@ def test_a_shared_file_reads_back_as_the_same_station(coach, client):
         assert back[name] == kept[name]
 
 
+def test_a_file_with_a_number_of_hundreds_of_digits_is_refused_by_its_field(coach, client):
+    document = client.get(f"/api/saved-stations/{save(coach, 'Huge')['id']}/file").json()
+    document["putt"]["distance_m"] = 10**401
+    answer = client.post(
+        "/api/saved-stations/read",
+        content=json.dumps({"document": document}),
+        headers={"content-type": "application/json"},
+    )
+    assert answer.status_code == 422 and answer.json()["errors"][0]["field"] == "putt.distance_m"
+
+
 @settings(max_examples=40)
 @given(
     st.text("abc éß漢", min_size=1, max_size=80).filter(str.strip),

@@ -199,6 +199,24 @@ def test_strokes_are_put_to_their_putts_by_time_late_ones_too_and_by_hand(coach)
     coach.put(f"/strokes/{first['id']}/putt", 409, reading_id=other)
 
 
+@pytest.mark.parametrize("at", ["0001-01-01T00:00:00+14:00", "9999-12-31T23:59:59-14:00", "never"])
+def test_one_message_at_no_moment_takes_none_of_its_batch_along(coach, at):
+    lesson = coach.lesson()
+    _, head = paired(coach, lesson)
+    many = [stroke(f"s{n}", face_impact_deg=0.1) for n in range(21)]
+    many[7]["at"] = at
+    told = tell(coach, head, *many)
+    assert [it["outcome"] for it in told] == ["refused" if n == 7 else "kept" for n in range(21)]
+    assert told[7]["problem"]["errors"] and len(sheet(coach, lesson)["strokes"]) == 20
+
+
+def test_a_note_of_another_shape_is_refused_by_its_own_name(coach):
+    block = coach.block(asks=["still"])
+    body = {"block_id": block["id"], "raw": {"offset_m": 0.0}, "taken_at": now(), "notes": {"still": ["head", "knees"]}}
+    refused = coach.put(f"/readings/{uuid6.uuid7()}", 422, **body)
+    assert {it["field"] for it in refused["errors"]} == {"notes.still"} and "function" not in str(refused)
+
+
 def test_a_zero_holds_for_the_strokes_after_it_and_needs_the_putter_still(coach):
     lesson = coach.lesson()
     id, head = paired(coach, lesson)

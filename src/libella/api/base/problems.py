@@ -2,9 +2,10 @@
 
 import json
 import logging
+import re
 import traceback
 from collections.abc import Mapping
-from typing import Any
+from typing import Any, Final
 
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
@@ -205,13 +206,17 @@ def limit_problem(error: OutOfLimits, units: Units) -> FieldProblem:
     return FieldProblem(field=error.field, message=said.message, limit=said.limit, unit=error.unit)
 
 
+_BRANCH: Final = re.compile(r"function-|(float|int|str|bool|constrained-str|none)$|(literal|tagged-union|list|dict)\[")
+"""How a validation calls the kinds that one entry may be of: no field of anybody's."""
+
+
 def field_problem(fault: Mapping[str, Any], units: Units = "metric") -> FieldProblem:
     """What a validation found wrong with one entry."""
     inner = (fault.get("ctx") or {}).get("error")
     if isinstance(inner, OutOfLimits):
         path = ".".join(str(part) for part in fault["loc"] if part not in ("body", "query", "path"))
         return limit_problem(inner, units).model_copy(update={"field": path or inner.field})
-    path = [str(part) for part in fault["loc"] if part not in ("body", "query", "path")]
+    path = [it for part in fault["loc"] if part not in ("body", "query", "path") and not _BRANCH.match(it := str(part))]
     context = fault.get("ctx") or {}
     bounds = {"ge": "at least", "gt": "more than", "le": "at most", "lt": "under"}
     limits = [f"{word} {context[key]}" for key, word in bounds.items() if key in context]

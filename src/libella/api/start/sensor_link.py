@@ -219,11 +219,12 @@ async def _take(app: Any, sensor_id: UUID, lesson_id: UUID, many: Sequence[Any])
         try:
             it = _MESSAGES.validate_python(told)
             _check(it)
+            at = it.at.astimezone(UTC)
         except (ValidationError, OutOfLimits, OverflowError) as fault:
             answers[n] = MessageOut(stroke_id=_id_of(told), outcome="refused", problem=_refusal(told, fault))
             continue
         if it.kind == "stroke":
-            strokes[n] = StrokeEntry(sensor_id, it.stroke_id, it.measures, it.at.astimezone(UTC))
+            strokes[n] = StrokeEntry(sensor_id, it.stroke_id, it.measures, at)
         else:
             await run_in_threadpool(_show, app.state.live, sensor_id, lesson_id, it)
             answers[n] = MessageOut(stroke_id=it.stroke_id, outcome="shown")
