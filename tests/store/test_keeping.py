@@ -1,6 +1,9 @@
 """Nothing lost: starts cut off anywhere, servers that die, backups, data that is newer or would be dropped."""
 
+import hashlib
+import json
 import os
+import random
 import shutil
 import signal
 import subprocess
@@ -13,7 +16,9 @@ from sqlalchemy import text
 
 from libella.lessons.desk.desk import open_desk
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
-from libella.store.server.backup import BackupError, restore, save
+from libella.lessons.set.bag import keep_bag
+from libella.store.server.backup import restore, save
+from libella.store.server.backup_file import BackupError
 from libella.store.server.cluster import Cluster, ClusterError
 from libella.store.server.database import DataNewer, WouldLose, connect, migrate, migrate_down
 
@@ -210,6 +215,108 @@ def test_a_restore_changes_nothing_until_it_is_done_and_puts_aside_what_stood_th
     before = restore(other, tmp_path / "a.backup", over=True)
     assert named(other) == named(url)
     assert named(other.rsplit("/", 1)[0] + "/" + before) == ["Only Here"]
+
+
+def _spoiled(good: bytes, rng: random.Random) -> bytes:
+    """A backup that is none any more: damaged, cut, foreign, of a newer program, or hostile."""
+    line, _, dump = good.partition(b"\n")
+    told = json.loads(line)
+    at = rng.randrange(len(good))
+    # What is only found out by restoring it takes longest, and is the rarest.
+    match rng.choice([0, 1, 2, 3, 4, 7] * 4 + [5, 6]):
+        case 0:
+            return good[:at]
+        case 1:
+            return good[:at] + bytes([good[at] ^ 1 << rng.randrange(8)]) + good[at + 1 :]
+        case 2:
+            return dump
+        case 3:
+            return rng.randbytes(rng.randrange(5000))
+        case 4:
+            return json.dumps(told | {"version": 2}).encode() + b"\n" + dump
+        case 5:
+            # Another's dump under a line that fits it.
+            other = rng.randbytes(3000)
+            return json.dumps(told | _summed(other)).encode() + b"\n" + other
+        case 6:
+            told["tables"]["reading"][0] += 1
+            return json.dumps(told).encode() + b"\n" + dump
+        case _:
+            return (
+                json.dumps(told | {rng.choice(["tables", "size", "sha256"]): rng.choice([None, [], "x", -1])}).encode()
+                + b"\n"
+            )
+
+
+def _summed(dump: bytes) -> dict:
+    return {"size": len(dump), "sha256": hashlib.sha256(dump).hexdigest()}
+
+
+def test_of_files_that_are_no_backups_none_is_taken_and_nothing_changes(cluster, tmp_path):
+    url, other = demo_database(cluster), new_database(cluster)
+    migrate_and_close(other)
+    add(other, "Only Here")
+    save(url, tmp_path / "a.backup")
+    good, rng, bad = (tmp_path / "a.backup").read_bytes(), random.Random(5), tmp_path / "bad.backup"
+    beside = other.rsplit("/", 1)[1]
+    for _ in range(200):
+        bad.write_bytes(_spoiled(good, rng))
+        if bad.read_bytes() == good:
+            continue
+        with pytest.raises(BackupError, match="nothing was changed"):
+            restore(other, bad, over=True)
+    bad.write_bytes(b"")
+    with pytest.raises(BackupError, match="no backup"):
+        restore(other, bad, over=True)
+    assert named(other) == ["Only Here"] and {it for it in databases(cluster) if it.startswith(beside)} == {beside}
+
+
+def databases(cluster) -> set[str]:
+    with psycopg.connect(cluster.url) as connection:
+        return {it for (it,) in connection.execute("select datname from pg_database")}
+
+
+def test_a_place_where_only_the_bag_was_told_is_not_empty(cluster, tmp_path):
+    url, other = demo_database(cluster), new_database(cluster)
+    migrate_and_close(other)
+    engine = connect(other)
+    keep_bag(open_desk(engine), {"peg": 4})
+    engine.dispose()
+    save(url, tmp_path / "a.backup")
+    with pytest.raises(BackupError, match="something kept here already"):
+        restore(other, tmp_path / "a.backup")
+
+
+def test_a_backup_is_its_owners_alone_and_takes_any_address_the_start_takes(cluster, tmp_path):
+    url = demo_database(cluster)
+    for n, form in enumerate(("postgresql+psycopg://", "postgres://", "postgresql://")):
+        file = tmp_path / f"{n}.backup"
+        save(url.replace("postgresql://", form, 1), file)
+        assert file.stat().st_mode & 0o777 == 0o600
+        empty = new_database(cluster)
+        restore(empty.replace("postgresql://", form, 1), file)
+        assert named(empty) == named(url)
+
+
+def test_what_a_killed_backup_left_is_taken_away_by_the_next_and_a_running_ones_is_not(cluster, tmp_path):
+    url = demo_database(cluster)
+    name = url.rsplit("/", 1)[1]
+    with psycopg.connect(cluster.url, autocommit=True) as server:
+        for left in (f"{name}_check_999999", f"{name}_restoring_20260101_101010", f"{name}_check_1"):
+            server.execute(f'create database "{left}"')
+    (tmp_path / ".libella-backup-999999999-x").mkdir()
+    (tmp_path / f".libella-backup-{os.getpid()}-y").mkdir()
+    with psycopg.connect(f"{cluster.url.rsplit('/', 1)[0]}/{name}_check_1"):
+        save(url, tmp_path / "a.backup")
+        left = {it for it in databases(cluster) if it.startswith(name)}
+    assert left == {name, f"{name}_check_1"}
+    assert {it.name for it in tmp_path.iterdir()} == {"a.backup", f".libella-backup-{os.getpid()}-y"}
+
+
+def test_a_place_that_can_not_be_written_is_said_so(cluster, tmp_path):
+    (tmp_path / "file").write_text("x")
+    with pytest.raises(BackupError, match="can't be written"):
+        save(demo_database(cluster), tmp_path / "file" / "a.backup")
 
 
 def migrate_and_close(url: str) -> None:

@@ -12,6 +12,7 @@ from sqlalchemy import Engine, text
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
+from .. import __version__
 from ..exchange.file_work import check_file, take_file
 from ..lessons.desk.desk import Desk, open_desk
 from .aim import aims
@@ -85,7 +86,7 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     """
     app = FastAPI(
         title="Libella",
-        version="0.1.0",
+        version=__version__,
         docs_url=None,
         redoc_url=None,
         openapi_url="/api/openapi.json",

@@ -7,6 +7,8 @@ from datetime import datetime
 from pathlib import Path
 
 from psycopg import OperationalError
+from psycopg.errors import DiskFull
+from sqlalchemy.exc import ArgumentError
 
 from ..api.base.settings import Settings
 from ..store.server.backup import BackupError, restore, save
@@ -36,8 +38,11 @@ def main() -> int:
                 before = restore(url, options.file, over=options.over)
                 aside = f" What stood there is kept as the database {before}." if before else ""
                 _say(f"Restored {options.file}.{aside}")
-    except (BackupError, ClusterError, DataNewer) as problem:
+    except (BackupError, ClusterError, DataNewer, ArgumentError) as problem:
         print(f"libella: {problem}", file=sys.stderr)
+        return 1
+    except DiskFull:
+        print("libella: The database's disk is full; nothing was changed.", file=sys.stderr)
         return 1
     except OperationalError as problem:
         print(f"libella: The database does not answer: {str(problem).strip()}", file=sys.stderr)
