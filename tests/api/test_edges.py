@@ -230,3 +230,15 @@ def test_a_golfers_own_step_is_kept_checked_and_told_with_the_lesson(coach):
     assert coach.get(f"/lessons/{lesson['id']}")["golfer"]["step_m"] == 0.8
     refused = coach.put(f"/golfers/{golfer['id']}", 422, **mine | {"step_m": 8})
     assert refused["errors"][0]["field"] == "step_m" and "it must be 300 mm to 1.2 m" in str(refused)
+
+
+def test_a_page_answers_for_places_and_never_for_files(engine, tmp_path):
+    """What a tool asks for by a file's name must not be told it is there; what the build left for itself is nobody's."""
+    (tmp_path / "index.html").write_text("<!doctype html>")
+    (tmp_path / ".prepared").write_text("mark")
+    (tmp_path / "icon.svg").write_text("<svg/>")
+    with TestClient(create_app(engine, front_end=tmp_path), base_url="http://127.0.0.1") as client:
+        told = {it: client.get(it).status_code for it in ("/", "/lessons/x/judge", "/icon.svg")}
+        assert set(told.values()) == {200}, told
+        for path in ("/.prepared", "/openapi.json", "/robots.txt", "/lessons/.git/config", "/app.js.map"):
+            assert client.get(path).status_code == 404, path

@@ -129,12 +129,16 @@ def _serve_pages(app: FastAPI, front_end: Path) -> None:
         """A file of the front end, or its page, which finds its own way."""
         if path.startswith("api/"):
             return problems.problem(404, "not-found", "Not found", "There is no such address.")
-        if len(path) > _LONGEST_PATH or not path.isprintable():
+        hidden = any(it.startswith(".") for it in path.split("/"))
+        if len(path) > _LONGEST_PATH or not path.isprintable() or hidden:
             return problems.problem(404, "not-found", "Not found", "There is no such address.")
         file = (front_end / path).resolve()
         if path and file.is_file() and file.is_relative_to(front_end.resolve()):
             lasting = "public, max-age=31536000, immutable" if "/immutable/" in path else "no-cache"
             return FileResponse(file, headers={"Cache-Control": lasting})
+        if "." in path.rsplit("/", 1)[-1]:
+            # A file by its name, and none of ours: no page answers for it.
+            return problems.problem(404, "not-found", "Not found", "There is no such file.")
         page = front_end / "index.html"
         if not page.is_file():
             return problems.problem(404, "no-front-end", "Not built", "The front end is not built; run ./demo.")
