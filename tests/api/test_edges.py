@@ -233,7 +233,7 @@ def test_a_golfers_own_step_is_kept_checked_and_told_with_the_lesson(coach):
 
 
 def test_a_page_answers_for_places_and_never_for_files(engine, tmp_path):
-    """What a tool asks for by a file's name must not be told it is there; what the build left for itself is nobody's."""
+    """What a tool asks for by a file's name must not be told it is there, nor what the build left for itself."""
     (tmp_path / "index.html").write_text("<!doctype html>")
     (tmp_path / ".prepared").write_text("mark")
     (tmp_path / "icon.svg").write_text("<svg/>")
@@ -242,3 +242,34 @@ def test_a_page_answers_for_places_and_never_for_files(engine, tmp_path):
         assert set(told.values()) == {200}, told
         for path in ("/.prepared", "/openapi.json", "/robots.txt", "/lessons/.git/config", "/app.js.map"):
             assert client.get(path).status_code == 404, path
+
+
+def test_two_who_edit_one_golfer_keep_what_each_changed_and_never_write_over_unseen(coach):
+    golfer = coach.golfer("Anna", notes="")
+    seen = {name: golfer[name] for name in ("name", "hand", "level", "notes", "step_m")}
+    # One changes the name, the other, who saw the old one, the notes: both stand.
+    coach.put(f"/golfers/{golfer['id']}", **seen | {"name": "Anna B"}, seen=seen)
+    both = coach.put(f"/golfers/{golfer['id']}", **seen | {"notes": "left eye"}, seen=seen)
+    assert (both["name"], both["notes"]) == ("Anna B", "left eye")
+    # Another name by who saw neither: refused with what it says now, and nothing of it is kept.
+    refused = coach.put(f"/golfers/{golfer['id']}", 412, **seen | {"name": "Anne", "level": "elite"}, seen=seen)
+    [wrong] = refused["errors"]
+    assert wrong["field"] == "name" and "“Anna B”" in wrong["message"] and "“Anna”" in wrong["message"]
+    stands = coach.get(f"/golfers/{golfer['id']}")
+    assert (stands["name"], stands["level"]) == ("Anna B", "club")
+    # Seen, it can be said over; the same said twice is no clash.
+    now_ = seen | {"name": "Anna B", "notes": "left eye"}
+    assert coach.put(f"/golfers/{golfer['id']}", **now_ | {"name": "Anne"}, seen=now_)["name"] == "Anne"
+    assert coach.put(f"/golfers/{golfer['id']}", **now_ | {"name": "Anne"}, seen=now_)["name"] == "Anne"
+
+
+def test_two_who_edit_one_lesson_keep_what_each_changed(coach):
+    lesson = coach.lesson()
+    names = ("golfer_id", "place", "surface", "green_speed_ft", "started_at", "conditions")
+    seen = {name: lesson[name] for name in names}
+    coach.put(f"/lessons/{lesson['id']}", **seen | {"place": "Hall"}, seen=seen)
+    both = coach.put(f"/lessons/{lesson['id']}", **seen | {"green_speed_ft": 9}, seen=seen)
+    assert (both["place"], both["green_speed_ft"]) == ("Hall", 9)
+    refused = coach.put(f"/lessons/{lesson['id']}", 412, **seen | {"place": "Barn"}, seen=seen)
+    assert [it["field"] for it in refused["errors"]] == ["place"]
+    assert coach.get(f"/lessons/{lesson['id']}")["lesson"]["place"] == "Hall"

@@ -52,6 +52,7 @@ TITLES: Final[dict[str, str]] = {
     "conflict": "It does not fit what stands here",
     "kept-otherwise": "Already kept otherwise",
     "closed": "Nothing more is taken here",
+    "changed": "Changed elsewhere meanwhile",
     "not-yet": "Something comes first",
 }
 """What each sort of conflict is called."""

@@ -17,8 +17,9 @@ from starlette.exceptions import HTTPException
 
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
-from ...lessons.desk.problem import Conflict, NotFound
+from ...lessons.desk.problem import Changed, Conflict, NotFound
 from ...words.refusals import TITLES, conflict_words, not_found_words, refusal_words
+from ...words.shared.refusals import EDITED
 
 _log = logging.getLogger("libella")
 _MEDIA = "application/problem+json"
@@ -109,6 +110,18 @@ def _install_refusals(app: FastAPI) -> None:
     def _conflict(_: Request, error: Conflict) -> JSONResponse:
         message, remedy = conflict_words(error.code, error.facts)
         return problem(409, error.name, TITLES[error.name], message, remedy=remedy)
+
+    @app.exception_handler(Changed)
+    def _changed(_: Request, error: Changed) -> JSONResponse:
+        message, remedy = conflict_words(error.code, error.facts)
+        errors = [
+            FieldProblem(
+                field=name,
+                message=conflict_words("field_changed", {"label": EDITED[name], "now": now, "seen": seen})[0],
+            )
+            for name, (now, seen) in error.fields.items()
+        ]
+        return problem(412, error.name, TITLES[error.name], message, remedy=remedy, errors=errors)
 
     @app.exception_handler(RequestValidationError)
     def _invalid(request: Request, error: RequestValidationError) -> JSONResponse:

@@ -8,6 +8,7 @@ from ...core.golfer.level import LEVELS, Level
 from ...core.green.usual import UsualLength
 from ...lessons.golfer import golfers
 from ...lessons.values import KeptGolfer
+from ..base.problems import Problem
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, ShortWords
 
 router = APIRouter(tags=["golfers"])
@@ -20,7 +21,7 @@ class UsualLengthIn(Entry):
     weight: float = Field(1.0, examples=[3.0])
 
 
-class GolferIn(Entry):
+class GolferNoted(Entry):
     """What a coach notes of a golfer."""
 
     name: ShortWords = Field(examples=["Greta Solvang"])
@@ -31,6 +32,12 @@ class GolferIn(Entry):
         None, max_length=12, description="lengths usually putted; null takes what is usual for anybody"
     )
     step_m: float | None = Field(None, description="the golfer's own step, 0.3 to 1.2 m; null: not noted")
+
+
+class GolferIn(GolferNoted):
+    """The same as it is kept; what was changed elsewhere meanwhile is not written over."""
+
+    seen: GolferNoted | None = Field(None, description="as it was when the editing began; null for a new one")
 
 
 class GolferOut(Kept):
@@ -71,13 +78,16 @@ def levels() -> list[LevelOut]:
     return [LevelOut(level=key, name=it.name) for key, it in LEVELS.items()]
 
 
-@router.put("/golfers/{id}")
+@router.put("/golfers/{id}", responses={412: {"model": Problem}})
 def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
-    lengths = entry.usual_lengths
+    return golfer_out(golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen)))
+
+
+def _entry(told: GolferNoted) -> golfers.GolferEntry:
+    lengths = told.usual_lengths
     usual = None if lengths is None else tuple(UsualLength(it.distance_m, it.weight) for it in lengths)
-    told = golfers.GolferEntry(entry.name, entry.hand, entry.level, entry.notes, usual, entry.step_m)
-    return golfer_out(golfers.keep_golfer(desk, id, told))
+    return golfers.GolferEntry(told.name, told.hand, told.level, told.notes, usual, told.step_m)
 
 
 @router.get("/golfers/{id}")

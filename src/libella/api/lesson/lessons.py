@@ -7,18 +7,27 @@ from pydantic import Field
 
 from ...core.set.floor import Surface
 from ...lessons.lesson import lessons
+from ..base.problems import Problem
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, Moment, ShortWords
 
 router = APIRouter(tags=["lessons"])
 
 
-class LessonIn(Entry):
+class LessonNoted(Entry):
+    """What a coach notes of a lesson."""
+
     golfer_id: UUID
     place: ShortWords = Field(examples=["The Ropewalk"])
     surface: Surface = "indoor_mat"
     green_speed_ft: float = Field(description="green speed, ft on the ramp, 4 to 16", examples=[10.0])
     started_at: Moment
     conditions: LongWords = Field(default="", examples=["lights dimmed"])
+
+
+class LessonIn(LessonNoted):
+    """The same as it is kept; what was changed elsewhere meanwhile is not written over."""
+
+    seen: LessonNoted | None = Field(None, description="as it was when the editing began; null for a new one")
 
 
 class LessonOut(Kept):
@@ -45,10 +54,12 @@ class ReasonIn(Entry):
     reason: ShortWords = Field(examples=["talked through"])
 
 
-@router.put("/lessons/{id}")
+@router.put("/lessons/{id}", responses={412: {"model": Problem}})
 def keep(desk: AtDesk, id: UUID7, entry: LessonIn) -> LessonOut:
     """Start a lesson, or take over its edited entry."""
-    return LessonOut.model_validate(lessons.keep_lesson(desk, id, lessons.LessonEntry(**entry.model_dump())))
+    told = lessons.LessonEntry(**entry.model_dump(exclude={"seen"}))
+    seen = entry.seen and lessons.LessonEntry(**entry.seen.model_dump())
+    return LessonOut.model_validate(lessons.keep_lesson(desk, id, told, seen))
 
 
 @router.put("/lessons/{id}/end")

@@ -2,6 +2,7 @@
 `words.refusals` puts in words.
 """
 
+from collections.abc import Mapping
 from typing import ClassVar
 
 
@@ -33,6 +34,17 @@ class Closed(Conflict):
     """What it belongs to takes nothing more: a lesson that ended or is voided, a run that is full."""
 
     name = "closed"
+
+
+class Changed(Conflict):
+    """What somebody changed was changed elsewhere since they looked: of each such field what it says now, and what they
+    saw."""
+
+    name = "changed"
+
+    def __init__(self, fields: Mapping[str, tuple[str, str]]) -> None:
+        super().__init__("changed_elsewhere")
+        self.fields = fields
 
 
 class NotYet(Conflict):

@@ -12,6 +12,7 @@ from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
 from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
+from ..desk.merge import merged
 from ..values import KeptGolfer, value_of, values_of
 
 PAGE = 20
@@ -36,24 +37,38 @@ class GolferEntry:
             checked_lengths(self.usual_lengths)
 
 
-def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry) -> KeptGolfer:
-    """Add a golfer, or take over the edited entry."""
+def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry, seen: GolferEntry | None = None) -> KeptGolfer:
+    """Add a golfer, or take over the edited entry; `seen`: as it was when the editing began.
+
+    Raises
+    ------
+    Changed
+        where a field that was edited says something else by now.
+    """
     with desk.transaction() as session:
-        told: dict[str, object] = {"name": entry.name, "hand": entry.hand, "level": entry.level, "notes": entry.notes}
-        lengths = entry.usual_lengths
-        told |= {
-            "step_m": entry.step_m,
-            "usual_lengths": None
-            if lengths is None
-            else [[it.distance_m, it.weight] for it in checked_lengths(lengths)],
-        }
+        told = _told(entry)
         row, new = desk.add(session, GolferRow, id, **told, invented=entry.invented)
         if not new:
-            for name, said in told.items():
+            row = desk.get(session, GolferRow, id, "golfer", lock=True)
+            stands = {name: getattr(row, name) for name in told}
+            for name, said in merged(stands, told, {} if seen is None else _told(seen)).items():
                 setattr(row, name, said)
         session.flush()
         session.refresh(row)
         return value_of(KeptGolfer, row)
+
+
+def _told(entry: GolferEntry) -> dict[str, object]:
+    """What an entry says, as the columns hold it."""
+    lengths = entry.usual_lengths
+    return {
+        "name": entry.name,
+        "hand": entry.hand,
+        "level": entry.level,
+        "notes": entry.notes,
+        "step_m": entry.step_m,
+        "usual_lengths": None if lengths is None else [[it.distance_m, it.weight] for it in checked_lengths(lengths)],
+    }
 
 
 def usual_of(row: KeptGolfer) -> tuple[UsualLength, ...]:

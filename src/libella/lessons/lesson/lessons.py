@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import datetime
+from typing import Final
 from uuid import UUID
 
 from sqlalchemy import ColumnElement, select, tuple_
@@ -13,6 +14,7 @@ from ...core.green.capture import GREEN_SPEED
 from ...core.set.floor import Surface
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..desk.desk import Desk
+from ..desk.merge import merged
 from ..desk.problem import Closed, Conflict
 from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, value_of, values_of
 
@@ -52,16 +54,28 @@ class BlockSheet:
     readings: Sequence[KeptReading]
 
 
-def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry) -> KeptLesson:
-    """Start a lesson, or take over its edited entry; its golfer stays."""
+_EDITED: Final = ("place", "surface", "green_speed_ft", "started_at", "conditions")
+
+
+def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry, seen: LessonEntry | None = None) -> KeptLesson:
+    """Start a lesson, or take over its edited entry; its golfer stays. `seen`: as it was when the editing began.
+
+    Raises
+    ------
+    Changed
+        where a field that was edited says something else by now.
+    """
     with desk.transaction() as session:
         desk.get(session, GolferRow, entry.golfer_id, "golfer")
         row, new = desk.add(session, LessonRow, id, **asdict(entry))
         if not new:
             if row.golfer_id != entry.golfer_id:
                 raise Conflict("lesson_of_another")
-            for name in ("place", "surface", "green_speed_ft", "started_at", "conditions"):
-                setattr(row, name, getattr(entry, name))
+            row = desk.get(session, LessonRow, id, "lesson", lock=True)
+            stands, told = ({name: getattr(it, name) for name in _EDITED} for it in (row, entry))
+            before = {} if seen is None else {name: getattr(seen, name) for name in _EDITED}
+            for name, said in merged(stands, told, before).items():
+                setattr(row, name, said)
         return value_of(KeptLesson, row)
 
 

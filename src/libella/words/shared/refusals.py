@@ -24,7 +24,18 @@ LABELS: Final[dict[str, str]] = {
     "usual_weight": "How often",
     "planned": "Planned putts",
 }
+EDITED: Final[dict[str, str]] = {
+    "name": "Name", "hand": "Hand", "level": "Level", "notes": "Notes", "step_m": "Step",
+    "usual_lengths": "Usual lengths", "place": "Place", "surface": "Surface", "green_speed_ft": "Green speed",
+    "started_at": "Begun", "conditions": "Conditions",
+}  # fmt: skip
+"""What is edited of golfers and lessons, by its field."""
 CONFLICTS: Final[dict[str, Template]] = {
+    "changed_elsewhere": (
+        "What you changed was changed elsewhere since you opened it; nothing was written over.",
+        "Look at what it says now, and say yours again.",
+    ),
+    "field_changed": ("{label}: it says “{now}” by now; you saw “{seen}”.", ""),
     "lesson_of_another": ("This lesson belongs to another golfer.", "Start a new lesson for this golfer."),
     "lesson_voided": ("This lesson is voided.", "Restore the lesson, then go on."),
     "lesson_ended": ("This lesson has ended.", "Open the lesson again, then go on."),

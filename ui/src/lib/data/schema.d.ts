@@ -4787,7 +4787,7 @@ export interface components {
         };
         /**
          * GolferIn
-         * @description What a coach notes of a golfer.
+         * @description The same as it is kept; what was changed elsewhere meanwhile is not written over.
          */
         GolferIn: {
             /**
@@ -4824,6 +4824,8 @@ export interface components {
              * @description the golfer's own step, 0.3 to 1.2 m; null: not noted
              */
             step_m?: number | null;
+            /** @description as it was when the editing began; null for a new one */
+            seen?: components["schemas"]["GolferNoted"] | null;
         };
         /**
          * GolferLesson
@@ -4847,6 +4849,46 @@ export interface components {
         GolferLine: {
             golfer: components["schemas"]["GolferOut"];
             last: components["schemas"]["LastLesson"] | null;
+        };
+        /**
+         * GolferNoted
+         * @description What a coach notes of a golfer.
+         */
+        GolferNoted: {
+            /**
+             * Name
+             * @example Greta Solvang
+             */
+            name: string;
+            /**
+             * Hand
+             * @description right or left: the side the golfer putts from
+             * @example right
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            /**
+             * Level
+             * @description sizes the rig before anything is measured
+             * @example club
+             * @enum {string}
+             */
+            level: "starting" | "club" | "skilled" | "elite";
+            /**
+             * Notes
+             * @default
+             */
+            notes: string;
+            /**
+             * Usual Lengths
+             * @description lengths usually putted; null takes what is usual for anybody
+             */
+            usual_lengths?: components["schemas"]["UsualLengthIn"][] | null;
+            /**
+             * Step M
+             * @description the golfer's own step, 0.3 to 1.2 m; null: not noted
+             */
+            step_m?: number | null;
         };
         /** GolferOut */
         GolferOut: {
@@ -5393,8 +5435,52 @@ export interface components {
             /** Misses */
             misses: components["schemas"]["MissOut"][];
         };
-        /** LessonIn */
+        /**
+         * LessonIn
+         * @description The same as it is kept; what was changed elsewhere meanwhile is not written over.
+         */
         LessonIn: {
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /**
+             * Place
+             * @example The Ropewalk
+             */
+            place: string;
+            /**
+             * Surface
+             * @default indoor_mat
+             * @enum {string}
+             */
+            surface: "indoor_mat" | "carpet" | "green";
+            /**
+             * Green Speed Ft
+             * @description green speed, ft on the ramp, 4 to 16
+             * @example 10
+             */
+            green_speed_ft: number;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /**
+             * Conditions
+             * @default
+             * @example lights dimmed
+             */
+            conditions: string;
+            /** @description as it was when the editing began; null for a new one */
+            seen?: components["schemas"]["LessonNoted"] | null;
+        };
+        /**
+         * LessonNoted
+         * @description What a coach notes of a lesson.
+         */
+        LessonNoted: {
             /**
              * Golfer Id
              * Format: uuid
@@ -9724,6 +9810,15 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Request Entity Too Large */
             413: {
                 headers: {
@@ -10249,6 +10344,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["Problem"];
                 };
             };

@@ -2,7 +2,9 @@
 <script lang="ts">
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
-  import { about, type Shapes } from '$lib/data/client'
+  import { renew } from '$lib/data/cache'
+  import { about, refusal, type Shapes } from '$lib/data/client'
+  import { key } from '$lib/data/key'
   import { levelsQuery } from '$lib/data/queries.svelte'
   import { choices } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
@@ -22,9 +24,13 @@
 
   const levels = levelsQuery()
   const HANDS = choices<Shapes['GolferIn']['hand']>('hand')
-  const NOBODY = (): Required<Shapes['GolferIn']> => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
-  let draft = $state<Required<Shapes['GolferIn']>>(NOBODY())
-  const noting = createWrite((id: string) => noteGolfer(id, $state.snapshot(draft)), (noted) => {
+  type Noted = Required<Shapes['GolferNoted']>
+  const NOBODY = (): Noted => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
+  const notedOf = (it: Shapes['GolferOut']): Noted => ({ name: it.name, hand: it.hand, level: it.level, notes: it.notes, usual_lengths: it.usual_noted ? it.usual_lengths : null, step_m: it.step_m })
+  let draft = $state<Noted>(NOBODY())
+  /** As it was when the editing began: what was changed elsewhere since is not written over. */
+  let seen = $state.raw<Noted | null>(null)
+  const noting = createWrite((id: string) => noteGolfer(id, { ...$state.snapshot(draft), seen }), (noted) => {
     // Nobody is taken elsewhere who closed the sheet while it waited for the network.
     if (!open) return
     open = false
@@ -35,9 +41,18 @@
   $effect(() => {
     if (!open) return
     untrack(() => noting.reset())
-    draft = golfer
-      ? { name: golfer.name, hand: golfer.hand, level: golfer.level, notes: golfer.notes, usual_lengths: golfer.usual_noted ? golfer.usual_lengths : null, step_m: golfer.step_m }
-      : NOBODY()
+    untrack(() => {
+      draft = golfer ? notedOf(golfer) : NOBODY()
+      seen = golfer ? notedOf(golfer) : null
+    })
+  })
+  // What it says now is told with the refusal: keeping it once more is meant.
+  const changed = $derived(error ? refusal(error).problem.status === 412 : false)
+  $effect(() => {
+    if (changed && golfer) void renew(key.golfer(untrack(() => golfer.id)))
+  })
+  $effect(() => {
+    if (changed && golfer) seen = notedOf(golfer)
   })
 
   function keep(event: SubmitEvent): void {
