@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from libella.core.measure.limits import OutOfLimits
-from libella.exchange.columns import ColumnMapping, checked_mapping, columns_of, proposed
+from libella.exchange.columns import ColumnMapping, Mended, checked_mapping, columns_of, proposed
 from libella.exchange.putt_rows import Check, putts
 from libella.exchange.sheet import read_sheet
 
@@ -109,3 +109,16 @@ def test_cut_anywhere_a_file_never_becomes_other_putts():
             continue
         told = [round(it.start_deg, 2) for it in case.putts]
         assert [round(it.raw["read_deg"], 2) for it in found[:-1]] == told[: max(len(found) - 1, 0)], case.name
+
+
+def test_a_cell_is_mended_by_line_and_column_with_either_decimal_and_the_file_stays():
+    sheet = read_sheet(b"Start (deg);n\n0,5;x\n1,x;x\n-0,4;x\n")
+    as_it_is = proposed(sheet, columns_of(sheet), None)
+    for text in ("0.7", "0,7", "0,7 R"):
+        check = Check()
+        mapping = replace(as_it_is, mended=(Mended(3, 0, text),))
+        found = list(putts(sheet, mapping, "Anyone", "right", GIVEN, check))
+        assert [it.raw["read_deg"] for it in found] == [0.5, 0.7, -0.4] and check.bad == 0, text
+    check = Check()
+    list(putts(sheet, as_it_is, "Anyone", "right", GIVEN, check))
+    assert [(it.line, it.at, it.cell) for it in check.listed] == [(3, 0, "1,x")]

@@ -2,6 +2,7 @@
 
 import json
 import re
+from urllib.parse import urlsplit
 
 from playwright.sync_api import Page, expect
 
@@ -86,3 +87,33 @@ def test_a_refusal_is_kept_in_view_where_the_view_that_made_it_has_gone(page: Pa
     page.reload()
     alert.get_by_role("button", name="I have seen it").click()
     expect(page.locator("[data-link='saved']")).to_be_visible()
+
+
+def test_two_who_edit_one_golfer_keep_what_each_changed_and_are_told_of_a_clash(page: Page):
+    own_lesson(page, "Shared Golfer")
+    page.get_by_role("link", name="Shared Golfer").click()
+    expect(page).to_have_url(re.compile("/golfers/"))
+    golfer = urlsplit(page.url).path.rsplit("/", 1)[1]
+
+    def elsewhere(**changed: str) -> None:
+        stands = page.request.get(f"/api/golfers/{golfer}").json()
+        noted = {it: stands[it] for it in ("name", "hand", "level", "notes", "step_m")}
+        assert page.request.put(f"/api/golfers/{golfer}", data=noted | changed).ok
+
+    sheet = page.get_by_role("dialog")
+    page.get_by_role("button", name="Change", exact=True).click()
+    elsewhere(name="Renamed Elsewhere")
+    sheet.get_by_label("Notes").fill("left eye leads")
+    sheet.get_by_role("button", name="Keep changes").click()
+    expect(page.get_by_role("heading", name="Renamed Elsewhere")).to_be_visible()
+    assert page.request.get(f"/api/golfers/{golfer}").json()["notes"] == "left eye leads"
+    # Both change the name: the later is told what it says now, and what was typed stays to be said again.
+    page.get_by_role("button", name="Change", exact=True).click()
+    elsewhere(name="Once More Elsewhere")
+    sheet.get_by_label("Name").fill("Mine")
+    sheet.get_by_role("button", name="Keep changes").click()
+    expect(sheet.get_by_role("alert")).to_contain_text("it says “Once More Elsewhere” by now")
+    expect(sheet.get_by_label("Name")).to_have_value("Mine")
+    page.wait_for_load_state("networkidle")
+    sheet.get_by_role("button", name="Keep changes").click()
+    expect(page.get_by_role("heading", name="Mine")).to_be_visible()

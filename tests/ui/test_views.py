@@ -63,7 +63,8 @@ def visit(page: Page, view: str) -> None:
         page.get_by_role("searchbox", name="Find a golfer by name").fill("Junia")
         page.get_by_role("link", name="Junia Thale").last.click()
         page.get_by_role("link", name="From a file…").click()
-        file = {"name": f"{'long name ' * 9}.csv", "mimeType": "text/csv", "buffer": b"start,path\n0.5,1\n=x,1\n"}
+        said = b"start (deg),path (deg)\n0.5,1\n=x,1\n"
+        file = {"name": f"{'long name ' * 9}.csv", "mimeType": "text/csv", "buffer": said}
         page.locator("input[type=file]").set_input_files(file)
         page.get_by_role("button", name="Read it so").click()
         expect(page.locator("[data-check]")).to_be_visible()

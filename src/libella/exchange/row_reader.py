@@ -17,7 +17,7 @@ from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import PuttRow
 from ..words.refusals import refusal_words
-from .cells import SIDES, clock, is_either, moment, number, plain
+from .cells import SIDES, clock, is_either, is_number, moment, number, plain
 from .columns import PAIRS, STARTS, TARGETS, UNITS, ColumnMapping, option_code, reader_station, unwatched_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
@@ -94,7 +94,9 @@ class RowReader:
         self._n += 1
         for column, text in self._mended.get(line, {}).items():
             cells = [*cells, *[""] * (column + 1 - len(cells))]
-            cells[column] = text.strip()
+            # Typed here, a number may have either decimal sign, whichever the file has.
+            said = text.strip()
+            cells[column] = re.sub(r"[.,]", self._mapping.decimal, said) if is_number(said) else said
         self._cells = cells
         try:
             self._is_putt(line)

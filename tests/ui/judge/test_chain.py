@@ -164,7 +164,7 @@ def test_a_sensor_is_zeroed_against_the_square_and_its_menu_starts_and_stops_it(
     assert page.request.get("/api/standins").json()["running"] == {}
 
 
-FILE = "when;mine;felt\n2026-03-01 10:00;1,5;left\n2026-03-01 10:01;-0,5 L;right\n2026-03-01 10:02;=1;left\n"
+FILE = "when;mine;felt\n2026-03-01 10:00;1,5;left\n2026-03-01 10:01;0,5 L;right\n2026-03-01 10:02;=1;left\n"
 
 
 def test_a_file_is_looked_at_mapped_taken_in_and_undone(page: Page):
@@ -187,16 +187,13 @@ def test_a_file_is_looked_at_mapped_taken_in_and_undone(page: Page):
     )
     bad = page.get_by_role("list", name="Rows that can’t be read")
     expect(bad).to_contain_text("Line 4, Start: a formula")
-    # Mended where it stands, it is a putt; mended back, it is left out.
+    # Mended where it stands, it is a putt like the others.
     bad.get_by_label("Start of line 4, mended").fill("0.7")
     page.keyboard.press("Tab")
     page.get_by_role("button", name="Read it again").click()
-    expect(page.get_by_role("button", name="Take in 3 putts")).to_be_visible()
-    page.get_by_label("Plus of mine").select_option("right")
-    page.get_by_label("Plus of mine").select_option("left")
-    page.get_by_role("button", name="Take in 2 putts, leave out 1").click()
-    expect(page.locator("[data-file]")).to_contain_text("2 putts taken in, 1 rows left out")
-    expect(page.get_by_role("link", name=re.compile("mine.csv taken in, 2 putts"))).to_be_visible()
+    page.get_by_role("button", name="Take in 3 putts").click()
+    expect(page.locator("[data-file]")).to_contain_text("3 putts taken in.")
+    expect(page.get_by_role("link", name=re.compile("mine.csv taken in, 3 putts"))).to_be_visible()
     page.get_by_role("button", name="Undo the import").click()
     expect(page.locator("[data-file]")).to_contain_text("taken out again")
     page.get_by_role("button", name="Bring it back").click()
