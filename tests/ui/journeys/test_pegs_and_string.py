@@ -18,6 +18,8 @@ def lay_beside(page: Page, name: str, know: str) -> None:
     page.get_by_role("tab", name=re.compile("Beside it")).click()
     page.get_by_role("button", name="Lay something with it…").click()
     sheet = page.get_by_role("dialog")
+    # The sheet has come to its size: nothing moves away under the tap.
+    expect(sheet.locator("[data-proposal]").first).to_be_visible()
     sheet.get_by_role("radio", name=know).click()
     sheet.get_by_role("button", name=f"Use {name}").click()
     expect(sheet).to_be_hidden()

@@ -20,6 +20,8 @@ def lay_too(page: Page, check: str, aid: str) -> None:
     plan(page, "Beside it")
     page.get_by_role("button", name="Lay something with it…").click()
     dialog = page.get_by_role("dialog")
+    # The sheet has come to its size: nothing moves away under the tap.
+    expect(dialog.locator("[data-proposal]").first).to_be_visible()
     dialog.get_by_role("radio", name=check).click()
     dialog.get_by_role("button", name=f"Use {aid}").click()
     expect(dialog).to_be_hidden()
