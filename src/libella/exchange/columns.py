@@ -14,17 +14,10 @@ from ..core.start.stroke import MEASURES
 from ..lessons.desk.stored import Stored
 from ..lessons.set.stations import StationEntry
 from .cells import Order, clock, decimal_of, is_number, moment, order_of, plain
-from .headings import Kind, bare, kind_of_unit, means, means_another, plus_in, unit_in, unit_word
+from .headings import UNITS, Kind, bare, kind_of_unit, means, means_another, plus_in, unit_in, unit_word
 from .sheet import Sheet
 
 _SAMPLES: Final = 5
-UNITS: Final[dict[Kind, dict[str, float]]] = {
-    "angle": {"deg": 1.0, "rad": 180 / math.pi, "mrad": 0.18 / math.pi},
-    "length": {"m": 1.0, "cm": 0.01, "mm": 0.001, "in": 0.0254, "ft": 0.3048, "yd": 0.9144},
-    "time": {"s": 1.0, "ms": 0.001},
-    "slope": {"%": 1.0},
-    "number": {"": 1.0, "ft": 1.0},
-}
 
 
 @dataclass(frozen=True, slots=True)
@@ -186,8 +179,8 @@ def proposed(sheet: Sheet, columns: Sequence[Column], kept: ColumnMapping | None
     mapping = kept or ColumnMapping(tuple(it.guess for it in columns))
     at = {it.target: it.column for it in mapping.columns if it.target}
     words = {column for target, column in at.items() if TARGETS[target].kind not in UNITS}
-    told = [[plain(it) for it in cells] for _, cells, swallowed in sheet.lines() if not swallowed]
-    said = (cell for cells in told for n, cell in enumerate(cells) if cell and n not in words)
+    told = (cells for _, cells, swallowed in sheet.lines() if not swallowed)
+    said = (plain(cell) for cells in told for n, cell in enumerate(cells) if cell and n not in words)
     order = _date_order(sheet, at["taken_at"])[0] if "taken_at" in at else None
     return replace(
         mapping,

@@ -1,5 +1,6 @@
 """What a column's heading tells: its quantity, its unit, which side is plus; and what only sounds like a putt's."""
 
+import math
 import re
 from collections.abc import Mapping
 from typing import Final, Literal
@@ -14,10 +15,16 @@ _ALIASES: Final[Mapping[str, str]] = {
     "sec": "s", "secs": "s", "second": "s", "seconds": "s", "msec": "ms", "milliseconds": "ms",
     "percent": "%", "pct": "%",
 }  # fmt: skip
+UNITS: Final[dict[Kind, dict[str, float]]] = {
+    "angle": {"deg": 1.0, "rad": 180 / math.pi, "mrad": 0.18 / math.pi},
+    "length": {"m": 1.0, "cm": 0.01, "mm": 0.001, "in": 0.0254, "ft": 0.3048, "yd": 0.9144},
+    "time": {"s": 1.0, "ms": 0.001},
+    "slope": {"%": 1.0},
+    "number": {"": 1.0, "ft": 1.0},
+}
 _KIND_OF: Final[Mapping[str, Kind]] = {
-    "deg": "angle", "rad": "angle", "mrad": "angle", "mm": "length", "cm": "length", "m": "length", "yd": "length",
-    "ft": "length", "in": "length", "s": "time", "ms": "time", "%": "slope",
-}  # fmt: skip
+    unit: kind for kind, those in UNITS.items() if kind != "number" for unit in those
+}
 _WORD_TOO: Final = ("in", "m", "s", "'", '"')
 """Units that are words or marks as well: they count behind a bracket, an underscore or "in", or at the end."""
 _TAIL: Final = re.compile(r"[(\[,/_:]\s*([^\s()\[\],/_:]+)\s*[)\]]?\s*$|\bin\s+([a-z°%]+)\s*[)\]]?\s*$")

@@ -7,8 +7,9 @@ from datetime import datetime
 from typing import Final
 
 from ..core.golfer.hand import Hand
-from ..lessons.keep.file_work import BadRow, Doubt, Found, ReadRow
+from ..lessons.keep.file_work import BadRow, Found
 from ..lessons.keep.imports import MOST_BLOCKS, PuttRow, too_many_blocks
+from ..words.keep.file_rows import Doubt, ReadRow
 from .columns import PAIRS, ColumnMapping
 from .row_reader import Bad, RowReader
 from .sheet import Sheet

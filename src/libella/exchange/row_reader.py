@@ -17,7 +17,7 @@ from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import PuttRow
 from ..words.refusals import refusal_words
-from .cells import SIDES, clock, is_either, is_number, moment, number, plain
+from .cells import SIDES, Order, clock, is_either, is_number, moment, number, plain
 from .columns import PAIRS, STARTS, TARGETS, UNITS, ColumnMapping, option_code, reader_station, unwatched_station
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
@@ -71,6 +71,8 @@ class RowReader:
         self._mended: dict[int, dict[int, str]] = {}
         for it in mapping.mended:
             self._mended.setdefault(it.line, {})[it.column] = it.text
+        first = mapping.day_first
+        self._order: Order | None = None if first is None else "day" if first else "month"
         self._n = 0
         self._given_at = given_at
         self._limits = "start_low_deg" in self._at or "start_high_deg" in self._at
@@ -108,7 +110,7 @@ class RowReader:
     def _is_putt(self, line: int) -> None:
         """Raises `Bad` for a row that is none: headings again, totals, more cells than headings, one twice."""
         cells = self._cells
-        if len([it for it in cells[self._width :] if it]):
+        if any(cells[self._width :]):
             raise Bad("Row", f"{len(cells)} cells under {self._width} headings: a decimal comma cuts a number in two "
                        "unless it is quoted, or the file is cut at semicolons")  # fmt: skip
         if [it.casefold() for it in cells[: self._width]] == self._headings[: len(cells)]:
@@ -304,14 +306,13 @@ class RowReader:
             # Without a time of its own a putt keeps its place in the file. Steps as small as are kept: a long file
             # given in the evening must not run on into the next day, and another lesson.
             return self._given_at + timedelta(microseconds=self._n)
-        order = None if self._mapping.day_first is None else "day" if self._mapping.day_first else "month"
         hour = self._said("clock")
-        found = moment(said, order)
+        found = moment(said, self._order)
         if found is None:
             either = moment(said, "day") or moment(said, "month")
             why = "is no date and time" if either is None else "does not fit: say how its dates begin"
-            if either is not None and order is not None:
-                why = f"is no date that begins with the {order}, as the others here do"
+            if either is not None and self._order is not None:
+                why = f"is no date that begins with the {self._order}, as the others here do"
             raise self._bad("taken_at", f"{said[:30]!r} {why}")
         found, zoned = found
         if hour:

@@ -225,12 +225,11 @@ _BRANCH: Final = re.compile(r"function-|(float|int|str|bool|constrained-str|none
 
 def field_problem(fault: Mapping[str, Any], units: Units = "metric") -> FieldProblem:
     """What a validation found wrong with one entry."""
-    inner = (fault.get("ctx") or {}).get("error")
-    if isinstance(inner, OutOfLimits):
-        path = ".".join(str(part) for part in fault["loc"] if part not in ("body", "query", "path"))
-        return limit_problem(inner, units).model_copy(update={"field": path or inner.field})
-    path = [it for part in fault["loc"] if part not in ("body", "query", "path") and not _BRANCH.match(it := str(part))]
     context = fault.get("ctx") or {}
+    path = [it for part in fault["loc"] if part not in ("body", "query", "path") and not _BRANCH.match(it := str(part))]
+    inner = context.get("error")
+    if isinstance(inner, OutOfLimits):
+        return limit_problem(inner, units).model_copy(update={"field": ".".join(path) or inner.field})
     bounds = {"ge": "at least", "gt": "more than", "le": "at most", "lt": "under"}
     limits = [f"{word} {context[key]}" for key, word in bounds.items() if key in context]
     if "max_length" in context:

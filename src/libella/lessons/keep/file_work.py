@@ -7,15 +7,15 @@ transaction, so nothing is taken in twice or by half.
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Final, Literal
+from typing import Final
 from uuid import UUID
 
 from sqlalchemy import select, update
 from sqlalchemy.dialects.postgresql import insert
 
-from ...core.golfer.hand import Hand
 from ...store.tables import FileImportRow, FileWorkRow
 from ...store.tables.keep import Phase
+from ...words.keep.file_rows import Doubt, ReadRow
 from ..desk.desk import Desk
 from ..desk.problem import NotYet
 from ..desk.stored import Stored
@@ -34,27 +34,6 @@ class BadRow:
     reason: str
     at: int = -1
     cell: str = ""
-
-
-@dataclass(frozen=True, slots=True)
-class ReadRow:
-    """A row as it was read, in Libella's units and signs: the first of a file are read out before it is taken in."""
-
-    line: int
-    hand: Hand
-    taken_at: datetime | None
-    low_deg: float | None
-    high_deg: float | None
-    notes: dict[str, str | float]
-    distance_m: float
-    condition: str
-    voided: bool
-
-
-Doubt = Literal["one_side_only", "no_side_told", "half_of_a_pair", "either_date"]
-"""What a coach should know before a file is taken in: the rows left out lie to one side; every start is plus, and
-nothing says a side; of two columns that tell a side each one is not read; dates that can be read two ways are read as
-told."""
 
 
 @dataclass(frozen=True, slots=True)

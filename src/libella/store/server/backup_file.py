@@ -3,6 +3,7 @@
 import hashlib
 import json
 import os
+import shutil
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass
 from pathlib import Path
@@ -39,11 +40,12 @@ class Held:
 
 def write(file: Path, held: Held, dump: Path) -> None:
     """Put what is held and the dump into a new file that its owner alone can read; on the disk when this returns."""
-    size, digest = _sum(dump)
+    with dump.open("rb") as given:
+        size, digest = _summed(given)
     line = json.dumps({"format": _FORMAT, "version": _VERSION} | asdict(held) | {"size": size, "sha256": digest})
     with os.fdopen(os.open(file, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600), "wb") as out, dump.open("rb") as given:
         out.write(line.encode() + b"\n")
-        _copy(given, out)
+        shutil.copyfileobj(given, out, _CHUNK)
         out.flush()
         os.fsync(out.fileno())
 
@@ -54,8 +56,8 @@ def read(file: Path, dump: Path) -> Held:
         line = given.readline(_LONGEST_LINE)
         held = _held(line, file)
         with os.fdopen(os.open(dump, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600), "wb") as out:
-            _copy(given, out)
-    if _sum(dump) != (held.size, held.sha256):
+            found = _summed(given, out)
+    if found != (held.size, held.sha256):
         raise BackupError(f"{file} is damaged: it is not as it was written; nothing was changed.")
     return held
 
@@ -84,15 +86,12 @@ def _held(line: bytes, file: Path) -> Held:
         raise none from None
 
 
-def _sum(dump: Path) -> tuple[int, str]:
+def _summed(given: BinaryIO, out: BinaryIO | None = None) -> tuple[int, str]:
+    """How much is given, and its checksum; copied to `out` on the way, where that is told."""
     digest, size = hashlib.sha256(), 0
-    with dump.open("rb") as given:
-        while part := given.read(_CHUNK):
-            digest.update(part)
-            size += len(part)
-    return size, digest.hexdigest()
-
-
-def _copy(given: BinaryIO, out: BinaryIO) -> None:
     while part := given.read(_CHUNK):
-        out.write(part)
+        digest.update(part)
+        size += len(part)
+        if out is not None:
+            out.write(part)
+    return size, digest.hexdigest()

@@ -4,13 +4,13 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 from typing import Any, get_args
 
-from ...core.golfer.hand import Hand
 from ...core.keep.card import Card
 from ...core.see.position import LEVERS, Position
 from ...core.see.quick_check import Kept
 from ...core.start.notes import NOTES
 from ..keep import card as cards
 from ..keep import file_rows
+from ..keep.file_rows import Doubt, ReadRow
 from ..keep.file_work import work_words
 from .reading import Reading
 from .samples import about
@@ -38,31 +38,18 @@ def _files_aloud(it: Reading) -> None:
         {"sensor_consistency": 80.0},
     ]
     for low, high in ((1.2, 1.2), (-1.5, -0.5), (0.0, 0.0), (None, -1.0), (1.0, None), (None, None)):
-        row = _Row(7, it.hand, at if low else None, low, high, notes[0], 2.44, "as usual", low is None)
+        row = ReadRow(7, it.hand, at if low else None, low, high, notes[0], 2.44, "as usual", low is None)
         it.say("keep", file_rows.row_read, row, it.units)
     for told in notes:
-        row = _Row(2, it.hand, at, 0.5, 0.5, told, 3.0, "wide base", False)
+        row = ReadRow(2, it.hand, at, 0.5, 0.5, told, 3.0, "wide base", False)
         it.say("keep", file_rows.row_read, row, it.units)
-    for doubt in get_args(file_rows.Doubt):
+    for doubt in get_args(Doubt):
         it.say("keep", file_rows.doubt_words, doubt)
     for by, another, missing in ((("Start (mm)", "mm"), False, False), (("Face",), False, True), ((), True, False)):
         it.say("keep", file_rows.guess_words, by, another=another, unit_missing=missing)
     it.say("keep", file_rows.guess_words, (), another=False, unit_missing=False)
     for above, others in (((), ()), (("Putting log",), ()), (("Log", "Green"), (("Notes", 3), ("Old", 1)))):
         it.say("keep", file_rows.passed_over, above, "Putts" if others else "", others)
-
-
-@dataclass(frozen=True)
-class _Row:
-    line: int
-    hand: Hand
-    taken_at: datetime | None
-    low_deg: float | None
-    high_deg: float | None
-    notes: dict[str, str | float]
-    distance_m: float
-    condition: str
-    voided: bool
 
 
 @dataclass(frozen=True)

@@ -1,14 +1,37 @@
 """A file of putts before it is taken in: its first rows read out, what led to a guess, and what may be misread."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from datetime import datetime
-from typing import Final, Literal, Protocol
+from typing import Final, Literal
 
 from ...core.golfer.hand import Hand
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, tape
 from ...core.start.notes import NOTES
 from ...core.start.stroke import MEASURES
+from ..judge.claims import open_or_closed
+
+
+@dataclass(frozen=True, slots=True)
+class ReadRow:
+    """A row as it was read, in Libella's units and signs: the first of a file are read out before it is taken in."""
+
+    line: int
+    hand: Hand
+    taken_at: datetime | None
+    low_deg: float | None
+    high_deg: float | None
+    notes: Mapping[str, str | float]
+    distance_m: float
+    condition: str
+    voided: bool
+
+
+Doubt = Literal["one_side_only", "no_side_told", "half_of_a_pair", "either_date"]
+"""What a coach should know before a file is taken in: the rows left out lie to one side; every start is plus, and
+nothing says a side; of two columns that tell a side each one is not read; dates that can be read two ways are read as
+told."""
 
 _SIDES: Final = {
     "strike_toe_mm": ("struck {} towards the heel", "struck {} towards the toe", 0.001),
@@ -16,7 +39,6 @@ _SIDES: Final = {
     "ran_past_m": ("{} short", "{} past", 1.0),
 }
 _FACED: Final = ("face_address_deg", "face_impact_deg")
-Doubt = Literal["one_side_only", "no_side_told", "half_of_a_pair", "either_date"]
 _DOUBTS: Final[dict[Doubt, str]] = {
     "one_side_only": (
         "All the rows left out that say a side lie to the same one: without them the putts taken in lean to the other. "
@@ -31,30 +53,7 @@ _DOUBTS: Final[dict[Doubt, str]] = {
 }
 
 
-class _Row(Protocol):
-    """A row of a file as it was read, in Libella's units and signs."""
-
-    @property
-    def line(self) -> int: ...
-    @property
-    def hand(self) -> Hand: ...
-    @property
-    def taken_at(self) -> datetime | None: ...
-    @property
-    def low_deg(self) -> float | None: ...
-    @property
-    def high_deg(self) -> float | None: ...
-    @property
-    def notes(self) -> Mapping[str, str | float]: ...
-    @property
-    def distance_m(self) -> float: ...
-    @property
-    def condition(self) -> str: ...
-    @property
-    def voided(self) -> bool: ...
-
-
-def row_read(it: _Row, units: Units) -> str:
+def row_read(it: ReadRow, units: Units) -> str:
     """A row read out, every number with its unit and its side."""
     said: list[str] = []
     if it.taken_at is not None:
@@ -91,7 +90,7 @@ def _note(name: str, value: str | float, hand: Hand, units: Units) -> str:
         minus, plus, metres = _SIDES[name]
         return (plus if value > 0 else minus).format(tape(abs(value) * metres, units))
     if unit == "deg":
-        opened = f" ({'open' if (value > 0) == (hand == 'right') else 'closed'})" if name in _FACED and value else ""
+        opened = open_or_closed("face", value > 0, hand) if name in _FACED and value else ""
         return f"{label} {_sided(value)}{opened}"
     if unit == "m":
         return f"{label} {tape(value, units)}"

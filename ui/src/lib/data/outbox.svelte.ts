@@ -199,8 +199,9 @@ export class Outbox {
     const waiters = this.#waitersOf(letter)
     if (letter.now || waiters.some((it) => it.here())) await this.dismiss(letter.id)
     else {
-      this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))
+      // Noted before it shows: what was seen refused is so after the page was closed, too.
       await this.#noted((letters) => letters.update(letter.id, { refused }))
+      this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))
     }
     for (const it of waiters) it.refused(new Refusal(refused))
   }

@@ -2,10 +2,10 @@
 <script lang="ts">
   import { untrack } from 'svelte'
   import { v7 } from 'uuid'
-  import { renew } from '$lib/data/cache'
-  import { about, refusal, type Shapes } from '$lib/data/client'
+  import { about, type Shapes } from '$lib/data/client'
   import { key } from '$lib/data/key'
   import { levelsQuery } from '$lib/data/queries.svelte'
+  import { createSeen, type Seen } from '$lib/data/seen.svelte'
   import { choices } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
@@ -28,31 +28,22 @@
   const NOBODY = (): Noted => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
   const notedOf = (it: Shapes['GolferOut']): Noted => ({ name: it.name, hand: it.hand, level: it.level, notes: it.notes, usual_lengths: it.usual_noted ? it.usual_lengths : null, step_m: it.step_m })
   let draft = $state<Noted>(NOBODY())
-  /** As it was when the editing began: what was changed elsewhere since is not written over. */
-  let seen = $state.raw<Noted | null>(null)
-  const noting = createWrite((id: string) => noteGolfer(id, { ...$state.snapshot(draft), seen }), (noted) => {
+  const noting = createWrite((id: string) => noteGolfer(id, { ...$state.snapshot(draft), seen: seen.now }), (noted) => {
     // Nobody is taken elsewhere who closed the sheet while it waited for the network.
     if (!open) return
     open = false
     kept?.(noted)
   })
   const error = $derived(noting.error)
+  const seen: Seen<Noted> = createSeen(() => (golfer ? notedOf(golfer) : null), () => noting.error, () => key.golfer(golfer?.id ?? ''))
 
   $effect(() => {
     if (!open) return
     untrack(() => noting.reset())
     untrack(() => {
       draft = golfer ? notedOf(golfer) : NOBODY()
-      seen = golfer ? notedOf(golfer) : null
+      seen.begin()
     })
-  })
-  // What it says now is told with the refusal: keeping it once more is meant.
-  const changed = $derived(error ? refusal(error).problem.status === 412 : false)
-  $effect(() => {
-    if (changed && golfer) void renew(key.golfer(untrack(() => golfer.id)))
-  })
-  $effect(() => {
-    if (changed && golfer) seen = notedOf(golfer)
   })
 
   function keep(event: SubmitEvent): void {

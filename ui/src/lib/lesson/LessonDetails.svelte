@@ -1,11 +1,11 @@
 <!-- A lesson's own entries; end it, open it again, void it. -->
 <script lang="ts">
   import { untrack } from 'svelte'
-  import { renew } from '$lib/data/cache'
   import { stamp } from '$lib/data/clock'
   import { refusal, type Shapes } from '$lib/data/client'
   import { key } from '$lib/data/key'
   import { pausesQuery } from '$lib/data/queries.svelte'
+  import { createSeen, type Seen } from '$lib/data/seen.svelte'
   import { createWrite, firstError } from '$lib/data/write.svelte'
   import PauseEntries from '$lib/start/PauseEntries.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
@@ -19,13 +19,12 @@
   let draft = $state<LessonDraft>({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
   const close = () => (open = false)
   const notedOf = (it: Shapes['LessonOut']): LessonDraft => ({ place: it.place, surface: it.surface, green_speed_ft: it.green_speed_ft, conditions: it.conditions })
-  /** As it was when the editing began: what was changed elsewhere since is not written over. */
-  let seen = $state.raw<LessonDraft | null>(null)
   const whole = (it: LessonDraft) => ({ ...it, golfer_id: lesson.golfer_id, started_at: lesson.started_at })
   const noting = createWrite(
-    () => noteLesson(lesson.id, { ...whole($state.snapshot(draft)), seen: seen && whole(seen) }),
+    () => noteLesson(lesson.id, { ...whole($state.snapshot(draft)), seen: seen.now && whole(seen.now) }),
     close,
   )
+  const seen: Seen<LessonDraft> = createSeen(() => notedOf(lesson), () => noting.error, () => key.lesson(lesson.id))
   const ending = createWrite(() => endLesson(lesson.id, stamp()), close)
   const reopening = createWrite(() => reopenLesson(lesson.id), close)
   const discarding = createWrite(() => voidLesson(lesson.id, reason), close)
@@ -39,18 +38,10 @@
     if (!open) return
     untrack(() => {
       draft = notedOf(lesson)
-      seen = notedOf(lesson)
+      seen.begin()
       all.forEach((it) => it.reset())
     })
     voiding = false
-  })
-  // What it says now is told with the refusal: keeping it once more is meant.
-  const changed = $derived(noting.error ? refusal(noting.error).problem.status === 412 : false)
-  $effect(() => {
-    if (changed) void renew(key.lesson(untrack(() => lesson.id)))
-  })
-  $effect(() => {
-    if (changed) seen = notedOf(lesson)
   })
 
 </script>
