@@ -78,6 +78,19 @@ def test_compare_tapped_before_the_plan_is_drawn_notes_what_is_usual_there(page:
     assert len(blocks) == 2 and all(set(it["asks"]) == {"roll", "finish"} for it in blocks)
 
 
+def test_what_is_noted_too_before_the_plan_is_drawn_comes_beside_what_is_usual_there(page: Page):
+    own_lesson(page, "Eager Golfer")
+    let_go = hold_first_answer(page, "**/api/stations/preview*")
+    choose_rig(page, "No start rig")
+    page.get_by_text("Also note").click()
+    page.get_by_role("button", name="Short or past by").click()
+    let_go()
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-note-step=finish]")).to_be_visible()
+    page.keyboard.press("7")
+    expect(page.locator("[data-note-step=ran_past_m]")).to_be_visible()
+
+
 def test_a_station_of_rods_and_a_putter_gate_are_all_a_block_watches(page: Page):
     own_lesson(page, "Rods Golfer")
     choose_rig(page, "No start rig")

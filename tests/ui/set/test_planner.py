@@ -303,3 +303,32 @@ def test_an_entry_that_can_not_be_laid_marks_its_tab_and_keeps_what_was_typed(pa
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_have_count(0)
     expect(page.get_by_role("button", name="Start block")).to_be_enabled()
+
+
+def test_a_proof_that_fell_is_said_however_late_the_new_plan_is_kept(page: Page):
+    own_lesson(page, "Fallen Proof Golfer")
+    choose_rig(page, "Gate of pegs")
+    plan(page, "Proof")
+    page.get_by_role("button", name="Prove the line…").click()
+    sheet = page.get_by_role("dialog")
+    for way in ("out", "back"):
+        row = sheet.locator(f"[data-roll={way}]")
+        row.get_by_label("Rolled", exact=True).fill("3")
+        page.keyboard.press("Enter")
+        row.get_by_role("button", name="On the line").click()
+    sheet.get_by_role("button", name="Use this slope: the line is proved").click()
+    expect(sheet).to_be_hidden()
+    expect(page.locator("[data-proof=proved]")).to_contain_text("rolling both ways")
+    page.get_by_role("button", name="Start block").click()
+    page.locator("[data-zone]").first.click()
+    page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Set")).click()
+    # The plan was read on: what changes is a new one, and it is drawn before the server has it.
+    let_go = hold_first_answer(page, "**/api/stations/0*")
+    plan(page, "Putt")
+    with page.expect_request("**/api/stations/0*"):
+        page.get_by_label("Falls to the right", exact=True).fill("-1.5")
+        page.keyboard.press("Enter")
+    expect(page.locator("[data-unproved]")).to_be_visible()
+    page.wait_for_timeout(300)
+    let_go()
+    expect(page.locator("[data-unproved]")).to_contain_text("The proof fell")

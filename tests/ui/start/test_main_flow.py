@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from ..conftest import Served, choose_rig, hold_first_answer, own_lesson, plan
 
@@ -319,6 +319,24 @@ def test_an_answer_does_not_change_a_number_under_the_cursor(page: Page):
     expect(strict).to_have_value("0.80")
     page.get_by_role("button", name="Inside width: more").click()
     expect(wide).to_have_value("53.4")
+
+
+def test_a_block_waits_for_its_plan_however_long_that_is_on_its_way(page: Page):
+    own_lesson(page, "Quick Golfer")
+    held: list[Route] = []
+    page.route("**/api/stations/0*", lambda route: held.append(route), times=1)
+    choose_rig(page, "No start rig")
+    plan(page, "Beside it")
+    page.get_by_role("button", name="Lay something with it…").click()
+    page.get_by_role("dialog").get_by_role("radio", name="Pace").click()
+    page.get_by_role("button", name="Use Rings round the hole").click()
+    with page.expect_response("**/api/stations/preview*"):
+        pass
+    page.wait_for_timeout(1000)
+    page.get_by_role("button", name="Start block").click()
+    page.wait_for_timeout(300)
+    held[0].continue_()
+    expect(page.locator("[data-note-step='aid:rings']")).to_be_visible()
 
 
 def test_width_follows_the_wanted_strictness(page: Page):

@@ -1,4 +1,4 @@
-<!-- A sheet laid over the page: a question or a few entries. -->
+<!-- A sheet laid over the page: a question or a few entries. It hangs from its top: nothing on it moves away under a tap as it grows. -->
 <script lang="ts">
   import { Dialog } from 'bits-ui'
   import type { Snippet } from 'svelte'
@@ -29,7 +29,7 @@
     <Dialog.Overlay class="fixed inset-0 z-20 bg-black/45" />
     <Dialog.Content
       onOpenAutoFocus={focusFirst}
-      class="fixed top-1/2 left-1/2 z-30 max-h-[92dvh] {wide ? 'w-[min(720px,94vw)]' : 'w-[min(560px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
+      class="fixed top-[4dvh] left-1/2 z-30 max-h-[92dvh] {wide ? 'w-[min(720px,94vw)]' : 'w-[min(560px,94vw)]'} -translate-x-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
     >
       <div class="mb-3 flex items-start justify-between gap-3">
         <Dialog.Title class="wide text-xl">{title}</Dialog.Title>

@@ -40,7 +40,8 @@
   const found = proposalsQuery(
     () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag, proof_of: proofOf }),
     () => bag.data,
-    () => open,
+    // Asked once all of it is known, not once for each part that comes.
+    () => open && !bag.isPending && !bands.isPending,
   )
 </script>
 
@@ -77,6 +78,7 @@
             class="button shrink-0 {n === 0 ? 'primary' : ''}"
             type="button"
             aria-label="Use {it.name}"
+            disabled={found.isPlaceholderData}
             onclick={() => {
               use(it)
               open = false
@@ -84,7 +86,7 @@
           >
           {#if !it.watches && plan.rig_kind !== NO_RIG}
             <button
-              class="button shrink-0" type="button" aria-label="{it.name} alone, no start rig"
+              class="button shrink-0" type="button" aria-label="{it.name} alone, no start rig" disabled={found.isPlaceholderData}
               onclick={() => {
                 use(it)
                 use({ ...it, kind: NO_RIG, sizes: {}, watches: true })

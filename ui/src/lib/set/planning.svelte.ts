@@ -63,6 +63,12 @@ export class Planning {
     return used ? { id: v7(), replaces_id: kept.id, plan: whole } : { ...kept, plan: whole }
   }
 
+  /** The plan whose proof counts for this: itself once the server has told of it, till then the one in whose place it comes. */
+  known(stations: readonly Shapes['StationOut'][]): string | null {
+    const { kept } = this
+    return kept && stations.some((it) => it.id === kept.id) ? kept.id : (kept?.replaces_id ?? null)
+  }
+
   /** Whether anything was planned that is not kept yet. */
   touched(plan: Plan): boolean {
     // A plan nobody touched is none: the first putt of a lesson is offered, not laid.

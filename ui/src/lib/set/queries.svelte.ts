@@ -1,5 +1,5 @@
 /** What Set asks the server: most of it is worked out for a plan that is not laid yet. */
-import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
+import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query'
 import { api, ask, type Shapes } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
 import { createReckoned } from '$lib/data/reckoned.svelte'
@@ -35,6 +35,8 @@ export function proposalsQuery(wanted: () => Shapes['WantedIn'], bag: () => unkn
     queryKey: inUnits(key.proposals(), wanted(), bag()),
     queryFn: () => ask(api.POST('/api/stations/propose', { params: { query: units() }, body: wanted() })),
     enabled: asked(),
+    // What was proposed stands till other is: nothing on the sheet moves away under a tap.
+    placeholderData: keepPreviousData,
     retry: false,
   }))
 }

@@ -49,13 +49,14 @@
   let planned = $state(last.planned ?? 10)
   const rigSeen = $derived(seen ?? (guides ? 'guided' : 'blind'))
   const notes = notesQuery()
-  let chosen = $state<string[] | null>(null)
+  /** What was tapped, over what is usual: that is known only once the plan lies, and a tap may come before. */
+  const tapped = $state<Record<string, boolean>>({})
   const every = $derived([...(notes.data ?? []), ...watched])
   /** With no rig nothing is told unless it is noted: what lies there, or else where the putt finished. */
   const before = $derived(asked ?? last.asks ?? [])
   const usualAsks = $derived(readsStart ? before : [...new Set([...before, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])])
-  const asks = $derived((chosen ?? usualAsks).filter((it) => every.some((note) => note.note === it)))
-  const toggle = (note: string) => (chosen = asks.includes(note) ? asks.filter((it) => it !== note) : [...asks, note])
+  const asks = $derived(every.map((it) => it.note).filter((it) => tapped[it] ?? usualAsks.includes(it)))
+  const toggle = (note: string) => (tapped[note] = !asks.includes(note))
   let hole = $state<'hole' | 'none'>('hole')
   let path_model = $state<Shapes['BlockIn']['path_model']>('')
   let ball_ahead_m = $state(0)

@@ -54,14 +54,14 @@
     () => id,
     () => {
       const now = $state.snapshot(planning.plan) as Plan | null
-      return now && sheet ? { ...now, proof_of: planning.kept?.id ?? null, lesson_id: id, hand: sheet.golfer.hand, level: sheet.golfer.level, expected_deg: line.data?.spread_deg ?? null } : null
+      return now && sheet ? { ...now, proof_of: planning.known(sheet.stations), lesson_id: id, hand: sheet.golfer.hand, level: sheet.golfer.level, expected_deg: line.data?.spread_deg ?? null } : null
     },
   )
   const seen = $derived(preview.data)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
   const faulty = $derived(new Set<string>(fault?.problem.errors.map((it) => tabOf(it.field ?? ''))))
   /** The plan as it can be laid, all its sizes told; null until that is known. */
-  const whole = $derived(seen && !fault && plan && !preview.isFetching ? { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen.rig_sizes_m, aids: seen.aids } : null)
+  const whole = $derived(seen && !fault && plan && !preview.isPending ? { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen.rig_sizes_m, aids: seen.aids } : null)
 
   // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
   const unread = $derived(Boolean(seen?.laser && !sheet?.lesson.laser_read_at))
@@ -81,7 +81,8 @@
     const now = whole
     clearTimeout(pause)
     if (!now || !plan || (!planning.kept && !planning.touched(plan))) return
-    pause = setTimeout(() => (going = keep(now)), 300)
+    // Kept already is not the same as taken: what is on its way is still waited for.
+    pause = setTimeout(() => (going = keep(now) ?? going), 300)
   })
   onDestroy(() => {
     clearTimeout(pause)
@@ -194,5 +195,5 @@
       <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} offered={offeredUnder(sheet.blocks, sheet.set_ups)} planned={() => (comparing = false)} />
     </Sheet>
   {/if}
-  <Proposals bind:open={proposing} {plan} proofOf={planning.kept?.id ?? null} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />
+  <Proposals bind:open={proposing} {plan} proofOf={planning.known(sheet.stations)} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />
 {/if}
