@@ -1,17 +1,21 @@
 """Sensors: paired by a code, heard over HTTP and WebSocket, once each; matched, zeroed, let go."""
 
 import json
+import random
 from concurrent.futures import ThreadPoolExecutor
 from datetime import UTC, datetime, timedelta
 
 import pytest
 import uuid6
+from sqlalchemy import update
 from starlette.websockets import WebSocketDisconnect
 
 from libella.core.simulated.golfer import SimulatedGolfer, sensed
+from libella.store.tables import SensorRow
 
 from ...conftest import now
 
+READ = {"offset_m": 0.01}
 OURS = {"format": "libella-stroke", "version": 1}
 
 
@@ -66,7 +70,7 @@ def test_a_stroke_told_twice_by_either_road_is_one(coach):
 def test_what_is_not_understood_is_refused_by_name_and_the_rest_is_kept(coach):
     lesson = coach.lesson()
     _, head = paired(coach, lesson)
-    ahead = (datetime.now(UTC) + timedelta(seconds=40)).isoformat()
+    ahead = (datetime.now(UTC) + timedelta(seconds=80)).isoformat()
     bad = [
         ({**stroke(), "version": 2}, "version"),
         ({**stroke(), "format": "other"}, "version"),
@@ -359,3 +363,77 @@ def test_a_paired_sensor_can_be_used_in_the_next_lesson(coach):
 def test_stand_ins_are_started_only_in_the_demo(coach):
     assert coach.get("/standins")["available"] is False
     coach.put(f"/standins/{uuid6.uuid7()}", 404, kind="level", code="123456")
+
+
+def told_afterwards(coach, lesson, head, behind_s, putts=12):
+    """Putts noted some minutes ago, and strokes that a device with its clock so far behind tells of them only now."""
+    chance = random.Random(4)
+    block = coach.block(lesson=lesson, planned=putts)
+    at = datetime.now(UTC) - timedelta(seconds=20 * putts + 100)
+    noted, strokes = [], []
+    for n in range(putts):
+        at += timedelta(seconds=chance.uniform(8, 20))
+        noted.append(
+            coach.putt(block["id"], READ, taken_at=(at + timedelta(seconds=3 + chance.gauss(0, 1))).isoformat())
+        )
+        made = at - timedelta(seconds=behind_s)
+        strokes.append(stroke(f"s{n}", made.isoformat(), face_impact_deg=n / 10))
+    assert {it["outcome"] for it in tell(coach, head, *strokes)} == {"kept"}
+    return [it["id"] for it in noted]
+
+
+@pytest.mark.parametrize(("behind_s", "said"), [(25, "slow"), (-30, "fast"), (0, "")])
+def test_a_clock_that_is_out_is_found_and_said_and_its_strokes_are_on_their_own_putts(coach, behind_s, said):
+    lesson = coach.lesson()
+    _, head = paired(coach, lesson)
+    noted = told_afterwards(coach, lesson, head, behind_s)
+    found = sheet(coach, lesson)
+    assert [it["reading_id"] for it in reversed(found["strokes"])] == noted
+    words = found["sensors"][0]["clock_words"]
+    assert (f"s {said}" in words) if said else words == ""
+    assert not found["sensors"][0]["asks_now"]
+
+
+def test_a_tap_at_a_stroke_tells_the_clock_where_the_times_alone_do_not(coach):
+    lesson = coach.lesson()
+    id, head = paired(coach, lesson)
+    block = coach.block(lesson=lesson)
+    start = datetime.now(UTC) - timedelta(seconds=300)
+    noted = [
+        coach.putt(block["id"], READ, taken_at=(start + timedelta(seconds=10 * n)).isoformat())["id"] for n in range(6)
+    ]
+    tell(coach, head, *(stroke(f"s{n}", (start + timedelta(seconds=10 * n - 18)).isoformat()) for n in range(6)))
+    before = sheet(coach, lesson)["sensors"][0]
+    assert before["asks_now"] and "fit no putt" in before["clock_words"] and "“Now”" in before["clock_words"]
+    tapped = datetime.now(UTC)
+    coach.put(f"/stroke-taps/{uuid6.uuid7()}", sensor_id=id, at=tapped.isoformat())
+    tell(coach, head, stroke("now", (tapped - timedelta(seconds=14)).isoformat()))
+    after = sheet(coach, lesson)
+    assert "about 14 s slow" in after["sensors"][0]["clock_words"] and not after["sensors"][0]["asks_now"]
+    assert [it["reading_id"] for it in reversed(after["strokes"])] == [*noted, None]
+
+
+def test_one_ball_told_by_two_boards_is_one_putt(coach):
+    lesson = coach.lesson()
+    heads = [paired(coach, lesson, "start_board")[1] for _ in range(2)]
+    block = coach.block("start_reader", planned=6, lesson=lesson)
+    start = datetime.now(UTC) - timedelta(seconds=100)
+    for n in range(3):
+        at = start + timedelta(seconds=12 * n)
+        tell(coach, heads[0], stroke(f"a{n}", at.isoformat(), start_deg=0.5))
+        tell(coach, heads[1], stroke(f"b{n}", (at + timedelta(seconds=0.8)).isoformat(), start_deg=0.6))
+    assert [it["raw"] for it in coach.judged(block["id"])["block"]["readings"]] == [{"read_deg": 0.5}] * 3
+    by_putt = [it["reading_id"] for it in sheet(coach, lesson)["strokes"]]
+    assert all(by_putt.count(it) == 2 for it in by_putt)
+
+
+def test_a_device_that_fell_silent_is_said_to_be(coach):
+    lesson = coach.lesson()
+    id, head = paired(coach, lesson)
+    tell(coach, head, stroke("a"))
+    assert sheet(coach, lesson)["sensors"][0]["silent_words"] == ""
+    with coach.client.app.state.desk().transaction() as session:
+        session.execute(
+            update(SensorRow).where(SensorRow.id == id).values(heard_at=datetime.now(UTC) - timedelta(seconds=95))
+        )
+    assert sheet(coach, lesson)["sensors"][0]["silent_words"].startswith("Nothing heard from it for 95 s")

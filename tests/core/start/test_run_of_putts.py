@@ -4,8 +4,6 @@ import math
 
 import numpy as np
 import pytest
-from hypothesis import given
-from hypothesis import strategies as st
 
 from libella.core.estimate import posterior
 from libella.core.green.putt import Putt
@@ -16,7 +14,7 @@ from libella.core.set.station import Station
 from libella.core.start.ladder import three_in_four_deg
 from libella.core.start.notes import checked_notes
 from libella.core.start.pauses import Pauses, nudges, stand
-from libella.core.start.stroke import Zero, checked_measures, match, zero_of
+from libella.core.start.stroke import Zero, checked_measures, zero_of
 from tests.said import refusal, rung
 
 from ..estimate.reference import HANDBOOK, cases, intervals
@@ -79,31 +77,6 @@ def test_another_spot_moves_the_feet_a_gap_rests_and_so_does_the_coach():
     assert now.bent_since_s is None and nudges(now, 5000, Pauses(50, 10, 10)) == ()
     with pytest.raises(OutOfLimits):
         Pauses(rest_min=1)
-
-
-times = st.lists(st.integers(0, 400), max_size=12, unique=True).map(sorted)
-
-
-@given(times, times, st.randoms())
-def test_a_stroke_goes_to_one_putt_and_the_order_of_arrival_does_not_matter(putts, strokes, chance):
-    found = match(putts, strokes)
-    assert len(set(found.values())) == len(found)
-    for m, n in found.items():
-        assert -3 <= putts[n] - strokes[m] <= 25
-    shuffled = list(range(len(strokes)))
-    chance.shuffle(shuffled)
-    again = match(putts, [strokes[m] for m in shuffled])
-    total = sum(putts[n] - strokes[m] for m, n in found.items())
-    assert sum(putts[n] - strokes[shuffled[m]] for m, n in again.items()) == pytest.approx(total, abs=30)
-    assert len(again) == len(found)
-
-
-def test_every_putt_of_a_steady_run_gets_its_own_stroke_though_some_were_never_noted():
-    strokes = [15.0 * n for n in range(10)]
-    putts = [at + 6 for n, at in enumerate(strokes) if n not in (2, 7)]
-    found = match(putts, strokes)
-    assert [strokes[m] for m in sorted(found)] == [at for n, at in enumerate(strokes) if n not in (2, 7)]
-    assert all(putts[n] - strokes[m] == 6 for m, n in found.items())
 
 
 def test_a_zero_is_taken_off_the_face_and_not_off_the_path():

@@ -154,9 +154,9 @@ async def live(socket: WebSocket, id: UUID) -> None:
     with socket.app.state.live.screen(id) as queue:
         # The newest mark, looked up once the screen hears: what it holds already need not be asked again.
         revision = await run_in_threadpool(lambda: kept.revision_of_lesson(socket.app.state.desk(), id))
-        await socket.send_json({"what": "here", "revision": revision})
         gone = asyncio.ensure_future(_until_gone(socket))
         try:
+            await socket.send_json({"what": "here", "revision": revision})
             while not gone.done():
                 coming = asyncio.ensure_future(queue.get())
                 await asyncio.wait({coming, gone}, return_when=asyncio.FIRST_COMPLETED)

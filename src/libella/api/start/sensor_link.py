@@ -6,6 +6,7 @@ import json
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
+from time import monotonic
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
@@ -16,7 +17,8 @@ from sqlalchemy.exc import InterfaceError, OperationalError
 from starlette.concurrency import run_in_threadpool
 
 from ...core.measure.limits import OutOfLimits
-from ...core.start.stroke import FUTURE_S, MEASURES, TILT, checked_measures
+from ...core.start.clock import MOST_OUT_S
+from ...core.start.stroke import MEASURES, TILT, checked_measures
 from ...lessons.desk.desk import Desk
 from ...lessons.desk.problem import NotFound
 from ...lessons.start import sensors
@@ -26,6 +28,7 @@ from ..base.live import Live, same_site
 from ..base.problems import FieldProblem, Problem, field_problem, limit_problem, problem
 from ..base.shapes import AtDesk, Entry, ShortWords, Words40, Words80
 
+_HEARD_EVERY_S = 5.0
 router = APIRouter(prefix="/sensor-link", tags=["sensor-link"])
 
 FORMAT = "libella-stroke"
@@ -84,6 +87,16 @@ class Intake:
         self._desk, self._live = desk, live
         self._waiting: list[_Waiting] = []
         self._busy = False
+        self._heard: dict[UUID, float] = {}
+
+    async def heard(self, sensor_id: UUID) -> None:
+        """Note that a device tells something; once in a few seconds is enough."""
+        now = monotonic()
+        if now - self._heard.get(sensor_id, -_HEARD_EVERY_S) < _HEARD_EVERY_S:
+            return
+        self._heard[sensor_id] = now
+        with contextlib.suppress(OperationalError, InterfaceError):
+            await run_in_threadpool(sensors.heard, self._desk(), sensor_id, datetime.now(UTC))
 
     async def keep(self, entries: Sequence[StrokeEntry]) -> list[Received]:
         """Keep strokes; raises what the database raised when they could not be kept."""
@@ -213,6 +226,7 @@ async def _json(socket: WebSocket) -> Any:
 
 async def _take(app: Any, sensor_id: UUID, lesson_id: UUID, many: Sequence[Any]) -> list[MessageOut]:
     """Take in messages in their order; a stroke's answer waits until it is committed."""
+    await app.state.intake.heard(sensor_id)
     answers: dict[int, MessageOut] = {}
     strokes: dict[int, StrokeEntry] = {}
     for n, told in enumerate(many):
@@ -242,8 +256,8 @@ async def _take(app: Any, sensor_id: UUID, lesson_id: UUID, many: Sequence[Any])
 def _check(it: Message) -> None:
     """What a message's shape alone does not tell."""
     late = it.at - datetime.now(UTC)
-    if late > timedelta(seconds=FUTURE_S):
-        raise OutOfLimits("at", "clock_ahead", "s", ahead=round(late.total_seconds()), most=FUTURE_S)
+    if late > timedelta(seconds=MOST_OUT_S):
+        raise OutOfLimits("at", "clock_ahead", "s", ahead=round(late.total_seconds()), most=MOST_OUT_S)
     if it.kind == "stroke":
         checked_measures(it.measures)
         if not it.stroke_id:

@@ -1,5 +1,6 @@
 """Sensors as the coach sees them: ask for one, see what it tells, zero it, put its strokes to putts, let it go."""
 
+from collections.abc import Sequence
 from datetime import UTC, datetime
 from typing import Literal
 
@@ -9,11 +10,13 @@ from pydantic import BaseModel, Field
 from ...core.start.stroke import SensorKind
 from ...lessons.start import sensors, strokes
 from ...lessons.values import KeptSensor
-from ...words.start.sensors import SENSORS, zero_words
+from ...words.start.sensors import SENSORS, clock_words, silent_words, zero_words
 from ..base.live import Live
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, Words80
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, Words80
 
 router = APIRouter(tags=["sensors"])
+SILENT_S = 60.0
+"""A device of which nothing was heard for so long is said to be silent."""
 
 
 class SensorIn(Entry):
@@ -28,6 +31,11 @@ class LessonOfSensorIn(Entry):
 
 class ZeroIn(Entry):
     sensor_id: UUID
+
+
+class StrokeTapIn(Entry):
+    sensor_id: UUID
+    at: Moment = Field(description="when it was tapped, at the very moment of a stroke")
 
 
 class StrokePlaceIn(Entry):
@@ -58,6 +66,9 @@ class SensorOut(BaseModel):
     last_at: datetime | None
     zero: ZeroOut | None
     still: int
+    clock_words: str = Field(description="how its clock stands and which strokes fit no putt; empty where all is well")
+    asks_now: bool = Field(description="a tap at the moment of a stroke would tell how its clock stands")
+    silent_words: str = Field(description="that nothing was heard of it for a while; empty where it was")
 
 
 class StrokeLine(BaseModel):
@@ -93,7 +104,8 @@ def of_lesson(desk: AtDesk, request: Request, id: UUID) -> SensorsOut:
     live: Live = request.app.state.live
     rows = sensors.sensors_of(desk, id)
     told = strokes.strokes_of(desk, id)
-    return SensorsOut(sensors=[_out(it, live, id) for it in rows], strokes=[_line(it) for it in reversed(told)])
+    lines = [_line(it) for it in reversed(told)]
+    return SensorsOut(sensors=[_out(it, live, id, told) for it in rows], strokes=lines)
 
 
 @router.put("/sensors/{id}/lesson")
@@ -113,6 +125,14 @@ def zero(desk: AtDesk, request: Request, id: UUID7, entry: ZeroIn) -> ZeroOut:
     return _zero(row.face_deg, row.noise_deg, len(row.still_deg), row.taken_at)
 
 
+@router.put("/stroke-taps/{id}")
+def tap(desk: AtDesk, request: Request, id: UUID7, entry: StrokeTapIn) -> SensorsOut:
+    """A tap at the very moment of a stroke: by what the device tells of it, its clock is known."""
+    row = sensors.keep_tap(desk, id, entry.sensor_id, entry.at)
+    request.app.state.live.tell(row.lesson_id, "sensor")
+    return of_lesson(desk, request, row.lesson_id)
+
+
 @router.delete("/sensors/{id}/link")
 def unpair(desk: AtDesk, request: Request, id: UUID) -> SensorsOut:
     """Let a sensor go; what it told stays."""
@@ -128,8 +148,10 @@ def put(desk: AtDesk, request: Request, id: UUID, entry: StrokePlaceIn) -> Senso
     return of_lesson(desk, request, row.lesson_id)
 
 
-def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
+def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID, told: Sequence[strokes.StrokeSheet]) -> SensorOut:
     row = it.sensor
+    own = [one for one in told if one.sensor.id == row.id and not one.stroke.set_aside]
+    unmatched = sum(one.reading_id is None for one in own)
     return SensorOut(
         id=row.id,
         kind=row.kind,
@@ -143,7 +165,18 @@ def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID) -> SensorOut:
         last_at=it.last_at,
         zero=_zero(it.zero.face_deg, it.zero.noise_deg, len(it.zero.still_deg), it.zero.taken_at) if it.zero else None,
         still=len(live.stills(row.id)),
+        clock_words=clock_words(own[0].clock, len(own), unmatched) if own else "",
+        asks_now=bool(own) and own[0].clock.asks_tap(len(own), unmatched),
+        silent_words=_silent(row, lesson_id),
     )
+
+
+def _silent(row: KeptSensor, lesson_id: UUID) -> str:
+    heard = row.heard_at or row.paired_at
+    if _state(row, lesson_id) != "paired" or heard is None:
+        return ""
+    seconds = (datetime.now(UTC) - heard).total_seconds()
+    return silent_words(seconds) if seconds > SILENT_S else ""
 
 
 def _state(row: KeptSensor, lesson_id: UUID) -> Literal["waiting", "run_out", "paired", "elsewhere"]:

@@ -1,4 +1,4 @@
-"""What a sensor tells of one stroke, and which putt it belongs to."""
+"""What a sensor tells of one stroke, and its zero."""
 
 import math
 from collections.abc import Mapping, Sequence
@@ -32,15 +32,11 @@ MEASURES: Final[dict[str, Measure]] = {
     "u_deg": Measure("Standard uncertainty", Bounds(0.0, 5.0, "deg")),
 }
 TILT: Final = Bounds(-20.0, 20.0, "%")
-FUTURE_S: Final = 10.0
-"""How far a device's clock may run ahead."""
 UNZEROED_DEG: Final = 0.4
 """What may be off in the zero of a sensor that was not held against a reference, one standard deviation: an opinion."""
 _FACE = ("face_address_deg", "face_impact_deg")
 _FEWEST_STILL = 5
 _SQUARE_DEG = 0.1
-_BEFORE_S, _AFTER_S = 25.0, 3.0
-"""A putt is noted up to so long after its stroke; and a device's clock may be so much ahead of the coach's."""
 
 
 def checked_measures(told: Mapping[str, float]) -> dict[str, float]:
@@ -81,31 +77,3 @@ def zero_of(still_deg: Sequence[float]) -> Zero:
     if spread > 1.0:
         raise OutOfLimits("still", "still_moved", "deg", spread_deg=spread)
     return Zero(mean(still_deg), spread, len(still_deg))
-
-
-def match(putts_s: Sequence[float], strokes_s: Sequence[float]) -> dict[int, int]:
-    """Which stroke belongs to which putt: putt index by stroke index, one to one.
-
-    Parameters
-    ----------
-    putts_s : when each putt was noted, seconds on the coach's clock
-    strokes_s : when each stroke was made, seconds on the device's clock, in any order
-
-    Notes
-    -----
-    The nearest pair first: a putt is noted from a little before (clocks differ) to 25 s after its stroke. What comes
-    late is matched by when it was made, so the order of arrival does not matter.
-    """
-    pairs = [
-        (abs(putt - stroke), n, m)
-        for n, putt in enumerate(putts_s)
-        for m, stroke in enumerate(strokes_s)
-        if -_AFTER_S <= putt - stroke <= _BEFORE_S
-    ]
-    found: dict[int, int] = {}
-    taken: set[int] = set()
-    for _, n, m in sorted(pairs):
-        if m not in found and n not in taken:
-            found[m] = n
-            taken.add(n)
-    return found

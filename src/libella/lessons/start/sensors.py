@@ -8,16 +8,19 @@ from datetime import datetime, timedelta
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import ColumnElement, and_, delete, func, select
+from sqlalchemy import ColumnElement, and_, delete, func, select, text, update
+from sqlalchemy.orm import Session
 
 from ...core.start.stroke import SensorKind, Zero, zero_of
-from ...store.tables import LessonRow, PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
+from ...store.tables import LessonRow, PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotFound
 from ..lesson.lessons import open_lesson
 from ..values import KeptSensor, KeptSensorZero, value_of, values_of
 
 CODE_LASTS = timedelta(minutes=10)
+ELSEWHERE = timedelta(hours=12)
+"""So long a device of another lesson is offered here after it was last heard."""
 MOST_TRIES, MOST_TRIES_OF_HOST = 10, 60
 TRIES_WITHIN = timedelta(minutes=1)
 
@@ -130,6 +133,37 @@ def keep_zero(desk: Desk, id: UUID, sensor_id: UUID, still_deg: Sequence[float],
         return value_of(KeptSensorZero, row)
 
 
+def heard(desk: Desk, id: UUID, at: datetime) -> None:
+    """Note that a device told something. No reading changes by it, so nothing kept of the lesson is out of date."""
+    with desk.transaction() as session:
+        session.execute(text("set local libella.quiet = 'on'"))
+        session.execute(
+            update(SensorRow).where(SensorRow.studio_id == desk.studio_id, SensorRow.id == id).values(heard_at=at)
+        )
+
+
+def keep_tap(desk: Desk, id: UUID, sensor_id: UUID, at: datetime) -> KeptSensor:
+    """Keep a tap made at the moment of a stroke that this device tells: by it its clock is known."""
+    with desk.transaction() as session:
+        row = desk.get(session, SensorRow, sensor_id, "sensor")
+        open_lesson(desk, session, row.lesson_id, at=at)
+        desk.add(session, StrokeTapRow, id, sensor_id=sensor_id, tapped_at=at)
+        return value_of(KeptSensor, row)
+
+
+def taps_of(desk: Desk, session: Session, sensor_ids: Sequence[UUID]) -> dict[UUID, list[datetime]]:
+    """The taps made at the moment of a stroke, by sensor, oldest first."""
+    query = (
+        select(StrokeTapRow.sensor_id, StrokeTapRow.tapped_at)
+        .where(StrokeTapRow.studio_id == desk.studio_id, StrokeTapRow.sensor_id.in_(sensor_ids))
+        .order_by(StrokeTapRow.tapped_at)
+    )
+    found: dict[UUID, list[datetime]] = {it: [] for it in sensor_ids}
+    for sensor_id, at in session.execute(query):
+        found[sensor_id].append(at)
+    return found
+
+
 def zeros_of(desk: Desk, sensor_ids: Sequence[UUID]) -> dict[UUID, list[KeptSensorZero]]:
     """The zeros of some sensors, oldest first."""
     query = select(SensorZeroRow).where(
@@ -151,7 +185,8 @@ def zero_at(zeros: Sequence[KeptSensorZero], at: datetime) -> Zero | None:
 def sensors_of(desk: Desk, lesson_id: UUID) -> list[SensorSheet]:
     """The sensors of a lesson, and those paired in another that could be used here; oldest first."""
     query = select(SensorRow).where(SensorRow.studio_id == desk.studio_id, SensorRow.unpaired_at.is_(None))
-    query = query.where((SensorRow.lesson_id == lesson_id) | SensorRow.token_hash.is_not(None))
+    lately = func.coalesce(SensorRow.heard_at, SensorRow.paired_at) > func.now() - ELSEWHERE
+    query = query.where((SensorRow.lesson_id == lesson_id) | (SensorRow.token_hash.is_not(None) & lately))
     told = (
         select(StrokeRow.sensor_id, func.count(), func.max(StrokeRow.at))
         .where(StrokeRow.studio_id == desk.studio_id, StrokeRow.lesson_id == lesson_id)

@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
-from datetime import datetime
+from datetime import datetime, timedelta
 from typing import Any, Literal
 from uuid import UUID
 
@@ -12,7 +12,8 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
 from ...core.instruments.no_rig import NO_RIG, NOT_WATCHED
-from ...core.start.stroke import UNZEROED_DEG, match
+from ...core.start.clock import Clock, Told, clock_of
+from ...core.start.stroke import UNZEROED_DEG
 from ...core.start.watched import note_of
 from ...store.tables import BlockRow, LessonRow, ReadingRow, SensorRow, StrokeRow
 from ..desk.desk import Desk
@@ -20,10 +21,14 @@ from ..desk.problem import Conflict
 from ..set.stations import entry_of
 from ..values import KeptReading, KeptSensor, KeptSensorZero, KeptStroke, value_of
 from .comparisons import next_block
-from .sensors import zero_at, zeros_of
+from .sensors import taps_of, zero_at, zeros_of
 
 READER = "start_reader"
 Outcome = Literal["kept", "known", "refused"]
+ONE_BALL = timedelta(seconds=4)
+"""Strokes that two devices tell so near each other are of one ball."""
+TAPPED_LATE, TOLD_WITHIN = timedelta(seconds=3), timedelta(seconds=30)
+"""A tap may come so much after its stroke was told; and a stroke is told so soon."""
 Why = Literal["", "unpaired", "lesson_voided", "lesson_ended"]
 """Why a stroke is refused; empty where it is not."""
 
@@ -122,18 +127,53 @@ def _insert(session: Session, rows: list[dict[str, Any]]) -> set[tuple[UUID, str
 
 
 def _record_putts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> dict[UUID, UUID]:
-    """Putts that new strokes record by themselves, by stroke."""
+    """Putts that new strokes record by themselves, by stroke: one for a ball, however many devices tell of it."""
     found: dict[UUID, UUID] = {}
     for row in sorted(rows, key=lambda it: it["at"]):
         block = _reading_block(desk, session, row["lesson_id"])
         raw = _raw(block, row["measures"]) if block else None
         if block is None or raw is None:
             continue
+        made = _made_at(desk, session, row["lesson_id"])
+        at = made[row["id"]][1]
+        told = session.scalars(select(StrokeRow).where(StrokeRow.id.in_(made), StrokeRow.sensor_id != row["sensor_id"]))
+        if any(abs(made[it.id][1] - at) <= ONE_BALL and _raw(block, it.measures) is not None for it in told):
+            continue
         interval = entry_of(block).station().interval(raw)
         id = uuid6.uuid7()
-        values = {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none, "taken_at": row["at"]}
+        values = {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none, "taken_at": at}
         desk.add(session, ReadingRow, id, block_id=block.id, raw=raw, notes={}, **values)
         found[row["id"]] = id
+    return found
+
+
+def _made_at(desk: Desk, session: Session, lesson_id: UUID) -> dict[UUID, tuple[UUID, datetime]]:
+    """The sensor of each stroke of a lesson, and when it was made by our clock, as far as that is known: by now."""
+    query = select(StrokeRow).where(StrokeRow.studio_id == desk.studio_id, StrokeRow.lesson_id == lesson_id)
+    strokes = list(session.scalars(query))
+    sensors = {it.sensor_id for it in strokes}
+    taps = taps_of(desk, session, list(sensors))
+    found: dict[UUID, tuple[UUID, datetime]] = {}
+    for sensor in sensors:
+        own = [it for it in strokes if it.sensor_id == sensor]
+        clock = clock_of([], [_told(it) for it in own], _now_s(own, taps[sensor]))
+        behind = timedelta(seconds=clock.behind_s if clock.out else 0.0)
+        found |= {it.id: (sensor, min(it.at + behind, it.received_at)) for it in own}
+    return found
+
+
+def _told(it: StrokeRow | KeptStroke) -> Told:
+    return Told(it.at.timestamp(), it.received_at.timestamp())
+
+
+def _now_s(strokes: Sequence[StrokeRow] | Sequence[KeptStroke], taps: Sequence[datetime]) -> list[float]:
+    """By how much the device's clock is behind, by each tap: its stroke is the first told from then on."""
+    found: list[float] = []
+    for tap in taps:
+        after = [it for it in strokes if timedelta() <= it.received_at - tap + TAPPED_LATE <= TOLD_WITHIN]
+        if after:
+            first = min(after, key=lambda it: it.received_at)
+            found.append((tap - first.at).total_seconds())
     return found
 
 
@@ -183,6 +223,8 @@ class StrokeSheet:
     zeroed: bool
     noise_deg: float
     reading_id: UUID | None
+    clock: Clock
+    """How the clock of its sensor stands in this lesson."""
     checks: int = 0
     zero_doubt_deg: float = UNZEROED_DEG
 
@@ -215,35 +257,38 @@ def strokes_of_all(desk: Desk, lesson_ids: Sequence[UUID]) -> dict[UUID, list[St
         noted: dict[UUID, list[tuple[UUID, float]]] = {it: [] for it in told}
         for lesson_id, id, at in session.execute(putts):
             noted[lesson_id].append((id, at.timestamp()))
-    zeros = zeros_of(desk, list({sensor.id for _, sensor in rows}))
+        taps = taps_of(desk, session, list({sensor.id for _, sensor in rows}))
+    zeros = zeros_of(desk, list(taps))
     found: dict[UUID, list[StrokeSheet]] = {it: [] for it in told}
     for lesson_id in told:
         for sensor_id in zeros:
             own = [(stroke, of) for stroke, of in rows if (of.id, stroke.lesson_id) == (sensor_id, lesson_id)]
-            putt_of = _matched([it for it, _ in own], noted[lesson_id])
-            found[lesson_id] += [_sheet(stroke, of, zeros[sensor_id], putt_of.get(stroke.id)) for stroke, of in own]
+            clock, putt_of = _matched([it for it, _ in own], noted[lesson_id], taps[sensor_id])
+            found[lesson_id] += [_sheet(it, of, zeros[sensor_id], putt_of.get(it.id), clock) for it, of in own]
         found[lesson_id].sort(key=lambda it: (it.stroke.at, it.stroke.id))
     return found
 
 
-def _matched(strokes: Sequence[KeptStroke], noted: Sequence[tuple[UUID, float]]) -> dict[UUID, UUID]:
-    """The putt of each stroke of one sensor: where the coach put it, else by time."""
+def _matched(
+    strokes: Sequence[KeptStroke], noted: Sequence[tuple[UUID, float]], taps: Sequence[datetime]
+) -> tuple[Clock, dict[UUID, UUID]]:
+    """The clock of one sensor, and the putt of each of its strokes: where the coach put it, else by time."""
     by_hand = {it.id: it.reading_id for it in strokes if it.reading_id is not None and not it.set_aside}
     free = [it for it in strokes if it.id not in by_hand and not it.set_aside]
     open_putts = [(id, at) for id, at in noted if id not in by_hand.values()]
-    pairs = match([at for _, at in open_putts], [it.at.timestamp() for it in free])
-    return by_hand | {free[m].id: open_putts[n][0] for m, n in pairs.items()}
+    clock = clock_of([at for _, at in open_putts], [_told(it) for it in free], _now_s(strokes, taps))
+    return clock, by_hand | {free[m].id: open_putts[n][0] for m, n in clock.putts.items()}
 
 
 def _sheet(
-    stroke: KeptStroke, sensor: KeptSensor, zeros: Sequence[KeptSensorZero], reading_id: UUID | None
+    stroke: KeptStroke, sensor: KeptSensor, zeros: Sequence[KeptSensorZero], reading_id: UUID | None, clock: Clock
 ) -> StrokeSheet:
-    zero = zero_at(zeros, stroke.at)
+    zero = zero_at(zeros, stroke.at + timedelta(seconds=clock.behind_s if clock.out else 0.0))
     told: Mapping[str, float] = stroke.measures
     measures = zero.corrected(told) if zero else told
     noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
     checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG)
-    return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, checks, doubt)
+    return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, clock, checks, doubt)
 
 
 def strokes_by_putt(strokes: Sequence[StrokeSheet]) -> dict[UUID, list[StrokeSheet]]:

@@ -26,6 +26,8 @@ class KeptSensor:
     asked_at: datetime
     paired_at: datetime | None
     unpaired_at: datetime | None
+    heard_at: datetime | None
+    """When it last told anything, to a few seconds."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

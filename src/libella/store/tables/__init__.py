@@ -7,7 +7,7 @@ from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnsw
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
 from .lesson import LessonRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
-from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow
+from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
 from .set import LaidColumns, SavedStationRow, StationRow, ToolCheckRow
 from .stand import SetUpRow
 from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
@@ -46,6 +46,7 @@ __all__ = [
     "StationRow",
     "Stored",
     "StrokeRow",
+    "StrokeTapRow",
     "StudioRow",
     "ToolCheckRow",
 ]

@@ -37,6 +37,8 @@ class SensorRow(Stored):
     asked_at: Mapped[datetime]
     paired_at: Mapped[datetime | None]
     unpaired_at: Mapped[datetime | None]
+    heard_at: Mapped[datetime | None]
+    """When it last told anything, to a few seconds."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
@@ -63,6 +65,22 @@ class SensorZeroRow(Stored):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "sensor_id"], ["sensor.studio_id", "sensor.id"]),
         Index(None, "studio_id", "sensor_id", "taken_at"),
+    )
+
+
+class StrokeTapRow(Stored):
+    """A tap by the coach at the moment of a stroke: what the device told of it then shows how its clock stands."""
+
+    __tablename__ = "stroke_tap"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    sensor_id: Mapped[UUID]
+    tapped_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "sensor_id"], ["sensor.studio_id", "sensor.id"]),
+        Index(None, "studio_id", "sensor_id"),
     )
 
 

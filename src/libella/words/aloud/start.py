@@ -2,12 +2,13 @@
 
 from ...core.instruments import Rig, lay
 from ...core.set.station import Station
+from ...core.start.clock import Clock
 from ...core.start.ladder import rung
 from ...core.start.pauses import Nudge
 from ...core.start.turns import Plan, turn
 from ..start.ladder import rung_words
 from ..start.run import nudge_words, turn_words
-from ..start.sensors import zero_words
+from ..start.sensors import clock_words, silent_words, zero_words
 from .reading import Reading
 from .samples import PUTTS, gate, rigs
 
@@ -33,6 +34,11 @@ def start_aloud(it: Reading) -> None:
     it.say("start", rung_words, rung([], board), board, it.units)
     for face in (0.0, 0.6, -0.6):
         it.say("start", zero_words, face, 0.1)
+    for behind, doubt, known in ((0.2, 0.5, True), (25.0, 1.5, True), (-31.0, 2.0, True), (0.0, 3.0, False)):
+        for strokes, unmatched in ((1, 0), (1, 1), (12, 0), (12, 1), (12, 9)):
+            it.say("start", clock_words, Clock(behind, doubt, known, {}), strokes, unmatched)
+    for seconds in (61, 95, 600, 30000):
+        it.say("start", silent_words, seconds)
 
 
 def _board(it: Reading) -> Rig:

@@ -1347,6 +1347,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stroke-taps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tap
+         * @description A tap at the very moment of a stroke: by what the device tells of it, its clock is known.
+         */
+        put: operations["sensors_tap"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sensors/{id}/link": {
         parameters: {
             query?: never;
@@ -7695,6 +7715,21 @@ export interface components {
             zero: components["schemas"]["ZeroOut"] | null;
             /** Still */
             still: number;
+            /**
+             * Clock Words
+             * @description how its clock stands and which strokes fit no putt; empty where all is well
+             */
+            clock_words: string;
+            /**
+             * Asks Now
+             * @description a tap at the moment of a stroke would tell how its clock stands
+             */
+            asks_now: boolean;
+            /**
+             * Silent Words
+             * @description that nothing was heard of it for a while; empty where it was
+             */
+            silent_words: string;
         };
         /** SensorsOut */
         SensorsOut: {
@@ -8592,6 +8627,20 @@ export interface components {
              * @default false
              */
             set_aside: boolean;
+        };
+        /** StrokeTapIn */
+        StrokeTapIn: {
+            /**
+             * Sensor Id
+             * Format: uuid
+             */
+            sensor_id: string;
+            /**
+             * At
+             * Format: date-time
+             * @description when it was tapped, at the very moment of a stroke
+             */
+            at: string;
         };
         /** StudioOut */
         StudioOut: {
@@ -17144,6 +17193,112 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ZeroOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sensors_tap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrokeTapIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensorsOut"];
                 };
             };
             /** @description Bad Request */

@@ -6,7 +6,7 @@
   import { clock } from '$lib/base/dates'
   import { standinsQuery } from './queries.svelte'
   import { tiltWords } from './tilt'
-  import { pairSensor, startStandin, stopStandin, unpairSensor, useSensorIn, zeroSensor } from './writes'
+  import { pairSensor, startStandin, stopStandin, tapStroke, unpairSensor, useSensorIn, zeroSensor } from './writes'
 
   interface Props {
     sensor: Shapes['SensorOut']
@@ -26,7 +26,8 @@
   const renewing = createWrite(() => pairSensor(sensor.id, { lesson_id: lessonId, kind: sensor.kind, name: sensor.name }))
   const using = createWrite(() => useSensorIn(lessonId, sensor.id))
   const starting = createWrite(() => startStandin(lessonId, sensor.id, { kind: sensor.kind, code: sensor.code ?? '', faults: $state.snapshot(faults) }))
-  const all = [zeroing, unpairing, stopping, renewing, using, starting]
+  const tapping = createWrite(() => tapStroke(lessonId, sensor.id))
+  const all = [tapping, zeroing, unpairing, stopping, renewing, using, starting]
   const error = $derived(firstError(all))
   const unpair = () => (standins.data?.running[sensor.id] ? stopping : unpairing).mutate(undefined)
 </script>
@@ -56,6 +57,14 @@
       <button class="button" onclick={unpair}>{sensor.state === 'paired' || sensor.state === 'elsewhere' ? 'Unpair' : 'Take away'}</button>
     </div>
   </div>
+  {#if sensor.silent_words}<p class="mt-1 font-semibold text-danger" data-silent>{sensor.silent_words}</p>{/if}
+  {#if sensor.clock_words}
+    <p class="mt-1" data-clock>{sensor.clock_words}</p>
+    {#if sensor.asks_now}
+      <button class="button primary mt-2 min-h-14 w-full text-lg" onclick={() => tapping.mutate(undefined)}>Now: the ball is struck</button>
+      {#if tapping.isSuccess}<p role="status" class="mt-1 font-semibold">Tapped: it waits for that stroke to be told.</p>{/if}
+    {/if}
+  {/if}
   {#if sensor.state === 'waiting'}
     <p class="wide mt-1 text-5xl tracking-widest" data-code>{sensor.code}</p>
     {#if standins.data?.available}

@@ -2,9 +2,9 @@
 import { v7 } from 'uuid'
 import type { Shapes } from '$lib/data/client'
 import { ofLesson } from '$lib/data/cache'
+import { stamp } from '$lib/data/clock'
 import { every, key } from '$lib/data/key'
 import { path, put, remove, type Sent } from '$lib/data/letter'
-
 
 export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>) => {
   const id = v7()
@@ -66,6 +66,9 @@ export const pairSensor = (id: string, body: Sent<'/api/sensors/{id}'>) =>
   put('/api/sensors/{id}', { ...path(id), body }, ofSensor(body.lesson_id, id, 'Pairing a sensor'))
 export const zeroSensor = (lesson: string, sensor: string) =>
   put('/api/sensor-zeros/{id}', { ...path(v7()), body: { sensor_id: sensor } }, ofSensor(lesson, sensor, 'Zeroing a sensor'))
+/** A tap at the moment of a stroke: its device's clock is known by it. */
+export const tapStroke = (lesson: string, sensor: string) =>
+  put('/api/stroke-taps/{id}', { ...path(v7()), body: { sensor_id: sensor, at: stamp() } }, ofSensor(lesson, sensor, 'The tap at a stroke'))
 export const unpairSensor = (lesson: string, id: string) => remove('/api/sensors/{id}/link', path(id), ofSensor(lesson, id, 'Unpairing a sensor'))
 export const useSensorIn = (lesson: string, id: string) =>
   put('/api/sensors/{id}/lesson', { ...path(id), body: { lesson_id: lesson } }, ofSensor(lesson, id, 'Using a sensor here'))

@@ -48,7 +48,7 @@
     </ul>
     {#if sensors.data.strokes.length}
       <h2 class="wide mt-4 text-lg">Strokes told</h2>
-      <p class="text-sm text-faded">The zero is taken off the face. Each stroke goes to the putt noted nearest after it.</p>
+      <p class="text-sm text-faded">The zero is taken off the face. Each stroke goes to the putt whose tap it fits; one that might be of two goes to none.</p>
       <StrokeList strokes={sensors.data.strokes} {putts} lessonId={id} />
     {/if}
   {/if}

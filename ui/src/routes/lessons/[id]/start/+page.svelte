@@ -77,7 +77,11 @@
   const wrongTurn = $derived(Boolean(turn?.block && turn.block !== blockId))
 
   const sensors = sensorsQuery(() => id)
-  const told = $derived(new Set((sensors.data?.strokes ?? []).slice(0, 5).flatMap((it) => Object.keys(it.measures))))
+  const silent = $derived((sensors.data?.sensors ?? []).filter((it) => it.silent_words && it.strokes))
+  // What a device tells is not asked; of one that has gone silent it is.
+  const told = $derived(
+    new Set((sensors.data?.strokes ?? []).slice(0, 5).filter((it) => !silent.some((of) => of.id === it.sensor_id)).flatMap((it) => Object.keys(it.measures))),
+  )
   const elsewhere = $derived(
     (comparison?.blocks ?? [])
       .filter((it) => it.id !== blockId)
@@ -195,6 +199,7 @@
         {#if judgement.watched}<Vial {vial} words="{judgement.headline} {judgement.size}" />{/if}
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
         {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
+        {#each silent as it (it.id)}<p class="mt-1 font-semibold" data-silent><a class="underline" href="/lessons/{id}/sensors">{it.name}</a>: {it.silent_words}</p>{/each}
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
