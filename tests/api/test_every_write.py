@@ -1,13 +1,15 @@
 """What every write of a lesson keeps to: said twice it is one, a closed lesson takes none, another studio sees none."""
 
 from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
 
 import pytest
 import uuid6
 from fastapi.testclient import TestClient
-from sqlalchemy import text
+from sqlalchemy import text, update
 
 from libella.api.app import create_app
+from libella.store.tables import LessonRow
 
 from ..conftest import Coach, now
 from .see.test_eyes import look
@@ -116,6 +118,19 @@ def test_a_voided_lesson_takes_nothing_more_and_an_ended_one_nothing_taken_later
     coach.put(f"/lessons/{ids['lesson']}/void", reason="not this golfer")
     refused = coach.put(f"/{ended.path}/{uuid6.uuid7()}", 409, **ended.body)
     assert "voided" in refused["detail"]
+
+
+@pytest.mark.parametrize("kind", [kind for kind in KINDS if kind != "sensor"])
+def test_what_was_taken_before_the_end_is_kept_though_it_comes_after(coach, kind):
+    ids = lesson_with_everything(coach)
+    it = write(kind, ids)
+    ago = (datetime.now(UTC) - timedelta(minutes=20)).isoformat()
+    with coach.client.app.state.desk().transaction() as session:
+        begun = datetime.now(UTC) - timedelta(hours=1)
+        session.execute(update(LessonRow).where(LessonRow.id == ids["lesson"]).values(started_at=begun))
+    ended = (datetime.now(UTC) - timedelta(minutes=10)).isoformat()
+    coach.put(f"/lessons/{ids['lesson']}/end", ended_at=ended)
+    coach.put(f"/{it.path}/{uuid6.uuid7()}", **it.body | {key: ago for key in it.body if key.endswith("_at")})
 
 
 def test_an_id_that_is_not_of_time_and_a_field_that_is_not_known_are_refused(coach):

@@ -126,7 +126,7 @@ def add_series(
     factors = dict(levels_of(entry.factors))
     values = asdict(entry) | {"sizes": _whole(entry), "factors": factors, "comparison_id": comparison_id, "turn": turn}
     values.pop("station_id")
-    lesson = open_lesson(desk, session, entry.lesson_id)
+    lesson = open_lesson(desk, session, entry.lesson_id, entry.started_at)
     if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
         raise NotYet("laser_unread_aim")
     station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)

@@ -103,7 +103,7 @@ def keep_card(
     place, looks = (there.found, there.looks) if there else (None, ())
     card = replace(moved_card(position, values, place, looks, angle, eyes.zone_mm), set_up=set_up, first=first)
     with desk.transaction() as session:
-        lesson = open_lesson(desk, session, lesson_id)
+        lesson = open_lesson(desk, session, lesson_id, kept_at)
         raw = _CARD.keep(card)
         row, new = desk.add(
             session,
@@ -160,7 +160,7 @@ def keep_check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_a
         GAP.check("square_m", "square_m", entry.square_m)
     raw = _LOOKED.keep(Looked(entry.eyes, entry.square_m, tuple(entry.answers)))
     with desk.transaction() as session:
-        lesson = open_lesson(desk, session, lesson_id)
+        lesson = open_lesson(desk, session, lesson_id, taken_at)
         if desk.get(session, SetUpCardRow, entry.card_id, "card").golfer_id != lesson.golfer_id:
             raise Conflict("card_of_another")
         values = {"lesson_id": lesson_id, "card_id": entry.card_id}

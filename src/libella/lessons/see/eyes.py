@@ -134,7 +134,7 @@ def keep_take(desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken: Taken
     """Keep one look; the same one said again changes nothing."""
     raw, reread_of, set_up = LOOK.keep(look), taken.reread_of, taken.set_up
     with desk.transaction() as session:
-        open_lesson(desk, session, lesson_id)
+        open_lesson(desk, session, lesson_id, taken.at)
         if reread_of is not None:
             first = desk.get(session, EyeTakeRow, reread_of, "look")
             if (

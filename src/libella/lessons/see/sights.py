@@ -110,7 +110,7 @@ class SightSheet:
 def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     """Begin a test. Said twice it is one; said otherwise, a conflict."""
     with desk.transaction() as session:
-        open_lesson(desk, session, entry.lesson_id)
+        open_lesson(desk, session, entry.lesson_id, entry.started_at)
         station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
         if entry.toward == "start" and _laid(desk, session, entry.lesson_id, station_id)[0].is_level:
             raise OutOfLimits("toward", "putt_does_not_break")
@@ -132,7 +132,7 @@ def keep_answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetim
         _read(test, raw)
         kept = session.get(SightTrialRow, (desk.studio_id, id))
         if kept is None:
-            open_lesson(desk, session, test.lesson_id)
+            open_lesson(desk, session, test.lesson_id, taken_at)
             if test.ended_at is not None:
                 raise Closed("test_shown")
             if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:

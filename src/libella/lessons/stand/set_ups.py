@@ -49,7 +49,7 @@ def keep_set_up(
     """
     checked(values)
     with desk.transaction() as session:
-        open_lesson(desk, session, lesson_id)
+        open_lesson(desk, session, lesson_id, taken_at)
         if again_of is not None and desk.get(session, SetUpRow, again_of, "set_up").lesson_id != lesson_id:
             raise Conflict("set_up_of_another")
         row, new = desk.add(
