@@ -177,7 +177,7 @@ def test_what_is_told_of_a_golfer_is_kept_until_anything_of_it_changes(coach, en
     coach.put(f"/readings/{putt['id']}/void", reason="slip")
     assert coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["putts"] == 1
     golfer = coach.get(f"/golfers/{lesson['golfer_id']}")
-    coach.put(f"/golfers/{golfer['id']}", name="Another Name", hand="left", level="club")
+    coach.put(f"/golfers/{golfer['id']}", name="Another Name", hand="right", level="club")
     assert coach.get(f"/lessons/{lesson['id']}")["golfer"]["name"] == "Another Name"
     # Rules that changed make it anew too.
     with engine.begin() as connection:

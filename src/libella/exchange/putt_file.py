@@ -85,7 +85,7 @@ def rows(
         block, station = sheet.block, station_of(sheet.block)
         same: dict[str, Value] = {
             "golfer": golfer.name,
-            "hand": golfer.hand,
+            "hand": lesson.hand,
             "lesson_id": str(lesson.id),
             "lesson_started_at": lesson.started_at.isoformat(),
             "place": lesson.place,

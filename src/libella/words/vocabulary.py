@@ -116,6 +116,11 @@ ENTRIES: Final[dict[str, EntryWords]] = {
 
 _CHOICES: Final[dict[str, dict[str, str]]] = {
     "hand": {"right": "Right-handed", "left": "Left-handed"},
+    "hand_from": {
+        "next": "From the next lesson on",
+        "now": "From the lesson under way on",
+        "always": "Always: it was noted wrongly",
+    },
     "surface": {"indoor_mat": "indoor mat", "carpet": "carpet", "green": "green"},
     "place": {
         "none": "No read",

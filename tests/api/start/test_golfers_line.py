@@ -26,6 +26,7 @@ def test_lessons_are_pooled_and_conditions_are_lines_of_their_own(coach):
         "shares": [],
         "changes": [],
         "joins": [],
+        "aside": "",
     }
     for days in (28, 21, 14):
         putted(coach, golfer, days, 0.02)

@@ -361,3 +361,36 @@ def test_the_next_golfer_putts_at_the_same_station_in_a_lesson_of_their_own(coac
     again = coach.put(f"/turns/{uuid6.uuid7()}", **body | {"from_block_id": theirs["id"]})
     assert again["lesson_id"] == theirs["lesson_id"]
     coach.put(f"/turns/{uuid6.uuid7()}", 404, **body | {"golfer_id": str(uuid6.uuid7())})
+
+
+def test_the_hand_in_use_belongs_to_the_lesson(coach):
+    golfer = coach.golfer("Other Side")
+    first = coach.lesson(golfer["id"])
+    block = coach.block(lesson=first, planned=8)
+    for _ in range(8):
+        coach.putt(block["id"], {"offset_m": 0.04})
+
+    def told():
+        return str(coach.judged(block["id"]))
+
+    before = told()
+    assert "push" in before
+    coach.put(f"/lessons/{first['id']}/end", ended_at=now())
+    mine = {"name": "Other Side", "level": "club"}
+    refused = coach.put(f"/golfers/{golfer['id']}", 422, **mine, hand="left")
+    assert refused["errors"][0]["field"] == "hand_from" and "next lesson" in refused["errors"][0]["limit"]
+    assert coach.get(f"/golfers/{golfer['id']}")["hand"] == "right"
+    coach.put(f"/golfers/{golfer['id']}", **mine, hand="left", hand_from="now")
+    assert told() == before, "an ended lesson is as it was read"
+    assert coach.get(f"/lessons/{first['id']}")["golfer"]["hand"] == "right"
+    line = coach.get(f"/golfers/{golfer['id']}/line")
+    assert line["lines"] == [] and line["aside"].startswith("1 lesson putted right-handed is not in it")
+    second = coach.lesson(golfer["id"])
+    assert coach.get(f"/lessons/{second['id']}")["golfer"]["hand"] == "left"
+    beside = coach.get(f"/golfers/{golfer['id']}/line-now")
+    assert beside["words"] == ""
+    coach.put(f"/golfers/{golfer['id']}", **mine, hand="right", hand_from="next")
+    assert coach.get(f"/lessons/{second['id']}")["golfer"]["hand"] == "left", "under way, and not said of it"
+    coach.put(f"/golfers/{golfer['id']}", **mine, hand="left", hand_from="always")
+    assert told() != before and "pull" in told()
+    assert coach.get(f"/golfers/{golfer['id']}/line")["aside"] == ""

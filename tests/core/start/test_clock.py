@@ -106,3 +106,9 @@ def test_a_clock_is_known_by_strokes_that_arrive_at_once_and_never_behind_what_a
     # Told together, afterwards: nothing of the clock is in that.
     after = clock_of([], [Told(15.0 * n, 400.0) for n in range(20)])
     assert not after.out
+
+
+def test_putts_told_in_a_row_afterwards_have_their_strokes_in_the_same_order():
+    taps = [1000.0 + 0.03 * n for n in range(14)]
+    strokes = [Told(it + 0.01, it + 0.02) for it in taps]
+    assert clock_of(taps, strokes).putts == {m: m for m in range(14)}

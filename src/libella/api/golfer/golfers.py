@@ -38,6 +38,9 @@ class GolferIn(GolferNoted):
     """The same as it is kept; what was changed elsewhere meanwhile is not written over."""
 
     seen: GolferNoted | None = Field(None, description="as it was when the editing began; null for a new one")
+    hand_from: golfers.HandFrom | None = Field(
+        None, description="from when another hand is in use; asked for where the golfer has lessons"
+    )
 
 
 class GolferOut(Kept):
@@ -81,7 +84,7 @@ def levels() -> list[LevelOut]:
 @router.put("/golfers/{id}", responses={412: {"model": Problem}})
 def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
-    return golfer_out(golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen)))
+    return golfer_out(golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen), entry.hand_from))
 
 
 def _entry(told: GolferNoted) -> golfers.GolferEntry:

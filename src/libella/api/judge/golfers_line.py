@@ -27,6 +27,7 @@ from ...words.judge.golfers_line import (
     line_words,
     lines_said,
     more_blocks_said,
+    other_hand_words,
     share_line_name,
     share_line_words,
     step_words,
@@ -103,6 +104,7 @@ class GolfersLinesOut(BaseModel):
     shares: list[ShareLineOut]
     changes: list[ChangeOut]
     joins: list[LineJoinOut]
+    aside: str = Field(description="which lessons are in none of it; empty where all are")
 
 
 class LineNowOut(BaseModel):
@@ -202,6 +204,7 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
         ],
         changes=[ChangeOut.model_validate(it) for it in found.changes],
         joins=[_join(it) for it in line_joins.joins_of(desk, id)],
+        aside=other_hand_words(found.other_hand, found.hand),
     )
 
 

@@ -1,7 +1,7 @@
 """A device's clock against the coach's taps: which putt each stroke belongs to, and how far the clock is out."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final
 
@@ -29,6 +29,8 @@ _ODDS: Final = 10.0
 """A stroke is put to a putt that is so many times as likely as any other."""
 _FAR_S: Final = 30.0
 """No lag parts so far from the usual one."""
+_MOMENT_S: Final = 2.0
+"""No two balls are rolled so soon after each other."""
 _ABOUT_S: Final = 7.5
 """Errors of a clock that taps alone can't tell apart, for the lag is not known."""
 _ENOUGH: Final = 60
@@ -98,9 +100,10 @@ def clock_of(putts_s: Sequence[float], strokes: Sequence[Told], now_s: Sequence[
     # What the error is, whatever the lag: each error with every lag's shift.
     windows = np.lib.stride_tricks.sliding_window_view(told.sum(axis=0), _LAG.size)
     behind = before * (windows @ _lag_prior())
+    clock = _summed(behind / behind.sum(), {})
     everything = np.array([strokes[m].at_s for m in order])
-    pairs = _pairs(noted, everything, weight)
-    return _summed(behind / behind.sum(), {order[m]: int(rank[n]) for m, n in pairs.items()})
+    pairs = _pairs(noted, everything, weight, clock.behind_s if clock.out else 0.0)
+    return replace(clock, putts={order[m]: int(rank[n]) for m, n in pairs.items()})
 
 
 @lru_cache
@@ -157,8 +160,13 @@ def _told_by_taps(noted: NDArray[np.float64], made: NDArray[np.float64]) -> NDAr
     return np.exp(log - log.max())
 
 
-def _pairs(noted: NDArray[np.float64], made: NDArray[np.float64], weight: NDArray[np.float64]) -> dict[int, int]:
-    """Putt by stroke, both by rank: where it is ten times as likely as any other and likelier than nobody's."""
+def _pairs(
+    noted: NDArray[np.float64], made: NDArray[np.float64], weight: NDArray[np.float64], shift_s: float
+) -> dict[int, int]:
+    """Putt by stroke, both by rank: where it is ten times as likely as any other and likelier than nobody's.
+
+    `shift_s`: how far the clock is known to be out.
+    """
     nobodys = _EXTRA / _span(noted, made) * noted.size / (1 - _EXTRA)
     likely: list[list[int]] = np.argwhere(weight > 1e-3 * weight.max()).tolist()
     shifts = [float(_SHIFT[shift]) for _, shift in likely]
@@ -171,11 +179,20 @@ def _pairs(noted: NDArray[np.float64], made: NDArray[np.float64], weight: NDArra
         whole = np.bincount(stroke, near, made.size) + nobodys
         total += weight[scale, shift] * near / whole[stroke]
         none += weight[scale, shift] * nobodys / whole
-    best = total >= _ODDS * _next_best(stroke, total, made.size)
+    # Putts noted within a moment of each other are none that were rolled so: they were told together, and which of them
+    # it is goes by order alone.
+    moment = np.concatenate(([0], np.cumsum(np.diff(noted) > _MOMENT_S)))
+    group = stroke * (int(moment[-1]) + 1) + moment[putt]
+    groups, which = np.unique(group, return_inverse=True)
+    of_moment = np.bincount(which, total).astype(float)
+    clear = of_moment >= _ODDS * _next_best(groups // (int(moment[-1]) + 1), of_moment, made.size)
+    alone = np.bincount(moment)[moment[putt]] == 1
+    nearness = np.where(alone, -total, np.abs(apart - shift_s))
     found: dict[int, int] = {}
-    for it in np.argsort(-total):
+    for it in np.lexsort((nearness, ~alone)):
         m, n = int(stroke[it]), int(putt[it])
-        if best[it] and total[it] > none[m] and m not in found and n not in found.values():
+        likelier = of_moment[which[it]] > none[m]
+        if clear[which[it]] and likelier and m not in found and n not in found.values():
             found[m] = n
     return found
 

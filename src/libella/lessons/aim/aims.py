@@ -37,12 +37,12 @@ from ...store.tables import AimSeriesRow, GolferRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
 from ..golfer.golfers import usual_of
-from ..lesson.lessons import open_lesson
+from ..lesson.lessons import in_lesson, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
-from ..values import KeptAimSeries, KeptGolfer, KeptLesson, KeptSetDown, value_of, values_of
+from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
 
 MOST = 80
 FEWEST = 3
@@ -210,7 +210,7 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
 
 
 def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
-    golfer = value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
+    golfer = in_lesson(desk.get(session, GolferRow, lesson.golfer_id, "golfer"), lesson)
     mix = usual_mix(Putt(2.0, USUAL_PAST_M, lesson.green_speed_ft), usual_of(golfer))
     sets = session.scalars(
         select(AimSeriesRow)

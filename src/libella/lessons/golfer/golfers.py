@@ -2,14 +2,17 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Literal
 from uuid import UUID
 
-from sqlalchemy import func, select, tuple_
+from sqlalchemy import func, select, tuple_, update
+from sqlalchemy.orm import Session
 
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
+from ...core.measure.limits import OutOfLimits
 from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
@@ -37,13 +40,21 @@ class GolferEntry:
             checked_lengths(self.usual_lengths)
 
 
-def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry, seen: GolferEntry | None = None) -> KeptGolfer:
+HandFrom = Literal["next", "now", "always"]
+"""From when another hand is in use: from the next lesson, from those under way, or it was noted wrongly all along."""
+
+
+def keep_golfer(
+    desk: Desk, id: UUID, entry: GolferEntry, seen: GolferEntry | None = None, hand_from: HandFrom | None = None
+) -> KeptGolfer:
     """Add a golfer, or take over the edited entry; `seen`: as it was when the editing began.
 
     Raises
     ------
     Changed
         where a field that was edited says something else by now.
+    OutOfLimits
+        where another hand is noted of somebody who had lessons, and it is not said from when.
     """
     with desk.transaction() as session:
         told = _told(entry)
@@ -52,10 +63,22 @@ def keep_golfer(desk: Desk, id: UUID, entry: GolferEntry, seen: GolferEntry | No
             row = desk.get(session, GolferRow, id, "golfer", lock=True)
             stands = {name: getattr(row, name) for name in told}
             for name, said in merged(stands, told, {} if seen is None else _told(seen)).items():
+                if name == "hand" and said != row.hand:
+                    _change_hand(desk, session, id, entry.hand, hand_from)
                 setattr(row, name, said)
         session.flush()
         session.refresh(row)
         return value_of(KeptGolfer, row)
+
+
+def _change_hand(desk: Desk, session: Session, golfer_id: UUID, hand: Hand, since: HandFrom | None) -> None:
+    """The hand in use belongs to the lesson: which lessons take the other one over."""
+    of_golfer = LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id
+    if since is None and session.scalar(select(func.count()).select_from(LessonRow).where(*of_golfer)):
+        raise OutOfLimits("hand_from", "hand_from_when")
+    if since in ("now", "always"):
+        which = (*of_golfer, LessonRow.ended_at.is_(None)) if since == "now" else of_golfer
+        session.execute(update(LessonRow).where(*which).values(hand=hand))
 
 
 def _told(entry: GolferEntry) -> dict[str, object]:

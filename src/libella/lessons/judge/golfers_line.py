@@ -48,16 +48,21 @@ class GolfersLines:
     changes: Sequence[KeptChange]
     since: datetime | None
     hand: Hand
+    other_hand: int = 0
+    """Lessons putted from the other side: none of them is in the lines."""
 
 
 def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> GolfersLines:
     """Pool everything that was read of a golfer, or of the starts alone, which is soon done."""
-    lessons = every_lesson_of(desk, golfer_id)
+    every = every_lesson_of(desk, golfer_id)
     changes = changes_of(desk, golfer_id)
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
+    # What was putted from the other side is another stroke: its lefts are no lefts of this one.
+    lessons = [it for it in every if it[0].hand == golfer.hand]
+    aside = len(every) - len(lessons)
     if not lessons:
-        return GolfersLines((), (), changes, None, golfer.hand)
+        return GolfersLines((), (), changes, None, golfer.hand, aside)
     since = lessons[0][0].started_at
     first_day = since.timestamp() / 86400.0
     putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
@@ -89,7 +94,8 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     order = (*_FIRST, *(it for it in LINES if it not in _FIRST))
     first = sorted(main.values(), key=lambda it: order.index(it.quantity.name))
     shares = () if starts_only else tuple(_shares(batches))
-    return GolfersLines((*first, *(it for it in lines if it not in first)), shares, changes, since, golfer.hand)
+    told_of = (*first, *(it for it in lines if it not in first))
+    return GolfersLines(told_of, shares, changes, since, golfer.hand, aside)
 
 
 def _shares(batches: Sequence[Batch]) -> Iterable[ShareLine]:

@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
 from uuid import UUID
@@ -72,11 +72,10 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
     strokes = strokes_by_putt(strokes_of(desk, lesson_id))
     band = bands_now(desk).of[golfer.level]
-    blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in sheet.blocks if _valid(it)]
     read = [it for it in sheet.blocks if _valid(it)]
+    blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in read]
     laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
-    usual = usual_of(golfer)
-    tools = bag(desk)
+    usual, tools = usual_of(golfer), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
     turns = aim_turns(desk, lesson_id, aims)
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
@@ -277,9 +276,10 @@ def every_batch(
     strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
     for lesson, sheets in lessons:
         told = strokes_by_putt(strokes.get(lesson.id, ()))
-        yield from (block_batch(it, golfer.hand, told, expected_deg) for it in sheets if _valid(it))
+        yield from (block_batch(it, lesson.hand, told, expected_deg) for it in sheets if _valid(it))
         if not starts_only:
-            yield from others_of(desk, LessonSheet(lesson, golfer, sheets), aim_table(desk, lesson.id).sheets)
+            whole = LessonSheet(lesson, replace(golfer, hand=lesson.hand), sheets)
+            yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets)
 
 
 def series_batch(it: AimSheet, name: str) -> Batch:
@@ -393,6 +393,8 @@ def _line_deg(laid: Sequence[Station]) -> float | None:
 
 def _earlier(desk: Desk, sheet: LessonSheet, expected_deg: float) -> tuple[Batch, ...]:
     """The starts of the lessons before this one: what grows with the length is seen over lessons, too."""
-    before = [it for it in every_lesson_of(desk, sheet.golfer.id) if it[0].started_at < sheet.lesson.started_at]
+    # What was putted from the other side is another stroke.
+    same = [it for it in every_lesson_of(desk, sheet.golfer.id) if it[0].hand == sheet.lesson.hand]
+    before = [it for it in same if it[0].started_at < sheet.lesson.started_at]
     starts = every_batch(desk, sheet.golfer, before, expected_deg, starts_only=True)
     return tuple(it for it in starts if it.counts.get("start"))

@@ -21,7 +21,7 @@ from ..lesson.lessons import LessonSheet, lesson_sheet
 from ..stand.set_ups import newest_values
 from .ledger import Gathered, ledger_of
 
-Changed = Literal["length", "green", "place", "guide", "proof", "disturbances", "set_up", "ways"]
+Changed = Literal["length", "green", "place", "guide", "proof", "disturbances", "set_up", "ways", "hand"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -156,6 +156,8 @@ def _changed(
 ) -> tuple[Changed, ...]:
     """What else is not the same on both sides."""
     found: list[Changed] = []
+    if one.hand != other.hand:
+        found.append("hand")
     blocks = [_putted(it) for it in (one, other)]
     lengths = [{round(it.putted.distance_m, 1) for it in side if it.putted} for side in blocks]
     if lengths[0] and lengths[1] and lengths[0] != lengths[1]:

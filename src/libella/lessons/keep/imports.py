@@ -216,6 +216,7 @@ class _Made:
             studio_id=self.desk.studio_id,
             id=uuid6.uuid7(),
             golfer_id=self.golfer.id,
+            hand=self.golfer.hand,
             place=f"From {self.row.name}"[:80],
             surface="indoor_mat",
             green_speed_ft=it.station.green_speed_ft,

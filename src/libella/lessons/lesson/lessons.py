@@ -1,7 +1,7 @@
 """Lessons: when, where and with whom; and what stands in one."""
 
 from collections.abc import Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
 from datetime import datetime
 from typing import Final
 from uuid import UUID
@@ -54,6 +54,11 @@ class BlockSheet:
     readings: Sequence[KeptReading]
 
 
+def in_lesson(golfer: GolferRow, lesson: LessonRow | KeptLesson) -> KeptGolfer:
+    """A golfer as in that lesson: with the hand that was in use."""
+    return replace(value_of(KeptGolfer, golfer), hand=lesson.hand)
+
+
 _EDITED: Final = ("place", "surface", "green_speed_ft", "started_at", "conditions")
 
 
@@ -66,8 +71,8 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry, seen: LessonEntry | No
         where a field that was edited says something else by now.
     """
     with desk.transaction() as session:
-        desk.get(session, GolferRow, entry.golfer_id, "golfer")
-        row, new = desk.add(session, LessonRow, id, **asdict(entry))
+        golfer = desk.get(session, GolferRow, entry.golfer_id, "golfer")
+        row, new = desk.add(session, LessonRow, id, **asdict(entry), hand=golfer.hand)
         if not new:
             if row.golfer_id != entry.golfer_id:
                 raise Conflict("lesson_of_another")
@@ -123,7 +128,7 @@ def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
         golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
         return LessonSheet(
             value_of(KeptLesson, lesson),
-            value_of(KeptGolfer, golfer),
+            in_lesson(golfer, lesson),
             blocks_where(desk, session, BlockRow.lesson_id == id),
         )
 
@@ -193,9 +198,7 @@ def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Seq
     if before:
         query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
     with desk.transaction() as session:
-        return [
-            (value_of(KeptLesson, lesson), value_of(KeptGolfer, golfer)) for lesson, golfer in session.execute(query)
-        ]
+        return [(value_of(KeptLesson, lesson), in_lesson(golfer, lesson)) for lesson, golfer in session.execute(query)]
 
 
 def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[KeptLesson, list[BlockSheet]]]:

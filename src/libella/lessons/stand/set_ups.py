@@ -16,7 +16,7 @@ from ...core.stand.set_up import ENTRIES, Noted, SetUp, Wander, beside, checked,
 from ...store.tables import GolferRow, LessonRow, SetUpRow, StudioRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
-from ..lesson.lessons import open_lesson
+from ..lesson.lessons import in_lesson, open_lesson
 from ..values import KeptGolfer, KeptLesson, KeptSetUp, value_of, values_of
 
 USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
@@ -103,8 +103,9 @@ class _Stands:
 
 def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
     with desk.transaction() as session:
-        lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
-        golfer = value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer"))
+        row = desk.get(session, LessonRow, lesson_id, "lesson")
+        lesson = value_of(KeptLesson, row)
+        golfer = in_lesson(desk.get(session, GolferRow, lesson.golfer_id, "golfer"), row)
         wanted = session.get_one(StudioRow, desk.studio_id).set_up_wanted
         taken = _taken(desk, session, lesson_id)
         firsts = _firsts(taken)

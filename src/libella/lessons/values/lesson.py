@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from uuid import UUID
 
+from ...core.golfer.hand import Hand
 from ...core.set.floor import Surface
 
 
@@ -14,6 +15,8 @@ class KeptLesson:
 
     id: UUID
     golfer_id: UUID
+    hand: Hand
+    """The side the golfer putted from then."""
     place: str
     surface: Surface
     green_speed_ft: float

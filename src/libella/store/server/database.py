@@ -1,6 +1,8 @@
 """The database: connecting, migrating, and waiting out its absence."""
 
+from collections.abc import Mapping
 from pathlib import Path
+from typing import Literal
 
 from alembic import command
 from alembic.config import Config
@@ -76,11 +78,11 @@ def migrate_down(engine: Engine, revision: str, *, lose: bool = False) -> None:
     them."""
     config = alembic_config()
     with engine.connect() as connection:
-        before = _filled(connection)
+        before = _filled(connection, _said(config, "OWN"))
         config.attributes["connection"] = connection
         command.downgrade(config, revision)
         left = {(table, column) for table, column, _ in _columns(connection)}
-        called = _renamed(config)
+        called = _said(config, "RENAMED")
         lost = {where: rows for where, rows in before.items() if rows and where not in left}
         lost = {
             (table, it): rows for (table, it), rows in lost.items() if (table, called.get((table, it), "")) not in left
@@ -92,11 +94,12 @@ def migrate_down(engine: Engine, revision: str, *, lose: bool = False) -> None:
         connection.commit()
 
 
-def _renamed(config: Config) -> dict[tuple[str, str], str]:
-    """What columns were called before, by table and name; migrations say so in `RENAMED`."""
+def _said(config: Config, what: Literal["RENAMED", "OWN"]) -> dict[tuple[str, str], str]:
+    """What migrations say of columns, by table and name: what one was called before (`RENAMED`), and which of its
+    values tell more than the older schema does (`OWN`, a condition)."""
     found: dict[tuple[str, str], str] = {}
     for it in ScriptDirectory.from_config(config).walk_revisions():
-        found |= getattr(it.module, "RENAMED", {})
+        found |= getattr(it.module, what, {})
     return found
 
 
@@ -111,11 +114,12 @@ def _columns(connection: Connection) -> list[tuple[str, str, str | None]]:
     return [(table, column, default) for table, column, default in rows]
 
 
-def _filled(connection: Connection) -> dict[tuple[str, str], int]:
-    """How many rows hold something of their own in each column: neither nothing nor the column's default."""
+def _filled(connection: Connection, told: Mapping[tuple[str, str], str]) -> dict[tuple[str, str], int]:
+    """How many rows hold something of their own in each column: neither nothing nor its default, or as told."""
     found: dict[tuple[str, str], int] = {}
     for table, column, default in _columns(connection):
         own = f'and "{column}" is distinct from {default}' if default and "nextval" not in default else ""
+        own += f" and {told[table, column]}" if (table, column) in told else ""
         found[table, column] = (
             connection.scalar(text(f'select count(*) from "{table}" where "{column}" is not null {own}')) or 0
         )

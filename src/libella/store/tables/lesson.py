@@ -11,6 +11,7 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.golfer.hand import Hand
 from ...core.set.floor import Surface
 from .base import Stored
 
@@ -21,6 +22,8 @@ class LessonRow(Stored):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     golfer_id: Mapped[UUID]
+    hand: Mapped[Hand] = mapped_column(String)
+    """The side the golfer putted from then."""
     place: Mapped[str]
     surface: Mapped[Surface] = mapped_column(String)
     green_speed_ft: Mapped[float]

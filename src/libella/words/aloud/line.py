@@ -64,6 +64,7 @@ def _shares() -> tuple[ShareLine, ...]:
 def line_aloud(it: Reading) -> None:
     for pooled in _pooled():
         it.say("judge", words.line_name, pooled)
+        it.say("judge", words.other_hand_words, 2, it.hand)
         it.say("judge", words.line_words, pooled, it.hand, it.units)
         it.say("judge", words.line_short, pooled)
         for key in pooled.keys:

@@ -136,6 +136,15 @@ def more_blocks_said(it: LinesBeside) -> str:
     return f"About {counted(it.more_blocks, what)} more on each should settle it."
 
 
+def other_hand_words(lessons: int, hand: Hand) -> str:
+    """That lessons putted from the other side are in none of it; nothing where there are none. `hand`: in use now."""
+    if not lessons:
+        return ""
+    other = "left" if hand == "right" else "right"
+    are = "is" if lessons == 1 else "are"
+    return f"{counted(lessons, 'lesson')} putted {other}-handed {are} not in it: that is another stroke."
+
+
 def _further(it: Estimate, about_: Quantity, hand: Hand, units: Units) -> str:
     size, doubt = size_said(about_, it.value, it.doubt, units), size_said(about_, it.doubt, 0.0, units)
     return f"{size} (± {doubt}) {further(about_, it.value, hand)}"

@@ -18,6 +18,7 @@ CHANGED: Final[Mapping[str, str]] = {
     "length": "the length of the putt",
     "green": "the green’s speed",
     "place": "the floor",
+    "hand": "the hand putted with",
     "guide": "whether a guide was in view",
     "proof": "whether the line was proved",
     "disturbances": "what disturbed",

@@ -18,6 +18,10 @@ REFUSALS: Final[dict[str, Template]] = {
     "time_end_of_time": ("That time lies at the end of all time.", "{since} to now, with {grace} s of grace"),
     "time_too_far_back": ("{told} lies too far back.", "{since} to now, with {grace} s of grace"),
     "time_in_future": ("{told} UTC lies in the future.", "{since} to now, with {grace} s of grace"),
+    "hand_from_when": (
+        "This golfer has lessons with the other hand: say from when this one is in use.",
+        "from the next lesson, from the one under way, or always (it was noted wrongly)",
+    ),
     "page_mark": ("This page mark is not one of ours.", "as given by the page before"),
 }
 LABELS: Final[dict[str, str]] = {

@@ -4846,6 +4846,11 @@ export interface components {
             step_m?: number | null;
             /** @description as it was when the editing began; null for a new one */
             seen?: components["schemas"]["GolferNoted"] | null;
+            /**
+             * Hand From
+             * @description from when another hand is in use; asked for where the golfer has lessons
+             */
+            hand_from?: ("next" | "now" | "always") | null;
         };
         /**
          * GolferLesson
@@ -4997,6 +5002,11 @@ export interface components {
             changes: components["schemas"]["ChangeOut"][];
             /** Joins */
             joins: components["schemas"]["LineJoinOut"][];
+            /**
+             * Aside
+             * @description which lessons are in none of it; empty where all are
+             */
+            aside: string;
         };
         /**
          * HeadPlaceOut

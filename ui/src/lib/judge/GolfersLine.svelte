@@ -32,6 +32,7 @@
 {:else if lines.length || shares.length}
   <section class="mt-5" data-golfers-line>
     <h2 class="wide border-b-2 border-ink pb-1 text-xl">{lines.length ? 'The golfer’s line' : 'Over the lessons'}</h2>
+    {#if pooled.data?.aside}<p class="py-2 text-faded">{pooled.data.aside}</p>{/if}
     <ol class="grid" aria-label="The golfer’s line, link by link">
       {#each all ? lines : lines.slice(0, FIRST) as it (it.key)}
         <li class="grid items-center gap-x-6 gap-y-1 border-b border-hairline py-3 md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr_auto]">
