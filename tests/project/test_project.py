@@ -245,3 +245,34 @@ def test_every_picture_is_linked_from_the_readme_and_there_are_under_twenty():
     readme = (ROOT / "README.md").read_text()
     assert 0 < len(pictures) < 20
     assert [it for it in pictures if f"docs/screenshots/{it}" not in readme] == []
+
+
+def test_no_sentence_is_compared_or_taken_apart():
+    """What is said is for people: what anybody goes by is told beside it, under a name of its own."""
+    taken_apart = {"startswith", "endswith", "partition", "split", "find", "index"}
+    # Words of the database, which tells it in no other way.
+    foreign = {"No space left"}
+    found: list[str] = []
+    for path in sorted((ROOT / "src" / "libella" / "words").rglob("*.py")):
+        for it in ast.walk(ast.parse(path.read_text())):
+            if isinstance(it, ast.Call) and isinstance(it.func, ast.Attribute) and it.func.attr in taken_apart:
+                told = [one.value for one in it.args if isinstance(one, ast.Constant)]
+                # Names of fields say their unit.
+                if told not in (["_m"], ["_deg"]):
+                    found.append(f"{path.name}:{it.lineno}: {it.func.attr}")
+    for path in sorted((ROOT / "src" / "libella").rglob("*.py")):
+        for it in ast.walk(ast.parse(path.read_text())):
+            if isinstance(it, ast.Compare):
+                told = [one.value for one in (it.left, *it.comparators) if isinstance(one, ast.Constant)]
+                found += [
+                    f"{path.name}:{it.lineno}: {one!r}" for one in told if _is_sentence(one) and one not in foreign
+                ]
+    spoken = re.compile(r"""(?:[!=]==\s*|startsWith\(|endsWith\(|includes\()['"`]([^'"`]*)['"`]""")
+    for path in sorted((ROOT / "ui" / "src").rglob("*")):
+        if path.suffix in (".ts", ".svelte") and ".test." not in path.name:
+            found += [f"{path.name}: {it!r}" for it in spoken.findall(path.read_text()) if _is_sentence(it)]
+    assert found == []
+
+
+def _is_sentence(told: object) -> bool:
+    return isinstance(told, str) and " " in told.strip() and any(it.isalpha() for it in told)

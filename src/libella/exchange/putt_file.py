@@ -96,7 +96,7 @@ def rows(
             **{it: getattr(block, it) for it in _PUTT},
             "rig": block.rig_kind,
             "rig_at_m": station.rig.station_m,
-            "line_proved": station.proof.is_proved,
+            "line_proved": station.proof.proves_line,
             "window_left_deg": station.putt.window.left_deg,
             "window_right_deg": station.putt.window.right_deg,
         }

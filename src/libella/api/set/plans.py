@@ -86,7 +86,7 @@ def plan_out(it: Plan, units: InUnits) -> StationOut:
         replaces_id=it.station.replaces_id,
         current=it.current,
         used=it.used,
-        proved=station.proof.is_proved,
+        proved=station.proof.proves_line,
         proof_words=proof_words(station.proof, units),
         replaced=replaced_words(station, before, units) if before else (),
         **LaidOut.of(entry, units),

@@ -10,15 +10,15 @@ class Matter:
 
     matters_from: float
     nothing_under: float
-    unit: Literal["putts in a hundred", "deg", "mm", "m"]
+    unit: Literal["putts_in_100", "deg", "mm", "m"]
 
     @property
     def by_cost(self) -> bool:
         """It is weighed by the putts it costs."""
-        return self.unit == "putts in a hundred"
+        return self.unit == "putts_in_100"
 
 
-_PUTTS: Final = Matter(2.0, 5.0, "putts in a hundred")
+_PUTTS: Final = Matter(2.0, 5.0, "putts_in_100")
 MATTERS: Final[dict[str, Matter]] = {
     "start": _PUTTS,
     "face_aim": _PUTTS,
@@ -29,7 +29,7 @@ MATTERS: Final[dict[str, Matter]] = {
     "gain": _PUTTS,
     "growth": _PUTTS,
     "difference": _PUTTS,
-    "share": Matter(10.0, 10.0, "putts in a hundred"),
+    "share": Matter(10.0, 10.0, "putts_in_100"),
     "looks_straight": Matter(0.5, 0.5, "deg"),
     "body_line": Matter(1.0, 1.0, "deg"),
     "eyes_outside_zone": Matter(5.0, 5.0, "mm"),

@@ -58,22 +58,28 @@ def about(length_m: float, uncertainty_m: float, units: Units) -> str:
     >>> about(0.0263, 0.011, "metric"), about(0.0263, 0.011, "feet")
     ('25 mm', '1 in')
     """
-    size, unit, steps = (abs(length_m) * 1000, "mm", (1, 5, 10, 50, 100))
-    doubt = uncertainty_m * 1000
+    count, step = _steps(length_m, uncertainty_m, units)
     if units == "feet":
-        size, unit, steps = abs(length_m) / INCH_M, "in", (1 / _PARTS, 1 / 4, 1 / 2, 1, 2, 4)
-        doubt = uncertainty_m / INCH_M
-    step = max((s for s in steps if s <= doubt / 2), default=steps[0])
-    if units == "feet":
-        count = round(size / step)
         said = fraction(round((count or 1) * step * _PARTS), _PARTS)
         return f"{said} in" if count else f"under {said} in"
-    rounded = round(size / step) * step
+    rounded = count * step
     if rounded == 0:
-        return f"under {step:g} {unit}"
+        return f"under {step:g} mm"
     if rounded >= _METRES_FROM_MM:
         return f"{rounded / 1000:.2f} m"
-    return f"{rounded:g} {unit}"
+    return f"{rounded:g} mm"
+
+
+def rounds_to_nothing(length_m: float, uncertainty_m: float, units: Units) -> bool:
+    """Whether a measured length is less than the smallest that its uncertainty supports."""
+    return _steps(length_m, uncertainty_m, units)[0] == 0
+
+
+def _steps(length_m: float, uncertainty_m: float, units: Units) -> tuple[int, float]:
+    """A length as a count of steps no finer than what is known of it, and that step, in mm or inches."""
+    one, steps = (INCH_M, (1 / _PARTS, 1 / 4, 1 / 2, 1, 2, 4)) if units == "feet" else (1e-3, (1, 5, 10, 50, 100))
+    step = max((s for s in steps if s <= uncertainty_m / one / 2), default=steps[0])
+    return round(abs(length_m) / one / step), step
 
 
 def decimals_for(doubt: float) -> int:

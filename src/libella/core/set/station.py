@@ -144,7 +144,7 @@ class Station:
         """What the rig can see here; one whose own aim may be off by much of the window will not do."""
         seen = self.rig.sight(self.putt, spread_deg, units)
         if self.rig.reads_start and seen.fit == "good" and self.shared_deg > seen.window_deg * _UNSURE_SHARE:
-            return replace(seen, fit="unsure", shared_deg=self.shared_deg, proved=self.proof.is_proved)
+            return replace(seen, fit="unsure", shared_deg=self.shared_deg, proved=self.proof.proves_line)
         return seen
 
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:

@@ -235,9 +235,10 @@ def headed(it: Level, hand: Hand, units: Units) -> str:
 
 
 def against_plan(it: Level, units: Units) -> str:
-    by = it.bias.value - it.against
-    if abs(by) < 0.05:
+    """How far from the plan it lies."""
+    if it.as_weighed:
         return "as planned"
+    by = it.bias.value - it.against
     return f"{tape(round(abs(by), 2), units)} {'more' if by > 0 else 'less'} than planned"
 
 

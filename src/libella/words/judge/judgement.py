@@ -14,7 +14,7 @@ from ...core.judge.disturbed import disturbed_deg
 from ...core.judge.judgement import NO_HOLE_M, Counts, Dear, Further, Gain, Judgement, Occasion
 from ...core.measure.angle import hole_widths, offset_m
 from ...core.measure.interval import Interval
-from ...core.measure.units import Units, about, percent, sided, tape
+from ...core.measure.units import Units, about, percent, rounds_to_nothing, sided, tape
 from ...core.set.station import Station
 from ..set.briefing import allows
 from ..shared.certainty import WORDS, headline, nameless, prior_words, with_doubt
@@ -160,9 +160,10 @@ def _size(summary: Summary | None, station: Station, occasion: Occasion, units: 
     bias = summary.bias
     length = station.putt.distance_m if occasion.hole else NO_HOLE_M
     doubt_m = offset_m(bias.doubt, length)
-    here = about(offset_m(bias.value, length), doubt_m, units)
+    offset = offset_m(bias.value, length)
+    here = about(offset, doubt_m, units)
     there = tape(NO_HOLE_M, units)
-    if here.startswith("under"):
+    if rounds_to_nothing(offset, doubt_m, units):
         return f"At the hole: {here}." if occasion.hole else f"On {there}: {here}."
     if nameless(bias):
         within = about(doubt_m, doubt_m, units)

@@ -42,7 +42,7 @@ def pace_said(it: Pace | None, units: Units) -> str:
     level = it.level
     if level is not None and level.beyond is None and level.call is not None and it.missed_all >= FEWEST:
         against = against_plan(level, units)
-        if against == "as planned" or level.call.word == "none":
+        if level.as_weighed or level.call.word == "none":
             said.append("Pace as planned.")
         else:
             said.append(f"{against[0].upper()}{against[1:]}: {WORDS[level.call.word]}.")

@@ -5,7 +5,7 @@ from typing import Final
 from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict
 from ...core.measure.side import side_of
-from ...core.measure.units import Units, about, degrees
+from ...core.measure.units import Units, about, degrees, rounds_to_nothing
 from ...core.see.eyes import EyePlace
 
 NOBODY_LOOKED: Final = "Nobody looked yet."
@@ -53,7 +53,7 @@ def _behind(found: EyePlace, units: Units) -> str:
     if behind is None:
         return "Only the side was looked at: behind or ahead is not known."
     size = about(behind.value / 1000, behind.doubt / 1000, units)
-    if size.startswith("under"):
+    if rounds_to_nothing(behind.value / 1000, behind.doubt / 1000, units):
         return f"Level with the ball's centre, as far as this tells ({size})."
     return f"{size} behind the ball's centre." if behind.value > 0 else f"{size} ahead of the ball's centre."
 

@@ -28,6 +28,7 @@ class EffectWords:
     one_belief: str
     other_belief: str
     measured: str
+    tried: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -100,7 +101,7 @@ def _effect(it: Effect, units: Units) -> EffectWords:
     believed = it.lever in ("inside", "behind")
     swing = tuple(f"Held by some: {move}, the line swings {it}." if believed else "" for it in ("left", "right"))
     if not it.tried:
-        return EffectWords(it.lever, lever.name, swing[0], swing[1], "Not tried with this golfer.")
+        return EffectWords(it.lever, lever.name, swing[0], swing[1], "Not tried with this golfer.", tried=False)
     per = 10 if lever.unit == "mm" else 1
     size = about(0.01, 0.0, units) if lever.unit == "mm" else "1°"
     if it.sure == "open":
@@ -108,7 +109,7 @@ def _effect(it: Effect, units: Units) -> EffectWords:
             said = f"Does nothing that could be told ({percent(1 - it.matters)})."
         else:
             said = f"Whether it does anything can't be told yet ({percent(it.matters)} that it does)."
-        return EffectWords(it.lever, lever.name, swing[0], swing[1], said)
+        return EffectWords(it.lever, lever.name, swing[0], swing[1], said, tried=True)
     low, high = sorted((abs(it.slope.low * per), abs(it.slope.high * per)))
     if not it.slope.is_one_side:
         low = 0.0
@@ -121,6 +122,7 @@ def _effect(it: Effect, units: Units) -> EffectWords:
         swing[1],
         f"{size} {move} it seems to swing {fine_degrees(it.slope.value * per)} {side} "
         f"({fine_degrees(low)} to {fine_degrees(high)}): {WORDS[it.sure]} ({percent(max(it.right, it.left))}).",
+        tried=True,
     )
 
 

@@ -41,7 +41,10 @@ _SAID: Final[dict[Way, str]] = {
     "second_laser": "Proved: a second laser. What was measured was not noted.",
     "tape": "Proved: tape to both edges. What was measured was not noted.",
     "string": "Proved: string over it. What was measured was not noted.",
-    "rolled": "Proved: rolled both ways. How the balls ran was not noted.",
+    "rolled": (
+        "The ground is proved: rolled both ways; how the balls ran was not noted. The line laid on it is not proved: "
+        "no verdict on it can be clear."
+    ),
 }
 _MEASURED: Final[dict[Way, str]] = {
     "second_laser": "Proved by a second laser, measured {times}: the line lies {off}.",
@@ -72,7 +75,7 @@ HIDES: Final[dict[HiddenBy, str]] = {
 
 
 def proof_words(it: Proof, units: Units) -> str:
-    """Whether the line is proved, by what, or why no more."""
+    """Whether the line is proved, or the ground alone, by what, or why no more."""
     if it.fell:
         return _FELL[it.fell[0]]
     if it.evidence is None or not it.is_proved:
@@ -85,7 +88,10 @@ def proof_words(it: Proof, units: Units) -> str:
 def _rolled(it: Evidence) -> str:
     out = counted(sum(one.way == "out" for one in it.rolls), "ball")
     back = counted(sum(one.way == "back" for one in it.rolls), "ball")
-    return f"Proved by rolling both ways: {out} out to the hole, {back} back."
+    return (
+        f"The ground is proved by rolling both ways: {out} out to the hole, {back} back. The line laid on it is not "
+        "proved: no verdict on it can be clear."
+    )
 
 
 def _off(it: Evidence, units: Units) -> str:

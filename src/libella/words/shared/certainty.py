@@ -6,7 +6,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict, Word, sure_of
 from ...core.estimate import Prior, Summary
 from ...core.measure.side import side_of
-from ...core.measure.units import degrees, sided
+from ...core.measure.units import decimals_for, degrees, sided
 
 WORDS: Final[dict[Word, str]] = {
     "clear": "clear",
@@ -18,7 +18,7 @@ WORDS: Final[dict[Word, str]] = {
 
 def nameless(bias: Estimate) -> bool:
     """True when, rounded to what is known of it, nothing is left of a bias to name."""
-    return float(degrees(bias.value, bias.doubt).removesuffix("°")) == 0
+    return round(bias.value, decimals_for(bias.doubt)) == 0
 
 
 def headline(summary: Summary | None, call: Verdict | None, nothing: str) -> str:

@@ -19,11 +19,12 @@
   const OTHER = '\n'
   /** As usual has no name; a choice needs one. */
   const UNNAMED = '\t'
+  const AS_USUAL = 'as usual'
   let typing = $state(false)
   let typed = $state('')
   const offered = $derived([...new Set([...(usual ? [''] : []), ...names, value])].filter((it) => usual || it))
   function take(): void {
-    if (typed.trim()) value = typed.trim().toLowerCase() === 'as usual' ? '' : typed.trim()
+    if (typed.trim()) value = typed.trim().toLowerCase() === AS_USUAL ? '' : typed.trim()
     typed = ''
     typing = false
   }
@@ -32,7 +33,7 @@
 <div>
   <Choice
     {label}
-    options={[...offered.map((it) => ({ value: it || UNNAMED, words: it || 'as usual', picture: pictures[it] })), { value: OTHER, words: another }]}
+    options={[...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictures[it] })), { value: OTHER, words: another }]}
     bind:value={() => (typing ? OTHER : value || UNNAMED), (it) => {
       typing = it === OTHER
       if (!typing) value = it === UNNAMED ? '' : it

@@ -4149,6 +4149,8 @@ export interface components {
             other_belief: string;
             /** Measured */
             measured: string;
+            /** Tried */
+            tried: boolean;
         };
         /**
          * EndForEndIn

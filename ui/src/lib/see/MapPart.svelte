@@ -26,7 +26,7 @@
   let beliefs = $state(false)
   const sheet = $derived(map.data)
   const change = $derived(sheet?.change?.position ?? null)
-  const tried = $derived((sheet?.words.effects ?? []).filter((it) => beliefs || !it.measured.startsWith('Not tried')))
+  const tried = $derived((sheet?.words.effects ?? []).filter((it) => beliefs || it.tried))
   const keeping = createWrite(
     (position: Record<string, number>) => keepCard(golfer.id, { lesson_id: lessonId, position, set_up: '', note, kept_at: stamp() }),
     () => (note = ''),

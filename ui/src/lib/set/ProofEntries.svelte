@@ -26,6 +26,8 @@
   let { lessonId, seen, putt, now, station, slope, closed, proving = $bindable() }: Props = $props()
 
   const proof = $derived(now?.proof)
+  /** The ground was rolled both ways; the line laid on it is not measured yet. */
+  const ground = $derived(!seen.proved && proof?.way === 'rolled')
   const tools = toolsQuery(() => lessonId)
   /** Those laid here that have a zero of their own. */
   const checkable = $derived([{ kind: putt.rig_kind, sizes: seen.rig_sizes_m }, ...seen.aids].filter((it) => tools.data?.some((tool) => tool.kind === it.kind)))
@@ -47,10 +49,10 @@
 </script>
 
 <h2 class="wide mt-2 mb-2 text-lg">Is the line right?</h2>
-<p class="text-lg font-semibold" data-proof={seen.proved ? 'proved' : 'open'}>{seen.proved ? '✓' : '✕'} {seen.trust[0]}</p>
+<p class="text-lg font-semibold" data-proof={seen.proved ? 'proved' : ground ? 'ground' : 'open'}>{seen.proved ? '✓' : ground ? '½' : '✕'} {seen.trust[0]}</p>
 <div class="mt-3 flex flex-wrap gap-2">
-  <button class="button primary min-h-14 px-5 text-lg" type="button" disabled={closed} onclick={() => (proving = true)}>{seen.proved ? 'Measure it again…' : 'Prove the line…'}</button>
-  {#if seen.proved && now}
+  <button class="button primary min-h-14 px-5 text-lg" type="button" disabled={closed} onclick={() => (proving = true)}>{seen.proved ? 'Measure it again…' : ground ? 'Measure the line, too…' : 'Prove the line…'}</button>
+  {#if (seen.proved || ground) && now}
     <button class="button" type="button" onclick={() => laying.mutate({ way: 'none', measured: [], rolls: [] })}>It is not proved</button>
   {/if}
 </div>

@@ -78,7 +78,6 @@
             class="button shrink-0 {n === 0 ? 'primary' : ''}"
             type="button"
             aria-label="Use {it.name}"
-            disabled={found.isPlaceholderData}
             onclick={() => {
               use(it)
               open = false
@@ -86,7 +85,7 @@
           >
           {#if !it.watches && plan.rig_kind !== NO_RIG}
             <button
-              class="button shrink-0" type="button" aria-label="{it.name} alone, no start rig" disabled={found.isPlaceholderData}
+              class="button shrink-0" type="button" aria-label="{it.name} alone, no start rig"
               onclick={() => {
                 use(it)
                 use({ ...it, kind: NO_RIG, sizes: {}, watches: true })

@@ -1,6 +1,8 @@
 <!-- Prove the line: choose how, say what was measured and how often. What was read on it is judged again. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
+  import { untrack } from 'svelte'
+  import { hundredths } from '$lib/base/number'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
@@ -33,6 +35,14 @@
   }
   const empty = (): Row => ({ at_m: null, beside_m: null })
   let rows = $state<Row[]>([empty(), empty()])
+  $effect(() => {
+    if (!open) return
+    untrack(() => {
+      if (rows.some((it) => it.beside_m !== null)) return
+      // A line is looked at where it ends, and once on the way: what is so as a rule need not be typed.
+      rows = [putt.distance_m, hundredths(putt.distance_m / 2)].map((at_m) => ({ at_m, beside_m: null }))
+    })
+  })
   const measured = $derived(rows.filter((it): it is Shapes['MeasuredIn'] => it.at_m !== null && it.beside_m !== null))
   const fewest = $derived(chosen?.fewest ?? 2)
 
@@ -48,7 +58,7 @@
   {#if chosen}<p class="my-3">{chosen.how}</p>{/if}
   {#if way === 'rolled'}
     <RollBothWays
-      {...putt} {busy} words={slope ? 'Use this slope: the line is proved' : 'The line is proved by these balls'}
+      {...putt} {busy} words={slope ? 'Use this slope: the ground is proved' : 'The ground is proved by these balls'}
       use={(found, rolls) => {
         slope?.(found)
         prove({ rolls })

@@ -35,7 +35,8 @@ export function proposalsQuery(wanted: () => Shapes['WantedIn'], bag: () => unkn
     queryKey: inUnits(key.proposals(), wanted(), bag()),
     queryFn: () => ask(api.POST('/api/stations/propose', { params: { query: units() }, body: wanted() })),
     enabled: asked(),
-    // What was proposed stands till other is: nothing on the sheet moves away under a tap.
+    // What was proposed stands till other is, and can be used as it stands: nothing goes away under a tap because the plan
+    // was kept, or what this golfer showed before has come.
     placeholderData: keepPreviousData,
     retry: false,
   }))

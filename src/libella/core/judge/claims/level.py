@@ -97,6 +97,11 @@ class Level:
         return self.count >= FEWEST
 
     @property
+    def as_weighed(self) -> bool:
+        """It lies where it is weighed from, as finely as a pace is told: to 5 cm."""
+        return abs(self.bias.value - self.against) < 0.05
+
+    @property
     def is_named(self) -> bool:
         return self.enough and self.call is not None and self.call.names_direction
 
