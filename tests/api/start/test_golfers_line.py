@@ -101,7 +101,7 @@ def test_the_eyes_are_a_line_too_in_the_coachs_units(coach):
     line, *others = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
     assert (line["link"], line["vial"]["unit"]) == ("eyes_inside", "mm")
     assert {it["link"] for it in others} == {"eyes_behind", "eye_line"}
-    assert line["words"].startswith("50 mm inside now") and "2 looks in 2 lessons" in line["words"]
+    assert line["words"].startswith("50 mm inside now") and "6 looks in 2 lessons" in line["words"]
     assert " in inside now" in coach.get(f"/golfers/{golfer['id']}/line", units="feet")["lines"][0]["words"]
 
 
@@ -130,3 +130,18 @@ def test_who_putts_next_is_offered_by_who_was_seen_last(coach):
     names = [it["name"] for it in coach.get("/golfers-seen-last")]
     assert names.index("Zora") < names.index("Anna") < names.index("Mila")
     assert [it["name"] for it in coach.get("/golfers-seen-last", q="mil")] == ["Mila"]
+
+
+def test_what_can_not_be_said_finer_in_a_lesson_is_not_said_finer_of_the_golfer(coach):
+    golfer = coach.golfer()
+    lesson = coach.lesson(golfer["id"])
+    station = coach.station(lesson["id"], "no_rig", aids=[{"kind": "putter_gate", "sizes": {}}])
+    told = {"station_id": station["id"], "condition": "as usual", "guided": False, "planned": 6, "started_at": when(0)}
+    block = coach.put(f"/blocks/{uuid6.uuid7()}", **told, asks=["aid:putter_gate"])
+    for _ in range(6):
+        coach.putt(block["id"], {"start": "not_watched"}, notes={"aid:putter_gate": "clean"})
+    read = coach.get(f"/lessons/{lesson['id']}/findings")["read"]
+    [here] = [it["words"] for it in read if it["quantity"] == "strike"]
+    [line] = [it["words"] for it in coach.get(f"/golfers/{golfer['id']}/line")["lines"] if it["link"] == "strike"]
+    assert here.startswith("All 6 within ± 10 mm") and "can't say it finer" in here
+    assert line.startswith("All within ± 10 mm") and "can't say it finer" in line and "spread" not in line

@@ -78,6 +78,9 @@ class LineBlock:
     grid: tuple[np.ndarray, np.ndarray] | None = None
     beyond: Beyond | None = None
     """Its readings are open to one side; its edge is 0 where not all of them are: then a side is all they say."""
+    count: int = 1
+    zone: float | None = None
+    """How far to either side the one zone reaches in which all its readings lie: they say no more."""
 
 
 def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
@@ -102,6 +105,8 @@ def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
         device_sd=device.sd if device else 0.0,
         grid=grid,
         beyond=_open(found),
+        count=found.count,
+        zone=found.one_zone,
     )
 
 
@@ -172,6 +177,9 @@ class GolfersLine:
     vial: Vial
     beyond: Beyond | None = None
     """Every block is open to one side: it lies at least so far out there, and nobody can say how far."""
+    readings: int = 0
+    zone: float | None = None
+    """Every block's readings lie in one zone about nothing: so far it reaches to either side, and they say no more."""
     moved: Stepped | None = None
     """The newest lesson clearly lies elsewhere than those before, and nobody noted a change."""
 
@@ -234,8 +242,15 @@ def golfers_line(
         between=found.between,
         vial=vial((), film, window, settled=True, unit=prior.unit),
         beyond=beyond,
+        readings=sum(it.count for it in read),
+        zone=_zone(read),
         moved=None if beyond or within else _moved(read, pooled, matters, scale),
     )
+
+
+def _zone(read: Sequence[LineBlock]) -> float | None:
+    zones = [it.zone for it in read if it.zone is not None]
+    return max(zones) if len(zones) == len(read) else None
 
 
 def _moved(

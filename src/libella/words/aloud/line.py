@@ -39,7 +39,8 @@ def _pooled() -> tuple[GolfersLine, ...]:
         found.append(golfers_line([LineKey("start", ())], blocks, (), window, BY.mix))
     told = [it for it in found if it is not None]
     moved = Stepped(Change(7.0, ""), normal(-1.2, 0.2), Verdict("clear", "left", 0.97))
-    return (*told, *(replace(it, moved=moved) for it in told if it.beyond is None))
+    zoned = (replace(it, zone=1.2, readings=12) for it in told[:6])
+    return (*told, *(replace(it, moved=moved) for it in told if it.beyond is None), *zoned)
 
 
 @cache

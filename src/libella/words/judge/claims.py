@@ -203,25 +203,14 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
         return _untold(it, event, fewest)
     if it.beyond is not None:
         return f"{beyond_said(it, it.beyond, hand, units)}."
-    if (zone := _one_zone(it)) is not None:
-        within = size_said(it.quantity, zone, 0.01, units)
+    if it.one_zone is not None:
+        within = size_said(it.quantity, it.one_zone, 0.01, units)
         return f"All {it.count} within ± {within}{call_said(it)}: these readings can't say it finer."
     said = [f"{headed(it, hand, units)}{call_said(it)}"]
     if it.spread is not None and it.count >= FEWEST and it.quantity.sides != "more":
         said.append(f"spread {spread_said(it, units)}")
     said.append(f"{'read' if event == 'time' else 'from'} {counted(it.count, event)}")
     return f"{'; '.join(said)}."
-
-
-def _one_zone(it: Level) -> float | None:
-    """How far the one zone that all readings lie in reaches to either side, where it lies about nothing and is wide."""
-    if it.counted is None or it.count < FEWEST or it.quantity.sides not in ("line", "path", "strike"):
-        return None
-    low, high = it.counted.lowest, it.counted.highest
-    wide = {"deg": 0.3, "mm": 4.0}.get(it.quantity.unit, 0.0)
-    if low != high or low.low_or_none is None or low.high_or_none is None or low.high - low.low < 2 * wide:
-        return None
-    return max(low.high, -low.low) if low.low < 0 < low.high else None
 
 
 def headed(it: Level, hand: Hand, units: Units) -> str:

@@ -43,6 +43,8 @@ def line_short(it: GolfersLine) -> str:
             f"at least {_sided(it.beyond.edge)}" if abs(it.beyond.edge) >= _STEADY_DEG else f"to the {it.beyond.side}"
         )
         return f"Starts {least} now, from {counted(len(it.blocks), 'block')}."
+    if it.zone is not None:
+        return f"Starts within ± {it.zone:.1f}° so far, from {counted(len(it.blocks), 'block')}."
     return f"Starts {_sided(it.now.value)} now, from {counted(len(it.blocks), 'block')}."
 
 
@@ -50,7 +52,9 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     """Where it lies now, with its interval, and what stands behind it."""
     now, about_ = it.now, it.quantity
     what = _TAKEN.get(about_.event, "block")
-    behind = f"From {counted(len(it.blocks), what)} in {counted(it.lessons, 'lesson')}"
+    # Each look is told for itself in its lesson; of putts it is the block that is told.
+    times = it.readings if what == "look" and it.readings else len(it.blocks)
+    behind = f"From {counted(times, what)} in {counted(it.lessons, 'lesson')}"
     if len(it.blocks) >= _FEWEST_BETWEEN:
         between = size_said(about_, it.between, 0.0, units)
         behind = f"{behind}; single {'blocks' if what == 'block' else 'ones'} lie about ± {between} from it"
@@ -58,6 +62,9 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
         side = side_name(about_, 1.0 if it.beyond.side == "right" else -1.0, hand)
         least = f"at least {size_said(about_, it.beyond.edge, 0.01, units)} {side}" if it.beyond.edge else side
         return f"{least[0].upper()}{least[1:]} now; how far, these readings can't say. {behind}."
+    if it.zone is not None:
+        within = size_said(about_, it.zone, 0.01, units)
+        return f"All within ± {within} so far: these readings can't say it finer. {behind}."
     where = sized(about_, now.value, now.doubt if about_.unit == "deg" else 0.0, hand, units)
     if about_.unit == "deg" and about_.sides != "more" and abs(now.value) < _STEADY_DEG:
         where = "On the line"

@@ -164,7 +164,8 @@ def miss_said(it: Miss) -> str:
 def link_said(it: LinkShown) -> str:
     """One link, with what it adds."""
     spread = "" if it.spread is None else f", spread {it.spread.value:.1f}°"
-    adds = "" if it.adds is None else f"; adds {with_doubt(it.adds)} to the start"
+    # What the strike adds is told in what it adds: once is enough.
+    adds = "" if it.adds is None or it.adds == it.bias else f"; adds {with_doubt(it.adds)} to the start"
     return f"{with_doubt(it.bias)}{spread}{adds}."
 
 

@@ -55,6 +55,10 @@ class Counted:
     highest: Interval
 
 
+_WIDE: Final = {"deg": 0.3, "mm": 4.0}
+"""Half as wide a zone says little: an opinion."""
+
+
 @dataclass(frozen=True)
 class Level:
     """What a group's readings of a quantity come to.
@@ -95,6 +99,18 @@ class Level:
     @property
     def enough(self) -> bool:
         return self.count >= FEWEST
+
+    @property
+    def one_zone(self) -> float | None:
+        """How far the one zone that all readings lie in reaches to either side, where it lies about nothing and is
+        wide: then they say no more."""
+        if self.counted is None or self.count < FEWEST or self.quantity.sides not in ("line", "path", "strike"):
+            return None
+        low, high = self.counted.lowest, self.counted.highest
+        wide = _WIDE.get(self.quantity.unit, 0.0)
+        if low != high or low.low_or_none is None or low.high_or_none is None or low.high - low.low < 2 * wide:
+            return None
+        return max(low.high, -low.low) if low.low < 0 < low.high else None
 
     @property
     def as_weighed(self) -> bool:
