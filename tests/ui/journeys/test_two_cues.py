@@ -34,6 +34,8 @@ def test_two_cues_are_compared_in_turns_by_their_aim_and_one_list_names_the_set_
     found = page.locator("[data-aim-turns]")
     expect(found).to_contain_text("All set-downs of this comparison are in.")
     expect(found).to_contain_text(re.compile("“near spot” against “line”: .* further right"))
+    # The aim was read against the mark on the ball: nobody asked for another.
+    expect(found).not_to_contain_text("was not read in both")
     shot(page, "two-cues")
     # The name typed here is offered in every other step.
     step(page, "Set")

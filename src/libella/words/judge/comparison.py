@@ -70,6 +70,9 @@ def compared_words(it: Compared | None, of: str, hand: Hand, units: Units) -> Co
 
 def _pair(group: Group, told: tuple[Difference, ...], whole: Compared, hand: Hand, units: Units) -> PairWords:
     asked = next((it for it in told if it.quantity.name == asked_of(whole.question, whole.of)), None)
+    if asked is None and whole.of == "aim":
+        # Set down to be read against the ball's mark, say: that is the aim that was asked about.
+        asked = told[0]
     name = group_name(group)
     against = f"“{name}” against “{group_name(whole.first)}”"
     so_far = "" if whole.final else "So far "
