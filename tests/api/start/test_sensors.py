@@ -4,6 +4,7 @@ import json
 import random
 from concurrent.futures import ThreadPoolExecutor
 from datetime import UTC, datetime, timedelta
+from uuid import UUID
 
 import pytest
 import uuid6
@@ -11,6 +12,7 @@ from sqlalchemy import update
 from starlette.websockets import WebSocketDisconnect
 
 from libella.core.simulated.golfer import SimulatedGolfer, sensed
+from libella.lessons.start.strokes import StrokeEntry, receive
 from libella.store.tables import SensorRow
 
 from ...conftest import now
@@ -406,7 +408,7 @@ def test_a_tap_at_a_stroke_tells_the_clock_where_the_times_alone_do_not(coach):
     before = sheet(coach, lesson)["sensors"][0]
     assert before["asks_now"] and "fit no putt" in before["clock_words"] and "“Now”" in before["clock_words"]
     tapped = datetime.now(UTC)
-    coach.put(f"/stroke-taps/{uuid6.uuid7()}", sensor_id=id, at=tapped.isoformat())
+    coach.put(f"/stroke-taps/{uuid6.uuid7()}", sensor_id=id, tapped_at=tapped.isoformat())
     tell(coach, head, stroke("now", (tapped - timedelta(seconds=14)).isoformat()))
     after = sheet(coach, lesson)
     assert "about 14 s slow" in after["sensors"][0]["clock_words"] and not after["sensors"][0]["asks_now"]
@@ -425,6 +427,18 @@ def test_one_ball_told_by_two_boards_is_one_putt(coach):
     assert [it["raw"] for it in coach.judged(block["id"])["block"]["readings"]] == [{"read_deg": 0.5}] * 3
     by_putt = [it["reading_id"] for it in sheet(coach, lesson)["strokes"]]
     assert all(by_putt.count(it) == 2 for it in by_putt)
+
+
+def test_one_ball_told_by_two_boards_at_the_same_moment_is_one_putt_and_not_none(coach):
+    lesson = coach.lesson()
+    boards = [paired(coach, lesson, "start_board")[0] for _ in range(2)]
+    block = coach.block("start_reader", planned=6, lesson=lesson)
+    at = datetime.now(UTC) - timedelta(seconds=5)
+    # As they come where both are kept in one transaction.
+    entries = [StrokeEntry(UUID(it), "one", {"start_deg": 0.5}, at) for it in boards]
+    told = receive(coach.client.app.state.desk(), entries)
+    assert [it.outcome for it in told] == ["kept", "kept"] and sum(it.putt is not None for it in told) == 1
+    assert coach.judged(block["id"])["block"]["putts"] == 1
 
 
 def test_a_device_that_fell_silent_is_said_to_be(coach):

@@ -75,3 +75,23 @@ def test_a_comparison_begins_from_the_plan_and_what_is_changed_later_is_another_
     expect(page.locator("[data-unproved]")).to_be_visible()
     prove_by_tape(page)
     expect(page.locator("[data-unproved]")).to_have_count(0)
+
+
+def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: Page):
+    own_lesson(page, "Kept Open Golfer")
+    choose_rig(page, "Gate of pegs")
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    page.keyboard.press("3")
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    step(page, "Judge")
+    expect(page.locator("[data-quantity=start]")).to_contain_text("1 putt read")
+    page.get_by_role("button", name="Prove the line…").click()
+    sheet = page.get_by_role("dialog")
+    expect(sheet).to_be_visible()
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    [putt] = page.request.get(f"/api/lessons/{lesson}").json()["blocks"][0]["readings"]
+    page.request.put(f"/api/readings/{putt['id']}/void", data={"reason": "undone"})
+    expect(page.get_by_text("Nothing to judge yet").first).to_be_attached()
+    expect(page.locator("[data-quantity=start]")).to_have_count(0)
+    expect(sheet.get_by_role("radio", name="Tape to both edges")).to_be_visible()

@@ -329,9 +329,8 @@ def test_a_block_waits_for_its_plan_however_long_that_is_on_its_way(page: Page):
     plan(page, "Beside it")
     page.get_by_role("button", name="Lay something with it…").click()
     page.get_by_role("dialog").get_by_role("radio", name="Pace").click()
-    page.get_by_role("button", name="Use Rings round the hole").click()
     with page.expect_response("**/api/stations/preview*"):
-        pass
+        page.get_by_role("button", name="Use Rings round the hole").click()
     page.wait_for_timeout(1000)
     page.get_by_role("button", name="Start block").click()
     page.wait_for_timeout(300)

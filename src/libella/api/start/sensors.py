@@ -35,7 +35,7 @@ class ZeroIn(Entry):
 
 class StrokeTapIn(Entry):
     sensor_id: UUID
-    at: Moment = Field(description="when it was tapped, at the very moment of a stroke")
+    tapped_at: Moment = Field(description="at the very moment of a stroke")
 
 
 class StrokePlaceIn(Entry):
@@ -128,7 +128,7 @@ def zero(desk: AtDesk, request: Request, id: UUID7, entry: ZeroIn) -> ZeroOut:
 @router.put("/stroke-taps/{id}")
 def tap(desk: AtDesk, request: Request, id: UUID7, entry: StrokeTapIn) -> SensorsOut:
     """A tap at the very moment of a stroke: by what the device tells of it, its clock is known."""
-    row = sensors.keep_tap(desk, id, entry.sensor_id, entry.at)
+    row = sensors.keep_tap(desk, id, entry.sensor_id, entry.tapped_at)
     request.app.state.live.tell(row.lesson_id, "sensor")
     return of_lesson(desk, request, row.lesson_id)
 

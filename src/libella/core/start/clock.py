@@ -63,6 +63,11 @@ class Clock:
         """Known to be out by more than the taps could hide."""
         return self.known and abs(self.behind_s) > max(4.0, 2 * self.doubt_s)
 
+    @property
+    def correction_s(self) -> float:
+        """What to add to the device's times, s: nothing where its clock is not known to be out."""
+        return self.behind_s if self.out else 0.0
+
     def asks_tap(self, strokes: int, unmatched: int) -> bool:
         """One tap at a stroke would settle whose they are: most fit no putt, and how the clock stands is not known."""
         return not self.known and unmatched * 2 > strokes
@@ -102,7 +107,7 @@ def clock_of(putts_s: Sequence[float], strokes: Sequence[Told], now_s: Sequence[
     behind = before * (windows @ _lag_prior())
     clock = _summed(behind / behind.sum(), {})
     everything = np.array([strokes[m].at_s for m in order])
-    pairs = _pairs(noted, everything, weight, clock.behind_s if clock.out else 0.0)
+    pairs = _pairs(noted, everything, weight, clock.correction_s)
     return replace(clock, putts={order[m]: int(rank[n]) for m, n in pairs.items()})
 
 

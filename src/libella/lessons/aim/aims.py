@@ -33,11 +33,11 @@ from ...core.measure.window import Window
 from ...core.set.proof import NOT_PROVED
 from ...core.set.station import Station
 from ...core.set.tool_check import UNCHECKED
-from ...store.tables import AimSeriesRow, GolferRow, LessonRow, SetDownRow
+from ...store.tables import AimSeriesRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise, NotYet
 from ..golfer.golfers import usual_of
-from ..lesson.lessons import in_lesson, open_lesson
+from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
@@ -210,7 +210,7 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
 
 
 def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
-    golfer = in_lesson(desk.get(session, GolferRow, lesson.golfer_id, "golfer"), lesson)
+    golfer = golfer_in(desk, session, lesson)
     mix = usual_mix(Putt(2.0, USUAL_PAST_M, lesson.green_speed_ft), usual_of(golfer))
     sets = session.scalars(
         select(AimSeriesRow)

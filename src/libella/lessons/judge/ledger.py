@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from datetime import datetime
 from typing import Final
 from uuid import UUID
@@ -33,7 +33,7 @@ from ..aim.aims import AimSheet, aim_table
 from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
-from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of
+from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of, in_lesson
 from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
@@ -278,7 +278,7 @@ def every_batch(
         told = strokes_by_putt(strokes.get(lesson.id, ()))
         yield from (block_batch(it, lesson.hand, told, expected_deg) for it in sheets if _valid(it))
         if not starts_only:
-            whole = LessonSheet(lesson, replace(golfer, hand=lesson.hand), sheets)
+            whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
             yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets)
 
 

@@ -21,7 +21,7 @@ from ...store.tables import GolferRow, LessonRow, QuickCheckRow, SetUpCardRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise, NotYet
 from ..desk.stored import Stored
-from ..lesson.lessons import in_lesson, open_lesson
+from ..lesson.lessons import golfer_in, open_lesson
 from ..see.first_looks import LOOK, first_looks
 from ..see.maps import map_sheet
 from ..stand.set_ups import newest_values
@@ -132,8 +132,7 @@ def card(desk: Desk, id: UUID) -> tuple[KeptCard, KeptGolfer]:
     """One card and whose it is."""
     with desk.transaction() as session:
         row = desk.get(session, SetUpCardRow, id, "card")
-        lesson = desk.get(session, LessonRow, row.lesson_id, "lesson")
-        return _kept(row), in_lesson(desk.get(session, GolferRow, row.golfer_id, "golfer"), lesson)
+        return _kept(row), golfer_in(desk, session, desk.get(session, LessonRow, row.lesson_id, "lesson"))
 
 
 def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:

@@ -54,9 +54,14 @@ class BlockSheet:
     readings: Sequence[KeptReading]
 
 
-def in_lesson(golfer: GolferRow, lesson: LessonRow | KeptLesson) -> KeptGolfer:
+def in_lesson(golfer: KeptGolfer, lesson: LessonRow | KeptLesson) -> KeptGolfer:
     """A golfer as in that lesson: with the hand that was in use."""
-    return replace(value_of(KeptGolfer, golfer), hand=lesson.hand)
+    return replace(golfer, hand=lesson.hand)
+
+
+def golfer_in(desk: Desk, session: Session, lesson: LessonRow | KeptLesson) -> KeptGolfer:
+    """The golfer of a lesson, as in it."""
+    return in_lesson(value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer")), lesson)
 
 
 _EDITED: Final = ("place", "surface", "green_speed_ft", "started_at", "conditions")
@@ -125,10 +130,9 @@ def lesson_sheet(desk: Desk, id: UUID) -> LessonSheet:
     """One lesson whole."""
     with desk.transaction() as session:
         lesson = desk.get(session, LessonRow, id, "lesson")
-        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
         return LessonSheet(
             value_of(KeptLesson, lesson),
-            in_lesson(golfer, lesson),
+            golfer_in(desk, session, lesson),
             blocks_where(desk, session, BlockRow.lesson_id == id),
         )
 
@@ -198,7 +202,10 @@ def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Seq
     if before:
         query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
     with desk.transaction() as session:
-        return [(value_of(KeptLesson, lesson), in_lesson(golfer, lesson)) for lesson, golfer in session.execute(query)]
+        return [
+            (value_of(KeptLesson, lesson), in_lesson(value_of(KeptGolfer, golfer), lesson))
+            for lesson, golfer in session.execute(query)
+        ]
 
 
 def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[KeptLesson, list[BlockSheet]]]:

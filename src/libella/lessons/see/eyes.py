@@ -35,7 +35,7 @@ from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..desk.stored import Stored
-from ..lesson.lessons import in_lesson, open_lesson
+from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
@@ -188,7 +188,7 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     """The looks of a lesson."""
     with desk.transaction() as session:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        golfer = in_lesson(desk.get(session, GolferRow, lesson.golfer_id, "golfer"), lesson)
+        golfer = golfer_in(desk, session, lesson)
         query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
         takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
         sizes = _sizes(desk, session, lesson_id, golfer.id, takes)

@@ -13,10 +13,10 @@ from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.stand.drawn import set_up_above, set_up_behind
 from ...core.stand.set_up import ENTRIES, Noted, SetUp, Wander, beside, checked, wander
-from ...store.tables import GolferRow, LessonRow, SetUpRow, StudioRow
+from ...store.tables import LessonRow, SetUpRow, StudioRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
-from ..lesson.lessons import in_lesson, open_lesson
+from ..lesson.lessons import golfer_in, open_lesson
 from ..values import KeptGolfer, KeptLesson, KeptSetUp, value_of, values_of
 
 USUALLY_WANTED = ("ball_breast_m", "ball_toes_m", "stance_m", "shoulders_deg", "feet_deg", "handle_m", "eye_height_m")
@@ -103,9 +103,8 @@ class _Stands:
 
 def _stands(desk: Desk, lesson_id: UUID) -> _Stands:
     with desk.transaction() as session:
-        row = desk.get(session, LessonRow, lesson_id, "lesson")
-        lesson = value_of(KeptLesson, row)
-        golfer = in_lesson(desk.get(session, GolferRow, lesson.golfer_id, "golfer"), row)
+        lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
+        golfer = golfer_in(desk, session, lesson)
         wanted = session.get_one(StudioRow, desk.studio_id).set_up_wanted
         taken = _taken(desk, session, lesson_id)
         firsts = _firsts(taken)

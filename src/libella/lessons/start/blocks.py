@@ -22,7 +22,7 @@ from ...core.start.watched import watched
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingMarkRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict, KeptOtherwise, NotYet
-from ..lesson.lessons import BlockSheet, in_lesson, open_lesson, with_readings
+from ..lesson.lessons import BlockSheet, golfer_in, open_lesson, with_readings
 from ..set.stations import entry_of, laid_values
 from ..values import KeptBlock, KeptGolfer, KeptReading, value_of
 
@@ -335,6 +335,5 @@ def block_and_golfer(desk: Desk, id: UUID) -> tuple[BlockSheet, KeptGolfer]:
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, id, "block")
         lesson = desk.get(session, LessonRow, block.lesson_id, "lesson")
-        golfer = desk.get(session, GolferRow, lesson.golfer_id, "golfer")
         [sheet] = with_readings(desk, session, [value_of(KeptBlock, block)])
-        return sheet, in_lesson(golfer, lesson)
+        return sheet, golfer_in(desk, session, lesson)

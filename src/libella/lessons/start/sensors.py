@@ -147,7 +147,7 @@ def keep_tap(desk: Desk, id: UUID, sensor_id: UUID, at: datetime) -> KeptSensor:
     with desk.transaction() as session:
         row = desk.get(session, SensorRow, sensor_id, "sensor")
         open_lesson(desk, session, row.lesson_id, at=at)
-        desk.add(session, StrokeTapRow, id, sensor_id=sensor_id, tapped_at=at)
+        desk.keep(session, StrokeTapRow, id, "stroke_tap", {"sensor_id": sensor_id, "tapped_at": at})
         return value_of(KeptSensor, row)
 
 

@@ -129,15 +129,20 @@ def _insert(session: Session, rows: list[dict[str, Any]]) -> set[tuple[UUID, str
 def _record_putts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> dict[UUID, UUID]:
     """Putts that new strokes record by themselves, by stroke: one for a ball, however many devices tell of it."""
     found: dict[UUID, UUID] = {}
+    to_come = {it["id"] for it in rows}
+    strokes: dict[UUID, dict[UUID, _Made]] = {}
     for row in sorted(rows, key=lambda it: it["at"]):
-        block = _reading_block(desk, session, row["lesson_id"])
+        to_come.discard(row["id"])
+        lesson_id = row["lesson_id"]
+        block = _reading_block(desk, session, lesson_id)
         raw = _raw(block, row["measures"]) if block else None
         if block is None or raw is None:
             continue
-        made = _made_at(desk, session, row["lesson_id"])
-        at = made[row["id"]][1]
-        told = session.scalars(select(StrokeRow).where(StrokeRow.id.in_(made), StrokeRow.sensor_id != row["sensor_id"]))
-        if any(abs(made[it.id][1] - at) <= ONE_BALL and _raw(block, it.measures) is not None for it in told):
+        if lesson_id not in strokes:
+            strokes[lesson_id] = _made(desk, session, lesson_id)
+        at = strokes[lesson_id][row["id"]].at
+        others = (it for id, it in strokes[lesson_id].items() if id not in to_come and it.sensor != row["sensor_id"])
+        if any(abs(it.at - at) <= ONE_BALL and _raw(block, it.measures) is not None for it in others):
             continue
         interval = entry_of(block).station().interval(raw)
         id = uuid6.uuid7()
@@ -147,18 +152,28 @@ def _record_putts(desk: Desk, session: Session, rows: list[dict[str, Any]]) -> d
     return found
 
 
-def _made_at(desk: Desk, session: Session, lesson_id: UUID) -> dict[UUID, tuple[UUID, datetime]]:
-    """The sensor of each stroke of a lesson, and when it was made by our clock, as far as that is known: by now."""
+@dataclass(frozen=True, slots=True)
+class _Made:
+    """A stroke: by which sensor it was told, what it tells, and when it was made by our clock, as far as that is known:
+    by now."""
+
+    sensor: UUID
+    measures: Mapping[str, float]
+    at: datetime
+
+
+def _made(desk: Desk, session: Session, lesson_id: UUID) -> dict[UUID, _Made]:
+    """The strokes of a lesson."""
     query = select(StrokeRow).where(StrokeRow.studio_id == desk.studio_id, StrokeRow.lesson_id == lesson_id)
-    strokes = list(session.scalars(query))
-    sensors = {it.sensor_id for it in strokes}
-    taps = taps_of(desk, session, list(sensors))
-    found: dict[UUID, tuple[UUID, datetime]] = {}
-    for sensor in sensors:
-        own = [it for it in strokes if it.sensor_id == sensor]
+    by_sensor: dict[UUID, list[StrokeRow]] = {}
+    for it in session.scalars(query):
+        by_sensor.setdefault(it.sensor_id, []).append(it)
+    taps = taps_of(desk, session, list(by_sensor))
+    found: dict[UUID, _Made] = {}
+    for sensor, own in by_sensor.items():
         clock = clock_of([], [_told(it) for it in own], _now_s(own, taps[sensor]))
-        behind = timedelta(seconds=clock.behind_s if clock.out else 0.0)
-        found |= {it.id: (sensor, min(it.at + behind, it.received_at)) for it in own}
+        behind = timedelta(seconds=clock.correction_s)
+        found |= {it.id: _Made(sensor, it.measures, min(it.at + behind, it.received_at)) for it in own}
     return found
 
 
@@ -283,7 +298,7 @@ def _matched(
 def _sheet(
     stroke: KeptStroke, sensor: KeptSensor, zeros: Sequence[KeptSensorZero], reading_id: UUID | None, clock: Clock
 ) -> StrokeSheet:
-    zero = zero_at(zeros, stroke.at + timedelta(seconds=clock.behind_s if clock.out else 0.0))
+    zero = zero_at(zeros, stroke.at + timedelta(seconds=clock.correction_s))
     told: Mapping[str, float] = stroke.measures
     measures = zero.corrected(told) if zero else told
     noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)

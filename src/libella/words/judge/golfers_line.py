@@ -53,7 +53,7 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     now, about_ = it.now, it.quantity
     what = _TAKEN.get(about_.event, "block")
     # Each look is told for itself in its lesson; of putts it is the block that is told.
-    times = it.readings if what == "look" and it.readings else len(it.blocks)
+    times = it.readings if what == "look" else len(it.blocks)
     behind = f"From {counted(times, what)} in {counted(it.lessons, 'lesson')}"
     if len(it.blocks) >= _FEWEST_BETWEEN:
         between = size_said(about_, it.between, 0.0, units)

@@ -62,6 +62,7 @@ CONFLICTS: Final[dict[str, Template]] = {
     "conditions_alike": ("Two conditions have the same name.", "Name each by what differs."),
     "comparison": ("A comparison with this id was planned otherwise.", "Plan a new one."),
     "station_of_another": ("That station was laid for another lesson.", "Lay it for this one."),
+    "stroke_tap": ("A tap with this id is kept already, of another stroke.", "Tap again."),
     "sensor": ("A sensor with this id was asked for otherwise.", "Ask for a new one."),
     "putt_of_another": ("That putt was made in another lesson.", "Choose a putt of this lesson."),
 }

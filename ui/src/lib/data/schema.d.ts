@@ -8648,11 +8648,11 @@ export interface components {
              */
             sensor_id: string;
             /**
-             * At
+             * Tapped At
              * Format: date-time
-             * @description when it was tapped, at the very moment of a stroke
+             * @description at the very moment of a stroke
              */
-            at: string;
+            tapped_at: string;
         };
         /** StudioOut */
         StudioOut: {

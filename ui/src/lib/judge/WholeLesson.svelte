@@ -24,96 +24,98 @@
 
 {#if found.error && !it}
   <div class="p-6"><Trouble error={found.error} again={() => found.refetch()} /></div>
-{:else if it && !read}
-  <div class="p-6">
-    {#if plan && !plan.proved}<Unproved lessonId={id} {plan} class="mb-3" />{/if}
-    <h1 class="wide text-2xl">Nothing to judge yet</h1>
-    <p class="mt-2 text-lg">Whatever is read in any step is judged here: what looks straight, set-downs, putts.</p>
-    <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
-  </div>
 {:else if it}
-  <div class="grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
-    <div class="min-h-0 overflow-y-auto px-6 py-4">
+  <div class={read ? 'grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]' : ''}>
+    <div class={read ? 'min-h-0 overflow-y-auto px-6 py-4' : 'p-6'}>
+      <!-- Here, whatever there is to judge: its sheet stays open while the lesson is judged anew. -->
       {#if plan && !plan.proved}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
-      <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
-      <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
-      {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>{#each it.also as one (one)}<li>{one}</li>{/each}</ul>{/if}
-      {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
-      {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
-      <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
-      {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
-      {#if it.fan}
-        <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan><Stage scene={it.fan} label={it.headline} /></div>
-        <p class="mt-1 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
-      {/if}
-      {#if it.first.length}
-        <section class="mt-4" aria-label="Findings">
-          <h2 class="wide border-b-2 border-ink pb-1 text-xl">Findings</h2>
-          {#each it.first as one, n (one.cause)}<FindingRow lessonId={id} finding={one} place={n + 1} />{/each}
-        </section>
-      {/if}
-      {#each it.compared as one (one.id)}
-        <section class="mt-5" data-compared-lesson={one.id}>
-          <h2 class="wide border-b-2 border-ink pb-1 text-xl">Compared: {one.compared.names.join(', ')}</h2>
-          <div class="mt-2"><Compared found={one.compared} /></div>
-        </section>
-      {/each}
-      {#if it.links.length}
-        <section class="mt-5">
-          <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
-          <ChainLinks links={it.links} />
-        </section>
-      {/if}
-      {#if it.read.length}
-        <section class="mt-5">
-          <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
-          <ReadRows rows={it.read} />
-        </section>
-      {/if}
-      {#if it.misses.length}
-        <details class="mt-5 border-t border-hairline">
-          <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold" data-misses>{it.misses_words}</summary>
-          <ul>
-            {#each it.misses as miss (miss.putt_id)}
-              <li><a class="inline-flex min-h-11 items-center hover:underline" href="/lessons/{id}/judge?block={miss.block_id}">{miss.words}</a></li>
-            {/each}
-          </ul>
+      {#if read}
+        <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
+        <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
+        {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>{#each it.also as one (one)}<li>{one}</li>{/each}</ul>{/if}
+        {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
+        {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
+        <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
+        {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
+        {#if it.fan}
+          <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan><Stage scene={it.fan} label={it.headline} /></div>
+          <p class="mt-1 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
+        {/if}
+        {#if it.first.length}
+          <section class="mt-4" aria-label="Findings">
+            <h2 class="wide border-b-2 border-ink pb-1 text-xl">Findings</h2>
+            {#each it.first as one, n (one.cause)}<FindingRow lessonId={id} finding={one} place={n + 1} />{/each}
+          </section>
+        {/if}
+        {#each it.compared as one (one.id)}
+          <section class="mt-5" data-compared-lesson={one.id}>
+            <h2 class="wide border-b-2 border-ink pb-1 text-xl">Compared: {one.compared.names.join(', ')}</h2>
+            <div class="mt-2"><Compared found={one.compared} /></div>
+          </section>
+        {/each}
+        {#if it.links.length}
+          <section class="mt-5">
+            <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
+            <ChainLinks links={it.links} />
+          </section>
+        {/if}
+        {#if it.read.length}
+          <section class="mt-5">
+            <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
+            <ReadRows rows={it.read} />
+          </section>
+        {/if}
+        {#if it.misses.length}
+          <details class="mt-5 border-t border-hairline">
+            <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold" data-misses>{it.misses_words}</summary>
+            <ul>
+              {#each it.misses as miss (miss.putt_id)}
+                <li><a class="inline-flex min-h-11 items-center hover:underline" href="/lessons/{id}/judge?block={miss.block_id}">{miss.words}</a></li>
+              {/each}
+            </ul>
+          </details>
+        {/if}
+        <details class="mt-2 border-t border-hairline">
+          <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold">Ruled out, or not looked at: {it.more.length}</summary>
+          {#each it.more as one (one.cause)}<FindingRow lessonId={id} finding={one} />{/each}
         </details>
+      {:else}
+        <h1 class="wide text-2xl">Nothing to judge yet</h1>
+        <p class="mt-2 text-lg">Whatever is read in any step is judged here: what looks straight, set-downs, putts.</p>
+        <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
       {/if}
-      <details class="mt-2 border-t border-hairline">
-        <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold">Ruled out, or not looked at: {it.more.length}</summary>
-        {#each it.more as one (one.cause)}<FindingRow lessonId={id} finding={one} />{/each}
-      </details>
     </div>
-    <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to check next">
-      {#if it.guards.length}
-        <section>
-          <h2 class="wide text-lg">Mind</h2>
-          <ul class="mt-1 grid gap-2" data-guards>{#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
-        </section>
-      {/if}
-      {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
-      {#if next}
-        <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
-          <h2 class="wide text-lg">Check next</h2>
-          <p class="mt-1 text-lg leading-snug" data-next={next.name}>{next.words}</p>
-          <a class="button primary mt-2 min-h-14 w-full text-lg" href="/lessons/{id}/{next.step}">Go there</a>
-          {#if it.next.length > 1}
-            <details class="mt-1">
-              <summary class="min-h-11 cursor-pointer py-2 font-semibold">Or</summary>
-              <ul>{#each it.next.slice(1, 5) as one (one.name)}<li><a class="inline-flex min-h-11 items-center leading-snug underline" href="/lessons/{id}/{one.step}">{one.words}</a></li>{/each}</ul>
-            </details>
-          {/if}
-        </section>
-      {/if}
-      <p class="border-t border-hairline pt-3"><a class="button w-full" href="/wall/{id}/finding">Show it to the golfer</a></p>
-      {#if sheet.blocks.length}
-        <section class="mt-auto border-t border-hairline pt-3">
-          <h2 class="wide text-lg">Blocks</h2>
-          <BlockSwitch blocks={sheet.blocks} current="" base="/lessons/{id}/judge" />
-        </section>
-      {/if}
-    </aside>
+    {#if read}
+      <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to check next">
+        {#if it.guards.length}
+          <section>
+            <h2 class="wide text-lg">Mind</h2>
+            <ul class="mt-1 grid gap-2" data-guards>{#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
+          </section>
+        {/if}
+        {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
+        {#if next}
+          <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
+            <h2 class="wide text-lg">Check next</h2>
+            <p class="mt-1 text-lg leading-snug" data-next={next.name}>{next.words}</p>
+            <a class="button primary mt-2 min-h-14 w-full text-lg" href="/lessons/{id}/{next.step}">Go there</a>
+            {#if it.next.length > 1}
+              <details class="mt-1">
+                <summary class="min-h-11 cursor-pointer py-2 font-semibold">Or</summary>
+                <ul>{#each it.next.slice(1, 5) as one (one.name)}<li><a class="inline-flex min-h-11 items-center leading-snug underline" href="/lessons/{id}/{one.step}">{one.words}</a></li>{/each}</ul>
+              </details>
+            {/if}
+          </section>
+        {/if}
+        <p class="border-t border-hairline pt-3"><a class="button w-full" href="/wall/{id}/finding">Show it to the golfer</a></p>
+        {#if sheet.blocks.length}
+          <section class="mt-auto border-t border-hairline pt-3">
+            <h2 class="wide text-lg">Blocks</h2>
+            <BlockSwitch blocks={sheet.blocks} current="" base="/lessons/{id}/judge" />
+          </section>
+        {/if}
+      </aside>
+    {/if}
   </div>
 {:else}
   <Coming what="The judgement" />

@@ -68,7 +68,7 @@ export const zeroSensor = (lesson: string, sensor: string) =>
   put('/api/sensor-zeros/{id}', { ...path(v7()), body: { sensor_id: sensor } }, ofSensor(lesson, sensor, 'Zeroing a sensor'))
 /** A tap at the moment of a stroke: its device's clock is known by it. */
 export const tapStroke = (lesson: string, sensor: string) =>
-  put('/api/stroke-taps/{id}', { ...path(v7()), body: { sensor_id: sensor, at: stamp() } }, ofSensor(lesson, sensor, 'The tap at a stroke'))
+  put('/api/stroke-taps/{id}', { ...path(v7()), body: { sensor_id: sensor, tapped_at: stamp() } }, ofSensor(lesson, sensor, 'The tap at a stroke'))
 export const unpairSensor = (lesson: string, id: string) => remove('/api/sensors/{id}/link', path(id), ofSensor(lesson, id, 'Unpairing a sensor'))
 export const useSensorIn = (lesson: string, id: string) =>
   put('/api/sensors/{id}/lesson', { ...path(id), body: { lesson_id: lesson } }, ofSensor(lesson, id, 'Using a sensor here'))
