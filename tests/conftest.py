@@ -23,10 +23,11 @@ from sqlalchemy import Engine, text
 from libella.api.app import create_app
 from libella.core.drawing.scene import Circle, Shape
 from libella.core.instruments import About, instruments
-from libella.core.instruments.aid import dimension
+from libella.core.instruments.aid import _dimensions_of, dimension
 from libella.core.instruments.gate import Gate
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.judge.judgement import _judged
+from libella.core.start.watched import _usual_note
 from libella.demo.scenario import load
 from libella.lessons.desk.desk import Desk, open_desk
 from libella.store.server.cluster import Cluster
@@ -233,8 +234,8 @@ def hoop() -> Generator[str]:
     assert "hoop" in instruments()
     yield "hoop"
     del Hoop
-    # What was judged on it is remembered, and would hold it.
-    _judged.cache_clear()
-    instruments.cache_clear()
+    # What was worked out of it is remembered, and would hold it.
+    for remembered in (_judged, _dimensions_of, _usual_note, instruments):
+        remembered.cache_clear()
     gc.collect()
     assert "hoop" not in instruments()

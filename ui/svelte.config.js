@@ -4,6 +4,6 @@ import adapter from '@sveltejs/adapter-static'
 export default {
   kit: {
     adapter: adapter({ fallback: 'index.html' }),
-    version: { name: 'libella' },
-  },
+    version: { name: 'libella' }
+  }
 }

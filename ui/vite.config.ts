@@ -7,5 +7,5 @@ export default defineConfig({
   // Logic is tested as it runs in the browser.
   ...(process.env.VITEST ? { resolve: { conditions: ['browser'] } } : {}),
   // During development the pages come from Vite, the API from ./demo.
-  server: { proxy: { '/api': 'http://127.0.0.1:8090' } },
+  server: { proxy: { '/api': 'http://127.0.0.1:8090' } }
 })

@@ -4,7 +4,9 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 import uuid6
+from fastapi.testclient import TestClient
 
+from libella.api.app import create_app
 from libella.core.judge.claims.share import share_of
 from libella.demo.people import PEOPLE
 from libella.demo.seeing import stand_and_see
@@ -156,3 +158,28 @@ def test_what_a_demo_golfer_is_asked_is_the_same_in_every_demo(cluster):
         engine.dispose()
     assert len(told[0][0]) == 4 and told[0][1]
     assert told[0] == told[1]
+
+
+def test_what_is_shown_or_handed_out_of_it_says_so(cluster, client, coach):
+    """On walls and the golfer's own screen, on paper, in files; of what a coach enters nothing does."""
+    lesson = coach.lesson()
+    assert [coach.get(f"/lessons/{lesson['id']}/{page}")["invented"] for page in ("wall", "question")] == [False] * 2
+    plan = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate"}
+    sheet = client.post("/api/prints/station?form=svg", json=plan)
+    assert sheet.status_code == 200 and "invented" not in sheet.text
+
+    engine = connect(demo_database(cluster))
+    with TestClient(create_app(engine), base_url="http://127.0.0.1") as shown:
+        golfers = [it["golfer"] for it in shown.get("/api/golfers").json()["items"]]
+        with_card = {it["id"]: shown.get(f"/api/golfers/{it['id']}/set-up-cards").json() for it in golfers}
+        golfer = next(id for id, cards in with_card.items() if cards)
+        lessons = shown.get(f"/api/golfers/{golfer}/lessons").json()["items"]
+        for page in ("wall", "question"):
+            assert shown.get(f"/api/lessons/{lessons[0]['lesson']['id']}/{page}").json()["invented"] is True
+        putts = shown.get(f"/api/exports/golfer/{golfer}?form=json").json()["putts"]
+        assert putts and all(it["invented"] is True for it in putts)
+        assert "invented demo" in shown.post("/api/prints/station?form=svg", json=plan).text
+        for what in ("card", "mirror"):
+            print_ = shown.get(f"/api/set-up-cards/{with_card[golfer][0]['id']}/print?form=svg&what={what}")
+            assert "invented demo" in print_.text
+    engine.dispose()

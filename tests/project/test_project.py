@@ -51,6 +51,10 @@ def test_style():
     passes(sys.executable, "-m", "ruff", "format", "--check", ".")
 
 
+def test_the_front_end_is_tidy():
+    passes("npm", "run", "-s", "lint", cwd=ROOT / "ui")
+
+
 def test_the_front_end_is_typed():
     passes("npm", "run", "-s", "check", cwd=ROOT / "ui")
 

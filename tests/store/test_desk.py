@@ -4,9 +4,10 @@ from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 import uuid6
+from sqlalchemy import event, text
 
 from libella.core.golfer.level import LEVELS
-from libella.lessons.desk.desk import Desk, open_desk
+from libella.lessons.desk.desk import Desk, open_desk, studio
 from libella.lessons.desk.problem import NotFound
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from libella.store.tables import GolferRow
@@ -51,3 +52,20 @@ def test_first_requests_at_once_make_one_studio(engine):
     with ThreadPoolExecutor(8) as pool:
         made = {it.studio_id for it in pool.map(lambda _: open_desk(engine), range(16))}
     assert len(made) == 1
+
+
+def test_done_together_a_row_is_fetched_once_and_what_is_written_afterwards_waits_for_the_end(desk, engine):
+    asked: list[str] = []
+    event.listen(engine, "before_cursor_execute", lambda *told: asked.append(told[2]))
+    written: list[str] = []
+    with desk.together() as whole:
+        for _ in range(3):
+            assert studio(whole).id == desk.studio_id
+        with whole.together() as same:
+            same.afterwards(lambda session: written.append(session.scalar(text("select 'written'"))))
+        assert same is whole and written == []
+    assert written == ["written"] and sum("FROM studio" in it for it in asked) == 1
+    with pytest.raises(ZeroDivisionError), desk.together() as whole:
+        whole.afterwards(lambda _: written.append("not this"))
+        raise ZeroDivisionError
+    assert written == ["written"]

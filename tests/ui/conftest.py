@@ -17,7 +17,8 @@ CHROMIUM = [
     "--no-first-run",
 ]  # fmt: skip
 AXE = (ROOT / "ui" / "node_modules" / "axe-core" / "axe.min.js").read_text
-expect.set_options(timeout=15000)
+# A busy machine is no mistake of the code.
+expect.set_options(timeout=45000)
 
 
 @pytest.fixture(scope="session")

@@ -138,10 +138,11 @@ def test_straight_can_be_asked_to_a_start_target_only_where_the_putt_breaks(coac
 
 def test_the_golfers_own_screen_shows_the_question_and_nothing_else(coach):
     lesson = coach.lesson()
-    assert coach.get(f"/lessons/{lesson['id']}/question") == {"question": "", "answer": 0}
+    assert coach.get(f"/lessons/{lesson['id']}/question") == {"question": "", "answer": 0, "invented": False}
     test = begin(coach, lesson)
     answer(coach, test, {"true_deg": 1.0, "looks": "left"})
-    assert coach.get(f"/lessons/{lesson['id']}/question") == {"question": "Where does the rod point?", "answer": 2}
+    asked = {"question": "Where does the rod point?", "answer": 2, "invented": False}
+    assert coach.get(f"/lessons/{lesson['id']}/question") == asked
 
 
 def test_eyes_by_string_and_strip_and_a_second_reading(coach):

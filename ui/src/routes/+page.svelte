@@ -34,9 +34,13 @@
 
 <svelte:head><title>Today · Libella</title></svelte:head>
 
-<div class="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+<div
+  class="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]"
+>
   <section aria-labelledby="open-lessons">
-    <h1 id="open-lessons" class="wide flex min-h-[54px] items-end border-b-2 border-ink pb-1 text-2xl">Lessons in progress</h1>
+    <h1 id="open-lessons" class="wide flex min-h-[54px] items-end border-b-2 border-ink pb-1 text-2xl">
+      Lessons in progress
+    </h1>
     {#if today.error}
       <div class="mt-4"><Trouble error={today.error} again={() => today.refetch()} /></div>
     {:else if today.data && !open.length}
@@ -45,7 +49,9 @@
     {#each open as { lesson, golfer, blocks } (lesson.id)}
       <article class="border-b border-hairline py-4" data-lesson={lesson.id}>
         <div class="flex items-baseline justify-between gap-3">
-          <h2 class="wide min-w-0 text-xl"><a class="block truncate hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a></h2>
+          <h2 class="wide min-w-0 text-xl">
+            <a class="block truncate hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a>
+          </h2>
           <span class="shrink-0 text-faded">{day(lesson.started_at)}, {clock(lesson.started_at)}</span>
         </div>
         <p class="text-faded">{lesson.place} · {named('surface', lesson.surface)} · {lesson.green_speed_ft} ft green</p>
@@ -61,7 +67,9 @@
       </article>
     {/each}
     {#if today.hasNextPage}
-      <button class="button mt-3 w-full" onclick={() => today.fetchNextPage()} disabled={today.isFetchingNextPage}>More lessons</button>
+      <button class="button mt-3 w-full" onclick={() => today.fetchNextPage()} disabled={today.isFetchingNextPage}
+        >More lessons</button
+      >
     {/if}
   </section>
 
@@ -70,7 +78,13 @@
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-1">
       <h1 id="golfers" class="wide text-2xl">Golfers</h1>
       <div class="flex min-w-0 flex-wrap gap-2 pb-1">
-        <input class="entry w-52! max-sm:w-full! max-w-full" type="search" placeholder="Find by name" aria-label="Find a golfer by name" bind:value={search} />
+        <input
+          class="entry w-52! max-sm:w-full! max-w-full"
+          type="search"
+          placeholder="Find by name"
+          aria-label="Find a golfer by name"
+          bind:value={search}
+        />
         <button class="button" onclick={() => (adding = true)}>Add golfer</button>
         <a class="button" href="/aids">Aids</a>
       </div>
@@ -89,16 +103,26 @@
           <div class="min-w-0">
             <p class="flex items-baseline gap-2">
               <a class="truncate text-lg font-bold hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a>
-              <span class="shrink-0 text-faded">{[golfer.hand === 'left' ? 'left-handed' : '', last ? day(last.started_at) : ''].filter(Boolean).join(' · ')}</span>
+              <span class="shrink-0 text-faded"
+                >{[golfer.hand === 'left' ? 'left-handed' : '', last ? day(last.started_at) : '']
+                  .filter(Boolean)
+                  .join(' · ')}</span
+              >
             </p>
-            {#if last}<LineNow golferId={golfer.id} block={last.block} />{:else}<p class="text-faded">No putts yet.</p>{/if}
+            {#if last}<LineNow golferId={golfer.id} block={last.block} />{:else}<p class="text-faded">
+                No putts yet.
+              </p>{/if}
           </div>
-          <button class="button" onclick={() => start(golfer)} aria-label="Start lesson with {golfer.name}">Start lesson</button>
+          <button class="button" onclick={() => start(golfer)} aria-label="Start lesson with {golfer.name}"
+            >Start lesson</button
+          >
         </li>
       {/each}
     </ul>
     {#if golfers.hasNextPage}
-      <button class="button mt-3 w-full" onclick={() => golfers.fetchNextPage()} disabled={golfers.isFetchingNextPage}>More golfers</button>
+      <button class="button mt-3 w-full" onclick={() => golfers.fetchNextPage()} disabled={golfers.isFetchingNextPage}
+        >More golfers</button
+      >
     {/if}
   </section>
 </div>

@@ -16,8 +16,9 @@ from ...core.measure.side import Side
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
 from ...lessons.desk import kept
+from ...lessons.desk.desk import Desk
 from ...lessons.judge import blocks as judged_blocks
-from ...lessons.lesson.lessons import BlockSheet
+from ...lessons.lesson.lessons import BlockSheet, is_invented
 from ...lessons.start import blocks
 from ...lessons.values import KeptGolfer, KeptReading
 from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
@@ -123,6 +124,7 @@ class WallOut(BaseModel):
 
     block: BlockLine | None
     last: ReadingLine | None
+    invented: bool = Field(description="true when this is the invented demo")
 
 
 class FurtherOut(BaseModel):
@@ -136,8 +138,8 @@ router = APIRouter(tags=["judge"])
 def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     """The judgement of a block as it stands."""
 
-    def make(_: int) -> str:
-        it = judged_blocks.judge_block(desk, id, units)
+    def make(whole: Desk, _: int) -> str:
+        it = judged_blocks.judge_block(whole, id, units)
         said = _said(it.sheet, it.golfer, it.judgement, units)
         return JudgedOut(
             block=_out(it.sheet, it.judgement, said, units),
@@ -153,8 +155,8 @@ def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
 def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
     """Everything that was read of a block's putts: the claims its lesson makes of the same putts."""
 
-    def make(_: int) -> str:
-        it = judged_blocks.read_of_block(desk, id)
+    def make(whole: Desk, _: int) -> str:
+        it = judged_blocks.read_of_block(whole, id)
         return BlockReadOut(
             pace=pace_said(it.pace, units),
             read=[ClaimOut.of(one, it.hand, units) for one in it.claims],
@@ -167,13 +169,14 @@ def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
 @router.get("/lessons/{id}/wall")
 def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
     """The block putted now, for a second screen. A putt is there when it is kept: after what was felt was called."""
-    block_id = blocks.block_now(desk, id)
+    block_id, invented = blocks.block_now(desk, id), is_invented(desk, id)
     if block_id is None:
-        return WallOut(block=None, last=None)
+        return WallOut(block=None, last=None, invented=invented)
     sheet, golfer = blocks.block_and_golfer(desk, block_id)
     last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
     station = blocks.station_of(sheet.block)
-    return WallOut(block=block_line(sheet, golfer, units), last=_reading(last, station, units) if last else None)
+    shown = _reading(last, station, units) if last else None
+    return WallOut(block=block_line(sheet, golfer, units), last=shown, invented=invented)
 
 
 @router.get("/blocks/{id}/further")

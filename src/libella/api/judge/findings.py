@@ -156,9 +156,9 @@ def lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonFindings:
 def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
     what = f"findings, {units}"
 
-    def make(revision: int) -> str:
-        before = kept.under_other_rules(desk, id, what, revision)
-        found = _lesson(desk, id, units)
+    def make(whole: Desk, revision: int) -> str:
+        before = kept.under_other_rules(whole, id, what, revision)
+        found = _lesson(whole, id, units)
         if before is not None and (old := json.loads(before).get("headline")) not in (None, found.headline):
             found.rules_changed = words.rules_changed_said(old)
         return found.model_dump_json()

@@ -154,13 +154,15 @@ def part(desk: AtDesk, id: UUID) -> LineJoinOut:
 @router.get("/golfers/{id}/line")
 def line(desk: AtDesk, id: UUID, units: InUnits = "metric") -> GolfersLinesOut:
     """The golfer's line of every link, the main one of each first."""
-    return as_kept(kept.of_golfer(desk, id, f"line, {units}", lambda _: _lines(desk, id, units).model_dump_json()))
+    return as_kept(
+        kept.of_golfer(desk, id, f"line, {units}", lambda whole, _: _lines(whole, id, units).model_dump_json())
+    )
 
 
 @router.get("/golfers/{id}/line-now")
 def now(desk: AtDesk, id: UUID) -> LineNowOut:
     """Where the golfer's starts lie now, with nothing in view: for a list of golfers, and to plan by."""
-    return as_kept(kept.of_golfer(desk, id, "line now", lambda _: _now(desk, id).model_dump_json()))
+    return as_kept(kept.of_golfer(desk, id, "line now", lambda whole, _: _now(whole, id).model_dump_json()))
 
 
 @router.get("/golfers/{id}/lines-beside")

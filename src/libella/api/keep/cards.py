@@ -20,7 +20,7 @@ from ...words.keep.card import card_rows, change_words
 from ...words.see.check import LINKS, alert_words, drift_word, drift_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20, Words80
 from ..see.eyes import EyeMarkIn
-from .prints import printed
+from .prints import labelled, printed
 
 router = APIRouter(tags=["cards"])
 
@@ -148,7 +148,7 @@ def print_card(
     """The card, or the mirror's overlay in true size."""
     kept, golfer = cards.card(desk, id)
     hand = golfer.hand
-    title = f"{golfer.name}: {'set-up card' if what == 'card' else 'overlay for the mirror'}"
+    title = labelled(f"{golfer.name}: {'set-up card' if what == 'card' else 'overlay for the mirror'}", golfer.invented)
     sheets: tuple[Sheet, ...]
     if what == "card":
         sheets = card_sheet(kept.card, title, kept.row.note, hand, units, paper)

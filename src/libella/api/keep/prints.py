@@ -13,6 +13,7 @@ from ...core.measure.limits import OutOfLimits
 from ...core.set.station import Station
 from ...exchange.paper import PaperName, Sheet, pdf, tiled
 from ...exchange.station_sheet import station_sheet
+from ...lessons.desk.desk import studio
 from ...lessons.set.plans import proof_of
 from ..base.shapes import AtDesk, InUnits, Words80
 from ..set.stations import PlannedIn
@@ -60,7 +61,7 @@ def one(
 ) -> Response:
     """A print in true size. The header `x-sheets` says how many sheets it takes."""
     station = replace(plan.entry(), proof=proof_of(desk, plan.proof_of)).station()
-    sheets, title = _sheets(name, station, plan, paper, units)
+    sheets, title = _sheets(name, station, plan, paper, units, invented=studio(desk).invented)
     return printed(sheets, title, name, form, paper, sheet)
 
 
@@ -77,11 +78,16 @@ def printed(
     return Response(sheets[sheet - 1].svg, media_type="image/svg+xml", headers=headers)
 
 
+def labelled(title: str, invented: bool) -> str:
+    """The title of what is printed of the invented demo says so."""
+    return f"{title} · invented demo" if invented else title
+
+
 def _sheets(
-    name: str, station: Station, plan: PrintIn, paper: PaperName, units: InUnits
+    name: str, station: Station, plan: PrintIn, paper: PaperName, units: InUnits, *, invented: bool
 ) -> tuple[tuple[Sheet, ...], str]:
     if name == STATION:
-        title = plan.title or "Station sheet"
+        title = labelled(plan.title or "Station sheet", invented)
         return station_sheet(station, title, plan.hand, units, paper), title
     print_ = template(name)
     return tiled(print_.draw(station, plan.hand, units), print_.name, paper), print_.name

@@ -68,7 +68,7 @@ def find(
 
 
 def _last(desk: Desk, lesson: KeptLesson, block: BlockSheet, who: KeptGolfer, units: InUnits) -> LastLesson:
-    def make(_: int) -> str:
+    def make(_: Desk, __: int) -> str:
         return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
 
     return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
@@ -88,7 +88,7 @@ def lessons_of(
     before = opened(after, datetime.fromisoformat, UUID)
     if before is not None:
         return as_kept(_lessons(desk, id, before, units))
-    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda _: _lessons(desk, id, None, units)))
+    return as_kept(kept.of_golfer(desk, id, f"lessons, {units}", lambda whole, _: _lessons(whole, id, None, units)))
 
 
 def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:

@@ -86,11 +86,11 @@ def today(desk: AtDesk, after: str | None = Query(None, description="page mark")
 
 
 def _open_lesson(desk: Desk, lesson: KeptLesson, golfer: KeptGolfer, units: InUnits) -> OpenLesson:
-    def make(_: int) -> str:
+    def make(whole: Desk, _: int) -> str:
         return OpenLesson(
             lesson=LessonOut.model_validate(lesson),
             golfer=GolferBrief.model_validate(golfer),
-            blocks=[block_line(it, golfer, units) for it in lessons.blocks_of(desk, [lesson.id])],
+            blocks=[block_line(it, golfer, units) for it in lessons.blocks_of(whole, [lesson.id])],
         ).model_dump_json()
 
     return OpenLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"today, {units}", make))
@@ -101,7 +101,7 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
     """One lesson whole."""
     return as_kept(
         kept.of_lesson(
-            desk, id, f"lesson, {units}", lambda revision: _whole(desk, id, units, revision).model_dump_json()
+            desk, id, f"lesson, {units}", lambda whole, revision: _whole(whole, id, units, revision).model_dump_json()
         )
     )
 

@@ -13,6 +13,7 @@ from ...core.measure.units import Units
 from ...core.see.method import FEWEST, METHODS, Eyes, Glasses, LooksStraight, Method, Toward, Trace
 from ...core.see.position import position_of
 from ...core.see.straight import laid_rod
+from ...lessons.lesson.lessons import is_invented
 from ...lessons.see import sights
 from ...lessons.see.sights import Asked, SightEntry, SightSheet
 from ...words.see.straight import METHODS as METHOD_WORDS
@@ -139,6 +140,7 @@ class QuestionOut(BaseModel):
 
     question: str = Field(description="empty while nothing is asked")
     answer: int = Field(description="which answer is waited for")
+    invented: bool = Field(description="true when this is the invented demo")
 
 
 @router.get("/sight-methods")
@@ -200,10 +202,11 @@ def felt(desk: AtDesk, id: UUID, entry: FeltIn, units: InUnits = "metric") -> Si
 def question(desk: AtDesk, id: UUID) -> QuestionOut:
     """For the golfer's own screen."""
     asked = next((it for it in reversed(sights.sights_of(desk, id)) if not it.test.ended_at), None)
+    invented = is_invented(desk, id)
     if asked is None:
-        return QuestionOut(question="", answer=0)
+        return QuestionOut(question="", answer=0, invented=invented)
     count = sum(not it.voided for it in asked.trials)
-    return QuestionOut(question=METHOD_WORDS[asked.test.method].question, answer=count + 1)
+    return QuestionOut(question=METHOD_WORDS[asked.test.method].question, answer=count + 1, invented=invented)
 
 
 @router.put("/sight-trials/{id}")

@@ -48,15 +48,14 @@ class Mix:
 
 def share_within(mix: Mix, bias: Floats, spread: Floats) -> Floats:
     """Share of Normal(bias, spread) within half a window either side of the start target; arrays broadcast."""
-    total: Floats | None = None
-    for half, weight in mix.halves:
-        part = normal_below((half - bias) / spread)
-        part -= normal_below((-half - bias) / spread)
-        part *= weight
-        total = part if total is None else total + part
-    if total is None:
+    if not mix.halves:
         raise ValueError("a mix has at least one window")
-    return total
+    halves = np.array([half for half, _ in mix.halves] + [-half for half, _ in mix.halves])
+    weights = np.array([weight for _, weight in mix.halves])
+    # All edges at once: of small arrays what it costs to begin is most of it.
+    shape = (halves.size, *(1,) * max(bias.ndim, spread.ndim))
+    below = normal_below((halves.reshape(shape) - bias) / spread)
+    return np.tensordot(np.concatenate((weights, -weights)), below, axes=1)
 
 
 def costs_from(putts: Floats, spread: Floats, mix: Mix) -> Floats:

@@ -27,7 +27,8 @@ USUAL_TAU: Final = _TAUS[2]
 _WANDERS: Final = (0.004, 0.02, 0.045, 0.08, 0.13)
 _STEP_SD: Final = 1.0
 _LEAST_SD: Final = 1e-3
-_HALVINGS: Final = 40
+_HALVINGS: Final = 14
+_TINY: Final = 1e-300
 
 
 @dataclass(frozen=True, slots=True)
@@ -257,11 +258,17 @@ def _quantile(weight: Floats, mean: Floats, sd: Floats, share: float) -> Floats:
     """Quantiles of mixtures of normals, one a column."""
     low: Floats = (mean - 8 * sd).min(axis=0)
     high: Floats = (mean + 8 * sd).max(axis=0)
+
+    def below(at: Floats) -> Floats:
+        return weight @ normal_below((at - mean) / sd)
+
     for _ in range(_HALVINGS):
         middle = (low + high) / 2
-        below = weight @ normal_below((middle - mean) / sd)
-        low, high = np.where(below < share, middle, low), np.where(below < share, high, middle)
-    return (low + high) / 2
+        under = below(middle) < share
+        low, high = np.where(under, middle, low), np.where(under, high, middle)
+    # Between so near ends it is straight.
+    less, more = share - below(low), below(high) - share
+    return low + (high - low) * less / np.maximum(less + more, _TINY)
 
 
 def _step(day: float, size: Estimate, weight: Floats, mean: Floats, sd: Floats, matters: tuple[float, float]) -> Step:

@@ -262,31 +262,35 @@ def lapse_reach(intervals: Iterable[Interval]) -> float:
     return max(LAPSE_REACH, *ends, LAPSE_REACH)
 
 
-_TABLE_END, _TABLE_STEPS, _BLOCK = 9, 2048, 8192
+_TABLE_END, _TABLE_STEPS, _BLOCK, _FEW = 9, 256, 8192, 1500
 _TABLE_AT = np.arange(-_TABLE_END * _TABLE_STEPS, _TABLE_END * _TABLE_STEPS + 1) / _TABLE_STEPS
 _TABLE_BELOW = ndtr(_TABLE_AT)
 _TABLE_RISE = np.exp(-0.5 * _TABLE_AT**2) / math.sqrt(2 * math.pi) / _TABLE_STEPS
 _TABLE_BEND = -0.5 * _TABLE_AT * _TABLE_RISE / _TABLE_STEPS
+_TABLE_TURN = (_TABLE_AT**2 - 1) * _TABLE_RISE / _TABLE_STEPS**2 / 6
 
 
 def normal_below(z: Floats) -> Floats:
     """Φ(z) to 1e-12, for the one place where it takes most of the time.
 
-    Second-order expansion about the nearest point of a fine table: several times as fast as `ndtr` on large arrays.
+    Of many: third-order expansion about the nearest point of a table, half again as fast as `ndtr`.
     """
+    if z.size < _FEW:
+        return ndtr(z)
     flat, out = z.reshape(-1), np.empty(z.size)
     # In blocks, so that what it needs on the way stays in the processor's cache.
     for first in range(0, z.size, _BLOCK):
         at = flat[first : first + _BLOCK] * _TABLE_STEPS
         at += _TABLE_END * _TABLE_STEPS
-        np.clip(at, 0, 2 * _TABLE_END * _TABLE_STEPS, out=at)
-        cell = (at + 0.5).astype(np.intp)
-        at -= cell
-        step = _TABLE_BEND.take(cell)
-        step *= at
-        step += _TABLE_RISE.take(cell)
-        step *= at
-        step += _TABLE_BELOW.take(cell)
+        np.maximum(at, 0, out=at)
+        np.minimum(at, 2 * _TABLE_END * _TABLE_STEPS, out=at)
+        nearest = np.rint(at)
+        at -= nearest
+        cell = nearest.astype(np.intp)
+        step = _TABLE_TURN.take(cell, mode="clip")
+        for table in (_TABLE_BEND, _TABLE_RISE, _TABLE_BELOW):
+            step *= at
+            step += table.take(cell, mode="clip")
         out[first : first + _BLOCK] = step
     return out.reshape(z.shape)
 

@@ -5,7 +5,6 @@ from typing import Final
 
 import numpy as np
 from scipy.special import betainc
-from scipy.stats import beta
 
 from ..certainty.estimate import Estimate
 
@@ -43,7 +42,8 @@ class Apart:
 def apart(first: Share, second: Share, matters_from: float, nothing_under: float) -> Apart:
     """Two shares compared, each with a uniform prior; what matters in a hundred."""
     at = (np.arange(_GRID) + 0.5) / _GRID
-    masses = [beta.pdf(at, it.times + 1, it.of - it.times + 1) for it in (first, second)]
+    logs = [it.times * np.log(at) + (it.of - it.times) * np.log1p(-at) for it in (first, second)]
+    masses = [np.exp(it - it.max()) for it in logs]
     a, b = (it / it.sum() for it in masses)
     # On a grid of equal steps the difference of two shares is a sum along diagonals.
     mass = np.convolve(b, a[::-1])

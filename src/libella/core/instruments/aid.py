@@ -9,6 +9,7 @@ import math
 from abc import ABC, abstractmethod
 from collections.abc import Mapping
 from dataclasses import Field, dataclass, field, fields, replace
+from functools import cache
 from typing import Any, ClassVar, Literal, Self
 
 from ..drawing.scene import Scene, Shape, box
@@ -165,6 +166,14 @@ class Solid:
         )
 
 
+@cache
+def _dimensions_of(cls: "type[Aid]") -> tuple[Dimension, ...]:
+    def of(it: Field[Any]) -> Dimension:
+        return Dimension(name=it.name, **it.metadata)
+
+    return tuple(of(it) for it in fields(cls) if it.metadata)
+
+
 @dataclass(frozen=True)
 class Aid(ABC):
     """An instrument laid out with its dimensions."""
@@ -188,11 +197,7 @@ class Aid(ABC):
     @classmethod
     def dimensions(cls, units: Units = "metric") -> tuple[Dimension, ...]:
         """The dimensions to lay out, in laying order, with what is usual for a coach in these units."""
-
-        def of(it: Field[Any]) -> Dimension:
-            return Dimension(name=it.name, **it.metadata)
-
-        return tuple(of(it) for it in fields(cls) if it.metadata)
+        return _dimensions_of(cls)
 
     @classmethod
     def laid(cls, sizes: Mapping[str, float]) -> Self:

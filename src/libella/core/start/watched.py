@@ -1,10 +1,12 @@
 """What lies beside a putt and is read at it: each aid laid is a note of its own, with its own readings to tap."""
 
 from collections.abc import Iterable, Mapping
+from functools import cache
 from typing import Final
 
-from ..instruments import instruments, lay
+from ..instruments import instruments
 from ..instruments.aid import Aid, Raw
+from ..instruments.registry import instrument
 from ..instruments.scale import Scale
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
@@ -49,9 +51,14 @@ def note_of(name: str) -> Note:
     """The note of that name, of an aid as it is usually laid where it is one of an aid's."""
     if name in NOTES:
         return NOTES[name]
-    note = _note(lay(name.removeprefix(PREFIX), {}))
+    note = _usual_note(instrument(name.removeprefix(PREFIX)))
     assert note is not None, name
     return note
+
+
+@cache
+def _usual_note(kind: type[Aid]) -> Note | None:
+    return _note(kind.laid({}))
 
 
 def kind_of(name: str) -> str | None:

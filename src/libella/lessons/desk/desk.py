@@ -1,12 +1,12 @@
 """The desk: one studio's door to the store, through which every use case goes."""
 
-from collections.abc import Generator, Mapping
+from collections.abc import Callable, Generator, Mapping
 from contextlib import contextmanager
 from typing import TypeVar
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import Engine, func, select
+from sqlalchemy import Engine, event, func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
@@ -26,12 +26,35 @@ class Desk:
         self._engine = engine
         self._sessions = sessionmaker(engine, expire_on_commit=False)
         self._session = session
+        self._then: list[Callable[[Session], object]] = []
 
     @contextmanager
     def together(self) -> Generator["Desk"]:
-        """A desk whose transactions are all one: what is done through it in the block is kept whole, or not at all."""
+        """A desk whose transactions are all one: what is done through it in the block is kept whole, or not at all, and
+        a row that many ask for is fetched once."""
+        if self._session is not None:
+            yield self
+            return
         with self._sessions.begin() as session:
-            yield Desk(self._engine, self.studio_id, session)
+            whole = Desk(self._engine, self.studio_id, session)
+            # A session forgets a row as soon as nobody holds it.
+            held: list[object] = []
+
+            def hold(_: Session, row: object) -> None:
+                held.append(row)
+
+            event.listen(session, "loaded_as_persistent", hold)
+            yield whole
+        for write in whole._then:
+            self.afterwards(write)
+
+    def afterwards(self, write: Callable[[Session], object]) -> None:
+        """Write in a transaction of its own once all that is done together is done: nobody waits for it meanwhile."""
+        if self._session is not None:
+            self._then.append(write)
+            return
+        with self._sessions.begin() as session:
+            write(session)
 
     @contextmanager
     def transaction(self) -> Generator[Session]:

@@ -1,5 +1,5 @@
 """Answers that take a while to make, kept with the data and the rules they were made from, and made anew when either
-changes.
+changes. Each is made through one desk that does everything together: of one state, and a row is fetched once.
 
 The data's mark is its golfer's revision, which every write raises (store/migrations 0013); the rules' mark is what the
 program is made of.
@@ -18,12 +18,16 @@ from sqlalchemy.orm import Session
 from ...store.tables import BlockRow, GolferRevisionRow, GolferRow, KeptAnswerRow, LessonRow
 from .desk import Desk
 
+Make = Callable[[Desk, int], str]
+"""Makes an answer through the desk it is given, told the data's mark."""
 
-def of_lesson(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
-    """The answer about a lesson; `what` names it, its units included. `make` is told the data's mark."""
-    with desk.transaction() as session:
-        golfer_id = desk.get(session, LessonRow, id, "lesson").golfer_id
-    return _kept(desk, golfer_id, id, what, make)
+
+def of_lesson(desk: Desk, id: UUID, what: str, make: Make) -> str:
+    """The answer about a lesson; `what` names it, its units included."""
+    with desk.together() as whole:
+        with whole.transaction() as session:
+            golfer_id = whole.get(session, LessonRow, id, "lesson").golfer_id
+        return _kept(whole, golfer_id, id, what, make)
 
 
 def revision_of_lesson(desk: Desk, id: UUID) -> int:
@@ -34,19 +38,20 @@ def revision_of_lesson(desk: Desk, id: UUID) -> int:
         return _revision(desk, session, golfer_id) if golfer_id else 0
 
 
-def of_block(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
+def of_block(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a block."""
     query = (
         select(LessonRow.golfer_id)
         .join(BlockRow, (BlockRow.studio_id == LessonRow.studio_id) & (BlockRow.lesson_id == LessonRow.id))
         .where(BlockRow.studio_id == desk.studio_id, BlockRow.id == id)
     )
-    with desk.transaction() as session:
-        golfer_id = session.scalar(query)
-        if golfer_id is None:
-            desk.get(session, BlockRow, id, "block")
-            return make(0)
-    return _kept(desk, golfer_id, id, what, make)
+    with desk.together() as whole:
+        with whole.transaction() as session:
+            golfer_id = session.scalar(query)
+            if golfer_id is None:
+                whole.get(session, BlockRow, id, "block")
+                return make(whole, 0)
+        return _kept(whole, golfer_id, id, what, make)
 
 
 def under_other_rules(desk: Desk, id: UUID, what: str, revision: int) -> str | None:
@@ -56,14 +61,15 @@ def under_other_rules(desk: Desk, id: UUID, what: str, revision: int) -> str | N
         return kept.answer if kept is not None and kept.revision == revision and kept.rules != rules() else None
 
 
-def of_golfer(desk: Desk, id: UUID, what: str, make: Callable[[int], str]) -> str:
+def of_golfer(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a golfer."""
-    with desk.transaction() as session:
-        desk.get(session, GolferRow, id, "golfer")
-    return _kept(desk, id, id, what, make)
+    with desk.together() as whole:
+        with whole.transaction() as session:
+            whole.get(session, GolferRow, id, "golfer")
+        return _kept(whole, id, id, what, make)
 
 
-def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable[[int], str]) -> str:
+def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Make) -> str:
     key = {"studio_id": desk.studio_id, "about_id": about_id, "what": what}
     with desk.transaction() as session:
         # Before it is made: what is written meanwhile makes it old, never too new.
@@ -71,14 +77,14 @@ def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Callable
         kept = session.get(KeptAnswerRow, (desk.studio_id, about_id, what))
         if kept is not None and (kept.revision, kept.rules) == (revision, rules()):
             return kept.answer
-    answer = make(revision)
+    answer = make(desk, revision)
     values = {"golfer_id": golfer_id, "revision": revision, "rules": rules(), "answer": answer}
-    with desk.transaction() as session:
-        session.execute(
-            insert(KeptAnswerRow)
-            .values(**key, **values)
-            .on_conflict_do_update(index_elements=list(key), set_=values, where=KeptAnswerRow.revision <= revision)
-        )
+    keeping = (
+        insert(KeptAnswerRow)
+        .values(**key, **values)
+        .on_conflict_do_update(index_elements=list(key), set_=values, where=KeptAnswerRow.revision <= revision)
+    )
+    desk.afterwards(lambda session: session.execute(keeping))
     return answer
 
 

@@ -223,6 +223,12 @@ def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[K
     return {lesson.golfer_id: (lesson, blocks) for lesson, blocks in _with_blocks(desk, rows)}
 
 
+def is_invented(desk: Desk, lesson_id: UUID) -> bool:
+    """Whether a lesson is of the invented demo."""
+    with desk.transaction() as session:
+        return desk.get(session, LessonRow, lesson_id, "lesson").invented
+
+
 def own_lessons(desk: Desk) -> int:
     """How many lessons are not of the invented demo."""
     with desk.transaction() as session:

@@ -57,9 +57,21 @@
   const unread = $derived(Boolean(link === 'face' && chosen?.about.laser && !laserRead))
   const reading = createWrite(() => readCautions(lessonId))
   const told = $derived<Shapes['AimSeriesIn']>({
-    lesson_id: lessonId, link, cue, aided: view === 'aided', planned, kind: link === 'face' ? kind : null, sizes: link === 'face' ? sizes : {}, ...setDown(under), station_id: null, started_at: '',
+    lesson_id: lessonId,
+    link,
+    cue,
+    aided: view === 'aided',
+    planned,
+    kind: link === 'face' ? kind : null,
+    sizes: link === 'face' ? sizes : {},
+    ...setDown(under),
+    station_id: null,
+    started_at: ''
   })
-  const beginning = createWrite((id: string) => beginSeries(id, { ...told, started_at: stamp() }), (_, id) => begun(id))
+  const beginning = createWrite(
+    (id: string) => beginSeries(id, { ...told, started_at: stamp() }),
+    (_, id) => begun(id)
+  )
   let inTurns = $state(false)
   function begin(event: SubmitEvent): void {
     event.preventDefault()
@@ -69,22 +81,34 @@
 
 <form onsubmit={begin} class="grid gap-4">
   <div>
-    <Choice label="Which link" options={(choices.data?.links ?? []).map((it) => ({ value: it.link, words: it.name }))} bind:value={link} />
+    <Choice
+      label="Which link"
+      options={(choices.data?.links ?? []).map((it) => ({ value: it.link, words: it.name }))}
+      bind:value={link}
+    />
     <p class="mt-1 text-faded">{choices.data?.links.find((it) => it.link === link)?.how ?? ''}</p>
   </div>
   {#if link === 'face'}
     <div>
       <Choice
-        label="Read with" options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))} bind:value={kind}
+        label="Read with"
+        options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))}
+        bind:value={kind}
         onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
       />
       {#if chosen}
         <p class="mt-1 max-w-2xl text-faded">{chosen.about.read}</p>
         <p class="max-w-2xl text-faded"><strong>It can’t tell:</strong> {chosen.about.cannot}</p>
-        <div class="mt-2 grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4" role="group" aria-label="Sizes as laid">
+        <div
+          class="mt-2 grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4"
+          role="group"
+          aria-label="Sizes as laid"
+        >
           {#each chosen.dimensions as dimension (dimension.name)}
             <SizeEntry
-              {dimension} value={sizes[dimension.name] ?? dimension.default} error={about(beginning.error, dimension.name)}
+              {dimension}
+              value={sizes[dimension.name] ?? dimension.default}
+              error={about(beginning.error, dimension.name)}
               onvalue={(value) => (changed = { ...changed, [kind]: { ...changed[kind], [dimension.name]: value } })}
             />
           {/each}
@@ -95,16 +119,27 @@
     <div>
       <Choice label="The golfer sees" options={VIEWS} bind:value={view} />
       {#if view === 'aided' && !natural}
-        <p class="mt-1 font-semibold" data-natural-first>Natural first: once the aid was seen, the aim is no longer the golfer’s own.</p>
+        <p class="mt-1 font-semibold" data-natural-first>
+          Natural first: once the aid was seen, the aim is no longer the golfer’s own.
+        </p>
       {/if}
     </div>
   {/if}
   <UnderChoice label="Set down" {offered} without={NOT_HERE} bind:value={under} />
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <Choice label="Cue on the ball" options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))} bind:value={cue} />
+    <Choice
+      label="Cue on the ball"
+      options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))}
+      bind:value={cue}
+    />
     <Stepper
-      label="Set-downs to the verdict" unit="" text={String(planned)} read={(text) => Number(text)} hint="Stepping away between; {entry('set_downs').low} to {entry('set_downs').high}."
-      step={(by) => (planned = stepped('set_downs', planned, by))} error={about(beginning.error, 'planned')}
+      label="Set-downs to the verdict"
+      unit=""
+      text={String(planned)}
+      read={(text) => Number(text)}
+      hint="Stepping away between; {entry('set_downs').low} to {entry('set_downs').high}."
+      step={(by) => (planned = stepped('set_downs', planned, by))}
+      error={about(beginning.error, 'planned')}
       onvalue={(it) => (planned = it)}
     />
   </div>
@@ -112,7 +147,12 @@
     <div class="grid gap-1 border-t border-hairline pt-3">
       {#each chosen?.about.cautions ?? [] as it (it)}<p><strong>Caution.</strong> {it}</p>{/each}
       <label class="flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
-        <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} onchange={() => reading.mutate(undefined)} />
+        <input
+          type="checkbox"
+          class="mt-1 size-6 shrink-0 accent-[var(--ink)]"
+          checked={false}
+          onchange={() => reading.mutate(undefined)}
+        />
         The laser’s cautions above are read, and everybody here knows them.
       </label>
     </div>
@@ -123,8 +163,12 @@
     <button class="button justify-self-start" type="button" onclick={() => (inTurns = false)}>One way only</button>
   {:else}
     <div class="flex gap-2">
-      <button class="button primary min-h-14 w-full max-w-sm text-lg" disabled={beginning.isPending || unread}>Begin the set-downs</button>
-      <button class="button min-h-14 px-3" type="button" disabled={unread} onclick={() => (inTurns = true)}>Compare…</button>
+      <button class="button primary min-h-14 w-full max-w-sm text-lg" disabled={beginning.isPending || unread}
+        >Begin the set-downs</button
+      >
+      <button class="button min-h-14 px-3" type="button" disabled={unread} onclick={() => (inTurns = true)}
+        >Compare…</button
+      >
     </div>
   {/if}
 </form>

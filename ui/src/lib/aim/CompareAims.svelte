@@ -35,29 +35,73 @@
   const QUESTIONS = options<typeof question>('aim_question')
   const VIEWS = { false: named('aid_seen', 'natural'), true: named('aid_seen', 'aided') }
 
-  const same = $derived({ cue: first.cue, set_up: first.set_up ?? '', factors: first.factors ?? {}, aided: first.aided })
-  const other = $derived({ ...same, ...(what === 'cue' ? { cue } : what === 'set_up' ? setDown(under) : { aided: !first.aided }) })
-  const nameOf = (it: typeof same) => (what === 'cue' ? named('cue', it.cue ?? 'line') : what === 'set_up' ? it.set_up || Object.values(it.factors).join(', ') || 'as usual' : VIEWS[`${it.aided ?? false}`])
+  const same = $derived({
+    cue: first.cue,
+    set_up: first.set_up ?? '',
+    factors: first.factors ?? {},
+    aided: first.aided
+  })
+  const other = $derived({
+    ...same,
+    ...(what === 'cue' ? { cue } : what === 'set_up' ? setDown(under) : { aided: !first.aided })
+  })
+  const nameOf = (it: typeof same) =>
+    what === 'cue'
+      ? named('cue', it.cue ?? 'line')
+      : what === 'set_up'
+        ? it.set_up || Object.values(it.factors).join(', ') || 'as usual'
+        : VIEWS[`${it.aided ?? false}`]
   const comparing = createWrite(
     () => {
       const { lesson_id, link, kind, sizes, planned } = first
       const ways = [same, other].map((it) => ({ ...it, name: nameOf(it) }))
-      return compareAims(v7(), { lesson_id, link, kind, sizes, each: planned, ways, run, question, order: 'alternating', station_id: null, started_at: stamp() })
+      return compareAims(v7(), {
+        lesson_id,
+        link,
+        kind,
+        sizes,
+        each: planned,
+        ways,
+        run,
+        question,
+        order: 'alternating',
+        station_id: null,
+        started_at: stamp()
+      })
     },
-    () => begun(),
+    () => begun()
   )
 </script>
 
 <section class="grid gap-3 border-l-4 border-ink pl-4" data-compare-aims>
   <Choice label="Other in the second way" options={WHATS} bind:value={what} />
-  {#if what === 'cue'}<Choice label="Against which cue" options={options<typeof cue>('cue').filter((it) => it.value !== first.cue).map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))} bind:value={cue} />
+  {#if what === 'cue'}<Choice
+      label="Against which cue"
+      options={options<typeof cue>('cue')
+        .filter((it) => it.value !== first.cue)
+        .map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))}
+      bind:value={cue}
+    />
   {:else if what === 'set_up'}<UnderChoice label="Against what" {offered} without={NOT_HERE} bind:value={under} />{/if}
   <div class="grid items-start gap-3 sm:grid-cols-2">
-    <Stepper label="Set-downs in a run" unit="" text={String(run)} read={typedNumber} step={(by) => (run = stepped('run', run, by))} onvalue={(it) => (run = it)} error={about(comparing.error, 'run')} />
+    <Stepper
+      label="Set-downs in a run"
+      unit=""
+      text={String(run)}
+      read={typedNumber}
+      step={(by) => (run = stepped('run', run, by))}
+      onvalue={(it) => (run = it)}
+      error={about(comparing.error, 'run')}
+    />
     <Choice label="The one question it answers" options={QUESTIONS} bind:value={question} />
   </div>
   {#if comparing.error}<Trouble error={comparing.error} />{/if}
-  <button class="button primary min-h-14 max-w-sm text-lg" type="button" disabled={comparing.isPending || !nameOf(other) || nameOf(other) === nameOf(same)} onclick={() => comparing.mutate(undefined)}>
+  <button
+    class="button primary min-h-14 max-w-sm text-lg"
+    type="button"
+    disabled={comparing.isPending || !nameOf(other) || nameOf(other) === nameOf(same)}
+    onclick={() => comparing.mutate(undefined)}
+  >
     {nameOf(same)} and {nameOf(other) || '…'}, in turns
   </button>
 </section>

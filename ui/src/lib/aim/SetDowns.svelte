@@ -27,7 +27,10 @@
   let { lessonId, sheet, name, leave, turn }: Props = $props()
 
   const kind = $derived(sheet.series.kind)
-  const picture = tryQuery(() => kind, () => sheet.series.sizes)
+  const picture = tryQuery(
+    () => kind,
+    () => sheet.series.sizes
+  )
   const Entry = $derived(picture.data ? ENTRIES[picture.data.entry] : undefined)
   let angle = $state(0)
   let seen = $state(0.5)
@@ -37,7 +40,9 @@
 
   const next = $derived(valid.length + waiting + 1)
 
-  const keeping = createWrite((raw: Record<string, number | string>) => keepSetDown(lessonId, { series_id: sheet.series.id, raw, taken_at: stamp() }))
+  const keeping = createWrite((raw: Record<string, number | string>) =>
+    keepSetDown(lessonId, { series_id: sheet.series.id, raw, taken_at: stamp() })
+  )
   const undoing = createWrite((last: string) => undoSetDown(lessonId, sheet.series.id, last))
   const error = $derived(keeping.error ?? undoing.error)
   const keep = (raw: Record<string, number | string>) => keeping.mutate(raw)
@@ -49,38 +54,71 @@
 </script>
 
 <div class="flex flex-wrap items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
-  <h1 class="wide text-xl" data-set-count>Set-down {next}{next > sheet.series.planned ? `, ${sheet.series.planned} were planned` : ` of ${sheet.series.planned}`}</h1>
-  <p class="text-faded">{name} · {named('cue', sheet.series.cue)}{sheet.series.aided ? ', aid in view' : ', no aid in view'}</p>
+  <h1 class="wide text-xl" data-set-count>
+    Set-down {next}{next > sheet.series.planned
+      ? `, ${sheet.series.planned} were planned`
+      : ` of ${sheet.series.planned}`}
+  </h1>
+  <p class="text-faded">
+    {name} · {named('cue', sheet.series.cue)}{sheet.series.aided ? ', aid in view' : ', no aid in view'}
+  </p>
 </div>
 {#if turn}
-  <p class="mt-2 flex flex-wrap items-center justify-center gap-x-3 border-2 border-ink px-3 py-1 text-center" data-turn aria-live="polite">
+  <p
+    class="mt-2 flex flex-wrap items-center justify-center gap-x-3 border-2 border-ink px-3 py-1 text-center"
+    data-turn
+    aria-live="polite"
+  >
     <span class="wide text-xl">Now: {turn.names[turn.series.indexOf(sheet.series.id)]}</span>
     <span>{turn.turn_words}</span>
   </p>
 {/if}
-<p class="mt-2 text-lg">{valid.length ? 'The golfer steps away, comes back and sets the putter down again.' : 'The golfer sets the putter down.'}</p>
+<p class="mt-2 text-lg">
+  {valid.length
+    ? 'The golfer steps away, comes back and sets the putter down again.'
+    : 'The golfer sets the putter down.'}
+</p>
 <div class="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
   <div>
     {#if kind === null}
       <div class="grid items-end gap-3 sm:grid-cols-2">
         <Stepper
-          label={entry('aim_deg').label} unit="°" hint={entry('aim_deg').hint} text={String(angle)} read={typedNumber}
-          step={(by) => (angle = stepped('aim_deg', angle, by))} onvalue={(it) => (angle = it)}
+          label={entry('aim_deg').label}
+          unit="°"
+          hint={entry('aim_deg').hint}
+          text={String(angle)}
+          read={typedNumber}
+          step={(by) => (angle = stepped('aim_deg', angle, by))}
+          onvalue={(it) => (angle = it)}
         />
         <Stepper
-          label={entry('aim_seen_deg').label} unit="°" hint="How finely it is really seen." text={String(seen)} read={typedNumber}
-          step={(by) => (seen = stepped('aim_seen_deg', seen, by))} onvalue={(it) => (seen = it)}
+          label={entry('aim_seen_deg').label}
+          unit="°"
+          hint="How finely it is really seen."
+          text={String(seen)}
+          read={typedNumber}
+          step={(by) => (seen = stepped('aim_seen_deg', seen, by))}
+          onvalue={(it) => (seen = it)}
         />
       </div>
-      <button class="button primary mt-3 min-h-14 w-full text-lg" onclick={() => keep({ angle_deg: angle, seen_deg: seen })}>Record it</button>
+      <button
+        class="button primary mt-3 min-h-14 w-full text-lg"
+        onclick={() => keep({ angle_deg: angle, seen_deg: seen })}>Record it</button
+      >
     {:else if picture.error}
       <Trouble error={picture.error} again={() => picture.refetch()} />
     {:else if Entry && picture.data}
-      <div class="relative h-72"><div class="absolute inset-0"><Entry entry={picture.data} closed={false} record={(zone: Zone) => keep(zone.raw)} /></div></div>
+      <div class="relative h-72">
+        <div class="absolute inset-0">
+          <Entry entry={picture.data} closed={false} record={(zone: Zone) => keep(zone.raw)} />
+        </div>
+      </div>
     {/if}
     {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
     <div class="mt-3 flex gap-3">
-      <button class="button" disabled={!valid.length || waiting > 0} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
+      <button class="button" disabled={!valid.length || waiting > 0} onclick={undo}
+        >Undo last <kbd class="key">U</kbd></button
+      >
       <button class="button ml-auto" onclick={leave}>{sheet.found.final ? 'Done' : 'Leave it open'}</button>
     </div>
   </div>

@@ -7,11 +7,15 @@ import { inUnits, key, units } from '$lib/data/key'
 export function aimQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.aim(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/aim', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/aim', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }
 
 /** The links of the aim, and what each can be read with. */
 export function aimChoicesQuery() {
-  return createQuery(() => ({ queryKey: key.aimChoices(), queryFn: () => ask(api.GET('/api/aim-choices')), staleTime: Infinity }))
+  return createQuery(() => ({
+    queryKey: key.aimChoices(),
+    queryFn: () => ask(api.GET('/api/aim-choices')),
+    staleTime: Infinity
+  }))
 }

@@ -34,8 +34,12 @@
     {#each options as it (it.value)}
       <ToggleGroup.Item
         value={it.value}
-        class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture ? `${small ? 'w-28' : 'w-32'} flex-col gap-1 px-1 py-1.5 leading-tight` : ''}"
-        >{#if it.picture}<Sketch scene={it.picture} {...small ? { width: 80, height: 30 } : {}} />{/if}<span>{it.words}</span></ToggleGroup.Item
+        class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture
+          ? `${small ? 'w-28' : 'w-32'} flex-col gap-1 px-1 py-1.5 leading-tight`
+          : ''}"
+        >{#if it.picture}<Sketch scene={it.picture} {...small ? { width: 80, height: 30 } : {}} />{/if}<span
+          >{it.words}</span
+        ></ToggleGroup.Item
       >
     {/each}
   </ToggleGroup.Root>

@@ -39,7 +39,8 @@
   typedIn={ruler.unit}
   text={value === null ? '' : shown(value, ruler)}
   read={(text) => typed(text, ruler)}
-  step={(direction) => onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e5) / 1e5)))}
+  step={(direction) =>
+    onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e5) / 1e5)))}
   {error}
   {onvalue}
 />

@@ -33,18 +33,29 @@
 <div>
   <Choice
     {label}
-    options={[...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictures[it] })), { value: OTHER, words: another }]}
-    bind:value={() => (typing ? OTHER : value || UNNAMED), (it) => {
-      typing = it === OTHER
-      if (!typing) value = it === UNNAMED ? '' : it
-    }}
+    options={[
+      ...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictures[it] })),
+      { value: OTHER, words: another }
+    ]}
+    bind:value={
+      () => (typing ? OTHER : value || UNNAMED),
+      (it) => {
+        typing = it === OTHER
+        if (!typing) value = it === UNNAMED ? '' : it
+      }
+    }
   />
   {#if typing}
     <!-- It often stands within a form: Enter takes the name, and nothing else. -->
     <div class="mt-1.5 flex max-w-md gap-2">
       <!-- svelte-ignore a11y_autofocus (it was just asked for) -->
       <input
-        class="entry" aria-label={another.replace('…', '')} bind:value={typed} maxlength="80" autofocus onblur={take}
+        class="entry"
+        aria-label={another.replace('…', '')}
+        bind:value={typed}
+        maxlength="80"
+        autofocus
+        onblur={take}
         onkeydown={(event) => {
           if (event.key !== 'Enter') return
           event.preventDefault()

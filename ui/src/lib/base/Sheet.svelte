@@ -17,7 +17,9 @@
   let body = $state<HTMLElement | null>(null)
   /** Ready to type, or to choose: the first field has the focus, not the cross that closes it. */
   function focusFirst(event: Event): void {
-    const first = body?.querySelector<HTMLElement>('input:not([type=file]):not([disabled]), textarea, select, [role=radio], button:not([disabled]), a[href]')
+    const first = body?.querySelector<HTMLElement>(
+      'input:not([type=file]):not([disabled]), textarea, select, [role=radio], button:not([disabled]), a[href]'
+    )
     if (!first) return
     event.preventDefault()
     first.focus()
@@ -29,7 +31,9 @@
     <Dialog.Overlay class="fixed inset-0 z-20 bg-black/45" />
     <Dialog.Content
       onOpenAutoFocus={focusFirst}
-      class="fixed top-[4dvh] left-1/2 z-30 max-h-[92dvh] {wide ? 'w-[min(720px,94vw)]' : 'w-[min(560px,94vw)]'} -translate-x-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
+      class="fixed top-[4dvh] left-1/2 z-30 max-h-[92dvh] {wide
+        ? 'w-[min(720px,94vw)]'
+        : 'w-[min(560px,94vw)]'} -translate-x-1/2 overflow-y-auto border-2 border-ink bg-paper p-5"
     >
       <div class="mb-3 flex items-start justify-between gap-3">
         <Dialog.Title class="wide text-xl">{title}</Dialog.Title>

@@ -21,13 +21,16 @@
 </script>
 
 {#if dimension.unit === 'm'}
-  <LengthEntry
-    limits={dimension} {value} {error} {onvalue}
-  />
+  <LengthEntry limits={dimension} {value} {error} {onvalue} />
 {:else}
   <Stepper
-    label={dimension.label} hint={dimension.hint} unit={SIGN[dimension.unit]} text={String(Number(value.toFixed(2)))}
+    label={dimension.label}
+    hint={dimension.hint}
+    unit={SIGN[dimension.unit]}
+    text={String(Number(value.toFixed(2)))}
     read={typedNumber}
-    {step} {error} {onvalue}
+    {step}
+    {error}
+    {onvalue}
   />
 {/if}

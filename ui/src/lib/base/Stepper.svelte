@@ -41,7 +41,9 @@
 <div class="min-w-0">
   <label class="label block truncate" for={id}>{label}</label>
   <div class="mt-0.5 flex items-stretch">
-    <button class="button rounded-r-none px-3" type="button" aria-label="{label}: less" onclick={() => nudge(-1)}>−</button>
+    <button class="button rounded-r-none px-3" type="button" aria-label="{label}: less" onclick={() => nudge(-1)}
+      >−</button
+    >
     <div class="relative min-w-0 flex-1">
       <input
         {id}
@@ -64,7 +66,11 @@
       />
       <span class="pointer-events-none absolute inset-y-0 right-2 flex items-center text-faded">{unit}</span>
     </div>
-    <button class="button rounded-l-none px-3" type="button" aria-label="{label}: more" onclick={() => nudge(1)}>+</button>
+    <button class="button rounded-l-none px-3" type="button" aria-label="{label}: more" onclick={() => nudge(1)}
+      >+</button
+    >
   </div>
-  <p id="{id}-hint" class="mt-0.5 text-[13px] leading-snug {wrong ? 'font-semibold text-danger' : 'text-faded'}">{wrong ?? hint}</p>
+  <p id="{id}-hint" class="mt-0.5 text-[13px] leading-snug {wrong ? 'font-semibold text-danger' : 'text-faded'}">
+    {wrong ?? hint}
+  </p>
 </div>

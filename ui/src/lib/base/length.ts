@@ -18,7 +18,7 @@ const TYPED: Record<string, number> = {
   in: 0.0254,
   '"': 0.0254,
   ft: 0.3048,
-  "'": 0.3048,
+  "'": 0.3048
 }
 const EIGHTH_M = 0.0254 / 8
 const FOOT = 96
@@ -69,18 +69,31 @@ function eighths(count: number): string {
 /** "2 3/4" and "3/4" as numbers that can be read on. */
 function unfolded(said: string): string {
   return said.replace(/(?:(\d+)\s+)?(\d+)\/(\d+)/g, (_, whole: string | undefined, part: string, of: string) =>
-    String(Number(whole ?? 0) + Number(part) / Number(of)),
+    String(Number(whole ?? 0) + Number(part) / Number(of))
   )
 }
 
 /** Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"). */
 export function typed(text: string, ruler: Ruler): number {
-  const plain = text.trim().toLowerCase().replaceAll(',', '.').replaceAll('′', "'").replaceAll('″', '"').replace(/^−/, '-')
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replaceAll(',', '.')
+    .replaceAll('′', "'")
+    .replaceAll('″', '"')
+    .replace(/^−/, '-')
   // A sign before feet and inches is that of both.
   if (plain.startsWith('-')) return -typed(plain.slice(1), ruler)
   const said = unfolded(plain)
   if (/^\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
   const parts = [...said.matchAll(/(\d*\.?\d+)\s*(mm|cm|m|in|ft|"|')/g)]
-  if (!parts.length || parts.map((it) => it[0]).join('').replaceAll(' ', '') !== said.replaceAll(' ', '')) return NaN
+  if (
+    !parts.length ||
+    parts
+      .map((it) => it[0])
+      .join('')
+      .replaceAll(' ', '') !== said.replaceAll(' ', '')
+  )
+    return NaN
   return parts.reduce((sum, [, number, unit]) => sum + Number(number) * (TYPED[unit as string] as number), 0)
 }

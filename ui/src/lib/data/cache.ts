@@ -12,11 +12,11 @@ export const cache = new QueryClient({
       retry: (tries, error) => tries < 3 && !(error instanceof Refusal && NO.has(error.problem.status)),
       retryDelay: (tries) => 500 * (tries + 1),
       networkMode: 'always',
-      staleTime: 1000,
+      staleTime: 1000
     },
     // The outbox knows when to send again, also after the page was closed.
-    mutations: { retry: false, networkMode: 'always' },
-  },
+    mutations: { retry: false, networkMode: 'always' }
+  }
 })
 
 /**
@@ -28,7 +28,7 @@ export async function renew(...keys: Key[]): Promise<void> {
     keys.map(async (queryKey) => {
       await cache.cancelQueries({ queryKey, predicate: ({ state }) => state.data === undefined })
       await cache.invalidateQueries({ queryKey })
-    }),
+    })
   )
 }
 

@@ -20,7 +20,7 @@ api.use({
   },
   onResponse({ request, response }) {
     hear(response, asked.get(request) ?? 0)
-  },
+  }
 })
 
 /** The server answered and said no: what happened, what was kept, what to do. */
@@ -41,7 +41,7 @@ export const SILENT: Problem = {
   status: 0,
   detail: 'Libella does not answer. What was saved is safe.',
   remedy: 'Check the network, or that ./demo still runs; this page tries again by itself.',
-  errors: [],
+  errors: []
 }
 
 /** Wait for an answer and give its body; throws a `Refusal`. */
@@ -58,14 +58,18 @@ export async function ask<T>(asked: Promise<{ data?: T; error?: unknown; respons
 
 /** The problem a failed answer holds, or one that says as much as is known. */
 export function problemOf(body: unknown, status: number): Problem {
-  if (body && typeof body === 'object' && 'detail' in body) return { ...SILENT, remedy: '', ...(body as Partial<Problem>), status }
+  if (body && typeof body === 'object' && 'detail' in body)
+    return { ...SILENT, remedy: '', ...(body as Partial<Problem>), status }
   return { ...SILENT, status, title: 'Not possible', detail: `The server answered ${status}. What was saved is safe.` }
 }
 
 /** What went wrong, for whoever shows it. */
 export function refusal(error: unknown): Refusal {
-  return error instanceof Refusal ? error : new Refusal({ ...SILENT, title: 'Something went wrong', detail: String(error) })
+  return error instanceof Refusal
+    ? error
+    : new Refusal({ ...SILENT, title: 'Something went wrong', detail: String(error) })
 }
 
 /** What went wrong with one entry, or nothing. */
-export const about = (error: unknown, field: string): string | undefined => (error ? refusal(error).about(field) : undefined)
+export const about = (error: unknown, field: string): string | undefined =>
+  error ? refusal(error).about(field) : undefined

@@ -27,7 +27,11 @@ class Heard {
   add(lesson: string, event: LiveEvent): void {
     const before = this.#strokes[lesson]
     const same = before?.at === event.at
-    this.#strokes[lesson] = { ...event, sent: same ? { ...before?.sent, ...event.sent } : (event.sent ?? {}), taken: same ? (before?.taken ?? false) : false }
+    this.#strokes[lesson] = {
+      ...event,
+      sent: same ? { ...before?.sent, ...event.sent } : (event.sent ?? {}),
+      taken: same ? (before?.taken ?? false) : false
+    }
   }
   /** Its start was taken for a putt. */
   take(lesson: string): void {

@@ -61,7 +61,7 @@ export const key = {
   tools: (lesson: string) => ['tools', lesson],
   tryAid: (kind: string) => ['try', kind],
   wall: (lesson: string) => ['wall', lesson],
-  ways: () => ['ways'],
+  ways: () => ['ways']
 } satisfies Record<string, (...about: string[]) => Key>
 
 /** Every answer of one sort, whatever it was asked about. */

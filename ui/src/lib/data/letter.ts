@@ -1,12 +1,21 @@
 /** Writes as they are sent: typed by the server's own description, plain enough to be kept on this device. */
-import { createFinalURL, createQuerySerializer, defaultPathSerializer, type FetchResponse, type MaybeOptionalInit } from 'openapi-fetch'
+import {
+  createFinalURL,
+  createQuerySerializer,
+  defaultPathSerializer,
+  type FetchResponse,
+  type MaybeOptionalInit
+} from 'openapi-fetch'
 import type { MediaType, PathsWithMethod } from 'openapi-typescript-helpers'
 import type { Problem, Shapes } from './client'
 import { units, type Key } from './key'
 import type { paths } from './schema'
 
 type Method = 'put' | 'delete'
-type Init<P extends keyof paths, M extends Method> = Pick<NonNullable<MaybeOptionalInit<paths[P], M>>, 'params' | 'body'>
+type Init<P extends keyof paths, M extends Method> = Pick<
+  NonNullable<MaybeOptionalInit<paths[P], M>>,
+  'params' | 'body'
+>
 type Answer<P extends keyof paths, M extends Method> = NonNullable<
   FetchResponse<NonNullable<paths[P][M]>, Record<never, never>, MediaType>['data']
 >
@@ -60,18 +69,34 @@ export const pathInUnits = (id: string) => ({ params: { path: { id }, query: uni
 
 const querySerializer = createQuerySerializer()
 
-function draft<A>(method: Draft['method'], path: string, init: { params?: unknown; body?: unknown }, about: About): Draft<A> {
+function draft<A>(
+  method: Draft['method'],
+  path: string,
+  init: { params?: unknown; body?: unknown },
+  about: About
+): Draft<A> {
   const params = (init.params ?? {}) as { path?: Record<string, unknown>; query?: Record<string, unknown> }
   return {
-    answers: null, renews: [], whole: false, now: false, reading: null, ...about,
+    answers: null,
+    renews: [],
+    whole: false,
+    now: false,
+    reading: null,
+    ...about,
     method,
     path: createFinalURL(path, { baseUrl: '', params, querySerializer, pathSerializer: defaultPathSerializer }),
-    body: init.body ?? null,
+    body: init.body ?? null
   }
 }
 
-export const put = <P extends PathsWithMethod<paths, 'put'>>(path: P, init: Init<P, 'put'>, about: About): Draft<Answer<P, 'put'>> =>
-  draft('PUT', path, init, about)
+export const put = <P extends PathsWithMethod<paths, 'put'>>(
+  path: P,
+  init: Init<P, 'put'>,
+  about: About
+): Draft<Answer<P, 'put'>> => draft('PUT', path, init, about)
 
-export const remove = <P extends PathsWithMethod<paths, 'delete'>>(path: P, init: Init<P, 'delete'>, about: About): Draft<Answer<P, 'delete'>> =>
-  draft('DELETE', path, init, about)
+export const remove = <P extends PathsWithMethod<paths, 'delete'>>(
+  path: P,
+  init: Init<P, 'delete'>,
+  about: About
+): Draft<Answer<P, 'delete'>> => draft('DELETE', path, init, about)

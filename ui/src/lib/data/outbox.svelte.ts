@@ -54,10 +54,13 @@ export class Outbox {
     this.#book.version(1).stores({ letters: 'id' })
     // Once the outbox knew readings alone.
     this.#book.version(2).upgrade((book) =>
-      book.table('letters').toCollection().modify((it: Record<string, unknown>) => {
-        const more = { thing: it.blockId, words: 'Putt', answers: null, renews: [], whole: false, now: false }
-        Object.assign(it, more, { reading: { block: it.blockId, id: it.about, shown: it.shown } })
-      }),
+      book
+        .table('letters')
+        .toCollection()
+        .modify((it: Record<string, unknown>) => {
+          const more = { thing: it.blockId, words: 'Putt', answers: null, renews: [], whole: false, now: false }
+          Object.assign(it, more, { reading: { block: it.blockId, id: it.about, shown: it.shown } })
+        })
     )
     void this.#open()
     globalThis.addEventListener?.('online', () => this.#hurry())
@@ -123,7 +126,13 @@ export class Outbox {
   /** A newer whole takes the place of the last of its thing, if that says the same and is not on its way. */
   #replace(newer: Letter): void {
     const last = this.of(newer.thing).at(-1)
-    if (!last?.whole || last.path !== newer.path || last.method !== newer.method || this.#busy.get(last.thing) === last.id) return
+    if (
+      !last?.whole ||
+      last.path !== newer.path ||
+      last.method !== newer.method ||
+      this.#busy.get(last.thing) === last.id
+    )
+      return
     this.#waiters.set(newer.id, [...(this.#waiters.get(last.id) ?? []), ...(this.#waiters.get(newer.id) ?? [])])
     this.#waiters.delete(last.id)
     void this.dismiss(last.id)
@@ -169,7 +178,7 @@ export class Outbox {
     const answer = await fetch(letter.path, {
       method: letter.method,
       headers: { 'content-type': 'application/json', 'libella-units': settings.units },
-      ...(letter.body === null ? {} : { body: JSON.stringify(letter.body) }),
+      ...(letter.body === null ? {} : { body: JSON.stringify(letter.body) })
     }).catch(() => null)
     if (answer) hear(answer, asked)
     this.reached = answer !== null && !NOBODY.has(answer.status) && !LATER.has(answer.status)

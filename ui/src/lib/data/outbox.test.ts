@@ -14,7 +14,17 @@ let n = 0
 let name = ''
 
 const draft = (thing: string, path: string, more: Partial<Draft> = {}): Draft => ({
-  thing, words: path, answers: null, renews: [], whole: false, now: false, reading: null, method: 'PUT', path, body: { path }, ...more,
+  thing,
+  words: path,
+  answers: null,
+  renews: [],
+  whole: false,
+  now: false,
+  reading: null,
+  method: 'PUT',
+  path,
+  body: { path },
+  ...more
 })
 const until = (holds: () => unknown) => vi.waitFor(() => expect(holds()).toBeTruthy(), { timeout: 4000, interval: 10 })
 const paths = () => served.map((it) => it.path)
@@ -181,7 +191,9 @@ describe('the outbox', () => {
   it('sends what an older version of itself had kept', async () => {
     const old = new Dexie(name)
     old.version(1).stores({ letters: 'id' })
-    await old.table('letters').add({ id: '1', method: 'PUT', path: '/old', body: {}, blockId: 'b', about: 'r', shown: null, refused: null })
+    await old
+      .table('letters')
+      .add({ id: '1', method: 'PUT', path: '/old', body: {}, blockId: 'b', about: 'r', shown: null, refused: null })
     old.close()
     const box = new Outbox(name)
     await until(() => box.confirmed.length)

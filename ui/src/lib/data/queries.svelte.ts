@@ -11,7 +11,7 @@ const ONCE = { staleTime: Infinity } as const
 export function lessonQuery(id: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.lesson(id())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}', { params: { path: { id: id() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}', { params: { path: { id: id() }, query: units() } }))
   }))
 }
 
@@ -36,7 +36,7 @@ export function judgedQuery(id: () => string | undefined) {
     enabled: Boolean(id()),
     // Another block's numbers must not stand under this block's name.
     placeholderData: (before) => (before?.block.id === id() ? before : undefined),
-    staleTime: 0,
+    staleTime: 0
   }))
   return judged
 }
@@ -51,7 +51,7 @@ export function comparisonsQuery(id: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.comparisons(id())),
     queryFn: () => ask(api.GET('/api/lessons/{id}/comparisons', { params: { path: { id: id() }, query: units() } })),
-    placeholderData: (before) => before,
+    placeholderData: (before) => before
   }))
 }
 
@@ -60,7 +60,7 @@ export function sensorsQuery(id: () => string) {
   return createQuery(() => ({
     queryKey: key.sensors(id()),
     queryFn: () => ask(api.GET('/api/lessons/{id}/sensors', { params: { path: { id: id() } } })),
-    refetchInterval: 4000,
+    refetchInterval: 4000
   }))
 }
 
@@ -70,7 +70,7 @@ export function entryQuery(id: () => string | undefined) {
     queryKey: inUnits(key.entry(id() ?? '')),
     queryFn: () => ask(api.GET('/api/blocks/{id}/entry', { params: { path: { id: id() ?? '' }, query: units() } })),
     enabled: Boolean(id()),
-    ...ONCE,
+    ...ONCE
   }))
 }
 
@@ -78,9 +78,12 @@ export function entryQuery(id: () => string | undefined) {
 export function tryQuery(kind: () => string | null, sizes: () => Record<string, number>) {
   return createQuery(() => ({
     queryKey: inUnits(key.tryAid(kind() ?? ''), sizes()),
-    queryFn: () => ask(api.POST('/api/instruments/entry', { params: { query: units() }, body: { kind: kind() ?? '', sizes: sizes() } })),
+    queryFn: () =>
+      ask(
+        api.POST('/api/instruments/entry', { params: { query: units() }, body: { kind: kind() ?? '', sizes: sizes() } })
+      ),
     enabled: kind() !== null,
-    ...ONCE,
+    ...ONCE
   }))
 }
 
@@ -88,7 +91,7 @@ export function instrumentsQuery() {
   return createQuery(() => ({
     queryKey: inUnits(key.instruments()),
     queryFn: () => ask(api.GET('/api/instruments', { params: { query: units() } })),
-    ...ONCE,
+    ...ONCE
   }))
 }
 
@@ -118,7 +121,7 @@ export function pausesQuery(id: () => string, putts: () => number | undefined, a
     queryFn: () => ask(api.GET('/api/lessons/{id}/pauses', { params: { path: { id: id() } } })),
     refetchInterval: 20_000,
     enabled: asked(),
-    placeholderData: (before) => before,
+    placeholderData: (before) => before
   }))
 }
 
@@ -126,6 +129,7 @@ export function pausesQuery(id: () => string, putts: () => number | undefined, a
 export function cardsQuery(golfer: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.cards(golfer())),
-    queryFn: () => ask(api.GET('/api/golfers/{id}/set-up-cards', { params: { path: { id: golfer() }, query: units() } })),
+    queryFn: () =>
+      ask(api.GET('/api/golfers/{id}/set-up-cards', { params: { path: { id: golfer() }, query: units() } }))
   }))
 }

@@ -28,13 +28,13 @@ export function createReckoned<Q, A>(name: () => Key, asked: () => Q | null, rec
         queryFn: () =>
           reckon(now as Q).then(
             (data) => ({ of, data, error: null }),
-            (error: Error) => ({ of, data: undefined, error }),
+            (error: Error) => ({ of, data: undefined, error })
           ),
         enabled: now !== null,
-        gcTime: HELD_MS,
+        gcTime: HELD_MS
       }
     },
-    () => cache,
+    () => cache
   )
   $effect(() => {
     if (wanted === 'null' || query.isFetching || wanted === said) return
@@ -56,6 +56,6 @@ export function createReckoned<Q, A>(name: () => Key, asked: () => Q | null, rec
     get isPending(): boolean {
       return wanted !== 'null' && (query.isFetching || answer?.of !== wanted)
     },
-    refetch: () => query.refetch(),
+    refetch: () => query.refetch()
   }
 }

@@ -4,7 +4,7 @@ import { problemOf, Refusal } from './client'
 /** Wait for it and hand it to the browser under the server's name for it; says how many sheets it takes. */
 export async function save(
   asked: Promise<{ data?: unknown; error?: unknown; response: Response }>,
-  fallback: string,
+  fallback: string
 ): Promise<number> {
   const { data, error, response } = await asked
   if (!data) throw new Refusal(problemOf(error, response.status))

@@ -7036,6 +7036,11 @@ export interface components {
              * @description which answer is waited for
              */
             answer: number;
+            /**
+             * Invented
+             * @description true when this is the invented demo
+             */
+            invented: boolean;
         };
         /**
          * QuickCheckIn
@@ -9269,6 +9274,11 @@ export interface components {
         WallOut: {
             block: components["schemas"]["BlockLine"] | null;
             last: components["schemas"]["ReadingLine"] | null;
+            /**
+             * Invented
+             * @description true when this is the invented demo
+             */
+            invented: boolean;
         };
         /**
          * WanderWords

@@ -32,6 +32,6 @@ export function createSeen<T>(stands: () => T | null, error: () => Error | null,
     },
     begin(): void {
       seen = stands()
-    },
+    }
   }
 }

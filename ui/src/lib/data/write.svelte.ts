@@ -22,18 +22,22 @@ export function createWrite<V, A>(draft: (given: V) => Draft<A>, done?: (answer:
         // `error` tells of the newest alone: what is refused of an older one stays in the outbox, in view.
         return outbox.post(draft(given), () => here && mine === newest)
       },
-      onSuccess: (answer: A, given: V) => (here ? done?.(answer, given) : undefined),
+      onSuccess: (answer: A, given: V) => (here ? done?.(answer, given) : undefined)
     }),
-    () => cache,
+    () => cache
   )
 }
 
 /** What was refused, of several writes that are told of in one place. */
-export const firstError = (all: readonly { error: Error | null }[]): Error | null => all.find((it) => it.error)?.error ?? null
+export const firstError = (all: readonly { error: Error | null }[]): Error | null =>
+  all.find((it) => it.error)?.error ?? null
 
 /** Something the server works out or hands over when told to; it keeps nothing of it. */
 export function createAsk<V, A>(asked: (given: V) => Promise<A>, done?: (answer: A, given: V) => unknown): Write<V, A> {
-  return createMutation(() => ({ mutationFn: asked, onSuccess: (answer: A, given: V) => done?.(answer, given) }), () => cache)
+  return createMutation(
+    () => ({ mutationFn: asked, onSuccess: (answer: A, given: V) => done?.(answer, given) }),
+    () => cache
+  )
 }
 
 /** What was last said of a thing here and is not known to be kept yet: also what was said before the page was closed. */

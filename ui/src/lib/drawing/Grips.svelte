@@ -27,7 +27,7 @@
     tapes.flatMap((tape) => {
       const found = tape.of ? grip(tape.of, tape.whose ?? 0) : null
       return found ? [{ tape, found, key: `${tape.whose} ${tape.of}`, ...farEnd(tape, page) }] : []
-    }),
+    })
   )
   type End = (typeof ends)[number]
   let held = $state.raw<{ key: string; from: number; value: number; at: number; mm: number; px: number } | null>(null)
@@ -51,7 +51,14 @@
     const px = (end.level ? event.clientX : event.clientY) - held.from
     held = { ...held, px, at: set(end, held.value + (px * held.mm) / 1000) }
   }
-  const STEPS: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }
+  const STEPS: Record<string, number> = {
+    ArrowRight: 1,
+    ArrowUp: 1,
+    ArrowLeft: -1,
+    ArrowDown: -1,
+    PageUp: 5,
+    PageDown: -5
+  }
   function key(event: KeyboardEvent, end: End): void {
     const by = STEPS[event.key]
     if (!by) return
@@ -63,7 +70,9 @@
 {#each ends as end (end.key)}
   {@const mine = held?.key === end.key ? held : null}
   <div
-    class="grip absolute flex size-11 -translate-x-1/2 -translate-y-1/2 touch-none items-center justify-center {end.level ? 'cursor-ew-resize' : 'cursor-ns-resize'}"
+    class="grip absolute flex size-11 -translate-x-1/2 -translate-y-1/2 touch-none items-center justify-center {end.level
+      ? 'cursor-ew-resize'
+      : 'cursor-ns-resize'}"
     style:left="{end.x}px"
     style:top="{end.y}px"
     role="slider"
@@ -82,7 +91,10 @@
   >
     <span class="size-3.5 rounded-full border-2 border-ink bg-level"></span>
     {#if mine}
-      <span class="pointer-events-none absolute bottom-full left-1/2 -translate-x-1/2 bg-level px-2 font-bold whitespace-nowrap text-on-level">{end.found.said(mine.at)}</span>
+      <span
+        class="pointer-events-none absolute bottom-full left-1/2 -translate-x-1/2 bg-level px-2 font-bold whitespace-nowrap text-on-level"
+        >{end.found.said(mine.at)}</span
+      >
     {/if}
   </div>
 {/each}

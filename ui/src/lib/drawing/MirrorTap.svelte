@@ -33,7 +33,7 @@
     const mm = (px: number, zero: number, scale: number) => Math.round((px - zero) / scale)
     return {
       behind_m: -mm(event.clientX - box.left - frame.clientLeft, page.x(0), page.along) / 1000,
-      inside_m: (inward * mm(event.clientY - box.top - frame.clientTop, page.y(0), page.over)) / 1000,
+      inside_m: (inward * mm(event.clientY - box.top - frame.clientTop, page.y(0), page.over)) / 1000
     }
   }
   function down(event: PointerEvent): void {
@@ -66,8 +66,16 @@
   {#each marks as it (it.name)}
     {@const at = held && it.name === wanted ? held : it.at}
     {#if at}
-      <span class="pointer-events-none absolute size-5 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-ink bg-level" style:left="{x(at)}px" style:top="{y(at)}px"></span>
-      <span class="pointer-events-none absolute -translate-x-1/2 bg-paper/80 px-1 text-sm font-bold" style:left="{x(at)}px" style:top="{y(at) + 14}px">{it.name}</span>
+      <span
+        class="pointer-events-none absolute size-5 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-ink bg-level"
+        style:left="{x(at)}px"
+        style:top="{y(at)}px"
+      ></span>
+      <span
+        class="pointer-events-none absolute -translate-x-1/2 bg-paper/80 px-1 text-sm font-bold"
+        style:left="{x(at)}px"
+        style:top="{y(at) + 14}px">{it.name}</span
+      >
     {/if}
   {/each}
 </div>

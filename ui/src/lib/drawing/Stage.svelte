@@ -62,7 +62,7 @@
                 points={points([
                   [it.x, it.y],
                   [it.x_end, it.y_low],
-                  [it.x_end, it.y_high],
+                  [it.x_end, it.y_high]
                 ])}
               />
             {/if}
@@ -82,7 +82,11 @@
     </svg>
     {#if grip}<Grips {tapes} {page} {grip} />{/if}
     {#if stretch}
-      <div class="absolute right-2 bottom-2 flex max-w-full flex-wrap items-center justify-end gap-2 bg-paper pl-2" role="group" aria-label="Exaggerate across">
+      <div
+        class="absolute right-2 bottom-2 flex max-w-full flex-wrap items-center justify-end gap-2 bg-paper pl-2"
+        role="group"
+        aria-label="Exaggerate across"
+      >
         <span class="text-sm text-faded" aria-live="polite">
           {across === 1 ? 'True to scale' : `Across the line ×${across}, along it ×1`}
         </span>

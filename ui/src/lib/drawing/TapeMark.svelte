@@ -36,7 +36,12 @@
     <line x1={x} x2={x} y1={at.y1} y2={at.y2} />
     <line x1={x - tick} x2={x + tick} y1={at.y1 + tick} y2={at.y1 - tick} />
     <line x1={x - tick} x2={x + tick} y1={at.y2 + tick} y2={at.y2 - tick} />
-    <text x={up ? Math.min(page.width - room, Math.max(room, x)) : x} dx={up ? 0 : 10} y={up ? at.y2 - 13 : at.y2 + 18} text-anchor={up ? 'middle' : 'start'}>{tape.text}</text>
+    <text
+      x={up ? Math.min(page.width - room, Math.max(room, x)) : x}
+      dx={up ? 0 : 10}
+      y={up ? at.y2 - 13 : at.y2 + 18}
+      text-anchor={up ? 'middle' : 'start'}>{tape.text}</text
+    >
   {/if}
 </g>
 

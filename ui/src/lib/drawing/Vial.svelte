@@ -50,7 +50,15 @@
       </clipPath>
       <g clip-path="url(#tube-{size}-{outer})">
         {#if it.film && !it.off}
-          <rect class="film" class:settle={settling} x={it.film.x} y="1.5" width={it.film.width} height={tube - 3} rx={tube / 3} />
+          <rect
+            class="film"
+            class:settle={settling}
+            x={it.film.x}
+            y="1.5"
+            width={it.film.width}
+            height={tube - 3}
+            rx={tube / 3}
+          />
         {/if}
         {#if it.bubble && !it.off}
           <rect
@@ -77,12 +85,14 @@
         <line class="mark" x1={x} x2={x} y1={size === 'row' ? 0 : -4} y2={tube + 1} />
       {/each}
       {#if it.off}
-        <path
-          class="off"
-          d={it.off === 'left' ? `M2 ${tube / 2}l12 -8v16z` : `M${width - 2} ${tube / 2}l-12 -8v16z`}
-        />
+        <path class="off" d={it.off === 'left' ? `M2 ${tube / 2}l12 -8v16z` : `M${width - 2} ${tube / 2}l-12 -8v16z`} />
         {#if size !== 'row'}
-          <text class="off" x={it.off === 'left' ? 22 : width - 22} y={tube / 2 + 5} text-anchor={it.off === 'left' ? 'start' : 'end'}>off this scale</text>
+          <text
+            class="off"
+            x={it.off === 'left' ? 22 : width - 22}
+            y={tube / 2 + 5}
+            text-anchor={it.off === 'left' ? 'start' : 'end'}>off this scale</text
+          >
         {/if}
       {/if}
       {#if size !== 'row'}
@@ -90,7 +100,9 @@
           <text x={it.marks[n]} y="-7" text-anchor="middle">{marked(Math.abs(mark))}</text>
         {/each}
         <!-- A zone beside the line leaves no room for its zero. -->
-        {#if it.marks.every((x) => Math.abs((x ?? 0) - it.centre) > 34)}<text x={it.centre} y="-7" text-anchor="middle">0</text>{/if}
+        {#if it.marks.every((x) => Math.abs((x ?? 0) - it.centre) > 34)}<text x={it.centre} y="-7" text-anchor="middle"
+            >0</text
+          >{/if}
         <text x="0" y="-7">◂ {vial.unit === 'mm' ? 'outside' : 'left'}</text>
         <text x={width} y="-7" text-anchor="end">{vial.unit === 'mm' ? 'inside' : 'right'} ▸</text>
       {/if}

@@ -34,7 +34,8 @@ export function vialGeometry(vial: VialShape, width: number, tall: number) {
     bubble: span(vial.bubble_low, vial.bubble_high, 9),
     at: vial.bubble_at === null ? null : inside(vial.bubble_at),
     film: span(vial.film_low, vial.film_high, 4),
-    off: vial.bubble_at === null || Math.abs(vial.bubble_at) <= vial.reach ? null : vial.bubble_at < 0 ? 'left' : 'right',
+    off:
+      vial.bubble_at === null || Math.abs(vial.bubble_at) <= vial.reach ? null : vial.bubble_at < 0 ? 'left' : 'right',
     ticks: vial.ticks.map((it, n): Tick => {
       const open = it.low === null ? (it.high === null ? 'both' : 'left') : it.high === null ? 'right' : null
       const holdsLine = (it.low ?? -Infinity) <= 0 && (it.high ?? Infinity) >= 0
@@ -43,8 +44,8 @@ export function vialGeometry(vial: VialShape, width: number, tall: number) {
         side: holdsLine ? 'middle' : it.at < 0 ? 'left' : 'right',
         open,
         height: tall * (n === newest ? 1 : clamp(0.72 - (newest - n) * 0.03, 0.34, 0.72)),
-        off: Math.abs(it.at) > vial.reach,
+        off: Math.abs(it.at) > vial.reach
       }
-    }),
+    })
   }
 }

@@ -26,20 +26,35 @@
   const HANDS = choices<Shapes['GolferIn']['hand']>('hand')
   type Noted = Required<Shapes['GolferNoted']>
   const NOBODY = (): Noted => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
-  const notedOf = (it: Shapes['GolferOut']): Noted => ({ name: it.name, hand: it.hand, level: it.level, notes: it.notes, usual_lengths: it.usual_noted ? it.usual_lengths : null, step_m: it.step_m })
+  const notedOf = (it: Shapes['GolferOut']): Noted => ({
+    name: it.name,
+    hand: it.hand,
+    level: it.level,
+    notes: it.notes,
+    usual_lengths: it.usual_noted ? it.usual_lengths : null,
+    step_m: it.step_m
+  })
   let draft = $state<Noted>(NOBODY())
   /** Another hand: lessons had with the first one keep it, unless that is said otherwise. */
   const FROM = choices<NonNullable<Shapes['GolferIn']['hand_from']>>('hand_from')
   const otherHand = $derived(Boolean(golfer) && draft.hand !== golfer?.hand)
   let handFrom = $state<NonNullable<Shapes['GolferIn']['hand_from']> | null>(null)
-  const noting = createWrite((id: string) => noteGolfer(id, { ...$state.snapshot(draft), seen: seen.now, hand_from: otherHand ? handFrom : null }), (noted) => {
-    // Nobody is taken elsewhere who closed the sheet while it waited for the network.
-    if (!open) return
-    open = false
-    kept?.(noted)
-  })
+  const noting = createWrite(
+    (id: string) =>
+      noteGolfer(id, { ...$state.snapshot(draft), seen: seen.now, hand_from: otherHand ? handFrom : null }),
+    (noted) => {
+      // Nobody is taken elsewhere who closed the sheet while it waited for the network.
+      if (!open) return
+      open = false
+      kept?.(noted)
+    }
+  )
   const error = $derived(noting.error)
-  const seen: Seen<Noted> = createSeen(() => (golfer ? notedOf(golfer) : null), () => noting.error, () => key.golfer(golfer?.id ?? ''))
+  const seen: Seen<Noted> = createSeen(
+    () => (golfer ? notedOf(golfer) : null),
+    () => noting.error,
+    () => key.golfer(golfer?.id ?? '')
+  )
 
   $effect(() => {
     if (!open) return
@@ -64,7 +79,11 @@
       <input class="entry" bind:value={draft.name} maxlength="80" required autocomplete="off" />
     </label>
     <Choice label="Hand" options={HANDS} bind:value={draft.hand} />
-    {#if otherHand}<Choice label="From when is it in use?" options={FROM} bind:value={() => handFrom ?? ('' as 'next'), (it) => (handFrom = it)} />{/if}
+    {#if otherHand}<Choice
+        label="From when is it in use?"
+        options={FROM}
+        bind:value={() => handFrom ?? ('' as 'next'), (it) => (handFrom = it)}
+      />{/if}
     <Choice
       label="Level (sizes a rig before anything is measured)"
       options={(levels.data ?? []).map((it) => ({ value: it.level, words: it.name }))}
@@ -79,7 +98,12 @@
         {#if draft.step_m === null}
           <button class="button" type="button" onclick={() => (draft.step_m = 0.75)}>Note the golfer’s step…</button>
         {:else}
-          <LengthEntry of="step_m" value={draft.step_m} error={about(error, 'step_m')} onvalue={(m) => (draft.step_m = m)} />
+          <LengthEntry
+            of="step_m"
+            value={draft.step_m}
+            error={about(error, 'step_m')}
+            onvalue={(m) => (draft.step_m = m)}
+          />
           <button class="button plain" type="button" onclick={() => (draft.step_m = null)}>Take the step out</button>
         {/if}
       </div>
@@ -87,6 +111,10 @@
     {/if}
     {#if error}<Trouble {error} />{/if}
     <!-- Not before the levels have come: they would push it away under the finger. -->
-    <button class="button primary min-h-14 text-lg" disabled={noting.isPending || levels.isPending || (otherHand && !handFrom)}>{golfer ? 'Keep changes' : 'Add golfer'}</button>
+    <button
+      class="button primary min-h-14 text-lg"
+      disabled={noting.isPending || levels.isPending || (otherHand && !handFrom)}
+      >{golfer ? 'Keep changes' : 'Add golfer'}</button
+    >
   </form>
 </Sheet>

@@ -29,7 +29,10 @@
 <LengthEntry {of} {label} {value} {error} {onvalue} />
 {#if step}
   <Stepper
-    label="{told}, in steps" unit="×" hint="Of {withUnit(step, ruler)}." text={String(Number((value / step).toFixed(1)))}
+    label="{told}, in steps"
+    unit="×"
+    hint="Of {withUnit(step, ruler)}."
+    text={String(Number((value / step).toFixed(1)))}
     read={(text) => typedNumber(text.replace('×', ''))}
     step={(by) => paced(Math.max(0.5, Math.round((value / step) * 2 + by) / 2), step)}
     onvalue={(steps) => paced(steps, step)}

@@ -3,19 +3,26 @@ import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
 import { api, ask } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
 
-const PAGES = { initialPageParam: null as string | null, getNextPageParam: (page: { next: string | null }) => page.next }
+const PAGES = {
+  initialPageParam: null as string | null,
+  getNextPageParam: (page: { next: string | null }) => page.next
+}
 
 export function golferQuery(id: () => string) {
-  return createQuery(() => ({ queryKey: key.golfer(id()), queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id: id() } } })) }))
+  return createQuery(() => ({
+    queryKey: key.golfer(id()),
+    queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id: id() } } }))
+  }))
 }
 
 /** Golfers by name, the last seen first, each with the last block. */
 export function golfersQuery(search: () => string) {
   return createInfiniteQuery(() => ({
     queryKey: inUnits(key.golfers(), search()),
-    queryFn: ({ pageParam }) => ask(api.GET('/api/golfers', { params: { query: { q: search(), after: pageParam, ...units() } } })),
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/golfers', { params: { query: { q: search(), after: pageParam, ...units() } } })),
     placeholderData: (before) => before,
-    ...PAGES,
+    ...PAGES
   }))
 }
 
@@ -25,7 +32,7 @@ export function seenLastQuery(search: () => string) {
     queryKey: [...key.golfers(), 'seen last', search()],
     queryFn: () => ask(api.GET('/api/golfers-seen-last', { params: { query: { q: search() } } })),
     placeholderData: (before) => before,
-    staleTime: 0,
+    staleTime: 0
   }))
 }
 
@@ -33,8 +40,13 @@ export function seenLastQuery(search: () => string) {
 export function golferLessonsQuery(id: () => string) {
   return createInfiniteQuery(() => ({
     queryKey: inUnits(key.golferLessons(id())),
-    queryFn: ({ pageParam }) => ask(api.GET('/api/golfers/{id}/lessons', { params: { path: { id: id() }, query: { after: pageParam, ...units() } } })),
-    ...PAGES,
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.GET('/api/golfers/{id}/lessons', {
+          params: { path: { id: id() }, query: { after: pageParam, ...units() } }
+        })
+      ),
+    ...PAGES
   }))
 }
 
@@ -43,6 +55,6 @@ export function todayQuery() {
   return createInfiniteQuery(() => ({
     queryKey: inUnits(key.today()),
     queryFn: ({ pageParam }) => ask(api.GET('/api/today', { params: { query: { after: pageParam, ...units() } } })),
-    ...PAGES,
+    ...PAGES
   }))
 }

@@ -24,17 +24,32 @@
   }
 
   $effect(() =>
-    keys.add('This rig', () => [
-      { key: 'ArrowLeft', words: 'One mark to the left', run: () => step(-1) },
-      { key: 'ArrowRight', words: 'One mark to the right', run: () => step(1) },
-      { key: 'Enter', words: 'Record the mark shown', run: take },
-      ...entry.zones
-        .filter((it) => it.key)
-        .map((zone) => ({ key: zone.key as string, words: `Record: ${zone.name}`, run: () => !closed && record(zone) })),
-    ], sheet),
+    keys.add(
+      'This rig',
+      () => [
+        { key: 'ArrowLeft', words: 'One mark to the left', run: () => step(-1) },
+        { key: 'ArrowRight', words: 'One mark to the right', run: () => step(1) },
+        { key: 'Enter', words: 'Record the mark shown', run: take },
+        ...entry.zones
+          .filter((it) => it.key)
+          .map((zone) => ({
+            key: zone.key as string,
+            words: `Record: ${zone.name}`,
+            run: () => !closed && record(zone)
+          }))
+      ],
+      sheet
+    )
   )
 
-  const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowDown: -1, ArrowUp: 1, PageDown: -5, PageUp: 5 }
+  const STEPS: Record<string, number> = {
+    ArrowLeft: -1,
+    ArrowRight: 1,
+    ArrowDown: -1,
+    ArrowUp: 1,
+    PageDown: -5,
+    PageUp: 5
+  }
   function slide(event: KeyboardEvent): void {
     const by = STEPS[event.key]
     if (by) step(by)
@@ -48,13 +63,7 @@
 
 <div class="flex h-full min-h-0 flex-col gap-2">
   <div class="min-h-0 flex-1">
-    <Touch
-      {entry}
-      {closed}
-      {record}
-      least={0}
-      picked={place === null ? null : picked}
-    >
+    <Touch {entry} {closed} {record} least={0} picked={place === null ? null : picked}>
       {#snippet over(zones)}
         <div
           class="absolute inset-0"
@@ -73,7 +82,8 @@
             <span
               class="pointer-events-none absolute top-0 bg-paper/85 px-1 text-sm font-semibold"
               style:left={n ? undefined : '0'}
-              style:right={n ? '0' : undefined}>{end.zone.name} <kbd class="key hidden sm:inline">{end.zone.key}</kbd></span
+              style:right={n ? '0' : undefined}
+              >{end.zone.name} <kbd class="key hidden sm:inline">{end.zone.key}</kbd></span
             >
           {/if}
         {/each}
@@ -81,8 +91,18 @@
     </Touch>
   </div>
   <div class="flex shrink-0 gap-2">
-    <button class="button min-h-14 min-w-16" aria-label="One mark to the left" disabled={closed} onclick={() => step(-1)}>◂</button>
+    <button
+      class="button min-h-14 min-w-16"
+      aria-label="One mark to the left"
+      disabled={closed}
+      onclick={() => step(-1)}>◂</button
+    >
     <button class="button min-h-14 flex-1 text-lg" disabled={closed} onclick={take}>Record {picked?.name}</button>
-    <button class="button min-h-14 min-w-16" aria-label="One mark to the right" disabled={closed} onclick={() => step(1)}>▸</button>
+    <button
+      class="button min-h-14 min-w-16"
+      aria-label="One mark to the right"
+      disabled={closed}
+      onclick={() => step(1)}>▸</button
+    >
   </div>
 </div>

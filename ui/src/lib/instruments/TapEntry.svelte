@@ -13,9 +13,13 @@
       () =>
         entry.zones
           .filter((it) => it.key)
-          .map((zone) => ({ key: zone.key as string, words: `Record: ${zone.name}`, run: () => !closed && record(zone) })),
-      sheet,
-    ),
+          .map((zone) => ({
+            key: zone.key as string,
+            words: `Record: ${zone.name}`,
+            run: () => !closed && record(zone)
+          })),
+      sheet
+    )
   )
 </script>
 
@@ -32,7 +36,10 @@
         data-zone={zone.name}
         onclick={(event) => event.detail === 0 && record(zone)}
       >
-        <span class="mx-auto"><span class="bg-paper/85">{zone.name}</span> <kbd class="key hidden bg-paper sm:inline">{zone.key}</kbd></span>
+        <span class="mx-auto"
+          ><span class="bg-paper/85">{zone.name}</span>
+          <kbd class="key hidden bg-paper sm:inline">{zone.key}</kbd></span
+        >
         <span class="mx-auto mt-auto hidden bg-paper/85 text-xs font-normal sm:block">{zone.meaning}</span>
       </button>
     {/each}

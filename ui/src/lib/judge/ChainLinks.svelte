@@ -10,7 +10,11 @@
   {#each links as it (it.name)}
     <li class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 md:grid-cols-[minmax(150px,220px)_1fr]">
       <Vial vial={it.vial} words="{it.label}: {it.words}" size="row" />
-      <p class="min-w-0 leading-snug"><span class="font-semibold">{it.label}</span> {it.words} {it.band} <span class="text-faded">{it.readings} read</span></p>
+      <p class="min-w-0 leading-snug">
+        <span class="font-semibold">{it.label}</span>
+        {it.words}
+        {it.band} <span class="text-faded">{it.readings} read</span>
+      </p>
     </li>
   {/each}
 </ol>

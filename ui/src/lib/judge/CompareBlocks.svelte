@@ -10,12 +10,18 @@
 
   let { blocks, current }: { blocks: Shapes['BlockOut'][]; current: Shapes['BlockOut'] } = $props()
 
-  const others = $derived(blocks.filter((it) => it.id !== current.id && it.putts && it.comparison_id !== (current.comparison_id ?? '')))
+  const others = $derived(
+    blocks.filter((it) => it.id !== current.id && it.putts && it.comparison_id !== (current.comparison_id ?? ''))
+  )
   let beside = $state<string | null>(null)
   const other = $derived(others.find((it) => it.id === beside))
   let question = $state<Shapes['ComparisonIn']['question']>('line')
   const QUESTIONS = choices<typeof question>('question')
-  const found = comparedQuery(() => current, () => other, () => question)
+  const found = comparedQuery(
+    () => current,
+    () => other,
+    () => question
+  )
 </script>
 
 {#if others.length && current.putts}
@@ -23,8 +29,14 @@
     <h2 class="wide text-lg">Beside another block</h2>
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Beside which block">
       {#each others as it (it.id)}
-        <button class="button {it.id === beside ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.id === beside} onclick={() => (beside = it.id === beside ? null : it.id)}>
-          {it.condition || 'as usual'}{it.guided ? ', in view' : ''}, {it.station.split(' · ')[0]}, {moment(it.started_at)}
+        <button
+          class="button {it.id === beside ? 'border-ink bg-ink text-paper!' : ''}"
+          aria-pressed={it.id === beside}
+          onclick={() => (beside = it.id === beside ? null : it.id)}
+        >
+          {it.condition || 'as usual'}{it.guided ? ', in view' : ''}, {it.station.split(' · ')[0]}, {moment(
+            it.started_at
+          )}
         </button>
       {/each}
     </div>

@@ -21,36 +21,56 @@
   // Within one lesson blocks are compared: the first with the last, until others are chosen.
   const blocks = $derived({
     second: ownBlock || (other === id ? sheet.blocks.at(-1)?.id : undefined),
-    first: otherBlock || (other === id ? sheet.blocks[0]?.id : undefined),
+    first: otherBlock || (other === id ? sheet.blocks[0]?.id : undefined)
   })
+  const blocksBefore = $derived(other === id ? sheet.blocks : (beside?.blocks ?? []))
   /** Blocks of one lesson are told apart by what differs: their name, the rig in view, the length, when. */
-  const blockName = (one: Pick<Shapes['BlockOut'], 'condition' | 'guided' | 'station' | 'putts' | 'started_at'>) => `${one.condition || 'as usual'}${one.guided ? ', in view' : ''}, ${one.station.split(' · ')[0]}, ${one.putts} putts, ${moment(one.started_at)}`
-  const found = sidesQuery(() => other, () => id, () => blocks)
+  const blockName = (one: Pick<Shapes['BlockOut'], 'condition' | 'guided' | 'station' | 'putts' | 'started_at'>) =>
+    `${one.condition || 'as usual'}${one.guided ? ', in view' : ''}, ${one.station.split(' · ')[0]}, ${one.putts} putts, ${moment(one.started_at)}`
+  const found = sidesQuery(
+    () => other,
+    () => id,
+    () => blocks
+  )
   const it = $derived(found.data)
 </script>
 
 <div class="px-6 py-4" data-two-sides>
   <div class="grid gap-x-6 gap-y-3 sm:grid-cols-2">
-    <label><span class="label">Before</span>
-      <select class="entry" aria-label="Before: which lesson" value={other} onchange={(event) => { chosen = event.currentTarget.value; otherBlock = '' }}>
-        {#each rows as one (one.lesson.id)}<option value={one.lesson.id}>{day(one.lesson.started_at)}, {one.lesson.place}{one.lesson.id === id ? ' (this lesson)' : ''}</option>{/each}
+    <label
+      ><span class="label">Before</span>
+      <select
+        class="entry"
+        aria-label="Before: which lesson"
+        value={other}
+        onchange={(event) => {
+          chosen = event.currentTarget.value
+          otherBlock = ''
+        }}
+      >
+        {#each rows as one (one.lesson.id)}<option value={one.lesson.id}
+            >{day(one.lesson.started_at)}, {one.lesson.place}{one.lesson.id === id ? ' (this lesson)' : ''}</option
+          >{/each}
       </select>
     </label>
-    <label><span class="label">Of it</span>
+    <label
+      ><span class="label">Of it</span>
       <select class="entry" aria-label="Before: what of it" bind:value={otherBlock}>
         <option value="">{other === id ? 'its first block' : 'the whole lesson'}</option>
-        {#each (other === id ? sheet.blocks : (beside?.blocks ?? [])) as one (one.id)}<option value={one.id}>{blockName(one)}</option>{/each}
+        {#each blocksBefore as one (one.id)}<option value={one.id}>{blockName(one)}</option>{/each}
       </select>
     </label>
     <p class="self-center text-lg font-semibold">After: {day(sheet.lesson.started_at)}, this lesson</p>
-    <label><span class="label">Of it</span>
+    <label
+      ><span class="label">Of it</span>
       <select class="entry" aria-label="After: what of it" bind:value={ownBlock}>
         <option value="">{other === id ? 'its last block' : 'the whole lesson'}</option>
         {#each sheet.blocks as one (one.id)}<option value={one.id}>{blockName(one)}</option>{/each}
       </select>
     </label>
   </div>
-  {#if lessons.hasNextPage}<button class="button mt-2" onclick={() => lessons.fetchNextPage()}>Earlier lessons</button>{/if}
+  {#if lessons.hasNextPage}<button class="button mt-2" onclick={() => lessons.fetchNextPage()}>Earlier lessons</button
+    >{/if}
   {#if found.error}<div class="mt-3"><Trouble error={found.error} again={() => found.refetch()} /></div>{/if}
   {#if lessons.data && !other}
     <p class="mt-4 text-lg">Nothing to compare with yet: it takes another lesson of this golfer, or a second block.</p>
@@ -64,12 +84,17 @@
     {/if}
     <ol class="mt-3">
       {#each it.links as one (one.label)}
-        <li class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 md:grid-cols-[minmax(140px,220px)_minmax(140px,220px)_1fr]" data-link-beside={one.quantity}>
+        <li
+          class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 md:grid-cols-[minmax(140px,220px)_minmax(140px,220px)_1fr]"
+          data-link-beside={one.quantity}
+        >
           {#if one.first && one.second}
             <Vial vial={one.first} words="{one.label}, before" size="row" />
             <Vial vial={one.second} words="{one.label}, after" size="row" />
           {/if}
-          <p class="leading-snug {one.first ? '' : 'md:col-span-3'}"><span class="font-semibold">{one.label}</span>: {one.words}</p>
+          <p class="leading-snug {one.first ? '' : 'md:col-span-3'}">
+            <span class="font-semibold">{one.label}</span>: {one.words}
+          </p>
         </li>
       {/each}
     </ol>

@@ -20,7 +20,10 @@
     <div class="mt-1 grid items-center gap-x-4 sm:grid-cols-[minmax(0,11rem)_1fr]" data-share>
       <p class="line-clamp-2 leading-tight font-semibold" title={names[n]}>{names[n]}</p>
       <p class="flex items-center gap-3">
-        <span class="h-5 flex-1 border border-ink" aria-hidden="true"><span class="block h-full bg-ink" style:width="{share.of ? (100 * share.times) / share.of : 0}%"></span></span>
+        <span class="h-5 flex-1 border border-ink" aria-hidden="true"
+          ><span class="block h-full bg-ink" style:width="{share.of ? (100 * share.times) / share.of : 0}%"
+          ></span></span
+        >
         <span class="w-20 text-right font-semibold">{share.times} of {share.of}</span>
       </p>
     </div>
@@ -29,7 +32,9 @@
   {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
   {#each found.pairs as pair (pair.name)}
     {#if pair.others.length}
-      <ul class="mt-1 border-t border-hairline pt-1" data-others={pair.name}>{#each pair.others as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
+      <ul class="mt-1 border-t border-hairline pt-1" data-others={pair.name}>
+        {#each pair.others as one (one)}<li class="leading-snug">{one}</li>{/each}
+      </ul>
     {/if}
   {/each}
 </div>

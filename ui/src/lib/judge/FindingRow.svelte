@@ -37,7 +37,9 @@
       <span class={named ? 'text-lg font-semibold' : 'text-lg'}>{finding.words}</span>
       {#if finding.weight_words}<span class="block">{finding.weight_words}</span>{/if}
       {#if finding.through}<span class="block text-faded">{finding.through}</span>{/if}
-      {#if finding.answer}<span class="block font-semibold" data-said>{finding.answer.said} <span class="font-normal text-faded">{finding.answer.then}</span></span>{/if}
+      {#if finding.answer}<span class="block font-semibold" data-said
+          >{finding.answer.said} <span class="font-normal text-faded">{finding.answer.then}</span></span
+        >{/if}
     </span>
   </summary>
   <div class="grid gap-3 pb-4 pl-[2.2rem]">
@@ -45,12 +47,22 @@
     {#if finding.against.length}<Evidence {lessonId} title="Speaks against it" facts={finding.against} />{/if}
     {#if finding.missing}<p>{finding.missing}</p>{/if}
     {#if finding.check}
-      <p><span class="label block">What would tell it from the others</span>
-        <a class="inline-flex min-h-11 items-center underline" href="/lessons/{lessonId}/{finding.check.step}">{finding.check.words}</a></p>
+      <p>
+        <span class="label block">What would tell it from the others</span>
+        <a class="inline-flex min-h-11 items-center underline" href="/lessons/{lessonId}/{finding.check.step}"
+          >{finding.check.words}</a
+        >
+      </p>
     {/if}
-    {#if finding.change}<p><span class="label block">What is usually changed · an opinion</span>{finding.change}</p>{/if}
+    {#if finding.change}<p>
+        <span class="label block">What is usually changed · an opinion</span>{finding.change}
+      </p>{/if}
     {#if finding.answer}
-      <p><button class="button plain" onclick={() => finding.answer && voiding.mutate(finding.answer.id)}>Take back what you said</button></p>
+      <p>
+        <button class="button plain" onclick={() => finding.answer && voiding.mutate(finding.answer.id)}
+          >Take back what you said</button
+        >
+      </p>
     {:else}
       <div class="flex flex-wrap gap-2">
         {#if named}<button class="button" disabled={saying.isPending} onclick={() => say('accepted')}>Accept</button>
@@ -62,10 +74,30 @@
   </div>
 </details>
 
-<Sheet title={asking === 'rejected' ? 'Why not?' : 'What is it, in your own words?'} bind:open={() => asking !== null, (is) => { if (!is) asking = null }}>
-  <form onsubmit={(event) => { event.preventDefault(); if (asking && own.trim()) say(asking, own.trim()) }}>
+<Sheet
+  title={asking === 'rejected' ? 'Why not?' : 'What is it, in your own words?'}
+  bind:open={
+    () => asking !== null,
+    (is) => {
+      if (!is) asking = null
+    }
+  }
+>
+  <form
+    onsubmit={(event) => {
+      event.preventDefault()
+      if (asking && own.trim()) say(asking, own.trim())
+    }}
+  >
     <p class="mb-2">{finding.words} It stays written beside what you say.</p>
-    <input class="entry" bind:value={own} maxlength="200" aria-label={asking === 'rejected' ? 'The reason' : 'Your own words'} />
-    <button class="button primary mt-3 min-h-14 w-full text-lg" disabled={!own.trim() || saying.isPending}>Keep it</button>
+    <input
+      class="entry"
+      bind:value={own}
+      maxlength="200"
+      aria-label={asking === 'rejected' ? 'The reason' : 'Your own words'}
+    />
+    <button class="button primary mt-3 min-h-14 w-full text-lg" disabled={!own.trim() || saying.isPending}
+      >Keep it</button
+    >
   </form>
 </Sheet>

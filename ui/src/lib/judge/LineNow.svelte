@@ -11,10 +11,12 @@
 </script>
 
 {#if now.data?.vial}
-  <div class="@container" data-line-now><div class="grid grid-cols-1 items-center gap-x-4 gap-y-1 @lg:grid-cols-[minmax(180px,280px)_1fr]">
-    <Vial vial={now.data.vial} words={now.data.words} size="row" />
-    <p class="min-w-0 leading-snug font-semibold">{now.data.short}</p>
-  </div></div>
+  <div class="@container" data-line-now>
+    <div class="grid grid-cols-1 items-center gap-x-4 gap-y-1 @lg:grid-cols-[minmax(180px,280px)_1fr]">
+      <Vial vial={now.data.vial} words={now.data.words} size="row" />
+      <p class="min-w-0 leading-snug font-semibold">{now.data.short}</p>
+    </div>
+  </div>
 {:else}
   <VialLine {block} where={false} />
 {/if}

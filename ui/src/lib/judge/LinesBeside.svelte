@@ -23,7 +23,11 @@
   const first = $derived(several.find((it) => it.key === one) ?? several[0])
   const rest = $derived(several.filter((it) => it.link === first?.link && it.key !== first.key))
   const second = $derived(rest.find((it) => it.key === other) ?? rest[0])
-  const found = linesBesideQuery(() => golferId, () => first?.key, () => (open ? second?.key : undefined))
+  const found = linesBesideQuery(
+    () => golferId,
+    () => first?.key,
+    () => (open ? second?.key : undefined)
+  )
   const joining = createWrite(joinLines)
   const parting = createWrite((id: string) => partLines(golferId, id))
 </script>
@@ -32,14 +36,31 @@
   <details class="mt-3" data-lines-beside bind:open>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">Two lines beside each other</summary>
     <div class="grid gap-x-5 gap-y-3 pt-1 sm:grid-cols-2">
-      <label><span class="label">Line</span>
-        <select class="entry" aria-label="Line" value={first.key} onchange={(event) => { one = event.currentTarget.value; other = '' }}>
+      <label
+        ><span class="label">Line</span>
+        <select
+          class="entry"
+          aria-label="Line"
+          value={first.key}
+          onchange={(event) => {
+            one = event.currentTarget.value
+            other = ''
+          }}
+        >
           {#each several as it (it.key)}<option value={it.key}>{it.name}</option>{/each}
-        </select></label>
-      <label><span class="label">Beside</span>
-        <select class="entry" aria-label="Beside" value={second.key} onchange={(event) => (other = event.currentTarget.value)}>
+        </select></label
+      >
+      <label
+        ><span class="label">Beside</span>
+        <select
+          class="entry"
+          aria-label="Beside"
+          value={second.key}
+          onchange={(event) => (other = event.currentTarget.value)}
+        >
           {#each rest as it (it.key)}<option value={it.key}>{it.name}</option>{/each}
-        </select></label>
+        </select></label
+      >
     </div>
     {#if found.error}<div class="mt-2"><Trouble error={found.error} again={() => found.refetch()} /></div>{/if}
     {#if found.data}
@@ -48,14 +69,24 @@
       <div class="mt-2 grid items-center gap-x-5 gap-y-2 sm:grid-cols-2">
         {#each found.data.vials as vial, n (n)}<Vial {vial} words={found.data.names[n] ?? ''} size="row" />{/each}
       </div>
-      <p class="mt-2 text-faded">Each condition is a line of its own: what is read in view of a guide is not what is read without. If these are the same to you, pool them.</p>
+      <p class="mt-2 text-faded">
+        Each condition is a line of its own: what is read in view of a guide is not what is read without. If these are
+        the same to you, pool them.
+      </p>
       <button
-        class="button mt-2" disabled={joining.isPending}
-        onclick={() => joining.mutate({ golfer_id: golferId, first: first.key, second: second.key, made_at: stamp() })}>Pool them as one line</button>
+        class="button mt-2"
+        disabled={joining.isPending}
+        onclick={() => joining.mutate({ golfer_id: golferId, first: first.key, second: second.key, made_at: stamp() })}
+        >Pool them as one line</button
+      >
     {/if}
   </details>
 {/if}
 {#if joining.error ?? parting.error}<Trouble error={(joining.error ?? parting.error)!} />{/if}
 {#each joins as it (it.id)}
-  <p class="mt-1 flex items-center gap-3 text-[15px]" data-joined><span>Pooled as one: {it.words}</span><button class="button plain" onclick={() => parting.mutate(it.id)}>Take apart</button></p>
+  <p class="mt-1 flex items-center gap-3 text-[15px]" data-joined>
+    <span>Pooled as one: {it.words}</span><button class="button plain" onclick={() => parting.mutate(it.id)}
+      >Take apart</button
+    >
+  </p>
 {/each}

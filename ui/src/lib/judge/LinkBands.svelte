@@ -21,14 +21,17 @@
 
   const OFFSET = [
     { value: 'go' as const, words: 'Is named' },
-    { value: 'stay' as const, words: 'May stay' },
+    { value: 'stay' as const, words: 'May stay' }
   ]
   function keep(changed: Partial<Pick<Level, 'cost' | 'lost_inside' | 'links' | 'offset_may_stay'>>): void {
     const levels = Object.fromEntries(
       (bands.data?.levels ?? []).map((one) => {
         const now = one.level === level ? { ...one, ...changed } : one
-        return [one.level, { links: now.links, cost: now.cost, lost_inside: now.lost_inside, offset_may_stay: now.offset_may_stay }]
-      }),
+        return [
+          one.level,
+          { links: now.links, cost: now.cost, lost_inside: now.lost_inside, offset_may_stay: now.offset_may_stay }
+        ]
+      })
     )
     keeping.mutate({ levels })
   }
@@ -41,32 +44,72 @@
 <section class="mt-8" data-link-bands>
   <h2 class="wide border-b-2 border-ink pb-1 text-xl">What is fine for whom</h2>
   <p class="mt-3 max-w-2xl">
-    Up to where bias and spread of each link, and what they cost, count as fine. All of it is opinion, and yours to change: every change is a
-    version of its own, and what was judged is judged anew by it.
-    <span class="text-faded">{bands.data?.number ? `Version ${bands.data.number}, ${day(bands.data.kept_at ?? '')}.` : 'As usual, nothing changed yet.'}</span>
+    Up to where bias and spread of each link, and what they cost, count as fine. All of it is opinion, and yours to
+    change: every change is a version of its own, and what was judged is judged anew by it.
+    <span class="text-faded"
+      >{bands.data?.number
+        ? `Version ${bands.data.number}, ${day(bands.data.kept_at ?? '')}.`
+        : 'As usual, nothing changed yet.'}</span
+    >
   </p>
-  {#if bands.error ?? keeping.error}<div class="mt-3"><Trouble error={(bands.error ?? keeping.error)!} again={() => bands.refetch()} /></div>{/if}
+  {#if bands.error ?? keeping.error}<div class="mt-3">
+      <Trouble error={(bands.error ?? keeping.error)!} again={() => bands.refetch()} />
+    </div>{/if}
   {#if it}
-    <div class="mt-3"><Choice label="For" options={(bands.data?.levels ?? []).map((one) => ({ value: one.level, words: one.name }))} bind:value={level} /></div>
+    <div class="mt-3">
+      <Choice
+        label="For"
+        options={(bands.data?.levels ?? []).map((one) => ({ value: one.level, words: one.name }))}
+        bind:value={level}
+      />
+    </div>
     <div class="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2 md:grid-cols-4">
       {#each links as [name, said] (name)}
         {@const band = it.links[name]!}
-        <Stepper label="{said}: bias up to" unit="°" text={String(Number(band.bias_deg.toFixed(2)))} read={typedNumber}
-          step={(by) => link(name, 'bias_deg', step(band.bias_deg, by))} onvalue={(deg) => link(name, 'bias_deg', deg)} />
+        <Stepper
+          label="{said}: bias up to"
+          unit="°"
+          text={String(Number(band.bias_deg.toFixed(2)))}
+          read={typedNumber}
+          step={(by) => link(name, 'bias_deg', step(band.bias_deg, by))}
+          onvalue={(deg) => link(name, 'bias_deg', deg)}
+        />
         {#if name === 'start'}
           <p class="self-center text-faded">Its spread is the one above: ± {band.spread_deg.toFixed(1)}°.</p>
         {:else}
-          <Stepper label="{said}: spread up to" unit="°" text={String(Number(band.spread_deg.toFixed(2)))} read={typedNumber}
-            step={(by) => link(name, 'spread_deg', step(band.spread_deg, by))} onvalue={(deg) => link(name, 'spread_deg', deg)} />
+          <Stepper
+            label="{said}: spread up to"
+            unit="°"
+            text={String(Number(band.spread_deg.toFixed(2)))}
+            read={typedNumber}
+            step={(by) => link(name, 'spread_deg', step(band.spread_deg, by))}
+            onvalue={(deg) => link(name, 'spread_deg', deg)}
+          />
         {/if}
       {/each}
-      <Stepper label="A bias may cost up to" unit="in 100" text={String(it.cost)} read={typedNumber}
-        step={(by) => keep({ cost: whole(it.cost, by) })} onvalue={(n) => keep({ cost: n })} />
-      <Stepper label="Lost inside the window" unit="in 100" text={String(it.lost_inside)} read={typedNumber}
-        step={(by) => keep({ lost_inside: whole(it.lost_inside, by) })} onvalue={(n) => keep({ lost_inside: n })} />
+      <Stepper
+        label="A bias may cost up to"
+        unit="in 100"
+        text={String(it.cost)}
+        read={typedNumber}
+        step={(by) => keep({ cost: whole(it.cost, by) })}
+        onvalue={(n) => keep({ cost: n })}
+      />
+      <Stepper
+        label="Lost inside the window"
+        unit="in 100"
+        text={String(it.lost_inside)}
+        read={typedNumber}
+        step={(by) => keep({ lost_inside: whole(it.lost_inside, by) })}
+        onvalue={(n) => keep({ lost_inside: n })}
+      />
     </div>
     <div class="mt-4">
-      <Choice label="An offset of the face that repeats, the starts being fine" options={OFFSET} bind:value={() => (it.offset_may_stay ? 'stay' : 'go'), (to) => keep({ offset_may_stay: to === 'stay' })} />
+      <Choice
+        label="An offset of the face that repeats, the starts being fine"
+        options={OFFSET}
+        bind:value={() => (it.offset_may_stay ? 'stay' : 'go'), (to) => keep({ offset_may_stay: to === 'stay' })}
+      />
     </div>
   {/if}
 </section>

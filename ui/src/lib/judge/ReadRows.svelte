@@ -8,12 +8,20 @@
 
 <ul data-read>
   {#each rows as it (it.name)}
-    <li class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 {it.vial || it.parts.length ? 'md:grid-cols-[minmax(0,1fr)_minmax(140px,34%)]' : ''}" data-quantity={it.quantity}>
+    <li
+      class="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2 {it.vial || it.parts.length
+        ? 'md:grid-cols-[minmax(0,1fr)_minmax(140px,34%)]'
+        : ''}"
+      data-quantity={it.quantity}
+    >
       <p class="leading-snug"><span class="font-semibold">{it.name}</span>: {it.words}</p>
       {#if it.vial}<Vial vial={it.vial} words="{it.name}: {it.words}" size="row" />
       {:else if it.parts.length}
         <p class="flex h-6 border border-ink" aria-hidden="true">
-          {#each it.parts as part, n (part.name)}<span class="block h-full {n === 0 ? 'bg-ink' : n === 1 ? 'bg-engraved' : 'bg-hairline'}" style:width="{(100 * part.times) / it.count}%"></span>{/each}
+          {#each it.parts as part, n (part.name)}<span
+              class="block h-full {n === 0 ? 'bg-ink' : n === 1 ? 'bg-engraved' : 'bg-hairline'}"
+              style:width="{(100 * part.times) / it.count}%"
+            ></span>{/each}
         </p>
       {/if}
     </li>

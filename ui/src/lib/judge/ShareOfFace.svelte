@@ -16,8 +16,13 @@
 <div class="flex max-w-xl flex-wrap items-end gap-3 pb-3">
   <div class="w-56">
     <Stepper
-      label="Share of the face (k)" unit="" text={k === null ? 'told by the putts' : k.toFixed(2)} read={typedNumber}
-      step={(by) => set((k ?? 0.85) + by * 0.01)} onvalue={set} error={about(share.error, 'k')}
+      label="Share of the face (k)"
+      unit=""
+      text={k === null ? 'told by the putts' : k.toFixed(2)}
+      read={typedNumber}
+      step={(by) => set((k ?? 0.85) + by * 0.01)}
+      onvalue={set}
+      error={about(share.error, 'k')}
     />
   </div>
   {#if k !== null}<button class="button" onclick={() => share.mutate(null)}>Let the putts tell it</button>{/if}

@@ -9,14 +9,19 @@
   let { lessonId, golferId, names }: { lessonId: string; golferId: string; names: string[] } = $props()
   type Factor = Sent<'/api/unsorted'>['factor']
   const FACTORS = choices<NonNullable<Factor>>('factor')
-  const sorting = createWrite((it: { name: string; factor: Factor }) => sortOut(lessonId, { golfer_id: golferId, ...it }))
+  const sorting = createWrite((it: { name: string; factor: Factor }) =>
+    sortOut(lessonId, { golfer_id: golferId, ...it })
+  )
 </script>
 
 {#each names as name (name)}
   <section class="mt-3 border-l-4 border-engraved pl-3" data-unsorted={name}>
     <p class="font-semibold">What did “{name}” mean?</p>
     <p class="mt-1 flex flex-wrap gap-2">
-      {#each FACTORS as it (it.value)}<button class="button min-h-12" onclick={() => sorting.mutate({ name, factor: it.value })}>{it.words}</button>{/each}
+      {#each FACTORS as it (it.value)}<button
+          class="button min-h-12"
+          onclick={() => sorting.mutate({ name, factor: it.value })}>{it.words}</button
+        >{/each}
       <button class="button min-h-12" onclick={() => sorting.mutate({ name, factor: null })}>As usual</button>
     </p>
   </section>

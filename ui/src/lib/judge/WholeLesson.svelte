@@ -32,13 +32,17 @@
       {#if read}
         <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
         <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
-        {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>{#each it.also as one (one)}<li>{one}</li>{/each}</ul>{/if}
+        {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>
+            {#each it.also as one (one)}<li>{one}</li>{/each}
+          </ul>{/if}
         {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
         {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
         {#if it.fan}
-          <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan><Stage scene={it.fan} label={it.headline} /></div>
+          <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan>
+            <Stage scene={it.fan} label={it.headline} />
+          </div>
           <p class="mt-1 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
         {/if}
         {#if it.first.length}
@@ -70,13 +74,20 @@
             <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold" data-misses>{it.misses_words}</summary>
             <ul>
               {#each it.misses as miss (miss.putt_id)}
-                <li><a class="inline-flex min-h-11 items-center hover:underline" href="/lessons/{id}/judge?block={miss.block_id}">{miss.words}</a></li>
+                <li>
+                  <a
+                    class="inline-flex min-h-11 items-center hover:underline"
+                    href="/lessons/{id}/judge?block={miss.block_id}">{miss.words}</a
+                  >
+                </li>
               {/each}
             </ul>
           </details>
         {/if}
         <details class="mt-2 border-t border-hairline">
-          <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold">Ruled out, or not looked at: {it.more.length}</summary>
+          <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold"
+            >Ruled out, or not looked at: {it.more.length}</summary
+          >
           {#each it.more as one (one.cause)}<FindingRow lessonId={id} finding={one} />{/each}
         </details>
       {:else}
@@ -86,11 +97,16 @@
       {/if}
     </div>
     {#if read}
-      <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l" aria-label="What to check next">
+      <aside
+        class="flex min-h-0 flex-col gap-4 overflow-y-auto border-hairline px-4 py-4 max-desk:border-t desk:border-l"
+        aria-label="What to check next"
+      >
         {#if it.guards.length}
           <section>
             <h2 class="wide text-lg">Mind</h2>
-            <ul class="mt-1 grid gap-2" data-guards>{#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}</ul>
+            <ul class="mt-1 grid gap-2" data-guards>
+              {#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}
+            </ul>
           </section>
         {/if}
         {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
@@ -102,12 +118,21 @@
             {#if it.next.length > 1}
               <details class="mt-1">
                 <summary class="min-h-11 cursor-pointer py-2 font-semibold">Or</summary>
-                <ul>{#each it.next.slice(1, 5) as one (one.name)}<li><a class="inline-flex min-h-11 items-center leading-snug underline" href="/lessons/{id}/{one.step}">{one.words}</a></li>{/each}</ul>
+                <ul>
+                  {#each it.next.slice(1, 5) as one (one.name)}<li>
+                      <a
+                        class="inline-flex min-h-11 items-center leading-snug underline"
+                        href="/lessons/{id}/{one.step}">{one.words}</a
+                      >
+                    </li>{/each}
+                </ul>
               </details>
             {/if}
           </section>
         {/if}
-        <p class="border-t border-hairline pt-3"><a class="button w-full" href="/wall/{id}/finding">Show it to the golfer</a></p>
+        <p class="border-t border-hairline pt-3">
+          <a class="button w-full" href="/wall/{id}/finding">Show it to the golfer</a>
+        </p>
         {#if sheet.blocks.length}
           <section class="mt-auto border-t border-hairline pt-3">
             <h2 class="wide text-lg">Blocks</h2>

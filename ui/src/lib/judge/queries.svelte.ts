@@ -9,7 +9,7 @@ export function readQuery(id: () => string | undefined, putts: () => number | un
     queryKey: inUnits(key.read(id() ?? ''), putts()),
     queryFn: () => ask(api.GET('/api/blocks/{id}/read', { params: { path: { id: id() ?? '' }, query: units() } })),
     enabled: Boolean(id()),
-    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
+    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined)
   }))
 }
 
@@ -18,7 +18,7 @@ export function furtherQuery(id: () => string | undefined, judgement: () => Shap
   return createQuery(() => ({
     queryKey: [...key.further(id() ?? ''), judgement()?.putts, judgement()?.planned],
     queryFn: () => ask(api.GET('/api/blocks/{id}/further', { params: { path: { id: id() ?? '' } } })),
-    enabled: Boolean(judgement()?.final),
+    enabled: Boolean(judgement()?.final)
   }))
 }
 
@@ -29,17 +29,33 @@ export function findingsQuery(id: () => string, wanted: () => boolean = () => tr
     queryFn: () => ask(api.GET('/api/lessons/{id}/findings', { params: { path: { id: id() }, query: units() } })),
     enabled: wanted(),
     staleTime: 0,
-    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined),
+    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined)
   }))
 }
 
 /** Two lessons of a golfer, or blocks of them, beside each other in every link. */
-export function sidesQuery(first: () => string | undefined, second: () => string, blocks: () => { first?: string | undefined; second?: string | undefined }) {
+export function sidesQuery(
+  first: () => string | undefined,
+  second: () => string,
+  blocks: () => { first?: string | undefined; second?: string | undefined }
+) {
   return createQuery(() => ({
     queryKey: inUnits(key.sides(first() ?? '', second()), blocks().first, blocks().second),
-    queryFn: () => ask(api.GET('/api/compare-sides', { params: { query: { first: first() ?? '', second: second(), first_block: blocks().first, second_block: blocks().second } } })),
+    queryFn: () =>
+      ask(
+        api.GET('/api/compare-sides', {
+          params: {
+            query: {
+              first: first() ?? '',
+              second: second(),
+              first_block: blocks().first,
+              second_block: blocks().second
+            }
+          }
+        })
+      ),
     enabled: Boolean(first()) && (first() !== second() || blocks().first !== blocks().second),
-    staleTime: 0,
+    staleTime: 0
   }))
 }
 
@@ -54,7 +70,7 @@ export function golferLineQuery(golfer: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.golferLine(golfer())),
     queryFn: () => ask(api.GET('/api/golfers/{id}/line', { params: { path: { id: golfer() }, query: units() } })),
-    enabled: Boolean(golfer()),
+    enabled: Boolean(golfer())
   }))
 }
 
@@ -63,25 +79,42 @@ export function lineNowQuery(golfer: () => string) {
   return createQuery(() => ({
     queryKey: [...key.golferLine(golfer()), 'now'],
     queryFn: () => ask(api.GET('/api/golfers/{id}/line-now', { params: { path: { id: golfer() } } })),
-    enabled: Boolean(golfer()),
+    enabled: Boolean(golfer())
   }))
 }
 
 /** Two of a golfer's lines of one link beside each other. */
-export function linesBesideQuery(golfer: () => string, first: () => string | undefined, second: () => string | undefined) {
+export function linesBesideQuery(
+  golfer: () => string,
+  first: () => string | undefined,
+  second: () => string | undefined
+) {
   return createQuery(() => ({
     queryKey: inUnits(key.golferLine(golfer()), first(), second()),
     queryFn: () =>
-      ask(api.GET('/api/golfers/{id}/lines-beside', { params: { path: { id: golfer() }, query: { first: first() ?? '', second: second() ?? '', ...units() } } })),
-    enabled: Boolean(first() && second()),
+      ask(
+        api.GET('/api/golfers/{id}/lines-beside', {
+          params: { path: { id: golfer() }, query: { first: first() ?? '', second: second() ?? '', ...units() } }
+        })
+      ),
+    enabled: Boolean(first() && second())
   }))
 }
 
 /** Two blocks set beside each other, under one question. */
-export function comparedQuery(one: () => Block, other: () => Block | undefined, question: () => Shapes['ComparisonIn']['question']) {
+export function comparedQuery(
+  one: () => Block,
+  other: () => Block | undefined,
+  question: () => Shapes['ComparisonIn']['question']
+) {
   return createQuery(() => ({
     queryKey: inUnits(key.compared(one().id, other()?.id ?? ''), question(), one().putts, other()?.putts),
-    queryFn: () => ask(api.GET('/api/compare', { params: { query: { blocks: [one().id, other()?.id ?? ''], question: question(), ...units() } } })),
-    enabled: Boolean(other()),
+    queryFn: () =>
+      ask(
+        api.GET('/api/compare', {
+          params: { query: { blocks: [one().id, other()?.id ?? ''], question: question(), ...units() } }
+        })
+      ),
+    enabled: Boolean(other())
   }))
 }

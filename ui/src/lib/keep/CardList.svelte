@@ -20,7 +20,7 @@
   }
   const away = createWrite(
     ({ it, put_away }: Away) => putCardAway(golferId, it.id, put_away),
-    (_, { it, put_away }) => (gone = put_away ? it : null),
+    (_, { it, put_away }) => (gone = put_away ? it : null)
   )
   interface Print {
     id: string
@@ -29,13 +29,17 @@
   const print = createAsk(({ id, what }: Print) =>
     save(
       api.GET('/api/set-up-cards/{id}/print', {
-        params: { path: { id }, query: { what, paper: settings.units === 'feet' ? 'letter' : 'a4', units: settings.units } },
-        parseAs: 'blob',
+        params: {
+          path: { id },
+          query: { what, paper: settings.units === 'feet' ? 'letter' : 'a4', units: settings.units }
+        },
+        parseAs: 'blob'
       }),
-      `set-up-${what}.pdf`,
-    ),
+      `set-up-${what}.pdf`
+    )
   )
-  const drawing = (id: string, what: Print['what']) => print.isPending && print.variables.id === id && print.variables.what === what
+  const drawing = (id: string, what: Print['what']) =>
+    print.isPending && print.variables.id === id && print.variables.what === what
   const error = $derived(away.error ?? print.error)
 </script>
 
@@ -43,7 +47,9 @@
 {#if error}<Trouble {error} />{/if}
 {#if gone}
   {@const it = gone}
-  <p class="flex items-center gap-3 border-t border-hairline py-1">Put away. <button class="button plain" onclick={() => away.mutate({ it, put_away: false })}>Bring it back</button></p>
+  <p class="flex items-center gap-3 border-t border-hairline py-1">
+    Put away. <button class="button plain" onclick={() => away.mutate({ it, put_away: false })}>Bring it back</button>
+  </p>
 {/if}
 <ol aria-label="Set-up cards, newest first">
   {#each cards.data ?? [] as it, n (it.id)}
@@ -53,12 +59,20 @@
         <p class="text-faded">{moment(it.kept_at)}{n === 0 ? ' · the card in use' : ''}</p>
         {#if it.note}<p>{it.note}</p>{/if}
         <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-4">
-          {#each it.rows as row (row.name)}<dt class="text-faded">{row.name}</dt><dd>{row.size}</dd>{/each}
+          {#each it.rows as row (row.name)}<dt class="text-faded">{row.name}</dt>
+            <dd>{row.size}</dd>{/each}
         </dl>
       </div>
       <div class="flex flex-wrap content-start gap-2">
-        <button class="button" disabled={print.isPending} onclick={() => print.mutate({ id: it.id, what: 'card' })}>{drawing(it.id, 'card') ? 'Drawing…' : 'Print card'}</button>
-        {#if it.has_eyes}<button class="button" disabled={print.isPending} onclick={() => print.mutate({ id: it.id, what: 'mirror' })}>{drawing(it.id, 'mirror') ? 'Drawing…' : 'Print mirror overlay'}</button>{/if}
+        <button class="button" disabled={print.isPending} onclick={() => print.mutate({ id: it.id, what: 'card' })}
+          >{drawing(it.id, 'card') ? 'Drawing…' : 'Print card'}</button
+        >
+        {#if it.has_eyes}<button
+            class="button"
+            disabled={print.isPending}
+            onclick={() => print.mutate({ id: it.id, what: 'mirror' })}
+            >{drawing(it.id, 'mirror') ? 'Drawing…' : 'Print mirror overlay'}</button
+          >{/if}
         <button class="button plain" onclick={() => away.mutate({ it, put_away: true })}>Put away</button>
       </div>
     </li>

@@ -24,7 +24,10 @@
   type Mapping = Shapes['MappingIn']
   let changed = $state.raw<Mapping | null>(null)
   const mapping = $derived(changed ?? (file?.mapping as Mapping | undefined))
-  const read = createWrite((as: Mapping) => readFileAs(id, as), (_, as) => (readAs = as))
+  const read = createWrite(
+    (as: Mapping) => readFileAs(id, as),
+    (_, as) => (readAs = as)
+  )
   const take = createWrite(() => takeFileIn(id, Boolean(it?.bad)))
   const stop = createWrite(() => stopFile(id))
   const undo = createWrite(() => undoFile(id))
@@ -35,7 +38,8 @@
     if (mapping) changed = { ...mapping, ...change }
   }
   /** What the coach says a cell was meant to say; the file itself stays as it was given. */
-  const mendedAt = (line: number, column: number) => mapping?.mended?.find((one) => one.line === line && one.column === column)?.text
+  const mendedAt = (line: number, column: number) =>
+    mapping?.mended?.find((one) => one.line === line && one.column === column)?.text
   function mend(line: number, column: number, text: string): void {
     const others = (mapping?.mended ?? []).filter((one) => one.line !== line || one.column !== column)
     set({ mended: [...others, { line, column, text }] })
@@ -50,7 +54,8 @@
   let readAs = $state.raw<Mapping | null>(null)
   const looked = $derived(Boolean(it && ['checked', 'stopped', 'failed', 'done'].includes(it.phase)))
   const fresh = $derived(looked && (readAs === null || readAs === mapping))
-  const same = (one: Mapping, other: Mapping) => JSON.stringify({ ...one, mended: [] }) === JSON.stringify({ ...other, mended: [] })
+  const same = (one: Mapping, other: Mapping) =>
+    JSON.stringify({ ...one, mended: [] }) === JSON.stringify({ ...other, mended: [] })
   /** The rows stay in view while they are mended; taken in is only what was read so. */
   const mending = $derived(looked && !fresh && readAs !== null && mapping !== undefined && same(readAs, mapping))
 
@@ -63,52 +68,116 @@
   <div data-file={it.phase} data-state={it.state}>
     <h2 class="wide text-xl wrap-anywhere">{file.name}</h2>
     <p class="text-faded">
-      {file.rows.toLocaleString('en-GB')} rows, {file.columns.length} columns, cut at “{file.delimiter === '\t' ? 'tab' : file.delimiter}”.
+      {file.rows.toLocaleString('en-GB')} rows, {file.columns.length} columns, cut at “{file.delimiter === '\t'
+        ? 'tab'
+        : file.delimiter}”.
       {#if file.remembered}Read as the last file with these headings was.{/if}
     </p>
     {#each file.passed_over as said (said)}<p class="font-semibold">{said}</p>{/each}
     {#if file.taken_before && it.state === 'given'}
-      <p class="mt-1 border-l-4 border-danger pl-3 font-semibold">This very file was taken in {moment(file.taken_before)}: taken in again its putts would count twice.</p>
+      <p class="mt-1 border-l-4 border-danger pl-3 font-semibold">
+        This very file was taken in {moment(file.taken_before)}: taken in again its putts would count twice.
+      </p>
     {/if}
     {#if it.state !== 'given'}
-      <p class="mt-3 text-lg font-semibold">{putts(it.putts)} {it.state === 'taken' ? 'taken in' : 'taken out again'}{it.skipped ? `, ${it.skipped} rows left out` : ''}.</p>
+      <p class="mt-3 text-lg font-semibold">
+        {putts(it.putts)}
+        {it.state === 'taken' ? 'taken in' : 'taken out again'}{it.skipped ? `, ${it.skipped} rows left out` : ''}.
+      </p>
       {#if it.made.length}
         <ul class="mt-2 flex flex-wrap gap-2" aria-label="The lessons it made">
           {#each it.made as lesson (lesson.id)}
-            <li><a class="button primary" href="/lessons/{lesson.id}/judge">Open the lesson of {day(lesson.started_at)}</a></li>
+            <li>
+              <a class="button primary" href="/lessons/{lesson.id}/judge">Open the lesson of {day(lesson.started_at)}</a
+              >
+            </li>
           {/each}
         </ul>
       {/if}
-      {#if it.state === 'taken'}<button class="button mt-2" onclick={() => undo.mutate(undefined)}>Undo the import</button>
+      {#if it.state === 'taken'}<button class="button mt-2" onclick={() => undo.mutate(undefined)}
+          >Undo the import</button
+        >
       {:else}<button class="button mt-2" onclick={() => redo.mutate(undefined)}>Bring it back</button>{/if}
     {:else}
-      <div class="mt-3"><ColumnRows {file} columns={mapping.columns} errors={about} onchange={(columns) => set({ columns })} /></div>
+      <div class="mt-3">
+        <ColumnRows {file} columns={mapping.columns} errors={about} onchange={(columns) => set({ columns })} />
+      </div>
       <details class="mt-2" open>
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">What no column tells</summary>
         <div class="grid items-start gap-3 sm:grid-cols-3">
-          <LengthEntry of="file_distance_m" value={mapping.distance_m ?? 2.5} error={about('distance_m')} onvalue={(m) => set({ distance_m: m })} />
-          <Stepper label="Green speed" unit="ft" text={String(mapping.green_speed_ft ?? 10)} read={typedNumber} step={(by) => set({ green_speed_ft: (mapping.green_speed_ft ?? 10) + by * 0.5 })} onvalue={(value) => set({ green_speed_ft: value })} error={about('green_speed_ft')} />
-          <Stepper label="Uncertainty of a start" unit="°" text={String(mapping.u_deg ?? 0.2)} read={typedNumber} step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })} onvalue={(value) => set({ u_deg: value })} error={about('u_deg')} />
-          <LengthEntry of="file_rig_m" value={mapping.rig_at_m ?? 0.3} error={about('rig_at_m')} onvalue={(m) => set({ rig_at_m: m })} />
-          <Choice label="Decimals have a" options={choices<'.' | ','>('decimal')} bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })} />
-          <div><Choice label="Dates begin with the" options={choices<'day' | 'month'>('first_in_date')} bind:value={() => (mapping.day_first == null ? ('' as 'day') : mapping.day_first ? 'day' : 'month'), (value) => set({ day_first: value === 'day' })} />{#if about('day_first')}<p class="mt-0.5 text-[13px] font-semibold text-danger">{about('day_first')}</p>{/if}</div>
+          <LengthEntry
+            of="file_distance_m"
+            value={mapping.distance_m ?? 2.5}
+            error={about('distance_m')}
+            onvalue={(m) => set({ distance_m: m })}
+          />
+          <Stepper
+            label="Green speed"
+            unit="ft"
+            text={String(mapping.green_speed_ft ?? 10)}
+            read={typedNumber}
+            step={(by) => set({ green_speed_ft: (mapping.green_speed_ft ?? 10) + by * 0.5 })}
+            onvalue={(value) => set({ green_speed_ft: value })}
+            error={about('green_speed_ft')}
+          />
+          <Stepper
+            label="Uncertainty of a start"
+            unit="°"
+            text={String(mapping.u_deg ?? 0.2)}
+            read={typedNumber}
+            step={(by) => set({ u_deg: Math.max(0.05, Math.round(((mapping.u_deg ?? 0.2) + by * 0.05) * 100) / 100) })}
+            onvalue={(value) => set({ u_deg: value })}
+            error={about('u_deg')}
+          />
+          <LengthEntry
+            of="file_rig_m"
+            value={mapping.rig_at_m ?? 0.3}
+            error={about('rig_at_m')}
+            onvalue={(m) => set({ rig_at_m: m })}
+          />
+          <Choice
+            label="Decimals have a"
+            options={choices<'.' | ','>('decimal')}
+            bind:value={() => mapping.decimal ?? '.', (value) => set({ decimal: value })}
+          />
+          <div>
+            <Choice
+              label="Dates begin with the"
+              options={choices<'day' | 'month'>('first_in_date')}
+              bind:value={
+                () => (mapping.day_first == null ? ('' as 'day') : mapping.day_first ? 'day' : 'month'),
+                (value) => set({ day_first: value === 'day' })
+              }
+            />{#if about('day_first')}<p class="mt-0.5 text-[13px] font-semibold text-danger">
+                {about('day_first')}
+              </p>{/if}
+          </div>
         </div>
       </details>
       {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
       {#if busy}
         <div class="mt-3 flex items-center gap-3" role="status">
           <progress class="h-6 flex-1" max={it.total} value={it.done} aria-label="How far it is"></progress>
-          <span>{it.phase === 'checking' ? 'Reading' : 'Taking in'} {it.done.toLocaleString('en-GB')} of {it.total.toLocaleString('en-GB')}</span>
+          <span
+            >{it.phase === 'checking' ? 'Reading' : 'Taking in'}
+            {it.done.toLocaleString('en-GB')} of {it.total.toLocaleString('en-GB')}</span
+          >
           <button class="button" onclick={() => stop.mutate(undefined)}>Stop</button>
         </div>
       {:else}
-        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={() => read.mutate(mapping)}>{fresh || mending ? 'Read it again' : 'Read it so'}</button>
+        <button class="button {fresh ? '' : 'primary'} mt-3 min-h-14 text-lg" onclick={() => read.mutate(mapping)}
+          >{fresh || mending ? 'Read it again' : 'Read it so'}</button
+        >
       {/if}
       {#if it.why}<p class="mt-2 font-semibold" role="status">{it.why}</p>{/if}
       {#if (fresh || mending) && !busy}
         <section class="mt-3 border-t border-hairline pt-3" data-check>
           <p class="text-lg font-semibold">
-            {putts(it.good)} in {it.blocks} {it.blocks === 1 ? 'block' : 'blocks'} of {it.lessons} {it.lessons === 1 ? 'lesson' : 'lessons'}{it.first_at && it.last_at ? `, ${day(it.first_at)} to ${day(it.last_at)}` : ''}.
+            {putts(it.good)} in {it.blocks}
+            {it.blocks === 1 ? 'block' : 'blocks'} of {it.lessons}
+            {it.lessons === 1 ? 'lesson' : 'lessons'}{it.first_at && it.last_at
+              ? `, ${day(it.first_at)} to ${day(it.last_at)}`
+              : ''}.
           </p>
           {#if it.read_out.length}
             <ul class="my-2 border-l-4 border-ink pl-3" aria-label="The first rows, read out">
@@ -117,24 +186,36 @@
           {/if}
           {#each it.doubts as said (said)}<p class="my-1 border-l-4 border-danger pl-3 font-semibold">{said}</p>{/each}
           {#if it.bad}
-            <p class="font-semibold text-danger">{it.bad.toLocaleString('en-GB')} {it.bad === 1 ? 'row' : 'rows'} can’t be read. Nothing is taken in until you agree to leave {it.bad === 1 ? 'it' : 'them'} out.</p>
+            <p class="font-semibold text-danger">
+              {it.bad.toLocaleString('en-GB')}
+              {it.bad === 1 ? 'row' : 'rows'} can’t be read. Nothing is taken in until you agree to leave {it.bad === 1
+                ? 'it'
+                : 'them'} out.
+            </p>
             <ol class="mt-1 max-h-56 overflow-y-auto border border-hairline px-3" aria-label="Rows that can’t be read">
               {#each it.bad_rows as row (row.line)}
                 <li class="flex flex-wrap items-center gap-x-3 border-b border-hairline py-1 last:border-b-0">
                   <span class="min-w-0 flex-1 basis-72 wrap-anywhere">Line {row.line}, {row.column}: {row.reason}</span>
                   {#if row.at >= 0}
                     <input
-                      class="entry w-40" aria-label="{row.column} of line {row.line}, mended" value={mendedAt(row.line, row.at) ?? row.cell} maxlength="200"
+                      class="entry w-40"
+                      aria-label="{row.column} of line {row.line}, mended"
+                      value={mendedAt(row.line, row.at) ?? row.cell}
+                      maxlength="200"
                       onchange={(event) => mend(row.line, row.at, event.currentTarget.value)}
                     />
                   {/if}
                 </li>
               {/each}
             </ol>
-            {#if it.bad > it.bad_rows.length}<p class="text-sm text-faded">The first {it.bad_rows.length} are listed.</p>{/if}
+            {#if it.bad > it.bad_rows.length}<p class="text-sm text-faded">
+                The first {it.bad_rows.length} are listed.
+              </p>{/if}
           {/if}
           {#if it.good && fresh}
-            <button class="button primary mt-3 min-h-14 text-lg" onclick={() => take.mutate(undefined)}>Take in {putts(it.good)}{it.bad ? `, leave out ${it.bad.toLocaleString('en-GB')}` : ''}</button>
+            <button class="button primary mt-3 min-h-14 text-lg" onclick={() => take.mutate(undefined)}
+              >Take in {putts(it.good)}{it.bad ? `, leave out ${it.bad.toLocaleString('en-GB')}` : ''}</button
+            >
           {/if}
         </section>
       {/if}

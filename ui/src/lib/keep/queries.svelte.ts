@@ -7,13 +7,16 @@ import { inUnits, key, units } from '$lib/data/key'
 export function filesQuery(golfer: () => string) {
   return createQuery(() => ({
     queryKey: key.files(golfer()),
-    queryFn: () => ask(api.GET('/api/golfers/{id}/imports', { params: { path: { id: golfer() } } })),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/imports', { params: { path: { id: golfer() } } }))
   }))
 }
 
 /** One file, and how its columns are read. */
 export function fileQuery(id: () => string) {
-  return createQuery(() => ({ queryKey: inUnits(key.file(id())), queryFn: () => ask(api.GET('/api/imports/{id}', { params: { path: { id: id() }, query: units() } })) }))
+  return createQuery(() => ({
+    queryKey: inUnits(key.file(id())),
+    queryFn: () => ask(api.GET('/api/imports/{id}', { params: { path: { id: id() }, query: units() } }))
+  }))
 }
 
 /** How far the work on a file is. */
@@ -21,6 +24,7 @@ export function fileProgressQuery(id: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.fileProgress(id())),
     queryFn: () => ask(api.GET('/api/imports/{id}/progress', { params: { path: { id: id() }, query: units() } })),
-    refetchInterval: (query) => (query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false),
+    refetchInterval: (query) =>
+      query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false
   }))
 }

@@ -8,26 +8,44 @@ const ofFile = (id: string, words: string) => ({ thing: `file ${id}`, words, ren
 
 export const readFileAs = (id: string, body: Sent<'/api/imports/{id}/mapping'>) =>
   put('/api/imports/{id}/mapping', { ...path(id), body }, ofFile(id, 'How the file is read'))
-export const takeFileIn = (id: string, skip_bad: boolean) => put('/api/imports/{id}/putts', { ...path(id), body: { skip_bad } }, ofFile(id, 'Taking the file in'))
-export const stopFile = (id: string) => remove('/api/imports/{id}/work', path(id), ofFile(id, 'Stopping the work on the file'))
+export const takeFileIn = (id: string, skip_bad: boolean) =>
+  put('/api/imports/{id}/putts', { ...path(id), body: { skip_bad } }, ofFile(id, 'Taking the file in'))
+export const stopFile = (id: string) =>
+  remove('/api/imports/{id}/work', path(id), ofFile(id, 'Stopping the work on the file'))
 export const undoFile = (id: string) => put('/api/imports/{id}/undone', path(id), ofFile(id, 'Undoing the import'))
-export const redoFile = (id: string) => remove('/api/imports/{id}/undone', path(id), ofFile(id, 'Bringing the import back'))
+export const redoFile = (id: string) =>
+  remove('/api/imports/{id}/undone', path(id), ofFile(id, 'Bringing the import back'))
 
 /** Put a set-up card away, or bring it back. */
 export const putCardAway = (golfer: string, id: string, put_away: boolean) =>
-  put('/api/set-up-cards/{id}/away', { ...path(id), body: { put_away } }, {
-    thing: `card ${id}`, words: put_away ? 'Putting a card away' : 'Bringing a card back', renews: [key.cards(golfer)],
-  })
+  put(
+    '/api/set-up-cards/{id}/away',
+    { ...path(id), body: { put_away } },
+    {
+      thing: `card ${id}`,
+      words: put_away ? 'Putting a card away' : 'Bringing a card back',
+      renews: [key.cards(golfer)]
+    }
+  )
 
 const LARGEST = 64 * 1024 * 1024
 /** Hand a file over; gives its id. It is no letter of the outbox: a device keeps no copies of whole files. */
 export async function giveFile(golfer: string, id: string, file: File): Promise<string> {
   if (file.size > LARGEST) {
     const size = (file.size / 1024 / 1024).toFixed(0)
-    throw new Refusal(problemOf({ title: 'Too large', detail: `${file.name} is ${size} MiB; at most 64 MiB are taken. Cut it in parts.` }, 413))
+    throw new Refusal(
+      problemOf(
+        { title: 'Too large', detail: `${file.name} is ${size} MiB; at most 64 MiB are taken. Cut it in parts.` },
+        413
+      )
+    )
   }
   const query = new URLSearchParams({ golfer_id: golfer, name: file.name.slice(0, 120) })
-  const answer = await fetch(`/api/imports/${id}?${query}`, { method: 'PUT', body: file, headers: { 'content-type': 'text/csv' } })
+  const answer = await fetch(`/api/imports/${id}?${query}`, {
+    method: 'PUT',
+    body: file,
+    headers: { 'content-type': 'text/csv' }
+  })
   if (!answer.ok) throw new Refusal(problemOf(await answer.json().catch(() => null), answer.status))
   await renew(key.files(golfer))
   return id

@@ -15,16 +15,29 @@
 
   let { open = $bindable(), lesson }: { open: boolean; lesson: Shapes['LessonOut'] } = $props()
 
-  const pauses = pausesQuery(() => lesson.id, () => undefined, () => open)
+  const pauses = pausesQuery(
+    () => lesson.id,
+    () => undefined,
+    () => open
+  )
   let draft = $state<LessonDraft>({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
   const close = () => (open = false)
-  const notedOf = (it: Shapes['LessonOut']): LessonDraft => ({ place: it.place, surface: it.surface, green_speed_ft: it.green_speed_ft, conditions: it.conditions })
+  const notedOf = (it: Shapes['LessonOut']): LessonDraft => ({
+    place: it.place,
+    surface: it.surface,
+    green_speed_ft: it.green_speed_ft,
+    conditions: it.conditions
+  })
   const whole = (it: LessonDraft) => ({ ...it, golfer_id: lesson.golfer_id, started_at: lesson.started_at })
   const noting = createWrite(
     () => noteLesson(lesson.id, { ...whole($state.snapshot(draft)), seen: seen.now && whole(seen.now) }),
-    close,
+    close
   )
-  const seen: Seen<LessonDraft> = createSeen(() => notedOf(lesson), () => noting.error, () => key.lesson(lesson.id))
+  const seen: Seen<LessonDraft> = createSeen(
+    () => notedOf(lesson),
+    () => noting.error,
+    () => key.lesson(lesson.id)
+  )
   const ending = createWrite(() => endLesson(lesson.id, stamp()), close)
   const reopening = createWrite(() => reopenLesson(lesson.id), close)
   const discarding = createWrite(() => voidLesson(lesson.id, reason), close)
@@ -43,7 +56,6 @@
     })
     voiding = false
   })
-
 </script>
 
 <Sheet bind:open title="This lesson">
@@ -92,7 +104,14 @@
         discarding.mutate(undefined)
       }}
     >
-      <label><span class="label">Why it doesn't count</span><input class="entry" bind:value={reason} required maxlength="80" /></label>
+      <label
+        ><span class="label">Why it doesn't count</span><input
+          class="entry"
+          bind:value={reason}
+          required
+          maxlength="80"
+        /></label
+      >
       <p class="text-sm text-faded">Nothing is deleted: it leaves the logbook and can be restored here.</p>
       <button class="button danger">Void this lesson</button>
     </form>

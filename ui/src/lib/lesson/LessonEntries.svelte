@@ -19,7 +19,13 @@
 
 <label class="block">
   <span class="label">Place</span>
-  <input class="entry" bind:value={draft.place} maxlength="80" required aria-invalid={error?.about('place') ? 'true' : undefined} />
+  <input
+    class="entry"
+    bind:value={draft.place}
+    maxlength="80"
+    required
+    aria-invalid={error?.about('place') ? 'true' : undefined}
+  />
 </label>
 <Choice label="Surface" options={SURFACES} bind:value={draft.surface} />
 <Stepper

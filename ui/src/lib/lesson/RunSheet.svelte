@@ -18,10 +18,14 @@
   /** Which block, and how many putts of it, what stands here was judged with. */
   const putted = $derived(block ? `${block.id} ${block.putts}` : '')
   let judgedWith = $state<string | null>(null)
-  const found = findingsQuery(() => id, () => !recording || judgedWith === null)
+  const found = findingsQuery(
+    () => id,
+    () => !recording || judgedWith === null
+  )
   $effect(() => {
     // Which putts it was judged with is known once the lesson is there: however late that comes.
-    if (sheet && found.isSuccess && !found.isFetching && (!recording || untrack(() => judgedWith === null))) judgedWith = untrack(() => putted)
+    if (sheet && found.isSuccess && !found.isFetching && (!recording || untrack(() => judgedWith === null)))
+      judgedWith = untrack(() => putted)
   })
   // What was read in another step is judged as soon as the lesson says that it has more.
   let asked = 0
@@ -38,12 +42,24 @@
   const stale = $derived(recording && judgedWith !== null && Boolean(block?.putts) && putted !== judgedWith)
   const judged = $derived(stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? ''))
   const steps = $derived([
-    { name: 'Set', at: 'set', result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : '' },
+    {
+      name: 'Set',
+      at: 'set',
+      result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : ''
+    },
     { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
     { name: 'See', at: 'see', result: sheet?.sight ?? '' },
     { name: 'Aim', at: 'aim', result: sheet?.aim ?? '' },
-    { name: 'Start', at: 'start', result: block ? `${block.putts} of ${block.planned} putts, ${block.condition || 'as usual'}` : sheet ? 'No putts yet.' : '' },
-    { name: 'Judge', at: 'judge', result: judged },
+    {
+      name: 'Start',
+      at: 'start',
+      result: block
+        ? `${block.putts} of ${block.planned} putts, ${block.condition || 'as usual'}`
+        : sheet
+          ? 'No putts yet.'
+          : ''
+    },
+    { name: 'Judge', at: 'judge', result: judged }
   ])
 </script>
 
@@ -66,7 +82,11 @@
   {/each}
   <div class="flex items-center px-2 max-sm:flex-[1_0_24%] desk:mt-auto desk:block desk:p-3">
     {#if sheet?.lesson.ended_at}<p class="mb-2 hidden text-sm font-semibold desk:block">This lesson has ended.</p>{/if}
-    <a class="button mb-2 w-full max-desk:border-transparent max-desk:mb-0" href="/lessons/{id}/sensors{page.url.search}" aria-current={page.url.pathname.endsWith('/sensors') ? 'page' : undefined}>Sensors</a>
+    <a
+      class="button mb-2 w-full max-desk:border-transparent max-desk:mb-0"
+      href="/lessons/{id}/sensors{page.url.search}"
+      aria-current={page.url.pathname.endsWith('/sensors') ? 'page' : undefined}>Sensors</a
+    >
     <button class="button w-full max-desk:border-transparent" onclick={details}>Lesson</button>
   </div>
 </nav>

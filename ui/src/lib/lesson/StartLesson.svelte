@@ -19,14 +19,17 @@
 
   const FRESH = (): LessonDraft => ({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
   let draft = $state(FRESH())
-  const floor = lastFloorQuery(() => golfer.id, () => open)
+  const floor = lastFloorQuery(
+    () => golfer.id,
+    () => open
+  )
   const starting = createWrite(
     () => startLesson({ ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }),
     (lesson) => {
       if (!open) return
       open = false
       void goto(`/lessons/${lesson.id}/set`)
-    },
+    }
   )
   const error = $derived(starting.error ?? floor.error)
 

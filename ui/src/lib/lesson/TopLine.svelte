@@ -1,5 +1,6 @@
 <!-- The top line: where I am, the light, the units, and whether everything is saved. -->
 <script lang="ts">
+  import Demo from '$lib/base/Demo.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { settings } from '$lib/base/settings.svelte'
   import { keys } from '$lib/base/keys.svelte'
@@ -13,8 +14,8 @@
   $effect(() =>
     keys.add('Everywhere', () => [
       { key: '?', words: 'Show the keys', run: help },
-      { key: 'l', words: 'Daylight or dim', run: turn },
-    ]),
+      { key: 'l', words: 'Daylight or dim', run: turn }
+    ])
   )
   const turn = () => (settings.light = settings.light === 'dim' ? 'daylight' : 'dim')
   const light = $derived(settings.light === 'dim' ? 'Dim' : 'Daylight')
@@ -25,7 +26,7 @@
         ? 'keeping'
         : outbox.waiting.length
           ? `${outbox.waiting.length} waiting${outbox.stranger ? ' for a sign-in' : ''}`
-          : 'saved',
+          : 'saved'
   )
 </script>
 
@@ -42,14 +43,15 @@
     {#each place.trail as step, n (n)}
       {#if n}<span class="text-engraved {n === 1 ? 'max-sm:hidden' : ''}" aria-hidden="true">·</span>{/if}
       {#if step.href}
-        <a class="flex h-11 min-w-0 items-center hover:underline {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}" href={step.href}><span class="truncate">{step.words}</span></a>
+        <a
+          class="flex h-11 min-w-0 items-center hover:underline {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}"
+          href={step.href}><span class="truncate">{step.words}</span></a
+        >
       {:else}
         <span class="min-w-0 truncate {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}">{step.words}</span>
       {/if}
     {/each}
-    {#if place.invented}
-      <span class="shrink-0 border border-engraved px-1.5 text-[13px] text-faded"><span class="max-sm:hidden">invented&nbsp;</span>demo</span>
-    {/if}
+    {#if place.invented}<Demo />{/if}
   </nav>
   <span
     class="shrink-0"
@@ -71,7 +73,8 @@
     {settings.units === 'metric' ? 'm' : 'ft'}
   </button>
   <button class="button plain shrink-0 max-sm:px-2" onclick={turn} aria-label="{light}: change the light">
-    <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span>
+    <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span
+    >
   </button>
   <button class="button plain hidden shrink-0 sm:inline-flex" onclick={help} aria-label="Show the keys">?</button>
 </header>

@@ -11,10 +11,12 @@ export function lastFloorQuery(golfer: () => string, asked: () => boolean) {
     queryFn: async (): Promise<Partial<LessonDraft>> => {
       const { items } = await ask(api.GET('/api/golfers/{id}/lessons', { params: { path: { id: golfer() } } }))
       const last = items[0]?.lesson
-      return last ? { place: last.place, surface: last.surface, green_speed_ft: last.green_speed_ft } : { place: (await ask(api.GET('/api/studio'))).name }
+      return last
+        ? { place: last.place, surface: last.surface, green_speed_ft: last.green_speed_ft }
+        : { place: (await ask(api.GET('/api/studio'))).name }
     },
     enabled: asked(),
     staleTime: 0,
-    gcTime: 0,
+    gcTime: 0
   }))
 }

@@ -32,7 +32,9 @@
   const valid = $derived(sight.trials.filter((it) => !it.voided))
   const lesson = $derived(sight.test.lesson_id)
 
-  const answering = createWrite((raw: Record<string, string | number>) => answerTest(lesson, { test_id: sight.test.id, raw, taken_at: stamp() }))
+  const answering = createWrite((raw: Record<string, string | number>) =>
+    answerTest(lesson, { test_id: sight.test.id, raw, taken_at: stamp() })
+  )
   const undoing = createWrite((trial: string) => undoAnswer(lesson, sight.test.id, trial))
   const showing = createWrite(() => showTest(lesson, sight.test.id))
   const leaving = createWrite(() => leaveTest(lesson, sight.test.id, true))
@@ -54,7 +56,7 @@
       onSuccess: () => {
         beside = 0
         from = from === 'left' ? 'right' : 'left'
-      },
+      }
     })
   }
   function undo(): void {
@@ -67,8 +69,8 @@
   $effect(() =>
     keys.add('Asking', () => [
       ...(sight.next ? answerKeys(answer) : []),
-      { key: 'u', words: 'Undo the last answer', run: undo },
-    ]),
+      { key: 'u', words: 'Undo the last answer', run: undo }
+    ])
   )
 </script>
 
@@ -78,9 +80,13 @@
 </div>
 {#if sight.next}
   <p class="mt-3 text-lg" data-lay>
-    Lay the rod <strong>{sight.lay}</strong>{#if sight.test.toward === 'start'}<span class="block text-[15px] text-faded">The line is {sight.line}.</span>{/if}
+    Lay the rod <strong>{sight.lay}</strong>{#if sight.test.toward === 'start'}<span
+        class="block text-[15px] text-faded">The line is {sight.line}.</span
+      >{/if}
   </p>
-  <div class="relative mt-2 h-56 border-y border-hairline">{#if sight.stage}<Stage scene={sight.stage} stretch="true" />{/if}</div>
+  <div class="relative mt-2 h-56 border-y border-hairline">
+    {#if sight.stage}<Stage scene={sight.stage} stretch="true" />{/if}
+  </div>
   <p class="mt-3 text-lg">The golfer, over the ball: <strong>where does the rod point?</strong></p>
   <div class="mt-2"><Looks {busy} {answer} /></div>
 {:else}
@@ -101,17 +107,23 @@
   <button class="button" disabled={busy || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}
   <a class="button" href="/question/{sight.test.lesson_id}" target="_blank" rel="noopener">Golfer’s own screen</a>
-  <button class="button ml-auto" disabled={busy} onclick={() => {
+  <button
+    class="button ml-auto"
+    disabled={busy}
+    onclick={() => {
       // Told at once: this view goes with the test.
       left(sight.test.id)
       leaving.mutate(undefined)
-    }}>Leave it: nothing is kept of it</button>
+    }}>Leave it: nothing is kept of it</button
+  >
   <button class="button" disabled={busy || valid.length < sight.fewest} onclick={() => showing.mutate(undefined)}>
     {valid.length < sight.fewest ? `${sight.fewest - valid.length} more before it is shown` : 'Show what they say'}
   </button>
 </div>
 {#if moved}<div class="mt-4 border-t border-hairline pt-3"><FeltThere test={sight.test} /></div>{/if}
-<p class="mt-2 text-sm text-faded">Earlier answers stay hidden, so that nobody leans on them. The longer you ask, the surer it gets.</p>
+<p class="mt-2 text-sm text-faded">
+  Earlier answers stay hidden, so that nobody leans on them. The longer you ask, the surer it gets.
+</p>
 
 {#if turned}
   <!-- For the golfer's eyes: the question, and nothing else. -->

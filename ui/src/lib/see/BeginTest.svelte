@@ -30,7 +30,15 @@
   const methods = methodsQuery()
   type Test = Shapes['SightTestOut']
   // svelte-ignore state_referenced_locally
-  const before = last ?? { method: 'directions' as const, condition: '', trace: 'as_usual' as const, eyes: 'both' as const, glasses: 'none' as const, away_m: 2, toward: 'hole' as const }
+  const before = last ?? {
+    method: 'directions' as const,
+    condition: '',
+    trace: 'as_usual' as const,
+    eyes: 'both' as const,
+    glasses: 'none' as const,
+    away_m: 2,
+    toward: 'hole' as const
+  }
   let method = $state<Test['method']>(before.method)
   let condition = $state(before.condition)
   let trace = $state<Test['trace']>(before.trace)
@@ -45,7 +53,19 @@
   const GLASSES = choices<Test['glasses']>('glasses')
 
   const beginning = createWrite(() =>
-    beginTest({ lesson_id: lessonId, method, condition, trace, eyes, glasses, away_m, toward, position: $state.snapshot(position), station_id: null, started_at: stamp() }),
+    beginTest({
+      lesson_id: lessonId,
+      method,
+      condition,
+      trace,
+      eyes,
+      glasses,
+      away_m,
+      toward,
+      position: $state.snapshot(position),
+      station_id: null,
+      started_at: stamp()
+    })
   )
   const error = $derived(beginning.error)
   function begin(event: SubmitEvent): void {
@@ -67,18 +87,27 @@
   {#if error}<Trouble {error} />{/if}
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <button class="button primary min-h-14 text-lg md:mt-[23px]" disabled={beginning.isPending}>Begin asking</button>
-    <LengthEntry
-      of="away_m" value={away_m}
-      error={about(error, 'away_m')} onvalue={(it) => (away_m = it)}
-    />
+    <LengthEntry of="away_m" value={away_m} error={about(error, 'away_m')} onvalue={(it) => (away_m = it)} />
   </div>
   <ToolTrue {lessonId} kind="rod_beside" name="The rod" />
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Under which conditions <span class="font-normal text-faded">{condition || 'as usual'}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span>
+      Under which conditions <span class="font-normal text-faded"
+        >{condition || 'as usual'}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none'
+          ? ''
+          : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole'
+          ? ''
+          : ', to the start target'}</span
+      >
     </summary>
     <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
-      <NameChoice label="The set-up" names={setUps} bind:value={condition} another="Another set-up…" pictures={SET_UP_PICTURES} />
+      <NameChoice
+        label="The set-up"
+        names={setUps}
+        bind:value={condition}
+        another="Another set-up…"
+        pictures={SET_UP_PICTURES}
+      />
       {#if breaks}<Choice label="Straight at" options={TOWARD} bind:value={toward} />{/if}
       <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
       <Choice label="Eyes" options={EYES} bind:value={eyes} />

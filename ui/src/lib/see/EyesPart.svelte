@@ -32,7 +32,11 @@
   const sheet = $derived(eyes.data)
   const look = new EyesLook()
   /** Side by side, the one looked at last first. */
-  const shown = $derived(sheet ? [...sheet.set_ups].sort((one, other) => Number(other.name === sheet.set_up) - Number(one.name === sheet.set_up)) : [])
+  const shown = $derived(
+    sheet
+      ? [...sheet.set_ups].sort((one, other) => Number(other.name === sheet.set_up) - Number(one.name === sheet.set_up))
+      : []
+  )
   $effect(() => {
     if (sheet) untrack(() => look.begin(sheet))
   })
@@ -45,7 +49,15 @@
 {:else if sheet}
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
     <div>
-      <div class="mb-4"><NameChoice label="The set-up that is looked at" names={setUps} bind:value={look.set_up} another="Another set-up…" pictures={SET_UP_PICTURES} /></div>
+      <div class="mb-4">
+        <NameChoice
+          label="The set-up that is looked at"
+          names={setUps}
+          bind:value={look.set_up}
+          another="Another set-up…"
+          pictures={SET_UP_PICTURES}
+        />
+      </div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} small bind:value={look.way} /></div>
       {#if look.way === 'mirror'}<div class="mb-4"><ToolTrue {lessonId} kind="ground_mirror" /></div>{/if}
       {#if look.way === 'string' || look.way === 'strip'}
@@ -56,7 +68,10 @@
     </div>
     <div>
       {#each shown as it (it.name)}
-        <section class="mb-4 {shown.length > 1 ? 'border-b border-hairline pb-3' : ''}" data-set-up={it.name || 'as usual'}>
+        <section
+          class="mb-4 {shown.length > 1 ? 'border-b border-hairline pb-3' : ''}"
+          data-set-up={it.name || 'as usual'}
+        >
           {#if shown.length > 1}<h2 class="label">{it.name || 'as usual'}</h2>{/if}
           <Vial vial={it.vial} words={it.words.join(' ')} size={shown.length > 1 ? 'row' : undefined} />
           {#if it.name === sheet.set_up}
@@ -72,9 +87,22 @@
       {#if sheet.takes.length}
         <ol class="mt-4" aria-label="Looks, newest first">
           {#each sheet.takes.toReversed() as it (it.id)}
-            <li class="flex items-center justify-between gap-3 border-t border-hairline py-1 {it.voided ? 'text-faded line-through' : ''}">
-              <span>{lookWords(it)}{it.reread_of ? ', read again' : ''}{shown.length > 1 ? ` · ${it.set_up || 'as usual'}` : ''}</span>
-              <button class="button plain" disabled={voiding.isPending} onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}>{it.voided ? 'Restore' : 'Void'}</button>
+            <li
+              class="flex items-center justify-between gap-3 border-t border-hairline py-1 {it.voided
+                ? 'text-faded line-through'
+                : ''}"
+            >
+              <span
+                >{lookWords(it)}{it.reread_of ? ', read again' : ''}{shown.length > 1
+                  ? ` · ${it.set_up || 'as usual'}`
+                  : ''}</span
+              >
+              <button
+                class="button plain"
+                disabled={voiding.isPending}
+                onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}
+                >{it.voided ? 'Restore' : 'Void'}</button
+              >
             </li>
           {/each}
         </ol>

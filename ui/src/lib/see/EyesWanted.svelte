@@ -15,28 +15,47 @@
   }
   let { lessonId, golfer, sheet }: Props = $props()
 
-  type Wanted = Pick<Shapes['EyesSheetOut'], 'school' | 'zone_mm'> & { sighting_eye: Shapes['EyesSheetOut']['sighting_eye'] | null }
+  type Wanted = Pick<Shapes['EyesSheetOut'], 'school' | 'zone_mm'> & {
+    sighting_eye: Shapes['EyesSheetOut']['sighting_eye'] | null
+  }
   const SIGHTING = choices<Shapes['EyesSheetOut']['sighting_eye']>('sighting_eye')
   const SCHOOLS = choices<Shapes['EyesSheetOut']['school']>('school')
   const wanting = createWrite((it: Wanted) => wantEyes(lessonId, golfer.id, it as Parameters<typeof wantEyes>[2]))
   const edges = [0, 1] as const
-  const want = (change: Partial<Wanted>) => wanting.mutate({ school: sheet.school, zone_mm: sheet.zone_mm, sighting_eye: null, ...change })
+  const want = (change: Partial<Wanted>) =>
+    wanting.mutate({ school: sheet.school, zone_mm: sheet.zone_mm, sighting_eye: null, ...change })
   function edge(n: 0 | 1, mm: number): void {
     if (sheet.zone_mm) want({ zone_mm: edges.map((other) => (other === n ? mm : (sheet.zone_mm?.[other] ?? 0))) })
   }
 </script>
 
-<Choice label="Sighting eye" options={SIGHTING} bind:value={() => sheet.sighting_eye, (sighting_eye) => want({ sighting_eye })} />
-<p class="mt-1 mb-4 text-sm text-faded">Both eyes open, a far mark through a gap between the hands; shut one: with the sighting eye it stays.</p>
-<Choice label="Where {golfer.name}’s eyes are wanted: an opinion" options={SCHOOLS} bind:value={() => sheet.school, (school) => want({ school, zone_mm: null })} />
+<Choice
+  label="Sighting eye"
+  options={SIGHTING}
+  bind:value={() => sheet.sighting_eye, (sighting_eye) => want({ sighting_eye })}
+/>
+<p class="mt-1 mb-4 text-sm text-faded">
+  Both eyes open, a far mark through a gap between the hands; shut one: with the sighting eye it stays.
+</p>
+<Choice
+  label="Where {golfer.name}’s eyes are wanted: an opinion"
+  options={SCHOOLS}
+  bind:value={() => sheet.school, (school) => want({ school, zone_mm: null })}
+/>
 {#if sheet.zone_mm}
   <div class="mt-3 grid grid-cols-2 gap-x-5">
     {#each edges as n (n)}
       <LengthEntry
-        of="eye_inside_m" label={n ? 'To, inside' : 'From, inside'} value={(sheet.zone_mm[n] ?? 0) / 1000} by={0.005}
-        onvalue={(metres) => edge(n, Math.round(metres * 1e4) / 10)} error={about(wanting.error, `zone_mm.${n}`)}
+        of="eye_inside_m"
+        label={n ? 'To, inside' : 'From, inside'}
+        value={(sheet.zone_mm[n] ?? 0) / 1000}
+        by={0.005}
+        onvalue={(metres) => edge(n, Math.round(metres * 1e4) / 10)}
+        error={about(wanting.error, `zone_mm.${n}`)}
       />
     {/each}
   </div>
 {/if}
-{#if wanting.error && !edges.some((n) => about(wanting.error, `zone_mm.${n}`))}<div class="mt-2"><Trouble error={wanting.error} /></div>{/if}
+{#if wanting.error && !edges.some((n) => about(wanting.error, `zone_mm.${n}`))}<div class="mt-2">
+    <Trouble error={wanting.error} />
+  </div>{/if}

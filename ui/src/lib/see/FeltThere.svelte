@@ -12,7 +12,9 @@
   let { test }: Props = $props()
 
   const saving = createWrite((felt: Felt) => feltThere(test.lesson_id, test.id, felt))
-  const felt = $derived<Felt>(saying<Felt>(feltThing(test.id)) ?? { playable: test.playable, comfort: test.comfort, trust: test.trust })
+  const felt = $derived<Felt>(
+    saying<Felt>(feltThing(test.id)) ?? { playable: test.playable, comfort: test.comfort, trust: test.trust }
+  )
   const chosen = 'border-ink bg-ink text-paper!'
 </script>
 
@@ -21,7 +23,12 @@
     <span class="label mb-1 block">Can be played from</span>
     <div class="flex gap-1.5" role="group" aria-label="Can be played from">
       {#each [{ is: true, words: 'Yes' }, { is: false, words: 'No' }] as it (it.words)}
-        <button type="button" class="button min-w-14 {felt.playable === it.is ? chosen : ''}" aria-pressed={felt.playable === it.is} onclick={() => saving.mutate({ ...felt, playable: it.is })}>{it.words}</button>
+        <button
+          type="button"
+          class="button min-w-14 {felt.playable === it.is ? chosen : ''}"
+          aria-pressed={felt.playable === it.is}
+          onclick={() => saving.mutate({ ...felt, playable: it.is })}>{it.words}</button
+        >
       {/each}
     </div>
   </div>
@@ -30,7 +37,12 @@
       <span class="label mb-1 block">{score.words}</span>
       <div class="flex gap-1.5" role="group" aria-label={score.words}>
         {#each [1, 2, 3, 4, 5] as n (n)}
-          <button type="button" class="button min-w-11 px-2 {felt[score.name] === n ? chosen : ''}" aria-pressed={felt[score.name] === n} onclick={() => saving.mutate({ ...felt, [score.name]: n })}>{n}</button>
+          <button
+            type="button"
+            class="button min-w-11 px-2 {felt[score.name] === n ? chosen : ''}"
+            aria-pressed={felt[score.name] === n}
+            onclick={() => saving.mutate({ ...felt, [score.name]: n })}>{n}</button
+          >
         {/each}
       </div>
     </div>

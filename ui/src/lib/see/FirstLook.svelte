@@ -40,7 +40,9 @@
     const last = taken.at(-1)
     if (last) voiding.mutate({ id: last.id, voided: true })
   }
-  $effect(() => keys.add('First look', () => [...answerKeys(answer), { key: 'u', words: 'Undo the last answer', run: undo }]))
+  $effect(() =>
+    keys.add('First look', () => [...answerKeys(answer), { key: 'u', words: 'Undo the last answer', run: undo }])
+  )
   const MARKS: Record<Look, string> = { left: '◂', straight: '│', right: '▸' }
 </script>
 
@@ -50,21 +52,35 @@
   <div class="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
     <div>
       <p class="label">Where the head is</p>
-      <div class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] gap-1.5" role="group" aria-label="Where the head is">
+      <div
+        class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] gap-1.5"
+        role="group"
+        aria-label="Where the head is"
+      >
         {#each looks.data.places as it (`${it.lever}${it.way}`)}
           {@const said = lastAt(it)}
           <button
-            type="button" class="button min-h-22 flex-col gap-0.5 px-1 py-1 text-[14px] leading-tight {same(it, at) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={same(it, at)}
+            type="button"
+            class="button min-h-22 flex-col gap-0.5 px-1 py-1 text-[14px] leading-tight {same(it, at)
+              ? 'border-ink bg-ink text-paper!'
+              : ''}"
+            aria-pressed={same(it, at)}
             onclick={() => (at = { lever: it.lever, way: it.way })}
           >
             <PlacePicture place={it} {hand} />
-            <span>{it.words}{#if said}<strong class="ml-1">{MARKS[said.looks]}</strong>{/if}</span>
+            <span
+              >{it.words}{#if said}<strong class="ml-1">{MARKS[said.looks]}</strong>{/if}</span
+            >
           </button>
         {/each}
       </div>
-      <p class="mt-4 text-lg">The rod lies true. The golfer, {here?.words ?? 'as usual'}: <strong>where does it point?</strong></p>
+      <p class="mt-4 text-lg">
+        The rod lies true. The golfer, {here?.words ?? 'as usual'}: <strong>where does it point?</strong>
+      </p>
       <div class="mt-2"><Looks {answer} /></div>
-      {#if keeping.error ?? voiding.error}<div class="mt-3"><Trouble error={firstError([keeping, voiding])} /></div>{/if}
+      {#if keeping.error ?? voiding.error}<div class="mt-3">
+          <Trouble error={firstError([keeping, voiding])} />
+        </div>{/if}
     </div>
     <div aria-live="polite" data-first-look>
       {#each looks.data.words as it, n (it)}<p class={n ? 'mt-1' : 'wide text-xl'}>{it}</p>{/each}
@@ -74,17 +90,31 @@
             <li class="border-t border-hairline py-1.5">
               <p class="flex items-center gap-2">
                 <span class="flex-1"><strong>{it.place}</strong>: {named('looks', it.looks)}</span>
-                <button class="button plain px-2 text-sm" aria-label="Void {it.place}" onclick={() => voiding.mutate({ id: it.id, voided: true })}>✕</button>
+                <button
+                  class="button plain px-2 text-sm"
+                  aria-label="Void {it.place}"
+                  onclick={() => voiding.mutate({ id: it.id, voided: true })}>✕</button
+                >
               </p>
               {#if it.lever || it.looks === 'straight'}
                 <div class="flex flex-wrap gap-1.5">
                   {#if it.lever}
                     <span class="flex gap-1" role="group" aria-label="Can be played from, {it.place}">
-                      <button class="button px-2 text-sm {it.playable === true ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.playable === true} onclick={() => playable(it, true)}>Playable</button>
-                      <button class="button px-2 text-sm {it.playable === false ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.playable === false} onclick={() => playable(it, false)}>Not</button>
+                      <button
+                        class="button px-2 text-sm {it.playable === true ? 'border-ink bg-ink text-paper!' : ''}"
+                        aria-pressed={it.playable === true}
+                        onclick={() => playable(it, true)}>Playable</button
+                      >
+                      <button
+                        class="button px-2 text-sm {it.playable === false ? 'border-ink bg-ink text-paper!' : ''}"
+                        aria-pressed={it.playable === false}
+                        onclick={() => playable(it, false)}>Not</button
+                      >
                     </span>
                   {/if}
-                  {#if it.looks === 'straight'}<button class="button px-2 text-sm" onclick={() => askAt(it)}>Full test there</button>{/if}
+                  {#if it.looks === 'straight'}<button class="button px-2 text-sm" onclick={() => askAt(it)}
+                      >Full test there</button
+                    >{/if}
                 </div>
               {/if}
             </li>

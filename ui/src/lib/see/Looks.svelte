@@ -9,7 +9,12 @@
 
 <div class="grid grid-cols-3 gap-3" role="group" aria-label="It looks">
   {#each LOOKS as it (it.value)}
-    <button class="button min-h-24 flex-col text-2xl" disabled={busy} aria-keyshortcuts={LOOK_KEYS[it.value][0]} onclick={() => answer(it.value)}>
+    <button
+      class="button min-h-24 flex-col text-2xl"
+      disabled={busy}
+      aria-keyshortcuts={LOOK_KEYS[it.value][0]}
+      onclick={() => answer(it.value)}
+    >
       <span class="wide">{it.words}</span><kbd class="key hidden sm:inline">{LOOK_KEYS[it.value][0]}</kbd>
     </button>
   {/each}

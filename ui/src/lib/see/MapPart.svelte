@@ -28,8 +28,9 @@
   const change = $derived(sheet?.change?.position ?? null)
   const tried = $derived((sheet?.words.effects ?? []).filter((it) => beliefs || it.tried))
   const keeping = createWrite(
-    (position: Record<string, number>) => keepCard(golfer.id, { lesson_id: lessonId, position, set_up: '', note, kept_at: stamp() }),
-    () => (note = ''),
+    (position: Record<string, number>) =>
+      keepCard(golfer.id, { lesson_id: lessonId, position, set_up: '', note, kept_at: stamp() }),
+    () => (note = '')
   )
 </script>
 
@@ -40,7 +41,8 @@
     <div>
       <div class="relative aspect-[208/174] w-full border border-hairline" data-map><Stage scene={sheet.scene} /></div>
       <p class="mt-1 text-sm text-faded">
-        From above, in mm from where the head usually is. Thick: straight looks straight. Shaded: it may well. Thin: it is seen the same along each. A cross can’t be played from.
+        From above, in mm from where the head usually is. Thick: straight looks straight. Shaded: it may well. Thin: it
+        is seen the same along each. A cross can’t be played from.
       </p>
     </div>
     <div>
@@ -57,16 +59,21 @@
           <button class="button primary min-h-14 px-5 text-lg" onclick={() => askAt(next)}>Ask there</button>
         {/if}
       </div>
-      {#if sheet.left_out}<p class="mt-2 text-faded">{sheet.left_out} shown under other conditions (eyes, glasses, tracing) not on this map.</p>{/if}
+      {#if sheet.left_out}<p class="mt-2 text-faded">
+          {sheet.left_out} shown under other conditions (eyes, glasses, tracing) not on this map.
+        </p>{/if}
       <div class="mt-4 border-t-2 border-ink pt-3" data-effects>
         <div class="flex items-center justify-between gap-3">
           <h2 class="wide text-lg">What each does</h2>
-          <button class="button" aria-pressed={beliefs} onclick={() => (beliefs = !beliefs)}>{beliefs ? 'Only what was measured' : 'What coaches believe'}</button>
+          <button class="button" aria-pressed={beliefs} onclick={() => (beliefs = !beliefs)}
+            >{beliefs ? 'Only what was measured' : 'What coaches believe'}</button
+          >
         </div>
         {#each tried as it (it.lever)}
           <div class="border-b border-hairline py-2">
             <p class="font-semibold">{it.name}</p>
-            {#if beliefs && it.one_belief}<p class="text-faded">◂ {it.one_belief}</p><p class="text-faded">▸ {it.other_belief}</p>{/if}
+            {#if beliefs && it.one_belief}<p class="text-faded">◂ {it.one_belief}</p>
+              <p class="text-faded">▸ {it.other_belief}</p>{/if}
             <p>{it.measured}</p>
           </div>
         {:else}
@@ -86,7 +93,13 @@
           <span class="font-semibold first-letter:uppercase">{it.where}</span>
           <span>{it.headline}{it.tells ? '' : ' Not on the map.'}</span>
           <span class="text-faded">
-            {[it.playable ? '' : 'can’t be played from', it.comfort ? `comfort ${it.comfort} of 5` : '', it.trust ? `trust ${it.trust} of 5` : ''].filter(Boolean).join(', ')}
+            {[
+              it.playable ? '' : 'can’t be played from',
+              it.comfort ? `comfort ${it.comfort} of 5` : '',
+              it.trust ? `trust ${it.trust} of 5` : ''
+            ]
+              .filter(Boolean)
+              .join(', ')}
           </span>
         </li>
       {/each}
@@ -94,12 +107,28 @@
   {/if}
   <div class="mt-5 border-t-2 border-ink pt-3">
     <h2 class="wide text-lg">Set-up card</h2>
-    <p class="max-w-2xl">What the golfer goes by from now on: the set-up, where the eyes are, what looks straight there; and what the quick check is held against.</p>
-    <label class="mt-2 block max-w-xl"><span class="label">A note on it</span><input class="entry" bind:value={note} maxlength="400" placeholder="feel, a word that helps…" /></label>
+    <p class="max-w-2xl">
+      What the golfer goes by from now on: the set-up, where the eyes are, what looks straight there; and what the quick
+      check is held against.
+    </p>
+    <label class="mt-2 block max-w-xl"
+      ><span class="label">A note on it</span><input
+        class="entry"
+        bind:value={note}
+        maxlength="400"
+        placeholder="feel, a word that helps…"
+      /></label
+    >
     {#if keeping.error}<div class="mt-2"><Trouble error={keeping.error} /></div>{/if}
     <div class="mt-2 flex flex-wrap gap-2">
-      {#if change}<button class="button primary min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate(change)}>Keep the change</button>{/if}
-      <button class="button min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate({})}>Keep this set-up as it is</button>
+      {#if change}<button
+          class="button primary min-h-12"
+          disabled={keeping.isPending}
+          onclick={() => keeping.mutate(change)}>Keep the change</button
+        >{/if}
+      <button class="button min-h-12" disabled={keeping.isPending} onclick={() => keeping.mutate({})}
+        >Keep this set-up as it is</button
+      >
       {#each setUps as it (it)}<KeepSetUp {lessonId} golferId={golfer.id} setUp={it} {note} />{/each}
     </div>
     <div class="mt-3"><CardList golferId={golfer.id} /></div>

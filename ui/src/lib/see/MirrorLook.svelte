@@ -29,7 +29,7 @@
   const eyes = $derived([
     { name: 'Lead eye', field: 'lead', at: look.lead, set: (at: Place) => (look.lead = at) },
     { name: 'Trail eye', field: 'trail', at: look.trail, set: (at: Place) => (look.trail = at) },
-    ...(look.noseToo ? [{ name: 'Nose', field: 'nose', at: look.nose, set: (at: Place) => (look.nose = at) }] : []),
+    ...(look.noseToo ? [{ name: 'Nose', field: 'nose', at: look.nose, set: (at: Place) => (look.nose = at) }] : [])
   ])
   function keep(): void {
     const told = look.told(lessonId, sheet.takes, stamp())
@@ -44,7 +44,7 @@
         if (told.nose) look.mark(told.nose)
         look.shoulders_deg = told.shoulders_deg ?? null
         look.rereading = rereading
-      },
+      }
     })
     look.again()
     look.rereading = false
@@ -58,40 +58,70 @@
 <p class="text-lg" data-wanted>
   {#if look.rereading}<span class="font-semibold">Read the same look again, nothing moved. </span>{/if}
   {#if look.wanted}
-    <strong>{look.wanted}:</strong> {look.wanted === 'Nose' ? '' : 'the golfer shuts the other one; '}tap where it {look.way === 'mirror' ? 'shows in the mirror' : 'hangs'}.
+    <strong>{look.wanted}:</strong>
+    {look.wanted === 'Nose' ? '' : 'the golfer shuts the other one; '}tap where it {look.way === 'mirror'
+      ? 'shows in the mirror'
+      : 'hangs'}.
   {:else}
     {look.noseToo ? 'Eyes and nose are marked.' : 'Both eyes are marked.'}
   {/if}
 </p>
-<MirrorTap scene={sheet.mirror} {hand} wanted={look.wanted} said={placeWords} mark={(at) => look.mark(at)} marks={eyes} />
+<MirrorTap
+  scene={sheet.mirror}
+  {hand}
+  wanted={look.wanted}
+  said={placeWords}
+  mark={(at) => look.mark(at)}
+  marks={eyes}
+/>
 <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
   {#each eyes as it (it.name)}
     <LengthEntry
-      of="eye_inside_m" label="{it.name} inside" value={it.at?.inside_m ?? 0}
-      error={fault?.about(`${it.field}.inside_m`) ?? fault?.about(it.field)} onvalue={(m) => it.set({ behind_m: it.at?.behind_m ?? 0, inside_m: m })}
+      of="eye_inside_m"
+      label="{it.name} inside"
+      value={it.at?.inside_m ?? 0}
+      error={fault?.about(`${it.field}.inside_m`) ?? fault?.about(it.field)}
+      onvalue={(m) => it.set({ behind_m: it.at?.behind_m ?? 0, inside_m: m })}
     />
     <LengthEntry
-      of="eye_behind_m" label="{it.name} behind" value={it.at?.behind_m ?? 0}
-      error={fault?.about(`${it.field}.behind_m`)} onvalue={(m) => it.set({ inside_m: it.at?.inside_m ?? 0, behind_m: m })}
+      of="eye_behind_m"
+      label="{it.name} behind"
+      value={it.at?.behind_m ?? 0}
+      error={fault?.about(`${it.field}.behind_m`)}
+      onvalue={(m) => it.set({ inside_m: it.at?.inside_m ?? 0, behind_m: m })}
     />
   {/each}
 </div>
-{#if waiting}<p class="mt-2 text-faded" role="status">◌ {waiting === 1 ? 'One look is' : `${waiting} looks are`} on the way.</p>{/if}
+{#if waiting}<p class="mt-2 text-faded" role="status">
+    ◌ {waiting === 1 ? 'One look is' : `${waiting} looks are`} on the way.
+  </p>{/if}
 {#if keeping.error}<div class="mt-3"><Trouble error={keeping.error} /></div>{/if}
 {#if look.way === 'mirror'}
   <div class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
-    <label class="flex min-h-11 items-center gap-3"><input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.noseToo} /><span>Mark the nose too</span></label>
+    <label class="flex min-h-11 items-center gap-3"
+      ><input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.noseToo} /><span>Mark the nose too</span
+      ></label
+    >
     <div class="w-64">
       <Stepper
-        label="Shoulders in the mirror" unit="°" hint="Right of its lines +, left −; empty: not looked." text={look.shoulders_deg === null ? '' : String(look.shoulders_deg)}
-        read={typedNumber} error={fault?.about('shoulders_deg')}
-        step={(by) => (look.shoulders_deg = (look.shoulders_deg ?? 0) + by * 0.5)} onvalue={(it) => (look.shoulders_deg = it)}
+        label="Shoulders in the mirror"
+        unit="°"
+        hint="Right of its lines +, left −; empty: not looked."
+        text={look.shoulders_deg === null ? '' : String(look.shoulders_deg)}
+        read={typedNumber}
+        error={fault?.about('shoulders_deg')}
+        step={(by) => (look.shoulders_deg = (look.shoulders_deg ?? 0) + by * 0.5)}
+        onvalue={(it) => (look.shoulders_deg = it)}
       />
     </div>
   </div>
 {/if}
 <div class="mt-3 flex gap-3">
-  <button class="button primary min-h-14 flex-1 text-lg" disabled={!look.lead || !look.trail || look.wanted === 'Nose'} onclick={keep}>Keep this look</button>
+  <button
+    class="button primary min-h-14 flex-1 text-lg"
+    disabled={!look.lead || !look.trail || look.wanted === 'Nose'}
+    onclick={keep}>Keep this look</button
+  >
   <button class="button" disabled={!look.lead} onclick={again}>Mark again</button>
 </div>
 {#if last}
@@ -101,20 +131,39 @@
   </label>
 {/if}
 <div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3">
-  <LengthEntry of="eye_seen_m" value={look.seen_m} error={fault?.about('seen_m')} onvalue={(it) => (look.seen_m = it)} />
+  <LengthEntry
+    of="eye_seen_m"
+    value={look.seen_m}
+    error={fault?.about('seen_m')}
+    onvalue={(it) => (look.seen_m = it)}
+  />
   {#if look.way === 'mirror'}
     <PercentEntry
-      label="Mirror falls to the golfer" hint="By the bubble, across the line." value={look.level.falls_in_percent}
-      error={fault?.about('falls_in_percent')} onvalue={(it) => (look.level.falls_in_percent = it)}
+      label="Mirror falls to the golfer"
+      hint="By the bubble, across the line."
+      value={look.level.falls_in_percent}
+      error={fault?.about('falls_in_percent')}
+      onvalue={(it) => (look.level.falls_in_percent = it)}
     />
     <PercentEntry
-      label="Falls away from the hole" hint="By the bubble, along the line." value={look.level.falls_back_percent}
-      error={fault?.about('falls_back_percent')} onvalue={(it) => (look.level.falls_back_percent = it)}
+      label="Falls away from the hole"
+      hint="By the bubble, along the line."
+      value={look.level.falls_back_percent}
+      error={fault?.about('falls_back_percent')}
+      onvalue={(it) => (look.level.falls_back_percent = it)}
     />
     <PercentEntry
-      label="Level read to ±" hint="What it leaves unknown is drawn as a patch." value={look.level.level_doubt_percent}
-      error={fault?.about('level_doubt_percent')} onvalue={(it) => (look.level.level_doubt_percent = it)}
+      label="Level read to ±"
+      hint="What it leaves unknown is drawn as a patch."
+      value={look.level.level_doubt_percent}
+      error={fault?.about('level_doubt_percent')}
+      onvalue={(it) => (look.level.level_doubt_percent = it)}
     />
-    <LengthEntry of="eye_height_m" value={look.eye_height_m} error={fault?.about('eye_height_m')} onvalue={(it) => (look.eye_height_m = it)} />
+    <LengthEntry
+      of="eye_height_m"
+      value={look.eye_height_m}
+      error={fault?.about('eye_height_m')}
+      onvalue={(it) => (look.eye_height_m = it)}
+    />
   {/if}
 </div>

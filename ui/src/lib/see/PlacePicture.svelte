@@ -13,7 +13,11 @@
   const side = $derived(hand === 'right' ? -1 : 1)
   /** Where the head is drawn, and the ball, from above. */
   const head = $derived(
-    { inside: { x: 0, y: side * (6 + 7 * up) }, behind: { x: -8 * up, y: side * 6 }, distance: { x: 0, y: side * (8 + 7 * up) } }[place.lever as string] ?? { x: 0, y: side * 6 },
+    {
+      inside: { x: 0, y: side * (6 + 7 * up) },
+      behind: { x: -8 * up, y: side * 6 },
+      distance: { x: 0, y: side * (8 + 7 * up) }
+    }[place.lever as string] ?? { x: 0, y: side * 6 }
   )
   const ball = $derived(place.lever === 'ball' ? 8 * up : 0)
   const fromSide = $derived(place.lever === 'tilt' || place.lever === 'chin')
@@ -24,7 +28,15 @@
     <g transform="rotate({(place.lever === 'chin' ? -1 : 1) * up * 22})">
       <ellipse rx="9" ry="12" fill="none" stroke="currentColor" stroke-width="1.8" />
       {#if place.lever === 'chin'}<path d="M 9 -2 l 4 3 l -4 2" fill="none" stroke="currentColor" stroke-width="1.8" />
-      {:else}<line x1="-5" x2="5" y1="-3" y2="-3" stroke="currentColor" stroke-width="1.8" stroke-dasharray="3 4" />{/if}
+      {:else}<line
+          x1="-5"
+          x2="5"
+          y1="-3"
+          y2="-3"
+          stroke="currentColor"
+          stroke-width="1.8"
+          stroke-dasharray="3 4"
+        />{/if}
     </g>
   {:else}
     <line x1="-26" x2="26" y1="0" y2="0" stroke="currentColor" stroke-width="1" stroke-dasharray="2 2" />

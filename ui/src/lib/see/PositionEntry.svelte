@@ -22,10 +22,17 @@
 <div>
   <span class="label mb-1 block">Head and ball for this test</span>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="What is moved">
-    <button type="button" class="button {moved.length ? '' : 'border-ink bg-ink text-paper!'}" aria-pressed={!moved.length} onclick={() => (position = {})}>As usual</button>
+    <button
+      type="button"
+      class="button {moved.length ? '' : 'border-ink bg-ink text-paper!'}"
+      aria-pressed={!moved.length}
+      onclick={() => (position = {})}>As usual</button
+    >
     {#each levers.data ?? [] as it (it.lever)}
       <button
-        type="button" class="button {it.lever in position ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={it.lever in position}
+        type="button"
+        class="button {it.lever in position ? 'border-ink bg-ink text-paper!' : ''}"
+        aria-pressed={it.lever in position}
         onclick={() => (position = { [it.lever]: position[it.lever] ?? first(it) })}>{it.name}</button
       >
     {/each}
@@ -36,15 +43,30 @@
         {@const at = position[it.lever] ?? 0}
         {#if it.unit === 'mm'}
           <LengthEntry
-            label="{it.name}: {words(it, at)}" hint="{it.plus} +, {it.minus} −." value={at / 1000} limits={{ ...it, label: it.name, hint: '', low: entry('moved_mm').low / 1000, high: entry('moved_mm').high / 1000, step: it.step / 1000 }}
-            error={error?.about(`position.${it.lever}`)} onvalue={(m) => (position = { ...position, [it.lever]: Math.round(m * 1e4) / 10 })}
+            label="{it.name}: {words(it, at)}"
+            hint="{it.plus} +, {it.minus} −."
+            value={at / 1000}
+            limits={{
+              ...it,
+              label: it.name,
+              hint: '',
+              low: entry('moved_mm').low / 1000,
+              high: entry('moved_mm').high / 1000,
+              step: it.step / 1000
+            }}
+            error={error?.about(`position.${it.lever}`)}
+            onvalue={(m) => (position = { ...position, [it.lever]: Math.round(m * 1e4) / 10 })}
           />
         {:else}
           <Stepper
-            label="{it.name}: {words(it, at)}" hint="{it.plus} +, {it.minus} −." unit="°" text={String(at)}
+            label="{it.name}: {words(it, at)}"
+            hint="{it.plus} +, {it.minus} −."
+            unit="°"
+            text={String(at)}
             read={typedNumber}
             step={(by) => (position = { ...position, [it.lever]: at + by * it.step })}
-            error={error?.about(`position.${it.lever}`)} onvalue={(deg) => (position = { ...position, [it.lever]: deg })}
+            error={error?.about(`position.${it.lever}`)}
+            onvalue={(deg) => (position = { ...position, [it.lever]: deg })}
           />
         {/if}
       {/each}

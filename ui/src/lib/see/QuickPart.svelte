@@ -63,21 +63,29 @@
   }
   $effect(() =>
     keys.add('Quick check', () =>
-      step === 'none' ? [] : [...(step === 'directions' ? answerKeys(answer) : []), { key: 'u', words: 'Undo the last step', run: undo }],
-    ),
+      step === 'none'
+        ? []
+        : [...(step === 'directions' ? answerKeys(answer) : []), { key: 'u', words: 'Undo the last step', run: undo }]
+    )
   )
 </script>
 
 {#if cards.error}<Trouble error={cards.error} again={() => cards.refetch()} />{/if}
 {#if cards.data && !card}
-  <p class="text-lg">A quick check is held against a set-up card, and {golfer.name} has none yet. Keep one under “What moves it”.</p>
+  <p class="text-lg">
+    A quick check is held against a set-up card, and {golfer.name} has none yet. Keep one under “What moves it”.
+  </p>
 {:else if card}
   <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
     <div>
       <h1 class="wide text-xl">As on the card?</h1>
       <p class="text-faded">Against the card of {moment(card.kept_at)}: {card.change}.</p>
     </div>
-    {#if step === 'none' || step === 'done'}<button class="button primary min-h-14 px-6 text-lg" disabled={!eyes.data} onclick={begin}>Begin the check</button>{/if}
+    {#if step === 'none' || step === 'done'}<button
+        class="button primary min-h-14 px-6 text-lg"
+        disabled={!eyes.data}
+        onclick={begin}>Begin the check</button
+      >{/if}
   </div>
   {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
   {#if step !== 'none' && step !== 'done'}
@@ -86,26 +94,59 @@
   {#if step === 'eyes' && eyes.data}
     <p class="text-lg"><strong>{check.wanted}:</strong> on the mirror, the other eye shut; tap where it shows.</p>
     <MirrorTap
-      scene={eyes.data.mirror} hand={golfer.hand} wanted={check.wanted} said={placeWords} {mark}
+      scene={eyes.data.mirror}
+      hand={golfer.hand}
+      wanted={check.wanted}
+      said={placeWords}
+      {mark}
       marks={[
         { name: 'Lead eye', at: check.lead },
-        { name: 'Trail eye', at: check.trail },
+        { name: 'Trail eye', at: check.trail }
       ]}
     />
     <div class="mt-3 grid grid-cols-3 items-start gap-x-5" data-mirror-sizes>
-      <PercentEntry label="Mirror falls to the golfer" value={check.sizes.falls_in_percent} error={about(error, 'falls_in_percent')} onvalue={(it) => (check.sizes.falls_in_percent = it)} />
-      <PercentEntry label="Falls away from the hole" value={check.sizes.falls_back_percent} error={about(error, 'falls_back_percent')} onvalue={(it) => (check.sizes.falls_back_percent = it)} />
-      <LengthEntry of="eye_height_m" value={check.sizes.eye_height_m} error={about(error, 'eye_height_m')} onvalue={(it) => (check.sizes.eye_height_m = it)} />
+      <PercentEntry
+        label="Mirror falls to the golfer"
+        value={check.sizes.falls_in_percent}
+        error={about(error, 'falls_in_percent')}
+        onvalue={(it) => (check.sizes.falls_in_percent = it)}
+      />
+      <PercentEntry
+        label="Falls away from the hole"
+        value={check.sizes.falls_back_percent}
+        error={about(error, 'falls_back_percent')}
+        onvalue={(it) => (check.sizes.falls_back_percent = it)}
+      />
+      <LengthEntry
+        of="eye_height_m"
+        value={check.sizes.eye_height_m}
+        error={about(error, 'eye_height_m')}
+        onvalue={(it) => (check.sizes.eye_height_m = it)}
+      />
     </div>
   {:else if step === 'square'}
-    <p class="text-lg">Set the putter down on the line as usual, then slide the square reference up. <strong>Which end gaps, and how far?</strong></p>
+    <p class="text-lg">
+      Set the putter down on the line as usual, then slide the square reference up. <strong
+        >Which end gaps, and how far?</strong
+      >
+    </p>
     <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
-      <LengthEntry of="square_m" value={check.gap_m} error={about(error, 'square_m')} onvalue={(it) => (check.gap_m = it)} />
-      <button class="button primary min-h-14 text-lg" onclick={square}>{check.gap_m === 0 ? 'No gap: square' : 'Record it'}</button>
+      <LengthEntry
+        of="square_m"
+        value={check.gap_m}
+        error={about(error, 'square_m')}
+        onvalue={(it) => (check.gap_m = it)}
+      />
+      <button class="button primary min-h-14 text-lg" onclick={square}
+        >{check.gap_m === 0 ? 'No gap: square' : 'Record it'}</button
+      >
     </div>
   {:else if step === 'directions' && angle !== undefined}
     <p class="text-lg" data-lay>
-      {check.answers.length + 1} of {DIRECTIONS}. Lay the rod <strong>{angle === 0 ? 'on the line' : `${angle < 0 ? -angle : angle}° ${angle < 0 ? 'left' : 'right'} of it`}</strong>. The golfer: where does it point?
+      {check.answers.length + 1} of {DIRECTIONS}. Lay the rod
+      <strong
+        >{angle === 0 ? 'on the line' : `${angle < 0 ? -angle : angle}° ${angle < 0 ? 'left' : 'right'} of it`}</strong
+      >. The golfer: where does it point?
     </p>
     <div class="mt-3"><Looks {answer} /></div>
   {/if}
@@ -117,7 +158,10 @@
       <p class="text-faded">{moment(it.taken_at)}</p>
       <h2 class="wide text-xl" data-alert>{it.alert}</h2>
       {#each it.drifts as drift (drift.what)}
-        <p class="mt-1 {drift.drifted ? 'font-semibold' : ''}"><span class="text-faded">{drift.what}:</span> {drift.words}</p>
+        <p class="mt-1 {drift.drifted ? 'font-semibold' : ''}">
+          <span class="text-faded">{drift.what}:</span>
+          {drift.words}
+        </p>
       {/each}
     </article>
   {/each}

@@ -35,7 +35,17 @@ export class EyesLook {
     this.set_up ||= set_up
     if (this.#told === JSON.stringify(sizes)) return
     this.#told = JSON.stringify(sizes)
-    const { falls_in_percent, falls_back_percent, level_doubt_percent, eye_height_m, seen_m, string_height_m, lean_deg, strip, turns_m } = sizes
+    const {
+      falls_in_percent,
+      falls_back_percent,
+      level_doubt_percent,
+      eye_height_m,
+      seen_m,
+      string_height_m,
+      lean_deg,
+      strip,
+      turns_m
+    } = sizes
     this.level = { falls_in_percent, falls_back_percent, level_doubt_percent }
     this.eye_height_m = eye_height_m
     this.seen_m = seen_m
@@ -65,7 +75,21 @@ export class EyesLook {
     const reread_of = this.rereading ? (rereadable(takes.filter((it) => it.set_up === this.set_up))?.id ?? null) : null
     const { level, eye_height_m, seen_m, set_up, shoulders_deg } = this
     const nose = this.noseToo && this.nose ? { ...this.nose } : null
-    return { lesson_id, lead: { ...lead }, trail: { ...trail }, way, reread_of, nose, shoulders_deg, ...level, eye_height_m, seen_m, set_up, station_id: null, taken_at }
+    return {
+      lesson_id,
+      lead: { ...lead },
+      trail: { ...trail },
+      way,
+      reread_of,
+      nose,
+      shoulders_deg,
+      ...level,
+      eye_height_m,
+      seen_m,
+      set_up,
+      station_id: null,
+      taken_at
+    }
   }
 }
 

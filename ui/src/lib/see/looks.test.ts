@@ -5,7 +5,8 @@ import { QuickCheck } from './quick.svelte'
 import type { Shapes } from '$lib/data/client'
 
 const at = (inside_m: number) => ({ inside_m, behind_m: 0 })
-const take = (id: string, more: Partial<Shapes['EyeTakeOut']> = {}) => ({ id, voided: false, set_up: '', inside_m: 0, reread_of: null, ...more }) as Shapes['EyeTakeOut']
+const take = (id: string, more: Partial<Shapes['EyeTakeOut']> = {}) =>
+  ({ id, voided: false, set_up: '', inside_m: 0, reread_of: null, ...more }) as Shapes['EyeTakeOut']
 
 describe('a look at the eyes', () => {
   it('wants the lead eye, then the trail eye, and then marks the trail eye again', () => {
@@ -29,7 +30,17 @@ describe('a look at the eyes', () => {
   })
 
   it('is read with the sizes as laid, also where they are laid otherwise since', () => {
-    const sizes = { falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1, eye_height_m: 1.5, seen_m: 0.005, string_height_m: 0.2, lean_deg: 0, strip: null, turns_m: 0.015 }
+    const sizes = {
+      falls_in_percent: 0,
+      falls_back_percent: 0,
+      level_doubt_percent: 0.1,
+      eye_height_m: 1.5,
+      seen_m: 0.005,
+      string_height_m: 0.2,
+      lean_deg: 0,
+      strip: null,
+      turns_m: 0.015
+    }
     const look = new EyesLook()
     look.begin({ sizes, set_up: '' })
     look.set_up = 'taller'
@@ -41,7 +52,15 @@ describe('a look at the eyes', () => {
   })
 
   it('reads a strip as the plan laid it, and as last time without one', () => {
-    const sizes = { falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1, eye_height_m: 1.5, seen_m: 0.005, string_height_m: 0.2, lean_deg: 0 }
+    const sizes = {
+      falls_in_percent: 0,
+      falls_back_percent: 0,
+      level_doubt_percent: 0.1,
+      eye_height_m: 1.5,
+      seen_m: 0.005,
+      string_height_m: 0.2,
+      lean_deg: 0
+    }
     const look = new EyesLook()
     look.begin({ sizes: { ...sizes, strip: 'slot', turns_m: 0.021 }, set_up: '' })
     expect(look.strip).toEqual({ device: 'slot', turns_m: 0.021 })
@@ -104,7 +123,13 @@ describe('a quick check', () => {
     const check = begun()
     check.mark(at(0.01))
     check.gap_m = 0.002
-    expect(check.told('l', 'c')).toMatchObject({ lead: null, trail: null, square_m: null, answers: [], taken_at: 'then' })
+    expect(check.told('l', 'c')).toMatchObject({
+      lead: null,
+      trail: null,
+      square_m: null,
+      answers: [],
+      taken_at: 'then'
+    })
     check.mark(at(0.02))
     check.squared = true
     expect(check.told('l', 'c')).toMatchObject({ lead: at(0.01), trail: at(0.02), square_m: 0.002 })

@@ -15,7 +15,9 @@ export function placeWords(at: Place): string {
 }
 
 /** A look at the eyes: a place, or the interval a look that tells the side leaves. */
-export function lookWords(it: Pick<Shapes['EyeTakeOut'], 'inside_m' | 'behind_m' | 'low_mm' | 'high_mm' | 'way'>): string {
+export function lookWords(
+  it: Pick<Shapes['EyeTakeOut'], 'inside_m' | 'behind_m' | 'low_mm' | 'high_mm' | 'way'>
+): string {
   if (it.inside_m !== null && it.behind_m !== null) return placeWords({ inside_m: it.inside_m, behind_m: it.behind_m })
   const ruler = rulerFor(0.3, settings.units)
   const edge = (mm: number) => `${withUnit(Math.abs(mm) / 1000, ruler)} ${mm < 0 ? 'outside' : 'inside'}`

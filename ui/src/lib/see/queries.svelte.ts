@@ -7,7 +7,7 @@ import { inUnits, key, units } from '$lib/data/key'
 export function eyesQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.eyes(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/eyes', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/eyes', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }
 
@@ -15,7 +15,7 @@ export function eyesQuery(lesson: () => string) {
 export function sightsQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.sights(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/sights', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/sights', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }
 
@@ -23,7 +23,7 @@ export function sightsQuery(lesson: () => string) {
 export function mapQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.map(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/map', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/map', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }
 
@@ -31,18 +31,27 @@ export function mapQuery(lesson: () => string) {
 export function checksQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.checks(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/quick-checks', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () =>
+      ask(api.GET('/api/lessons/{id}/quick-checks', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }
 
 /** The ways to ask what looks straight. */
 export function methodsQuery() {
-  return createQuery(() => ({ queryKey: key.methods(), queryFn: () => ask(api.GET('/api/sight-methods')), staleTime: Infinity }))
+  return createQuery(() => ({
+    queryKey: key.methods(),
+    queryFn: () => ask(api.GET('/api/sight-methods')),
+    staleTime: Infinity
+  }))
 }
 
 /** What can be moved of head and ball. */
 export function leversQuery() {
-  return createQuery(() => ({ queryKey: key.levers(), queryFn: () => ask(api.GET('/api/levers')), staleTime: Infinity }))
+  return createQuery(() => ({
+    queryKey: key.levers(),
+    queryFn: () => ask(api.GET('/api/levers')),
+    staleTime: Infinity
+  }))
 }
 
 /** The question a golfer is asked just now, for a screen of their own. */
@@ -51,7 +60,7 @@ export function questionQuery(lesson: () => string) {
     queryKey: key.question(lesson()),
     queryFn: () => ask(api.GET('/api/lessons/{id}/question', { params: { path: { id: lesson() } } })),
     refetchInterval: 1000,
-    refetchIntervalInBackground: true,
+    refetchIntervalInBackground: true
   }))
 }
 
@@ -59,6 +68,6 @@ export function questionQuery(lesson: () => string) {
 export function firstLooksQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: key.firstLooks(lesson()),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/first-looks', { params: { path: { id: lesson() } } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/first-looks', { params: { path: { id: lesson() } } }))
   }))
 }

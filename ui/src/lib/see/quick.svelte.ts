@@ -60,13 +60,14 @@ export class QuickCheck {
   told(lesson_id: string, card_id: string): Sent<'/api/quick-checks/{id}'> {
     const both = this.lead && this.trail
     return {
-      lesson_id, card_id,
+      lesson_id,
+      card_id,
       lead: both ? this.lead : null,
       trail: both ? this.trail : null,
       ...this.sizes,
       square_m: this.squared ? this.gap_m : null,
       answers: this.answers,
-      taken_at: this.startedAt,
+      taken_at: this.startedAt
     }
   }
 }

@@ -26,14 +26,23 @@
   {#if it}
     <section class="border-t border-hairline py-3" data-beside={aid.kind}>
       <div class="flex items-center justify-between gap-3">
-        <h3 class="wide text-lg">{it.about.name} <span class="text-base font-normal text-faded">· {it.quantity.name}</span></h3>
-        <button class="button" type="button" aria-label="Take away {it.about.name}" onclick={() => (plan.aids = plan.aids.filter((_, at) => at !== n))}>Take away</button>
+        <h3 class="wide text-lg">
+          {it.about.name} <span class="text-base font-normal text-faded">· {it.quantity.name}</span>
+        </h3>
+        <button
+          class="button"
+          type="button"
+          aria-label="Take away {it.about.name}"
+          onclick={() => (plan.aids = plan.aids.filter((_, at) => at !== n))}>Take away</button
+        >
       </div>
       {#if fault?.about(`aids.${n}`)}<p class="font-semibold text-danger">{fault.about(`aids.${n}`)}</p>{/if}
       <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
         {#each it.dimensions as dimension (dimension.name)}
           <SizeEntry
-            {dimension} value={aid.sizes[dimension.name] ?? dimension.default} error={fault?.about(`aids.${n}.${dimension.name}`)}
+            {dimension}
+            value={aid.sizes[dimension.name] ?? dimension.default}
+            error={fault?.about(`aids.${n}.${dimension.name}`)}
             onvalue={(value) => (aid.sizes = { ...aid.sizes, [dimension.name]: value })}
           />
         {/each}
@@ -46,12 +55,16 @@
 {/each}
 <div class="grid grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3 md:grid-cols-3">
   <LengthEntry
-    of="backstroke_m" hint={plan.backstroke_m === null ? 'As usual for this putt; an opinion.' : 'As you say.'}
+    of="backstroke_m"
+    hint={plan.backstroke_m === null ? 'As usual for this putt; an opinion.' : 'As you say.'}
     value={plan.backstroke_m ?? seen?.backstroke_m ?? 0.25}
-    error={fault?.about('backstroke_m')} onvalue={(it) => (plan.backstroke_m = it)}
+    error={fault?.about('backstroke_m')}
+    onvalue={(it) => (plan.backstroke_m = it)}
   />
   {#if plan.backstroke_m !== null}
-    <button class="button mt-[22px] self-start" type="button" onclick={() => (plan.backstroke_m = null)}>As usual</button>
+    <button class="button mt-[22px] self-start" type="button" onclick={() => (plan.backstroke_m = null)}
+      >As usual</button
+    >
   {/if}
 </div>
 {#if seen}
@@ -64,10 +77,14 @@
       {#each seen.parts as it (it.part)}
         <li class="py-0.5">
           {it.count} × {it.name}
-          {#if it.owned !== null && it.owned < it.count}<strong class="text-danger">· {it.owned === 0 ? 'not in the bag' : `only ${it.owned}`}</strong>{/if}
+          {#if it.owned !== null && it.owned < it.count}<strong class="text-danger"
+              >· {it.owned === 0 ? 'not in the bag' : `only ${it.owned}`}</strong
+            >{/if}
         </li>
       {/each}
     </ul>
-    {#if seen.parts[0]?.owned === null}<p class="text-sm text-faded">Tell what is in your bag, and what is missing shows here.</p>{/if}
+    {#if seen.parts[0]?.owned === null}<p class="text-sm text-faded">
+        Tell what is in your bag, and what is missing shows here.
+      </p>{/if}
   </section>
 {/if}

@@ -24,7 +24,10 @@
   let { seen, fault, plan, unread, apply, lean, again, prove }: Props = $props()
 
   let dropsShown = $state(false)
-  const drops = dropsQuery(() => plan, () => Boolean(dropsShown && seen?.breaks.length && !fault))
+  const drops = dropsQuery(
+    () => plan,
+    () => Boolean(dropsShown && seen?.breaks.length && !fault)
+  )
   const good = $derived(seen?.sight.fit === 'good')
 </script>
 
@@ -40,7 +43,8 @@
   {#if !seen.proved}
     <section class="grid gap-2 border-l-4 border-danger pl-3" class:opacity-50={Boolean(fault)} data-unproved>
       <p class="font-semibold">{seen.trust[0]}</p>
-      {#if prove}<button class="button justify-start" disabled={Boolean(fault)} onclick={prove}>Prove the line…</button>{/if}
+      {#if prove}<button class="button justify-start" disabled={Boolean(fault)} onclick={prove}>Prove the line…</button
+        >{/if}
     </section>
   {/if}
   {#if seen.objections.length}
@@ -82,7 +86,9 @@
   {#if seen.breaks.length}
     <details class="border-t border-hairline" bind:open={dropsShown}>
       <summary class="min-h-11 cursor-pointer py-2 font-semibold">Which starts drop</summary>
-      <div class="relative h-52">{#if drops.data}<Stage scene={drops.data} />{/if}</div>
+      <div class="relative h-52">
+        {#if drops.data}<Stage scene={drops.data} />{/if}
+      </div>
     </details>
   {/if}
   <section class="grid gap-2 border-t border-hairline pt-3" class:opacity-50={Boolean(fault)} data-trust>

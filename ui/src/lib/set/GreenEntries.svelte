@@ -8,7 +8,12 @@
   import { slopeQuery } from './queries.svelte'
 
   interface Props {
-    plan: { green_speed_ft: number; falls_forward_percent: number; falls_right_percent: number; falls_doubt_percent: number }
+    plan: {
+      green_speed_ft: number
+      falls_forward_percent: number
+      falls_right_percent: number
+      falls_doubt_percent: number
+    }
     fault: Refusal | null
     /** What a level told. */
     take: (slope: Shapes['Slope']) => void
@@ -23,7 +28,7 @@
     { azimuth_deg: 45, words: 'Half right' },
     { azimuth_deg: 135, words: 'Half right, back' },
     { azimuth_deg: 180, words: 'Along the line, back' },
-    { azimuth_deg: 270, words: 'Across, to the left' },
+    { azimuth_deg: 270, words: 'Across, to the left' }
   ]
   let reading = $state(false)
   interface Level {
@@ -33,9 +38,14 @@
     falls_percent: number | null
   }
   let read = $state<Level[]>(DIRECTIONS.slice(0, 2).map((it) => ({ ...it, falls_percent: null })))
-  const told = $derived(read.flatMap(({ azimuth_deg, falls_percent }) => (falls_percent === null ? [] : [{ azimuth_deg, falls_percent }])))
+  const told = $derived(
+    read.flatMap(({ azimuth_deg, falls_percent }) => (falls_percent === null ? [] : [{ azimuth_deg, falls_percent }]))
+  )
   const whole = $derived(told.length === read.length)
-  const found = slopeQuery(() => told, () => reading && whole)
+  const found = slopeQuery(
+    () => told,
+    () => reading && whole
+  )
   const next = $derived(DIRECTIONS.find((it) => !read.some((other) => other.azimuth_deg === it.azimuth_deg)))
 
   let levelled = $state(false)
@@ -45,7 +55,6 @@
     read = levelled || told.length ? [...read, ...both] : both
     levelled = true
   }
-
 </script>
 
 <h2 class="wide mt-5 mb-2 text-lg">The green under it</h2>
@@ -76,23 +85,41 @@
 </div>
 
 <Sheet bind:open={reading} title="Read with a level">
-  <p class="mb-3">Lay the level half-way to the hole and read how much it falls each way. Three directions or more tell how sure the slope is.</p>
+  <p class="mb-3">
+    Lay the level half-way to the hole and read how much it falls each way. Three directions or more tell how sure the
+    slope is.
+  </p>
   <LevelHeard take={takeLevel} />
   <div class="grid gap-3 sm:grid-cols-2">
     {#each read as it, n (n)}
       {@const again = read.slice(0, n).filter((other) => other.azimuth_deg === it.azimuth_deg).length}
-      <PercentEntry label="{it.words}{again ? `, reading ${again + 1}` : ''}" value={it.falls_percent} onvalue={(percent) => (it.falls_percent = percent)} />
+      <PercentEntry
+        label="{it.words}{again ? `, reading ${again + 1}` : ''}"
+        value={it.falls_percent}
+        onvalue={(percent) => (it.falls_percent = percent)}
+      />
     {/each}
   </div>
   {#if next}
-    <button class="button mt-3" type="button" onclick={() => (read = [...read, { ...next, falls_percent: null }])}>One more direction</button>
+    <button class="button mt-3" type="button" onclick={() => (read = [...read, { ...next, falls_percent: null }])}
+      >One more direction</button
+    >
   {/if}
   <p class="mt-4 text-lg font-semibold" aria-live="polite" data-slope>
-    {!whole ? 'Read it each way; a level that shows nothing is 0.' : found.error ? refusal(found.error).message : (found.data?.words ?? '')}
+    {!whole
+      ? 'Read it each way; a level that shows nothing is 0.'
+      : found.error
+        ? refusal(found.error).message
+        : (found.data?.words ?? '')}
   </p>
-  <button class="button primary mt-3 min-h-14 w-full text-lg" type="button" disabled={!whole || !found.data} onclick={() => {
+  <button
+    class="button primary mt-3 min-h-14 w-full text-lg"
+    type="button"
+    disabled={!whole || !found.data}
+    onclick={() => {
       if (!found.data) return
       take(found.data.slope)
       reading = false
-    }}>Use this slope</button>
+    }}>Use this slope</button
+  >
 </Sheet>

@@ -17,7 +17,8 @@
   const ticking = createWrite((ticked: string[]) => tickKit(lessonId, ticked))
   const ticked = $derived(saying<{ ticked: string[] }>(kitThing(lessonId))?.ticked ?? kept)
   const done = $derived(items.filter((it) => ticked.includes(it.code)).length)
-  const turn = (item: string) => ticking.mutate(ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item])
+  const turn = (item: string) =>
+    ticking.mutate(ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item])
 </script>
 
 <button class="button mb-3 w-full justify-between" type="button" onclick={() => (open = true)} data-kit>
@@ -30,7 +31,12 @@
     {#each items as it (it.code)}
       <li>
         <label class="flex min-h-12 cursor-pointer items-center gap-3 border-b border-hairline">
-          <input type="checkbox" class="size-6 shrink-0 accent-[var(--ink)]" checked={ticked.includes(it.code)} onchange={() => turn(it.code)} />
+          <input
+            type="checkbox"
+            class="size-6 shrink-0 accent-[var(--ink)]"
+            checked={ticked.includes(it.code)}
+            onchange={() => turn(it.code)}
+          />
           <span>{it.words}</span>
         </label>
       </li>

@@ -18,7 +18,16 @@
 
 {#if level}
   <div class="mb-3 flex flex-wrap items-center justify-between gap-3 border border-hairline p-3" data-level>
-    <p><span class="label">{level.name}</span><br /><span class="wide text-lg">{tilt ? tiltWords(tilt) : 'It tells nothing now.'}</span></p>
-    <button class="button" type="button" disabled={!tilt} onclick={() => tilt && take(tilt.along_percent ?? 0, tilt.across_percent ?? 0)}>Take this reading</button>
+    <p>
+      <span class="label">{level.name}</span><br /><span class="wide text-lg"
+        >{tilt ? tiltWords(tilt) : 'It tells nothing now.'}</span
+      >
+    </p>
+    <button
+      class="button"
+      type="button"
+      disabled={!tilt}
+      onclick={() => tilt && take(tilt.along_percent ?? 0, tilt.across_percent ?? 0)}>Take this reading</button
+    >
   </div>
 {/if}

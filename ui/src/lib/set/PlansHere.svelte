@@ -21,10 +21,15 @@
   <button class="button" type="button" onclick={() => (open = true)}>Plans {stations.length}…</button>
 {/if}
 <Sheet bind:open title="The plans of this lesson">
-  <p class="mb-2 text-faded">A plan on which something was read stands as it was. What you change then is a new plan, which takes its place.</p>
+  <p class="mb-2 text-faded">
+    A plan on which something was read stands as it was. What you change then is a new plan, which takes its place.
+  </p>
   <ul aria-label="Plans of this lesson">
     {#each stations.toReversed() as it (it.id)}
-      <li class="flex flex-wrap items-start gap-2 border-b border-hairline py-2" data-plan={it.id === now ? 'now' : 'other'}>
+      <li
+        class="flex flex-wrap items-start gap-2 border-b border-hairline py-2"
+        data-plan={it.id === now ? 'now' : 'other'}
+      >
         <div class="min-w-0 flex-1">
           <p class="font-bold">{it.words}{it.id === now ? ' · the plan now' : ''}</p>
           <p class="text-sm">{it.proof_words}</p>
@@ -32,7 +37,9 @@
         </div>
         {#if it.id !== now}
           <button
-            class="button" type="button" aria-label="Go on with {it.words}"
+            class="button"
+            type="button"
+            aria-label="Go on with {it.words}"
             onclick={() => {
               goOn(it)
               open = false

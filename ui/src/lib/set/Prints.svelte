@@ -26,9 +26,9 @@
       api.POST('/api/prints/{name}', {
         params: { path: { name }, query: { form, paper, sheet, units: settings.units } },
         body: { ...$state.snapshot(plan), hand, title },
-        parseAs: 'blob',
+        parseAs: 'blob'
       }),
-      `${name}.${form}`,
+      `${name}.${form}`
     )
   interface Print {
     it: Shapes['PrintOut']
@@ -46,12 +46,17 @@
     const sheets = printing.data
     return sheets === undefined ? '' : `${now?.it.title}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} saved.`
   })
-  const drawing = (name: string, form: Print['form']) => printing.isPending && now?.it.name === name && now.form === form
+  const drawing = (name: string, form: Print['form']) =>
+    printing.isPending && now?.it.name === name && now.form === form
 </script>
 
 <div class="flex flex-wrap items-end gap-5">
   <Choice label="Paper" options={PAPERS} bind:value={paper} />
-  <p class="max-w-sm text-faded">Print at 100 %, never fitted to the page. On every sheet a bar must measure {settings.units === 'metric' ? '100 mm' : '3 15/16 in'}.</p>
+  <p class="max-w-sm text-faded">
+    Print at 100 %, never fitted to the page. On every sheet a bar must measure {settings.units === 'metric'
+      ? '100 mm'
+      : '3 15/16 in'}.
+  </p>
 </div>
 <p class="mt-2 min-h-6 font-semibold" aria-live="polite" data-print-said>{said}</p>
 {#if printing.error}<Trouble error={printing.error} />{/if}
@@ -63,8 +68,20 @@
       <p class="text-[15px] text-faded">{it.words}</p>
     </div>
     <div class="flex shrink-0 gap-2">
-      <button class="button" type="button" aria-label="{it.title} as PDF" disabled={printing.isPending} onclick={() => printing.mutate({ it, form: 'pdf' })}>{drawing(it.name, 'pdf') ? 'Drawing…' : 'PDF'}</button>
-      <button class="button" type="button" aria-label="{it.title} as SVG" disabled={printing.isPending} onclick={() => printing.mutate({ it, form: 'svg' })}>{drawing(it.name, 'svg') ? 'Drawing…' : 'SVG'}</button>
+      <button
+        class="button"
+        type="button"
+        aria-label="{it.title} as PDF"
+        disabled={printing.isPending}
+        onclick={() => printing.mutate({ it, form: 'pdf' })}>{drawing(it.name, 'pdf') ? 'Drawing…' : 'PDF'}</button
+      >
+      <button
+        class="button"
+        type="button"
+        aria-label="{it.title} as SVG"
+        disabled={printing.isPending}
+        onclick={() => printing.mutate({ it, form: 'svg' })}>{drawing(it.name, 'svg') ? 'Drawing…' : 'SVG'}</button
+      >
     </div>
   </div>
 {/each}

@@ -41,7 +41,7 @@
     () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag, proof_of: proofOf }),
     () => bag.data,
     // Asked once all of it is known, not once for each part that comes.
-    () => open && !bag.isPending && !bands.isPending,
+    () => open && !bag.isPending && !bands.isPending
   )
 </script>
 
@@ -49,21 +49,36 @@
   <Choice label="Check" options={CHECKS} bind:value={measures} />
   <div class="mt-3 grid grid-cols-2 items-start gap-4">
     <Stepper
-      label="As strict as ±" unit="°" text={String(Number(wanted.toFixed(2)))}
-      hint={expected && own === null ? `This golfer’s own spread, from earlier lessons: ${expected.toFixed(1)}°.` : band ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.` : ''}
+      label="As strict as ±"
+      unit="°"
+      text={String(Number(wanted.toFixed(2)))}
+      hint={expected && own === null
+        ? `This golfer’s own spread, from earlier lessons: ${expected.toFixed(1)}°.`
+        : band
+          ? `${band.name}: ${band.strict_deg.toFixed(1)}° to ${band.loose_deg.toFixed(1)}° tell most.`
+          : ''}
       read={typedNumber}
       step={(by) => (own = Math.min(6, Math.max(0.2, Math.round((wanted + by * 0.1) * 10) / 10)))}
-      onvalue={(it) => (own = it)} error={about(found.error, 'wanted_deg')}
+      onvalue={(it) => (own = it)}
+      error={about(found.error, 'wanted_deg')}
     />
     <label class="mt-6 flex min-h-11 items-center gap-3 font-semibold">
       <input type="checkbox" class="size-6 accent-[var(--ink)]" bind:checked={onlyBag} disabled={!bag.data?.told} />
-      <span>Use only what’s in my bag {#if bag.data && !bag.data.told}<a class="underline" href="/aids/bag">(tell it first)</a>{/if}</span>
+      <span
+        >Use only what’s in my bag {#if bag.data && !bag.data.told}<a class="underline" href="/aids/bag"
+            >(tell it first)</a
+          >{/if}</span
+      >
     </label>
   </div>
   {#if found.error}
     <div class="mt-3"><Trouble error={found.error} again={() => found.refetch()} /></div>
   {:else if found.data && !found.data.length}
-    <p class="mt-4 text-lg">Nothing in the bag tells that. <button class="button ml-2" type="button" onclick={() => (onlyBag = false)}>Show all</button></p>
+    <p class="mt-4 text-lg">
+      Nothing in the bag tells that. <button class="button ml-2" type="button" onclick={() => (onlyBag = false)}
+        >Show all</button
+      >
+    </p>
   {/if}
   <ol class="mt-3" aria-label="Proposals, the best first">
     {#each found.data ?? [] as it, n (it.kind)}
@@ -72,7 +87,9 @@
           {#if pictures[it.kind]}<Sketch scene={pictures[it.kind]!} />{/if}
           <p class="wide flex-1 text-lg">
             {it.name}
-            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}"> {MARKS[it.sight.fit] ?? '✕'} {named('fit', it.sight.fit)}</span>{/if}
+            {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}">
+                {MARKS[it.sight.fit] ?? '✕'} {named('fit', it.sight.fit)}</span
+              >{/if}
           </p>
           <button
             class="button shrink-0 {n === 0 ? 'primary' : ''}"
@@ -85,7 +102,9 @@
           >
           {#if !it.watches && plan.rig_kind !== NO_RIG}
             <button
-              class="button shrink-0" type="button" aria-label="{it.name} alone, no start rig"
+              class="button shrink-0"
+              type="button"
+              aria-label="{it.name} alone, no start rig"
               onclick={() => {
                 use(it)
                 use({ ...it, kind: NO_RIG, sizes: {}, watches: true })
@@ -97,7 +116,9 @@
         <p class="text-[15px]">{it.words}</p>
         <p class="text-sm text-faded">
           {it.guides ? 'In the golfer’s view.' : 'Out of the golfer’s view.'}
-          {#if it.missing.length}<strong class="text-danger">Not in the bag: {it.missing.map((part) => `${part.count} ${part.name}`).join(', ')}.</strong>{/if}
+          {#if it.missing.length}<strong class="text-danger"
+              >Not in the bag: {it.missing.map((part) => `${part.count} ${part.name}`).join(', ')}.</strong
+            >{/if}
         </p>
       </li>
     {/each}

@@ -25,7 +25,9 @@
 
   type Way = Exclude<Shapes['ProofIn']['way'], 'none'>
   const ways = waysQuery()
-  const offered = $derived((ways.data ?? []).filter((it) => it.way !== 'none').map((it) => ({ value: it.way as Way, words: it.name })))
+  const offered = $derived(
+    (ways.data ?? []).filter((it) => it.way !== 'none').map((it) => ({ value: it.way as Way, words: it.name }))
+  )
   let way = $state<Way>('rolled')
   const chosen = $derived(ways.data?.find((it) => it.way === way))
 
@@ -46,11 +48,18 @@
   const measured = $derived(rows.filter((it): it is Shapes['MeasuredIn'] => it.at_m !== null && it.beside_m !== null))
   const fewest = $derived(chosen?.fewest ?? 2)
 
-  const proving = createWrite(({ id, body }: { id: string; body: Shapes['ProofIn'] }) => provePlan(lessonId, id, body), () => (open = false))
-  const laying = createAsk(async (body: Shapes['ProofIn']) => ({ id: await station(), body }), (it) => proving.mutate(it))
+  const proving = createWrite(
+    ({ id, body }: { id: string; body: Shapes['ProofIn'] }) => provePlan(lessonId, id, body),
+    () => (open = false)
+  )
+  const laying = createAsk(
+    async (body: Shapes['ProofIn']) => ({ id: await station(), body }),
+    (it) => proving.mutate(it)
+  )
   const error = $derived(laying.error ?? proving.error)
   const busy = $derived(laying.isPending || proving.isPending)
-  const prove = (found: Partial<Shapes['ProofIn']>) => laying.mutate({ way, measured: [], rolls: [], raws: null, known_deg: 0, ...found })
+  const prove = (found: Partial<Shapes['ProofIn']>) =>
+    laying.mutate({ way, measured: [], rolls: [], raws: null, known_deg: 0, ...found })
 </script>
 
 <Sheet bind:open title="Prove the line" wide>
@@ -58,7 +67,9 @@
   {#if chosen}<p class="my-3">{chosen.how}</p>{/if}
   {#if way === 'rolled'}
     <RollBothWays
-      {...putt} {busy} words={slope ? 'Use this slope: the ground is proved' : 'The ground is proved by these balls'}
+      {...putt}
+      {busy}
+      words={slope ? 'Use this slope: the ground is proved' : 'The ground is proved by these balls'}
       use={(found, rolls) => {
         slope?.(found)
         prove({ rolls })
@@ -71,14 +82,28 @@
           <LengthEntry of="measured_at" value={it.at_m} from={putt.distance_m} onvalue={(m) => (it.at_m = m)} />
           <div>
             <LengthEntry of="found_beside" value={it.beside_m} onvalue={(m) => (it.beside_m = m)} />
-            <button class="button plain min-h-9 px-1 text-sm" type="button" onclick={() => (it.beside_m = 0)}>On it, as far as can be seen</button>
+            <button class="button plain min-h-9 px-1 text-sm" type="button" onclick={() => (it.beside_m = 0)}
+              >On it, as far as can be seen</button
+            >
           </div>
-          <button class="button plain mt-[22px]" type="button" aria-label="Take out measurement {n + 1}" onclick={() => rows.splice(n, 1)}>✕</button>
+          <button
+            class="button plain mt-[22px]"
+            type="button"
+            aria-label="Take out measurement {n + 1}"
+            onclick={() => rows.splice(n, 1)}>✕</button
+          >
         </li>
       {/each}
     </ol>
-    <button class="button mt-3" type="button" onclick={() => rows.push({ ...empty(), at_m: rows.at(-1)?.at_m ?? null })}>Measure once more</button>
-    <button class="button primary mt-3 min-h-14 w-full text-lg" type="button" disabled={busy || measured.length < Math.max(fewest, rows.length)} onclick={() => prove({ measured: $state.snapshot(measured) })}>
+    <button class="button mt-3" type="button" onclick={() => rows.push({ ...empty(), at_m: rows.at(-1)?.at_m ?? null })}
+      >Measure once more</button
+    >
+    <button
+      class="button primary mt-3 min-h-14 w-full text-lg"
+      type="button"
+      disabled={busy || measured.length < Math.max(fewest, rows.length)}
+      onclick={() => prove({ measured: $state.snapshot(measured) })}
+    >
       {measured.length < fewest ? `Measured ${measured.length} of ${fewest}` : 'The line is proved by these'}
     </button>
   {/if}

@@ -27,11 +27,16 @@
   const SIDES = choices<'left' | 'right'>('outside')
   const TARGETS = choices<Plan['target']>('target')
   const says = $derived(plan.golfer_says)
-  const saidByGolfer = $derived(Boolean(says.read) || (says.falls_forward_percent ?? says.falls_right_percent ?? null) !== null)
+  const saidByGolfer = $derived(
+    Boolean(says.read) || (says.falls_forward_percent ?? says.falls_right_percent ?? null) !== null
+  )
   let unfolded = $state(untrack(() => saidByGolfer))
   function golferReads(place: Place): void {
     const before = plan.golfer_says.read
-    plan.golfer_says.read = place === 'none' ? null : { place, side: before?.side ?? 'left', outside_m: place === 'outside' ? (before?.outside_m ?? 0.05) : 0 }
+    plan.golfer_says.read =
+      place === 'none'
+        ? null
+        : { place, side: before?.side ?? 'left', outside_m: place === 'outside' ? (before?.outside_m ?? 0.05) : 0 }
   }
   function read(place: Place): void {
     if (place === 'none') {
@@ -41,24 +46,34 @@
     }
     // A read, once it is entered, is what the putt is started at.
     if (!plan.read) plan.target = 'read'
-    plan.read = { place, side: plan.read?.side ?? 'left', outside_m: place === 'outside' ? (plan.read?.outside_m ?? 0.05) : 0 }
+    plan.read = {
+      place,
+      side: plan.read?.side ?? 'left',
+      outside_m: place === 'outside' ? (plan.read?.outside_m ?? 0.05) : 0
+    }
   }
 </script>
 
 <div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
   <div>
     <PuttLength
-      of="distance_m" value={plan.distance_m} {step} error={fault?.about('distance_m')} onvalue={(it) => (plan.distance_m = it)}
+      of="distance_m"
+      value={plan.distance_m}
+      {step}
+      error={fault?.about('distance_m')}
+      onvalue={(it) => (plan.distance_m = it)}
     />
   </div>
-  <LengthEntry
-    of="past_m" value={plan.past_m} error={fault?.about('past_m')} onvalue={(it) => (plan.past_m = it)}
-  />
+  <LengthEntry of="past_m" value={plan.past_m} error={fault?.about('past_m')} onvalue={(it) => (plan.past_m = it)} />
   <Stepper
-    label={entry('green_speed_ft').label} unit="ft" text={String(plan.green_speed_ft)} hint={entry('green_speed_ft').hint}
+    label={entry('green_speed_ft').label}
+    unit="ft"
+    text={String(plan.green_speed_ft)}
+    hint={entry('green_speed_ft').hint}
     read={typedNumber}
     step={(by) => (plan.green_speed_ft = stepped('green_speed_ft', plan.green_speed_ft, by))}
-    onvalue={(it) => (plan.green_speed_ft = it)} error={fault?.about('green_speed_ft')}
+    onvalue={(it) => (plan.green_speed_ft = it)}
+    error={fault?.about('green_speed_ft')}
   />
 </div>
 <GreenEntries bind:plan {fault} {take} {roll} />
@@ -72,8 +87,10 @@
         {#if plan.read.place === 'outside'}
           <div class="w-56">
             <LengthEntry
-              of="outside_m" value={plan.read.outside_m}
-              error={fault?.about('read.outside_m')} onvalue={(it) => plan.read && (plan.read.outside_m = it)}
+              of="outside_m"
+              value={plan.read.outside_m}
+              error={fault?.about('read.outside_m')}
+              onvalue={(it) => plan.read && (plan.read.outside_m = it)}
             />
           </div>
         {/if}
@@ -83,22 +100,47 @@
   {/if}
 </div>
 <details class="mt-3" bind:open={unfolded}>
-  <summary class="min-h-11 cursor-pointer py-2 font-semibold">What the golfer says <span class="font-normal text-faded">{saidByGolfer ? 'told beside what is computed' : 'a read, the slope by foot'}</span></summary>
+  <summary class="min-h-11 cursor-pointer py-2 font-semibold"
+    >What the golfer says <span class="font-normal text-faded"
+      >{saidByGolfer ? 'told beside what is computed' : 'a read, the slope by foot'}</span
+    ></summary
+  >
   <div class="grid gap-3">
-    <Choice label="The golfer would start it at" options={PLACES} bind:value={() => says.read?.place ?? 'none', golferReads} />
+    <Choice
+      label="The golfer would start it at"
+      options={PLACES}
+      bind:value={() => says.read?.place ?? 'none', golferReads}
+    />
     {#if says.read && says.read.place !== 'centre'}
       <div class="flex flex-wrap items-start gap-5">
-        <Choice label="Of the hole, from behind the ball" options={SIDES} bind:value={() => says.read?.side ?? 'left', (side) => plan.golfer_says.read && (plan.golfer_says.read.side = side)} />
+        <Choice
+          label="Of the hole, from behind the ball"
+          options={SIDES}
+          bind:value={
+            () => says.read?.side ?? 'left', (side) => plan.golfer_says.read && (plan.golfer_says.read.side = side)
+          }
+        />
         {#if says.read.place === 'outside'}
           <div class="w-56">
-            <LengthEntry of="outside_m" value={says.read.outside_m} error={fault?.about('golfer_says.outside_m')} onvalue={(it) => plan.golfer_says.read && (plan.golfer_says.read.outside_m = it)} />
+            <LengthEntry
+              of="outside_m"
+              value={says.read.outside_m}
+              error={fault?.about('golfer_says.outside_m')}
+              onvalue={(it) => plan.golfer_says.read && (plan.golfer_says.read.outside_m = it)}
+            />
           </div>
         {/if}
       </div>
     {/if}
     <div class="grid grid-cols-2 gap-x-5 gap-y-3">
       {#each [['falls_forward_percent', 'Feels downhill to the hole'], ['falls_right_percent', 'Feels falling to the right']] as const as [name, label] (name)}
-        <PercentEntry {label} hint="By foot; the other way −. Empty: not said." value={says[name] ?? null} error={fault?.about(`golfer_says.${name}`)} onvalue={(it) => (plan.golfer_says[name] = it)} />
+        <PercentEntry
+          {label}
+          hint="By foot; the other way −. Empty: not said."
+          value={says[name] ?? null}
+          error={fault?.about(`golfer_says.${name}`)}
+          onvalue={(it) => (plan.golfer_says[name] = it)}
+        />
       {/each}
     </div>
   </div>

@@ -21,7 +21,7 @@
   const rig = $derived(instruments.find((it) => it.about.kind === plan.rig_kind))
   const tuning = createAsk(
     (limit_deg: number) => ask(api.POST('/api/stations/tune', { body: { ...$state.snapshot(plan), limit_deg } })),
-    (sizes) => (plan.rig_sizes_m = sizes),
+    (sizes) => (plan.rig_sizes_m = sizes)
   )
 </script>
 
@@ -42,23 +42,30 @@
   <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
     {#each rig.dimensions as it (rig.about.kind + it.name)}
       <SizeEntry
-        dimension={it} value={plan.rig_sizes_m[it.name] ?? it.default} error={fault?.about(`rig_sizes_m.${it.name}`)}
+        dimension={it}
+        value={plan.rig_sizes_m[it.name] ?? it.default}
+        error={fault?.about(`rig_sizes_m.${it.name}`)}
         onvalue={(value) => (plan.rig_sizes_m = { ...plan.rig_sizes_m, [it.name]: value })}
       />
     {/each}
     {#if rig.about.strict && seen}
       <Stepper
-        label="Lets through ±" unit="°" text={seen.sight.narrowest_deg.toFixed(2)}
+        label="Lets through ±"
+        unit="°"
+        text={seen.sight.narrowest_deg.toFixed(2)}
         hint="{Math.round(seen.sight.share * 100)} % of the window; its width follows."
         read={typedNumber}
         step={(by) => tuning.mutate(Math.round(((seen?.sight.narrowest_deg ?? 1) + by * 0.1) * 10) / 10)}
-        onvalue={(deg) => tuning.mutate(deg)} error={tuning.error ? refusal(tuning.error).message : undefined}
+        onvalue={(deg) => tuning.mutate(deg)}
+        error={tuning.error ? refusal(tuning.error).message : undefined}
       />
     {/if}
     {#if plan.across_m || seen?.remedies.length}
       <LengthEntry
-        of="across_m" value={plan.across_m}
-        error={fault?.about('across_m')} onvalue={(it) => (plan.across_m = it)}
+        of="across_m"
+        value={plan.across_m}
+        error={fault?.about('across_m')}
+        onvalue={(it) => (plan.across_m = it)}
       />
     {/if}
   </div>

@@ -23,8 +23,14 @@
   const another = (way: Roll['way']): Roll => ({ way, length_m: null, drift_m: null })
   let rolls = $state<Roll[]>([another('out'), another('back')])
   const told = $derived(rolls.filter((it): it is Shapes['RollIn'] => it.length_m !== null && it.drift_m !== null))
-  const whole = $derived(told.length === rolls.length && ['out', 'back'].every((way) => told.some((it) => it.way === way)))
-  const found = rollsQuery(() => $state.snapshot(told), () => green_speed_ft, () => whole)
+  const whole = $derived(
+    told.length === rolls.length && ['out', 'back'].every((way) => told.some((it) => it.way === way))
+  )
+  const found = rollsQuery(
+    () => $state.snapshot(told),
+    () => green_speed_ft,
+    () => whole
+  )
   const missing = $derived(rolls.find((it) => it.length_m === null || it.drift_m === null))
 </script>
 
@@ -32,12 +38,25 @@
   {#each rolls as it, n (n)}
     <li class="grid grid-cols-[84px_1fr_1fr_auto] items-start gap-2 border-b border-hairline pb-2" data-roll={it.way}>
       <span class="mt-8 font-semibold">{it.way === 'out' ? 'Out ▸' : '◂ Back'}</span>
-      <LengthEntry of="rolled_m" value={it.length_m} from={distance_m} error={about(found.error, 'length_m')} onvalue={(m) => (it.length_m = m)} />
+      <LengthEntry
+        of="rolled_m"
+        value={it.length_m}
+        from={distance_m}
+        error={about(found.error, 'length_m')}
+        onvalue={(m) => (it.length_m = m)}
+      />
       <div>
         <LengthEntry of="drifted_m" value={it.drift_m} onvalue={(m) => (it.drift_m = m)} />
-        <button class="button plain min-h-9 px-1 text-sm" type="button" onclick={() => (it.drift_m = 0)}>On the line</button>
+        <button class="button plain min-h-9 px-1 text-sm" type="button" onclick={() => (it.drift_m = 0)}
+          >On the line</button
+        >
       </div>
-      <button class="button plain mt-[22px]" type="button" aria-label="Take out roll {n + 1}" onclick={() => rolls.splice(n, 1)}>✕</button>
+      <button
+        class="button plain mt-[22px]"
+        type="button"
+        aria-label="Take out roll {n + 1}"
+        onclick={() => rolls.splice(n, 1)}>✕</button
+      >
     </li>
   {/each}
 </ol>
@@ -47,9 +66,15 @@
 </div>
 <p class="mt-4 text-lg font-semibold" aria-live="polite" data-slope>
   {#if whole}{found.error ? refusal(found.error).message : (found.data?.words ?? '')}
-  {:else if missing}{missing.way === 'out' ? 'Out to the hole' : 'Back from the hole'}: how far did the ball run, and where did it stop beside the line?
+  {:else if missing}{missing.way === 'out' ? 'Out to the hole' : 'Back from the hole'}: how far did the ball run, and
+    where did it stop beside the line?
   {:else}Roll at least one ball each way.{/if}
 </p>
-<button class="button primary mt-3 min-h-14 w-full text-lg" type="button" disabled={busy || !whole || !found.data} onclick={() => found.data && use(found.data.slope, $state.snapshot(told))}>
+<button
+  class="button primary mt-3 min-h-14 w-full text-lg"
+  type="button"
+  disabled={busy || !whole || !found.data}
+  onclick={() => found.data && use(found.data.slope, $state.snapshot(told))}
+>
   {words}
 </button>

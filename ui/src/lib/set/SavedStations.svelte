@@ -21,7 +21,10 @@
   let search = $state('')
   let name = $state('')
   let gone = $state<Shapes['SavedOut'] | null>(null)
-  const saved = savedQuery(() => search, () => open)
+  const saved = savedQuery(
+    () => search,
+    () => open
+  )
   const rows = $derived(saved.data?.pages.flatMap((it) => it.items) ?? [])
 
   interface Named {
@@ -29,8 +32,14 @@
     laid: Plan
   }
   const keeping = createWrite(({ title, laid }: Named) => saveStation(v7(), title, laid))
-  const away = createWrite((it: Shapes['SavedOut']) => putAwayStation(it.id), (_, it) => (gone = it))
-  const back = createWrite((it: Shapes['SavedOut']) => bringStationBack(it.id), () => (gone = null))
+  const away = createWrite(
+    (it: Shapes['SavedOut']) => putAwayStation(it.id),
+    (_, it) => (gone = it)
+  )
+  const back = createWrite(
+    (it: Shapes['SavedOut']) => bringStationBack(it.id),
+    () => (gone = null)
+  )
   const reading = createAsk(
     async (file: File) => {
       let document: Record<string, unknown>
@@ -41,7 +50,7 @@
       }
       return ask(api.POST('/api/saved-stations/read', { params: { query: units() }, body: { document } }))
     },
-    (found) => keeping.mutate({ title: found.name, laid: found }),
+    (found) => keeping.mutate({ title: found.name, laid: found })
   )
   const error = $derived(firstError([keeping, away, back, reading]))
 
@@ -60,16 +69,36 @@
 
 <Sheet bind:open title="Kept stations">
   <form onsubmit={keep} class="flex gap-2">
-    <input class="entry" aria-label="Name for the station as it stands" placeholder="name for the station as it stands" bind:value={name} maxlength="80" required />
+    <input
+      class="entry"
+      aria-label="Name for the station as it stands"
+      placeholder="name for the station as it stands"
+      bind:value={name}
+      maxlength="80"
+      required
+    />
     <button class="button shrink-0" disabled={!plan}>Keep it</button>
   </form>
   {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
   {#if gone}
-    <p class="mt-3 flex items-center justify-between gap-2">“{gone.name}” was put away. <button class="button" type="button" onclick={() => gone && back.mutate(gone)}>Bring it back</button></p>
+    <p class="mt-3 flex items-center justify-between gap-2">
+      “{gone.name}” was put away.
+      <button class="button" type="button" onclick={() => gone && back.mutate(gone)}>Bring it back</button>
+    </p>
   {/if}
-  <input class="entry mt-4" type="search" placeholder="Find by name" aria-label="Find a kept station" bind:value={search} />
+  <input
+    class="entry mt-4"
+    type="search"
+    placeholder="Find by name"
+    aria-label="Find a kept station"
+    bind:value={search}
+  />
   {#if saved.data && !rows.length}
-    <p class="mt-3">{search ? `No kept station is called “${search}”.` : 'None yet. Name the one on the stage and keep it, or read one from a file.'}</p>
+    <p class="mt-3">
+      {search
+        ? `No kept station is called “${search}”.`
+        : 'None yet. Name the one on the stage and keep it, or read one from a file.'}
+    </p>
   {/if}
   <ul aria-label="Kept stations">
     {#each rows as it (it.id)}
@@ -87,9 +116,21 @@
             open = false
           }}>Use</button
         >
-        <button class="button plain px-2" type="button" aria-label="Copy {it.name}" onclick={() => keeping.mutate({ title: `${it.name.slice(0, 73)}, copy`, laid: it })}>Copy</button>
-        <a class="button plain px-2" href="/api/saved-stations/{it.id}/file" download="{it.name}.json" aria-label="File of {it.name}">File</a>
-        <button class="button plain px-2" type="button" aria-label="Put away {it.name}" onclick={() => away.mutate(it)}>Put away</button>
+        <button
+          class="button plain px-2"
+          type="button"
+          aria-label="Copy {it.name}"
+          onclick={() => keeping.mutate({ title: `${it.name.slice(0, 73)}, copy`, laid: it })}>Copy</button
+        >
+        <a
+          class="button plain px-2"
+          href="/api/saved-stations/{it.id}/file"
+          download="{it.name}.json"
+          aria-label="File of {it.name}">File</a
+        >
+        <button class="button plain px-2" type="button" aria-label="Put away {it.name}" onclick={() => away.mutate(it)}
+          >Put away</button
+        >
       </li>
     {/each}
   </ul>
@@ -98,6 +139,11 @@
   {/if}
   <label class="mt-4 block">
     <span class="label">Read one from a file</span>
-    <input class="entry" type="file" accept="application/json,.json" onchange={(event) => readFile(event.currentTarget)} />
+    <input
+      class="entry"
+      type="file"
+      accept="application/json,.json"
+      onchange={(event) => readFile(event.currentTarget)}
+    />
   </label>
 </Sheet>

@@ -15,26 +15,36 @@
 
   let sizes = $state<Record<string, number>>({})
   let read = $state.raw<Zone | null>(null)
-  const found = triedQuery(() => instrument.about.kind, () => $state.snapshot(sizes))
+  const found = triedQuery(
+    () => instrument.about.kind,
+    () => $state.snapshot(sizes)
+  )
   const entry = $derived(found.data)
   const fault = $derived(found.error ? refusal(found.error) : null)
   const Entry = $derived(ENTRIES[instrument.about.entry])
   // What was tapped, as it reads with the dimensions as they are now.
-  const now = $derived(read && (entry?.zones.find((it) => JSON.stringify(it.raw) === JSON.stringify(read?.raw)) ?? null))
+  const now = $derived(
+    read && (entry?.zones.find((it) => JSON.stringify(it.raw) === JSON.stringify(read?.raw)) ?? null)
+  )
 </script>
 
 <Sheet bind:open={() => true, (open) => !open && close()} title={instrument.about.name}>
   <p>{instrument.about.read}</p>
   <div class="relative my-2 h-64">
-    {#if Entry && entry}<div class="absolute inset-0"><Entry {entry} closed={Boolean(fault)} record={(zone) => (read = zone)} /></div>{/if}
+    {#if Entry && entry}<div class="absolute inset-0">
+        <Entry {entry} closed={Boolean(fault)} record={(zone) => (read = zone)} />
+      </div>{/if}
   </div>
   <p class="min-h-14 border-y border-hairline py-3 text-lg" aria-live="polite" data-meaning>
-    {#if now}<strong>{now.name}:</strong> {instrument.quantity.name} {now.meaning}.{:else}Tap a reading: what it stands for shows here. Nothing is kept.{/if}
+    {#if now}<strong>{now.name}:</strong> {instrument.quantity.name} {now.meaning}.{:else}Tap a reading: what it stands
+      for shows here. Nothing is kept.{/if}
   </p>
   <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
     {#each instrument.dimensions as it (it.name)}
       <SizeEntry
-        dimension={it} value={sizes[it.name] ?? it.default} error={fault?.about(it.name)}
+        dimension={it}
+        value={sizes[it.name] ?? it.default}
+        error={fault?.about(it.name)}
         onvalue={(value) => (sizes = { ...sizes, [it.name]: value })}
       />
     {/each}

@@ -19,7 +19,7 @@ export const FIRST: Plan = {
   across_m: 0,
   backstroke_m: null,
   aids: [],
-  golfer_says: { read: null, falls_forward_percent: null, falls_right_percent: null },
+  golfer_says: { read: null, falls_forward_percent: null, falls_right_percent: null }
 }
 
 /** Only what a plan is, of a row that holds more. */
@@ -29,20 +29,45 @@ export function planOf(row: Plan): Plan {
 
 /** The part of a plan that is the putt alone. */
 export function puttOf(plan: Plan): Shapes['PuttIn'] {
-  const { distance_m, past_m, green_speed_ft, capture, falls_forward_percent, falls_right_percent, falls_doubt_percent, read, target } = plan
-  return { distance_m, past_m, green_speed_ft, capture, falls_forward_percent, falls_right_percent, falls_doubt_percent, read, target }
+  const {
+    distance_m,
+    past_m,
+    green_speed_ft,
+    capture,
+    falls_forward_percent,
+    falls_right_percent,
+    falls_doubt_percent,
+    read,
+    target
+  } = plan
+  return {
+    distance_m,
+    past_m,
+    green_speed_ft,
+    capture,
+    falls_forward_percent,
+    falls_right_percent,
+    falls_doubt_percent,
+    read,
+    target
+  }
 }
 
 /** A plan with the sizes nobody set taken from another of it, where the same things are laid. */
 export function filledFrom(plan: Plan, whole: Plan): Plan {
-  const aids = plan.aids.map((it, n) => (whole.aids[n]?.kind === it.kind ? { ...it, sizes: { ...whole.aids[n]?.sizes, ...it.sizes } } : it))
-  const rig_sizes_m = plan.rig_kind === whole.rig_kind ? { ...whole.rig_sizes_m, ...plan.rig_sizes_m } : plan.rig_sizes_m
+  const aids = plan.aids.map((it, n) =>
+    whole.aids[n]?.kind === it.kind ? { ...it, sizes: { ...whole.aids[n]?.sizes, ...it.sizes } } : it
+  )
+  const rig_sizes_m =
+    plan.rig_kind === whole.rig_kind ? { ...whole.rig_sizes_m, ...plan.rig_sizes_m } : plan.rig_sizes_m
   return { ...plan, rig_sizes_m, aids }
 }
 
 /** True where two plans lay the same thing; the order of their entries is of no account. */
 export function same(one: Plan, other: Plan): boolean {
   const sorted = (_: string, value: unknown) =>
-    value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort()) : value
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort())
+      : value
   return JSON.stringify(planOf(one), sorted) === JSON.stringify(planOf(other), sorted)
 }

@@ -17,7 +17,7 @@ export const TABS = [
   { value: 'rig', words: 'Rig' },
   { value: 'beside', words: 'Beside it' },
   { value: 'proof', words: 'Proof' },
-  { value: 'print', words: 'Print' },
+  { value: 'print', words: 'Print' }
 ] as const
 export type Tab = (typeof TABS)[number]['value']
 
@@ -105,7 +105,10 @@ export class Planning {
   /** Lean the posts of the string that is laid. */
   lean(lean_deg: number): void {
     const { plan } = this
-    if (plan) plan.aids = plan.aids.map((it) => (it.kind === 'elevated_string' ? { ...it, sizes: { ...it.sizes, lean_deg } } : it))
+    if (plan)
+      plan.aids = plan.aids.map((it) =>
+        it.kind === 'elevated_string' ? { ...it, sizes: { ...it.sizes, lean_deg } } : it
+      )
   }
   /** The ground as balls or a level told it. */
   slope(it: Shapes['Slope']): void {
@@ -123,7 +126,15 @@ export class Planning {
     if (of === 'putt') {
       const { label, low, high } = entry('distance_m')
       const step = stepOn(rulerFor(high, settings.units), 0.05)
-      return { label, value: plan.distance_m, low, high, step, said: tapeSaid(high), pull: (to) => (plan.distance_m = to) }
+      return {
+        label,
+        value: plan.distance_m,
+        low,
+        high,
+        step,
+        said: tapeSaid(high),
+        pull: (to) => (plan.distance_m = to)
+      }
     }
     const aid = plan.aids[whose - 1]
     const laid = whose ? aid : { kind: plan.rig_kind, sizes: plan.rig_sizes_m }
@@ -140,7 +151,7 @@ export class Planning {
         const now = plan.aids[whose - 1]
         if (now) now.sizes = { ...now.sizes, [of]: to }
         else plan.rig_sizes_m = { ...plan.rig_sizes_m, [of]: to }
-      },
+      }
     }
   }
 }

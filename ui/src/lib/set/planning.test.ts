@@ -4,7 +4,8 @@ import type { Shapes } from '$lib/data/client'
 import { FIRST, type Plan } from './plan'
 import { Planning } from './planning.svelte'
 
-const station = (id: string, more: Partial<Shapes['StationOut']> = {}) => ({ ...FIRST, id, used: false, current: true, replaces_id: null, ...more }) as unknown as Shapes['StationOut']
+const station = (id: string, more: Partial<Shapes['StationOut']> = {}) =>
+  ({ ...FIRST, id, used: false, current: true, replaces_id: null, ...more }) as unknown as Shapes['StationOut']
 const planned = (planning: Planning, more: Partial<Plan> = {}): Plan => ({ ...(planning.plan as Plan), ...more })
 
 let planning: Planning
@@ -17,13 +18,20 @@ describe('the plan of a lesson', () => {
     // A size of the rig alone is a plan, too.
     expect(planning.touched(planned(planning, { rig_sizes_m: { distance_m: 0.5 } }))).toBe(true)
     expect(planning.touched(planned(planning, { distance_m: 2.4 }))).toBe(true)
-    expect(planning.toKeep(planned(planning, { distance_m: 2.4 }), [])).toMatchObject({ replaces_id: null, plan: { distance_m: 2.4, green_speed_ft: 9 } })
+    expect(planning.toKeep(planned(planning, { distance_m: 2.4 }), [])).toMatchObject({
+      replaces_id: null,
+      plan: { distance_m: 2.4, green_speed_ft: 9 }
+    })
   })
 
   it('is kept under one name as it is edited, and not again where it is the same', () => {
     planning.begin(station('p'), 10)
     expect(planning.toKeep(planned(planning), [station('p')])).toBeNull()
-    expect(planning.toKeep(planned(planning, { distance_m: 3 }), [station('p')])).toMatchObject({ id: 'p', replaces_id: null, plan: { distance_m: 3 } })
+    expect(planning.toKeep(planned(planning, { distance_m: 3 }), [station('p')])).toMatchObject({
+      id: 'p',
+      replaces_id: null,
+      plan: { distance_m: 3 }
+    })
   })
 
   it('is a new one in its place once something was read on it', () => {
@@ -33,7 +41,10 @@ describe('the plan of a lesson', () => {
     expect(told?.id).not.toBe('p')
     planning.kept = told
     // From then on that one is edited, though the server has not told of it yet.
-    expect(planning.toKeep(planned(planning, { distance_m: 4 }), [station('p', { used: true })])).toMatchObject({ id: told?.id, replaces_id: 'p' })
+    expect(planning.toKeep(planned(planning, { distance_m: 4 }), [station('p', { used: true })])).toMatchObject({
+      id: told?.id,
+      replaces_id: 'p'
+    })
   })
 
   it('is not another one because a page does not know the sizes that came by themselves', () => {
@@ -45,8 +56,19 @@ describe('the plan of a lesson', () => {
   })
 
   it('leans the posts of the string that is laid, and nothing else', () => {
-    planning.begin(station('p', { aids: [{ kind: 't_mark', sizes: {} }, { kind: 'elevated_string', sizes: { string_height_m: 0.2 } }] }), 10)
+    planning.begin(
+      station('p', {
+        aids: [
+          { kind: 't_mark', sizes: {} },
+          { kind: 'elevated_string', sizes: { string_height_m: 0.2 } }
+        ]
+      }),
+      10
+    )
     planning.lean(1.5)
-    expect(planning.plan?.aids).toEqual([{ kind: 't_mark', sizes: {} }, { kind: 'elevated_string', sizes: { string_height_m: 0.2, lean_deg: 1.5 } }])
+    expect(planning.plan?.aids).toEqual([
+      { kind: 't_mark', sizes: {} },
+      { kind: 'elevated_string', sizes: { string_height_m: 0.2, lean_deg: 1.5 } }
+    ])
   })
 })

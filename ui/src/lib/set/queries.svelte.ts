@@ -10,7 +10,7 @@ export const previewQuery = (lesson: () => string, asked: () => Shapes['PreviewI
   createReckoned(
     () => inUnits(key.preview(lesson())),
     asked,
-    (body) => ask(api.POST('/api/stations/preview', { params: { query: units() }, body })),
+    (body) => ask(api.POST('/api/stations/preview', { params: { query: units() }, body }))
   )
 
 /** An instrument by itself with these sizes: its picture, and what each reading stands for. */
@@ -18,7 +18,7 @@ export const triedQuery = (kind: () => string, sizes: () => Record<string, numbe
   createReckoned(
     () => inUnits(key.tryAid(kind())),
     sizes,
-    (sizes) => ask(api.POST('/api/instruments/entry', { params: { query: units() }, body: { kind: kind(), sizes } })),
+    (sizes) => ask(api.POST('/api/instruments/entry', { params: { query: units() }, body: { kind: kind(), sizes } }))
   )
 
 /** Which starts drop. */
@@ -26,7 +26,7 @@ export const dropsQuery = (plan: () => Plan, shown: () => boolean) =>
   createReckoned(
     () => inUnits(key.drops()),
     () => (shown() ? puttOf(plan()) : null),
-    (body) => ask(api.POST('/api/green/drops', { params: { query: units() }, body })),
+    (body) => ask(api.POST('/api/green/drops', { params: { query: units() }, body }))
   )
 
 /** The instruments that tell what is wanted, the best first. `bag`: what the bag holds, for it changes the answer. */
@@ -38,7 +38,7 @@ export function proposalsQuery(wanted: () => Shapes['WantedIn'], bag: () => unkn
     // What was proposed stands till other is, and can be used as it stands: nothing goes away under a tap because the plan
     // was kept, or what this golfer showed before has come.
     placeholderData: keepPreviousData,
-    retry: false,
+    retry: false
   }))
 }
 
@@ -48,7 +48,7 @@ export function slopeQuery(readings: () => Shapes['LevelReadingIn'][], asked: ()
     queryKey: [...key.slope(), readings()],
     queryFn: () => ask(api.POST('/api/green/slope', { body: { readings: readings() } })),
     enabled: asked(),
-    retry: false,
+    retry: false
   }))
 }
 
@@ -58,29 +58,38 @@ export function rollsQuery(rolls: () => Shapes['RollIn'][], speed_ft: () => numb
     queryKey: [...key.rolls(), rolls(), speed_ft()],
     queryFn: () => ask(api.POST('/api/green/rolls', { body: { rolls: rolls(), green_speed_ft: speed_ft() } })),
     enabled: asked(),
-    retry: false,
+    retry: false
   }))
 }
 
 /** The ways to prove a line. */
 export function waysQuery() {
-  return createQuery(() => ({ queryKey: key.ways(), queryFn: () => ask(api.GET('/api/stations/ways')), staleTime: Infinity }))
+  return createQuery(() => ({
+    queryKey: key.ways(),
+    queryFn: () => ask(api.GET('/api/stations/ways')),
+    staleTime: Infinity
+  }))
 }
 
 /** What can be printed of a plan. */
 export function printsQuery() {
-  return createQuery(() => ({ queryKey: key.prints(), queryFn: () => ask(api.GET('/api/prints')), staleTime: Infinity }))
+  return createQuery(() => ({
+    queryKey: key.prints(),
+    queryFn: () => ask(api.GET('/api/prints')),
+    staleTime: Infinity
+  }))
 }
 
 /** The stations kept under a name. */
 export function savedQuery(search: () => string, shown: () => boolean) {
   return createInfiniteQuery(() => ({
     queryKey: inUnits(key.saved(), search()),
-    queryFn: ({ pageParam }) => ask(api.GET('/api/saved-stations', { params: { query: { q: search(), after: pageParam, ...units() } } })),
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/saved-stations', { params: { query: { q: search(), after: pageParam, ...units() } } })),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     enabled: shown(),
-    placeholderData: (before) => before,
+    placeholderData: (before) => before
   }))
 }
 
@@ -89,7 +98,7 @@ export const stringQuery = (eyes: () => Shapes['StringIn']) =>
   createReckoned(
     () => inUnits(key.string()),
     eyes,
-    (body) => ask(api.POST('/api/instruments/string', { params: { query: units() }, body })),
+    (body) => ask(api.POST('/api/instruments/string', { params: { query: units() }, body }))
   )
 
 /** Where the sighting eye is, by what an upright string covers. */
@@ -97,7 +106,7 @@ export function stringEyesQuery(covers: () => Shapes['CoverIn']) {
   return createQuery(() => ({
     queryKey: inUnits(key.stringEyes(), covers()),
     queryFn: () => ask(api.POST('/api/instruments/string/eyes', { params: { query: units() }, body: covers() })),
-    retry: false,
+    retry: false
   }))
 }
 
@@ -105,6 +114,6 @@ export function stringEyesQuery(covers: () => Shapes['CoverIn']) {
 export function toolsQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.tools(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/tools', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/tools', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }

@@ -1,6 +1,6 @@
 /** What Set has the server keep. */
 import { v7 } from 'uuid'
-import { every, inUnits, key, units } from '$lib/data/key'
+import { every, inUnits, key } from '$lib/data/key'
 import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
@@ -11,59 +11,132 @@ import type { ToKeep } from './planning.svelte'
 const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
 export const keepPlan = (lesson_id: string, { id, replaces_id, plan }: ToKeep, current = true) =>
-  put('/api/stations/{id}', { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp() } }, {
-    thing: `plans ${lesson_id}`, words: 'The plan', whole: true, renews: ofPlan(lesson_id),
-  })
+  put(
+    '/api/stations/{id}',
+    { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp() } },
+    {
+      thing: `plans ${lesson_id}`,
+      words: 'The plan',
+      whole: true,
+      renews: ofPlan(lesson_id)
+    }
+  )
 
 /** Go on with another plan of the lesson. */
 export const pickPlan = (lesson: string, station_id: string) =>
-  put('/api/lessons/{id}/plan', { ...path(lesson), body: { station_id } }, {
-    thing: `plans ${lesson}`, words: 'The plan', renews: ofPlan(lesson),
-  })
+  put(
+    '/api/lessons/{id}/plan',
+    { ...path(lesson), body: { station_id } },
+    {
+      thing: `plans ${lesson}`,
+      words: 'The plan',
+      renews: ofPlan(lesson)
+    }
+  )
 
 /** The proof of a plan's line: what was read on it is judged again. */
 export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/{id}/proof'>) =>
-  put('/api/stations/{id}/proof', { ...pathInUnits(id), body }, {
-    thing: `plans ${lesson}`, words: 'The proof of the line',
-    renews: [...ofLesson(lesson), key.aim(lesson), key.sights(lesson), every(key.read), every(key.compared), every(key.further), key.preview(lesson)],
-  })
+  put(
+    '/api/stations/{id}/proof',
+    { ...pathInUnits(id), body },
+    {
+      thing: `plans ${lesson}`,
+      words: 'The proof of the line',
+      renews: [
+        ...ofLesson(lesson),
+        key.aim(lesson),
+        key.sights(lesson),
+        every(key.read),
+        every(key.compared),
+        every(key.further),
+        key.preview(lesson)
+      ]
+    }
+  )
 
 /** The laser's cautions are read in this lesson. */
 export const readCautions = (lesson: string) =>
-  put('/api/lessons/{id}/laser-cautions', { ...path(lesson) }, {
-    thing: `cautions ${lesson}`, words: 'The laser’s cautions', renews: ofLesson(lesson),
-  })
+  put(
+    '/api/lessons/{id}/laser-cautions',
+    { ...path(lesson) },
+    {
+      thing: `cautions ${lesson}`,
+      words: 'The laser’s cautions',
+      renews: ofLesson(lesson)
+    }
+  )
 
 export const kitThing = (lesson: string) => `kit ${lesson}`
 export const tickKit = (lesson: string, ticked: string[]) =>
-  put('/api/lessons/{id}/kit', { ...path(lesson), body: { ticked } }, {
-    thing: kitThing(lesson), words: 'The kit check', whole: true, renews: [key.lesson(lesson)],
-  })
+  put(
+    '/api/lessons/{id}/kit',
+    { ...path(lesson), body: { ticked } },
+    {
+      thing: kitThing(lesson),
+      words: 'The kit check',
+      whole: true,
+      renews: [key.lesson(lesson)]
+    }
+  )
 
 const saved = (id: string, words: string) => ({ thing: `saved ${id}`, words, renews: [key.saved()] })
 /** Keep a plan under a name. */
 export const saveStation = (id: string, name: string, plan: Plan) =>
-  put('/api/saved-stations/{id}', { ...pathInUnits(id), body: { ...planOf(plan), name } }, saved(id, `The station “${name}”`))
-export const putAwayStation = (id: string) => remove('/api/saved-stations/{id}', { ...pathInUnits(id) }, saved(id, 'Putting a station away'))
-export const bringStationBack = (id: string) => put('/api/saved-stations/{id}/back', { ...pathInUnits(id) }, saved(id, 'Bringing a station back'))
+  put(
+    '/api/saved-stations/{id}',
+    { ...pathInUnits(id), body: { ...planOf(plan), name } },
+    saved(id, `The station “${name}”`)
+  )
+export const putAwayStation = (id: string) =>
+  remove('/api/saved-stations/{id}', { ...pathInUnits(id) }, saved(id, 'Putting a station away'))
+export const bringStationBack = (id: string) =>
+  put('/api/saved-stations/{id}/back', { ...pathInUnits(id) }, saved(id, 'Bringing a station back'))
 
 export const BAG = 'bag'
 /** What is in the coach's bag: all of it. */
 export const tellBag = (parts: Record<string, number>) =>
-  put('/api/bag', { body: { parts } }, { thing: BAG, words: 'The bag', whole: true, answers: key.bag(), renews: [every(key.preview), key.proposals()] })
-export const forgetBag = () => remove('/api/bag', {}, { thing: BAG, words: 'Forgetting the bag', answers: key.bag(), renews: [every(key.preview), key.proposals()] })
+  put(
+    '/api/bag',
+    { body: { parts } },
+    { thing: BAG, words: 'The bag', whole: true, answers: key.bag(), renews: [every(key.preview), key.proposals()] }
+  )
+export const forgetBag = () =>
+  remove(
+    '/api/bag',
+    {},
+    { thing: BAG, words: 'Forgetting the bag', answers: key.bag(), renews: [every(key.preview), key.proposals()] }
+  )
 
 /** Which spread suits which level: those the coach sees otherwise. */
 export const setBands = (spreads_deg: Record<string, number>) =>
-  put('/api/bands', { body: { spreads_deg } }, { thing: 'bands', words: 'How strict for whom', whole: true, answers: key.bands() })
-
+  put(
+    '/api/bands',
+    { body: { spreads_deg } },
+    { thing: 'bands', words: 'How strict for whom', whole: true, answers: key.bands() }
+  )
 
 const ofTools = (lesson: string) => ({
-  thing: `tools ${lesson}`, answers: inUnits(key.tools(lesson)),
-  renews: [...ofPlan(lesson), every(key.map), every(key.read), every(key.compared), every(key.further), key.preview(lesson)],
+  thing: `tools ${lesson}`,
+  answers: inUnits(key.tools(lesson)),
+  renews: [
+    ...ofPlan(lesson),
+    every(key.map),
+    every(key.read),
+    every(key.compared),
+    every(key.further),
+    key.preview(lesson)
+  ]
 })
 /** A check of an instrument by itself: what is read with it in the lesson is judged by it, before and after. */
 export const keepToolCheck = (body: Sent<'/api/tool-checks/{id}'>) =>
-  put('/api/tool-checks/{id}', { ...pathInUnits(v7()), body }, { ...ofTools(body.lesson_id), words: 'The check of the instrument' })
+  put(
+    '/api/tool-checks/{id}',
+    { ...pathInUnits(v7()), body },
+    { ...ofTools(body.lesson_id), words: 'The check of the instrument' }
+  )
 export const voidToolCheck = (lesson: string, id: string) =>
-  put('/api/tool-checks/{id}/voided', { ...pathInUnits(id), body: { voided: true } }, { ...ofTools(lesson), words: 'Dropping the check' })
+  put(
+    '/api/tool-checks/{id}/voided',
+    { ...pathInUnits(id), body: { voided: true } },
+    { ...ofTools(lesson), words: 'Dropping the check' }
+  )

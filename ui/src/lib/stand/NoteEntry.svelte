@@ -30,7 +30,9 @@
     // From what stood before, so that a small change is a few taps.
     const start = typeof value === 'number' ? value : typeof before === 'number' ? before : (entry.low + entry.high) / 2
     const next = typeof value === 'number' ? start + by * entry.step : start
-    onvalue(Math.min(entry.high, Math.max(entry.low, Math.round((Math.round(next / entry.step) * entry.step) * 1e4) / 1e4)))
+    onvalue(
+      Math.min(entry.high, Math.max(entry.low, Math.round(Math.round(next / entry.step) * entry.step * 1e4) / 1e4))
+    )
   }
 </script>
 
@@ -44,8 +46,11 @@
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label={entry.label}>
       {#each options as [it, name] (it)}
         <button
-          type="button" class="button min-h-11 px-3 {value === it ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={value === it}
-          aria-label="{entry.label}: {name}" onclick={() => onvalue(it)}>{it === 'left' ? `◂ ${name}` : it === 'right' ? `${name} ▸` : name}</button
+          type="button"
+          class="button min-h-11 px-3 {value === it ? 'border-ink bg-ink text-paper!' : ''}"
+          aria-pressed={value === it}
+          aria-label="{entry.label}: {name}"
+          onclick={() => onvalue(it)}>{it === 'left' ? `◂ ${name}` : it === 'right' ? `${name} ▸` : name}</button
         >
       {/each}
     </div>

@@ -22,7 +22,8 @@
     <div class="mt-2 flex flex-wrap gap-1.5">
       {#each entries.filter((it) => it.group === group) as it (it.name)}
         <button
-          class="button {wanted.includes(it.name) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={wanted.includes(it.name)}
+          class="button {wanted.includes(it.name) ? 'border-ink bg-ink text-paper!' : ''}"
+          aria-pressed={wanted.includes(it.name)}
           onclick={() => toggle(it.name)}>{it.label}</button
         >
       {/each}

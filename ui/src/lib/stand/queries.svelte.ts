@@ -7,11 +7,15 @@ import { inUnits, key, units } from '$lib/data/key'
 export function standQuery(lesson: () => string) {
   return createQuery(() => ({
     queryKey: inUnits(key.stand(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/stand', { params: { path: { id: lesson() }, query: units() } })),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/stand', { params: { path: { id: lesson() }, query: units() } }))
   }))
 }
 
 /** What can be noted of a set-up. */
 export function setUpEntriesQuery() {
-  return createQuery(() => ({ queryKey: key.setUpEntries(), queryFn: () => ask(api.GET('/api/set-up-entries')), staleTime: Infinity }))
+  return createQuery(() => ({
+    queryKey: key.setUpEntries(),
+    queryFn: () => ask(api.GET('/api/set-up-entries')),
+    staleTime: Infinity
+  }))
 }

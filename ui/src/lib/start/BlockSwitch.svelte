@@ -16,7 +16,10 @@
       <a
         href="{base}?block={it.id}"
         aria-current={it.id === current ? 'true' : undefined}
-        class="flex min-h-12 items-center gap-2 border-b border-hairline px-1 leading-tight hover:bg-sheet {it.id === current ? 'font-bold' : ''}"
+        class="flex min-h-12 items-center gap-2 border-b border-hairline px-1 leading-tight hover:bg-sheet {it.id ===
+        current
+          ? 'font-bold'
+          : ''}"
       >
         <span aria-hidden="true">{it.id === current ? '●' : '○'}</span>
         <span class="min-w-0 flex-1">

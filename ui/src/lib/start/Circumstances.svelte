@@ -19,10 +19,12 @@
   const told = $derived([
     ...block.disturbances.map((it) => named('disturbance', it)),
     ...(block.comfort ? [`comfort ${block.comfort} of 5`] : []),
-    ...(block.trust ? [`trust ${block.trust} of 5`] : []),
+    ...(block.trust ? [`trust ${block.trust} of 5`] : [])
   ])
   function disturb(it: string): void {
-    const disturbances = now.disturbances.includes(it) ? now.disturbances.filter((one) => one !== it) : [...now.disturbances, it]
+    const disturbances = now.disturbances.includes(it)
+      ? now.disturbances.filter((one) => one !== it)
+      : [...now.disturbances, it]
     keeping.mutate({ ...now, disturbances })
   }
   function score(of: 'comfort' | 'trust', value: string): void {
@@ -35,17 +37,30 @@
   <p class="mb-2"><strong>Disturbed, and how it felt:</strong> {told.join(', ') || 'nothing noted'}</p>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="What disturbed this block">
     {#each DISTURBANCES as it (it.value)}
-      <button type="button" class="button px-3 {now.disturbances.includes(it.value) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={now.disturbances.includes(it.value)} onclick={() => disturb(it.value)}>{it.words}</button>
+      <button
+        type="button"
+        class="button px-3 {now.disturbances.includes(it.value) ? 'border-ink bg-ink text-paper!' : ''}"
+        aria-pressed={now.disturbances.includes(it.value)}
+        onclick={() => disturb(it.value)}>{it.words}</button
+      >
     {/each}
   </div>
   {#each [['comfort', 'Comfortable'], ['trust', 'Trusts it']] as const as [of, label] (of)}
     <div class="mt-2 flex items-center gap-1.5" role="group" aria-label="{label}, 1 to 5">
       <span class="w-28 text-faded">{label}</span>
       {#each SCORES as it (it.value)}
-        <button type="button" class="button min-w-11 px-0 {String(now[of]) === it.value ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={String(now[of]) === it.value} onclick={() => score(of, it.value)}>{it.words}</button>
+        <button
+          type="button"
+          class="button min-w-11 px-0 {String(now[of]) === it.value ? 'border-ink bg-ink text-paper!' : ''}"
+          aria-pressed={String(now[of]) === it.value}
+          onclick={() => score(of, it.value)}>{it.words}</button
+        >
       {/each}
     </div>
   {/each}
-  <p class="mt-1 text-sm text-faded">A disturbance makes the bias less sure by a stated amount: an opinion. Which ones, and by how much, is said beside it.</p>
+  <p class="mt-1 text-sm text-faded">
+    A disturbance makes the bias less sure by a stated amount: an opinion. Which ones, and by how much, is said beside
+    it.
+  </p>
   {#if keeping.error}<Trouble error={keeping.error} />{/if}
 </section>

@@ -14,7 +14,9 @@
       <span class="text-faded">A stroke was told. It shows when the felt call is in.</span>
     {:else}
       <span class="text-sm text-faded">Sensor, last stroke:</span>
-      {#each told as it (it.value)}<span><span class="text-sm text-faded">{it.words}</span> <b>{sided(stroke.sent?.[it.value] ?? 0)}</b></span>{/each}
+      {#each told as it (it.value)}<span
+          ><span class="text-sm text-faded">{it.words}</span> <b>{sided(stroke.sent?.[it.value] ?? 0)}</b></span
+        >{/each}
     {/if}
   </p>
 {/if}

@@ -10,14 +10,20 @@
   let { rung, block, lessonId }: { rung: Shapes['RungOut']; block: Shapes['BlockOut']; lessonId: string } = $props()
   const stepping = createWrite(
     () => startRung(lessonId, { from_block_id: block.id, started_at: stamp() }),
-    (next) => goto(`/lessons/${lessonId}/start?block=${next.id}`),
+    (next) => goto(`/lessons/${lessonId}/start?block=${next.id}`)
   )
 </script>
 
 {#if rung.step !== 'none'}
   <div class="flex flex-wrap items-center justify-center gap-x-3 text-center" data-ladder={rung.step}>
-    <p class="text-sm {rung.step === 'wait' || rung.step === 'stay' ? 'text-faded' : 'font-semibold'}">Ladder: {rung.words}</p>
-    {#if rung.step === 'tighten' || rung.step === 'widen'}<button class="button" disabled={stepping.isPending} onclick={() => stepping.mutate(undefined)}>Lay it and go on</button>{/if}
+    <p class="text-sm {rung.step === 'wait' || rung.step === 'stay' ? 'text-faded' : 'font-semibold'}">
+      Ladder: {rung.words}
+    </p>
+    {#if rung.step === 'tighten' || rung.step === 'widen'}<button
+        class="button"
+        disabled={stepping.isPending}
+        onclick={() => stepping.mutate(undefined)}>Lay it and go on</button
+      >{/if}
   </div>
   {#if stepping.error}<Trouble error={stepping.error} />{/if}
 {/if}

@@ -12,12 +12,17 @@
   let { note, skip, take }: Props = $props()
 
   const options = $derived(Object.entries(note.options))
-  const mark = (option: string, name: string) => (option.endsWith('left') ? `◂ ${name}` : option.endsWith('right') ? `${name} ▸` : name)
+  const mark = (option: string, name: string) =>
+    option.endsWith('left') ? `◂ ${name}` : option.endsWith('right') ? `${name} ▸` : name
   $effect(() =>
     keys.add(note.label, () => [
-      ...options.map(([option, name], n) => ({ key: String(n + 1), words: `${note.label}: ${name}`, run: () => take(option) })),
-      { key: 's', words: `${note.label}: skip it for this putt`, run: skip },
-    ]),
+      ...options.map(([option, name], n) => ({
+        key: String(n + 1),
+        words: `${note.label}: ${name}`,
+        run: () => take(option)
+      })),
+      { key: 's', words: `${note.label}: skip it for this putt`, run: skip }
+    ])
   )
 </script>
 
@@ -27,14 +32,26 @@
     <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
   </div>
   <div
-    class="grid min-h-0 flex-1 gap-2 {note.columns === 3 ? 'grid-cols-3 border-2 border-ink p-2' : options.length === 3 ? 'grid-cols-3' : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
-    role="group" aria-label={note.label}
+    class="grid min-h-0 flex-1 gap-2 {note.columns === 3
+      ? 'grid-cols-3 border-2 border-ink p-2'
+      : options.length === 3
+        ? 'grid-cols-3'
+        : 'grid-cols-[repeat(auto-fit,minmax(130px,1fr))]'}"
+    role="group"
+    aria-label={note.label}
   >
     {#each options as [option, name], n (option)}
-      <button type="button" class="button min-h-14 flex-col px-2 text-lg" aria-keyshortcuts={String(n + 1)} onclick={() => take(option)}>
+      <button
+        type="button"
+        class="button min-h-14 flex-col px-2 text-lg"
+        aria-keyshortcuts={String(n + 1)}
+        onclick={() => take(option)}
+      >
         <span>{mark(option, name)}</span><kbd class="key hidden sm:inline">{n + 1}</kbd>
       </button>
     {/each}
   </div>
-  {#if note.note === 'strike'}<p class="text-center text-sm text-faded">Heel at the left, toe at the right, for either hand.</p>{/if}
+  {#if note.note === 'strike'}<p class="text-center text-sm text-faded">
+      Heel at the left, toe at the right, for either hand.
+    </p>{/if}
 </div>

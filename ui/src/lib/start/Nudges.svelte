@@ -7,7 +7,10 @@
 
   let { lessonId, putts }: { lessonId: string; putts: number } = $props()
 
-  const pauses = pausesQuery(() => lessonId, () => putts)
+  const pauses = pausesQuery(
+    () => lessonId,
+    () => putts
+  )
   const it = $derived(pauses.data)
   let now = $state(Date.now())
   $effect(() => {
@@ -28,7 +31,11 @@
 
 {#if done.error}<Trouble error={done.error} />{/if}
 {#if nudge}
-  <div class="flex flex-wrap items-center gap-2 border-2 border-ink bg-sheet px-3 py-1" role="status" data-nudge={nudge.what}>
+  <div
+    class="flex flex-wrap items-center gap-2 border-2 border-ink bg-sheet px-3 py-1"
+    role="status"
+    data-nudge={nudge.what}
+  >
     <p class="min-w-0 flex-1 font-semibold">{nudge.words}</p>
     {#if nudge.what === 'rest'}<button class="button" onclick={() => done.mutate('rested')}>Rested</button>
     {:else}<button class="button" onclick={() => done.mutate('moved')}>Moved</button>{/if}
@@ -39,7 +46,9 @@
     {[
       it.rest_due_at ? `Rest in ${until(it.rest_due_at)}` : '',
       it.feet_due_at ? `move the feet in ${until(it.feet_due_at)}` : '',
-      `${it.spot} of ${it.pauses.spot_putts} from this spot`,
-    ].filter(Boolean).join(' · ')}
+      `${it.spot} of ${it.pauses.spot_putts} from this spot`
+    ]
+      .filter(Boolean)
+      .join(' · ')}
   </p>
 {/if}

@@ -12,14 +12,17 @@
   const ENTRIES = [
     { name: 'spot_putts', label: 'Putts from one spot', unit: '' },
     { name: 'feet_min', label: 'Minutes in one place', unit: 'min' },
-    { name: 'rest_min', label: 'Minutes bent over', unit: 'min' },
+    { name: 'rest_min', label: 'Minutes bent over', unit: 'min' }
   ] as const
 </script>
 
 <div class="grid gap-3 sm:grid-cols-3">
   {#each ENTRIES as it (it.name)}
     <Stepper
-      label={it.label} unit={it.unit} text={String(now[it.name])} read={(text) => Math.round(Number(text))}
+      label={it.label}
+      unit={it.unit}
+      text={String(now[it.name])}
+      read={(text) => Math.round(Number(text))}
       step={(by) => kept.mutate({ ...now, [it.name]: now[it.name] + by })}
       onvalue={(value) => kept.mutate({ ...now, [it.name]: value })}
       error={about(kept.error, it.name)}

@@ -54,7 +54,8 @@
       }
       return conditions
     },
-    (conditions) => starting.mutate({ lesson_id: lessonId, conditions, ...it.turns, asks: asked, hole: true, started_at: stamp() }),
+    (conditions) =>
+      starting.mutate({ lesson_id: lessonId, conditions, ...it.turns, asks: asked, hole: true, started_at: stamp() })
   )
   const error = $derived(laying.error ?? starting.error)
   const about = (field: string) => faultOf(error, field)
@@ -79,21 +80,54 @@
   {:else if it.kind === 'distances'}
     <div class="grid gap-2 sm:grid-cols-3">
       {#each it.distances_m as far, n (n)}
-        <div><PuttLength of="usual_length_m" label="Putt {n + 1}" value={far} {step} onvalue={(m) => (it.distances_m[n] = m)} /></div>
+        <div>
+          <PuttLength
+            of="usual_length_m"
+            label="Putt {n + 1}"
+            value={far}
+            {step}
+            onvalue={(m) => (it.distances_m[n] = m)}
+          />
+        </div>
       {/each}
     </div>
     <p class="text-sm text-faded">The same rig at each distance; the side by distance is told under Judge.</p>
   {:else}
-    <p>First with {station.aids.length ? 'what lies beside the rig' : 'the aid in view'}, then without it, then from the other side of the hole: what stays is the golfer’s own.</p>
+    <p>
+      First with {station.aids.length ? 'what lies beside the rig' : 'the aid in view'}, then without it, then from the
+      other side of the hole: what stays is the golfer’s own.
+    </p>
   {/if}
   <div class="grid gap-3 sm:grid-cols-2">
-    <Stepper label="Putts each" unit="" text={String(it.each)} read={(text) => Math.round(Number(text))} step={(by) => (it.each = stepped('each', it.each, by))} onvalue={(value) => (it.each = value)} error={about('each')} />
+    <Stepper
+      label="Putts each"
+      unit=""
+      text={String(it.each)}
+      read={(text) => Math.round(Number(text))}
+      step={(by) => (it.each = stepped('each', it.each, by))}
+      onvalue={(value) => (it.each = value)}
+      error={about('each')}
+    />
     {#if it.kind !== 'transfer'}
-      <Stepper label="Putts in a run" unit="" text={String(it.run)} read={(text) => Math.round(Number(text))} step={(by) => (it.run = stepped('run', it.run, by))} onvalue={(value) => (it.run = value)} error={about('run')} />
+      <Stepper
+        label="Putts in a run"
+        unit=""
+        text={String(it.run)}
+        read={(text) => Math.round(Number(text))}
+        step={(by) => (it.run = stepped('run', it.run, by))}
+        onvalue={(value) => (it.run = value)}
+        error={about('run')}
+      />
     {/if}
   </div>
-  {#if it.kind !== 'transfer'}<Choice label="In turns, so that warming up is no effect" options={ORDERS} bind:value={it.order} />{/if}
+  {#if it.kind !== 'transfer'}<Choice
+      label="In turns, so that warming up is no effect"
+      options={ORDERS}
+      bind:value={it.order}
+    />{/if}
   <Choice label="The one question it answers" options={QUESTIONS} bind:value={it.question} />
   {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}>Start the comparison</button>
+  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}
+    >Start the comparison</button
+  >
 </form>

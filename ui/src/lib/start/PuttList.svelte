@@ -40,20 +40,29 @@
 </div>
 <ol class="mt-1" aria-label="Putts, newest first">
   {#each numbered.slice(0, most) as { putt, n } (putt.id)}
-    <li class="flex items-center gap-2 border-b border-hairline max-desk:nth-[n+4]:hidden" class:text-faded={putt.voided}>
+    <li
+      class="flex items-center gap-2 border-b border-hairline max-desk:nth-[n+4]:hidden"
+      class:text-faded={putt.voided}
+    >
       <span class="w-6 shrink-0 text-right text-faded">{n ?? '–'}</span>
-      <span class="shrink-0" style:color={putt.side === 'left' ? 'var(--left)' : putt.side === 'right' ? 'var(--right)' : undefined} aria-hidden="true"
-        >{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
+      <span
+        class="shrink-0"
+        style:color={putt.side === 'left' ? 'var(--left)' : putt.side === 'right' ? 'var(--right)' : undefined}
+        aria-hidden="true">{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
       >
       <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}
-        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded">{noted(putt)}</span>{/if}</span
+        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span
+            class="block truncate text-sm font-normal text-faded">{noted(putt)}</span
+          >{/if}</span
       >
       {#if putt.voided}
         <span class="truncate text-sm">{putt.void_reason}</span>
         <button class="button plain" onclick={() => restore(putt)}>Restore</button>
       {:else}
         {#if putt.waiting}<span class="text-sm" title="Kept here, on its way">◌</span>{/if}
-        <button class="button plain text-sm" aria-label="Putt {n}, {putt.words}: void" onclick={() => askReason(putt)}>Void…</button>
+        <button class="button plain text-sm" aria-label="Putt {n}, {putt.words}: void" onclick={() => askReason(putt)}
+          >Void…</button
+        >
       {/if}
     </li>
   {/each}

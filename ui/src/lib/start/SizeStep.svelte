@@ -32,8 +32,8 @@
       { key: 'ArrowLeft', words: `${note.label}: less`, run: () => step(-1) },
       { key: 'ArrowRight', words: `${note.label}: more`, run: () => step(1) },
       { key: 'Enter', words: `${note.label}: take ${words}`, run: done },
-      { key: 's', words: `Skip it for this putt: ${note.label}`, run: skip },
-    ]),
+      { key: 's', words: `Skip it for this putt: ${note.label}`, run: skip }
+    ])
   )
 </script>
 
@@ -43,12 +43,25 @@
     <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
   </div>
   <input
-    class="h-14 w-full accent-[var(--ink)]" type="range" min={note.low} max={note.high} step={note.step} bind:value tabindex="-1"
-    aria-label="{note.label} on a scale: {note.low_word} at the left, {note.high_word} at the right" aria-valuetext={words}
+    class="h-14 w-full accent-[var(--ink)]"
+    type="range"
+    min={note.low}
+    max={note.high}
+    step={note.step}
+    bind:value
+    tabindex="-1"
+    aria-label="{note.label} on a scale: {note.low_word} at the left, {note.high_word} at the right"
+    aria-valuetext={words}
   />
   <div class="grid min-h-0 flex-1 grid-cols-[1fr_2fr_1fr] gap-2" role="group" aria-label={note.label}>
-    <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="Less" onclick={() => step(-1)}>− <kbd class="key hidden sm:inline">◂</kbd></button>
-    <button type="button" class="button min-h-14 flex-col text-2xl" onclick={done}><span class="wide">{words}</span><kbd class="key hidden sm:inline">Enter</kbd></button>
-    <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="More" onclick={() => step(1)}>+ <kbd class="key hidden sm:inline">▸</kbd></button>
+    <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="Less" onclick={() => step(-1)}
+      >− <kbd class="key hidden sm:inline">◂</kbd></button
+    >
+    <button type="button" class="button min-h-14 flex-col text-2xl" onclick={done}
+      ><span class="wide">{words}</span><kbd class="key hidden sm:inline">Enter</kbd></button
+    >
+    <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="More" onclick={() => step(1)}
+      >+ <kbd class="key hidden sm:inline">▸</kbd></button
+    >
   </div>
 </div>

@@ -35,7 +35,19 @@
     /** Compare in turns instead, noting the same of every putt: asked for once the plan lies, as a tap may come before its drawing. */
     compare?: (asks: () => string[]) => void
   }
-  let { lessonId, station, offered, guides, closed = false, watched = [], readsStart = true, asked = undefined, folded = false, started, compare }: Props = $props()
+  let {
+    lessonId,
+    station,
+    offered,
+    guides,
+    closed = false,
+    watched = [],
+    readsStart = true,
+    asked = undefined,
+    folded = false,
+    started,
+    compare
+  }: Props = $props()
 
   const SEEN = choices<'guided' | 'blind'>('rig_seen')
   // What is chosen there changes its own summary: it stays as the coach left it.
@@ -54,25 +66,46 @@
   const every = $derived([...(notes.data ?? []), ...watched])
   /** With no rig nothing is told unless it is noted: what lies there, or else where the putt finished. */
   const before = $derived(asked ?? last.asks ?? [])
-  const usualAsks = $derived(readsStart ? before : [...new Set([...before, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])])
+  const usualAsks = $derived(
+    readsStart ? before : [...new Set([...before, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])]
+  )
   const asks = $derived(every.map((it) => it.note).filter((it) => tapped[it] ?? usualAsks.includes(it)))
   const toggle = (note: string) => (tapped[note] = !asks.includes(note))
   let hole = $state<'hole' | 'none'>('hole')
   let path_model = $state<Shapes['BlockIn']['path_model']>('')
   let ball_ahead_m = $state(0)
-  const noted = $derived(hole === 'hole' ? asks : asks.filter((it) => !every.find((note) => note.note === it)?.needs_hole))
+  const noted = $derived(
+    hole === 'hole' ? asks : asks.filter((it) => !every.find((note) => note.note === it)?.needs_hole)
+  )
   const HOLES = choices<typeof hole>('putted')
   const PATHS = choices<typeof path_model>('path')
 
-  const starting = createWrite((body: Shapes['BlockIn']) => startBlock(lessonId, body), (block) => {
-    started?.()
-    void goto(`/lessons/${lessonId}/start?block=${block.id}`)
-  })
-  const laying = createAsk(() => station(), (station_id) => {
-    const guided = rigSeen === 'guided'
-    localStorage.setItem('libella.block', JSON.stringify({ asks, planned } satisfies Last))
-    starting.mutate({ station_id, condition: under.name || 'as usual', factors: under.factors, guided, planned, asks: noted, hole: hole === 'hole', path_model, ball_ahead_m, started_at: stamp() })
-  })
+  const starting = createWrite(
+    (body: Shapes['BlockIn']) => startBlock(lessonId, body),
+    (block) => {
+      started?.()
+      void goto(`/lessons/${lessonId}/start?block=${block.id}`)
+    }
+  )
+  const laying = createAsk(
+    () => station(),
+    (station_id) => {
+      const guided = rigSeen === 'guided'
+      localStorage.setItem('libella.block', JSON.stringify({ asks, planned } satisfies Last))
+      starting.mutate({
+        station_id,
+        condition: under.name || 'as usual',
+        factors: under.factors,
+        guided,
+        planned,
+        asks: noted,
+        hole: hole === 'hole',
+        path_model,
+        ball_ahead_m,
+        started_at: stamp()
+      })
+    }
+  )
   const error = $derived(laying.error ?? starting.error)
   function start(event: SubmitEvent): void {
     event.preventDefault()
@@ -83,32 +116,45 @@
 <form onsubmit={start} class="grid gap-3">
   <details bind:open={unfolded}>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold" data-under>
-      Set-up <span class="font-normal text-faded">{under.name || 'as usual'}, {readsStart ? `rig ${named('rig_seen', rigSeen).toLowerCase()}, ` : ''}{planned} putts</span>
+      Set-up <span class="font-normal text-faded"
+        >{under.name || 'as usual'}, {readsStart ? `rig ${named('rig_seen', rigSeen).toLowerCase()}, ` : ''}{planned} putts</span
+      >
     </summary>
     <div class="grid items-start gap-3">
-    <UnderChoice label="Putted" {offered} bind:value={under} />
-    {#if readsStart}<Choice label="The rig is" options={SEEN} bind:value={() => rigSeen, (value) => (seen = value)} />{/if}
-    <Stepper
-      label="Putts to the verdict"
-      unit=""
-      text={String(planned)}
-      read={(text) => Math.round(Number(text))}
-      step={(direction) => (planned = Math.max(3, planned + direction))}
-      onvalue={(value) => (planned = value)}
-      hint="How many is an opinion."
-      error={about(error, 'planned')}
-    />
+      <UnderChoice label="Putted" {offered} bind:value={under} />
+      {#if readsStart}<Choice
+          label="The rig is"
+          options={SEEN}
+          bind:value={() => rigSeen, (value) => (seen = value)}
+        />{/if}
+      <Stepper
+        label="Putts to the verdict"
+        unit=""
+        text={String(planned)}
+        read={(text) => Math.round(Number(text))}
+        step={(direction) => (planned = Math.max(3, planned + direction))}
+        onvalue={(value) => (planned = value)}
+        hint="How many is an opinion."
+        error={about(error, 'planned')}
+      />
     </div>
   </details>
   {#if about(error, 'planned')}<p class="font-semibold text-danger">{about(error, 'planned')}</p>{/if}
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Also note <span class="font-normal text-faded">{every.filter((it) => asks.includes(it.note)).map((it) => it.label).join(', ') || 'nothing else'}</span>
+      Also note <span class="font-normal text-faded"
+        >{every
+          .filter((it) => asks.includes(it.note))
+          .map((it) => it.label)
+          .join(', ') || 'nothing else'}</span
+      >
     </summary>
     <div class="flex flex-wrap gap-1.5" role="group" aria-label="Also note of every putt">
       {#each every as it (it.note)}
         <button
-          type="button" class="button px-3 {asks.includes(it.note) ? 'border-ink bg-ink text-paper!' : ''}" aria-pressed={asks.includes(it.note)}
+          type="button"
+          class="button px-3 {asks.includes(it.note) ? 'border-ink bg-ink text-paper!' : ''}"
+          aria-pressed={asks.includes(it.note)}
           onclick={() => toggle(it.note)}>{it.label}</button
         >
       {/each}
@@ -116,7 +162,9 @@
   </details>
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
-      Hole and path <span class="font-normal text-faded">{hole === 'hole' ? 'to a hole' : 'no hole'}{path_model ? `, ${named('path', path_model)}` : ''}</span>
+      Hole and path <span class="font-normal text-faded"
+        >{hole === 'hole' ? 'to a hole' : 'no hole'}{path_model ? `, ${named('path', path_model)}` : ''}</span
+      >
     </summary>
     <div class="grid gap-3">
       <Choice label="Putted" options={HOLES} bind:value={hole} />
@@ -128,7 +176,15 @@
   </details>
   {#if error}<Trouble {error} />{/if}
   <div class="flex gap-2">
-  <button class="button primary min-h-14 flex-1 text-lg" disabled={laying.isPending || starting.isPending || closed || !notes.data}>Start block</button>
-  {#if compare}<button class="button min-h-14 px-3" type="button" disabled={closed || !notes.data} onclick={() => compare(() => noted)}>Compare…</button>{/if}
+    <button
+      class="button primary min-h-14 flex-1 text-lg"
+      disabled={laying.isPending || starting.isPending || closed || !notes.data}>Start block</button
+    >
+    {#if compare}<button
+        class="button min-h-14 px-3"
+        type="button"
+        disabled={closed || !notes.data}
+        onclick={() => compare(() => noted)}>Compare…</button
+      >{/if}
   </div>
 </form>

@@ -17,7 +17,9 @@
   }
   let { label, offered, value = $bindable(), without = [], usual = true }: Props = $props()
 
-  const FACTORS = choices<string>('factor').filter((it) => !without.includes(it.value)).map((it) => ({ ...it, picture: FACTOR_PICTURES[it.value] }))
+  const FACTORS = choices<string>('factor')
+    .filter((it) => !without.includes(it.value))
+    .map((it) => ({ ...it, picture: FACTOR_PICTURES[it.value] }))
   const isNew = $derived(Boolean(value.name) && !offered.some((it) => it.name === value.name))
   const factor = $derived(Object.keys(value.factors)[0] ?? 'trial')
   function named(name: string): void {
@@ -26,8 +28,19 @@
 </script>
 
 <div class="grid gap-2" data-under-choice>
-  <NameChoice {label} names={offered.map((it) => it.name)} bind:value={() => value.name, named} another="Something else…" {usual} pictures={SET_UP_PICTURES} />
+  <NameChoice
+    {label}
+    names={offered.map((it) => it.name)}
+    bind:value={() => value.name, named}
+    another="Something else…"
+    {usual}
+    pictures={SET_UP_PICTURES}
+  />
   {#if isNew}
-    <Choice label="What differs in “{value.name}”" options={FACTORS} bind:value={() => factor, (it) => (value = { name: value.name, factors: { [it]: value.name } })} />
+    <Choice
+      label="What differs in “{value.name}”"
+      options={FACTORS}
+      bind:value={() => factor, (it) => (value = { name: value.name, factors: { [it]: value.name } })}
+    />
   {/if}
 </div>

@@ -31,7 +31,14 @@
       say(other)
     }}
   >
-    <input class="entry" aria-label="Another reason" placeholder="another reason" bind:value={other} required maxlength="80" />
+    <input
+      class="entry"
+      aria-label="Another reason"
+      placeholder="another reason"
+      bind:value={other}
+      required
+      maxlength="80"
+    />
     <button class="button">Void</button>
   </form>
 </Sheet>

@@ -47,17 +47,33 @@ export class Comparing {
 
   /** What is to be putted, first to last; `length` names a distance in the coach's units. */
   conditions(station: Plan, guided: boolean, length: (m: number) => string): Condition[] {
-    if (this.kind === 'conditions') return this.under.map(({ name, factors }) => ({ name: name || 'as usual', factors: { ...factors }, guided, lay: null }))
+    if (this.kind === 'conditions')
+      return this.under.map(({ name, factors }) => ({
+        name: name || 'as usual',
+        factors: { ...factors },
+        guided,
+        lay: null
+      }))
     const changed = (change: Partial<Plan>): Plan => ({ ...planOf(station), ...change })
     if (this.kind === 'distances')
       return this.distances_m.map((distance_m) => ({
-        name: length(distance_m), factors: {}, guided, lay: Math.abs(distance_m - station.distance_m) < SAME_M ? null : changed({ distance_m }),
+        name: length(distance_m),
+        factors: {},
+        guided,
+        lay: Math.abs(distance_m - station.distance_m) < SAME_M ? null : changed({ distance_m })
       }))
-    const flip: Partial<Plan> = station.falls_right_percent ? { falls_right_percent: -station.falls_right_percent, read: null, target: 'computed' } : {}
+    const flip: Partial<Plan> = station.falls_right_percent
+      ? { falls_right_percent: -station.falls_right_percent, read: null, target: 'computed' }
+      : {}
     return [
       { name: 'with the aid', factors: {}, guided: true, lay: null },
       { name: 'without it', factors: {}, guided: false, lay: station.aids.length ? changed({ aids: [] }) : null },
-      { name: 'other side of the hole', factors: { hole_side: 'other' }, guided: false, lay: changed({ aids: [], ...flip }) },
+      {
+        name: 'other side of the hole',
+        factors: { hole_side: 'other' },
+        guided: false,
+        lay: changed({ aids: [], ...flip })
+      }
     ]
   }
 

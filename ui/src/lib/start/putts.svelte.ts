@@ -6,7 +6,11 @@ import { outbox } from '$lib/data/outbox.svelte'
 export type Putt = Shapes['ReadingLine'] & { waiting: boolean }
 
 /** `letters` are those of the block; those of `confirmed` are known to be kept. */
-export function laidOver(readings: readonly Shapes['ReadingLine'][], letters: readonly Letter[], confirmed: ReadonlySet<string>): Putt[] {
+export function laidOver(
+  readings: readonly Shapes['ReadingLine'][],
+  letters: readonly Letter[],
+  confirmed: ReadonlySet<string>
+): Putt[] {
   const putts: Putt[] = readings.map((it) => ({ ...it, waiting: false }))
   for (const { id, method, body, reading } of letters) {
     if (!reading) continue

@@ -15,6 +15,6 @@ export function wallQuery(lesson: () => string) {
     queryFn: () => ask(api.GET('/api/lessons/{id}/wall', { params: { path: { id: lesson() }, query: units() } })),
     // Told of every putt at once; asked now and then all the same, should the line be silent.
     refetchInterval: 10_000,
-    refetchIntervalInBackground: true,
+    refetchIntervalInBackground: true
   }))
 }

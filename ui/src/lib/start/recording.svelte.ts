@@ -24,7 +24,18 @@ export interface Known {
 }
 
 const NO_RIG = 'no_rig'
-const NOT_WATCHED: Zone = { name: 'putted', raw: { start: 'not_watched' }, key: null, low: null, high: null, at: 0, side: 'neither', meaning: '', left_mm: 0, right_mm: 0 }
+const NOT_WATCHED: Zone = {
+  name: 'putted',
+  raw: { start: 'not_watched' },
+  key: null,
+  low: null,
+  high: null,
+  at: 0,
+  side: 'neither',
+  meaning: '',
+  left_mm: 0,
+  right_mm: 0
+}
 
 export class Recording {
   readonly pending = new PendingPutt()
@@ -41,12 +52,21 @@ export class Recording {
     return Boolean(block && this.valid.length >= block.planned)
   })
   /** What else this block notes: what was felt before the reading, the rest after it. */
-  readonly asked: Shapes['NoteOut'][] = $derived.by(() => this.#known().notes.filter((it) => this.#known().block?.asks.includes(it.note) && !it.told_by.some((measure) => this.#known().told.has(measure))))
-  readonly missing: Shapes['NoteOut'][] = $derived.by(() => this.asked.filter((it) => !(it.note in this.pending.value.notes)))
+  readonly asked: Shapes['NoteOut'][] = $derived.by(() =>
+    this.#known().notes.filter(
+      (it) =>
+        this.#known().block?.asks.includes(it.note) && !it.told_by.some((measure) => this.#known().told.has(measure))
+    )
+  )
+  readonly missing: Shapes['NoteOut'][] = $derived.by(() =>
+    this.asked.filter((it) => !(it.note in this.pending.value.notes))
+  )
   /** What is felt is still to be called: no reading shows before. */
   readonly feltFirst: Shapes['NoteOut'] | undefined = $derived(this.missing.find((it) => it.when === 'before'))
   /** What is to be noted next; nothing while the reading is wanted. */
-  readonly noting: Shapes['NoteOut'] | undefined = $derived.by(() => this.feltFirst ?? (this.pending.value.zone || this.#alone ? this.missing[0] : undefined))
+  readonly noting: Shapes['NoteOut'] | undefined = $derived.by(
+    () => this.feltFirst ?? (this.pending.value.zone || this.#alone ? this.missing[0] : undefined)
+  )
   /** Nothing watches the start: what is noted is the putt. */
   get #alone(): boolean {
     return this.#known().block?.rig_kind === NO_RIG
@@ -64,7 +84,18 @@ export class Recording {
   heard(start_deg: number): boolean {
     if (!this.asked.length || !this.open || this.feltFirst || this.pending.value.zone) return false
     const side = start_deg === 0 ? 'neither' : start_deg < 0 ? 'left' : 'right'
-    this.read({ name: '', raw: { read_deg: start_deg }, key: null, low: start_deg, high: start_deg, at: start_deg, side, meaning: '', left_mm: 0, right_mm: 0 })
+    this.read({
+      name: '',
+      raw: { read_deg: start_deg },
+      key: null,
+      low: start_deg,
+      high: start_deg,
+      at: start_deg,
+      side,
+      meaning: '',
+      left_mm: 0,
+      right_mm: 0
+    })
     return true
   }
   mark(putt: Putt | undefined, reason: string | null): void {
@@ -97,7 +128,13 @@ export class Recording {
     const { blockId, post } = this.#known()
     if (!blockId) return
     const body = { block_id: blockId, raw: zone.raw, notes, taken_at: stamp() }
-    const more = { low_deg: zone.low, high_deg: zone.high, recorded_at: body.taken_at, voided: false, void_reason: null }
+    const more = {
+      low_deg: zone.low,
+      high_deg: zone.high,
+      recorded_at: body.taken_at,
+      voided: false,
+      void_reason: null
+    }
     post(recordPutt({ ...body, ...more, id: v7(), words: zone.name, side: zone.side }, body))
   }
 }

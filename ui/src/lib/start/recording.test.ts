@@ -9,24 +9,56 @@ import { laidOver } from './putts.svelte'
 import { Recording, type Known } from './recording.svelte'
 import { turnIn } from './turn'
 
-const note = (name: string, when: 'before' | 'after') => ({ note: name, when, label: name, options: { a: 'A' }, told_by: name === 'finish' ? ['finish_m'] : [] }) as unknown as Shapes['NoteOut']
-const zone = { name: '1° left', raw: { zone: 'left' }, key: null, low: -1.5, high: -0.5, at: -1, side: 'left', meaning: '', left_mm: 0, right_mm: 1 } as Zone
-const reading = (id: string, voided = false) => ({ id, voided, void_reason: null, low_deg: 0, high_deg: 0, words: id, notes: {} }) as unknown as Shapes['ReadingLine']
-const block = (more: Partial<Shapes['BlockOut']> = {}) => ({ id: 'b', planned: 3, asks: [], readings: [], ...more }) as unknown as Shapes['BlockOut']
+const note = (name: string, when: 'before' | 'after') =>
+  ({
+    note: name,
+    when,
+    label: name,
+    options: { a: 'A' },
+    told_by: name === 'finish' ? ['finish_m'] : []
+  }) as unknown as Shapes['NoteOut']
+const zone = {
+  name: '1° left',
+  raw: { zone: 'left' },
+  key: null,
+  low: -1.5,
+  high: -0.5,
+  at: -1,
+  side: 'left',
+  meaning: '',
+  left_mm: 0,
+  right_mm: 1
+} as Zone
+const reading = (id: string, voided = false) =>
+  ({ id, voided, void_reason: null, low_deg: 0, high_deg: 0, words: id, notes: {} }) as unknown as Shapes['ReadingLine']
+const block = (more: Partial<Shapes['BlockOut']> = {}) =>
+  ({ id: 'b', planned: 3, asks: [], readings: [], ...more }) as unknown as Shapes['BlockOut']
 
 let posted: Draft[] = []
 let known: Known
 const recorded = () => posted.map((it) => it.body)
 beforeEach(() => {
   posted = []
-  known = { block: block(), blockId: 'b', notes: [note('felt', 'before'), note('finish', 'after')], told: new Set(), elsewhere: undefined, closed: false, post: (it) => posted.push(it) }
+  known = {
+    block: block(),
+    blockId: 'b',
+    notes: [note('felt', 'before'), note('finish', 'after')],
+    told: new Set(),
+    elsewhere: undefined,
+    closed: false,
+    post: (it) => posted.push(it)
+  }
 })
 
 describe('a putt', () => {
   it('is one tap where nothing else is noted', () => {
     new Recording(() => known).read(zone)
     expect(recorded()).toMatchObject([{ block_id: 'b', raw: { zone: 'left' }, notes: {} }])
-    expect(posted[0]).toMatchObject({ thing: 'b', words: 'Putt 1° left', reading: { block: 'b', shown: { side: 'left', words: '1° left' } } })
+    expect(posted[0]).toMatchObject({
+      thing: 'b',
+      words: 'Putt 1° left',
+      reading: { block: 'b', shown: { side: 'left', words: '1° left' } }
+    })
   })
 
   it('is kept once what was felt, the reading and the rest are told', () => {
@@ -64,7 +96,7 @@ describe('a putt', () => {
     new Recording(() => known).undo()
     expect(posted).toMatchObject([
       { path: '/api/readings/r2/void', reading: { block: 'other' } },
-      { path: '/api/readings/r1/void', reading: { block: 'b' } },
+      { path: '/api/readings/r1/void', reading: { block: 'b' } }
     ])
   })
 
@@ -98,11 +130,16 @@ describe('putts on their way', () => {
     ({ id, method, body: { reason: 'talked' }, reading: { block: 'b', id: about, shown } }) as unknown as Letter
 
   it('are laid over what the server has, in the order they were tapped', () => {
-    const letters = [letter('1', 'new', reading('new')), letter('2', 'old', null), letter('3', 'new', null), letter('4', 'old', null, 'DELETE')]
+    const letters = [
+      letter('1', 'new', reading('new')),
+      letter('2', 'old', null),
+      letter('3', 'new', null),
+      letter('4', 'old', null, 'DELETE')
+    ]
     const putts = laidOver([reading('old')], letters, new Set(['1']))
     expect(putts.map((it) => [it.id, it.voided, it.void_reason, it.waiting])).toEqual([
       ['old', false, null, false],
-      ['new', true, 'talked', false],
+      ['new', true, 'talked', false]
     ])
   })
 
@@ -112,7 +149,10 @@ describe('putts on their way', () => {
 })
 
 describe('a turn', () => {
-  const plan = ['a', 'a', 'b', 'b', 'a', 'b'].map((block_id, n, all) => ({ block_id, nth: all.slice(0, n + 1).filter((it) => it === block_id).length }))
+  const plan = ['a', 'a', 'b', 'b', 'a', 'b'].map((block_id, n, all) => ({
+    block_id,
+    nth: all.slice(0, n + 1).filter((it) => it === block_id).length
+  }))
   const turn = (a: number, b: number) => turnIn(plan, (it) => (it === 'a' ? a : b))
 
   it('is that of the first putt that is open', () => {
@@ -135,7 +175,7 @@ describe('a comparison', () => {
     const it = new Comparing(2)
     expect(it.conditions(station, true, length)).toEqual([
       { name: 'as usual', factors: {}, guided: true, lay: null },
-      { name: 'wide base', factors: { set_up: 'wide base' }, guided: true, lay: null },
+      { name: 'wide base', factors: { set_up: 'wide base' }, guided: true, lay: null }
     ])
   })
 
@@ -143,7 +183,11 @@ describe('a comparison', () => {
     const it = new Comparing(2)
     it.kind = 'distances'
     const found = it.conditions(station, false, length)
-    expect(found.map((one) => [one.name, one.lay?.distance_m])).toEqual([['1.2 m', 1.2], ['2 m', undefined], ['3.5 m', 3.5]])
+    expect(found.map((one) => [one.name, one.lay?.distance_m])).toEqual([
+      ['1.2 m', 1.2],
+      ['2 m', undefined],
+      ['3.5 m', 3.5]
+    ])
   })
 
   it('takes the aid away and then goes to the other side of the hole', () => {

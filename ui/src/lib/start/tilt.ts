@@ -1,4 +1,5 @@
-const falls = (percent: number, plus: string, minus: string) => `${Math.abs(percent).toFixed(1)} % ${percent < 0 ? minus : plus}`
+const falls = (percent: number, plus: string, minus: string) =>
+  `${Math.abs(percent).toFixed(1)} % ${percent < 0 ? minus : plus}`
 
 /** A level's tilt in words: how the floor falls along the line, and across it. */
 export function tiltWords(tilt: Record<string, number>): string {

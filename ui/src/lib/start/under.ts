@@ -9,12 +9,14 @@ export interface Under {
 export const USUAL: Under = { name: '', factors: {} }
 const OFTEN: Under[] = [
   { name: 'wide base', factors: { set_up: 'wide base' } },
-  { name: 'no line on the ball', factors: { cue: 'blank' } },
+  { name: 'no line on the ball', factors: { cue: 'blank' } }
 ]
 const MOST = 6
 
-const otherwise = (factors: Under['factors'], name = ''): Under[] => (Object.keys(factors).length ? [{ name: name || Object.values(factors).join(', '), factors }] : [])
-const stood = (setUps: readonly string[]): Under[] => setUps.filter(Boolean).map((name) => ({ name, factors: { set_up: name } }))
+const otherwise = (factors: Under['factors'], name = ''): Under[] =>
+  Object.keys(factors).length ? [{ name: name || Object.values(factors).join(', '), factors }] : []
+const stood = (setUps: readonly string[]): Under[] =>
+  setUps.filter(Boolean).map((name) => ({ name, factors: { set_up: name } }))
 /** As usual and these, each name once. */
 function offered(some: Under[]): Under[] {
   const found = new Map<string, Under>()
@@ -23,8 +25,10 @@ function offered(some: Under[]): Under[] {
 }
 
 /** What is offered: as usual first, then what was putted in this lesson, then set-ups named in other steps, then the common ones. */
-export const offeredUnder = (blocks: Pick<Shapes['BlockOut'], 'condition' | 'factors'>[], setUps: readonly string[]): Under[] =>
-  offered([...blocks.flatMap((it) => otherwise(it.factors, it.condition)), ...stood(setUps), ...OFTEN])
+export const offeredUnder = (
+  blocks: Pick<Shapes['BlockOut'], 'condition' | 'factors'>[],
+  setUps: readonly string[]
+): Under[] => offered([...blocks.flatMap((it) => otherwise(it.factors, it.condition)), ...stood(setUps), ...OFTEN])
 
 /** What is not asked of a set-down: its cue has a picture of its own, and it is no putt. */
 export const NOT_HERE = ['cue', 'hole_side']

@@ -16,14 +16,19 @@
   let trying = $state<Shapes['InstrumentOut'] | null>(null)
   const kinds = $derived([
     { value: 'all', words: 'All' },
-    ...[...new Map((instruments.data ?? []).map((it) => [it.about.measures, it.quantity.name]))].map(([value, words]) => ({ value: value as string, words })),
+    ...[...new Map((instruments.data ?? []).map((it) => [it.about.measures, it.quantity.name]))].map(
+      ([value, words]) => ({ value: value as string, words })
+    )
   ])
   const found = $derived(
     (instruments.data ?? []).filter(
       (it) =>
         (measures === 'all' || it.about.measures === measures) &&
-        [it.about.name, it.about.tells, it.about.cannot, it.quantity.name].join(' ').toLowerCase().includes(search.trim().toLowerCase()),
-    ),
+        [it.about.name, it.about.tells, it.about.cannot, it.quantity.name]
+          .join(' ')
+          .toLowerCase()
+          .includes(search.trim().toLowerCase())
+    )
   )
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids' }], false))
   const SIGN = { deg: '°', '%': ' %' }
@@ -40,7 +45,9 @@
     <a class="button" href="/aids/string">String over the line…</a>
     <input class="entry w-64!" type="search" placeholder="Find an aid" aria-label="Find an aid" bind:value={search} />
   </div>
-  {#if instruments.data}<div class="mt-3"><Choice label="What it measures" options={kinds} bind:value={measures} /></div>{/if}
+  {#if instruments.data}<div class="mt-3">
+      <Choice label="What it measures" options={kinds} bind:value={measures} />
+    </div>{/if}
   {#if instruments.error}
     <div class="mt-4"><Trouble error={instruments.error} again={() => instruments.refetch()} /></div>
   {:else if instruments.data && !found.length}
@@ -56,14 +63,21 @@
     </p>
   {/if}
   {#each found as it (it.about.kind)}
-    <article class="grid gap-x-8 gap-y-3 border-b border-hairline py-6 md:grid-cols-[minmax(0,380px)_1fr]" data-aid={it.about.kind}>
+    <article
+      class="grid gap-x-8 gap-y-3 border-b border-hairline py-6 md:grid-cols-[minmax(0,380px)_1fr]"
+      data-aid={it.about.kind}
+    >
       <div>
         <div class="relative h-48"><Stage scene={it.picture} /></div>
-        <button class="button mt-2 w-full" aria-label="Try a reading, {it.about.name}" onclick={() => (trying = it)}>Try a reading…</button>
+        <button class="button mt-2 w-full" aria-label="Try a reading, {it.about.name}" onclick={() => (trying = it)}
+          >Try a reading…</button
+        >
       </div>
       <div class="min-w-0">
         <h2 class="wide text-xl">{it.about.name}</h2>
-        <p class="text-faded">{it.quantity.name}{it.about.guides ? ' · in the golfer’s view: measures the guided golfer' : ''}</p>
+        <p class="text-faded">
+          {it.quantity.name}{it.about.guides ? ' · in the golfer’s view: measures the guided golfer' : ''}
+        </p>
         <p class="mt-2"><strong>Tells:</strong> {it.about.tells}</p>
         <p class="mt-1"><strong>Can’t tell:</strong> {it.about.cannot}</p>
         <p class="mt-1"><strong>Reading it:</strong> {it.about.read}</p>
@@ -75,9 +89,13 @@
             {/each}
           </ul>
           <p class="mt-2 font-semibold">What goes wrong</p>
-          <ul class="list-disc pl-5">{#each it.about.mistakes as mistake (mistake)}<li>{mistake}</li>{/each}</ul>
+          <ul class="list-disc pl-5">
+            {#each it.about.mistakes as mistake (mistake)}<li>{mistake}</li>{/each}
+          </ul>
           <p class="mt-2 font-semibold">Cautions</p>
-          <ul class="list-disc pl-5">{#each it.about.cautions as caution (caution)}<li>{caution}</li>{/each}</ul>
+          <ul class="list-disc pl-5">
+            {#each it.about.cautions as caution (caution)}<li>{caution}</li>{/each}
+          </ul>
         </details>
       </div>
     </article>

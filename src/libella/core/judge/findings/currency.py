@@ -5,6 +5,7 @@ our ignorance, and every innocent link would seem to bring a few putts.
 """
 
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
 
@@ -36,9 +37,13 @@ class Putts:
         """(N,) putts of a hundred that start inside the window with every bias shifted."""
         return 100 * share_within(self.mix, self.bias + shift, self.spread if spread is None else spread)
 
+    @cached_property
+    def _as_it_is(self) -> Floats:
+        return self.share()
+
     def gain(self, shift: float) -> Floats:
         """(N,) what shifting every start by so much brings; negative where it costs."""
-        return self.share(shift) - self.share()
+        return self.share(shift) - self._as_it_is
 
 
 def weight_of(gain: Floats) -> Estimate:

@@ -26,7 +26,9 @@
   const parts = $derived(Object.entries(owned).filter(([part]) => nameOf(part).includes(search.trim().toLowerCase())))
   function spread(level: Shapes['BandOut']['level'], deg: number | null): void {
     const own = (bands.data ?? [])
-      .map((it) => [it.level, it.level === level ? deg : it.spread_deg === it.usual_deg ? null : it.spread_deg] as const)
+      .map(
+        (it) => [it.level, it.level === level ? deg : it.spread_deg === it.usual_deg ? null : it.spread_deg] as const
+      )
       .filter((it): it is readonly [typeof level, number] => it[1] !== null)
     banding.mutate(Object.fromEntries(own))
   }
@@ -47,38 +49,57 @@
         : 'Not told yet: until then Libella takes it that everything is here. Set what you own.'}
     {/if}
   </p>
-  {#if bag.error ?? error}<div class="mt-3"><Trouble error={bag.error ?? error} again={() => bag.refetch()} /></div>{/if}
+  {#if bag.error ?? error}<div class="mt-3">
+      <Trouble error={bag.error ?? error} again={() => bag.refetch()} />
+    </div>{/if}
   <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">
     {#each parts as [part, n] (part)}
       {@const name = nameOf(part)}
       <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={part}>
         <span class={n ? 'font-semibold' : 'text-faded'}>{name}</span>
         <span class="flex items-center">
-          <button class="button px-3" aria-label="{name}: one less" disabled={n === 0} onclick={() => telling.mutate({ ...owned, [part]: n - 1 })}>−</button>
+          <button
+            class="button px-3"
+            aria-label="{name}: one less"
+            disabled={n === 0}
+            onclick={() => telling.mutate({ ...owned, [part]: n - 1 })}>−</button
+          >
           <output class="w-11 text-center text-lg font-bold">{n}</output>
-          <button class="button px-3" aria-label="{name}: one more" disabled={n === 99} onclick={() => telling.mutate({ ...owned, [part]: n + 1 })}>+</button>
+          <button
+            class="button px-3"
+            aria-label="{name}: one more"
+            disabled={n === 99}
+            onclick={() => telling.mutate({ ...owned, [part]: n + 1 })}>+</button
+          >
         </span>
       </li>
     {:else}
-      {#if bag.data}<li class="py-3 text-lg">No part is called “{search}”. <button class="button ml-2" onclick={() => (search = '')}>Show all</button></li>{/if}
+      {#if bag.data}<li class="py-3 text-lg">
+          No part is called “{search}”. <button class="button ml-2" onclick={() => (search = '')}>Show all</button>
+        </li>{/if}
     {/each}
   </ul>
 
   <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">How strict for whom</h2>
   <p class="mt-3 max-w-2xl">
-    The spread of start lines you expect before anything is measured. A gate tells most when it lets half of that to one and a half
-    times that through. All of it is opinion, and yours to change.
+    The spread of start lines you expect before anything is measured. A gate tells most when it lets half of that to one
+    and a half times that through. All of it is opinion, and yours to change.
   </p>
-  {#if bands.error ?? banding.error}<div class="mt-3"><Trouble error={bands.error ?? banding.error} again={() => bands.refetch()} /></div>{/if}
+  {#if bands.error ?? banding.error}<div class="mt-3">
+      <Trouble error={bands.error ?? banding.error} again={() => bands.refetch()} />
+    </div>{/if}
   <div class="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2 md:grid-cols-4">
     {#each bands.data ?? [] as it (it.level)}
       <div data-band={it.level}>
         <Stepper
-          label={it.name} unit="°" text={String(Number(it.spread_deg.toFixed(2)))}
+          label={it.name}
+          unit="°"
+          text={String(Number(it.spread_deg.toFixed(2)))}
           hint="Gates from ± {it.strict_deg.toFixed(1)}° to ± {it.loose_deg.toFixed(1)}°."
           read={typedNumber}
           step={(by) => spread(it.level, Math.min(6, Math.max(0.2, Math.round((it.spread_deg + by * 0.1) * 10) / 10)))}
-          onvalue={(deg) => spread(it.level, deg)} error={about(banding.error, `spreads_deg.${it.level}`)}
+          onvalue={(deg) => spread(it.level, deg)}
+          error={about(banding.error, `spreads_deg.${it.level}`)}
         />
         {#if it.spread_deg !== it.usual_deg}
           <button class="button plain text-sm" onclick={() => spread(it.level, null)}>Back to {it.usual_deg}°</button>

@@ -37,7 +37,8 @@
       <div class="min-w-0 flex-1">
         <h1 class="wide text-3xl wrap-break-word">{who.name}</h1>
         <p class="text-lg">
-          {who.hand === 'left' ? 'Left-handed' : 'Right-handed'} · {levels.data?.find((it) => it.level === who.level)?.name ?? ''}
+          {who.hand === 'left' ? 'Left-handed' : 'Right-handed'} · {levels.data?.find((it) => it.level === who.level)
+            ?.name ?? ''}
         </p>
         {#if who.notes}<p class="mt-1 max-w-prose text-faded">{who.notes}</p>{/if}
       </div>
@@ -56,7 +57,10 @@
       {#each rows as { lesson, blocks, found } (lesson.id)}
         <li class="grid gap-x-6 gap-y-1 border-b border-hairline py-4 sm:grid-cols-[8.5rem_1fr]">
           <p>
-            <a class="inline-flex min-h-11 flex-col justify-center font-bold hover:underline" href="/lessons/{lesson.id}/judge">
+            <a
+              class="inline-flex min-h-11 flex-col justify-center font-bold hover:underline"
+              href="/lessons/{lesson.id}/judge"
+            >
               {day(lesson.started_at)}
             </a>
             <span class="block text-[15px] text-faded">{lesson.place}</span>
@@ -72,7 +76,9 @@
       {/each}
     </ol>
     {#if lessons.hasNextPage}
-      <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}>Older lessons</button>
+      <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}
+        >Older lessons</button
+      >
     {/if}
     <!-- Below the lessons only once they stand: it would slide away under a finger. -->
     {#if !lessons.isPending}

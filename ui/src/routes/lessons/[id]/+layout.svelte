@@ -38,7 +38,8 @@
       const id = page.params.id ?? ''
       const ours = event.what === 'putt' && outbox.letters.length + outbox.confirmed.length > 0
       if (event.what === 'stroke') heard.add(id, event)
-      if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent) heard.moment(event.sensor_id, event.sent)
+      if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent)
+        heard.moment(event.sensor_id, event.sent)
       if (event.what === 'still' || event.what === 'level' || ours) return
       // A line that is new: asked again only if something happened since what stands here was asked.
       if (event.what === 'here') {
@@ -52,12 +53,13 @@
         soon('lesson', id)
         soon('comparisons', id)
       }
-    },
+    }
   )
   // Compared once the lesson is there: however late its answer comes, it says what it was made from.
   $effect(() => {
     if (!sheet || newest === null) return
-    if (sheet.revision < newest) for (const what of ['sensors', 'lesson', 'comparisons'] as const) soon(what, sheet.lesson.id)
+    if (sheet.revision < newest)
+      for (const what of ['sensors', 'lesson', 'comparisons'] as const) soon(what, sheet.lesson.id)
     newest = null
   })
 
@@ -78,7 +80,9 @@
     <RunSheet id={page.params.id ?? ''} {sheet} {block} details={() => (details = true)} />
     <div class="min-h-0 min-w-0 flex-1 overflow-y-auto">
       {#if sheet?.lesson.voided_at}
-        <p class="border-b-2 border-danger px-4 py-2 font-semibold">This lesson is voided ({sheet.lesson.void_reason}). Restore it under “Lesson”.</p>
+        <p class="border-b-2 border-danger px-4 py-2 font-semibold">
+          This lesson is voided ({sheet.lesson.void_reason}). Restore it under “Lesson”.
+        </p>
       {/if}
       {#if sheet}{@render children()}{:else}<Coming what="The lesson" />{/if}
     </div>

@@ -1,6 +1,7 @@
 <!-- The golfer's own screen, at its own address: the question, and nothing else. -->
 <script lang="ts">
   import { page } from '$app/state'
+  import Demo from '$lib/base/Demo.svelte'
   import { questionQuery } from '$lib/see/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -9,7 +10,11 @@
 
 <svelte:head><title>For the golfer · Libella</title></svelte:head>
 
-<div class="fixed inset-0 z-40 flex flex-col items-center justify-center bg-paper p-8 text-center" data-question aria-live="polite">
+<div
+  class="fixed inset-0 z-40 flex flex-col items-center justify-center bg-paper p-8 text-center"
+  data-question
+  aria-live="polite"
+>
   {#if asked.error}
     <p class="text-2xl">Waiting for the coach’s screen…</p>
   {:else if asked.data?.question}
@@ -18,4 +23,5 @@
   {:else if asked.data}
     <p class="text-2xl text-faded">Nothing is asked just now.</p>
   {/if}
+  {#if asked.data?.invented}<p class="absolute top-4 left-4"><Demo /></p>{/if}
 </div>

@@ -4,6 +4,7 @@
 -->
 <script lang="ts">
   import { page } from '$app/state'
+  import Demo from '$lib/base/Demo.svelte'
   import { renew } from '$lib/data/cache'
   import { key } from '$lib/data/key'
   import { liveLesson } from '$lib/data/live.svelte'
@@ -17,7 +18,7 @@
     (event) => {
       if (event.what === 'putt' || event.what === 'block' || event.what === 'here' || event.putt)
         void renew(key.wall(id))
-    },
+    }
   )
   const block = $derived(wall.data?.block)
   const last = $derived(wall.data?.last)
@@ -40,4 +41,5 @@
   {:else if wall.data}
     <p class="text-center text-3xl text-faded">No putts yet.</p>
   {/if}
+  {#if wall.data?.invented}<p class="absolute top-4 left-4"><Demo /></p>{/if}
 </div>

@@ -18,11 +18,15 @@
   const files = filesQuery(() => id)
   const chosen = $derived(page.url.searchParams.get('file'))
   $effect(() => {
-    if (golfer.data) place.set([{ words: 'Today', href: '/' }, { words: golfer.data.name, href: `/golfers/${id}` }, { words: 'Files in' }], golfer.data.invented)
+    if (golfer.data)
+      place.set(
+        [{ words: 'Today', href: '/' }, { words: golfer.data.name, href: `/golfers/${id}` }, { words: 'Files in' }],
+        golfer.data.invented
+      )
   })
   const giving = createAsk(
     (file: File) => giveFile(id, v7(), file),
-    (given) => goto(`/golfers/${id}/files?file=${given}`),
+    (given) => goto(`/golfers/${id}/files?file=${given}`)
   )
   const sending = $derived(giving.isPending ? giving.variables.name : '')
   const error = $derived(giving.error)
@@ -37,11 +41,24 @@
     <div class="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
       <div class="min-w-0 flex-1">
         <h1 class="wide text-3xl">Putts from a file</h1>
-        <p class="max-w-prose text-lg">CSV or a spreadsheet of any columns, for {golfer.data.name}. Nothing is taken in before you have seen how it is read.</p>
+        <p class="max-w-prose text-lg">
+          CSV or a spreadsheet of any columns, for {golfer.data.name}. Nothing is taken in before you have seen how it
+          is read.
+        </p>
       </div>
       <label class="button primary min-h-14 cursor-pointer px-6 text-lg">
         {sending ? `Sending ${sending}…` : 'Choose a file'}
-        <input type="file" class="sr-only" accept=".csv,.txt,.tsv,.xlsx,.xls,.ods,text/csv,text/plain" disabled={Boolean(sending)} onchange={(event) => { const file = event.currentTarget.files?.[0]; if (file) giving.mutate(file); event.currentTarget.value = '' }} />
+        <input
+          type="file"
+          class="sr-only"
+          accept=".csv,.txt,.tsv,.xlsx,.xls,.ods,text/csv,text/plain"
+          disabled={Boolean(sending)}
+          onchange={(event) => {
+            const file = event.currentTarget.files?.[0]
+            if (file) giving.mutate(file)
+            event.currentTarget.value = ''
+          }}
+        />
       </label>
     </div>
     {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
@@ -49,16 +66,28 @@
       <ul class="mt-2" aria-label="Files">
         {#each files.data as it (it.id)}
           <li>
-            <a class="flex min-h-12 items-center gap-3 border-b border-hairline hover:bg-sheet {it.id === chosen ? 'font-bold' : ''}" href="/golfers/{id}/files?file={it.id}" aria-current={it.id === chosen ? 'true' : undefined}>
+            <a
+              class="flex min-h-12 items-center gap-3 border-b border-hairline hover:bg-sheet {it.id === chosen
+                ? 'font-bold'
+                : ''}"
+              href="/golfers/{id}/files?file={it.id}"
+              aria-current={it.id === chosen ? 'true' : undefined}
+            >
               <span aria-hidden="true">{it.id === chosen ? '●' : '○'}</span>
               <span class="min-w-0 flex-1 truncate">{it.name}</span>
-              <span class="text-faded">{named('file_state', it.state)}{it.state === 'given' ? '' : `, ${it.putts.toLocaleString('en-GB')} putts`} · {moment(it.given_at)}</span>
+              <span class="text-faded"
+                >{named('file_state', it.state)}{it.state === 'given'
+                  ? ''
+                  : `, ${it.putts.toLocaleString('en-GB')} putts`} · {moment(it.given_at)}</span
+              >
             </a>
           </li>
         {/each}
       </ul>
     {:else if files.data}
-      <p class="mt-5 text-lg">No file yet. One row a putt, a line of headings on top: choose it, and say what its columns tell.</p>
+      <p class="mt-5 text-lg">
+        No file yet. One row a putt, a line of headings on top: choose it, and say what its columns tell.
+      </p>
     {/if}
     {#if chosen}{#key chosen}<div class="mt-6"><OneFile id={chosen} /></div>{/key}{/if}
   {/if}

@@ -25,7 +25,8 @@
   const open = $derived(sheets.find((it) => it.series.id === (turn?.turn ?? current)))
   const plans = $derived(lesson.data?.stations ?? [])
   const planNow = $derived(plans.find((it) => it.current))
-  const named = (it: Shapes['AimSheetOut']) => choices.data?.links.find((one) => one.link === it.series.link)?.name ?? ''
+  const named = (it: Shapes['AimSheetOut']) =>
+    choices.data?.links.find((one) => one.link === it.series.link)?.name ?? ''
 </script>
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
@@ -34,7 +35,10 @@
   {:else if aim.data}
     {#if open}
       <SetDowns
-        lessonId={id} sheet={open} name={named(open)} {turn}
+        lessonId={id}
+        sheet={open}
+        name={named(open)}
+        {turn}
         leave={() => {
           current = ''
           stopped = true
@@ -43,8 +47,13 @@
     {:else}
       <h1 class="wide mb-4 border-b-2 border-ink pb-1 text-xl">Where does the face aim?</h1>
       <BeginSeries
-        lessonId={id} laserRead={Boolean(lesson.data?.lesson.laser_read_at)} natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
-        tools={aim.data.tools} setUps={lesson.data?.set_ups ?? []} before={sheets.map((it) => it.series)} begun={(series) => {
+        lessonId={id}
+        laserRead={Boolean(lesson.data?.lesson.laser_read_at)}
+        natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
+        tools={aim.data.tools}
+        setUps={lesson.data?.set_ups ?? []}
+        before={sheets.map((it) => it.series)}
+        begun={(series) => {
           current = series
           stopped = series !== ''
         }}
@@ -59,24 +68,45 @@
       {#if planNow && sheets.length && !planNow.proved}
         <Unproved lessonId={id} plan={planNow} class="mt-4" />
       {/if}
-      {#each (aim.data.turns).toReversed() as it (it.id)}
+      {#each aim.data.turns.toReversed() as it (it.id)}
         <article class="mt-4 border-t border-hairline pt-3" data-aim-turns>
           <p class="text-faded">{it.question_words} {it.turn_words}</p>
           <Compared found={it.compared} />
-          {#if it.turn}<button class="button mt-1" onclick={() => { current = ''; stopped = false }}>Go on in turns</button>{/if}
+          {#if it.turn}<button
+              class="button mt-1"
+              onclick={() => {
+                current = ''
+                stopped = false
+              }}>Go on in turns</button
+            >{/if}
         </article>
       {/each}
       {#each sheets.toReversed() as it (it.series.id)}
-        <article class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2" data-aim-series>
+        <article
+          class="mt-4 grid items-center gap-x-6 gap-y-1 border-t border-hairline pt-3 md:grid-cols-2"
+          data-aim-series
+        >
           <div>
-            <p class="text-faded">{named(it)} · {cueNamed('cue', it.series.cue)} · {[it.series.set_up, ...Object.values(it.series.factors)].filter(Boolean).join(', ') || 'as usual'}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series.planned}</p>
+            <p class="text-faded">
+              {named(it)} · {cueNamed('cue', it.series.cue)} · {[it.series.set_up, ...Object.values(it.series.factors)]
+                .filter(Boolean)
+                .join(', ') || 'as usual'}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series
+                .planned}
+            </p>
             <p class="wide text-lg">{it.found.headline}</p>
             <p>{it.found.meaning}</p>
-            {#if it.series.station_id && it.series.station_id !== planNow?.id}<p class="text-sm text-faded" data-plan-of>Read on another plan: {plans.find((one) => one.id === it.series.station_id)?.words}.</p>{/if}
+            {#if it.series.station_id && it.series.station_id !== planNow?.id}<p
+                class="text-sm text-faded"
+                data-plan-of
+              >
+                Read on another plan: {plans.find((one) => one.id === it.series.station_id)?.words}.
+              </p>{/if}
           </div>
           <div>
             <Vial vial={it.found.vial} words={it.found.headline} size="row" />
-            <button class="button mt-1" onclick={() => (current = it.series.id)}>{it.found.final ? 'Read on' : 'Go on reading'}</button>
+            <button class="button mt-1" onclick={() => (current = it.series.id)}
+              >{it.found.final ? 'Read on' : 'Go on reading'}</button
+            >
           </div>
         </article>
       {/each}

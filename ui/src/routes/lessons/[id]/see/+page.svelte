@@ -28,7 +28,7 @@
     { value: 'straight' as const, words: 'What looks straight' },
     { value: 'eyes' as const, words: 'Where the eyes are' },
     { value: 'map' as const, words: 'What moves it' },
-    { value: 'check' as const, words: 'Quick check' },
+    { value: 'check' as const, words: 'Quick check' }
   ]
   type Part = (typeof PARTS)[number]['value']
   let chosen = $state<Part | null>(null)
@@ -36,7 +36,10 @@
   const plans = $derived(lesson.data?.stations ?? [])
   const putt = $derived(plans.find((it) => it.current))
   let leftTest = $state('')
-  const takingUp = createWrite((test: string) => leaveTest(id, test, false), () => (leftTest = ''))
+  const takingUp = createWrite(
+    (test: string) => leaveTest(id, test, false),
+    () => (leftTest = '')
+  )
   /** A place in words, as far as a lever is usually moved: the coach says how far before the test begins. */
   function askThere(it: Shapes['FirstLookOut']): void {
     const lever = levers.data?.find((one) => one.lever === it.lever)
@@ -53,12 +56,18 @@
 </script>
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
-  {#if !open}<div class="mb-4"><Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it || null)} /></div>{/if}
+  {#if !open}<div class="mb-4">
+      <Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it || null)} />
+    </div>{/if}
   {#if putt && !putt.proved && !open && part !== 'check'}
     <Unproved lessonId={id} plan={putt} class="mb-4" />
   {/if}
   {#if leftTest && !open}
-    <p class="mb-4 flex items-center justify-between gap-3" role="status">The test was left; nothing of it counts. <button class="button" onclick={() => takingUp.mutate(leftTest)}>Take it up again</button></p>
+    <p class="mb-4 flex items-center justify-between gap-3" role="status">
+      The test was left; nothing of it counts. <button class="button" onclick={() => takingUp.mutate(leftTest)}
+        >Take it up again</button
+      >
+    </p>
   {/if}
   {#if part === 'first' && !open && lesson.data}
     <FirstLook lessonId={id} hand={lesson.data.golfer.hand} askAt={askThere} />
@@ -67,7 +76,8 @@
   {:else if part === 'map' && !open && lesson.data}
     <MapPart
       setUps={lesson.data.set_ups}
-      lessonId={id} golfer={lesson.data.golfer}
+      lessonId={id}
+      golfer={lesson.data.golfer}
       askAt={(at) => {
         position = { ...at }
         chosen = 'straight'
@@ -83,17 +93,21 @@
     {:else}
       <h1 class="wide border-b-2 border-ink pb-1 text-xl">What looks straight to this golfer?</h1>
       <p class="mt-2 mb-4 max-w-2xl">
-        Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is laid at angles that
-        Libella knows and the golfer doesn’t.
+        Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is
+        laid at angles that Libella knows and the golfer doesn’t.
       </p>
       <BeginTest lessonId={id} {breaks} bind:position setUps={lesson.data?.set_ups ?? []} last={tests.at(-1)?.test} />
     {/if}
-    {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>{sights.data.compared}</p>{/if}
+    {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>
+        {sights.data.compared}
+      </p>{/if}
     {#if !open}
       {#each shown as it (it.test.id)}
         <article class="mt-6 border-t border-hairline pt-4" data-sight>
           <p class="text-faded">{it.under} · {it.found.trials} answers</p>
-          {#if it.test.station_id && it.test.station_id !== putt?.id}<p class="text-sm text-faded" data-plan-of>Asked on another plan: {plans.find((one) => one.id === it.test.station_id)?.words}.</p>{/if}
+          {#if it.test.station_id && it.test.station_id !== putt?.id}<p class="text-sm text-faded" data-plan-of>
+              Asked on another plan: {plans.find((one) => one.id === it.test.station_id)?.words}.
+            </p>{/if}
           <h2 class="wide mt-1 text-xl" data-headline>{it.words.headline}</h2>
           <div class="mt-2 grid items-center gap-5 md:grid-cols-2">
             <Vial vial={it.vial} words={it.words.headline} size="row" />

@@ -42,7 +42,10 @@
   $effect(() => {
     if (!sheet || untrack(() => planning.plan)) return
     const asked = page.url.searchParams.get('plan')
-    planning.begin(sheet.stations.find((it) => (asked ? it.id === asked : it.current)), sheet.lesson.green_speed_ft)
+    planning.begin(
+      sheet.stations.find((it) => (asked ? it.id === asked : it.current)),
+      sheet.lesson.green_speed_ft
+    )
     const left = takeDraft(id)
     if (left && !asked) planning.plan = left
     planning.tab = TABS.find((it) => it.value === page.url.searchParams.get('tab'))?.value ?? 'putt'
@@ -54,14 +57,27 @@
     () => id,
     () => {
       const now = $state.snapshot(planning.plan) as Plan | null
-      return now && sheet ? { ...now, proof_of: planning.known(sheet.stations), lesson_id: id, hand: sheet.golfer.hand, level: sheet.golfer.level, expected_deg: line.data?.spread_deg ?? null } : null
-    },
+      return now && sheet
+        ? {
+            ...now,
+            proof_of: planning.known(sheet.stations),
+            lesson_id: id,
+            hand: sheet.golfer.hand,
+            level: sheet.golfer.level,
+            expected_deg: line.data?.spread_deg ?? null
+          }
+        : null
+    }
   )
   const seen = $derived(preview.data)
   const fault = $derived(preview.error ? refusal(preview.error) : null)
   const faulty = $derived(new Set<string>(fault?.problem.errors.map((it) => tabOf(it.field ?? ''))))
   /** The plan as it can be laid, all its sizes told; null until that is known. */
-  const whole = $derived(seen && !fault && plan && !preview.isPending ? { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen.rig_sizes_m, aids: seen.aids } : null)
+  const whole = $derived(
+    seen && !fault && plan && !preview.isPending
+      ? { ...($state.snapshot(plan) as Plan), rig_sizes_m: seen.rig_sizes_m, aids: seen.aids }
+      : null
+  )
 
   // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
   const unread = $derived(Boolean(seen?.laser && !sheet?.lesson.laser_read_at))
@@ -94,9 +110,11 @@
   /** The plan as it stands in the lesson: kept now, unless it is already. */
   async function lay(): Promise<string> {
     // A tap just after a change: its drawing is on the way, and with it the sizes that come by themselves.
-    for (let tries = 0; !whole && !fault && tries < 200; tries += 1) await new Promise((resolve) => setTimeout(resolve, 25))
+    for (let tries = 0; !whole && !fault && tries < 200; tries += 1)
+      await new Promise((resolve) => setTimeout(resolve, 25))
     clearTimeout(pause)
-    if (fault || !whole) throw fault ?? new Error('The plan could not be drawn just now; it stands as you left it. Try again.')
+    if (fault || !whole)
+      throw fault ?? new Error('The plan could not be drawn just now; it stands as you left it. Try again.')
     going = keep(whole) ?? going
     await going
     return planning.kept?.id ?? ''
@@ -120,8 +138,20 @@
   <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex flex-col desk:min-h-0">
       <!-- Room for the side elevation before it has come: nothing slides away under a finger. -->
-      <div class="flex shrink-0 flex-col border-b border-hairline {(seen ? seen.side : plan.aids.length) ? 'h-[380px]' : 'h-[310px]'}" data-stage>
-        <div class="relative min-h-0 flex-1">{#if seen}<Stage scene={seen.stage} stretch="true" grip={(of, whose) => planning.grip(of, whose, known)} bind:along />{/if}</div>
+      <div
+        class="flex shrink-0 flex-col border-b border-hairline {(seen ? seen.side : plan.aids.length)
+          ? 'h-[380px]'
+          : 'h-[310px]'}"
+        data-stage
+      >
+        <div class="relative min-h-0 flex-1">
+          {#if seen}<Stage
+              scene={seen.stage}
+              stretch="true"
+              grip={(of, whose) => planning.grip(of, whose, known)}
+              bind:along
+            />{/if}
+        </div>
         {#if seen?.side && along}
           <div class="relative shrink-0 border-t border-hairline" style:height={sideHeight(seen.side, along)} data-side>
             <Stage scene={seen.side} fixed={along} grip={(of, whose) => planning.grip(of, whose, known)} />
@@ -134,44 +164,101 @@
             {#each TABS as it (it.value)}
               <Tabs.Trigger
                 value={it.value}
-                class="wide min-h-11 px-4 text-faded data-[state=active]:bg-ink data-[state=active]:text-paper">{it.words}{it.value === 'beside' && plan.aids.length ? ` ${plan.aids.length}` : ''}{#if faulty.has(it.value)}<span class="ml-1" title="Something here can’t be laid">✕</span>{/if}</Tabs.Trigger
+                class="wide min-h-11 px-4 text-faded data-[state=active]:bg-ink data-[state=active]:text-paper"
+                >{it.words}{it.value === 'beside' && plan.aids.length
+                  ? ` ${plan.aids.length}`
+                  : ''}{#if faulty.has(it.value)}<span class="ml-1" title="Something here can’t be laid">✕</span
+                  >{/if}</Tabs.Trigger
               >
             {/each}
           </Tabs.List>
           <PlansHere stations={sheet.stations} now={planning.kept?.id} error={keeping.error ?? picking.error} {goOn} />
-          <SavedStations
-            plan={whole}
-            use={(it) => (planning.plan = structuredClone(planOf(it)))}
-          />
+          <SavedStations plan={whole} use={(it) => (planning.plan = structuredClone(planOf(it)))} />
         </div>
         <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
-          <Tabs.Content value="putt">{#if planning.tab === 'putt'}<PuttEntries bind:plan={planning.plan} {fault} step={sheet.golfer.step_m} take={(it) => planning.slope(it)} roll={() => planning.prove()} />{/if}</Tabs.Content>
+          <Tabs.Content value="putt"
+            >{#if planning.tab === 'putt'}<PuttEntries
+                bind:plan={planning.plan}
+                {fault}
+                step={sheet.golfer.step_m}
+                take={(it) => planning.slope(it)}
+                roll={() => planning.prove()}
+              />{/if}</Tabs.Content
+          >
           <Tabs.Content value="rig">
-            {#if planning.tab === 'rig'}<RigEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
+            {#if planning.tab === 'rig'}<RigEntries
+                bind:plan={planning.plan}
+                {fault}
+                instruments={known}
+                {seen}
+                propose={() => (proposing = true)}
+              />{/if}
           </Tabs.Content>
           <Tabs.Content value="beside">
-            {#if planning.tab === 'beside'}<BesideEntries bind:plan={planning.plan} {fault} instruments={known} {seen} propose={() => (proposing = true)} />{/if}
+            {#if planning.tab === 'beside'}<BesideEntries
+                bind:plan={planning.plan}
+                {fault}
+                instruments={known}
+                {seen}
+                propose={() => (proposing = true)}
+              />{/if}
           </Tabs.Content>
           <Tabs.Content value="proof">
-            {#if planning.tab === 'proof' && seen}<ProofEntries lessonId={id} {seen} putt={plan} {now} station={lay} slope={(it) => planning.slope(it)} closed={Boolean(fault)} bind:proving={planning.proving} />{/if}
+            {#if planning.tab === 'proof' && seen}<ProofEntries
+                lessonId={id}
+                {seen}
+                putt={plan}
+                {now}
+                station={lay}
+                slope={(it) => planning.slope(it)}
+                closed={Boolean(fault)}
+                bind:proving={planning.proving}
+              />{/if}
           </Tabs.Content>
           <Tabs.Content value="print">
-            {#if planning.tab === 'print'}<Prints {plan} hand={sheet.golfer.hand} title="{sheet.golfer.name}, {sheet.lesson.place}" />{/if}
+            {#if planning.tab === 'print'}<Prints
+                {plan}
+                hand={sheet.golfer.hand}
+                title="{sheet.golfer.name}, {sheet.lesson.place}"
+              />{/if}
           </Tabs.Content>
         </div>
       </Tabs.Root>
     </div>
 
-    <aside class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l" aria-label="What this rig can see">
+    <aside
+      class="flex flex-col border-hairline max-desk:border-t desk:min-h-0 desk:border-l"
+      aria-label="What this rig can see"
+    >
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reachable by keyboard) -->
-      <div class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto" role="region" aria-label="Findings" tabindex="0">
-        <Findings {seen} {fault} {plan} {unread} apply={(it) => planning.apply(it)} lean={(it) => planning.lean(it)} again={() => preview.refetch()} prove={planning.tab === 'proof' ? null : () => planning.prove()} />
+      <div
+        class="flex flex-col gap-4 px-4 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto"
+        role="region"
+        aria-label="Findings"
+        tabindex="0"
+      >
+        <Findings
+          {seen}
+          {fault}
+          {plan}
+          {unread}
+          apply={(it) => planning.apply(it)}
+          lean={(it) => planning.lean(it)}
+          again={() => preview.refetch()}
+          prove={planning.tab === 'proof' ? null : () => planning.prove()}
+        />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
         {#if unread}
           <label class="mb-3 flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
-            <input type="checkbox" class="mt-1 size-6 shrink-0 accent-[var(--ink)]" checked={false} disabled={!rig} onchange={() => reading.mutate(undefined)} />
+            <input
+              type="checkbox"
+              class="mt-1 size-6 shrink-0 accent-[var(--ink)]"
+              checked={false}
+              disabled={!rig}
+              onchange={() => reading.mutate(undefined)}
+            />
             The laser’s cautions above are read, and everybody here knows them.
           </label>
         {/if}
@@ -192,8 +279,24 @@
   </div>
   {#if now}
     <Sheet bind:open={comparing} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={now} guided={rig?.about.guides ?? false} asked={asking} step={sheet.golfer.step_m} offered={offeredUnder(sheet.blocks, sheet.set_ups)} planned={() => (comparing = false)} />
+      <PlanComparison
+        lessonId={id}
+        station={now}
+        guided={rig?.about.guides ?? false}
+        asked={asking}
+        step={sheet.golfer.step_m}
+        offered={offeredUnder(sheet.blocks, sheet.set_ups)}
+        planned={() => (comparing = false)}
+      />
     </Sheet>
   {/if}
-  <Proposals bind:open={proposing} {plan} proofOf={planning.known(sheet.stations)} level={sheet.golfer.level} expected={line.data?.spread_deg} instruments={known} use={(it) => planning.take(it)} />
+  <Proposals
+    bind:open={proposing}
+    {plan}
+    proofOf={planning.known(sheet.stations)}
+    level={sheet.golfer.level}
+    expected={line.data?.spread_deg}
+    instruments={known}
+    use={(it) => planning.take(it)}
+  />
 {/if}

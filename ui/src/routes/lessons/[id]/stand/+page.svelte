@@ -27,10 +27,12 @@
   let begun = $state<Draft | null>(null)
   let choosing = $state(false)
   const sheet = $derived(stand.data)
-  const noting = createWrite((it: Draft) => noteSetUp(it.id, { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at }))
+  const noting = createWrite((it: Draft) =>
+    noteSetUp(it.id, { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at })
+  )
   const voiding = createWrite(
     (it: { id: string; voided: boolean }) => voidSetUp(id, it.id, it.voided),
-    () => (begun = null),
+    () => (begun = null)
   )
   const wanting = createWrite(wantEntries)
   /** As it stands here: begun now, or the last kept with what of it still waits to be kept. */
@@ -42,7 +44,9 @@
   const fault = $derived(noting.error ? refusal(noting.error) : null)
   // What is noted stays in view even when it is no longer asked for.
   const asked = $derived((entries.data ?? []).filter((it) => wanted.includes(it.name) || it.name in draft.values))
-  const run = $derived((sheet?.taken ?? []).filter((it) => sheet?.now && (it.id === sheet.now.id || it.again_of === sheet.now.id)))
+  const run = $derived(
+    (sheet?.taken ?? []).filter((it) => sheet?.now && (it.id === sheet.now.id || it.again_of === sheet.now.id))
+  )
 
   function note(name: string, value: number | string): void {
     const now = draft.id ? draft : fresh(null)
@@ -57,13 +61,17 @@
   {:else if sheet}
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
       <h1 class="wide text-xl">
-        {draft.again_of ? `Stepped away and back: time ${run.some((it) => it.id === draft.id) ? run.length : run.length + 1}` : 'How the golfer stands'}
+        {draft.again_of
+          ? `Stepped away and back: time ${run.some((it) => it.id === draft.id) ? run.length : run.length + 1}`
+          : 'How the golfer stands'}
       </h1>
       <div class="flex flex-wrap gap-2">
         <button class="button" onclick={() => (choosing = true)}>What to note</button>
         {#if sheet.now}
           <button class="button" onclick={() => (begun = fresh(null))}>New set-up</button>
-          <button class="button primary" onclick={() => (begun = fresh(sheet.now?.id ?? null))}>Step away and back</button>
+          <button class="button primary" onclick={() => (begun = fresh(sheet.now?.id ?? null))}
+            >Step away and back</button
+          >
         {/if}
       </div>
     </div>
@@ -75,7 +83,9 @@
         <div class="relative h-72 border border-hairline" data-above><Stage scene={sheet.above} /></div>
         <div class="relative h-80 border border-hairline" data-behind><Stage scene={sheet.behind} /></div>
         <p class="text-sm text-faded">
-          True to scale, from above and from behind the ball.{sheet.before ? ` Broken lines: the set-up of ${moment(sheet.before.taken_at)}.` : ''} What was not noted is drawn as is usual.
+          True to scale, from above and from behind the ball.{sheet.before
+            ? ` Broken lines: the set-up of ${moment(sheet.before.taken_at)}.`
+            : ''} What was not noted is drawn as is usual.
         </p>
       </div>
       <div>
@@ -83,8 +93,12 @@
           {#each asked as it (it.name)}
             {@const row = sheet.noted.find((noted) => noted.name === it.name)}
             <NoteEntry
-              entry={it} value={draft.values[it.name]} before={(draft.again_of ? sheet.now : sheet.before)?.values[it.name]}
-              change={draft.again_of ? '' : (row?.change ?? '')} error={fault?.about(`values.${it.name}`)} onvalue={(value) => note(it.name, value)}
+              entry={it}
+              value={draft.values[it.name]}
+              before={(draft.again_of ? sheet.now : sheet.before)?.values[it.name]}
+              change={draft.again_of ? '' : (row?.change ?? '')}
+              error={fault?.about(`values.${it.name}`)}
+              onvalue={(value) => note(it.name, value)}
             />
           {:else}
             <p class="text-lg">Nothing is asked for. Choose under “What to note”.</p>
@@ -93,12 +107,22 @@
         {#if run.length > 1}
           <div class="mt-5 border-t-2 border-ink pt-3" aria-live="polite" data-wander>
             <h2 class="wide text-lg">From one time to the next</h2>
-            {#each sheet.wander as it (it.name)}<p class={it.wandering >= 0.8 ? 'font-semibold' : ''}>{it.words}</p>{:else}<p>Three times tell how far it wanders.</p>{/each}
+            {#each sheet.wander as it (it.name)}<p class={it.wandering >= 0.8 ? 'font-semibold' : ''}>
+                {it.words}
+              </p>{:else}<p>Three times tell how far it wanders.</p>{/each}
             <ol class="mt-2" aria-label="Times">
               {#each run as it, n (it.id)}
-                <li class="flex items-center justify-between border-t border-hairline {it.voided ? 'text-faded line-through' : ''}">
+                <li
+                  class="flex items-center justify-between border-t border-hairline {it.voided
+                    ? 'text-faded line-through'
+                    : ''}"
+                >
                   <span>Time {n + 1}, {moment(it.taken_at)}: {Object.keys(it.values).length} noted</span>
-                  {#if it.again_of}<button class="button plain" onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}>{it.voided ? 'Restore' : 'Void'}</button>{/if}
+                  {#if it.again_of}<button
+                      class="button plain"
+                      onclick={() => voiding.mutate({ id: it.id, voided: !it.voided })}
+                      >{it.voided ? 'Restore' : 'Void'}</button
+                    >{/if}
                 </li>
               {/each}
             </ol>

@@ -5,7 +5,15 @@
   import type { Shapes } from '$lib/data/client'
   import { heard } from '$lib/data/heard.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
-  import { comparisonsQuery, entryQuery, judgedQuery, lastJudged, lessonQuery, notesQuery, sensorsQuery } from '$lib/data/queries.svelte'
+  import {
+    comparisonsQuery,
+    entryQuery,
+    judgedQuery,
+    lastJudged,
+    lessonQuery,
+    notesQuery,
+    sensorsQuery
+  } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
@@ -46,7 +54,10 @@
   const block = $derived(judged.data?.block)
   const judgement = $derived(judged.data?.judgement)
   // Where putts finished is told as they are noted; of a block that notes nothing nothing is asked between putts.
-  const everything = readQuery(() => (judged.data?.block.asks.length ? blockId : undefined), () => judgement?.putts)
+  const everything = readQuery(
+    () => (judged.data?.block.asks.length ? blockId : undefined),
+    () => judgement?.putts
+  )
   const Entry = $derived(ENTRIES[picture.data?.entry ?? ''])
   const ended = $derived(Boolean(sheet?.lesson.ended_at || sheet?.lesson.voided_at))
 
@@ -66,7 +77,11 @@
   function validIn(id: string): number {
     return puttsIn(id).length
   }
-  const lastIn = (id: string) => puttsIn(id).map((it) => it.id).sort().at(-1)
+  const lastIn = (id: string) =>
+    puttsIn(id)
+      .map((it) => it.id)
+      .sort()
+      .at(-1)
   function puttsIn(id: string): Putt[] {
     const own = lastJudged(id)
     const newer = own?.data && own.dataUpdatedAt >= lesson.dataUpdatedAt ? own.data.block : undefined
@@ -80,7 +95,12 @@
   const silent = $derived((sensors.data?.sensors ?? []).filter((it) => it.silent_words && it.strokes))
   // What a device tells is not asked; of one that has gone silent it is.
   const told = $derived(
-    new Set((sensors.data?.strokes ?? []).slice(0, 5).filter((it) => !silent.some((of) => of.id === it.sensor_id)).flatMap((it) => Object.keys(it.measures))),
+    new Set(
+      (sensors.data?.strokes ?? [])
+        .slice(0, 5)
+        .filter((it) => !silent.some((of) => of.id === it.sensor_id))
+        .flatMap((it) => Object.keys(it.measures))
+    )
   )
   const elsewhere = $derived(
     (comparison?.blocks ?? [])
@@ -88,10 +108,16 @@
       .map((it) => ({ block: it.id, id: lastIn(it.id) }))
       .filter((it): it is { block: string; id: string } => Boolean(it.id))
       .sort((one, other) => (one.id < other.id ? -1 : 1))
-      .at(-1),
+      .at(-1)
   )
   const recording = new Recording(() => ({
-    block, blockId, notes: [...(notes.data ?? []), ...(block?.watched ?? [])], told, elsewhere, closed: ended || turning, post: (draft) => outbox.post(draft),
+    block,
+    blockId,
+    notes: [...(notes.data ?? []), ...(block?.watched ?? [])],
+    told,
+    elsewhere,
+    closed: ended || turning,
+    post: (draft) => outbox.post(draft)
   }))
   const valid = $derived(recording.valid)
   $effect.pre(() => recording.pending.of(blockId))
@@ -103,7 +129,9 @@
   })
 
   // Ticks stand at once; the bubble moves when the server has judged.
-  const vial = $derived(judgement && { ...judgement.vial, ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) })) })
+  const vial = $derived(
+    judgement && { ...judgement.vial, ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) })) }
+  )
   function atOf(it: Putt): number {
     const same = picture.data?.zones.find((zone) => zone.low === it.low_deg && zone.high === it.high_deg)
     return same?.at ?? ((it.low_deg ?? it.high_deg ?? 0) + (it.high_deg ?? it.low_deg ?? 0)) / 2
@@ -117,7 +145,9 @@
     if (recording.heard(start)) heard.take(id)
   })
 
-  const extending = createWrite(({ id: of, planned }: Pick<Shapes['BlockOut'], 'id' | 'planned'>) => planBlock(id, of, planned))
+  const extending = createWrite(({ id: of, planned }: Pick<Shapes['BlockOut'], 'id' | 'planned'>) =>
+    planBlock(id, of, planned)
+  )
   function askReason(putt: Putt | undefined): void {
     if (!putt) return
     voiding = putt
@@ -130,8 +160,8 @@
       { key: 'v', words: 'Void the last putt, with a reason', run: () => askReason(valid.at(-1)) },
       { key: 'n', words: 'Start a block under another condition', run: () => (switching = true) },
       { key: 'c', words: 'Plan a comparison', run: () => (planning = true) },
-      { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) },
-    ]),
+      { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) }
+    ])
   )
 </script>
 
@@ -152,19 +182,30 @@
       </div>
       <div class="flex min-h-[340px] flex-[6] flex-col px-3 py-2 max-desk:order-3">
         {#if ended}
-          <p class="py-2 text-center text-lg font-semibold">This lesson has ended. Open it again under “Lesson” to record.</p>
+          <p class="py-2 text-center text-lg font-semibold">
+            This lesson has ended. Open it again under “Lesson” to record.
+          </p>
         {:else if recording.full}
           <div class="flex flex-wrap items-center justify-center gap-2 py-1">
             <p class="text-lg font-bold">Planned end: {block.planned} putts.</p>
             <a class="button primary" href="/lessons/{id}/judge?block={blockId}">Judge <kbd class="key">J</kbd></a>
             <button class="button" onclick={() => (switching = true)}>Next block <kbd class="key">N</kbd></button>
             <button class="button" onclick={() => (nexting = true)}>Next golfer</button>
-            {#if !comparison}<button class="button" onclick={() => extending.mutate({ id: block.id, planned: block.planned + 5 })}>5 more putts</button>{/if}
+            {#if !comparison}<button
+                class="button"
+                onclick={() => extending.mutate({ id: block.id, planned: block.planned + 5 })}>5 more putts</button
+              >{/if}
           </div>
         {:else}
           <p class="flex items-baseline justify-center gap-3 text-center">
-            <span class="wide text-2xl" data-count>Putt {valid.length + 1} <span class="text-faded">of {block.planned}</span></span>
-            <span class="text-faded max-sm:hidden">{block.condition}{block.guided ? ', rig in view' : ''}{block.hole ? '' : ', no hole'}{block.proved ? '' : ', line not proved'}</span>
+            <span class="wide text-2xl" data-count
+              >Putt {valid.length + 1} <span class="text-faded">of {block.planned}</span></span
+            >
+            <span class="text-faded max-sm:hidden"
+              >{block.condition}{block.guided ? ', rig in view' : ''}{block.hole ? '' : ', no hole'}{block.proved
+                ? ''
+                : ', line not proved'}</span
+            >
           </p>
         {/if}
         {#if extending.error}<Trouble error={extending.error} />{/if}
@@ -180,12 +221,18 @@
             {@const noting = recording.noting}
             <div class="absolute inset-0">
               {#key noting.note}
-                {#if Object.keys(noting.options).length}<NoteStep note={noting} skip={() => recording.note('')} take={(it) => recording.note(it)} />
+                {#if Object.keys(noting.options).length}<NoteStep
+                    note={noting}
+                    skip={() => recording.note('')}
+                    take={(it) => recording.note(it)}
+                  />
                 {:else}<SizeStep note={noting} skip={() => recording.note('')} take={(it) => recording.note(it)} />{/if}
               {/key}
             </div>
           {:else if picture.data && Entry}
-            <div class="absolute inset-0"><Entry entry={picture.data} closed={!recording.open} record={(zone) => recording.read(zone)} /></div>
+            <div class="absolute inset-0">
+              <Entry entry={picture.data} closed={!recording.open} record={(zone) => recording.read(zone)} />
+            </div>
           {:else if picture.error}
             <Trouble error={picture.error} again={() => picture.refetch()} />
           {/if}
@@ -193,18 +240,27 @@
       </div>
     </div>
 
-    <aside class="flex min-h-0 flex-col gap-3 border-hairline max-desk:contents desk:overflow-y-auto desk:border-l desk:px-4 desk:py-3" aria-label="So far">
+    <aside
+      class="flex min-h-0 flex-col gap-3 border-hairline max-desk:contents desk:overflow-y-auto desk:border-l desk:px-4 desk:py-3"
+      aria-label="So far"
+    >
       <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
         {#if everything.data?.pace}<p class="mb-1 text-lg font-semibold" data-pace>{everything.data.pace}</p>{/if}
         {#if judgement.watched}<Vial {vial} words="{judgement.headline} {judgement.size}" />{/if}
         <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
         {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
-        {#each silent as it (it.id)}<p class="mt-1 font-semibold" data-silent><a class="underline" href="/lessons/{id}/sensors">{it.name}</a>: {it.silent_words}</p>{/each}
+        {#each silent as it (it.id)}<p class="mt-1 font-semibold" data-silent>
+            <a class="underline" href="/lessons/{id}/sensors">{it.name}</a>: {it.silent_words}
+          </p>{/each}
         <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
         <PuttList
-          putts={recording.putts} most={5} begun={recording.pending.begun || Boolean(elsewhere)} undo={() => recording.undo()} {askReason}
+          putts={recording.putts}
+          most={5}
+          begun={recording.pending.begun || Boolean(elsewhere)}
+          undo={() => recording.undo()}
+          {askReason}
           restore={(putt) => recording.mark(putt, null)}
         />
       </div>
@@ -226,7 +282,15 @@
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
     <Sheet bind:open={planning} title="Compare, in turns" wide>
-      <PlanComparison lessonId={id} station={laid} guided={block.guided} asked={block.asks} step={sheet?.golfer.step_m ?? null} offered={offeredUnder(sheet.blocks, sheet.set_ups)} planned={() => (planning = false)} />
+      <PlanComparison
+        lessonId={id}
+        station={laid}
+        guided={block.guided}
+        asked={block.asks}
+        step={sheet?.golfer.step_m ?? null}
+        offered={offeredUnder(sheet.blocks, sheet.set_ups)}
+        planned={() => (planning = false)}
+      />
     </Sheet>
   {/if}
   <Sheet bind:open={telling} title="This block">
@@ -236,7 +300,8 @@
       onclick={() => {
         telling = false
         nexting = true
-      }}>Next golfer, same station…</button>
+      }}>Next golfer, same station…</button
+    >
   </Sheet>
   <Sheet bind:open={nexting} title="Next golfer, same station">
     <NextGolfer blockId={block.id} golferId={sheet.golfer.id} />

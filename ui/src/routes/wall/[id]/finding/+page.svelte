@@ -15,7 +15,7 @@
     () => {
       clearTimeout(later)
       later = setTimeout(() => void renew(key.findings(id)), 1500)
-    },
+    }
   )
   const found = findingsQuery(() => id)
   const it = $derived(found.data)
