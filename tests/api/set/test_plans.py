@@ -155,3 +155,43 @@ def test_a_rig_whose_aim_may_be_off_by_the_window_will_not_do(coach):
     coach.prove(station["id"])
     same = body | {"rig_sizes_m": {"distance_m": 0.6, "mark_m": 0.002}, "proof_of": station["id"]}
     assert coach.client.post("/api/stations/preview", json=same).json()["sight"]["fit"] == "good"
+
+
+def test_two_who_edit_a_plan_keep_what_each_changed(coach):
+    """What one left as it was seen stands as the other told it; the same of both is refused, and nothing is kept."""
+    lesson = coach.lesson()
+    plan = lay(coach, lesson)
+    seen = {name: plan[name] for name in ("distance_m", "past_m", "green_speed_ft", "rig_kind", "rig_sizes_m")}
+    lay(coach, lesson, plan["id"], **seen | {"distance_m": 3.1}, seen=[seen])
+    lay(coach, lesson, plan["id"], **seen | {"green_speed_ft": 9}, seen=[seen])
+    stands = plan_now(coach, lesson)
+    assert (stands["distance_m"], stands["green_speed_ft"]) == (3.1, 9)
+
+    told = seen | {"distance_m": 4.0, "past_m": 0.5}
+    body = {"lesson_id": lesson["id"], "laid_at": now(), "seen": [seen]}
+    refused = coach.put(f"/stations/{plan['id']}", 412, **told, **body)
+    assert [it["field"] for it in refused["errors"]] == ["distance_m"]
+    assert refused["errors"][0]["message"].startswith("Ball to hole was changed elsewhere, too")
+    assert plan_now(coach, lesson)["past_m"] == 0.3
+
+    # What one told oneself, and nobody answered yet, is not another's.
+    own = stands | {"distance_m": 3.5}
+    lay(coach, lesson, plan["id"], **{name: own[name] for name in seen}, seen=[{it: stands[it] for it in seen}])
+    again = {name: own[name] for name in seen} | {"distance_m": 3.6}
+    kept = lay(coach, lesson, plan["id"], **again, seen=[{it: one[it] for it in seen} for one in (stands, own)])
+    assert kept["distance_m"] == 3.6
+    # Put back to what it was when the editing began is a change, too.
+    back = {name: stands[name] for name in seen}
+    assert lay(coach, lesson, plan["id"], **back, seen=[back, again])["distance_m"] == 3.1
+
+
+def test_what_two_changed_apart_must_go_together(coach):
+    lesson = coach.lesson()
+    plan = lay(coach, lesson, distance_m=4.0, rig_sizes_m={"distance_m": 1.0})
+    names = ("distance_m", "past_m", "green_speed_ft", "rig_kind", "rig_sizes_m")
+    seen = {name: plan[name] for name in names}
+    lay(coach, lesson, plan["id"], **seen | {"rig_sizes_m": seen["rig_sizes_m"] | {"distance_m": 3.0}}, seen=[seen])
+    body = {"lesson_id": lesson["id"], "laid_at": now(), "seen": [seen]}
+    coach.put(f"/stations/{plan['id']}", 422, **seen | {"distance_m": 2.0}, **body)
+    stands = plan_now(coach, lesson)
+    assert (stands["distance_m"], stands["rig_sizes_m"]["distance_m"]) == (4.0, 3.0)

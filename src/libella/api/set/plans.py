@@ -24,6 +24,12 @@ class StationIn(LaidIn):
     laid_at: Moment
     replaces_id: UUID | None = Field(default=None, description="the plan of this lesson that it takes the place of")
     current: bool = Field(default=True, description="it is the lesson's plan from now on")
+    seen: list[LaidIn] = Field(
+        default_factory=list[LaidIn],
+        max_length=12,
+        description="as it was when the editing began, and as it was told since without an answer: what others changed "
+        "of it meanwhile stands",
+    )
 
 
 class StationOut(LaidOut):
@@ -97,7 +103,7 @@ def plan_out(it: Plan, units: InUnits) -> StationOut:
 def keep(desk: AtDesk, id: UUID7, entry: StationIn, units: InUnits = "metric") -> StationOut:
     """Keep a plan as it is edited; one on which something was read stands as it is."""
     laying = Laying(entry.lesson_id, entry.laid_at, entry.replaces_id, entry.current)
-    plans.keep_station(desk, id, entry.entry(units), laying)
+    plans.keep_station(desk, id, entry.entry(units), laying, [it.entry(units) for it in entry.seen])
     return plan_out(plans.plan(desk, id), units)
 
 

@@ -5,10 +5,11 @@ from collections.abc import Mapping
 from .problem import Changed
 
 
-def merged(stands: Mapping[str, object], told: Mapping[str, object], seen: Mapping[str, object]) -> dict[str, object]:
-    """What to keep of what somebody says, who saw `seen` when they began, where it says `stands` by now.
+def merged(stands: Mapping[str, object], told: Mapping[str, object], *seen: Mapping[str, object]) -> dict[str, object]:
+    """What to keep of what somebody says, where it says `stands` by now.
 
-    A field they left as they saw it stays as it stands; one they changed is taken over, and so is one they never saw.
+    `seen`: what they saw when they began, and what they said themselves since that nobody answered yet. A field they
+    left as they saw it stays as it stands; one they changed is taken over, and so is one they never saw.
 
     Raises
     ------
@@ -18,14 +19,15 @@ def merged(stands: Mapping[str, object], told: Mapping[str, object], seen: Mappi
     kept: dict[str, object] = {}
     lost: dict[str, tuple[str, str]] = {}
     for name, said in told.items():
-        if name not in seen:
+        before = [it[name] for it in seen if name in it]
+        if not before:
             kept[name] = said
-        elif said == seen[name]:
+        elif all(it == said for it in before):
             kept[name] = stands[name]
-        elif stands[name] in (seen[name], said):
+        elif stands[name] in (*before, said):
             kept[name] = said
         else:
-            lost[name] = _shown(stands[name]), _shown(seen[name])
+            lost[name] = _shown(stands[name]), _shown(before[0])
     if lost:
         raise Changed(lost)
     return kept

@@ -47,6 +47,10 @@ class Changed(Conflict):
         self.fields = fields
 
 
+class PlanChanged(Changed):
+    """The same of a plan, whose sizes the stage shows."""
+
+
 class NotYet(Conflict):
     """Something else comes first."""
 

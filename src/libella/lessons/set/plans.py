@@ -1,6 +1,6 @@
 """The plans of a lesson: what is laid in it, which one is current, and the proof of each one's line."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
@@ -25,7 +25,8 @@ from ...store.tables import (
     StationRow,
 )
 from ..desk.desk import Desk
-from ..desk.problem import Conflict
+from ..desk.merge import merged
+from ..desk.problem import Changed, Conflict, PlanChanged
 from ..values import KeptStation, value_of, values_of
 from .stations import PROOF, StationEntry, entry_of, laid_values
 from .tool_zeros import zero_here
@@ -145,8 +146,13 @@ class RigCheck:
     known_deg: float = 0.0
 
 
-def keep_station(desk: Desk, id: UUID, entry: StationEntry, laying: Laying) -> KeptStation:
+def keep_station(
+    desk: Desk, id: UUID, entry: StationEntry, laying: Laying, seen: Sequence[StationEntry] = ()
+) -> KeptStation:
     """Keep a plan of a lesson, or take over the changed one; once something was read on it, it stands as it was.
+
+    `seen`: as it was when the editing began, and as it was told since without an answer; what others changed of it
+    meanwhile stands, and `PlanChanged` where both changed the same.
 
     Its proof is kept by `prove_station` alone: a new plan takes over that of the one it replaces, which holds as far as
     its line is the same.
@@ -166,18 +172,29 @@ def keep_station(desk: Desk, id: UUID, entry: StationEntry, laying: Laying) -> K
         row, new = desk.add(session, StationRow, id, **more, **told)
         if row.lesson_id != lesson_id:
             raise Conflict("station_used")
-        changed = {name: said for name, said in told.items() if getattr(row, name) != said}
-        if changed and not new:
+        changed = {} if new else _changes(row, told, seen)
+        if changed:
             if id in used_stations(desk, session, lesson_id):
                 raise Conflict("station_used")
             for name, said in changed.items():
                 setattr(row, name, said)
+            # What two changed apart must go together.
+            entry_of(value_of(KeptStation, row)).station()
         own, known = PROOF.read(row.proof), zero_here(desk, session, lesson_id, row.rig_kind)
         if own.tool_deg != known.right_deg and id not in used_stations(desk, session, lesson_id):
             row.proof = PROOF.keep(replace(own, tool_deg=known.right_deg, tool_doubt_deg=known.doubt_deg))
         if laying.current:
             lesson.plan_id = id
         return value_of(KeptStation, row)
+
+
+def _changes(row: StationRow, told: Mapping[str, object], seen: Sequence[StationEntry]) -> dict[str, object]:
+    stands = {name: getattr(row, name) for name in told}
+    try:
+        kept = merged(stands, told, *(laid_values(it) for it in seen))
+    except Changed as both:
+        raise PlanChanged(both.fields) from None
+    return {name: said for name, said in kept.items() if stands[name] != said}
 
 
 def pick_plan(desk: Desk, lesson_id: UUID, station_id: UUID) -> KeptStation:

@@ -34,11 +34,20 @@ EDITED: Final[dict[str, str]] = {
     "started_at": "Begun", "conditions": "Conditions",
 }  # fmt: skip
 """What is edited of golfers and lessons, by its field."""
+PLANNED: Final[dict[str, str]] = {
+    "distance_m": "Ball to hole", "past_m": "The pace", "green_speed_ft": "The green speed", "capture": "The hole",
+    "falls_forward_percent": "The slope along the line", "falls_right_percent": "The slope across the line",
+    "falls_doubt_percent": "How well the slope is known", "read": "The read", "target": "The start target",
+    "rig_kind": "The rig", "rig_sizes_m": "The rig’s sizes", "across_m": "Where the rig stands across",
+    "backstroke_m": "The backstroke", "aids": "What lies beside it", "golfer_says": "What the golfer said",
+}  # fmt: skip
+"""What is edited of a plan, by its field."""
 CONFLICTS: Final[dict[str, Template]] = {
     "changed_elsewhere": (
         "What you changed was changed elsewhere since you opened it; nothing was written over.",
         "Look at what it says now, and say yours again.",
     ),
+    "plan_changed": ("{label} was changed elsewhere, too: as the plan shows it now.", ""),
     "field_changed": ("{label}: it says “{now}” by now; you saw “{seen}”.", ""),
     "lesson_of_another": ("This lesson belongs to another golfer.", "Start a new lesson for this golfer."),
     "lesson_voided": ("This lesson is voided.", "Restore the lesson, then go on."),

@@ -5321,6 +5321,93 @@ export interface components {
             shape: "label";
         };
         /**
+         * LaidIn
+         * @description A putt, a rig, and what else is laid. Lengths in m.
+         */
+        LaidIn: {
+            /**
+             * Distance M
+             * @description ball to the hole's centre, 0.3 to 15 m
+             * @example 2.5
+             */
+            distance_m: number;
+            /**
+             * Past M
+             * @description how far past the hole it would run, m
+             * @example 0.3
+             */
+            past_m: number;
+            /**
+             * Green Speed Ft
+             * @description green speed, ft, 4 to 16
+             * @example 10
+             */
+            green_speed_ft: number;
+            /**
+             * Capture
+             * @default rim_assisted
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /**
+             * Falls Forward Percent
+             * @description slope along the line, downhill to the hole positive
+             * @default 0
+             */
+            falls_forward_percent: number;
+            /**
+             * Falls Right Percent
+             * @description slope across the line, falling to the right positive
+             * @default 0
+             */
+            falls_right_percent: number;
+            /**
+             * Falls Doubt Percent
+             * @description standard error of the slope; 0 where not found out
+             * @default 0
+             */
+            falls_doubt_percent: number;
+            /** @description the coach's own read */
+            read?: components["schemas"]["ReadIn"] | null;
+            /**
+             * Target
+             * @description what the putt is started at, and errors counted from
+             * @default computed
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            /**
+             * Rig Kind
+             * @example peg_gate
+             */
+            rig_kind: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "distance_m": 0.5,
+             *       "inside_width_m": 0.06,
+             *       "post_m": 0.005
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Across M
+             * @description the rig's middle right of the start line, on purpose
+             * @default 0
+             */
+            across_m: number;
+            /**
+             * Backstroke M
+             * @description how far the head goes back; null: as usual
+             */
+            backstroke_m?: number | null;
+            /** Aids */
+            aids?: components["schemas"]["AidIn"][];
+            golfer_says?: components["schemas"]["GolferSaysIn"];
+        };
+        /**
          * LaidLine
          * @description What was proved.
          *
@@ -8352,6 +8439,11 @@ export interface components {
              * @default true
              */
             current: boolean;
+            /**
+             * Seen
+             * @description as it was when the editing began, and as it was told since without an answer: what others changed of it meanwhile stands
+             */
+            seen?: components["schemas"]["LaidIn"][];
         };
         /**
          * StationOut

@@ -21,12 +21,19 @@ export const TABS = [
 ] as const
 export type Tab = (typeof TABS)[number]['value']
 
-/** A plan as it is to be kept: under which id, and in whose place. */
+/**
+ * A plan as it is to be kept: under which id, and in whose place; `seen`: as it was when its editing began, and as it was told
+ * since without an answer, so that what was changed of it elsewhere is not written over.
+ */
 export interface ToKeep {
   id: string
   replaces_id: string | null
   plan: Plan
+  seen: Plan[]
 }
+
+/** So many tellings without an answer are remembered: the first, and the last ones. */
+const MOST_SEEN = 12
 
 /** The tab on which an entry stands. */
 export function tabOf(field: string): Tab {
@@ -48,7 +55,8 @@ export class Planning {
   /** The lesson's plan, or a first putt that suits most floors. */
   begin(now: Shapes['StationOut'] | undefined, green_speed_ft: number): void {
     this.plan = structuredClone(now ? planOf(now) : { ...FIRST, green_speed_ft })
-    this.kept = now ? { id: now.id, replaces_id: now.replaces_id, plan: structuredClone(planOf(now)) } : null
+    const plan = now ? structuredClone(planOf(now)) : null
+    this.kept = now && plan ? { id: now.id, replaces_id: now.replaces_id, plan, seen: [plan] } : null
   }
 
   /**
@@ -57,10 +65,23 @@ export class Planning {
    */
   toKeep(whole: Plan, stations: readonly Shapes['StationOut'][]): ToKeep | null {
     const { kept } = this
-    if (!kept) return { id: v7(), replaces_id: null, plan: whole }
+    if (!kept) return { id: v7(), replaces_id: null, plan: whole, seen: [] }
     if (same(kept.plan, filledFrom(whole, kept.plan))) return null
     const used = stations.find((it) => it.id === kept.id)?.used ?? false
-    return used ? { id: v7(), replaces_id: kept.id, plan: whole } : { ...kept, plan: whole }
+    return used ? { id: v7(), replaces_id: kept.id, plan: whole, seen: [] } : { ...kept, plan: whole }
+  }
+
+  /** It was told to be kept. */
+  told(it: ToKeep): void {
+    const [first, ...rest] = [...it.seen, it.plan]
+    this.kept = { ...it, seen: first ? [first, ...rest.slice(1 - MOST_SEEN)] : [] }
+  }
+
+  /** It was kept: what was seen before that is no matter any more. */
+  answered({ id, plan }: ToKeep): void {
+    const { kept } = this
+    const at = kept?.id === id ? kept.seen.findLastIndex((it) => it === plan) : -1
+    if (kept && at > 0) this.kept = { ...kept, seen: kept.seen.slice(at) }
   }
 
   /** The plan whose proof counts for this: itself once the server has told of it, till then the one in whose place it comes. */

@@ -47,6 +47,25 @@ describe('the plan of a lesson', () => {
     })
   })
 
+  it('tells what it was when its editing began, and what it was told since without an answer', () => {
+    planning.begin(station('p'), 10)
+    const lengths = (it: { seen: Plan[] } | null | undefined) => it?.seen.map((one) => one.distance_m)
+    const tell = (distance_m: number) => {
+      const it = planning.toKeep(planned(planning, { distance_m }), [station('p')])
+      if (it) planning.told(it)
+      return it
+    }
+    const first = tell(3)
+    expect(lengths(first)).toEqual([2.5])
+    expect(lengths(tell(4))).toEqual([2.5, 3])
+    if (first) planning.answered(first)
+    expect(lengths(tell(5))).toEqual([3, 4])
+    // However many go without an answer, where it began is not forgotten.
+    for (let n = 0; n < 30; n += 1) tell(6 + n)
+    const seen = lengths(tell(50)) ?? []
+    expect([seen[0], seen.at(-1), seen.length]).toEqual([3, 35, 12])
+  })
+
   it('is not another one because a page does not know the sizes that came by themselves', () => {
     planning.begin(station('p', { rig_sizes_m: { distance_m: 1 }, used: true }), 10)
     const plain = planned(planning, { rig_sizes_m: {} })

@@ -10,10 +10,10 @@ import type { ToKeep } from './planning.svelte'
 /** What is read goes by the plan: its sizes, its putt. */
 const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
-export const keepPlan = (lesson_id: string, { id, replaces_id, plan }: ToKeep, current = true) =>
+export const keepPlan = (lesson_id: string, { id, replaces_id, plan, seen }: ToKeep, current = true) =>
   put(
     '/api/stations/{id}',
-    { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp() } },
+    { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp(), seen } },
     {
       thing: `plans ${lesson_id}`,
       words: 'The plan',

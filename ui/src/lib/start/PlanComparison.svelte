@@ -48,7 +48,7 @@
     async () => {
       const conditions: Shapes['ConditionIn'][] = []
       for (const { name, factors, guided: seen, lay } of it.conditions(station, guided, length)) {
-        const more = lay && { id: v7(), replaces_id: null, plan: lay }
+        const more = lay && { id: v7(), replaces_id: null, plan: lay, seen: [] }
         const laid = more ? (await outbox.post(keepPlan(lessonId, more, false), () => true)).id : station.id
         conditions.push({ name, factors, station_id: laid, guided: seen })
       }

@@ -3,7 +3,9 @@
   import { Tabs } from 'bits-ui'
   import { onDestroy, untrack } from 'svelte'
   import { page } from '$app/state'
+  import { renew } from '$lib/data/cache'
   import { refusal, type Shapes } from '$lib/data/client'
+  import { key } from '$lib/data/key'
   import { instrumentsQuery, lessonQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import { sideHeight } from '$lib/drawing/page'
@@ -82,13 +84,25 @@
   // A laser's cautions are read once a lesson, here, before its first block: never in the way of a putt.
   const unread = $derived(Boolean(seen?.laser && !sheet?.lesson.laser_read_at))
   const reading = createWrite(() => readCautions(id))
-  const keeping = createWrite((it: ToKeep) => keepPlan(id, it))
+  const keeping = createWrite(
+    (it: ToKeep) => keepPlan(id, it),
+    (_, it) => planning.answered(it)
+  )
+  // Two changed the same of it: what stands now is shown, beside what was changed.
+  const outrun = $derived(keeping.error !== null && refusal(keeping.error).problem.status === 412)
+  $effect(() => {
+    if (!outrun) return
+    void renew(key.lesson(id)).then(() => {
+      const stands = untrack(() => sheet?.stations.find((it) => it.id === planning.kept?.id))
+      if (stands) planning.begin(stands, stands.green_speed_ft)
+    })
+  })
   const picking = createWrite((it: string) => pickPlan(id, it))
   /** The plan is the lesson's as it is edited: what lies nowhere but on this page is lost with it. */
   function keep(now: Plan): Promise<unknown> | undefined {
     const told = planning.toKeep(now, sheet?.stations ?? [])
     if (!told) return
-    planning.kept = told
+    planning.told(told)
     return keeping.mutateAsync(told)
   }
   let going: Promise<unknown> | undefined
