@@ -381,7 +381,7 @@ def told_afterwards(coach, lesson, head, behind_s, putts=12):
         made = at - timedelta(seconds=behind_s)
         strokes.append(stroke(f"s{n}", made.isoformat(), face_impact_deg=n / 10))
     assert {it["outcome"] for it in tell(coach, head, *strokes)} == {"kept"}
-    return [it["id"] for it in noted]
+    return {it["id"]: datetime.fromisoformat(it["taken_at"]) for it in noted}
 
 
 @pytest.mark.parametrize(("behind_s", "said"), [(25, "slow"), (-30, "fast"), (0, "")])
@@ -390,7 +390,10 @@ def test_a_clock_that_is_out_is_found_and_said_and_its_strokes_are_on_their_own_
     _, head = paired(coach, lesson)
     noted = told_afterwards(coach, lesson, head, behind_s)
     found = sheet(coach, lesson)
-    assert [it["reading_id"] for it in reversed(found["strokes"])] == noted
+    assert [it["reading_id"] for it in reversed(found["strokes"])] == list(noted)
+    # The time that is told of a stroke is ours: some seconds before its putt was noted.
+    for it in found["strokes"]:
+        assert -7 < (noted[it["reading_id"]] - datetime.fromisoformat(it["at"])).total_seconds() < 12
     words = found["sensors"][0]["clock_words"]
     assert (f"s {said}" in words) if said else words == ""
     assert not found["sensors"][0]["asks_now"]

@@ -78,7 +78,7 @@ class StrokeLine(BaseModel):
     sensor_id: UUID
     sensor: str
     at: datetime
-    late_s: float = Field(description="how long after it was made it arrived, by the two clocks")
+    late_s: float = Field(description="how long after it was made it arrived, its sensor's clock put right, s")
     measures: dict[str, float]
     zeroed: bool
     reading_id: UUID | None
@@ -195,8 +195,8 @@ def _line(it: strokes.StrokeSheet) -> StrokeLine:
         id=row.id,
         sensor_id=row.sensor_id,
         sensor=it.sensor.name or SENSORS[it.sensor.kind],
-        at=row.at,
-        late_s=(row.received_at - row.at).total_seconds(),
+        at=it.made_at,
+        late_s=(row.received_at - it.made_at).total_seconds(),
         measures=dict(it.measures),
         zeroed=it.zeroed,
         reading_id=it.reading_id,

@@ -243,6 +243,11 @@ class StrokeSheet:
     checks: int = 0
     zero_doubt_deg: float = UNZEROED_DEG
 
+    @property
+    def made_at(self) -> datetime:
+        """When it was made, as far as the clock of its sensor is known; never after it arrived."""
+        return min(self.stroke.at + timedelta(seconds=self.clock.correction_s), self.stroke.received_at)
+
 
 def strokes_of(desk: Desk, lesson_id: UUID) -> list[StrokeSheet]:
     """The strokes of a lesson, by when they were made, each sensor's matched to the putts by themselves."""
@@ -280,7 +285,7 @@ def strokes_of_all(desk: Desk, lesson_ids: Sequence[UUID]) -> dict[UUID, list[St
             own = [(stroke, of) for stroke, of in rows if (of.id, stroke.lesson_id) == (sensor_id, lesson_id)]
             clock, putt_of = _matched([it for it, _ in own], noted[lesson_id], taps[sensor_id])
             found[lesson_id] += [_sheet(it, of, zeros[sensor_id], putt_of.get(it.id), clock) for it, of in own]
-        found[lesson_id].sort(key=lambda it: (it.stroke.at, it.stroke.id))
+        found[lesson_id].sort(key=lambda it: (it.made_at, it.stroke.id))
     return found
 
 

@@ -8707,7 +8707,7 @@ export interface components {
             at: string;
             /**
              * Late S
-             * @description how long after it was made it arrived, by the two clocks
+             * @description how long after it was made it arrived, its sensor's clock put right, s
              */
             late_s: number;
             /** Measures */
