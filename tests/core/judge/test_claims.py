@@ -297,3 +297,11 @@ def test_spreads_alike_are_told_alike():
     same = (-0.8, 0.5, -0.3, 0.9, -0.6, 0.2, 0.7, -1.0, 0.4, -0.2)
     found = difference(Group("", (batch("start", same),)), Group("", (batch("start", same, id="b"),)), "start", BY)
     assert found.ratio.value == pytest.approx(1.0, abs=0.05) and not found.steadier.names_direction
+
+
+@pytest.mark.parametrize("far", [6.0, -6.0])
+def test_a_mishit_to_either_side_is_told_with_and_without(far):
+    values = [near(it, 0.05) for it in [*drawn(3, 0.0, 0.4, 14), far]]
+    found = outliers(of("start", values), [batch("start", values)])
+    assert found.times == 1 and abs(found.without.value) < abs(found.level.bias.value) + 0.2
+    assert found.without.doubt <= found.level.bias.doubt + 0.01

@@ -29,6 +29,8 @@ from libella.words.judge.findings import cause_said, fact_said, weight_said
 from libella.words.judge.lesson import guard_said
 from tests.golfers.lesson import Size, Truth, lesson, ordinary
 
+from .samples import batch, ledger
+
 LESSONS = 6
 
 
@@ -362,3 +364,15 @@ def test_the_chain_adds_up_and_names_its_largest_link():
 def test_of_noise_no_link_is_the_largest():
     for it in lessons(Truth(())):
         assert judge_lesson(it).chain.bias is None
+
+
+@pytest.mark.parametrize("middle", [1.9, -1.9])
+def test_a_cause_is_as_large_as_the_link_it_was_read_from(middle):
+    """The headline once told 1.8° beside a line that told 1.9° of the same set-downs."""
+    downs = [middle + it for it in (0.6, -0.5, 0.1, 0.4, -0.3, 0.2, -0.5, 0.0, 0.3, -0.2)]
+    case = Case(ledger(batch("face", downs, step="aim", putted=None)))
+    named = judged(case).named[0]
+    assert named.cause == "face_aim" and named.size == case.level("face").bias
+    marks = Case(ledger(batch("mark", downs, step="aim", putted=None)))
+    told = next(it for it in judged(marks).ranked if it.cause == "ball_mark")
+    assert told.size == marks.level("mark").bias

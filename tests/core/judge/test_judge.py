@@ -12,6 +12,7 @@ from libella.core.green.usual import UsualLength
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.judge.judgement import Occasion
+from libella.core.judge.judgement import judge as judged_facts
 from libella.core.measure.interval import Interval
 from libella.core.measure.side import side_of
 from libella.core.measure.units import about, degrees, percent, tape
@@ -190,3 +191,20 @@ def test_rays_are_drawn_where_the_ball_would_be():
     assert [it.age for it in drawn] == [1, 0]
     assert drawn[0].y_at == pytest.approx(2500 * math.tan(math.radians(1)))
     assert drawn[0].side == "right" and drawn[1].y_high is None
+
+
+def test_a_bias_that_is_cheap_here_and_dear_elsewhere_is_told_with_where():
+    """Cheap on a short putt, dear at the longest usual length; where it is dear here already, nothing more is said."""
+    usual = (UsualLength(1.0, 1), UsualLength(2.5, 1), UsualLength(5.0, 1))
+    scatter = (0.1, -0.1, 0.0, 0.15, -0.05, 0.05, -0.1, 0.1, 0.0, 0.05, 0.1, -0.1)
+
+    def dear(length_m, bias, lengths=usual):
+        station = Station(Putt(length_m, 0.3, 9.5), Board(distance_m=0.6), PROOF)
+        reads = [station.rig.observe(bias + it).interval for it in scatter]
+        return judged_facts(reads, station, Occasion("right", usual=lengths), planned=12).dear
+
+    for length_m in (1.2, 2.5):
+        told = dear(length_m, 0.5)
+        assert (told.distance_m, told.call.word, told.call.side) == (5.0, "clear", "right") and told.putts > 30
+    assert dear(2.5, 1.2) is None
+    assert dear(2.5, 0.5, (UsualLength(2.5, 1),)) is None and dear(2.5, 0.02) is None

@@ -42,6 +42,13 @@ def test_each_link_that_drifted_is_named_and_only_that():
     assert checked(straight=4.5)[2].word in ("drifted", "likely drifted")
 
 
+def test_eyes_have_drifted_from_ten_millimetres_on_either_way():
+    sharp = Kept(Estimate(20, 19.9, 20.1), None, 0.1, None)
+    for by in (-13, -7, 7, 13):
+        found = drifts(sharp, look(20 + by, seen_m=0.001, level_doubt_percent=0.01), None, [], "metric")
+        assert (found[0].word == "drifted") == (abs(by) > 10), by
+
+
 def test_what_one_look_can_not_tell_it_does_not_tell():
     found = checked(inside=28, level_doubt_percent=0.8)
     assert found[0].word == "can't tell yet" and "can't tell" in found[0].words

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from libella.core.certainty.estimate import Estimate
 from libella.core.green.putt import Putt
-from libella.core.green.slope import TrialRoll
+from libella.core.green.slope import TrialRoll, rolled_slope
 from libella.core.instruments.board import Board
 from libella.core.instruments.elevated_string import ElevatedString
 from libella.core.measure.limits import OutOfLimits
@@ -77,6 +77,20 @@ def test_balls_that_tell_another_slope_prove_nothing(percent, falls):
     with pytest.raises(OutOfLimits, match="rolled_other_right"):
         prove("rolled", Evidence(rolls=rolls), LINE, green_speed_ft=10)
     assert prove("rolled", Evidence(rolls=LEVEL), LINE, green_speed_ft=10).is_proved
+
+
+@pytest.mark.parametrize(("beyond", "proves"), [(-0.02, True), (0.02, False)])
+@pytest.mark.parametrize("side", [1, -1])
+def test_rolled_balls_may_differ_from_the_plan_by_a_tenth_and_twice_their_doubt(beyond, proves, side):
+    rolls = tuple(TrialRoll(way, 3.0, sign * side * 0.06) for way, sign in (("out", 1), ("back", -1)) for _ in range(3))
+    told = rolled_slope(rolls, 10)
+    planned = told.right_percent - side * (2 * told.right_doubt + 0.1 + beyond)
+    line = replace(LINE, falls_right_percent=planned, falls_forward_percent=told.forward_percent)
+    if proves:
+        assert prove("rolled", Evidence(rolls=rolls), line, green_speed_ft=10).is_proved
+        return
+    with pytest.raises(OutOfLimits, match="rolled_other_right"):
+        prove("rolled", Evidence(rolls=rolls), line, green_speed_ft=10)
 
 
 @given(st.floats(-0.08, 0.08), st.floats(0.1, 0.4), st.floats(1.2, 1.7))

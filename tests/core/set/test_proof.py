@@ -153,3 +153,10 @@ def test_a_breaking_station_says_how_it_is_started():
     assert path.points[-1] == pytest.approx((hole.x, hole.y), abs=0.5)
     assert hole.y > 0, "a ball that starts left finds the hole right of its start line"
     assert breaks(Station(PUTT, PegGate()), "metric") == ()
+
+
+def test_what_is_not_known_of_the_instrument_is_shared_by_every_reading():
+    it = Proof("tape", doubt_m=0.0, noise_deg=0.3, checks=9, tool_deg=0.5, tool_doubt_deg=0.4)
+    assert it.own_deg == pytest.approx(math.hypot(0.1, 0.4)) and it.shared_deg(1.0) == pytest.approx(it.own_deg)
+    assert Proof("tape", doubt_m=0.0, tool_doubt_deg=0.4).own_deg == pytest.approx(0.4)
+    assert it.correction_deg(1.0) == pytest.approx(0.5)

@@ -123,7 +123,8 @@ def judged(case: Case) -> Findings:
         # That the face aims off is known before it is known whether by the picture, the mark, or of its own.
         whole = case.by_sum("face_aim", case.aimed, None, aim.facts, aim.missing)
         if whole.is_named:
-            found["face_aim"] = replace(whole, kind="whole", size=told_by(case.joint.aim))
+            size = case.as_read("face", "address") or told_by(case.joint.aim)
+            found["face_aim"] = replace(whole, kind="whole", size=size)
     starts = _starts(case)
     if starts is not None and _may_stay(case, starts):
         for cause in _OFFSETS:

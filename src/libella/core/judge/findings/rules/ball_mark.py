@@ -1,6 +1,5 @@
 """Ball mark: the stripe does not lie on the line."""
 
-from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
 
@@ -18,5 +17,5 @@ def find(case: Case) -> Finding:
         square = not to_mark.bias.is_one_side
         what = "putter_on_mark" if square else "putter_off_mark"
         facts.append(Fact(what, "for" if square else "against", to_mark.bias, number=to_mark.count, at=to_mark.at))
-    size = told_by(case.joint.at_start["mark"] / case.ledger.k.value) if case.told.mark else None
+    size = case.as_read("mark") if case.told.mark else None
     return case.by_link("ball_mark", "mark", size, facts, missing)

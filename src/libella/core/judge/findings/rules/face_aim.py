@@ -34,4 +34,7 @@ def find(case: Case) -> Finding:
     # Of readings that say a side and no size none is told, whatever the starts make likely.
     sized = any(it is not None and it.beyond is None for it in (face, address, to_mark))
     size = told_by(case.joint.at_start["aim"] / ledger.k.value) if sized else None
+    if sized and case.told.mark is None and case.told.beta is None:
+        # Nothing of it is told apart: it is the aim as it was read.
+        size = case.as_read("face", "address") or size
     return case.by_link("face_aim", "aim", size, facts, missing)
