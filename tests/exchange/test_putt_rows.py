@@ -204,3 +204,10 @@ def test_a_long_file_without_times_is_one_lesson_at_whatever_hour_it_is_given():
     found = list(putts(sheet, ColumnMapping((ColumnUse(0, "start_deg", "deg", "right"),)), "G", "right", late))
     assert {it.lesson for it in found} == {"2026-03-01"}
     assert [it.taken_at for it in found] == sorted({it.taken_at for it in found}), "each has its place"
+
+
+@pytest.mark.parametrize(("unit", "cell"), [("mm", "5"), ("cm", "0.5"), ("in", "0.19685"), ("m", "0.005")])
+def test_a_strike_is_told_in_millimetres_in_whatever_unit_it_came(unit, cell):
+    sheet = sheet_of(["x", "y"], ["0.5", cell])
+    [row], check = read(sheet, ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "strike_toe_mm", unit, "toe"))
+    assert check.good == 1 and row.notes["strike_toe_mm"] == pytest.approx(5.0, abs=0.01)

@@ -1,7 +1,13 @@
 """A lesson judged whole over the API: from set-downs alone, from putts, kept, answered, one voice on every page."""
 
+import math
+from uuid import UUID
+
+import pytest
 import uuid6
 
+from libella.core.judge.disturbed import DISTURBANCES
+from libella.lessons.judge.findings import judge_whole
 from libella.words.judge.findings import CAUSE_NAMES
 
 from ...conftest import now
@@ -141,3 +147,21 @@ def test_a_way_that_was_tried_beside_the_usual_one_is_set_beside_it(coach):
     assert said["headline"].startswith("Starts 1.2° right")
     assert said["also"][0].startswith("“soft hands” against “as usual”: start 1.0° further left")
     assert "now nothing to mend" in said["also"][0]
+
+
+def test_what_disturbed_a_block_is_in_the_doubt_of_what_its_lesson_claims(coach, application):
+    block = coach.block(planned=8)
+    for n in range(8):
+        coach.putt(block["id"], {"offset_m": 0.01 * (n % 3)})
+    lesson = UUID(block["lesson_id"])
+    plain = level_of_starts(application, lesson)
+    coach.put(f"/blocks/{block['id']}/circumstances", disturbances=["wind", "tired"])
+    disturbed = level_of_starts(application, lesson)
+    by = math.hypot(DISTURBANCES["wind"], DISTURBANCES["tired"])
+    assert disturbed.shared == pytest.approx(math.hypot(plain.shared, by)) and by > 0.1
+    assert disturbed.bias.doubt > plain.bias.doubt
+
+
+def level_of_starts(application, lesson):
+    [told] = [it for it in judge_whole(application.state.desk(), lesson).judged.reads if it.quantity.name == "start"]
+    return told

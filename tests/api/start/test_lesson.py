@@ -363,6 +363,22 @@ def test_the_next_golfer_putts_at_the_same_station_in_a_lesson_of_their_own(coac
     coach.put(f"/turns/{uuid6.uuid7()}", 404, **body | {"golfer_id": str(uuid6.uuid7())})
 
 
+def test_the_next_golfer_goes_on_in_a_lesson_that_is_open_here_and_in_no_other(coach):
+    block = coach.block(planned=8)
+    other = coach.golfer("Elsewhere Today")
+    elsewhere = coach.lesson(other["id"], place="Another floor")
+    ended = coach.lesson(other["id"])
+    coach.put(f"/lessons/{ended['id']}/end", ended_at=now())
+    body = {"from_block_id": block["id"], "golfer_id": other["id"], "started_at": now()}
+    theirs = coach.put(f"/turns/{uuid6.uuid7()}", **body)
+    assert theirs["lesson_id"] not in (elsewhere["id"], ended["id"])
+    told = coach.get(f"/lessons/{theirs['lesson_id']}")["lesson"]
+    assert told["place"] == "Test floor" and told["ended_at"] is None
+    here = coach.golfer("Here Today")
+    open_here = coach.lesson(here["id"])
+    assert coach.put(f"/turns/{uuid6.uuid7()}", **body | {"golfer_id": here["id"]})["lesson_id"] == open_here["id"]
+
+
 def test_the_hand_in_use_belongs_to_the_lesson(coach):
     golfer = coach.golfer("Other Side")
     first = coach.lesson(golfer["id"])

@@ -12,7 +12,7 @@ from sqlalchemy import update
 from starlette.websockets import WebSocketDisconnect
 
 from libella.core.simulated.golfer import SimulatedGolfer, sensed
-from libella.lessons.start.strokes import StrokeEntry, receive
+from libella.lessons.start.strokes import StrokeEntry, receive, strokes_of
 from libella.store.tables import SensorRow
 
 from ...conftest import now
@@ -454,3 +454,12 @@ def test_a_device_that_fell_silent_is_said_to_be(coach):
             update(SensorRow).where(SensorRow.id == id).values(heard_at=datetime.now(UTC) - timedelta(seconds=95))
         )
     assert sheet(coach, lesson)["sensors"][0]["silent_words"].startswith("Nothing heard from it for 95 s")
+
+
+def test_what_a_device_says_of_its_own_noise_counts_with_that_of_its_zero(coach, application):
+    lesson = coach.lesson()
+    _, head = paired(coach, lesson)
+    tell(coach, head, stroke("a", face_impact_deg=0.5, u_deg=0.8), stroke("b", face_impact_deg=0.5))
+    found = strokes_of(application.state.desk(), UUID(lesson["id"]))
+    told = {it.stroke.measures.get("u_deg", 0.0): it.noise_deg for it in found}
+    assert told[0.8] == 0.8 and told[0.0] < 0.8
