@@ -10,6 +10,7 @@ import uuid6
 from fastapi.testclient import TestClient
 
 from libella.api.app import create_app
+from libella.api.base.units import UNITS, numbers
 from libella.store.server.database import connect, migrate
 
 from ..conftest import Coach, new_database, now
@@ -167,3 +168,13 @@ def test_a_power_cut_in_mid_run_loses_no_acknowledged_putt_and_doubles_none(own_
         assert len(readings) == len(set(readings))
         assert set(acknowledged) <= set(readings) and len(acknowledged) > 5
     engine.dispose()
+
+
+def test_every_number_in_the_apis_description_has_its_unit(client):
+    """In its name, with its field, or in one table; and the table names nothing that is not there."""
+    document = client.get("/api/openapi.json").json()
+    assert [f"{schema}.{name}" for schema, name, _ in numbers(document)] == []
+    schemas = document["components"]["schemas"]
+    fields = {(schema, name) for schema, it in schemas.items() for name in it.get("properties", {})}
+    known = {name for _, name in fields} | {f"{schema}.{name}" for schema, name in fields}
+    assert set(UNITS) - known == set()

@@ -3,7 +3,7 @@
 from collections.abc import AsyncGenerator
 from contextlib import asynccontextmanager
 from pathlib import Path
-from typing import Final
+from typing import Any, Final
 
 from fastapi import APIRouter, FastAPI
 from fastapi.responses import FileResponse, Response
@@ -19,6 +19,7 @@ from .aim import aims
 from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .base.jobs import Jobs, Task
+from .base.units import with_units
 from .golfer import golfers
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
@@ -75,6 +76,13 @@ _LONGEST_PATH = 1024
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
 
+class _Described(FastAPI):
+    """An application whose description of itself tells the unit of every number."""
+
+    def openapi(self) -> dict[str, Any]:
+        return self.openapi_schema or with_units(super().openapi())
+
+
 def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.Launcher | None = None) -> FastAPI:
     """The application on a migrated database.
 
@@ -84,7 +92,7 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     front_end : folder of the built front end; without it only the API is served
     launcher : starts stand-ins for devices, in the demo
     """
-    app = FastAPI(
+    app = _Described(
         title="Libella",
         version=__version__,
         docs_url=None,

@@ -2708,7 +2708,10 @@ export interface components {
         AidEntry: {
             /** Kind */
             kind: string;
-            /** Sizes */
+            /**
+             * Sizes
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             sizes: {
                 [key: string]: number;
             };
@@ -2839,7 +2842,10 @@ export interface components {
              * @description instrument the face is read with; null: an angle is read
              */
             kind?: string | null;
-            /** Sizes */
+            /**
+             * Sizes
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             sizes?: {
                 [key: string]: number;
             };
@@ -2895,7 +2901,10 @@ export interface components {
             planned: number;
             /** Kind */
             kind: string | null;
-            /** Sizes */
+            /**
+             * Sizes
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             sizes: {
                 [key: string]: number;
             };
@@ -2928,9 +2937,13 @@ export interface components {
          * @description The ball mark and the putter against it, added, beside the face as it was read; null for what was not.
          */
         AimSumOut: {
+            /** @description deg, right positive */
             mark: components["schemas"]["Estimate"] | null;
+            /** @description deg, right positive */
             to_mark: components["schemas"]["Estimate"] | null;
+            /** @description deg, right positive */
             added: components["schemas"]["Estimate"] | null;
+            /** @description deg, right positive */
             face: components["schemas"]["Estimate"] | null;
             /** Words */
             words: string;
@@ -2976,6 +2989,7 @@ export interface components {
             test_id: string;
             /**
              * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
              * @example {
              *       "looks": "left",
              *       "true_deg": 0.75
@@ -2999,7 +3013,10 @@ export interface components {
          * @description A closed polygon through `points`, in order.
          */
         Area: {
-            /** Points */
+            /**
+             * Points
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             points: [
                 number,
                 number
@@ -3263,7 +3280,10 @@ export interface components {
             path_model: "" | "straight" | "arc" | "arc_then_straight";
             /** Ball Ahead M */
             ball_ahead_m: number;
-            /** K */
+            /**
+             * K
+             * @description a share, 0 to 1
+             */
             k: number | null;
             /** Comparison Id */
             comparison_id: string | null;
@@ -3332,7 +3352,10 @@ export interface components {
             path_model: "" | "straight" | "arc" | "arc_then_straight";
             /** Ball Ahead M */
             ball_ahead_m: number;
-            /** K */
+            /**
+             * K
+             * @description a share, 0 to 1
+             */
             k: number | null;
             /** Comparison Id */
             comparison_id: string | null;
@@ -3419,7 +3442,10 @@ export interface components {
             path_model: "" | "straight" | "arc" | "arc_then_straight";
             /** Ball Ahead M */
             ball_ahead_m: number;
-            /** K */
+            /**
+             * K
+             * @description a share, 0 to 1
+             */
             k: number | null;
             /** Comparison Id */
             comparison_id: string | null;
@@ -3502,7 +3528,10 @@ export interface components {
              * Format: uuid
              */
             lesson_id: string;
-            /** Position */
+            /**
+             * Position
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
             position?: {
                 [key: string]: number;
             };
@@ -3599,15 +3628,26 @@ export interface components {
          *     stands : it was asked there again and still stands; else it is only worth asking again
          */
         Change: {
-            /** Position */
+            /**
+             * Position
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
             position: {
                 [key: string]: number;
             };
+            /** @description by lever, from the usual set-up, in the lever's unit: mm or deg */
             before: components["schemas"]["Estimate"];
+            /** @description by lever, from the usual set-up, in the lever's unit: mm or deg */
             after: components["schemas"]["Estimate"];
-            /** Truer */
+            /**
+             * Truer
+             * @description a chance, 0 to 1
+             */
             truer: number;
-            /** Enough */
+            /**
+             * Enough
+             * @description a chance, 0 to 1
+             */
             enough: number;
             /** Stands */
             stands: boolean;
@@ -3676,11 +3716,20 @@ export interface components {
         };
         /** Circle */
         Circle: {
-            /** X */
+            /**
+             * X
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x: number;
-            /** Y */
+            /**
+             * Y
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y: number;
-            /** R */
+            /**
+             * R
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             r: number;
             /**
              * Role
@@ -4027,13 +4076,25 @@ export interface components {
          *     mean : posterior mean of the cost, putts of a hundred
          */
         Cost: {
-            /** Right */
+            /**
+             * Right
+             * @description a chance, 0 to 1
+             */
             right: number;
-            /** Left */
+            /**
+             * Left
+             * @description a chance, 0 to 1
+             */
             left: number;
-            /** Small */
+            /**
+             * Small
+             * @description a chance, 0 to 1
+             */
             small: number;
-            /** Mean */
+            /**
+             * Mean
+             * @description putts of a hundred
+             */
             mean: number;
         };
         /**
@@ -4074,7 +4135,10 @@ export interface components {
          * @description An open line through `points`, in order.
          */
         Curve: {
-            /** Points */
+            /**
+             * Points
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             points: [
                 number,
                 number
@@ -4100,13 +4164,25 @@ export interface components {
             name: string;
             /** Label */
             label: string;
-            /** Low */
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
             low: number;
-            /** High */
+            /**
+             * High
+             * @description in the entry's own unit
+             */
             high: number;
-            /** Default */
+            /**
+             * Default
+             * @description in the entry's own unit
+             */
             default: number;
-            /** Step */
+            /**
+             * Step
+             * @description in the entry's own unit
+             */
             step: number;
             /** Hint */
             hint: string;
@@ -4192,11 +4268,20 @@ export interface components {
             unit: "m" | "deg" | "%" | "words";
             /** Hint */
             hint: string;
-            /** Low */
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
             low: number;
-            /** High */
+            /**
+             * High
+             * @description in the entry's own unit
+             */
             high: number;
-            /** Step */
+            /**
+             * Step
+             * @description in the entry's own unit
+             */
             step: number;
             /**
              * Options
@@ -4239,11 +4324,20 @@ export interface components {
             hint: string;
             /** Unit */
             unit: string;
-            /** Low */
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
             low: number;
-            /** High */
+            /**
+             * High
+             * @description in the entry's own unit
+             */
             high: number;
-            /** Step */
+            /**
+             * Step
+             * @description in the entry's own unit
+             */
             step: number;
             /**
              * Fine
@@ -4256,11 +4350,20 @@ export interface components {
          * @description A posterior value (median for a quantity, mean for a chance) and its 90 % interval.
          */
         Estimate: {
-            /** Value */
+            /**
+             * Value
+             * @description in the unit of what it estimates
+             */
             value: number;
-            /** Low */
+            /**
+             * Low
+             * @description in the unit of what it estimates
+             */
             low: number;
-            /** High */
+            /**
+             * High
+             * @description in the unit of what it estimates
+             */
             high: number;
         };
         /**
@@ -4308,16 +4411,25 @@ export interface components {
         EyePlace: {
             /** Takes */
             takes: number;
+            /** @description mm */
             inside: components["schemas"]["Estimate"];
+            /** @description mm */
             behind: components["schemas"]["Estimate"] | null;
+            /** @description mm */
             wander: components["schemas"]["Estimate"];
             /** Eye Line Deg */
             eye_line_deg: number | null;
             /** Reading Mm */
             reading_mm: number | null;
-            /** Prob Inside */
+            /**
+             * Prob Inside
+             * @description a chance, 0 to 1
+             */
             prob_inside: number;
-            /** Zone */
+            /**
+             * Zone
+             * @description mm inside the line, from and to
+             */
             zone: [
                 number,
                 number
@@ -4660,6 +4772,7 @@ export interface components {
             side: "left" | "right" | "neither";
             /** Words */
             words: string;
+            /** @description putts of a hundred */
             weight: components["schemas"]["Estimate"];
             /** Weight Words */
             weight_words: string;
@@ -4779,6 +4892,7 @@ export interface components {
             change: "bias" | "spread";
             /** Name */
             name: string;
+            /** @description putts of a hundred */
             putts: components["schemas"]["Estimate"];
             /** Words */
             words: string;
@@ -5295,9 +5409,15 @@ export interface components {
          * @description Text at a point; `anchor` says which side of the point it stands.
          */
         Label: {
-            /** X */
+            /**
+             * X
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x: number;
-            /** Y */
+            /**
+             * Y
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y: number;
             /** Text */
             text: string;
@@ -5453,7 +5573,10 @@ export interface components {
         LayIn: {
             /** Kind */
             kind: string;
-            /** Sizes */
+            /**
+             * Sizes
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             sizes?: {
                 [key: string]: number;
             };
@@ -5762,9 +5885,15 @@ export interface components {
             links: {
                 [key: string]: components["schemas"]["LinkBandIn"];
             };
-            /** Cost */
+            /**
+             * Cost
+             * @description putts of a hundred
+             */
             cost: number;
-            /** Lost Inside */
+            /**
+             * Lost Inside
+             * @description putts of a hundred
+             */
             lost_inside: number;
             /** Offset May Stay */
             offset_may_stay: boolean;
@@ -5814,20 +5943,38 @@ export interface components {
             plus: string;
             /** Minus */
             minus: string;
-            /** Reach */
+            /**
+             * Reach
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
             reach: number;
-            /** Step */
+            /**
+             * Step
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
             step: number;
         };
         /** Line */
         Line: {
-            /** X1 */
+            /**
+             * X1
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x1: number;
-            /** Y1 */
+            /**
+             * Y1
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y1: number;
-            /** X2 */
+            /**
+             * X2
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x2: number;
-            /** Y2 */
+            /**
+             * Y2
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y2: number;
             /**
              * Role
@@ -6048,12 +6195,21 @@ export interface components {
         LooksStraight: {
             /** Trials */
             trials: number;
+            /** @description deg, right positive */
             angle: components["schemas"]["Estimate"];
+            /** @description deg, right positive */
             noise: components["schemas"]["Estimate"];
+            /** @description deg, half its width */
             zone: components["schemas"]["Estimate"] | null;
-            /** Right */
+            /**
+             * Right
+             * @description a chance, 0 to 1
+             */
             right: number;
-            /** Left */
+            /**
+             * Left
+             * @description a chance, 0 to 1
+             */
             left: number;
             /**
              * Too Noisy
@@ -6322,11 +6478,20 @@ export interface components {
             columns: number;
             /** Unit */
             unit: string;
-            /** Low */
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
             low: number;
-            /** High */
+            /**
+             * High
+             * @description in the entry's own unit
+             */
             high: number;
-            /** Step */
+            /**
+             * Step
+             * @description in the entry's own unit
+             */
             step: number;
             /** Low Word */
             low_word: string;
@@ -6472,6 +6637,7 @@ export interface components {
         Pauses: {
             /**
              * Spot Putts
+             * @description putts
              * @default 10
              */
             spot_putts: number;
@@ -6488,7 +6654,10 @@ export interface components {
         };
         /** PausesIn */
         PausesIn: {
-            /** Spot Putts */
+            /**
+             * Spot Putts
+             * @description putts
+             */
             spot_putts: number;
             /** Feet Min */
             feet_min: number;
@@ -6542,7 +6711,10 @@ export interface components {
             id: string;
             /** Where */
             where: string;
-            /** Position */
+            /**
+             * Position
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
             position: {
                 [key: string]: number;
             };
@@ -7006,7 +7178,10 @@ export interface components {
             kind: string;
             /** Name */
             name: string;
-            /** Sizes */
+            /**
+             * Sizes
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             sizes: {
                 [key: string]: number;
             };
@@ -7231,17 +7406,35 @@ export interface components {
          *     `y_at` is the reading's middle; `y_low`/`y_high` its limits, None where open. `age` is 0 for the newest putt.
          */
         Ray: {
-            /** X */
+            /**
+             * X
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x: number;
-            /** Y */
+            /**
+             * Y
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y: number;
-            /** X End */
+            /**
+             * X End
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x_end: number;
-            /** Y At */
+            /**
+             * Y At
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y_at: number;
-            /** Y Low */
+            /**
+             * Y Low
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y_low: number | null;
-            /** Y High */
+            /**
+             * Y High
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y_high: number | null;
             /**
              * Side
@@ -7370,6 +7563,7 @@ export interface components {
             block_id: string;
             /**
              * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
              * @example {
              *       "crossing": "clean"
              *     }
@@ -7388,6 +7582,7 @@ export interface components {
             taken_at: string;
             /**
              * Notes
+             * @description by note, in the note's own unit, or its word
              * @example {
              *       "felt": "left"
              *     }
@@ -7408,7 +7603,10 @@ export interface components {
              * Format: uuid
              */
             block_id: string;
-            /** Raw */
+            /**
+             * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
+             */
             raw: {
                 [key: string]: number | string;
             };
@@ -7416,7 +7614,10 @@ export interface components {
             low_deg: number | null;
             /** High Deg */
             high_deg: number | null;
-            /** Notes */
+            /**
+             * Notes
+             * @description by note, in the note's own unit, or its word
+             */
             notes: {
                 [key: string]: string | number;
             };
@@ -7457,7 +7658,10 @@ export interface components {
              * Format: uuid
              */
             block_id: string;
-            /** Raw */
+            /**
+             * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
+             */
             raw: {
                 [key: string]: number | string;
             };
@@ -7465,7 +7669,10 @@ export interface components {
             low_deg: number | null;
             /** High Deg */
             high_deg: number | null;
-            /** Notes */
+            /**
+             * Notes
+             * @description by note, in the note's own unit, or its word
+             */
             notes: {
                 [key: string]: string | number;
             };
@@ -7499,7 +7706,10 @@ export interface components {
         RemedyWords: {
             /** Name */
             name: string;
-            /** Value */
+            /**
+             * Value
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             value: number;
             /** Words */
             words: string;
@@ -7511,7 +7721,10 @@ export interface components {
         RigSightOut: {
             /** Narrowest Deg */
             narrowest_deg: number;
-            /** Share */
+            /**
+             * Share
+             * @description a share, 0 to 1
+             */
             share: number;
             /**
              * Fit
@@ -7745,13 +7958,25 @@ export interface components {
          * @description Shapes with the extent they should be shown in (mm) and the words that stand for them.
          */
         Scene: {
-            /** Left */
+            /**
+             * Left
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             left: number;
-            /** Top */
+            /**
+             * Top
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             top: number;
-            /** Right */
+            /**
+             * Right
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             right: number;
-            /** Bottom */
+            /**
+             * Bottom
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             bottom: number;
             /** Words */
             words: string;
@@ -7851,6 +8076,7 @@ export interface components {
             series_id: string;
             /**
              * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
              * @example {
              *       "angle_deg": 1,
              *       "seen_deg": 0.5
@@ -7875,7 +8101,10 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            /** Raw */
+            /**
+             * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
+             */
             raw: {
                 [key: string]: number | string;
             };
@@ -7917,6 +8146,7 @@ export interface components {
             lesson_id: string;
             /**
              * Values
+             * @description by entry of the set-up, in its own unit, or its word
              * @example {
              *       "ball_toes_m": 0.23,
              *       "shoulders_deg": "left"
@@ -7943,7 +8173,10 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            /** Values */
+            /**
+             * Values
+             * @description by entry of the set-up, in its own unit, or its word
+             */
             values: {
                 [key: string]: number | string;
             };
@@ -8153,7 +8386,10 @@ export interface components {
              * @enum {string}
              */
             toward: "hole" | "start";
-            /** Position */
+            /**
+             * Position
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
             position: {
                 [key: string]: number;
             };
@@ -8178,7 +8414,10 @@ export interface components {
              * Format: uuid
              */
             test_id: string;
-            /** Raw */
+            /**
+             * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
+             */
             raw: {
                 [key: string]: number | string;
             };
@@ -8232,9 +8471,15 @@ export interface components {
             fall_percent: number;
             /** Azimuth Deg */
             azimuth_deg: number;
-            /** Forward Doubt */
+            /**
+             * Forward Doubt
+             * @description %, one standard deviation
+             */
             forward_doubt: number;
-            /** Right Doubt */
+            /**
+             * Right Doubt
+             * @description %, one standard deviation
+             */
             right_doubt: number;
             /** Azimuth Doubt Deg */
             azimuth_doubt_deg: number | null;
@@ -8710,7 +8955,10 @@ export interface components {
              * @description how long after it was made it arrived, its sensor's clock put right, s
              */
             late_s: number;
-            /** Measures */
+            /**
+             * Measures
+             * @description by measure, in its own unit: deg, mm or s; right, toe and high positive
+             */
             measures: {
                 [key: string]: number;
             };
@@ -8782,15 +9030,26 @@ export interface components {
          *     prob_steadier_matters : chance that a quarter less spread gains enough to matter
          */
         Summary: {
+            /** @description deg, right positive */
             bias: components["schemas"]["Estimate"];
+            /** @description deg, right positive */
             spread: components["schemas"]["Estimate"];
-            /** Prob Right */
+            /**
+             * Prob Right
+             * @description a chance, 0 to 1
+             */
             prob_right: number;
             cost: components["schemas"]["Cost"];
+            /** @description a share of putts, 0 to 1 */
             inside: components["schemas"]["Estimate"];
+            /** @description a share of putts, 0 to 1 */
             gain_unbiased: components["schemas"]["Estimate"];
+            /** @description a share of putts, 0 to 1 */
             gain_steadier: components["schemas"]["Estimate"];
-            /** Prob Steadier Matters */
+            /**
+             * Prob Steadier Matters
+             * @description a chance, 0 to 1
+             */
             prob_steadier_matters: number;
         };
         /** TakeIn */
@@ -8810,13 +9069,25 @@ export interface components {
          *     pulled away from the first; empty where it can't be pulled. `whose` is 0 for the rig, n for the n-th aid beside it.
          */
         Tape: {
-            /** X1 */
+            /**
+             * X1
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x1: number;
-            /** Y1 */
+            /**
+             * Y1
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y1: number;
-            /** X2 */
+            /**
+             * X2
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             x2: number;
-            /** Y2 */
+            /**
+             * Y2
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
             y2: number;
             /** Text */
             text: string;
@@ -8829,6 +9100,7 @@ export interface components {
             of: string;
             /**
              * Per
+             * @description mm drawn for each mm told
              * @default 1
              */
             per: number;
@@ -8865,11 +9137,20 @@ export interface components {
          * @description One putt under the tube: its limits (None where open) and where its tick stands.
          */
         Tick: {
-            /** Low */
+            /**
+             * Low
+             * @description in the vial's unit, right positive
+             */
             low: number | null;
-            /** High */
+            /**
+             * High
+             * @description in the vial's unit, right positive
+             */
             high: number | null;
-            /** At */
+            /**
+             * At
+             * @description in the vial's unit, right positive
+             */
             at: number;
         };
         /** TicksIn */
@@ -8909,7 +9190,10 @@ export interface components {
             };
             /** Turns */
             turns?: components["schemas"]["TurnIn"][];
-            /** Raws */
+            /**
+             * Raws
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
+             */
             raws?: {
                 [key: string]: number | string;
             }[];
@@ -9155,7 +9439,10 @@ export interface components {
             link: "face" | "mark" | "to_mark";
             /** Kind */
             kind?: string | null;
-            /** Sizes */
+            /**
+             * Sizes
+             * @description by dimension of the instrument, in that dimension's unit: m, deg or %
+             */
             sizes?: {
                 [key: string]: number;
             };
@@ -9223,6 +9510,7 @@ export interface components {
             distance_m: number;
             /**
              * Weight
+             * @description how often it is putted beside the other lengths
              * @default 1
              * @example 3
              */
@@ -9244,9 +9532,15 @@ export interface components {
              * @enum {string}
              */
             side: "left" | "right" | "neither";
-            /** Probability */
+            /**
+             * Probability
+             * @description a chance, 0 to 1
+             */
             probability: number;
-            /** Cost */
+            /**
+             * Cost
+             * @description putts of a hundred
+             */
             cost?: number | null;
         };
         /**
@@ -9260,21 +9554,45 @@ export interface components {
         Vial: {
             /** Unit */
             unit: string;
-            /** Reach */
+            /**
+             * Reach
+             * @description in the vial's unit, right positive
+             */
             reach: number;
-            /** Mark Left */
+            /**
+             * Mark Left
+             * @description in the vial's unit, right positive
+             */
             mark_left: number;
-            /** Mark Right */
+            /**
+             * Mark Right
+             * @description in the vial's unit, right positive
+             */
             mark_right: number;
-            /** Bubble At */
+            /**
+             * Bubble At
+             * @description in the vial's unit, right positive
+             */
             bubble_at: number | null;
-            /** Bubble Low */
+            /**
+             * Bubble Low
+             * @description in the vial's unit, right positive
+             */
             bubble_low: number | null;
-            /** Bubble High */
+            /**
+             * Bubble High
+             * @description in the vial's unit, right positive
+             */
             bubble_high: number | null;
-            /** Film Low */
+            /**
+             * Film Low
+             * @description in the vial's unit, right positive
+             */
             film_low: number | null;
-            /** Film High */
+            /**
+             * Film High
+             * @description in the vial's unit, right positive
+             */
             film_high: number | null;
             /** Ticks */
             ticks: components["schemas"]["Tick"][];
@@ -9381,8 +9699,12 @@ export interface components {
             name: string;
             /** Label */
             label: string;
+            /** @description by entry of the set-up, in its own unit */
             spread: components["schemas"]["Estimate"];
-            /** Wandering */
+            /**
+             * Wandering
+             * @description by entry of the set-up, in its own unit
+             */
             wandering: number;
             /** Words */
             words: string;
@@ -9572,17 +9894,29 @@ export interface components {
         ZoneOut: {
             /** Name */
             name: string;
-            /** Raw */
+            /**
+             * Raw
+             * @description a reading as it was tapped: lengths in m, angles in degrees, words by their code
+             */
             raw: {
                 [key: string]: number | string;
             };
             /** Key */
             key: string | null;
-            /** Low */
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
             low: number | null;
-            /** High */
+            /**
+             * High
+             * @description in the entry's own unit
+             */
             high: number | null;
-            /** At */
+            /**
+             * At
+             * @description mm on the picture, from and to
+             */
             at: number;
             /**
              * Side
