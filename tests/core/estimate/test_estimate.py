@@ -184,3 +184,15 @@ def test_further_putts_come_true():
         it = summarise(posterior([*start, *read(played)]), WINDOW).cost
         done += bool(settled(it.right, it.left, it.small))
     assert 0.7 <= done / 150 <= 0.93
+
+
+@pytest.mark.parametrize("doubt", [0.05, 0.2, 1.0])
+def test_a_shared_doubt_adds_its_square_to_that_of_the_bias(doubt):
+    post = posterior([Interval(it - 0.1, it + 0.1) for it in (0.2, 0.6, -0.1, 0.4, 0.3, 0.5)], START)
+
+    def variance(it):
+        mass = it.weight.sum(axis=1)
+        return float(mass @ it.bias**2) - float(mass @ it.bias) ** 2
+
+    assert variance(post.blurred(doubt)) == pytest.approx(variance(post) + doubt**2, rel=0.01)
+    assert post.blurred(0.0) is post

@@ -8,6 +8,8 @@ from hypothesis import strategies as st
 
 from libella.core.green.capture import capture_offset, longest_past, speed_past
 from libella.core.green.putt import Putt
+from libella.core.green.roll import Ground
+from libella.core.green.target import aim, started_at
 from libella.core.measure.angle import angle_deg, hole_widths, offset_m
 from libella.core.measure.constants import HOLE_M
 from libella.core.measure.limits import OutOfLimits
@@ -61,3 +63,21 @@ def test_absurd_putts_are_refused_with_their_limit(putt, field):
     with pytest.raises(OutOfLimits) as refused:
         Putt(*putt)
     assert refused.value.field == field and refused.value.unit in ("m", "ft")
+
+
+def test_a_putt_counts_as_straight_up_to_a_centimetre_of_curve():
+    seen = set()
+    for percent in [0.05 * n for n in range(1, 30)]:
+        putt = Putt(2.5, 0.3, 10, falls_right_percent=percent)
+        assert putt.is_straight == (abs(putt.curve_m) < 0.010)
+        seen.add((putt.is_straight, abs(putt.curve_m) < 0.018))
+    assert (False, True) in seen, "some must curve a little more than that"
+
+
+@pytest.mark.parametrize("by_deg", [1.0, -0.5, 0.0])
+def test_from_another_start_the_true_line_lies_on_the_other_side(by_deg):
+    ground = Ground(10.0, 0.0, 1.0)
+    true = aim(ground, 3.0, 0.3, "rim_assisted")
+    other = started_at(ground, 3.0, 0.3, "rim_assisted", true.start_deg + by_deg)
+    assert other.window.off_deg == pytest.approx(-by_deg) and other.start_deg == true.start_deg + by_deg
+    assert other.window.half_deg == pytest.approx(true.window.half_deg)

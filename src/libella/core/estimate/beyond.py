@@ -39,7 +39,7 @@ def beyond_of(readings: Sequence[Interval], window: Window) -> Beyond | None:
         edges = [low for low, high in far if math.isinf(high) or high - low > wide]
         # Something that reads finer on that side says how far, as well as it can.
         finer = any(low > 0 and not (math.isinf(high) or high - low > wide) for low, high in far)
-        if len(edges) >= _OPEN_SHARE * len(readings) and not finer:
+        if edges and len(edges) >= _OPEN_SHARE * len(readings) and not finer:
             edge = min(edges)
             return Beyond(side, edge if side == "right" else -edge, len(edges))
     return None
