@@ -14,7 +14,7 @@ from libella.core.instruments import Aid, Rig, instrument, instruments, lay, usu
 from libella.core.instruments.ball_gate import BallGate
 from libella.core.instruments.board import Board
 from libella.core.instruments.bridge_row import BridgeRow
-from libella.core.instruments.gate import clearance_limit_deg
+from libella.core.instruments.gate import clearance_limit_deg, opening_remedies
 from libella.core.instruments.peg_gate import PegGate
 from libella.core.measure.constants import BALL_M
 from libella.core.measure.interval import Interval
@@ -290,3 +290,12 @@ def test_a_near_gate_is_told_by_the_exact_contact(kind, distance):
     passing = post[1] * math.cos(turned) - post[0] * math.sin(turned)
     assert passing == pytest.approx(BALL_M / 2 + gate.post_width_m / 2, abs=1e-9)
     assert 0 < clearance_limit_deg(0.06, distance) - gate.limit_deg < 0.2
+
+
+@pytest.mark.parametrize("distance_m", [0.6, 0.8, 2.5])
+def test_a_gate_is_never_offered_a_place_at_the_hole_or_behind_it(distance_m):
+    for width_m, spread_deg in ((0.06, 1.0), (0.06, 2.0), (0.09, 1.4), (0.12, 3.0)):
+        for it in opening_remedies("inside_width_m", width_m, 0.4, spread_deg, Putt(distance_m, 0.3, 10)):
+            if it.name == "distance_m":
+                assert it.value <= distance_m - 0.1
+                assert clearance_limit_deg(width_m, it.value) == pytest.approx(spread_deg, abs=0.1)

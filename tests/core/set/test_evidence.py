@@ -2,6 +2,7 @@
 
 import math
 from dataclasses import replace
+from statistics import stdev
 
 import pytest
 from hypothesis import given
@@ -14,7 +15,16 @@ from libella.core.instruments.board import Board
 from libella.core.instruments.elevated_string import ElevatedString
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.side_look import StringLook
-from libella.core.set.proof import NOT_PROVED, USUAL_DOUBT_M, Evidence, Measured, Proof, Repeatability, prove
+from libella.core.set.proof import (
+    BY_EYE_DEG,
+    NOT_PROVED,
+    USUAL_DOUBT_M,
+    Evidence,
+    Measured,
+    Proof,
+    Repeatability,
+    prove,
+)
 from libella.core.set.station import Station
 from libella.core.set.string_fit import string_fit
 
@@ -116,3 +126,28 @@ def test_an_upright_string_is_the_same_both_ways(covers, side):
     look = StringLook(covers, side).inside_mm
     other = StringLook(covers, "outside" if side == "inside" else "inside").inside_mm
     assert (look.low, look.high) == (pytest.approx(-other.high), pytest.approx(-other.low))
+
+
+def test_a_line_takes_two_measurements_and_their_scatter_shrinks_with_more():
+    with pytest.raises(OutOfLimits):
+        prove("tape", Evidence((Measured(1.0, 0.002),)), LINE, green_speed_ft=10)
+    for n in (1, 4):
+        told = tuple(Measured(1.0, beside) for beside in (0.001, 0.005) * n)
+        found = prove("tape", Evidence(told), LINE, green_speed_ft=10)
+        scatter = stdev(it.beside_m for it in told) / math.sqrt(len(told))
+        assert found.offset_m == pytest.approx(0.003)
+        assert found.doubt_m == pytest.approx(math.hypot(USUAL_DOUBT_M["tape"], scatter))
+
+
+def test_a_line_laid_by_eye_is_known_to_so_many_tenths():
+    assert NOT_PROVED.line_deg(1.0) == NOT_PROVED.line_deg(3.0) == BY_EYE_DEG == 0.6
+
+
+@pytest.mark.parametrize(("share", "fit"), [(0.30, "good"), (0.36, "unsure")])
+def test_a_rig_that_hides_a_third_of_its_window_is_unsure(share, fit):
+    putt = Putt(2.5, 0.3, 10)
+    plain = Station(putt, Board(distance_m=1.0), Proof("tape", doubt_m=0.0001))
+    assert plain.sight(1.0).fit == "good"
+    own = math.sqrt(max((share * plain.sight(1.0).window_deg) ** 2 - plain.shared_deg**2, 0.0))
+    station = replace(plain, proof=Proof("tape", doubt_m=0.0001, tool_doubt_deg=own))
+    assert station.sight(1.0).fit == fit
