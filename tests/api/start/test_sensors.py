@@ -454,6 +454,9 @@ def test_a_device_that_fell_silent_is_said_to_be(coach):
             update(SensorRow).where(SensorRow.id == id).values(heard_at=datetime.now(UTC) - timedelta(seconds=95))
         )
     assert sheet(coach, lesson)["sensors"][0]["silent_words"].startswith("Nothing heard from it for 95 s")
+    # Of a lesson that has ended nothing more is expected.
+    coach.put(f"/lessons/{lesson['id']}/end", ended_at=now())
+    assert sheet(coach, lesson)["sensors"][0]["silent_words"] == ""
 
 
 def test_what_a_device_says_of_its_own_noise_counts_with_that_of_its_zero(coach, application):

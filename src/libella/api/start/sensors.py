@@ -167,7 +167,7 @@ def _out(it: sensors.SensorSheet, live: Live, lesson_id: UUID, told: Sequence[st
         still=len(live.stills(row.id)),
         clock_words=clock_words(own[0].clock, len(own), unmatched) if own else "",
         asks_now=bool(own) and own[0].clock.asks_tap(len(own), unmatched),
-        silent_words=_silent(row, lesson_id),
+        silent_words="" if it.lesson_ended else _silent(row, lesson_id),
     )
 
 

@@ -37,6 +37,7 @@ class SensorSheet:
     zero: KeptSensorZero | None
     strokes: int
     last_at: datetime | None
+    lesson_ended: bool
 
 
 def keep_sensor(desk: Desk, id: UUID, lesson_id: UUID, kind: SensorKind, name: str, at: datetime) -> KeptSensor:
@@ -193,11 +194,11 @@ def sensors_of(desk: Desk, lesson_id: UUID) -> list[SensorSheet]:
         .group_by(StrokeRow.sensor_id)
     )
     with desk.transaction() as session:
-        desk.get(session, LessonRow, lesson_id, "lesson")
+        ended = desk.get(session, LessonRow, lesson_id, "lesson").ended_at is not None
         rows = values_of(KeptSensor, session.scalars(query.order_by(SensorRow.asked_at, SensorRow.id)))
         counts = {id: (n, last) for id, n, last in session.execute(told)}
     zeros = zeros_of(desk, [it.id for it in rows])
-    return [SensorSheet(it, (zeros[it.id] or [None])[-1], *counts.get(it.id, (0, None))) for it in rows]
+    return [SensorSheet(it, (zeros[it.id] or [None])[-1], *counts.get(it.id, (0, None)), ended) for it in rows]
 
 
 def _code() -> str:
