@@ -131,3 +131,12 @@ def test_an_upright_string_is_warned_of_where_these_eyes_need_it_leant(coach):
     assert "wrong picture" in told["words"] and told["offer"].startswith("Lean the posts") and told["lean_deg"] > 0
     assert seen(told["lean_deg"]) is None
     assert seen(-told["lean_deg"])["lean_deg"] == told["lean_deg"]
+
+
+def test_the_run_sheet_does_not_deny_eyes_that_were_marked(coach):
+    """It said "Nothing asked yet." of a lesson in which the eyes were marked three times."""
+    lesson = coach.lesson()
+    assert coach.get(f"/lessons/{lesson['id']}")["sight"] == "Nothing asked yet."
+    sheet = keep(coach, lesson, inside=0.02)
+    told = coach.get(f"/lessons/{lesson['id']}")["sight"]
+    assert told == sheet["words"][0] and "20 mm inside the line" in told

@@ -13,10 +13,12 @@ from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
 from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
+from ...lessons.see.eyes import eye_sheet
 from ...lessons.set.plans import plans_in
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_READ, aim_words
+from ...words.see.eyes import eye_words
 from ...words.see.first_look import first_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_words
 from ...words.stand.set_up import stand_line
@@ -115,7 +117,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         stations=[plan_out(it, units) for it in plans_in(desk, id)],
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
         stand=_stand(desk, id, units),
-        sight=_sight(desk, id),
+        sight=_sight(desk, id, units),
         aim=_aim(desk, id, units),
         set_ups=set_up_names(desk, id),
     )
@@ -126,12 +128,14 @@ def _stand(desk: Desk, id: UUID, units: InUnits) -> str:
     return stand_line(told.noted, told.wander, again=told.again, units=units)
 
 
-def _sight(desk: Desk, id: UUID) -> str:
+def _sight(desk: Desk, id: UUID, units: InUnits) -> str:
     told, asked = sights.told_last(desk, id)
     if told is None and not asked:
         first = first_looks.first_looks(desk, id).seen
         if first.usual is not None:
             return first_words(first)[0]
+        if (found := eye_sheet(desk, id).found) is not None:
+            return eye_words(found, units)[0]
     if told is None:
         return BEING_ASKED if asked else NOTHING_ASKED
     return sight_words(told.found).headline
