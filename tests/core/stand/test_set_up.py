@@ -6,7 +6,7 @@ import pytest
 from libella.core.drawing.scene import flipped
 from libella.core.measure.limits import OutOfLimits
 from libella.core.stand.drawn import set_up_above, set_up_behind
-from libella.core.stand.set_up import ENTRIES, checked
+from libella.core.stand.set_up import ENTRIES, Noted, checked
 from libella.words.stand.set_up import value_words
 from tests.said import beside, wander
 
@@ -55,6 +55,16 @@ def test_the_one_before_stands_beside_it_with_what_changed():
 def test_less_than_half_a_step_is_no_change():
     rows = beside({"ball_toes_m": 0.242}, {"ball_toes_m": 0.24}, "metric")
     assert rows[0].change == ""
+
+
+@pytest.mark.parametrize("steps", [-3.0, -0.6, 0.6, 1.0, 3.0])
+def test_half_a_step_and_more_is_a_change_with_its_direction(steps):
+    for name, entry in ENTRIES.items():
+        if not entry.options and entry.step:
+            middle = (entry.low + entry.high) / 2
+            told = Noted(name, middle + steps * entry.step, middle)
+            assert told.is_changed and told.moved == pytest.approx(steps * entry.step), name
+            assert not Noted(name, middle + 0.4 * entry.step, middle).is_changed
 
 
 def test_values_are_said_as_a_coach_says_them():
