@@ -4,7 +4,8 @@ import numpy as np
 import pytest
 
 from libella.core.aim.links import by_degrees
-from libella.core.certainty.estimate import Estimate
+from libella.core.aim.picture import aim_question
+from libella.core.certainty.estimate import Estimate, normal
 from libella.core.estimate import START, posterior
 from libella.core.green.putt import Putt
 from libella.core.instruments import lay
@@ -97,3 +98,12 @@ def test_what_can_not_be_read_is_refused(angle, seen, field):
     with pytest.raises(OutOfLimits) as refused:
         by_degrees(angle, seen)
     assert refused.value.field == field and refused.value.unit == "deg"
+
+
+@pytest.mark.parametrize("side", [1, -1])
+def test_an_aim_to_the_pictures_side_follows_it_and_one_to_the_other_goes_against_it(side):
+    picture = normal(side * 2.0, 0.2)
+    for aim, does in ((1.5, "follows"), (-1.5, "against"), (0.0, "neither")):
+        assert aim_question(picture, normal(side * aim, 0.2), 0.7).does == does
+    assert aim_question(picture, normal(side * 0.7, 1.0), 0.7).does == "open"
+    assert aim_question(normal(0.3, 0.1), normal(1.5, 0.2), 0.7).call is None

@@ -125,3 +125,20 @@ def test_chances_at_an_angle_add_up():
     assert said.sum(axis=1) == pytest.approx(np.ones(25))
     assert np.all(np.diff(said[:, 2]) > 0) and np.all(np.diff(said[:, 0]) < 0)
     assert norm.cdf(0) == pytest.approx(0.5)
+
+
+def test_one_slip_among_many_answers_is_taken_for_one():
+    answers = [
+        Trial(at, "left" if at < 0.25 else "right") for at in (-3, -2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2, 2.5, 3)
+    ]
+    clean, slipped = perceive(answers), perceive([*answers, Trial(3.0, "left")])
+    believed = perceive([*answers, Trial(3.0, "left")], lapse=0.0)
+    assert abs(slipped.looks_straight.value - clean.looks_straight.value) < 0.2
+    # Taken at its word it would blur all the others.
+    assert slipped.noise.value < 0.75 * believed.noise.value
+
+
+def test_answers_are_called_too_noisy_from_eight_on():
+    said = ("right", "left", "left", "right", "straight", "right", "left", "right", "left")
+    trials = [Trial(at, looks) for at, looks in zip((-2, 2, -1, 1, 0, -2, 2, -1, 1), said, strict=True)]
+    assert [perceive(trials[:n]).too_noisy for n in (3, 7, 8, 9)] == [False, False, True, True]
