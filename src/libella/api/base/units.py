@@ -1,7 +1,6 @@
 """The unit of every number in the API's description: in its name, with its field, or else here."""
 
-import json
-from typing import Any, Final
+from typing import Any, Final, cast
 
 SUFFIXES: Final = ("_m", "_mm", "_deg", "_s", "_percent", "_ft", "_min")
 """Units that a field's name ends with."""
@@ -64,8 +63,17 @@ def numbers(document: dict[str, Any]) -> list[tuple[str, str, dict[str, Any]]]:
     found: list[tuple[str, str, dict[str, Any]]] = []
     for schema, it in document["components"]["schemas"].items():
         for name, field in it.get("properties", {}).items():
-            told = json.dumps(field)
-            is_number = '"type": "number"' in told or "/Estimate" in told
-            if is_number and not name.endswith(SUFFIXES) and "description" not in field:
+            if _holds_number(field) and not name.endswith(SUFFIXES) and "description" not in field:
                 found.append((schema, name, field))
     return found
+
+
+def _holds_number(it: Any) -> bool:
+    """A number, an estimate of one, or anything with one of them in it."""
+    if isinstance(it, list):
+        return any(map(_holds_number, cast(list[Any], it)))
+    if not isinstance(it, dict):
+        return False
+    told = cast(dict[str, Any], it)
+    is_one = told.get("type") == "number" or str(told.get("$ref", "")).endswith("/Estimate")
+    return is_one or any(map(_holds_number, told.values()))
