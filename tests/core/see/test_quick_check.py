@@ -1,16 +1,13 @@
 """The check for every day: steady is steady, drift is drift, and one look says what it can't tell."""
 
 import numpy as np
-import pytest
 
 from libella.core.certainty.estimate import Estimate
-from libella.core.keep.card import mirror_overlay, moved_card
 from libella.core.measure.interval import Interval
-from libella.core.see.eyes import EyeMark, EyeTake, eye_place
+from libella.core.see.eyes import EyeMark, EyeTake
 from libella.core.see.quick_check import Kept, asked_angles
 from libella.core.see.trial import Trial
 from libella.core.simulated.golfer import SimulatedEyes
-from libella.words.keep.card import card_rows, change_words
 from tests.said import alert, drifts
 
 KEPT = Kept(Estimate(20, 17, 23), Estimate(30, 27, 33), 2.0, Estimate(0.6, 0.2, 1.0))
@@ -73,25 +70,3 @@ def test_steady_golfers_are_seldom_alarmed():
     alarms = sum(any("drifted" in it.word for it in checked(20 + shift, seed=n)) for n, shift in
                  enumerate(np.random.default_rng(4).normal(0, 2, 60)))  # fmt: skip
     assert alarms <= 6
-
-
-def test_a_card_takes_the_eyes_where_the_change_takes_them():
-    takes = [look(-40, 30), look(-42, 28), look(-38, 32)]
-    found = eye_place(takes, "right", (10, 50))
-    card = moved_card({"inside": 40.0}, {"stance_m": 0.3}, found, takes, Estimate(0.1, -0.3, 0.5), (10, 50))
-    assert card.kept.inside.value == pytest.approx(0, abs=1)
-    (lead_in, lead_behind), (trail_in, trail_behind) = card.marks
-    assert (lead_in, trail_in) == pytest.approx((0, 0), abs=1)
-    assert trail_behind - lead_behind == pytest.approx(64)
-    assert change_words(card, "metric") == "40 mm further in"
-    assert dict(card_rows(card, "metric"))["Stance width"] == "30 cm"
-
-
-@pytest.mark.parametrize("hand", ["right", "left"])
-def test_the_overlay_has_each_eye_where_it_is_in_true_size(hand):
-    scene = mirror_overlay(hand, (10, 50), ((12, -30), (14, 34)))
-    rings = [(it.x, it.y) for it in scene.shapes if it.shape == "circle" and it.role == "ring"]
-    inside = -1 if hand == "right" else 1
-    assert rings == [(inside * 12, -30), (inside * 14, 34)]
-    [zone] = [it for it in scene.shapes if it.shape == "area"]
-    assert sorted({abs(x) for x, _ in zone.points}) == [10, 50] and all(x * inside > 0 for x, _ in zone.points)

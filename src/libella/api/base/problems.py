@@ -17,9 +17,9 @@ from starlette.exceptions import HTTPException
 
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
-from ...lessons.desk.problem import Changed, Conflict, NotFound, PlanChanged
+from ...lessons.desk.problem import Changed, Conflict, NotFound
 from ...words.refusals import TITLES, conflict_words, not_found_words, refusal_words
-from ...words.shared.refusals import EDITED, PLANNED
+from ...words.shared.refusals import CHANGED
 
 _log = logging.getLogger("libella")
 _MEDIA = "application/problem+json"
@@ -114,13 +114,14 @@ def _install_refusals(app: FastAPI) -> None:
     @app.exception_handler(Changed)
     def _changed(_: Request, error: Changed) -> JSONResponse:
         message, remedy = conflict_words(error.code, error.facts)
-
-        def said(name: str, now: str, seen: str) -> str:
-            if isinstance(error, PlanChanged):
-                return conflict_words("plan_changed", {"label": PLANNED[name]})[0]
-            return conflict_words("field_changed", {"label": EDITED[name], "now": now, "seen": seen})[0]
-
-        errors = [FieldProblem(field=name, message=said(name, *told)) for name, told in error.fields.items()]
+        labels = CHANGED[error.of_field]
+        errors = [
+            FieldProblem(
+                field=name,
+                message=conflict_words(error.of_field, {"label": labels[name], "now": now, "seen": seen})[0],
+            )
+            for name, (now, seen) in error.fields.items()
+        ]
         return problem(412, error.name, TITLES[error.name], message, remedy=remedy, errors=errors)
 
     @app.exception_handler(RequestValidationError)

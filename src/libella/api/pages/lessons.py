@@ -13,7 +13,7 @@ from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
 from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
-from ...lessons.see.eyes import eye_sheet
+from ...lessons.see.eyes import eyes_now
 from ...lessons.set.plans import plans_in
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
@@ -134,7 +134,7 @@ def _sight(desk: Desk, id: UUID, units: InUnits) -> str:
         first = first_looks.first_looks(desk, id).seen
         if first.usual is not None:
             return first_words(first)[0]
-        if (found := eye_sheet(desk, id).found) is not None:
+        if (found := eyes_now(desk, id)) is not None:
             return eye_words(found, units)[0]
     if told is None:
         return BEING_ASKED if asked else NOTHING_ASKED

@@ -25,7 +25,7 @@ from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.start.watched import watched
 from ...lessons.desk.desk import Desk
-from ...lessons.see.eyes import eye_sheet
+from ...lessons.see.eyes import eyes_now
 from ...lessons.set import bag
 from ...lessons.set.plans import proof_of
 from ...lessons.set.stations import AidEntry, StationEntry
@@ -224,7 +224,7 @@ def _string(desk: Desk, station: Station, lesson_id: UUID | None, units: Units) 
     string = next((it for it in station.aids if isinstance(it, ElevatedString)), None)
     if string is None or lesson_id is None:
         return None
-    found = eye_sheet(desk, lesson_id).found
+    found = eyes_now(desk, lesson_id)
     fit = string_fit(string, found.inside) if found and found.behind else None
     if fit is None or not fit.wrong:
         return None

@@ -7,7 +7,7 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.stand.set_up import ENTRIES, Unit
-from ...lessons.see.eyes import eye_sheet
+from ...lessons.see.eyes import eyes_now
 from ...lessons.stand import set_ups
 from ...words.stand.set_up import GROUPS, NotedWords, WanderWords, noted_words, wander_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words30
@@ -91,7 +91,7 @@ def want(desk: AtDesk, entry: NotedIn) -> NotedIn:
 @router.get("/lessons/{id}/stand")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> StandOut:
     """The set-up of a lesson."""
-    found = eye_sheet(desk, id).found
+    found = eyes_now(desk, id)
     sheet = set_ups.stand_sheet(desk, id, units, eyes_inside_m=found.inside.value / 1000 if found else None)
     return StandOut(
         wanted=list(sheet.wanted),

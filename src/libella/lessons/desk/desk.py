@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Generator, Mapping
 from contextlib import contextmanager
+from copy import copy
 from typing import TypeVar
 from uuid import UUID
 
@@ -16,17 +17,18 @@ from .problem import KeptOtherwise, NotFound
 
 Row = TypeVar("Row", bound=Stored)
 _FIRST_STUDIO = 7_260_115
+_HELD = "rows held together"
 
 
 class Desk:
     """Opens transactions on one studio's rows."""
 
-    def __init__(self, engine: Engine, studio_id: UUID, session: Session | None = None) -> None:
+    def __init__(self, engine: Engine, studio_id: UUID) -> None:
         self.studio_id = studio_id
-        self._engine = engine
         self._sessions = sessionmaker(engine, expire_on_commit=False)
-        self._session = session
+        self._session: Session | None = None
         self._then: list[Callable[[Session], object]] = []
+        event.listen(self._sessions, "loaded_as_persistent", _hold)
 
     @contextmanager
     def together(self) -> Generator["Desk"]:
@@ -36,14 +38,9 @@ class Desk:
             yield self
             return
         with self._sessions.begin() as session:
-            whole = Desk(self._engine, self.studio_id, session)
-            # A session forgets a row as soon as nobody holds it.
-            held: list[object] = []
-
-            def hold(_: Session, row: object) -> None:
-                held.append(row)
-
-            event.listen(session, "loaded_as_persistent", hold)
+            session.info[_HELD] = []
+            whole = copy(self)
+            whole._session, whole._then = session, []
             yield whole
         for write in whole._then:
             self.afterwards(write)
@@ -100,6 +97,13 @@ class Desk:
         if not new and any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise(what)
         return row
+
+
+def _hold(session: Session, row: object) -> None:
+    """Keep a row for as long as what is done together goes on: a session forgets one that nobody holds."""
+    held: list[object] | None = session.info.get(_HELD)
+    if held is not None:
+        held.append(row)
 
 
 def open_desk(engine: Engine) -> Desk:

@@ -41,6 +41,7 @@ class Changed(Conflict):
     saw."""
 
     name = "changed"
+    of_field = "field_changed"
 
     def __init__(self, fields: Mapping[str, tuple[str, str]]) -> None:
         super().__init__("changed_elsewhere")
@@ -49,6 +50,8 @@ class Changed(Conflict):
 
 class PlanChanged(Changed):
     """The same of a plan, whose sizes the stage shows."""
+
+    of_field = "plan_changed"
 
 
 class NotYet(Conflict):

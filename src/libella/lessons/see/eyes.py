@@ -187,21 +187,9 @@ def want_eyes(
 def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     """The looks of a lesson."""
     with desk.transaction() as session:
-        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        golfer = golfer_in(desk, session, lesson)
-        query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
-        takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
+        golfer, takes, set_ups, now = _looked(desk, session, lesson_id)
         sizes = _sizes(desk, session, lesson_id, golfer.id, takes)
-        mirror = zero_here(desk, session, lesson_id, MIRROR)
     zone = zone_of(golfer)
-    names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
-    set_ups: list[SetUpEyes] = []
-    for name in names:
-        own = [it for it in takes if it.set_up == name and not it.voided]
-        looks = {it.id: _by_mirror(look_of(it), mirror) for it in own}
-        set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None))
-    last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
-    now = next(it for it in set_ups if it.name == last)
     return EyeSheet(
         takes=takes,
         set_ups=set_ups,
@@ -213,6 +201,31 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
         sighting_eye=golfer.sighting_eye,
         sizes=sizes,
     )
+
+
+def eyes_now(desk: Desk, lesson_id: UUID) -> EyePlace | None:
+    """Where the eyes are in the set-up looked at last; None where nobody looked."""
+    with desk.transaction() as session:
+        return _looked(desk, session, lesson_id)[-1].found
+
+
+def _looked(
+    desk: Desk, session: Session, lesson_id: UUID
+) -> tuple[KeptGolfer, Sequence[KeptEyeTake], Sequence[SetUpEyes], SetUpEyes]:
+    """Whose looks, all of them, by set-up, and the set-up looked at last."""
+    golfer = golfer_in(desk, session, desk.get(session, LessonRow, lesson_id, "lesson"))
+    query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
+    takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
+    mirror = zero_here(desk, session, lesson_id, MIRROR)
+    zone = zone_of(golfer)
+    names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
+    set_ups: list[SetUpEyes] = []
+    for name in names:
+        own = [it for it in takes if it.set_up == name and not it.voided]
+        looks = {it.id: _by_mirror(look_of(it), mirror) for it in own}
+        set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None))
+    last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
+    return golfer, takes, set_ups, next(it for it in set_ups if it.name == last)
 
 
 def _by_mirror(look: AnyLook, zero: ToolZero) -> AnyLook:

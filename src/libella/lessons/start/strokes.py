@@ -172,9 +172,13 @@ def _made(desk: Desk, session: Session, lesson_id: UUID) -> dict[UUID, _Made]:
     found: dict[UUID, _Made] = {}
     for sensor, own in by_sensor.items():
         clock = clock_of([], [_told(it) for it in own], _now_s(own, taps[sensor]))
-        behind = timedelta(seconds=clock.correction_s)
-        found |= {it.id: _Made(sensor, it.measures, min(it.at + behind, it.received_at)) for it in own}
+        found |= {it.id: _Made(sensor, it.measures, _made_at(it, clock)) for it in own}
     return found
+
+
+def _made_at(it: StrokeRow | KeptStroke, clock: Clock) -> datetime:
+    """When a stroke was made by our time; never after it arrived."""
+    return min(it.at + timedelta(seconds=clock.correction_s), it.received_at)
 
 
 def _told(it: StrokeRow | KeptStroke) -> Told:
@@ -245,8 +249,8 @@ class StrokeSheet:
 
     @property
     def made_at(self) -> datetime:
-        """When it was made, as far as the clock of its sensor is known; never after it arrived."""
-        return min(self.stroke.at + timedelta(seconds=self.clock.correction_s), self.stroke.received_at)
+        """When it was made, as far as the clock of its sensor is known."""
+        return _made_at(self.stroke, self.clock)
 
 
 def strokes_of(desk: Desk, lesson_id: UUID) -> list[StrokeSheet]:

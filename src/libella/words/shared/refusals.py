@@ -42,6 +42,8 @@ PLANNED: Final[dict[str, str]] = {
     "backstroke_m": "The backstroke", "aids": "What lies beside it", "golfer_says": "What the golfer said",
 }  # fmt: skip
 """What is edited of a plan, by its field."""
+CHANGED: Final[dict[str, dict[str, str]]] = {"field_changed": EDITED, "plan_changed": PLANNED}
+"""What fields are called, by the sentence that says they were changed elsewhere."""
 CONFLICTS: Final[dict[str, Template]] = {
     "changed_elsewhere": (
         "What you changed was changed elsewhere since you opened it; nothing was written over.",

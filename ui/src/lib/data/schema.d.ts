@@ -3635,9 +3635,9 @@ export interface components {
             position: {
                 [key: string]: number;
             };
-            /** @description by lever, from the usual set-up, in the lever's unit: mm or deg */
+            /** @description deg, right positive */
             before: components["schemas"]["Estimate"];
-            /** @description by lever, from the usual set-up, in the lever's unit: mm or deg */
+            /** @description deg, right positive */
             after: components["schemas"]["Estimate"];
             /**
              * Truer
@@ -6197,7 +6197,7 @@ export interface components {
             trials: number;
             /** @description deg, right positive */
             angle: components["schemas"]["Estimate"];
-            /** @description deg, right positive */
+            /** @description deg, one standard deviation */
             noise: components["schemas"]["Estimate"];
             /** @description deg, half its width */
             zone: components["schemas"]["Estimate"] | null;
@@ -7723,7 +7723,7 @@ export interface components {
             narrowest_deg: number;
             /**
              * Share
-             * @description a share, 0 to 1
+             * @description half the finest reading as a share of the window's narrower side
              */
             share: number;
             /**
@@ -9100,7 +9100,7 @@ export interface components {
             of: string;
             /**
              * Per
-             * @description mm drawn for each mm told
+             * @description mm of the dimension for each mm that its second end is pulled
              * @default 1
              */
             per: number;
@@ -9699,11 +9699,11 @@ export interface components {
             name: string;
             /** Label */
             label: string;
-            /** @description by entry of the set-up, in its own unit */
+            /** @description in the unit of its entry of the set-up */
             spread: components["schemas"]["Estimate"];
             /**
              * Wandering
-             * @description by entry of the set-up, in its own unit
+             * @description a chance, 0 to 1
              */
             wandering: number;
             /** Words */
@@ -9905,17 +9905,17 @@ export interface components {
             key: string | null;
             /**
              * Low
-             * @description in the entry's own unit
+             * @description in the unit of what is read, as the picture has it
              */
             low: number | null;
             /**
              * High
-             * @description in the entry's own unit
+             * @description in the unit of what is read, as the picture has it
              */
             high: number | null;
             /**
              * At
-             * @description mm on the picture, from and to
+             * @description in the unit of what is read, as the picture has it
              */
             at: number;
             /**

@@ -4,6 +4,10 @@ import { renew } from './cache'
 import { refusal } from './client'
 import type { Key } from './key'
 
+/** Whether something was refused because it was changed elsewhere since it was opened. */
+export const changedElsewhere = (error: Error | null): boolean =>
+  error !== null && refusal(error).problem.status === 412
+
 export interface Seen<T> {
   readonly now: T | null
   /** The editing begins. */
@@ -16,10 +20,7 @@ export interface Seen<T> {
  */
 export function createSeen<T>(stands: () => T | null, error: () => Error | null, name: () => Key): Seen<T> {
   let seen = $state.raw<T | null>(null)
-  const changed = $derived.by(() => {
-    const now = error()
-    return now !== null && refusal(now).problem.status === 412
-  })
+  const changed = $derived(changedElsewhere(error()))
   $effect(() => {
     if (changed) void renew(untrack(name))
   })

@@ -73,8 +73,9 @@ export class Planning {
 
   /** It was told to be kept. */
   told(it: ToKeep): void {
-    const [first, ...rest] = [...it.seen, it.plan]
-    this.kept = { ...it, seen: first ? [first, ...rest.slice(1 - MOST_SEEN)] : [] }
+    const seen = [...it.seen, it.plan]
+    if (seen.length > MOST_SEEN) seen.splice(1, seen.length - MOST_SEEN)
+    this.kept = { ...it, seen }
   }
 
   /** It was kept: what was seen before that is no matter any more. */

@@ -7,6 +7,7 @@
   import { refusal, type Shapes } from '$lib/data/client'
   import { key } from '$lib/data/key'
   import { instrumentsQuery, lessonQuery } from '$lib/data/queries.svelte'
+  import { changedElsewhere } from '$lib/data/seen.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import { sideHeight } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
@@ -89,7 +90,7 @@
     (_, it) => planning.answered(it)
   )
   // Two changed the same of it: what stands now is shown, beside what was changed.
-  const outrun = $derived(keeping.error !== null && refusal(keeping.error).problem.status === 412)
+  const outrun = $derived(changedElsewhere(keeping.error))
   $effect(() => {
     if (!outrun) return
     void renew(key.lesson(id)).then(() => {
