@@ -17,7 +17,7 @@ from .problem import KeptOtherwise, NotFound
 
 Row = TypeVar("Row", bound=Stored)
 _FIRST_STUDIO = 7_260_115
-_HELD = "rows held together"
+_HELD = "held"
 
 
 class Desk:
