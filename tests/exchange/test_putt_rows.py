@@ -12,7 +12,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from libella.core.measure.limits import OutOfLimits
-from libella.exchange.columns import STARTS, TARGETS, UNITS, ColumnMapping, ColumnUse, checked_mapping, columns_of
+from libella.core.measure.written_units import WRITTEN
+from libella.exchange.columns import STARTS, TARGETS, ColumnMapping, ColumnUse, checked_mapping, columns_of
 from libella.exchange.putt_rows import Check, putts
 from libella.exchange.sheet import read_sheet
 from libella.exchange.spreadsheet import for_spreadsheet, from_spreadsheet
@@ -36,7 +37,7 @@ def read(sheet, *uses: ColumnUse, hand="right", **more):
     angles, st.sampled_from(["deg", "rad", "mrad"]), st.sampled_from(["right", "left"]), st.booleans(), st.booleans()
 )
 def test_an_angle_is_the_same_putt_in_any_unit_sign_and_decimal(angle, unit, plus, comma, in_cell):
-    told = angle / UNITS["angle"][unit] * (1 if plus == "right" else -1)
+    told = angle / WRITTEN[unit].size * (1 if plus == "right" else -1)
     cell = f"{told:.9f}"
     cell = cell.replace(".", ",") if comma else cell
     sheet = sheet_of(["x", "y"], [f"{cell} {unit}" if in_cell else cell, "1"], delimiter=";" if comma else ",")

@@ -1,23 +1,36 @@
 """Change drills: each thing that comes again and again is added in one place, and found everywhere it has to be."""
 
 import ast
+import json
+import os
 import re
 import subprocess
+import sys
+from typing import get_args
 
 import pytest
 
+from libella.core.aim.picture import Does
+from libella.core.certainty.estimate import Estimate
 from libella.core.certainty.matter import MATTERS, Matter
-from libella.core.measure.limits import Bounds
+from libella.core.judge.findings.finding import Fact, Finding, called, needs
+from libella.core.judge.findings.ranked import RULES
+from libella.core.judge.findings.rule import Rule
+from libella.core.measure.limits import Bounds, OutOfLimits
+from libella.core.measure.written_units import WRITTEN, WrittenUnit
 from libella.core.see.position import LEVERS, LeverWords, position_of
 from libella.core.set.kit import PARTS, Part
 from libella.core.stand.set_up import ENTRIES, Entry, checked
 from libella.core.start.notes import NOTES, Note
+from libella.exchange.book import Book
+from libella.exchange.forms_in import FORMS_IN, FormIn
 from libella.exchange.putt_file import FORMS, Form
 from libella.words.see.position import position_words
 from libella.words.vocabulary import ENTRIES as SIZES
 from libella.words.vocabulary import EntryWords
 from tests.said import beside
 
+from ..api.keep.test_imports import give, read
 from ..conftest import ROOT, now
 
 
@@ -75,6 +88,37 @@ def test_an_instrument_is_one_class(hoop, coach):
         "/api/stations/propose", json={"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10}).json()}  # fmt: skip
 
 
+def _sits(case):
+    """A cause nobody thought of: seen wherever ten starts were read, worth six putts in a hundred."""
+    start = case.level("start")
+    facts = (Fact("read", "for", start.bias, number=start.count, at=start.at, name="the sun stood"),) if start else ()
+    missing = needs(("starts", case.ledger.count("start"), 10))
+    call = called(0.97, 0.0, 0.0, missing, cost=6.0)
+    return Finding("sun", Estimate(6.0, 3.0, 9.0), call, start and start.bias, "deg", facts, missing)
+
+
+def test_a_finding_is_one_entry(monkeypatch, coach):
+    """Judged, ranked, named with its size and what usually helps, answered by its coach."""
+    monkeypatch.setitem(RULES, "sun", Rule("sun", "Sun in the eyes", "Wear a cap.", _sits))
+    block = coach.block(planned=12)
+    asked = coach.get(f"/lessons/{block['lesson_id']}/findings")
+    [few] = [it for it in asked["more"] if it["cause"] == "sun"]
+    assert few["name"] == "Sun in the eyes" and few["missing"].startswith("To be more than a question it needs 10")
+    for n in range(12):
+        coach.putt(block["id"], {"offset_m": 0.02 + 0.001 * (n % 3)})
+    told = coach.get(f"/lessons/{block['lesson_id']}/findings")
+    assert "Sun in the eyes" in told["headline"] and "Sun in the eyes" in told["for_golfer"]
+    [sun] = [it for it in told["first"] if it["cause"] == "sun"]
+    assert sun["words"].startswith("Sun in the eyes 1.") and sun["change"] == "Wear a cap."
+    assert sun["speaks_for"][0]["words"].startswith("The sun stood 1.")
+    answer = {"lesson_id": block["lesson_id"], "cause": "sun", "answer": "accepted", "answered_at": now()}
+    assert "6 in a hundred" in coach.put("/finding-answers/0198f5a0-0000-7000-8000-000000000009", **answer)["then"]
+    refused = coach.put(
+        "/finding-answers/0198f5a0-0000-7000-8000-000000000008", status=422, **answer | {"cause": "moon"}
+    )
+    assert refused["errors"][0]["field"] == "cause" and "sun" in refused["errors"][0]["limit"]
+
+
 def test_a_lever_of_the_map_is_one_entry(monkeypatch, coach):
     lean = LeverWords("Lean", "deg", "leaned forward", "leaned back", 10, 1, 4, 0.2)
     monkeypatch.setitem(LEVERS, "lean", lean)
@@ -103,6 +147,36 @@ def test_a_size_on_a_screen_is_one_entry(monkeypatch, coach):
     assert coach.get("/vocabulary")["entries"]["sock_m"]["high"] == 0.1
 
 
+def test_a_unit_is_one_entry(monkeypatch, coach):
+    """Read in a file's heading and in its cells, offered for a column, refused with, known where lengths are typed."""
+    monkeypatch.setitem(WRITTEN, "pace", WrittenUnit("length", 0.75, ("paces",)))
+    assert coach.get("/vocabulary")["lengths"]["paces"] == 0.75
+    given = give(coach, coach.golfer(), "start (deg),distance (paces)\n0.5,4\n-0.2,2 paces\n")
+    [distance] = [it for it in given["mapping"]["columns"] if it["target"] == "distance_m"]
+    assert distance["unit"] == "pace"
+    assert "pace" in next(it for it in given["targets"] if it["name"] == "distance_m")["units"]
+    told = read(coach, given)["read_out"]
+    assert "3.00 m" in told[0] and "1.50 m" in told[1]
+    columns = [it | ({"unit": "mile"} if it == distance else {}) for it in given["mapping"]["columns"]]
+    refused = coach.put(f"/imports/{given['id']}/mapping", status=422, **given["mapping"] | {"columns": columns})
+    assert "pace" in refused["errors"][0]["limit"]
+
+
+def test_a_form_of_file_is_one_entry(monkeypatch, coach):
+    """Known by its bytes, offered where a file is chosen, read out like any other, and refused by its own reason."""
+
+    def table(content):
+        if b"@" not in content:
+            raise OutOfLimits("file", "file_no_putt")
+        return Book("start (deg)\n" + content.decode().removeprefix("%putts").replace("@", "\n"), "", ())
+
+    monkeypatch.setitem(FORMS_IN, "at", FormIn((".at",), lambda it: it.startswith(b"%putts"), table))
+    assert ".at" in coach.get("/vocabulary")["file_endings"]
+    told = read(coach, give(coach, coach.golfer(), "%putts@0.5@-0.2"))
+    assert told["good"] == 2 and "0.50° right" in told["read_out"][0]
+    assert give(coach, coach.golfer(), "%putts", status=422)["errors"][0]["field"] == "file"
+
+
 def test_what_matters_is_one_row(monkeypatch):
     from libella.core.estimate import START, posterior, summarise
     from libella.core.measure.interval import Interval
@@ -124,10 +198,10 @@ def test_the_front_end_types_no_limit_and_no_code_again():
             assert not re.search(r"\b(low|high)=\{-?[\d.]+\}", text), name
 
 
-# What names itself in its own entry (decision 0021): instruments, notes, levers, entries, parts, templates; and
+# What names itself in its own entry (decision 0021): instruments, causes, notes, levers, entries, parts, templates; and
 # drawings, which say what they show to whoever can't see them.
 NAME_THEMSELVES = re.compile(
-    r"core/(instruments/|start/notes|start/stroke|see/position|stand/set_up|set/kit|keep/templates"
+    r"core/(instruments/|judge/findings/rules/|start/notes|start/stroke|see/position|stand/set_up|set/kit|keep/templates"
     r"|drawing/|golfer/level|certainty/matter|\w+/\w*drawn|set/layout|keep/card|green/putt|see/eyes|see/straight)"
 )
 
@@ -151,6 +225,74 @@ def test_another_language_needs_other_words_alone():
             if re.search(r"[a-z]{2,} [a-z]+ [a-z]+", it.value) and not re.search(r"libella\.|^set local", it.value):
                 guilty.append(f"{path}: {it.value[:60]}")
     assert guilty == []
+
+
+class Shouted(ast.NodeTransformer):
+    """A language in which every word is shouted; codes, and what stands in braces, are no words."""
+
+    def visit_Constant(self, node):
+        if isinstance(node.value, str) and re.search(r"[ .,;:()]|^$|[A-Z]", node.value):
+            parts = re.split(r"(\{[^{}]*\})", node.value)
+            return ast.Constant("".join(it if it.startswith("{") else it.upper() for it in parts))
+        return node
+
+    def _word(self, node):
+        """A text that is said as it stands, however short."""
+        if isinstance(node, ast.Constant) and isinstance(node.value, str):
+            return ast.Constant(node.value.upper())
+        return self.visit(node)
+
+    def visit_Dict(self, node):
+        return ast.Dict(node.keys, [self._word(it) for it in node.values])
+
+    def visit_IfExp(self, node):
+        return ast.IfExp(node.test, self._word(node.body), self._word(node.orelse))
+
+    def visit_JoinedStr(self, node):
+        # Words between what is put in are words however short they are.
+        parts = [ast.Constant(it.value.upper()) if isinstance(it, ast.Constant) else it for it in node.values]
+        return ast.JoinedStr([self.visit(it) for it in parts])
+
+    def visit_Compare(self, node):
+        return node
+
+
+STEP_SAID = """
+import json
+from libella.words.aloud.aim import aim_aloud
+from libella.words.aloud.reading import Reading
+from libella.words.aim.links import LINKS
+from libella.api.aim.aims import choices
+said = Reading()
+aim_aloud(said)
+told = [one for it in said.said["aim"].values() for one in it]
+print(json.dumps([told, [it.name for it in choices().links]]))
+"""
+
+
+def test_one_step_is_said_in_another_language_from_one_folder(tmp_path):
+    """Another package of the step's name is all it takes: what is said of it comes from there, nothing else changes."""
+    words = ROOT / "src" / "libella" / "words"
+    for step in ("aim", "shared"):
+        (tmp_path / step).mkdir()
+        for path in (words / step).glob("*.py"):
+            tree = ast.parse(path.read_text())
+            (tmp_path / step / path.name).write_text(ast.unparse(ast.fix_missing_locations(Shouted().visit(tree))))
+    told = {
+        folder: json.loads(
+            subprocess.run(
+                [sys.executable, "-c", STEP_SAID], cwd=ROOT, capture_output=True, text=True, check=True,
+                env=os.environ | {"PYTHONPATH": "src", "LIBELLA_WORDS": folder},
+            ).stdout
+        )
+        for folder in ("", str(tmp_path))
+    }  # fmt: skip
+    (plain, names), (shouted, shouted_names) = told.values()
+    assert [it.upper() for it in plain] == [it.upper() for it in shouted] and len(plain) > 100
+    # Sides, units and sizes are figures, which `core.measure.units` says in every language; what it does is a code.
+    left = {word for it in shouted for word in re.findall(r"[A-Za-z]*[a-z][A-Za-z]*", it)}
+    assert {it.lower() for it in left} - set(get_args(Does)) <= {"right", "left", "mm", "m", "under", "over"}
+    assert shouted_names == [it.upper() for it in names]
 
 
 def test_a_form_in_which_putts_go_out_is_one_entry(monkeypatch, coach):

@@ -21,7 +21,7 @@ _NEVER: Final = date(1899, 12, 31)
 
 @dataclass(frozen=True, slots=True)
 class Book:
-    """A workbook read: its fullest sheet as CSV, that sheet's name, and how many rows each of the others holds."""
+    """A table that was no text: its fullest sheet as CSV, that sheet's name, how many rows each of the others holds."""
 
     text: str
     sheet: str

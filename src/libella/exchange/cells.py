@@ -7,6 +7,7 @@ from datetime import UTC, date, datetime, time, timedelta
 from functools import lru_cache
 from typing import Final, Literal
 
+from ..core.measure.constants import INCH_M
 from .headings import unit_word
 
 Order = Literal["day", "month"]
@@ -55,7 +56,7 @@ def number(cell: str, units: tuple[tuple[str, float], ...], unit: str, decimal: 
         raise ValueError("a formula, not a value")
     known = dict(units)
     if "ft" in known and (feet := _FEET.fullmatch(cell)):
-        return (int(feet[1]) * 12 + float(feet[2].replace(",", "."))) * 0.0254, ""
+        return (int(feet[1]) * 12 + float(feet[2].replace(",", "."))) * INCH_M, ""
     minus = re.fullmatch(r"\(([^()]*)\)", cell)
     found = _PARTS.fullmatch(minus[1] if minus else cell)
     if not found:

@@ -14,7 +14,7 @@ from ..core.start.stroke import MEASURES
 from ..lessons.desk.stored import Stored
 from ..lessons.set.stations import StationEntry
 from .cells import Order, clock, decimal_of, is_number, moment, order_of, plain
-from .headings import UNITS, Kind, bare, kind_of_unit, means, means_another, plus_in, unit_in, unit_word
+from .headings import Kind, bare, kind_of_unit, means, means_another, plus_in, unit_in, unit_word, units_of
 from .sheet import Sheet
 
 _SAMPLES: Final = 5
@@ -178,7 +178,7 @@ def proposed(sheet: Sheet, columns: Sequence[Column], kept: ColumnMapping | None
     guessed; its decimals and its dates as all of it writes them."""
     mapping = kept or ColumnMapping(tuple(it.guess for it in columns))
     at = {it.target: it.column for it in mapping.columns if it.target}
-    words = {column for target, column in at.items() if TARGETS[target].kind not in UNITS}
+    words = {column for target, column in at.items() if not units_of(TARGETS[target].kind)}
     told = (cells for _, cells, swallowed in sheet.lines() if not swallowed)
     said = (plain(cell) for cells in told for n, cell in enumerate(cells) if cell and n not in words)
     order = _date_order(sheet, at["taken_at"])[0] if "taken_at" in at else None
@@ -208,7 +208,7 @@ def checked_mapping(mapping: ColumnMapping, sheet: Sheet) -> None:
         target = TARGETS.get(it.target)
         if target is None:
             raise OutOfLimits(name, "no_target", named=it.target, known=tuple(TARGETS))
-        units = UNITS.get(target.kind)
+        units = units_of(target.kind)
         if units and not it.unit and "" not in units:
             raise OutOfLimits(f"{name}.unit", "column_no_unit", label=target.label, options=tuple(units))
         if units and it.unit not in units:
@@ -270,7 +270,7 @@ def _guess(n: int, heading: str, samples: Sequence[str], headings: Sequence[str]
 def _use(n: int, target: str, heading: str, unit: str = "") -> ColumnUse:
     """A column used so; a unit nobody said is left to be said, unless it can be one only."""
     told = TARGETS[target]
-    units = UNITS.get(told.kind, {})
+    units = units_of(told.kind)
     unit = unit or unit_in(heading)
     if unit not in units:
         # Our own names say their unit; of what else needs one it is asked for.

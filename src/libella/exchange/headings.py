@@ -1,30 +1,13 @@
 """What a column's heading tells: its quantity, its unit, which side is plus; and what only sounds like a putt's."""
 
-import math
 import re
-from collections.abc import Mapping
 from typing import Final, Literal
 
+from ..core.measure.written_units import WRITTEN, sizes_of, unit_written
+
 Kind = Literal["angle", "length", "time", "slope", "number", "when", "clock", "flag", "text", "choice", "side"]
-_ALIASES: Final[Mapping[str, str]] = {
-    "°": "deg", "degs": "deg", "degree": "deg", "degrees": "deg", "radians": "rad", "radian": "rad",
-    "millimetre": "mm", "millimetres": "mm", "millimeter": "mm", "millimeters": "mm",
-    "centimetre": "cm", "centimetres": "cm", "centimeter": "cm", "centimeters": "cm",
-    "metre": "m", "metres": "m", "meter": "m", "meters": "m", "yard": "yd", "yards": "yd", "yds": "yd",
-    "foot": "ft", "feet": "ft", "'": "ft", "inch": "in", "inches": "in", '"': "in",
-    "sec": "s", "secs": "s", "second": "s", "seconds": "s", "msec": "ms", "milliseconds": "ms",
-    "percent": "%", "pct": "%",
-}  # fmt: skip
-UNITS: Final[dict[Kind, dict[str, float]]] = {
-    "angle": {"deg": 1.0, "rad": 180 / math.pi, "mrad": 0.18 / math.pi},
-    "length": {"m": 1.0, "cm": 0.01, "mm": 0.001, "in": 0.0254, "ft": 0.3048, "yd": 0.9144},
-    "time": {"s": 1.0, "ms": 0.001},
-    "slope": {"%": 1.0},
-    "number": {"": 1.0, "ft": 1.0},
-}
-_KIND_OF: Final[Mapping[str, Kind]] = {
-    unit: kind for kind, those in UNITS.items() if kind != "number" for unit in those
-}
+_BARE: Final = {"": 1.0, "ft": 1.0}
+"""A number needs no unit; green speed is one, told in feet."""
 _WORD_TOO: Final = ("in", "m", "s", "'", '"')
 """Units that are words or marks as well: they count behind a bracket, an underscore or "in", or at the end."""
 _TAIL: Final = re.compile(r"[(\[,/_:]\s*([^\s()\[\],/_:]+)\s*[)\]]?\s*$|\bin\s+([a-z°%]+)\s*[)\]]?\s*$")
@@ -32,9 +15,12 @@ _TAIL: Final = re.compile(r"[(\[,/_:]\s*([^\s()\[\],/_:]+)\s*[)\]]?\s*$|\bin\s+(
 
 def unit_word(said: str) -> str:
     """A unit as it is kept, from how people write it; empty for what is none."""
-    word = said.strip().strip("()[].").strip().casefold()
-    word = _ALIASES.get(word, word)
-    return word if word in _KIND_OF else ""
+    return unit_written(said.strip().strip("()[].").strip().casefold())
+
+
+def units_of(kind: Kind) -> dict[str, float]:
+    """Units a column of this kind may have, each with how much it is of Libella's own; none where it has no unit."""
+    return dict(_BARE) if kind == "number" else sizes_of(kind)
 
 
 def is_unit(said: str) -> bool:
@@ -43,7 +29,7 @@ def is_unit(said: str) -> bool:
 
 
 def kind_of_unit(unit: str) -> Kind:
-    return _KIND_OF[unit]
+    return WRITTEN[unit].of
 
 
 def unit_in(heading: str) -> str:
@@ -78,7 +64,7 @@ _MEANS: Final[tuple[tuple[str, dict[Kind, str]], ...]] = (
     (r"\b(back ?swing|back ?stroke)\b", {"time": "backswing_s", "length": "back_m"}),
     (r"\b(down ?swing|forward ?swing)\b", {"time": "downswing_s"}),
     (r"\bfollow through\b", {"length": "through_m"}),
-    (r"\bgreen speed\b|\bstimp(meter)?\b", {"number": "green_speed_ft", "length": "green_speed_ft"}),
+    (r"\bgreen speed\b", {"number": "green_speed_ft", "length": "green_speed_ft"}),
     (r"\b(start|launch|direction|azimuth)\b", {"angle": "start_deg", "length": "start_offset"}),
     (r"\b(offset|deviation)\b", {"length": "start_offset", "angle": "start_deg"}),
     (r"\b(length|distance|to (the )?hole)\b", {"length": "distance_m"}),

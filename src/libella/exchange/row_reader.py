@@ -18,7 +18,8 @@ from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import PuttRow
 from ..words.refusals import refusal_words
 from .cells import SIDES, Order, clock, is_either, is_number, moment, number, plain
-from .columns import PAIRS, STARTS, TARGETS, UNITS, ColumnMapping, option_code, reader_station, unwatched_station
+from .columns import PAIRS, STARTS, TARGETS, ColumnMapping, option_code, reader_station, unwatched_station
+from .headings import units_of
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
 
@@ -28,7 +29,6 @@ _BY_HAND: Final = {
     "closed": "left", "open": "right", "in_to_out": "right", "out_to_in": "left", "push": "right", "pull": "left",
 }  # fmt: skip
 """Where these lie for a right-handed golfer."""
-_UNITS_OF: Final = {kind: tuple(units.items()) for kind, units in UNITS.items()}
 _TEXTS: Final = ("golfer", "condition", "lesson_id", "block_id", "void_reason")
 _TOTALS: Final = re.compile(
     r"(grand |sub ?)?(totals?|sum|averages?|avg|mean|median|min(imum)?|max(imum)?|st\.? ?dev\.?|std\.?( ?dev\.?)?|sd|"
@@ -67,6 +67,7 @@ class RowReader:
         self._headings = [it.casefold() for it in sheet.headings]
         self._golfer = golfer.casefold()
         self._at = {it.target: it for it in mapping.columns if it.target}
+        self._units = {it: tuple(units_of(TARGETS[it].kind).items()) for it in TARGETS}
         self._texts = {self._at[it].column for it in _TEXTS if it in self._at}
         self._mended: dict[int, dict[int, str]] = {}
         for it in mapping.mended:
@@ -275,9 +276,8 @@ class RowReader:
         cell = self._said(name) if use else ""
         if use is None or not cell:
             return None
-        kind = TARGETS[name].kind
         try:
-            value, side = number(cell, _UNITS_OF[kind], use.unit, self._mapping.decimal)
+            value, side = number(cell, self._units[name], use.unit, self._mapping.decimal)
         except ValueError as fault:
             raise self._bad(name, str(fault)) from None
         sides = TARGETS[name].sides

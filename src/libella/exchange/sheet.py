@@ -13,8 +13,8 @@ from typing import Final, NamedTuple
 from charset_normalizer import from_bytes
 
 from ..core.measure.limits import OutOfLimits
-from .book import is_book, read_book
 from .cells import is_number, plain
+from .forms_in import form_of
 from .headings import is_unit, means, unit_in
 
 MOST_COLUMNS: Final = 256
@@ -88,8 +88,8 @@ class Sheet:
 def read_sheet(content: bytes) -> Sheet:
     """Text, delimiter, headings; `OutOfLimits` for what is no table of putts."""
     name, others = "", ()
-    if is_book(content):
-        book = read_book(content)
+    if form := form_of(content):
+        book = form.read(content)
         text, delimiter, name, others = book.text, ",", book.sheet, book.others
         skip = 0
     else:

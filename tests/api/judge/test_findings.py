@@ -7,8 +7,8 @@ import pytest
 import uuid6
 
 from libella.core.judge.disturbed import DISTURBANCES
+from libella.core.judge.findings.ranked import RULES
 from libella.lessons.judge.findings import judge_whole
-from libella.words.judge.findings import CAUSE_NAMES
 
 from ...conftest import now
 from ..aim.test_aims import degrees
@@ -31,7 +31,7 @@ def putted(coach, lesson, offsets, **more):
 def test_an_empty_lesson_has_nothing_to_say_and_says_so(coach):
     it = found(coach, coach.lesson())
     assert it["headline"] == "Nothing to judge yet." and it["links"] == [] and it["first"] == [] and it["fan"] is None
-    assert {one["cause"] for one in it["more"]} == set(CAUSE_NAMES)
+    assert {one["cause"] for one in it["more"]} == set(RULES)
 
 
 def test_a_clear_answer_from_aim_is_judged_without_a_putt(coach):

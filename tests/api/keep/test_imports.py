@@ -59,7 +59,8 @@ def rows(text, *uses, decimal=".", hand="right", **more):
     return list(putts(sheet, mapping, "Test Golfer", hand, given, check)), check
 
 
-def test_what_goes_out_comes_back_the_same(coach):
+@pytest.mark.parametrize("form", ["csv", "json"])
+def test_what_goes_out_comes_back_the_same(coach, form):
     golfer = coach.golfer("Åse, “the” Golfer", hand="left")
     lesson = coach.lesson(golfer["id"])
     block = coach.block(lesson=lesson, asks=["felt", "path_deg", "back_m"])
@@ -72,7 +73,7 @@ def test_what_goes_out_comes_back_the_same(coach):
     coach.putt(coach.block("peg_gate", lesson=lesson, condition="under pressure")["id"], {"crossing": "clean"})
     before = coach.client.get(f"/api/exports/golfer/{golfer['id']}?form=csv").text
     twin = coach.golfer("Åse, “the” Golfer", hand="left")
-    given = give(coach, twin, before)
+    given = give(coach, twin, coach.client.get(f"/api/exports/golfer/{golfer['id']}?form={form}").text)
     found = read(coach, given)
     assert found["bad"] == 0, found["bad_rows"]
     assert take(coach, given["id"])["phase"] == "done"
@@ -229,6 +230,8 @@ def test_files_of_every_make_are_cut_right_and_what_is_no_table_is_refused(coach
     for content, limit in (
         (b"start\n", "2 lines"),
         (b"\x00\x01\x02\n\x00\n", "text"),
+        (b'{"start": 1.2}', "list"),
+        (b'[{"start": 1.2}, ', "list"),
         ((",".join("c" * 300) + "\n1\n").encode(), "256 columns"),
     ):
         refused = give(coach, golfer, content, status=422)

@@ -16,7 +16,7 @@ from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
 from ...core.judge.findings.next_check import Check, CheckName
-from ...core.judge.findings.ranked import FIRST
+from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.measure.side import Side
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
@@ -250,7 +250,7 @@ def _finding(
 ) -> FindingOut:
     return FindingOut(
         cause=it.cause,
-        name=words.CAUSE_NAMES[it.cause],
+        name=RULES[it.cause].name,
         word=it.call.word,
         side=it.call.side,
         words=words.cause_said(it, hand),

@@ -12,8 +12,8 @@ from starlette.concurrency import run_in_threadpool
 from ...core.green.putt import USUAL_PAST_M
 from ...core.measure.units import Units
 from ...exchange import columns
-from ...exchange.columns import MAPPING, TARGETS, UNITS, Column, ColumnMapping, ColumnUse, Mended
-from ...exchange.headings import Kind
+from ...exchange.columns import MAPPING, TARGETS, Column, ColumnMapping, ColumnUse, Mended
+from ...exchange.headings import Kind, units_of
 from ...exchange.sheet import MOST_COLUMNS, Sheet, read_sheet
 from ...lessons.desk.desk import Desk
 from ...lessons.desk.problem import Conflict, NotYet
@@ -283,7 +283,7 @@ def _whole(desk: Desk, row: KeptFileImport, sheet: Sheet, units: Units) -> Impor
         remembered=kept is not None,
         taken_before=imports.taken_before(desk, row),
         targets=[
-            TargetOut(name=name, label=it.label, kind=it.kind, units=list(UNITS.get(it.kind, {})), sides=list(it.sides))
+            TargetOut(name=name, label=it.label, kind=it.kind, units=list(units_of(it.kind)), sides=list(it.sides))
             for name, it in TARGETS.items()
         ],
     )
@@ -294,6 +294,6 @@ def _kept(told: Mapping[str, Any] | None) -> ColumnMapping | None:
 
 
 def _column(it: Column) -> ColumnOut:
-    units = UNITS.get(TARGETS[it.guess.target].kind, {"": 1.0}) if it.guess.target else {"": 1.0}
+    units = (units_of(TARGETS[it.guess.target].kind) if it.guess.target else {}) or {"": 1.0}
     why = guess_words(it.by, another=it.another, unit_missing=it.guess.unit not in units)
     return ColumnOut(heading=it.heading, samples=it.samples, guess=it.guess, why=why)

@@ -3,6 +3,8 @@
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ...core.measure.written_units import lengths_written
+from ...exchange.forms_in import endings
 from ...words.vocabulary import ENTRIES, EntryWords, choices
 
 router = APIRouter(tags=["vocabulary"])
@@ -13,9 +15,11 @@ class Vocabulary(BaseModel):
 
     choices: dict[str, dict[str, str]] = Field(description="codes, each with its name, by kind of choice")
     entries: dict[str, EntryWords] = Field(description="sizes to enter: label, hint, unit, limits, step")
+    lengths: dict[str, float] = Field(description="metres (m) of every way to write a unit of length")
+    file_endings: list[str] = Field(description="how the names of files of putts end that can be read")
 
 
 @router.get("/vocabulary")
 def vocabulary() -> Vocabulary:
     """What can be chosen and entered."""
-    return Vocabulary(choices=choices(), entries=ENTRIES)
+    return Vocabulary(choices=choices(), entries=ENTRIES, lengths=lengths_written(), file_endings=endings())

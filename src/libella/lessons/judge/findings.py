@@ -12,8 +12,9 @@ from ...core.green.putt import Putt
 from ...core.judge.findings.answer import Answer, ToldThen, checked_answer
 from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.judged import LessonJudged, judge_lesson
-from ...core.judge.findings.ranked import findings
+from ...core.judge.findings.ranked import RULES, findings
 from ...core.judge.ledger.entry import Ledger
+from ...core.measure.limits import OutOfLimits
 from ...store.tables import FindingAnswerRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
@@ -56,6 +57,8 @@ class AnswerEntry:
     answered_at: datetime
 
     def __post_init__(self) -> None:
+        if self.cause not in RULES:
+            raise OutOfLimits("cause", "no_cause", named=self.cause, known=tuple(RULES))
         checked_answer(self.answer, self.words)
 
 

@@ -26,11 +26,11 @@ from ...core.judge.findings.chosen import (
     PutRight,
     Wide,
 )
-from ...core.judge.findings.finding import CAUSES, Cause, Fact, Finding, Missing
+from ...core.judge.findings.finding import Cause, Fact, Finding, Missing
 from ...core.judge.findings.guards import Guard, GuardName
 from ...core.judge.findings.misses import Miss, Reason
 from ...core.judge.findings.next_check import CHECKS, WAYS, Check
-from ...core.judge.findings.ranked import Findings, Starts
+from ...core.judge.findings.ranked import RULES, Findings, Starts
 from ...core.judge.ledger.entry import Place
 from ...core.judge.ledger.factors import Levels as Factors
 from ...core.measure.side import Side
@@ -94,7 +94,7 @@ def _finding(cause: Cause, word: Word, side: Side, **more: object) -> Finding:
 
 def _causes(it: Reading) -> None:
     missing = tuple(Missing(what, n, 5) for n, what in enumerate(findings.NEEDS))
-    for cause, word, side in product(CAUSES, _WORDS, _SIDES):
+    for cause, word, side in product(RULES, _WORDS, _SIDES):
         one = _finding(cause, word, side)
         it.say("judge", findings.cause_said, one, it.hand)
         it.say("judge", findings.weight_said, one)
@@ -127,7 +127,7 @@ def _chosen(it: Reading) -> None:
     ]
     few = Findings((), None)
     told: list[Chosen] = [LineFirst(_finding("rig", "open", "left"), levels_read()[:2], side, 1.1) for side in _SIDES]
-    for cause, word, side in product(CAUSES, _WORDS[:2], _SIDES):
+    for cause, word, side in product(RULES, _WORDS[:2], _SIDES):
         told += [Cause_(_finding(cause, word, side), found) for found in (few, Findings((), starts[0]))]
     for kind, pace in product(("pace", "ground", "read_off", "read"), paces()[:3]):
         told.append(Cause_(_finding("read_and_pace", "clear", "right", kind=kind), few, pace))

@@ -21,7 +21,7 @@ from ...core.judge.findings.chosen import (
     Wide,
 )
 from ...core.judge.findings.finding import Finding
-from ...core.judge.findings.ranked import Starts
+from ...core.judge.findings.ranked import RULES, Starts
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, degrees
 from ..shared.certainty import WORDS
@@ -281,3 +281,5 @@ def _plain_cause(whole: Cause_, units: Units) -> str:
             if it.kind == "ground":
                 return "You start it well, and at good pace. We look at the ground and at our line"
             return f"You start it well; it is the {'read' if it.kind == 'read' else 'read or the pace'} that misses"
+        case _:
+            return RULES[it.cause].name

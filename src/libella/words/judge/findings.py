@@ -6,42 +6,14 @@ from typing import Final
 from ...core.certainty.estimate import Estimate
 from ...core.golfer.hand import Hand
 from ...core.judge.findings.answer import ToldThen
-from ...core.judge.findings.finding import Cause, Fact, Finding, Missing
+from ...core.judge.findings.finding import Fact, Finding, Missing
+from ...core.judge.findings.ranked import RULES
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, degrees, tape
 from ..shared.certainty import WORDS, with_doubt
 from ..shared.counts import counted, listed
 from .claims import open_or_closed
 
-CAUSE_NAMES: Final[dict[Cause, str]] = {
-    "rig": "The laid line",
-    "perception": "What looks straight",
-    "ball_mark": "Ball mark",
-    "face_aim": "Face aim",
-    "compensation": "Compensation",
-    "face_at_impact": "Face at impact",
-    "path": "Path",
-    "strike": "Strike",
-    "movement": "Movement",
-    "guide": "Leaning on the guide",
-    "distance": "Grows with distance",
-    "read_and_pace": "Read or pace",
-}
-CHANGES: Final[dict[Cause, str]] = {
-    "rig": "Lay the line again, and check it a second way before the next putt.",
-    "perception": "Move the head, the ball or the distance from it, and ask again; or aim at a near spot.",
-    "ball_mark": "Mark the ball from behind it and then leave it alone, or play without the mark.",
-    "face_aim": "Set the putter down against the square reference, then without it, and look only afterwards.",
-    "compensation": "Mend what comes first, not what answers it: both go together, never one half alone.",
-    "face_at_impact": "A stability or release drill; the grip and the putter's weight are worth a trial.",
-    "path": "Level the forearms and square the shoulders, then look at the path again.",
-    "strike": "Distance from the ball and the putter's lie; tape on the face for a while.",
-    "movement": "A wide base and a low head, then one-foot putts; keep still till the ball is heard.",
-    "guide": "Fade the guide: one side first, then every second putt, then none.",
-    "distance": "Length and rhythm of the stroke at the longer putts; keep the short ones as they are.",
-    "read_and_pace": "Read and pace, not the start line: leave the stroke as it is.",
-}
-"""Usual changes of the table of causes; opinions all of them."""
 _GROUND: Final = "Prove the line and roll balls both ways before anything is changed: leave the stroke as it is."
 
 
@@ -49,14 +21,14 @@ def change_said(it: Finding) -> str:
     """What usually helps; empty of what is not named."""
     if not it.is_named:
         return ""
-    return _GROUND if it.kind == "ground" else CHANGES[it.cause]
+    return _GROUND if it.kind == "ground" else RULES[it.cause].change
 
 
 def cause_said(it: Finding, hand: Hand) -> str:
     """What a finding says, with how sure that is."""
-    name = CAUSE_NAMES[it.cause]
+    name = RULES[it.cause].name
     if it.explained_by is not None and not it.is_named:
-        return f"{name}: told with {CAUSE_NAMES[it.explained_by].lower()}."
+        return f"{name}: told with {RULES[it.explained_by].name.lower()}."
     if it.kind == "stays":
         return f"{name}: an offset that repeats, and the starts are fine. It may stay, by what is fine for this level."
     if it.call.word == "none":
@@ -100,6 +72,8 @@ def _found(it: Finding, hand: Hand) -> str:
             return f"The error grows with the length, to the {it.call.side}"
         case "read_and_pace":
             return _read_or_pace(it)
+        case _:
+            return " ".join(filter(None, (RULES[it.cause].name, at)))
 
 
 def _read_or_pace(it: Finding) -> str:
@@ -209,6 +183,7 @@ def missing_said(missing: Sequence[Missing]) -> str:
 
 
 FACTS: Final[dict[str, str]] = {
+    "read": "{name} {size}, {times} read",
     "second_proof": "A second check found the line {size}",
     "body_turned": "{name} turned {where}",
     "path_in_to_out": "In to out {number} of {of}, in words or by rails: a side, and no size",
@@ -300,4 +275,4 @@ def through_said(it: Finding) -> str:
     """Which finding above a cause that is named too is seen through."""
     if it.explained_by is None or not it.is_named:
         return ""
-    return f"Seen through {CAUSE_NAMES[it.explained_by].lower()}: not a second error."
+    return f"Seen through {RULES[it.explained_by].name.lower()}: not a second error."

@@ -2,14 +2,16 @@
 
 from typing import Final
 
-from ..shared.refusals import Template
+from ..shared.refusals import KNOWN, Template
 
 REFUSALS: Final[dict[str, Template]] = {
+    "no_cause": ("There is no cause “{named}”.", KNOWN),
     "band_lacks_link": ("A band says something of every link; {link} is missing.", "bias_deg, spread_deg"),
     "reason_wanted": ("A rejected finding needs a reason.", "a few words"),
     "own_words_wanted": ("What is it instead? In your own words.", "a few words"),
 }
 LABELS: Final[dict[str, str]] = {
+    "cause": "Cause",
     "band_bias": "Bias of the band",
     "band_spread": "Spread of the band",
     "band_cost": "What a bias may cost",

@@ -9,10 +9,14 @@ REFUSALS: Final[dict[str, Template]] = {
         "The file falls apart into more than {most} blocks: look at what is read as condition, block and distance.",
         "at most {most} blocks",
     ),
-    "file_no_text": ("This is no text and no spreadsheet.", "text (CSV) or a spreadsheet, one putt a line"),
+    "file_no_text": ("This is no text, no JSON and no spreadsheet.", "text (CSV) or a spreadsheet, one putt a line"),
     "file_no_book": (
         "This spreadsheet can't be opened: it is damaged, locked, or too large unpacked.",
         "XLSX, XLS, ODS",
+    ),
+    "file_no_records": (
+        "This JSON holds no list of putts, or is cut off.",
+        "a list of records, or an object with such a list: one record a putt",
     ),
     "file_no_putt": (
         "The file holds no putt: a line of headings and at least one line below it are needed.",

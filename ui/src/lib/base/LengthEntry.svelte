@@ -2,7 +2,7 @@
 <script lang="ts">
   import { rulerFor, shown, stepOn, typed, unitBeside } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
-  import { entry } from '$lib/data/vocabulary.svelte'
+  import { entry, lengths } from '$lib/data/vocabulary.svelte'
   import Stepper from './Stepper.svelte'
 
   interface Props {
@@ -38,7 +38,7 @@
   unit={unitBeside(ruler)}
   typedIn={ruler.unit}
   text={value === null ? '' : shown(value, ruler)}
-  read={(text) => typed(text, ruler)}
+  read={(text) => typed(text, ruler, lengths())}
   step={(direction) =>
     onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e5) / 1e5)))}
   {error}

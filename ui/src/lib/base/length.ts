@@ -11,15 +11,6 @@ const MM: Ruler = { unit: 'mm', metres: 0.001, decimals: 1 }
 const M: Ruler = { unit: 'm', metres: 1, decimals: 2 }
 const IN: Ruler = { unit: 'in', metres: 0.0254, decimals: 2 }
 const FT: Ruler = { unit: 'ft', metres: 0.3048, decimals: 2 }
-const TYPED: Record<string, number> = {
-  mm: 0.001,
-  cm: 0.01,
-  m: 1,
-  in: 0.0254,
-  '"': 0.0254,
-  ft: 0.3048,
-  "'": 0.3048
-}
 const EIGHTH_M = 0.0254 / 8
 const FOOT = 96
 
@@ -73,27 +64,32 @@ function unfolded(said: string): string {
   )
 }
 
-/** Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"). */
-export function typed(text: string, ruler: Ruler): number {
+/**
+ * Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"); `units`
+ * are all ways to write one, each with its metres.
+ */
+export function typed(text: string, ruler: Ruler, units: Record<string, number>): number {
   const plain = text
     .trim()
     .toLowerCase()
     .replaceAll(',', '.')
-    .replaceAll('′', "'")
-    .replaceAll('″', '"')
-    .replace(/^−/, '-')
+    .replace(/[′’‘]/g, "'")
+    .replace(/[″”“]/g, '"')
+    .replace(/^[−–]/, '-')
   // A sign before feet and inches is that of both.
-  if (plain.startsWith('-')) return -typed(plain.slice(1), ruler)
+  if (plain.startsWith('-')) return -typed(plain.slice(1), ruler, units)
   const said = unfolded(plain)
   if (/^\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
-  const parts = [...said.matchAll(/(\d*\.?\d+)\s*(mm|cm|m|in|ft|"|')/g)]
-  if (
-    !parts.length ||
-    parts
-      .map((it) => it[0])
-      .join('')
-      .replaceAll(' ', '') !== said.replaceAll(' ', '')
-  )
-    return NaN
-  return parts.reduce((sum, [, number, unit]) => sum + Number(number) * (TYPED[unit as string] as number), 0)
+  // Longer words first, or "metres" were read as "m".
+  const words = Object.keys(units).sort((a, b) => b.length - a.length)
+  const part = new RegExp(`\\s*(\\d*\\.?\\d+)\\s*(${words.join('|')})(?![a-z])\\s*`, 'y')
+  let [sum, end] = [0, 0]
+  while (end < said.length) {
+    part.lastIndex = end
+    const found = part.exec(said)
+    if (!found) return NaN
+    sum += Number(found[1]) * (units[found[2] as string] as number)
+    end = part.lastIndex
+  }
+  return end ? sum : NaN
 }

@@ -4688,11 +4688,8 @@ export interface components {
              * Format: uuid
              */
             lesson_id: string;
-            /**
-             * Cause
-             * @enum {string}
-             */
-            cause: "rig" | "perception" | "ball_mark" | "face_aim" | "compensation" | "face_at_impact" | "path" | "strike" | "movement" | "guide" | "distance" | "read_and_pace";
+            /** Cause */
+            cause: string;
             /**
              * Answer
              * @enum {string}
@@ -4724,11 +4721,8 @@ export interface components {
              * Format: uuid
              */
             lesson_id: string;
-            /**
-             * Cause
-             * @enum {string}
-             */
-            cause: "rig" | "perception" | "ball_mark" | "face_aim" | "compensation" | "face_at_impact" | "path" | "strike" | "movement" | "guide" | "distance" | "read_and_pace";
+            /** Cause */
+            cause: string;
             /**
              * Answer
              * @enum {string}
@@ -4753,11 +4747,8 @@ export interface components {
          * @description A cause judged.
          */
         FindingOut: {
-            /**
-             * Cause
-             * @enum {string}
-             */
-            cause: "rig" | "perception" | "ball_mark" | "face_aim" | "compensation" | "face_at_impact" | "path" | "strike" | "movement" | "guide" | "distance" | "read_and_pace";
+            /** Cause */
+            cause: string;
             /** Name */
             name: string;
             /**
@@ -9620,6 +9611,18 @@ export interface components {
             entries: {
                 [key: string]: components["schemas"]["EntryWords"];
             };
+            /**
+             * Lengths
+             * @description metres (m) of every way to write a unit of length
+             */
+            lengths: {
+                [key: string]: number;
+            };
+            /**
+             * File Endings
+             * @description how the names of files of putts end that can be read
+             */
+            file_endings: string[];
         };
         /** VoidAnswerIn */
         VoidAnswerIn: {

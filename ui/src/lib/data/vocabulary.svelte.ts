@@ -35,6 +35,16 @@ export function named(kind: string, code: string): string {
   return told?.choices[kind]?.[code] ?? code
 }
 
+/** Every way to write a unit of length, each with its metres. */
+export function lengths(): Record<string, number> {
+  return told?.lengths ?? {}
+}
+
+/** How the names of files of putts end, as a browser asks for them. */
+export function fileEndings(): string {
+  return told?.file_endings.join(',') ?? ''
+}
+
 /** One step of the thumb inside the limits. */
 export function stepped(name: string, value: number, direction: number): number {
   const { low, high, step } = entry(name)

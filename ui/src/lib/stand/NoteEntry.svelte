@@ -5,6 +5,7 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import { rulerFor, shown, typed } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
+  import { lengths } from '$lib/data/vocabulary.svelte'
 
   interface Props {
     entry: Shapes['EntryOut']
@@ -24,7 +25,7 @@
   const unit = $derived(entry.unit === 'm' ? ruler.unit : entry.unit === 'deg' ? '°' : '%')
   function read(said: string): number {
     if (!said.trim()) return NaN
-    return entry.unit === 'm' ? typed(said.replace('−', '-'), ruler) : typedNumber(said)
+    return entry.unit === 'm' ? typed(said, ruler, lengths()) : typedNumber(said)
   }
   function step(by: 1 | -1): void {
     // From what stood before, so that a small change is a few taps.

@@ -2,28 +2,15 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Final, Literal, get_args
+from typing import Literal
 
 from ...certainty.estimate import Estimate
 from ...certainty.verdict import LIKELY, Verdict, weigh
 from ...measure.side import Side
 from ..ledger.entry import Place
 
-Cause = Literal[
-    "rig",
-    "perception",
-    "ball_mark",
-    "face_aim",
-    "compensation",
-    "face_at_impact",
-    "path",
-    "strike",
-    "movement",
-    "guide",
-    "distance",
-    "read_and_pace",
-]
-CAUSES: Final[tuple[Cause, ...]] = get_args(Cause)
+Cause = str
+"""A cause by its name in `ranked.RULES`."""
 Unit = Literal["deg", "deg_per_m", "mm", "m", "putts"]
 
 

@@ -1,6 +1,5 @@
 """The findings of a lesson: every cause judged, those that are one and the same error put together, ranked."""
 
-from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Final
 
@@ -10,7 +9,8 @@ from ...estimate.cost import costs
 from ..claims.level import Level
 from ..ledger.entry import Ledger
 from .case import Case
-from .finding import CAUSES, Cause, Finding
+from .finding import Cause, Finding
+from .rule import Rule
 from .rules import (
     ball_mark,
     compensation,
@@ -26,20 +26,24 @@ from .rules import (
     strike,
 )
 
-RULES: Final[dict[Cause, Callable[[Case], Finding]]] = {
-    "rig": rig.find,
-    "perception": perception.find,
-    "ball_mark": ball_mark.find,
-    "face_aim": face_aim.find,
-    "compensation": compensation.find,
-    "face_at_impact": face_at_impact.find,
-    "path": path.find,
-    "strike": strike.find,
-    "movement": movement.find,
-    "guide": guide.find,
-    "distance": distance.find,
-    "read_and_pace": read_and_pace.find,
+RULES: Final[dict[Cause, Rule]] = {
+    it.cause: it
+    for it in (
+        rig.RULE,
+        perception.RULE,
+        ball_mark.RULE,
+        face_aim.RULE,
+        compensation.RULE,
+        face_at_impact.RULE,
+        path.RULE,
+        strike.RULE,
+        movement.RULE,
+        guide.RULE,
+        distance.RULE,
+        read_and_pace.RULE,
+    )
 }
+"""Every cause, in the order in which like ones are told."""
 FIRST: Final = 5
 """So many findings are shown before one asks for more."""
 _STROKE: Final[tuple[Cause, ...]] = ("face_at_impact", "path", "strike")
@@ -117,7 +121,7 @@ def findings(ledger: Ledger) -> Findings:
 
 def judged(case: Case) -> Findings:
     """The same of a case already worked out."""
-    found: dict[Cause, Finding] = {cause: RULES[cause](case) for cause in CAUSES}
+    found: dict[Cause, Finding] = {cause: rule.find(case) for cause, rule in RULES.items()}
     aim = found["face_aim"]
     if not any(found[cause].is_named for cause in _AIM):
         # That the face aims off is known before it is known whether by the picture, the mark, or of its own.
@@ -150,7 +154,7 @@ def _place(it: Finding, case: Case) -> tuple[int, float, int]:
         group = -1
     # Of questions the likelier first, and what something speaks for before what nobody looked at.
     size = -it.importance if group < 2 else -(it.hinted + it.call.probability + 0.01 * min(it.importance, 20.0))
-    return group, size, CAUSES.index(it.cause)
+    return group, size, list(RULES).index(it.cause)
 
 
 def _explained(found: dict[Cause, Finding], case: Case) -> dict[Cause, Cause]:

@@ -2,6 +2,7 @@
 
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..rule import Rule
 
 SET_DOWNS = 5
 
@@ -19,3 +20,11 @@ def find(case: Case) -> Finding:
         facts.append(Fact(what, "for" if square else "against", to_mark.bias, number=to_mark.count, at=to_mark.at))
     size = case.as_read("mark") if case.told.mark else None
     return case.by_link("ball_mark", "mark", size, facts, missing)
+
+
+RULE = Rule(
+    "ball_mark",
+    "Ball mark",
+    "Mark the ball from behind it and then leave it alone, or play without the mark.",
+    find,
+)

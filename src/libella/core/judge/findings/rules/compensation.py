@@ -11,6 +11,7 @@ from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
 from ..currency import weight_of
 from ..finding import Fact, Finding, called, needs
+from ..rule import Rule
 
 SET_DOWNS = 5
 
@@ -61,3 +62,11 @@ def _putt_by_putt(case: Case) -> list[Fact]:
         return []
     what = "may_make_up" if found.question else "makes_up"
     return [Fact(what, "for", found.takes_back, number=len(told), at=case.putted_at)]
+
+
+RULE = Rule(
+    "compensation",
+    "Compensation",
+    "Mend what comes first, not what answers it: both go together, never one half alone.",
+    find,
+)

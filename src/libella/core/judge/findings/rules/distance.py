@@ -10,6 +10,7 @@ from ...claims.growth import Growth
 from ..case import Case
 from ..currency import DRAWN, weight_of
 from ..finding import Fact, Finding, called, needs, unread
+from ..rule import Rule
 
 LENGTHS, EACH = 3, 6
 
@@ -68,3 +69,11 @@ def _gain(case: Case, found: Growth, about_m: float) -> Floats:
         level = bias - slope * (length - about_m)
         gain += 100 * weight * (share_within(mix, level, scatter) - share_within(mix, bias, scatter))
     return gain
+
+
+RULE = Rule(
+    "distance",
+    "Grows with distance",
+    "Length and rhythm of the stroke at the longer putts; keep the short ones as they are.",
+    find,
+)

@@ -3,6 +3,7 @@
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..rule import Rule
 
 SET_DOWNS = 5
 
@@ -38,3 +39,11 @@ def find(case: Case) -> Finding:
         # Nothing of it is told apart: it is the aim as it was read.
         size = case.as_read("face", "address") or size
     return case.by_link("face_aim", "aim", size, facts, missing)
+
+
+RULE = Rule(
+    "face_aim",
+    "Face aim",
+    "Set the putter down against the square reference, then without it, and look only afterwards.",
+    find,
+)

@@ -3,6 +3,7 @@
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..rule import Rule
 
 PUTTS = 5
 
@@ -29,3 +30,11 @@ def find(case: Case) -> Finding:
         facts.append(Fact("start_off", "for", start.bias, number=start.count, at=at))
     turned = told_by(case.joint.turned)
     return case.by_link("face_at_impact", "delivery", turned if impact or joined else None, facts, missing)
+
+
+RULE = Rule(
+    "face_at_impact",
+    "Face at impact",
+    "A stability or release drill; the grip and the putter's weight are worth a trial.",
+    find,
+)

@@ -10,6 +10,7 @@ from ...ledger.factors import GUIDED, Levels, moving
 from ...ledger.quantity import quantity
 from ..case import Case
 from ..finding import Fact, Finding, called, needs, unread
+from ..rule import Rule
 
 WITH, WITHOUT = 6, 6
 _LEANS: Final = 0.4
@@ -65,3 +66,11 @@ def guided_well(case: Case) -> bool:
         return False
     call: Verdict | None = found.first.call
     return call is None or not call.names_direction
+
+
+RULE = Rule(
+    "guide",
+    "Leaning on the guide",
+    "Fade the guide: one side first, then every second putt, then none.",
+    find,
+)

@@ -15,6 +15,7 @@ from ...ledger.entry import Batch, Event
 from ..case import Case
 from ..currency import DRAWN, drawn
 from ..finding import Fact, Finding, needs, unread
+from ..rule import Rule
 
 NOTED, OF_EITHER = 10, 3
 _ELSEWHERE: Final = 0.7
@@ -88,3 +89,11 @@ def _lost(case: Case, still: list[Interval], shaky: list[Interval], blocks: list
 def _spread(case: Case) -> Estimate | None:
     start = case.level("start")
     return start.spread if start is not None else None
+
+
+RULE = Rule(
+    "movement",
+    "Movement",
+    "A wide base and a low head, then one-foot putts; keep still till the ball is heard.",
+    find,
+)

@@ -6,6 +6,7 @@ from ....measure.interval import Interval
 from ....measure.side import Side, side_of
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..rule import Rule
 
 PUTTS: Final = 5
 TURNED_DEG: Final = 1.0
@@ -58,3 +59,11 @@ def _body(case: Case, name: str) -> list[Fact]:
     speaks = "for" if path is None or side_of(path.bias.value) == side else "against"
     size = None if by_side or level is None else level.bias
     return [Fact("body_turned", speaks, size, number=len(values), at=told[-1].place, name=name, side=side)]
+
+
+RULE = Rule(
+    "path",
+    "Path",
+    "Level the forearms and square the shoulders, then look at the path again.",
+    find,
+)

@@ -3,6 +3,7 @@
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..rule import Rule
 
 ANSWERS, SET_DOWNS = 8, 5
 
@@ -27,3 +28,11 @@ def find(case: Case) -> Finding:
             what = "aim_with_picture" if same else "aim_against_picture"
             facts.append(Fact(what, "for" if same else "against", whole, number=face.count, at=face.at))
     return case.by_link("perception", "picture", picture.bias if picture and tells else None, facts, missing)
+
+
+RULE = Rule(
+    "perception",
+    "What looks straight",
+    "Move the head, the ball or the distance from it, and ask again; or aim at a near spot.",
+    find,
+)

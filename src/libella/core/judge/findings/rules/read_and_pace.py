@@ -16,6 +16,7 @@ from ..case import Case
 from ..currency import DRAWN, weight_of
 from ..finding import Fact, Finding, called, needs, unread
 from ..misses import Miss, misses, place_of
+from ..rule import Rule
 
 NOTED: Final = 10
 KINDS: Final = ("pace", "read", "ground", "unpaced")
@@ -122,3 +123,11 @@ def _read_off(case: Case) -> Finding | None:
         (),
         kind="read_off",
     )
+
+
+RULE = Rule(
+    "read_and_pace",
+    "Read or pace",
+    "Read and pace, not the start line: leave the stroke as it is.",
+    find,
+)

@@ -9,6 +9,7 @@ from ....estimate.cost import share_within
 from ..case import Case
 from ..currency import weight_of
 from ..finding import Fact, Finding, called, needs
+from ..rule import Rule
 
 
 def find(case: Case) -> Finding:
@@ -49,3 +50,11 @@ def _shared(case: Case) -> list[Fact]:
     return [
         Fact("links_share" if same else "links_differ", "for" if same else "against", number=len(told), at=told[0].at)
     ]
+
+
+RULE = Rule(
+    "rig",
+    "The laid line",
+    "Lay the line again, and check it a second way before the next putt.",
+    find,
+)

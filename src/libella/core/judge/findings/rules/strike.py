@@ -2,6 +2,7 @@
 
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..rule import Rule
 
 PUTTS, A_SIDE = 10, 3
 
@@ -28,3 +29,11 @@ def find(case: Case) -> Finding:
             facts.append(Fact("start_goes_with_strike", speaks, it.slope, "deg_per_m", at=level.at))
     size = it.mean if it is not None and (level is None or level.beyond is None) else None
     return case.by_link("strike", "strike", size, facts, missing)
+
+
+RULE = Rule(
+    "strike",
+    "Strike",
+    "Distance from the ball and the putter's lie; tape on the face for a while.",
+    find,
+)

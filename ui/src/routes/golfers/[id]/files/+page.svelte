@@ -3,7 +3,7 @@
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
-  import { named } from '$lib/data/vocabulary.svelte'
+  import { fileEndings, named } from '$lib/data/vocabulary.svelte'
   import { createAsk } from '$lib/data/write.svelte'
   import { golferQuery } from '$lib/golfer/queries.svelte'
   import { filesQuery } from '$lib/keep/queries.svelte'
@@ -42,8 +42,8 @@
       <div class="min-w-0 flex-1">
         <h1 class="wide text-3xl">Putts from a file</h1>
         <p class="max-w-prose text-lg">
-          CSV or a spreadsheet of any columns, for {golfer.data.name}. Nothing is taken in before you have seen how it
-          is read.
+          CSV, JSON or a spreadsheet of any columns, for {golfer.data.name}. Nothing is taken in before you have seen
+          how it is read.
         </p>
       </div>
       <label class="button primary min-h-14 cursor-pointer px-6 text-lg">
@@ -51,7 +51,7 @@
         <input
           type="file"
           class="sr-only"
-          accept=".csv,.txt,.tsv,.xlsx,.xls,.ods,text/csv,text/plain"
+          accept="{fileEndings()},text/csv,text/plain"
           disabled={Boolean(sending)}
           onchange={(event) => {
             const file = event.currentTarget.files?.[0]

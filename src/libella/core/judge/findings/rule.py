@@ -1,0 +1,17 @@
+"""A rule: one cause of the handbook's table, as the one entry that adding a finding takes."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from .case import Case
+from .finding import Cause, Finding
+
+
+@dataclass(frozen=True, slots=True)
+class Rule:
+    """A cause that names itself, says what usually helps, an opinion, and is judged from a lesson's case."""
+
+    cause: Cause
+    name: str
+    change: str
+    find: Callable[[Case], Finding]
