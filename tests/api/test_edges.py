@@ -174,7 +174,7 @@ def test_what_is_told_of_a_golfer_is_kept_until_anything_of_it_changes(coach, en
     monkeypatch.undo()
     putt = coach.putt(block["id"], {"offset_m": 0.02})
     assert coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["putts"] == 2
-    coach.put(f"/readings/{putt['id']}/void", reason="slip")
+    coach.put(f"/readings/{putt['id']}/voided", reason="slip")
     assert coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["putts"] == 1
     golfer = coach.get(f"/golfers/{lesson['golfer_id']}")
     coach.put(f"/golfers/{golfer['id']}", name="Another Name", hand="right", level="club")

@@ -123,7 +123,7 @@ def test_a_voided_lesson_takes_nothing_more_and_an_ended_one_nothing_taken_later
     refused = coach.put(f"/{ended.path}/{uuid6.uuid7()}", 409, **ended.body | later)
     assert "ended" in refused["detail"] and refused["remedy"]
     coach.drop(f"/lessons/{ids['lesson']}/end")
-    coach.put(f"/lessons/{ids['lesson']}/void", reason="not this golfer")
+    coach.put(f"/lessons/{ids['lesson']}/voided", reason="not this golfer")
     refused = coach.put(f"/{ended.path}/{uuid6.uuid7()}", 409, **ended.body)
     assert "voided" in refused["detail"]
 

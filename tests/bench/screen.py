@@ -36,7 +36,7 @@ def main() -> None:
         print(f"second start to an answer: {time.perf_counter() - began:.1f} s (asked of ./demo: 8)")
         try:
             with sync_playwright() as playwright:
-                browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+                browser = playwright.chromium.launch(executable_path="/usr/bin/chromium-headless-shell", args=CHROMIUM)
                 page = browser.new_page(base_url=served.address, viewport={"width": 1280, "height": 800})
                 first_view(page)
                 pulls(page, slope=False)

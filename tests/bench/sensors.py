@@ -93,7 +93,7 @@ def on_screen(address: str) -> None:
         it.start()
     took: dict[str, list[float]] = {"coach": [], "wall": []}
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium-headless-shell", args=CHROMIUM)
         pages = {"coach": browser.new_page(), "wall": browser.new_page()}
         lesson = lessons[0]["id"]
         pages["coach"].goto(f"{address}/lessons/{lesson}/start")

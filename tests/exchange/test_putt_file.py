@@ -21,7 +21,7 @@ def lesson(coach):
     coach.putt(block["id"], {"offset_m": 0.015}, notes={"felt": "left", "strike": "toe_low"})
     coach.putt(block["id"], {"beyond": "right"})
     slip = coach.putt(block["id"], {"offset_m": 0.0})
-    coach.put(f"/readings/{slip['id']}/void", reason='talked, "through"\nit')
+    coach.put(f"/readings/{slip['id']}/voided", reason='talked, "through"\nit')
     coach.block("peg_gate", lesson=lesson, condition="ünder pressure")
     return lesson | {"block": block["id"]}
 
@@ -69,7 +69,7 @@ def test_a_block_is_part_of_its_lesson_and_a_golfer_is_all_of_them(coach, lesson
         for scope, id in (("block", lesson["block"]), ("lesson", lesson["id"]), ("golfer", lesson["golfer_id"]))
     )
     assert block == whole and golfer[:3] == whole and len(golfer) == 4
-    coach.put(f"/lessons/{later['id']}/void", reason="test")
+    coach.put(f"/lessons/{later['id']}/voided", reason="test")
     assert len(json.loads(out(coach, "golfer", lesson["golfer_id"], "json"))["putts"]) == 3
 
 

@@ -105,7 +105,7 @@ def test_a_finding_is_one_entry(monkeypatch, coach):
     [few] = [it for it in asked["more"] if it["cause"] == "sun"]
     assert few["name"] == "Sun in the eyes" and few["missing"].startswith("To be more than a question it needs 10")
     for n in range(12):
-        coach.putt(block["id"], {"offset_m": 0.02 + 0.001 * (n % 3)})
+        coach.putt(block["id"], {"offset_m": 0.02 + 0.005 * (n % 2)})
     told = coach.get(f"/lessons/{block['lesson_id']}/findings")
     assert "Sun in the eyes" in told["headline"] and "Sun in the eyes" in told["for_golfer"]
     [sun] = [it for it in told["first"] if it["cause"] == "sun"]

@@ -39,7 +39,7 @@ def served(one_server: Served) -> Served:
 @pytest.fixture(scope="session")
 def browser() -> Generator[Browser]:
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium-headless-shell", args=CHROMIUM)
         yield browser
         browser.close()
 

@@ -93,9 +93,9 @@ def test_what_the_coach_says_stands_beside_what_the_tool_says(coach):
     )
     # The tool's own view does not change for being rejected.
     assert first["word"] in ("clear", "likely")
-    coach.put(f"/finding-answers/{id}/void")
+    coach.put(f"/finding-answers/{id}/voided", voided=True)
     assert found(coach, lesson)["first"][0]["answer"] is None
-    coach.put(f"/lessons/{lesson['id']}/void", reason="a test")
+    coach.put(f"/lessons/{lesson['id']}/voided", reason="a test")
     coach.put(f"/finding-answers/{uuid6.uuid7()}", 409, **body)
 
 
@@ -105,7 +105,7 @@ def test_the_answer_is_kept_and_made_anew_when_a_putt_is_voided(coach, engine):
     before = found(coach, lesson)
     assert before == found(coach, lesson)
     reading = coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["readings"][0]["id"]
-    coach.put(f"/readings/{reading}/void", reason="slipped")
+    coach.put(f"/readings/{reading}/voided", reason="slipped")
     assert found(coach, lesson)["links"][-1]["readings"] == before["links"][-1]["readings"] - 1 == 11
     assert block["id"]
 

@@ -69,7 +69,7 @@ def test_what_goes_out_comes_back_the_same(coach, form):
     tell(coach, head, stroke("a", putt["taken_at"], face_impact_deg=0.31, strike_toe_mm=-4.0, u_deg=0.2))
     coach.putt(block["id"], {"beyond": "right"}, notes={"felt": "right"})
     slip = coach.putt(block["id"], {"offset_m": 0.0})
-    coach.put(f"/readings/{slip['id']}/void", reason="=talked")
+    coach.put(f"/readings/{slip['id']}/voided", reason="=talked")
     coach.putt(coach.block("peg_gate", lesson=lesson, condition="under pressure")["id"], {"crossing": "clean"})
     before = coach.client.get(f"/api/exports/golfer/{golfer['id']}?form=csv").text
     twin = coach.golfer("Åse, “the” Golfer", hand="left")

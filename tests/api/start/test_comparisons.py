@@ -34,7 +34,7 @@ def test_a_comparison_is_putted_in_turns_and_judged_at_its_end(coach):
     [pair] = it["compared"]["pairs"]
     assert pair["word"] in ("clear", "likely") and "further right" in it["compared"]["headline"]
     # A putt that does not count is putted again in its own place.
-    coach.put(f"/readings/{last['id']}/void", reason="talked")
+    coach.put(f"/readings/{last['id']}/voided", reason="talked")
     it = coach.get(f"/comparisons/{id}")
     assert it["turn"] == last["block_id"] and it["compared"]["headline"].startswith("Putts under both")
     [listed] = coach.get(f"/lessons/{it['blocks'][0]['lesson_id']}/comparisons")

@@ -55,7 +55,7 @@ def test_a_noted_change_is_told_and_taken_back(coach):
     [line] = coach.get(f"/golfers/{golfer['id']}/line")["lines"]
     [said] = line["steps"]
     assert "new putter" in said and "further right" in said
-    coach.put(f"/changes/{id}/void")
+    coach.put(f"/changes/{id}/voided", voided=True)
     told = coach.get(f"/golfers/{golfer['id']}/line")
     assert told["changes"] == [] and told["lines"][0]["steps"] == []
     coach.put(f"/changes/{uuid6.uuid7()}", 404, **body | {"golfer_id": str(uuid6.uuid7())})
@@ -84,7 +84,7 @@ def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(
     assert "6 blocks in 6 lessons" in line["words"] and join["id"] == id
     assert "as usual" in line["name"] and "wide base" in line["name"]
     coach.put(f"/line-joins/{uuid6.uuid7()}", 409, **body | {"second": "face|"})
-    coach.put(f"/line-joins/{id}/void")
+    coach.put(f"/line-joins/{id}/voided", voided=True)
     assert len(coach.get(f"{address}/line")["lines"]) == 2 and coach.get(f"{address}/line")["joins"] == []
 
 

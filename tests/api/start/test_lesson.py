@@ -96,10 +96,10 @@ def test_a_plan_is_never_overrun_by_putts_that_arrive_at_once(coach):
 def test_void_and_restore_keep_the_raw_reading_and_the_history(coach, engine):
     block = coach.block()
     kept = coach.putt(block["id"], RIGHT)
-    path = f"/readings/{kept['id']}/void"
+    path = f"/readings/{kept['id']}/voided"
     assert coach.put(path, reason="talked through")["void_reason"] == "talked through"
     assert coach.judged(block["id"])["judgement"]["putts"] == 0
-    back = coach.drop(path)
+    back = coach.put(path, voided=False)
     assert not back["voided"] and back["raw"] == kept["raw"]
     assert coach.judged(block["id"])["judgement"]["putts"] == 1
     with engine.connect() as connection:
@@ -107,11 +107,30 @@ def test_void_and_restore_keep_the_raw_reading_and_the_history(coach, engine):
     assert marks == [(True, "talked through"), (False, None)]
 
 
+def test_a_number_between_the_marks_is_refused_unless_it_is_said_to_be_typed(coach):
+    block = coach.block()
+    refused = coach.putt(block["id"], {"offset_m": 0.0213}, status=422)["errors"][0]
+    assert refused["field"] == "raw.offset_m" and "20 mm or 25 mm" in refused["limit"]
+    typed = coach.putt(block["id"], {"offset_m": 0.0213, "typed": 1})
+    # Known to half a mark, wherever it lies.
+    marked = coach.putt(block["id"], RIGHT)
+    assert typed["high_deg"] - typed["low_deg"] == pytest.approx(marked["high_deg"] - marked["low_deg"], rel=0.02)
+    [line, _] = coach.get(f"/lessons/{block['lesson_id']}")["blocks"][0]["readings"]
+    assert line["words"] == "21.3 mm right, as typed"
+
+
+def test_nothing_with_a_reason_to_give_is_voided_without_one(coach):
+    block = coach.block()
+    putt = coach.putt(block["id"], RIGHT)
+    for thing in (f"/readings/{putt['id']}", f"/lessons/{block['lesson_id']}"):
+        assert coach.put(f"{thing}/voided", 422)["errors"][0]["field"] == "reason"
+
+
 def test_a_voided_putt_makes_room_in_the_plan(coach):
     block = coach.block(planned=3)
     ids = [coach.putt(block["id"], RIGHT)["id"] for _ in range(3)]
     assert "Extend" in coach.putt(block["id"], RIGHT, status=409)["remedy"]
-    coach.put(f"/readings/{ids[0]}/void", reason="debris")
+    coach.put(f"/readings/{ids[0]}/voided", reason="debris")
     coach.putt(block["id"], RIGHT)
 
 
@@ -158,17 +177,17 @@ def test_nothing_is_recorded_in_a_voided_or_ended_lesson_but_late_putts_arrive(c
     coach.putt(block["id"], RIGHT, taken_at=before)
     coach.drop(f"{lesson}/end")
     coach.putt(block["id"], RIGHT)
-    coach.put(f"{lesson}/void", reason="wrong golfer")
+    coach.put(f"{lesson}/voided", reason="wrong golfer")
     assert "voided" in coach.putt(block["id"], RIGHT, status=409)["detail"]
     assert coach.get("/today")["lessons"] == []
-    coach.drop(f"{lesson}/void")
+    coach.put(f"{lesson}/voided", voided=False)
     coach.putt(block["id"], RIGHT)
 
 
 def test_foreign_things_are_not_found(coach, client):
     lost = uuid6.uuid7()
     coach.putt(str(lost), RIGHT, status=404)
-    coach.put(f"/readings/{lost}/void", 404, reason="x")
+    coach.put(f"/readings/{lost}/voided", 404, reason="x")
     coach.get(f"/lessons/{lost}", 404)
     coach.put(
         f"/blocks/{uuid6.uuid7()}", 404, station_id=str(lost), condition="x", guided=False, planned=5, started_at=now()

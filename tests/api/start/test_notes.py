@@ -17,7 +17,7 @@ def test_notes_are_kept_with_the_putt_and_told(coach):
     assert judged["block"]["readings"][0]["notes"] == {"felt": "straight", "finish": "short"}
     # What was not told of a putt may be missing; a voided putt counts in no table.
     last = coach.putt(block["id"], {"offset_m": 0.0}, notes={"finish": "holed"})
-    coach.put(f"/readings/{last['id']}/void", reason="talked")
+    coach.put(f"/readings/{last['id']}/voided", reason="talked")
     assert coach.get(f"/blocks/{block['id']}/read")["read"] == told
 
 

@@ -185,6 +185,15 @@ def test_a_reading_the_rig_cannot_give_is_refused(rig, raw):
     assert refused.value.field.startswith("raw.")
 
 
+@pytest.mark.parametrize("kind", instruments())
+def test_what_a_tap_records_is_kept_as_it_is_read_again(kind):
+    """A rule for what is kept that is stricter than the taps would refuse a coach's own reading."""
+    for units in ("metric", "feet"):
+        aid = lay(kind, usual_sizes(kind, {}, units))
+        for zone in aid.zones(units):
+            assert aid.kept(zone.raw) == aid.interval(zone.raw) == zone.interval, zone.name
+
+
 def test_a_board_coarser_than_a_third_of_the_window_objects_and_says_what_would_do():
     coarse = Board(distance_m=0.5, half_width_m=0.2, mark_m=0.02)
     sight = coarse.sight(PUTT, spread_deg=1.0)

@@ -91,7 +91,7 @@ def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: 
     expect(sheet).to_be_visible()
     lesson = page.url.split("/lessons/")[1].split("/")[0]
     [putt] = page.request.get(f"/api/lessons/{lesson}").json()["blocks"][0]["readings"]
-    page.request.put(f"/api/readings/{putt['id']}/void", data={"reason": "undone"})
+    page.request.put(f"/api/readings/{putt['id']}/voided", data={"reason": "undone"})
     expect(page.get_by_text("Nothing to judge yet").first).to_be_attached()
     expect(page.locator("[data-quantity=start]")).to_have_count(0)
     expect(sheet.get_by_role("radio", name="Tape to both edges")).to_be_visible()

@@ -272,7 +272,7 @@ def test_a_refused_putt_says_why_and_is_kept_until_seen(page: Page):
     page.wait_for_load_state("networkidle")
     # Somebody voids the lesson from another device.
     lesson = page.url.split("/lessons/")[1].split("/")[0]
-    page.request.put(f"/api/lessons/{lesson}/void", data={"reason": "wrong golfer"})
+    page.request.put(f"/api/lessons/{lesson}/voided", data={"reason": "wrong golfer"})
     page.keyboard.press("4")
     alert = page.get_by_role("alert")
     expect(alert).to_contain_text("Not kept: Putt touched the right post")

@@ -24,7 +24,20 @@ from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
 from ...words.judge.comparison import QUESTIONS
 from ...words.start.run import turn_words
 from ..base.compared import ComparedOut
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40, Words80
+from ..base.shapes import (
+    UUID,
+    UUID7,
+    AtDesk,
+    Entry,
+    InUnits,
+    Kept,
+    Moment,
+    ShortWords,
+    VoidIn,
+    Words20,
+    Words40,
+    Words80,
+)
 
 router = APIRouter(tags=["aim"])
 
@@ -186,10 +199,6 @@ class AimChoices(BaseModel):
     kinds: list[str] = Field(description="instruments that read the face aim")
 
 
-class VoidSetDownIn(Entry):
-    voided: bool = True
-
-
 @router.get("/aim-choices")
 def choices() -> AimChoices:
     """What can be read of the aim, under which cues, with what."""
@@ -254,7 +263,7 @@ def set_down(desk: AtDesk, id: UUID7, entry: SetDownIn, units: InUnits = "metric
 
 
 @router.put("/set-downs/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidSetDownIn, units: InUnits = "metric") -> AimOut:
+def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> AimOut:
     """Void a set-down, or restore it."""
     row = aims.void_set_down(desk, id, entry.voided)
     return of_lesson(desk, aims.lesson_of_series(desk, row.aim_series_id), units)

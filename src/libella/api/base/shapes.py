@@ -106,6 +106,25 @@ def _parts(kind: Any) -> frozenset[Any]:
     return frozenset([get_origin(kind) or kind])
 
 
+class VoidIn(Entry):
+    """What was kept taken out of all that counts, or brought back; the record keeps it either way."""
+
+    voided: bool = True
+
+
+class VoidForReasonIn(VoidIn):
+    """The same of what nobody takes out without saying why."""
+
+    reason: Words80 = ""
+
+    @property
+    def why(self) -> str | None:
+        """The reason; None brings it back. `OutOfLimits` where none is said."""
+        if self.voided and not self.reason:
+            raise OutOfLimits("reason", "void_reason_wanted")
+        return self.reason if self.voided else None
+
+
 class Kept(BaseModel):
     """A row as kept."""
 
@@ -156,6 +175,8 @@ __all__ = [
     "Page",
     "Search",
     "ShortWords",
+    "VoidForReasonIn",
+    "VoidIn",
     "Words10",
     "Words20",
     "Words30",

@@ -29,7 +29,7 @@ from ...words.judge import putts
 from ...words.judge.bands import band_said
 from ..base.compared import ComparedOut
 from ..base.read import ClaimOut
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words200, as_kept
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words200, as_kept
 
 router = APIRouter(tags=["findings"])
 
@@ -173,10 +173,10 @@ def answer(desk: AtDesk, id: UUID7, entry: FindingAnswerIn) -> FindingAnswerOut:
     return _answer(findings.keep_answer(desk, id, told))
 
 
-@router.put("/finding-answers/{id}/void")
-def void(desk: AtDesk, id: UUID) -> FindingAnswerOut:
-    """Take an answer back."""
-    return _answer(findings.void_answer(desk, id, voided=True))
+@router.put("/finding-answers/{id}/voided")
+def void(desk: AtDesk, id: UUID, entry: VoidIn) -> FindingAnswerOut:
+    """Take an answer back, or bring it back."""
+    return _answer(findings.void_answer(desk, id, entry.voided))
 
 
 def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:

@@ -34,7 +34,7 @@ from ...words.judge.golfers_line import (
     up_said,
 )
 from ...words.shared.counts import listed
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, as_kept
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, VoidIn, as_kept
 
 router = APIRouter(tags=["golfer's line"])
 _PATH_FROM = 2
@@ -132,10 +132,10 @@ def keep(desk: AtDesk, id: UUID7, entry: ChangeIn) -> ChangeOut:
     return ChangeOut.model_validate(changes.keep_change(desk, id, entry.golfer_id, entry.words, entry.made_at))
 
 
-@router.put("/changes/{id}/void")
-def void(desk: AtDesk, id: UUID) -> ChangeOut:
-    """Take a noted change back."""
-    return ChangeOut.model_validate(changes.void_change(desk, id, voided=True))
+@router.put("/changes/{id}/voided")
+def void(desk: AtDesk, id: UUID, entry: VoidIn) -> ChangeOut:
+    """Take a noted change back, or bring it back."""
+    return ChangeOut.model_validate(changes.void_change(desk, id, entry.voided))
 
 
 @router.put("/line-joins/{id}")
@@ -145,10 +145,10 @@ def join(desk: AtDesk, id: UUID7, entry: LineJoinIn) -> LineJoinOut:
     return _join(line_joins.keep_join(desk, id, entry.golfer_id, pair, entry.made_at))
 
 
-@router.put("/line-joins/{id}/void")
-def part(desk: AtDesk, id: UUID) -> LineJoinOut:
-    """Take them apart again."""
-    return _join(line_joins.void_join(desk, id, voided=True))
+@router.put("/line-joins/{id}/voided")
+def part(desk: AtDesk, id: UUID, entry: VoidIn) -> LineJoinOut:
+    """Take them apart again, or pool them anew."""
+    return _join(line_joins.void_join(desk, id, entry.voided))
 
 
 @router.get("/golfers/{id}/line")

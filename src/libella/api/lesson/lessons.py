@@ -8,7 +8,7 @@ from pydantic import Field
 from ...core.set.floor import Surface
 from ...lessons.lesson import lessons
 from ..base.problems import Problem
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, Moment, ShortWords
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, Moment, ShortWords, VoidForReasonIn
 
 router = APIRouter(tags=["lessons"])
 
@@ -50,10 +50,6 @@ class EndIn(Entry):
     ended_at: Moment
 
 
-class ReasonIn(Entry):
-    reason: ShortWords = Field(examples=["talked through"])
-
-
 @router.put("/lessons/{id}", responses={412: {"model": Problem}})
 def keep(desk: AtDesk, id: UUID7, entry: LessonIn) -> LessonOut:
     """Start a lesson, or take over its edited entry."""
@@ -80,13 +76,7 @@ def read_laser_cautions(desk: AtDesk, id: UUID) -> LessonOut:
     return LessonOut.model_validate(lessons.read_laser_cautions(desk, id, datetime.now(UTC)))
 
 
-@router.put("/lessons/{id}/void")
-def void(desk: AtDesk, id: UUID, entry: ReasonIn) -> LessonOut:
-    """Void a lesson; nothing in it is deleted."""
-    return LessonOut.model_validate(lessons.void_lesson(desk, id, entry.reason, datetime.now(UTC)))
-
-
-@router.delete("/lessons/{id}/void")
-def restore(desk: AtDesk, id: UUID) -> LessonOut:
-    """Restore a voided lesson."""
-    return LessonOut.model_validate(lessons.void_lesson(desk, id, None, datetime.now(UTC)))
+@router.put("/lessons/{id}/voided")
+def void(desk: AtDesk, id: UUID, entry: VoidForReasonIn) -> LessonOut:
+    """Void a lesson, or restore it; nothing in it is deleted."""
+    return LessonOut.model_validate(lessons.void_lesson(desk, id, entry.why, datetime.now(UTC)))

@@ -16,7 +16,7 @@ from ...lessons.see import eyes
 from ...lessons.see.eyes import LookSizes, SightingEye, Taken, look_of
 from ...lessons.values import KeptEyeTake
 from ...words.see.eyes import eye_words, moved_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words80
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words80
 
 router = APIRouter(tags=["eyes"])
 
@@ -132,10 +132,6 @@ class WantedEyesIn(Entry):
     sighting_eye: SightingEye | None = Field(default=None, description="null leaves what is noted")
 
 
-class VoidTakeIn(Entry):
-    voided: bool = True
-
-
 @router.get("/lessons/{id}/eyes")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut:
     """The looks of a lesson."""
@@ -185,7 +181,7 @@ def keep_side(
 
 
 @router.put("/eye-takes/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidTakeIn, units: InUnits = "metric") -> EyesSheetOut:
+def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> EyesSheetOut:
     """Void a look, or restore it."""
     return of_lesson(desk, eyes.void_take(desk, id, entry.voided).lesson_id, units)
 

@@ -10,7 +10,7 @@ from ...core.see.position import LEVERS, Lever
 from ...core.see.trial import Looks
 from ...lessons.see import first_looks
 from ...words.see.first_look import first_words, place_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, VoidIn
 
 router = APIRouter(tags=["first_looks"])
 
@@ -51,10 +51,6 @@ class FirstLooksOut(BaseModel):
     places: list[HeadPlaceOut]
 
 
-class VoidFirstLookIn(Entry):
-    voided: bool = True
-
-
 @router.get("/lessons/{id}/first-looks")
 def of_lesson(desk: AtDesk, id: UUID) -> FirstLooksOut:
     """The first looks of a lesson, oldest first."""
@@ -92,6 +88,6 @@ def keep(desk: AtDesk, id: UUID7, entry: FirstLookIn) -> FirstLooksOut:
 
 
 @router.put("/first-looks/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidFirstLookIn) -> FirstLooksOut:
+def void(desk: AtDesk, id: UUID, entry: VoidIn) -> FirstLooksOut:
     """Void a first look, or restore it."""
     return of_lesson(desk, first_looks.void_first_look(desk, id, entry.voided).lesson_id)

@@ -26,7 +26,7 @@ from ...words.see.straight import (
     sight_words,
     truer_words,
 )
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words20, Words80
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words20, Words80
 
 router = APIRouter(tags=["sights"])
 
@@ -123,10 +123,6 @@ class AnswerIn(Entry):
     taken_at: Moment
 
 
-class VoidAnswerIn(Entry):
-    voided: bool = True
-
-
 class FeltIn(Entry):
     """How the golfer found the position of a test."""
 
@@ -217,7 +213,7 @@ def answer(desk: AtDesk, id: UUID7, entry: AnswerIn, units: InUnits = "metric") 
 
 
 @router.put("/sight-trials/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidAnswerIn, units: InUnits = "metric") -> SightOut:
+def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> SightOut:
     """Void an answer (a slip of the finger), or restore it."""
     return one(desk, sights.void_answer(desk, id, entry.voided).test_id, units)
 

@@ -10,7 +10,7 @@ from ...core.set.tool_check import FEWEST, MOST, WAYS, EndForEnd, ToolCheck, Too
 from ...lessons.set import tool_checks
 from ...lessons.set.tool_zeros import CheckedTool, checked_tools
 from ...words.set.tool_check import ASKS, HOW, NOT_CHECKED, tool_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words20, Words40
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words20, Words40
 
 router = APIRouter(tags=["tool checks"])
 
@@ -51,10 +51,6 @@ class ToolCheckIn(Entry):
         )
 
 
-class VoidToolCheckIn(Entry):
-    voided: bool = True
-
-
 class ToolOut(BaseModel):
     """An instrument that can be checked by itself, as it was checked last in this lesson."""
 
@@ -85,7 +81,7 @@ def keep(desk: AtDesk, id: UUID7, entry: ToolCheckIn, units: InUnits = "metric")
 
 
 @router.put("/tool-checks/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidToolCheckIn, units: InUnits = "metric") -> list[ToolOut]:
+def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> list[ToolOut]:
     """Void a check, or restore it."""
     row = tool_checks.void_tool_check(desk, id, entry.voided, datetime.now(UTC))
     return of_lesson(desk, row.lesson_id, units)

@@ -10,7 +10,7 @@ from ...core.stand.set_up import ENTRIES, Unit
 from ...lessons.see.eyes import eyes_now
 from ...lessons.stand import set_ups
 from ...words.stand.set_up import GROUPS, NotedWords, WanderWords, noted_words, wander_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, Words30
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words30
 
 router = APIRouter(tags=["set-ups"])
 
@@ -66,10 +66,6 @@ class NotedIn(Entry):
     names: list[Words30] = Field(max_length=len(ENTRIES))
 
 
-class VoidSetUpIn(Entry):
-    voided: bool = True
-
-
 @router.get("/set-up-entries")
 def entries() -> list[EntryOut]:
     """What can be noted of a set-up."""
@@ -114,6 +110,6 @@ def keep(desk: AtDesk, id: UUID7, entry: SetUpIn, units: InUnits = "metric") -> 
 
 
 @router.put("/set-ups/{id}/voided")
-def void(desk: AtDesk, id: UUID, entry: VoidSetUpIn, units: InUnits = "metric") -> StandOut:
+def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> StandOut:
     """Void a set-up, or restore it."""
     return of_lesson(desk, set_ups.void_set_up(desk, id, entry.voided).lesson_id, units)

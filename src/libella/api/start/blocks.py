@@ -8,11 +8,22 @@ from pydantic import BaseModel, Field
 
 from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
-from ...lessons.desk.desk import Desk
 from ...lessons.start import blocks
 from ...lessons.start.next_golfer import next_golfer
 from ..base.notes import NoteOut
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, Words20, Words40
+from ..base.shapes import (
+    UUID,
+    UUID7,
+    AtDesk,
+    Entry,
+    InUnits,
+    Kept,
+    Moment,
+    ShortWords,
+    VoidForReasonIn,
+    Words20,
+    Words40,
+)
 from ..set.instruments import EntryPicture, entry_picture
 
 router = APIRouter(tags=["blocks"])
@@ -92,10 +103,6 @@ class ReadingIn(Entry):
     raw: dict[Words40, float | Words40] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
     taken_at: Moment = Field(description="when it was tapped, by the client's clock")
     notes: dict[Words20, float | Words20] = Field(default_factory=dict, max_length=16, examples=[{"felt": "left"}])
-
-
-class VoidReadingIn(Entry):
-    reason: ShortWords = Field(examples=["talked through"])
 
 
 class ReadingOut(Kept):
@@ -219,19 +226,9 @@ def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response
     return ReadingOut.model_validate(kept.reading)
 
 
-@router.put("/readings/{id}/void")
-def void(desk: AtDesk, request: Request, id: UUID, entry: VoidReadingIn) -> ReadingOut:
-    """Void a reading; it stays in the record with the reason."""
-    return _marked(desk, request, id, entry.reason)
-
-
-@router.delete("/readings/{id}/void")
-def restore(desk: AtDesk, request: Request, id: UUID) -> ReadingOut:
-    """Restore a voided reading."""
-    return _marked(desk, request, id, None)
-
-
-def _marked(desk: Desk, request: Request, id: UUID, reason: str | None) -> ReadingOut:
-    row = blocks.void_reading(desk, id, reason)
+@router.put("/readings/{id}/voided")
+def void(desk: AtDesk, request: Request, id: UUID, entry: VoidForReasonIn) -> ReadingOut:
+    """Void a reading, or restore it; it stays in the record with the reason."""
+    row = blocks.void_reading(desk, id, entry.why)
     request.app.state.live.tell(blocks.lesson_of_block(desk, row.block_id), "putt", block_id=str(row.block_id))
     return ReadingOut.model_validate(row)

@@ -225,6 +225,10 @@ class Aid(ABC):
     def interval(self, raw: Raw) -> Interval:
         """What a raw reading stands for, in the unit of `about.quantity`; `OutOfLimits` for one it cannot give."""
 
+    def kept(self, raw: Raw) -> Interval:
+        """The same of a reading as it is first kept: one that a tap records, or that says of itself it was typed."""
+        return self.interval(raw)
+
     @abstractmethod
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
         """Every reading a tap can record, left to right. Their intervals cover all values without a gap."""

@@ -17,11 +17,15 @@ INCH_MARKS_M: Final = tuple(INCH_M / parts for parts in (1, 2, 4, 8))
 """What a ruler in inches is marked in, m: inches, halves, quarters, eighths."""
 _AS_FINE: Final = 1.5
 _ENDS = ("left", "right")
+TYPED: Final = "typed"
+"""In a raw reading: a number somebody typed, between the marks too; it is known no better than to half a mark."""
+_ON_MARK: Final = 1e-4
 
 
 @dataclass(frozen=True)
 class Scale(Aid):
-    """Raw reading: `offset_m`, the mark on the plus side of zero, or `beyond`, the end that was passed."""
+    """Raw reading: `offset_m`, the mark on the plus side of zero, or `beyond`, the end that was passed; `typed`
+    beside an offset says that it may lie between marks."""
 
     if TYPE_CHECKING:  # dimensions, declared by each instrument in its own laying order
         half_width_m: float
@@ -59,13 +63,23 @@ class Scale(Aid):
             limit = self._value(-self._reach_m if left else self._reach_m)
             return Interval(-math.inf, limit) if left else Interval(limit, math.inf)
         offset = raw.get("offset_m")
-        if set(raw) != {"offset_m"} or isinstance(offset, str) or offset is None or not math.isfinite(offset):
+        if set(raw) - {TYPED} != {"offset_m"} or isinstance(offset, str) or offset is None or not math.isfinite(offset):
             raise OutOfLimits("raw.offset_m", "not_a_mark", "m", name=self.about.name)
         end = self._marks * self.mark_m
         if abs(offset) > end + 1e-8:
             raise OutOfLimits("raw.offset_m", "beyond_ruler", "m", read_m=abs(offset), end_m=end)
         half = self.mark_m / 2
         return Interval(self._value(offset - half), self._value(offset + half))
+
+    def kept(self, raw: Raw) -> Interval:
+        found = self.interval(raw)
+        if "beyond" not in raw and TYPED not in raw:
+            marks = float(raw["offset_m"]) / self.mark_m
+            if abs(marks - round(marks)) > _ON_MARK:
+                below = math.floor(marks) * self.mark_m
+                ends = {"low_m": below, "high_m": below + self.mark_m}
+                raise OutOfLimits("raw.offset_m", "between_marks", "m", mark_m=self.mark_m, **ends)
+        return found
 
     def zones(self, units: Units = "metric") -> tuple[Zone, ...]:
         mark = self.mark_m * 1000
@@ -97,7 +111,8 @@ class Scale(Aid):
         offset = float(raw["offset_m"])
         if offset == 0:
             return self._zero_words
-        return f"{tape(abs(offset), units)} {told.high_side if offset > 0 else told.low_side}"
+        typed = ", as typed" if TYPED in raw else ""
+        return f"{tape(abs(offset), units)} {told.high_side if offset > 0 else told.low_side}{typed}"
 
     def _marked(self, end: float, mark: float, tall: float) -> tuple[str, list[Shape]]:
         """The unit and the marks of a metric ruler, mm."""

@@ -140,6 +140,10 @@ class Station:
         """The start error, degrees, against the start target, that a raw reading stands for."""
         return self.rig.interval(raw).shifted(self.shift_deg)
 
+    def kept(self, raw: Raw) -> Interval:
+        """The same of a reading as it is first kept."""
+        return self.rig.kept(raw).shifted(self.shift_deg)
+
     def sight(self, spread_deg: float, units: Units = "metric") -> Sight:
         """What the rig can see here; one whose own aim may be off by much of the window will not do."""
         seen = self.rig.sight(self.putt, spread_deg, units)

@@ -137,7 +137,7 @@ def keep_set_down(desk: Desk, id: UUID, series_id: UUID, raw: Raw, taken_at: dat
     """Keep one set-down; the same one said again changes nothing."""
     with desk.transaction() as session:
         row = value_of(KeptAimSeries, desk.get(session, AimSeriesRow, series_id, "series", lock=True))
-        _read(row, raw)
+        _read(row, raw, new=True)
         kept = session.get(SetDownRow, (desk.studio_id, id))
         if kept is None:
             open_lesson(desk, session, row.lesson_id, taken_at)
@@ -151,10 +151,7 @@ def keep_set_down(desk: Desk, id: UUID, series_id: UUID, raw: Raw, taken_at: dat
 
 def void_set_down(desk: Desk, id: UUID, voided: bool) -> KeptSetDown:
     """Void a set-down, or restore it."""
-    with desk.transaction() as session:
-        row = desk.get(session, SetDownRow, id, "set_down", lock=True)
-        row.voided = voided
-        return value_of(KeptSetDown, row)
+    return desk.void(KeptSetDown, SetDownRow, id, "set_down", voided)
 
 
 def lesson_of_series(desk: Desk, id: UUID) -> UUID:
@@ -292,9 +289,10 @@ def _set_downs(desk: Desk, session: Session, series_ids: Sequence[UUID]) -> Sequ
     return values_of(KeptSetDown, session.scalars(query.order_by(SetDownRow.taken_at, SetDownRow.id)))
 
 
-def _read(row: KeptAimSeries, raw: Raw) -> Interval:
+def _read(row: KeptAimSeries, raw: Raw, *, new: bool = False) -> Interval:
     if row.kind is not None:
-        return lay(row.kind, row.sizes).interval(raw)
+        aid = lay(row.kind, row.sizes)
+        return aid.kept(raw) if new else aid.interval(raw)
     angle, seen = raw.get("angle_deg"), raw.get("seen_deg")
     if set(raw) != {"angle_deg", "seen_deg"} or not isinstance(angle, float | int) or not isinstance(seen, float | int):
         raise OutOfLimits("raw", "link_takes_angle", "deg")

@@ -11,11 +11,12 @@ from sqlalchemy import Engine, event, func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
-from ...store.tables import Stored, StudioRow
+from ...store.tables import Stored, StudioRow, Voidable
 from ..values import KeptStudio, value_of
 from .problem import KeptOtherwise, NotFound
 
 Row = TypeVar("Row", bound=Stored)
+KeptValue = TypeVar("KeptValue")
 _FIRST_STUDIO = 7_260_115
 _HELD = "held"
 
@@ -97,6 +98,13 @@ class Desk:
         if not new and any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise(what)
         return row
+
+    def void(self, kind: type[KeptValue], table: type[Voidable], id: UUID, what: str, voided: bool) -> KeptValue:
+        """Take what was kept out of all that counts, or bring it back; the record keeps it either way."""
+        with self.transaction() as session:
+            row = self.get(session, table, id, what, lock=True)
+            row.voided = voided
+            return value_of(kind, row)
 
 
 def _hold(session: Session, row: object) -> None:

@@ -19,12 +19,9 @@ def keep_change(desk: Desk, id: UUID, golfer_id: UUID, words: str, made_at: date
         return value_of(KeptChange, desk.keep(session, NotedChangeRow, id, "change", told))
 
 
-def void_change(desk: Desk, id: UUID, *, voided: bool) -> KeptChange:
+def void_change(desk: Desk, id: UUID, voided: bool) -> KeptChange:
     """Take a noted change back, or bring it back."""
-    with desk.transaction() as session:
-        row = desk.get(session, NotedChangeRow, id, "change", lock=True)
-        row.voided = voided
-        return value_of(KeptChange, row)
+    return desk.void(KeptChange, NotedChangeRow, id, "change", voided)
 
 
 def changes_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptChange]:

@@ -87,12 +87,9 @@ def keep_answer(desk: Desk, id: UUID, entry: AnswerEntry) -> KeptFindingAnswer:
         return value_of(KeptFindingAnswer, row)
 
 
-def void_answer(desk: Desk, id: UUID, *, voided: bool) -> KeptFindingAnswer:
+def void_answer(desk: Desk, id: UUID, voided: bool) -> KeptFindingAnswer:
     """Take an answer back, or bring it back."""
-    with desk.transaction() as session:
-        row = desk.get(session, FindingAnswerRow, id, "answer", lock=True)
-        row.voided = voided
-        return value_of(KeptFindingAnswer, row)
+    return desk.void(KeptFindingAnswer, FindingAnswerRow, id, "answer", voided)
 
 
 def answers_of(desk: Desk, lesson_id: UUID) -> Sequence[KeptFindingAnswer]:

@@ -28,12 +28,9 @@ def keep_join(desk: Desk, id: UUID, golfer_id: UUID, pair: tuple[LineKey, LineKe
         return value_of(KeptLineJoin, desk.keep(session, LineJoinRow, id, "line_join", told))
 
 
-def void_join(desk: Desk, id: UUID, *, voided: bool) -> KeptLineJoin:
+def void_join(desk: Desk, id: UUID, voided: bool) -> KeptLineJoin:
     """Take two lines apart again, or join them anew."""
-    with desk.transaction() as session:
-        row = desk.get(session, LineJoinRow, id, "line_join", lock=True)
-        row.voided = voided
-        return value_of(KeptLineJoin, row)
+    return desk.void(KeptLineJoin, LineJoinRow, id, "line_join", voided)
 
 
 def joins_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptLineJoin]:

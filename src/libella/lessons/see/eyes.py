@@ -154,10 +154,7 @@ def keep_take(desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken: Taken
 
 def void_take(desk: Desk, id: UUID, voided: bool) -> KeptEyeTake:
     """Void a look, or restore it."""
-    with desk.transaction() as session:
-        row = desk.get(session, EyeTakeRow, id, "look", lock=True)
-        row.voided = voided
-        return value_of(KeptEyeTake, row)
+    return desk.void(KeptEyeTake, EyeTakeRow, id, "look", voided)
 
 
 def want_eyes(

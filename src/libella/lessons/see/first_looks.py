@@ -44,10 +44,7 @@ def keep_first_look(desk: Desk, id: UUID, lesson_id: UUID, look: FirstLook, take
 
 def void_first_look(desk: Desk, id: UUID, voided: bool) -> KeptFirstLook:
     """Void a first look, or restore it."""
-    with desk.transaction() as session:
-        row = desk.get(session, FirstLookRow, id, "look", lock=True)
-        row.voided = voided
-        return value_of(KeptFirstLook, row)
+    return desk.void(KeptFirstLook, FirstLookRow, id, "look", voided)
 
 
 def first_looks(desk: Desk, lesson_id: UUID) -> FirstLooks:

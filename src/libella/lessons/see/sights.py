@@ -145,10 +145,7 @@ def keep_answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetim
 
 def void_answer(desk: Desk, id: UUID, voided: bool) -> KeptSightTrial:
     """Void an answer (a slip of the finger), or restore it."""
-    with desk.transaction() as session:
-        row = desk.get(session, SightTrialRow, id, "answer", lock=True)
-        row.voided = voided
-        return value_of(KeptSightTrial, row)
+    return desk.void(KeptSightTrial, SightTrialRow, id, "answer", voided)
 
 
 def show_test(desk: Desk, id: UUID, at: datetime | None) -> KeptSightTest:

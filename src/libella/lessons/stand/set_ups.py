@@ -64,10 +64,7 @@ def keep_set_up(
 
 def void_set_up(desk: Desk, id: UUID, voided: bool) -> KeptSetUp:
     """Void a set-up, or restore it."""
-    with desk.transaction() as session:
-        row = desk.get(session, SetUpRow, id, "set_up", lock=True)
-        row.voided = voided
-        return value_of(KeptSetUp, row)
+    return desk.void(KeptSetUp, SetUpRow, id, "set_up", voided)
 
 
 def want_noted(desk: Desk, names: Sequence[str]) -> Sequence[str]:

@@ -242,7 +242,7 @@ def keep_reading(
     with desk.transaction() as session:
         block = desk.get(session, BlockRow, block_id, "block", lock=True)
         station = entry_of(block).station()
-        interval = station.interval(raw)
+        interval = station.kept(raw)
         noted = dict(checked_notes(notes or {}, block.asks, notes_laid(station)))
         kept = session.get(ReadingRow, (desk.studio_id, id))
         if kept is None:

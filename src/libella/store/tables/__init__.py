@@ -1,7 +1,7 @@
 """Every table of the store, by step."""
 
 from .aim import AimSeriesRow, SetDownRow
-from .base import Stored
+from .base import Stored, Voidable
 from .golfer import GolferRow, LineJoinRow, NotedChangeRow
 from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
@@ -49,4 +49,5 @@ __all__ = [
     "StrokeTapRow",
     "StudioRow",
     "ToolCheckRow",
+    "Voidable",
 ]

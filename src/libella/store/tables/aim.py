@@ -14,7 +14,7 @@ from sqlalchemy import (
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.aim.links import Cue, Link
-from .base import Stored
+from .base import Stored, Voidable
 
 
 class AimSeriesRow(Stored):
@@ -54,7 +54,7 @@ class AimSeriesRow(Stored):
     )
 
 
-class SetDownRow(Stored):
+class SetDownRow(Voidable):
     """One set-down as read. It never changes: a slip voids it, and another is added."""
 
     __tablename__ = "set_down"
@@ -65,7 +65,6 @@ class SetDownRow(Stored):
     raw: Mapped[dict[str, Any]]
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "aim_set_id"], ["aim_set.studio_id", "aim_set.id"]),

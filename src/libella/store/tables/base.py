@@ -3,12 +3,9 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import (
-    DateTime,
-    MetaData,
-)
+from sqlalchemy import DateTime, MetaData, text
 from sqlalchemy.dialects.postgresql import JSONB
-from sqlalchemy.orm import DeclarativeBase
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 
 class Stored(DeclarativeBase):
@@ -27,3 +24,10 @@ class Stored(DeclarativeBase):
         list[Any]: JSONB,
         list[str]: JSONB,
     }
+
+
+class Voidable(Stored):
+    """A row that may be taken out of what counts, and brought back; it is never deleted."""
+
+    __abstract__ = True
+    voided: Mapped[bool] = mapped_column(server_default=text("false"))

@@ -18,7 +18,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.see.eyes import School, SightingEye
-from .base import Stored
+from .base import Stored, Voidable
 
 
 class GolferRow(Stored):
@@ -50,7 +50,7 @@ class GolferRow(Stored):
     )
 
 
-class LineJoinRow(Stored):
+class LineJoinRow(Voidable):
     """Two of a golfer's lines that the coach joined, each by its key."""
 
     __tablename__ = "line_join"
@@ -61,7 +61,6 @@ class LineJoinRow(Stored):
     first: Mapped[str]
     second: Mapped[str]
     made_at: Mapped[datetime]
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
@@ -69,7 +68,7 @@ class LineJoinRow(Stored):
     )
 
 
-class NotedChangeRow(Stored):
+class NotedChangeRow(Voidable):
     """A day on which something of a golfer was changed: putter, stroke, set-up."""
 
     __tablename__ = "noted_change"
@@ -79,7 +78,6 @@ class NotedChangeRow(Stored):
     golfer_id: Mapped[UUID]
     words: Mapped[str]
     made_at: Mapped[datetime]
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),

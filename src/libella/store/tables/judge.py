@@ -11,11 +11,10 @@ from sqlalchemy import (
     Index,
     UniqueConstraint,
     func,
-    text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from .base import Stored
+from .base import Stored, Voidable
 
 
 class GolferRevisionRow(Stored):
@@ -51,7 +50,7 @@ class KeptAnswerRow(Stored):
     )
 
 
-class FindingAnswerRow(Stored):
+class FindingAnswerRow(Voidable):
     """What a coach said of a finding; `told`: what the tool said of it then."""
 
     __tablename__ = "finding_answer"
@@ -64,7 +63,6 @@ class FindingAnswerRow(Stored):
     words: Mapped[str]
     told: Mapped[dict[str, Any]]
     answered_at: Mapped[datetime]
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),

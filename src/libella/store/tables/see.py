@@ -14,7 +14,7 @@ from sqlalchemy import (
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.see.method import Eyes, Glasses, Method, Toward, Trace
-from .base import Stored
+from .base import Stored, Voidable
 
 
 class SightTestRow(Stored):
@@ -56,7 +56,7 @@ class SightTestRow(Stored):
     )
 
 
-class SightTrialRow(Stored):
+class SightTrialRow(Voidable):
     """One answer. It never changes: a slip of the finger voids it, and another is added."""
 
     __tablename__ = "sight_trial"
@@ -67,7 +67,6 @@ class SightTrialRow(Stored):
     raw: Mapped[dict[str, Any]]
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "test_id"], ["sight_test.studio_id", "sight_test.id"]),
@@ -75,7 +74,7 @@ class SightTrialRow(Stored):
     )
 
 
-class FirstLookRow(Stored):
+class FirstLookRow(Voidable):
     """How a true rod looked from a place; see `core.see.first_look`."""
 
     __tablename__ = "first_look"
@@ -86,7 +85,6 @@ class FirstLookRow(Stored):
     raw: Mapped[dict[str, Any]]
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
     station_id: Mapped[UUID | None]
     """The plan whose line the rod lay on; null where none was laid."""
 
@@ -97,7 +95,7 @@ class FirstLookRow(Stored):
     )
 
 
-class EyeTakeRow(Stored):
+class EyeTakeRow(Voidable):
     """One look at where the eyes are, as it was marked; see `core.see.eyes.EyeTake` and `core.see.side_look`."""
 
     __tablename__ = "eye_take"
@@ -110,7 +108,6 @@ class EyeTakeRow(Stored):
     """The look this one reads again, nothing having moved: it tells how well the mirror is read."""
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
     station_id: Mapped[UUID | None]
     """The plan it was taken on; null where none was laid."""
     set_up: Mapped[str] = mapped_column(server_default=text("''"))

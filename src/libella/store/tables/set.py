@@ -16,7 +16,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.green.capture import Capture
 from ...core.green.putt import Target
-from .base import Stored
+from .base import Stored, Voidable
 
 
 class LaidColumns:
@@ -79,7 +79,7 @@ class SavedStationRow(LaidColumns, Stored):
     )
 
 
-class ToolCheckRow(Stored):
+class ToolCheckRow(Voidable):
     """An instrument checked by itself; see `core.set.tool_check`. The newest of its kind in a lesson counts."""
 
     __tablename__ = "tool_check"
@@ -93,7 +93,6 @@ class ToolCheckRow(Stored):
     raw: Mapped[dict[str, Any]]
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),

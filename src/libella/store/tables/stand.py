@@ -8,14 +8,13 @@ from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
     func,
-    text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from .base import Stored
+from .base import Voidable
 
 
-class SetUpRow(Stored):
+class SetUpRow(Voidable):
     """A set-up as noted; see `core.stand.set_up`. One taken again after stepping away names the first of its run."""
 
     __tablename__ = "set_up"
@@ -27,7 +26,6 @@ class SetUpRow(Stored):
     again_of: Mapped[UUID | None]
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),

@@ -15,7 +15,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.start.path import PathName
 from ...core.start.turns import Of, Order, Question
-from .base import Stored
+from .base import Stored, Voidable
 from .set import LaidColumns
 
 
@@ -63,7 +63,7 @@ class BlockRow(LaidColumns, Stored):
     )
 
 
-class ReadingRow(Stored):
+class ReadingRow(Voidable):
     """One observation. The raw reading never changes: a correction voids it and adds another."""
 
     __tablename__ = "reading"
@@ -78,7 +78,6 @@ class ReadingRow(Stored):
     notes: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     taken_at: Mapped[datetime]
     recorded_at: Mapped[datetime] = mapped_column(server_default=func.now())
-    voided: Mapped[bool] = mapped_column(server_default=text("false"))
     void_reason: Mapped[str | None]
 
     __table_args__ = (

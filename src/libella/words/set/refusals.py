@@ -47,6 +47,10 @@ REFUSALS: Final[dict[str, Template]] = {
         "at most {widest_m}",
     ),
     "not_a_mark": ("{name} reads a mark of its ruler.", "a number"),
+    "between_marks": (
+        "That lies between two marks: this ruler is read to {mark_m}.",
+        "{low_m} or {high_m}; or typed: 1 beside it, where somebody typed it",
+    ),
     "beyond_ruler": (
         "{read_m} is beyond the ruler, which ends at {end_m}; record it as off the end.",
         "{end_m} either side",

@@ -15,6 +15,7 @@ KNOWN: Final = "one of {known}"
 OPTIONS: Final = "one of {options}"
 
 REFUSALS: Final[dict[str, Template]] = {
+    "void_reason_wanted": ("What is taken out of what counts needs a reason.", "a few words"),
     "time_end_of_time": ("That time lies at the end of all time.", "{since} to now, with {grace} s of grace"),
     "time_too_far_back": ("{told} lies too far back.", "{since} to now, with {grace} s of grace"),
     "time_in_future": ("{told} UTC lies in the future.", "{since} to now, with {grace} s of grace"),

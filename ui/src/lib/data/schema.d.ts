@@ -193,7 +193,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{id}/void": {
+    "/api/lessons/{id}/voided": {
         parameters: {
             query?: never;
             header?: never;
@@ -203,15 +203,11 @@ export interface paths {
         get?: never;
         /**
          * Void
-         * @description Void a lesson; nothing in it is deleted.
+         * @description Void a lesson, or restore it; nothing in it is deleted.
          */
         put: operations["lessons_void"];
         post?: never;
-        /**
-         * Restore
-         * @description Restore a voided lesson.
-         */
-        delete: operations["lessons_restore"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -798,7 +794,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/readings/{id}/void": {
+    "/api/readings/{id}/voided": {
         parameters: {
             query?: never;
             header?: never;
@@ -808,15 +804,11 @@ export interface paths {
         get?: never;
         /**
          * Void
-         * @description Void a reading; it stays in the record with the reason.
+         * @description Void a reading, or restore it; it stays in the record with the reason.
          */
         put: operations["blocks_void"];
         post?: never;
-        /**
-         * Restore
-         * @description Restore a voided reading.
-         */
-        delete: operations["blocks_restore"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1043,7 +1035,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/finding-answers/{id}/void": {
+    "/api/finding-answers/{id}/voided": {
         parameters: {
             query?: never;
             header?: never;
@@ -1053,7 +1045,7 @@ export interface paths {
         get?: never;
         /**
          * Void
-         * @description Take an answer back.
+         * @description Take an answer back, or bring it back.
          */
         put: operations["findings_void"];
         post?: never;
@@ -1083,7 +1075,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/changes/{id}/void": {
+    "/api/changes/{id}/voided": {
         parameters: {
             query?: never;
             header?: never;
@@ -1093,7 +1085,7 @@ export interface paths {
         get?: never;
         /**
          * Void
-         * @description Take a noted change back.
+         * @description Take a noted change back, or bring it back.
          */
         put: operations["golfer's line_void"];
         post?: never;
@@ -1123,7 +1115,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/line-joins/{id}/void": {
+    "/api/line-joins/{id}/voided": {
         parameters: {
             query?: never;
             header?: never;
@@ -1133,7 +1125,7 @@ export interface paths {
         get?: never;
         /**
          * Part
-         * @description Take them apart again.
+         * @description Take them apart again, or pool them anew.
          */
         put: operations["golfer's line_part"];
         post?: never;
@@ -7682,14 +7674,6 @@ export interface components {
             /** Void Reason */
             void_reason: string | null;
         };
-        /** ReasonIn */
-        ReasonIn: {
-            /**
-             * Reason
-             * @example talked through
-             */
-            reason: string;
-        };
         /**
          * RemedyWords
          * @description A change of one size that would mend something, and how it is offered.
@@ -9624,56 +9608,27 @@ export interface components {
              */
             file_endings: string[];
         };
-        /** VoidAnswerIn */
-        VoidAnswerIn: {
+        /**
+         * VoidForReasonIn
+         * @description The same of what nobody takes out without saying why.
+         */
+        VoidForReasonIn: {
             /**
              * Voided
              * @default true
              */
             voided: boolean;
-        };
-        /** VoidFirstLookIn */
-        VoidFirstLookIn: {
-            /**
-             * Voided
-             * @default true
-             */
-            voided: boolean;
-        };
-        /** VoidReadingIn */
-        VoidReadingIn: {
             /**
              * Reason
-             * @example talked through
+             * @default
              */
             reason: string;
         };
-        /** VoidSetDownIn */
-        VoidSetDownIn: {
-            /**
-             * Voided
-             * @default true
-             */
-            voided: boolean;
-        };
-        /** VoidSetUpIn */
-        VoidSetUpIn: {
-            /**
-             * Voided
-             * @default true
-             */
-            voided: boolean;
-        };
-        /** VoidTakeIn */
-        VoidTakeIn: {
-            /**
-             * Voided
-             * @default true
-             */
-            voided: boolean;
-        };
-        /** VoidToolCheckIn */
-        VoidToolCheckIn: {
+        /**
+         * VoidIn
+         * @description What was kept taken out of all that counts, or brought back; the record keeps it either way.
+         */
+        VoidIn: {
             /**
              * Voided
              * @default true
@@ -11219,111 +11174,9 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ReasonIn"];
+                "application/json": components["schemas"]["VoidForReasonIn"];
             };
         };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    lessons_restore: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
         responses: {
             /** @description Successful Response */
             200: {
@@ -12273,7 +12126,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidToolCheckIn"];
+                "application/json": components["schemas"]["VoidIn"];
             };
         };
         responses: {
@@ -14600,111 +14453,9 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidReadingIn"];
+                "application/json": components["schemas"]["VoidForReasonIn"];
             };
         };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReadingOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    blocks_restore: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
         responses: {
             /** @description Successful Response */
             200: {
@@ -16064,7 +15815,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -16272,7 +16027,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -16480,7 +16239,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -18588,7 +18351,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidSetDownIn"];
+                "application/json": components["schemas"]["VoidIn"];
             };
         };
         responses: {
@@ -19755,7 +19518,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidAnswerIn"];
+                "application/json": components["schemas"]["VoidIn"];
             };
         };
         responses: {
@@ -20069,7 +19832,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidFirstLookIn"];
+                "application/json": components["schemas"]["VoidIn"];
             };
         };
         responses: {
@@ -20501,7 +20264,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidTakeIn"];
+                "application/json": components["schemas"]["VoidIn"];
             };
         };
         responses: {
@@ -21134,7 +20897,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VoidSetUpIn"];
+                "application/json": components["schemas"]["VoidIn"];
             };
         };
         responses: {

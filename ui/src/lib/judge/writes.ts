@@ -32,11 +32,15 @@ export const answerFinding = (body: Sent<'/api/finding-answers/{id}'>) => {
 }
 
 export const voidAnswer = (lesson: string, id: string) =>
-  put('/api/finding-answers/{id}/void', path(id), {
-    thing: id,
-    words: 'Taking back what you said',
-    renews: [key.findings(lesson)]
-  })
+  put(
+    '/api/finding-answers/{id}/voided',
+    { ...path(id), body: { voided: true } },
+    {
+      thing: id,
+      words: 'Taking back what you said',
+      renews: [key.findings(lesson)]
+    }
+  )
 
 /** What a name meant that was typed before factors were known; null: it was as usual. */
 export const sortOut = (lesson: string, body: Sent<'/api/unsorted'>) =>
@@ -79,15 +83,23 @@ export const joinLines = (body: Sent<'/api/line-joins/{id}'>) => {
 }
 
 export const partLines = (golfer: string, id: string) =>
-  put('/api/line-joins/{id}/void', path(id), {
-    thing: id,
-    words: 'Taking two lines apart',
-    renews: [key.golferLine(golfer)]
-  })
+  put(
+    '/api/line-joins/{id}/voided',
+    { ...path(id), body: { voided: true } },
+    {
+      thing: id,
+      words: 'Taking two lines apart',
+      renews: [key.golferLine(golfer)]
+    }
+  )
 
 export const voidChange = (golfer: string, id: string) =>
-  put('/api/changes/{id}/void', path(id), {
-    thing: id,
-    words: 'Taking back a change',
-    renews: [key.golferLine(golfer)]
-  })
+  put(
+    '/api/changes/{id}/voided',
+    { ...path(id), body: { voided: true } },
+    {
+      thing: id,
+      words: 'Taking back a change',
+      renews: [key.golferLine(golfer)]
+    }
+  )

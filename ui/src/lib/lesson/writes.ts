@@ -18,5 +18,6 @@ export const endLesson = (id: string, ended_at: string) =>
 export const reopenLesson = (id: string) =>
   remove('/api/lessons/{id}/end', path(id), of(id, 'Opening the lesson again'))
 export const voidLesson = (id: string, reason: string) =>
-  put('/api/lessons/{id}/void', { ...path(id), body: { reason } }, of(id, 'Voiding the lesson'))
-export const restoreLesson = (id: string) => remove('/api/lessons/{id}/void', path(id), of(id, 'Restoring the lesson'))
+  put('/api/lessons/{id}/voided', { ...path(id), body: { voided: true, reason } }, of(id, 'Voiding the lesson'))
+export const restoreLesson = (id: string) =>
+  put('/api/lessons/{id}/voided', { ...path(id), body: { voided: false, reason: '' } }, of(id, 'Restoring the lesson'))

@@ -85,7 +85,7 @@ describe('a putt', () => {
     it.undo()
     expect(it.noting?.note).toBe('felt')
     it.undo()
-    expect(posted).toMatchObject([{ path: '/api/readings/r/void', body: { reason: 'undone' } }])
+    expect(posted).toMatchObject([{ path: '/api/readings/r/voided', body: { voided: true, reason: 'undone' } }])
   })
 
   it('undoes the newest putt of a comparison, whichever block has it', () => {
@@ -95,8 +95,8 @@ describe('a putt', () => {
     known.elsewhere = { block: 'other', id: 'r0' }
     new Recording(() => known).undo()
     expect(posted).toMatchObject([
-      { path: '/api/readings/r2/void', reading: { block: 'other' } },
-      { path: '/api/readings/r1/void', reading: { block: 'b' } }
+      { path: '/api/readings/r2/voided', reading: { block: 'other' } },
+      { path: '/api/readings/r1/voided', reading: { block: 'b' } }
     ])
   })
 

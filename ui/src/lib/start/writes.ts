@@ -75,17 +75,17 @@ export const recordPutt = (shown: Shapes['ReadingLine'], body: Sent<'/api/readin
 
 export const voidPutt = (block: string, id: string, reason: string) =>
   put(
-    '/api/readings/{id}/void',
-    { ...path(id), body: { reason } },
+    '/api/readings/{id}/voided',
+    { ...path(id), body: { voided: true, reason } },
     { thing: block, words: 'Voiding a putt', reading: { block, id, shown: null } }
   )
 
 export const restorePutt = (block: string, id: string) =>
-  remove('/api/readings/{id}/void', path(id), {
-    thing: block,
-    words: 'Restoring a putt',
-    reading: { block, id, shown: null }
-  })
+  put(
+    '/api/readings/{id}/voided',
+    { ...path(id), body: { voided: false, reason: '' } },
+    { thing: block, words: 'Restoring a putt', reading: { block, id, shown: null } }
+  )
 
 /** What the golfer did of what was due. */
 export const breakOff = (lesson: string, done: 'moved' | 'rested') =>
