@@ -72,7 +72,8 @@ def caught(fault: Fault) -> tuple[Fault, bool, float]:
             )  # fmt: skip
             code = run.returncode
         except subprocess.TimeoutExpired:
-            code = 1
+            # Nothing was found in all that time: that is no catch.
+            code = 0
         if code not in (0, 1):
             raise SystemExit(f"{file}: the tests could not run\n{run.stdout[-2000:]}{run.stderr[-2000:]}")
     return fault, code == 1, time.perf_counter() - began
