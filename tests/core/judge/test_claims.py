@@ -305,3 +305,10 @@ def test_a_mishit_to_either_side_is_told_with_and_without(far):
     found = outliers(of("start", values), [batch("start", values)])
     assert found.times == 1 and abs(found.without.value) < abs(found.level.bias.value) + 0.2
     assert found.without.doubt <= found.level.bias.doubt + 0.01
+
+
+@pytest.mark.parametrize("far", [-6.0, 6.0])
+def test_two_mishits_to_one_side_are_two(far):
+    values = [*drawn(5, 0.0, 0.4, 14), far, far * 1.1]
+    found = outliers(of("start", values), [batch("start", values)])
+    assert found is not None and found.times == 2 and abs(found.without.value) < 0.4

@@ -140,6 +140,31 @@ def test_set_downs_alone_are_judged_as_if_the_stroke_added_nothing():
     assert "if the stroke adds nothing" in meaning_said(found.chosen[0], "right")
 
 
+def _struck(starts, strikes, hand="right"):
+    events = tuple(
+        Event(f"p{n}", {"start": Interval(at - 0.1, at + 0.1), "strike": Interval(toe - 0.5, toe + 0.5)})
+        for n, (at, toe) in enumerate(zip(starts, strikes, strict=True))
+    )
+    return ledger(replace(batch("start", ()), events=events), hand=hand)
+
+
+@pytest.mark.parametrize(("hand", "toe"), [("right", "right"), ("left", "left")])
+def test_a_wide_spread_that_goes_with_the_strike_says_so(hand, toe):
+    """Heel left and toe right, as often: no mean strike costs anything, and yet the strike is why the putts scatter."""
+    right = 1 if toe == "right" else -1
+    strikes = [-14, 12, 1, -10, 15, -2, 11, -13, 0, 14, -12, 2]
+    starts = [right * (0.16 * it + off) for it, off in zip(strikes, [0.2, -0.3, 0.1, -0.2, 0.3, 0.0] * 2, strict=True)]
+    told = judge_lesson(_struck(starts, strikes, hand)).chosen
+    said = next(
+        headline_said([it], hand, "metric") for it in told if "spread is wide" in headline_said([it], hand, "metric")
+    )
+    heel = "left" if toe == "right" else "right"
+    assert said.endswith(f"starts go with the strike, off the heel {heel}, off the toe {toe}.")
+    assert "why can't be told" in headline_said(
+        judge_lesson(_struck(starts, strikes[::-1][3:] + strikes[:3], hand)).chosen, hand, "metric"
+    )
+
+
 @pytest.mark.parametrize("hand", ["right", "left"])
 def test_open_and_closed_are_the_golfers(hand):
     [it, *_] = lessons(Truth((), hand=hand, aim=1.6))

@@ -48,6 +48,12 @@ def values(note):
     return list(note.options) if note.options else [note.bounds.low, 0.0, note.bounds.high]
 
 
+def test_what_is_laid_is_asked_in_its_place_of_the_putt():
+    notes = watched(NO_RIG, [lay("rings", {}), lay("putter_gate", {})])
+    asks = checked_asks(["finish", "aid:rings", "aid:putter_gate", "strike", "felt"], notes)
+    assert asks == ("felt", "strike", "aid:putter_gate", "finish", "aid:rings")
+
+
 @pytest.mark.parametrize("kind", [kind for kind, it in instruments().items() if not issubclass(it, Rig)])
 def test_every_aid_that_is_laid_can_be_noted_and_is_told(kind):
     aid = lay(kind, {})

@@ -3,11 +3,11 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from types import MappingProxyType
-from typing import Final, Literal
+from typing import Final, Literal, get_args
 
 from ..measure.limits import Bounds, Fact, OutOfLimits
 
-When = Literal["before", "after"]
+When = Literal["before", "after", "end"]
 Notes = Mapping[str, str | float]
 """What was noted of a putt, by note."""
 
@@ -20,7 +20,8 @@ class Note:
     Attributes
     ----------
     options : what can be tapped: codes, each with its name
-    when : whether it is asked before the start line is read: what the golfer felt must not know the reading
+    when : whether it is asked before the start line is read, for what the golfer felt must not know the reading; after
+        it; or once the ball lies
     columns : lays its options out as a picture: the strike on the face, three by three
     bounds, step : of a size, in the bounds' unit
     low_word, high_word : of a size, the names of minus and plus
@@ -162,6 +163,7 @@ NOTES: Final[dict[str, Note]] = {
         },
         columns=3,
         table="own",
+        when="end",
         needs_hole=True,
     ),
     "ran_past_m": Note(
@@ -172,16 +174,23 @@ NOTES: Final[dict[str, Note]] = {
         low_word="short",
         high_word="past",
         table="sizes",
+        when="end",
         needs_hole=True,
     ),
     "fell": Note(
         "Fell in",
         "Over which edge did it fall, or pass?",
         {it: it for it in ("front", "left", "right", "back", "none")},
+        when="end",
         needs_hole=True,
     ),
-    "read": Note("Read used", "By whose read?", {"computed": "computed", "coach": "coach's", "golfer": "golfer's"}),
+    "read": Note(
+        "Read used", "By whose read?", {"computed": "computed", "coach": "coach's", "golfer": "golfer's"}, "end"
+    ),
 }
+
+
+_ORDER: Final[tuple[When, ...]] = get_args(When)
 
 
 def checked_asks(asks: Sequence[str], more: Mapping[str, Note] = MappingProxyType({})) -> tuple[str, ...]:
@@ -191,7 +200,7 @@ def checked_asks(asks: Sequence[str], more: Mapping[str, Note] = MappingProxyTyp
     for it in asks:
         if it not in known:
             raise OutOfLimits("asks", "no_note", named=it, known=tuple(known))
-    return tuple(it for it in known if it in asks)
+    return tuple(sorted((it for it in known if it in asks), key=lambda it: _ORDER.index(known[it].when)))
 
 
 def checked_notes(notes: Notes, asks: Sequence[str], more: Mapping[str, Note] = MappingProxyType({})) -> Notes:

@@ -10,7 +10,7 @@ from ..instruments.registry import instrument
 from ..instruments.scale import Scale
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
-from .notes import NOTES, Note
+from .notes import NOTES, Note, When
 
 PREFIX: Final = "aid:"
 """Notes of aids are named by the aid's kind behind this."""
@@ -28,8 +28,10 @@ def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
 
 def _note(aid: Aid) -> Note | None:
     about = aid.about
+    # What stands at the hole is read once the ball lies; all else, what the stroke and the start touched, before that.
+    when: When = "end" if about.measures == "pace" else "after"
     if aid.touched:
-        return Note(about.name, aid.asked, dict(aid.touched))
+        return Note(about.name, aid.asked, dict(aid.touched), when)
     if not about.noted:
         return None
     if isinstance(aid, Scale):
@@ -38,13 +40,14 @@ def _note(aid: Aid) -> Note | None:
         return Note(
             about.name,
             about.read,
+            when=when,
             bounds=bounds,
             step=aid.mark_m,
             low_word=told.low_side,
             high_word=told.high_side,
             table="sizes",
         )
-    return Note(about.name, about.read, {_code(it.raw): it.name for it in aid.zones()})
+    return Note(about.name, about.read, {_code(it.raw): it.name for it in aid.zones()}, when)
 
 
 def note_of(name: str) -> Note:

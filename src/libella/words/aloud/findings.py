@@ -142,7 +142,7 @@ def _chosen(it: Reading) -> None:
             Off(start.level, *flags)
             for flags in ((True,), (False, True), (False, False, True), (False, False, False, True))
         ]
-        told += [Wide(start), Nothing(start), Open(start, True)]
+        told += [Wide(start), Wide(start, "left"), Wide(start, "right"), Nothing(start), Open(start, True)]
     told += [Off(replace(starts[0].level, levels=(("set_up", "wide base"),)))]
     told += [PaceOff(pace) for pace in paces()]
     told += [

@@ -22,7 +22,7 @@ from ...core.judge.findings.chosen import (
 )
 from ...core.judge.findings.finding import Finding
 from ...core.judge.findings.ranked import RULES, Starts
-from ...core.measure.side import side_of
+from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, degrees
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
@@ -83,13 +83,19 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             why = f", why can't be told: the start was not read of {it.unread}" if it.unread else ""
             return f"{it.times} of {counted(it.of, 'miss')} went {it.side}{why}."
         case Wide():
-            return f"The spread is wide, {it.starts.spread.value:.1f}°; why can't be told yet."
+            why = f"starts go with the strike, {_ends(it.toe)}" if it.toe != "neither" else "why can't be told yet"
+            return f"The spread is wide, {it.starts.spread.value:.1f}°; {why}."
         case Nothing():
             return f"Nothing to mend: {_nothing(it.starts)}, and a spread as this level has."
         case Open():
             if it.starts is not None:
                 return f"Can't tell yet: starts {_where(it.starts)}."
             return "Can't tell yet." if it.read else "Nothing to judge yet."
+
+
+def _ends(toe: Side) -> str:
+    """Where the starts go by the end of the face that struck."""
+    return f"off the heel {'left' if toe == 'right' else 'right'}, off the toe {toe}"
 
 
 def _line_off(it: Finding) -> str:
@@ -212,6 +218,8 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
         case MissedSide():
             return f"Your misses go {it.side}. Why, we can't tell yet."
         case Wide():
+            if it.toe != "neither":
+                return f"Your putts scatter with where you hit them: {_ends(it.toe)}."
             return "Your putts scatter. Why, we can't tell yet."
         case Nothing():
             return "Nothing to mend. Keep it as it is."

@@ -6456,7 +6456,7 @@ export interface components {
              * When
              * @enum {string}
              */
-            when: "before" | "after";
+            when: "before" | "after" | "end";
             /** Columns */
             columns: number;
             /** Unit */

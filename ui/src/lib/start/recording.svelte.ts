@@ -12,7 +12,7 @@ import { recordPutt, restorePutt, voidPutt } from './writes'
 export interface Known {
   block: Shapes['BlockOut'] | undefined
   blockId: string | undefined
-  /** What can be noted of a putt, in the order in which it happens. */
+  /** What can be noted of a putt. */
   notes: Shapes['NoteOut'][]
   /** What sensors told of the strokes so far: it is not asked again. */
   told: ReadonlySet<string>
@@ -52,12 +52,13 @@ export class Recording {
     return Boolean(block && this.valid.length >= block.planned)
   })
   /** What else this block notes: what was felt before the reading, the rest after it. */
-  readonly asked: Shapes['NoteOut'][] = $derived.by(() =>
-    this.#known().notes.filter(
-      (it) =>
-        this.#known().block?.asks.includes(it.note) && !it.told_by.some((measure) => this.#known().told.has(measure))
-    )
-  )
+  readonly asked: Shapes['NoteOut'][] = $derived.by(() => {
+    const { block, notes, told } = this.#known()
+    // In the block's own order, in which what is laid has its place among the rest.
+    return (block?.asks ?? [])
+      .flatMap((name) => notes.filter((it) => it.note === name))
+      .filter((it) => !it.told_by.some((measure) => told.has(measure)))
+  })
   readonly missing: Shapes['NoteOut'][] = $derived.by(() =>
     this.asked.filter((it) => !(it.note in this.pending.value.notes))
   )
@@ -103,7 +104,7 @@ export class Recording {
     if (putt && blockId) post(reason === null ? restorePutt(blockId, putt.id) : voidPutt(blockId, putt.id, reason))
   }
   undo(): void {
-    if (this.pending.begun) this.pending.back((name) => this.asked.find((it) => it.note === name)?.when === 'after')
+    if (this.pending.begun) this.pending.back((name) => this.asked.find((it) => it.note === name)?.when !== 'before')
     else {
       const { elsewhere, post } = this.#known()
       const last = this.valid.at(-1)

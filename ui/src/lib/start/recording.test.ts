@@ -100,6 +100,12 @@ describe('a putt', () => {
     ])
   })
 
+  it('asks in the order of its block, in which what is laid has its place', () => {
+    known.notes = [...known.notes, note('aid:putter_gate', 'after')]
+    known.block = block({ asks: ['felt', 'aid:putter_gate', 'finish'] })
+    expect(new Recording(() => known).asked.map((it) => it.note)).toEqual(['felt', 'aid:putter_gate', 'finish'])
+  })
+
   it('asks nothing that a sensor tells', () => {
     known.block = block({ asks: ['felt', 'finish'] })
     known.told = new Set(['finish_m'])

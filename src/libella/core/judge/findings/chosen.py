@@ -8,7 +8,7 @@ from typing import Final
 
 from ...certainty.verdict import Word
 from ...estimate.shares import more_often
-from ...measure.side import Side
+from ...measure.side import Side, side_of
 from ..claims.difference import Difference, Group, differences
 from ..claims.growth import Growth
 from ..claims.level import Level
@@ -20,6 +20,7 @@ from .case import Case
 from .finding import Cause, Finding
 from .misses import Miss
 from .ranked import Findings, Starts
+from .rules import strike
 
 _GROUND: Final = 3
 _MISSED: Final = 5
@@ -130,9 +131,13 @@ class MissedSide:
 
 @dataclass(frozen=True, slots=True)
 class Wide:
-    """The spread of the starts is wide for the level, and no cause of it is named."""
+    """The spread of the starts is wide for the level, and no cause of it is named.
+
+    toe : to which side the starts go the further towards the toe the ball is struck; "neither" where that is not sure
+    """
 
     starts: Starts
+    toe: Side = "neither"
     word: Word = "open"
 
 
@@ -192,7 +197,7 @@ def chosen(
         said.append(side)
     starts = found.starts
     if starts is not None and starts.wide and not named:
-        said.append(Wide(starts))
+        said.append(Wide(starts, _with_strike(case)))
     if found.nothing and starts is not None and rig is None and not case.line_first:
         said.append(Nothing(starts))
     if not said:
@@ -306,6 +311,14 @@ def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause
         return it.word != "clear", order.index(name) if name in order else len(order)
 
     return sorted(said, key=later)
+
+
+def _with_strike(case: Case) -> Side:
+    """Where starts go with a strike nearer the toe, as far as putts struck to either side of the mean tell it."""
+    it = case.struck
+    if it is None or min(it.sides) < strike.A_SIDE or not it.slope.is_one_side:
+        return "neither"
+    return side_of(it.slope.value)
 
 
 def _missed_side(missed: Sequence[Miss]) -> MissedSide | None:
