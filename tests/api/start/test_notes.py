@@ -43,7 +43,8 @@ def test_what_is_not_asked_for_or_can_not_be_is_refused(coach):
 def test_what_can_be_noted_is_listed_in_the_order_of_the_putt(coach):
     notes = coach.get("/notes")
     assert notes[0]["note"] == "felt" and notes[0]["when"] == "before"
-    assert {it["when"] for it in notes[1:]} == {"after"}
+    after = [it["when"] for it in notes[1:]]
+    assert after == sorted(after) and set(after) == {"after", "end"}
 
 
 def test_what_disturbed_a_block_and_how_it_felt_is_kept_and_judged_with(coach):

@@ -1,6 +1,7 @@
 """Claims: from what was read, no surer and no farther than it says; two of the same alike; what is shared shared."""
 
 import math
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -312,3 +313,14 @@ def test_two_mishits_to_one_side_are_two(far):
     values = [*drawn(5, 0.0, 0.4, 14), far, far * 1.1]
     found = outliers(of("start", values), [batch("start", values)])
     assert found is not None and found.times == 2 and abs(found.without.value) < 0.4
+
+
+def test_whose_read_was_used_is_told_and_never_compared():
+    """It is how a putt was gone about: that it was the same in both ways is no finding."""
+    one, other = (
+        replace(it, events=tuple(replace(each, values={**each.values, "read": "coach"}) for each in it.events))
+        for it in (batch("start", drawn(1, 0.0, 0.4, 8)), batch("start", drawn(2, 1.0, 0.4, 8), id="b"))
+    )
+    found = differences(Group("one", (one,)), Group("other", (other,)), BY)
+    assert [it.quantity.name for it in found] == ["start"]
+    assert "read" in {it.quantity.name for it in reads(ledger(one, other), BY)}

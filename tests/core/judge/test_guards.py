@@ -14,6 +14,7 @@ from libella.core.judge.findings.next_check import checks
 from libella.core.judge.findings.ranked import judged
 from libella.core.judge.ledger.entry import Event
 from libella.core.judge.ledger.factors import GUIDED
+from libella.words.judge.lesson import guard_said
 
 from .samples import batch, ledger, near
 
@@ -71,3 +72,13 @@ def test_what_moved_with_the_guide_in_view_is_not_what_moves_without():
     guided = still("guided", "head", (("guide", GUIDED),))
     told = next(it for it in judged(Case(ledger(still("own", "nothing"), guided))).ranked if it.cause == "movement")
     assert [(it.number, it.of) for it in told.facts if it.what == "moved"] == [(0, 10)]
+
+
+@pytest.mark.parametrize(("levels", "usual"), [((("break", "right"),), 1), ((("cue", "blank"),), 0)])
+def test_a_way_is_the_golfers_own_and_not_what_the_ground_makes_of_a_putt(levels, usual):
+    """On a slope as usual is as usual: only where every block had its own cue was none."""
+    other = (*levels, ("cue", "near_spot")) if usual else (("cue", "near_spot"),)
+    it = ledger(batch("start", [near(0.1)] * 6, levels), batch("start", [near(0.1)] * 6, other, id="b"))
+    found = guards_of(it)["several_ways"]
+    assert (found.count, found.of) == (2, usual)
+    assert guard_said(found).startswith("Putted in 2 ways and none" if not usual else "Putted in 2 ways: each")

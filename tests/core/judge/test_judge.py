@@ -1,6 +1,7 @@
 """Verdict words and sentences."""
 
 import math
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -8,6 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from libella.core.green.putt import Putt
+from libella.core.green.read import Read
 from libella.core.green.usual import UsualLength
 from libella.core.instruments.board import Board
 from libella.core.instruments.peg_gate import PegGate
@@ -48,6 +50,18 @@ def test_a_clear_push_is_called_by_the_golfers_hand():
     assert "pull" in judged(RIGHT, hand="left").meaning
     assert judged(LEFT).headline.endswith("left, clear.")
     assert "pull" in judged(LEFT).meaning
+
+
+def test_a_bias_against_a_read_that_holes_nothing_is_weighed_as_if_it_did_and_says_so():
+    """One page told a bias that costs half of the putts, and a loss where it was mended."""
+    putt = replace(STATION.putt, falls_right_percent=1.5, read=Read("edge", "left"), target="read")
+    it = judge(LEFT, replace(STATION, putt=putt), Occasion("right"), planned=8)
+    assert "were the read right." in it.meaning
+    assert [name for name, _ in it.gain_words] == [
+        "Bias mended, the read as it is",
+        "A quarter less spread, the read as it is",
+    ]
+    assert "the read" not in judged(LEFT).meaning and judged(LEFT).gain_words[0][0] == "Bias mended"
 
 
 def test_until_the_planned_end_it_is_only_so_far():

@@ -21,7 +21,7 @@ from ...lessons.judge import blocks as judged_blocks
 from ...lessons.lesson.lessons import BlockSheet, is_invented
 from ...lessons.start import blocks
 from ...lessons.values import KeptGolfer, KeptReading
-from ...words.judge.judgement import GAINS, JudgementWords, further_words, judgement_words
+from ...words.judge.judgement import JudgementWords, further_words, judgement_words
 from ...words.judge.putts import pace_said
 from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
@@ -204,8 +204,8 @@ def _said(sheet: BlockSheet, golfer: KeptGolfer, judgement: Judgement, units: In
 
 def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:
     gains = [
-        GainOut(change=gain.change, name=GAINS[gain.change], putts=gain.putts, words=words)
-        for gain, words in zip(it.gains, said.gains, strict=True)
+        GainOut(change=gain.change, name=name, putts=gain.putts, words=words)
+        for gain, (name, words) in zip(it.gains, said.gains, strict=True)
     ]
     return JudgementOut(
         putts=it.putts,

@@ -27,6 +27,7 @@ class Note:
     low_word, high_word : of a size, the names of minus and plus
     table : which table tells of it: one of its own kind, how often each option, or the sizes read off
     needs_hole : it tells what became of the ball at the hole
+    outcome : it is found out at the putt; else it is how that was gone about, and no comparison asks after it
     told_by : measures of a stroke that tell it: where a sensor sends one, nobody is asked
     """
 
@@ -42,6 +43,7 @@ class Note:
     table: Literal["own", "counts", "sizes"] = "counts"
     needs_hole: bool = False
     told_by: tuple[str, ...] = ()
+    outcome: bool = True
 
 
 NOTES: Final[dict[str, Note]] = {
@@ -185,7 +187,11 @@ NOTES: Final[dict[str, Note]] = {
         needs_hole=True,
     ),
     "read": Note(
-        "Read used", "By whose read?", {"computed": "computed", "coach": "coach's", "golfer": "golfer's"}, "end"
+        "Read used",
+        "By whose read?",
+        {"computed": "computed", "coach": "coach's", "golfer": "golfer's"},
+        "end",
+        outcome=False,
     ),
 }
 

@@ -10,6 +10,7 @@ from ...core.certainty.verdict import Verdict
 from ...core.estimate import LAPSE_SHARE, START, Summary
 from ...core.estimate.continuation import MOST_FURTHER
 from ...core.golfer.hand import Hand, push_or_pull
+from ...core.green.putt import Putt
 from ...core.judge.disturbed import disturbed_deg
 from ...core.judge.judgement import NO_HOLE_M, Counts, Dear, Further, Gain, Judgement, Occasion
 from ...core.measure.angle import hole_widths, offset_m
@@ -37,7 +38,8 @@ class JudgementWords:
     allows: str
     chance: str
     doubt: str
-    gains: tuple[str, ...]
+    gains: tuple[tuple[str, str], ...]
+    """What each change is called, and what it may bring."""
     prior: str
     read: str
 
@@ -51,11 +53,11 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         counts=_counts(it.counts),
         headline=_headline(it),
         size="" if it.beyond else _size(it.summary, station, occasion, units),
-        meaning=_meaning(it, occasion, units) + (_FAR if it.beyond else "") + unproved,
+        meaning=_meaning(it, station, occasion, units) + (_FAR if it.beyond else "") + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance="" if it.beyond else _chance(it.summary, occasion),
         doubt="" if it.beyond else _doubt(it.summary, occasion),
-        gains=tuple(_gain(one) for one in it.gains),
+        gains=tuple(_gain(one, station.putt) for one in it.gains),
         prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
         read=_against_the_read(it.summary, station),
     )
@@ -133,8 +135,12 @@ DISTURBED: Final = {
     "hurry": "in a hurry",
 }
 """What disturbs a block: the names of `core.judge.disturbed.DISTURBANCES`."""
-GAINS: Final = {"bias": "Bias mended", "spread": "A quarter less spread"}
-"""The names of what a change may bring."""
+_GAINS: Final = {"bias": "Bias mended", "spread": "A quarter less spread"}
+
+
+def _holes(putt: Putt) -> bool:
+    """Whether a true putt on the line that starts are counted against falls."""
+    return putt.window.low_deg <= 0 <= putt.window.high_deg
 
 
 def _counts(it: Counts | None) -> str:
@@ -174,7 +180,7 @@ def _size(summary: Summary | None, station: Station, occasion: Occasion, units: 
     return f"About {here} at the hole, {holes:.1f} hole widths." if holes >= 0.45 else f"About {here} at the hole."
 
 
-def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
+def _meaning(it: Judgement, station: Station, occasion: Occasion, units: Units) -> str:
     if it.summary is None:
         return f"The verdict comes after {counted(it.planned, 'putt')}."
     if it.verdict is None:
@@ -192,27 +198,29 @@ def _meaning(it: Judgement, occasion: Occasion, units: Units) -> str:
     if call.word == "open" or call.side == "neither":
         return f"A tendency and chance both still fit these putts.{dear}"
     least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"
-    said = _TENDENCY[call.word, occasion.hole].format(sure=sure, side=call.side, least=least, about=round(cost))
-    if it.beyond:
-        said = said.replace(f" (about {round(cost)})", "")
+    about_ = "" if it.beyond else f" (about {round(cost)})"
+    if occasion.hole and not _holes(station.putt):
+        # A bias is weighed as if what it is counted against holed the putt.
+        about_ += ", were the read right"
+    said = _TENDENCY[call.word, occasion.hole].format(sure=sure, side=call.side, least=least, about=about_)
     return f"{said} {_by_hand(push_or_pull(call.side, occasion.hand), occasion.hand)}{dear}"
 
 
 _TENDENCY: Final = {
     ("clear", True): (
-        "A tendency, not chance: {sure} sure of a bias to the {side} that costs at least {least} here (about {about})."
+        "A tendency, not chance: {sure} sure of a bias to the {side} that costs at least {least} here{about}."
     ),
     ("clear", False): (
-        "A tendency, not chance: {sure} sure of a bias to the {side} that costs at least {least} at the usual lengths "
-        "(about {about})."
+        "A tendency, not chance: {sure} sure of a bias to the {side} that costs at least {least} at the usual "
+        "lengths{about}."
     ),
     ("likely", True): (
-        "More likely a tendency than chance: {sure} sure of a bias to the {side} that costs at least {least} here "
-        "(about {about})."
+        "More likely a tendency than chance: {sure} sure of a bias to the {side} that costs at least {least} here"
+        "{about}."
     ),
     ("likely", False): (
         "More likely a tendency than chance: {sure} sure of a bias to the {side} that costs at least {least} at the "
-        "usual lengths (about {about})."
+        "usual lengths{about}."
     ),
 }
 
@@ -276,10 +284,12 @@ def _disturbed(occasion: Occasion) -> str:
     return f" Disturbed by {what}: ± {added:.2f}° of doubt is added to the bias for it, an opinion."
 
 
-def _gain(it: Gain) -> str:
+def _gain(it: Gain, putt: Putt) -> tuple[str, str]:
+    name = _GAINS[it.change] if _holes(putt) else f"{_GAINS[it.change]}, the read as it is"
     low, high = sorted((round(it.putts.low), round(it.putts.high)))
     more = "+" if round(it.putts.value) > 0 else ""
-    return f"{more}{counted(round(it.putts.value), 'putt')} in a hundred ({low} to {high})".replace("-", "−")
+    said = f"{more}{counted(round(it.putts.value), 'putt')} in a hundred ({low} to {high})".replace("-", "−")
+    return name, said
 
 
 def further_words(it: Further | None) -> str:

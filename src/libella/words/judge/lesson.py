@@ -100,7 +100,8 @@ def guard_said(it: Guard) -> str:
         case "mixed":
             return "Putts with the guide in view and without are told apart: what is said first is of one of them."
         case "several_ways":
-            return f"Putted in {counted(it.count, 'way')} and none of them as usual: each is told by itself."
+            none = "" if it.of else " and none of them as usual"
+            return f"Putted in {counted(it.count, 'way')}{none}: each is told by itself."
         case "conditions":
             of = f"{it.count} of {counted(it.of, 'block')}"
             return f"Otherwise than as usual: {of}, told by themselves."

@@ -14,11 +14,13 @@ const foot = (x: number): Part => ({
   ],
   role: 'post'
 })
+const spot = { shape: 'circle', x: 34, y: 6, r: 3, role: 'limit' } as const
 const line = { shape: 'line', x1: -7, y1: 6, x2: 7, y2: 6, role: 'limit' } as const
 
 export const SET_UP_PICTURES: Record<string, Scene> = {
   '': scene(foot(-16), foot(16), ball, line),
   'no line on the ball': scene(foot(-16), foot(16), ball),
+  'near spot': scene(foot(-16), foot(16), ball, spot),
   'wide base': scene(foot(-38), foot(38), ball, line)
 }
 

@@ -9,7 +9,8 @@ export interface Under {
 export const USUAL: Under = { name: '', factors: {} }
 const OFTEN: Under[] = [
   { name: 'wide base', factors: { set_up: 'wide base' } },
-  { name: 'no line on the ball', factors: { cue: 'blank' } }
+  { name: 'no line on the ball', factors: { cue: 'blank' } },
+  { name: 'near spot', factors: { cue: 'near_spot' } }
 ]
 const MOST = 6
 

@@ -72,11 +72,11 @@ class Group:
 
 
 def differences(first: Group, second: Group, by: Weighing, *, among: int = 1) -> tuple[Difference, ...]:
-    """Every quantity read in both groups, in the order of the first.
+    """Every quantity found out in both groups, in the order of the first.
 
     `among`: so many groups are set against the first; one of several must be the surer to be clear.
     """
-    names = [name for it in first.batches for name in it.counts]
+    names = [name for it in first.batches for name in it.counts if quantity(name).outcome]
     found: list[Difference] = []
     for name in dict.fromkeys(names):
         one = difference(first, second, name, by, among=among)

@@ -15,7 +15,7 @@ from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
 from ..claims.reads import Compared, asked_of
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
-from ..ledger.factors import AS_USUAL, Factor, Levels
+from ..ledger.factors import AS_USUAL, LAID, Levels
 from .case import Case
 from .finding import Cause, Finding
 from .misses import Miss
@@ -25,8 +25,6 @@ from .rules import strike
 _GROUND: Final = 3
 _MISSED: Final = 5
 _LIKELY: Final = 0.8
-_LAID: Final = frozenset[Factor](("guide", "break", "length", "unsorted"))
-"""Factors that are laid or not yet understood: what differs with them is told elsewhere."""
 _ALSO: Final = ("strike", "path", "face", "address", "impact", "mark", "to_mark", "eyes_inside", "looks_straight")
 
 
@@ -231,7 +229,7 @@ def _beside_usual(case: Case, batches: Iterable[Batch], of: str, *, among: int |
 def _tried(case: Case) -> list[Differs]:
     """Ways of putting that were tried beside the usual one, not planned as a comparison: what is surest otherwise."""
     putted = [it for it in case.ledger.batches if it.putted and not it.comparison and not it.guided]
-    told = _beside_usual(case, (it for it in putted if not dict(it.levels).keys() & _LAID), "start")
+    told = _beside_usual(case, (it for it in putted if not dict(it.levels).keys() & (LAID | {"unsorted"})), "start")
     if told is None:
         return []
     best: dict[Levels, Differs] = {}

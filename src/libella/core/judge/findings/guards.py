@@ -12,6 +12,7 @@ from ...measure.interval import Interval
 from ..claims.level import Level, post_of
 from ..claims.reads import Outliers, outliers
 from ..ledger.entry import Batch
+from ..ledger.factors import LAID
 from .case import Case
 from .misses import misses
 from .ranked import Findings
@@ -97,7 +98,9 @@ def _ways(case: Case) -> list[Guard]:
     if not others:
         return []
     if not own:
-        return [Guard("several_ways", len(case.ledger.groups("start")))]
+        # What the ground, the length and the rig make of a putt is no way of the golfer's.
+        usual = any(not {name for name, _ in it.levels} - LAID for it in blocks)
+        return [Guard("several_ways", len(case.ledger.groups("start")), of=int(usual))]
     found: list[Guard] = []
     mixed = [it for it in others if it.guided != case.own[0].guided]
     if mixed:

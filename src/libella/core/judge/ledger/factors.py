@@ -9,9 +9,10 @@ from ...measure.limits import OutOfLimits
 Factor = Literal["set_up", "cue", "routine", "kit", "trial", "guide", "hole_side", "break", "length", "unsorted"]
 FACTORS: Final[tuple[Factor, ...]] = get_args(Factor)
 CHOSEN: Final[tuple[Factor, ...]] = ("set_up", "cue", "routine", "kit", "trial", "hole_side")
-"""What a coach says of a block. `guide`, `break` and, where the error goes with it, `length` in metres
-are told by what is laid; `unsorted` is what was typed before
-factors were known, until somebody says what it meant."""
+"""What a coach says of a block. `unsorted` is what was typed before factors were known, until somebody says what it
+meant."""
+LAID: Final = frozenset[Factor](("guide", "break", "length"))
+"""Told by what is laid; `length`, in metres, where the error goes with it."""
 LONGEST: Final = 80
 
 Levels = tuple[tuple[Factor, str], ...]

@@ -47,6 +47,7 @@ class Quantity:
     movers : factors that may move it: their levels are told apart
     on_line : it is read against the laid line, and shares what that lies off
     good : of a share, the category that is wanted; "" where none is
+    outcome : it is found out; else it is how a putt was gone about, which comparisons don't ask after
     """
 
     name: str
@@ -58,6 +59,7 @@ class Quantity:
     movers: frozenset[Factor] = _STROKE
     on_line: bool = False
     good: str = ""
+    outcome: bool = True
 
     @property
     def unit(self) -> str:
@@ -138,7 +140,8 @@ def quantity(name: str) -> Quantity:
             name, "level", "putt", _wide(note.bounds.low, note.bounds.high, note.bounds.unit), "", _sides_of(name)
         )
     clean = next((it for it in ("clear", "clean") if it in note.options), "")
-    return Quantity(name, "share", "putt", good=clean if name.startswith(PREFIX) else _GOOD.get(name, ""))
+    good = clean if name.startswith(PREFIX) else _GOOD.get(name, "")
+    return Quantity(name, "share", "putt", good=good, outcome=note.outcome)
 
 
 def _sides_of(name: str) -> Sides:
