@@ -17,13 +17,14 @@ from libella.core.judge.claims.share import share_of
 from libella.core.judge.judgement import Occasion, judge
 from libella.core.judge.ledger.entry import Batch, Event
 from libella.core.judge.ledger.putt import Reader, putt_values
+from libella.core.judge.ledger.quantity import quantity
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.station import Station
 from libella.core.start.notes import NOTES, checked_asks, checked_notes
 from libella.core.start.path import PathModel
 from libella.core.start.watched import PREFIX, note_of, watched, watched_interval
-from libella.words.judge.claims import level_said, share_said
+from libella.words.judge.claims import level_said, share_said, side_name
 from libella.words.judge.judgement import judgement_words
 from libella.words.judge.putts import pace_said
 
@@ -124,6 +125,25 @@ def test_rings_and_the_tape_tell_short_past_and_the_goal_zone():
     assert it.nearest_m is None or it.nearest_m > 0
     it = ended([{"aid:roll_past": one} for one in (0.2, 0.5, 1.0)], [tape])
     assert (it.past, it.goal) == (3, 2)
+
+
+@pytest.mark.parametrize(
+    ("rings", "said"),
+    [
+        (["short_out"] * 5, "5 of 5 short, by more than 60 cm."),
+        (["short_out"] * 5 + ["short"] * 2, "7 of 7 short, by 45 cm to more than 60 cm."),
+        (["short"] * 5, "5 of 5 short, by 45 cm."),
+    ],
+)
+def test_what_stopped_beyond_the_rings_is_not_told_as_if_it_had_stopped_in_one(rings, said):
+    it = ended([{"aid:rings": one} for one in rings], [lay("rings", {})])
+    assert pace_said(it, "metric").startswith(said)
+
+
+@pytest.mark.parametrize(("hand", "opens"), [("right", 1), ("left", -1)])
+def test_a_head_going_back_is_inside_or_outside(hand, opens):
+    assert [side_name(quantity("path_back"), opens * at, hand) for at in (1.0, -1.0)] == ["inside", "outside"]
+    assert side_name(quantity("path"), opens * 1.0, hand) == "in to out"
 
 
 @pytest.mark.parametrize(("hand", "side"), [("right", "left"), ("left", "right")])

@@ -177,6 +177,8 @@ def paces() -> tuple[Pace, ...]:
         [_FELL] * 6,
         [_ended("short", Interval(-0.6, -0.5), n) for n in range(9)],
         [_ended("short", Interval(-math.inf, 0.0), n) for n in range(9)],
+        [_ended("short", Interval(-math.inf, -0.6), n) for n in range(9)],
+        [_ended("short", Interval(-math.inf if n % 2 else -0.6, -0.6 if n % 2 else -0.3), n) for n in range(9)],
         [_ended("past", Interval(0.3, 0.4), n) for n in range(9)],
         [_ended("past", Interval(1.6, 1.7 + 0.1 * n), n) for n in range(9)],
         [_ended("past", Interval(0.0, math.inf), n) for n in range(5)],

@@ -138,6 +138,9 @@ def open_or_closed(name: str, right: bool, hand: Hand) -> str:
 
 def side_name(it: Quantity, value: float, hand: Hand) -> str:
     """The word for the side a value lies on."""
+    if it.name == "path_back":
+        # Going back, the head that will travel from in to out goes inside.
+        return ("inside" if (value > 0) == (hand == "right") else "outside") if value else "along its way"
     if it.sides == "path":
         return ("in to out" if (value > 0) == (hand == "right") else "out to in") if value else "along the line"
     low, high = _SIDES[it.sides]

@@ -72,6 +72,9 @@ def _finished(it: Pace, units: Units) -> str:
 
 
 def _range(it: Pace, units: Units) -> str:
+    if it.beyond_m is not None:
+        far = f"more than {tape(round(it.beyond_m, 2), units)}"
+        return f", by {far}" if it.nearest_m is None else f", by {tape(round(it.nearest_m, 2), units)} to {far}"
     if it.nearest_m is None or it.farthest_m is None:
         return ""
     near, far = tape(round(it.nearest_m, 2), units), tape(round(it.farthest_m, 2), units)

@@ -1,5 +1,6 @@
 """Where the putts finished: holed, short or past, to which side, and by how much against the pace planned."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
@@ -24,6 +25,7 @@ class Pace:
     short_sides, past_sides : of these, how many to the left and to the right
     beside : missed left and right, of which nobody said whether short or past
     nearest_m, farthest_m : of those that stopped on the commoner side, where sizes were noted
+    beyond_m : the farthest of them stopped at least so far off, who knows how far; None where every size is known
     goal, of_goal, zone_m : so many of those that can be told ended holed or in the goal zone
     level : how far past the hole they stopped, holed ones apart; None where too few were noted
     planned_m : the pace planned
@@ -38,6 +40,7 @@ class Pace:
     beside: tuple[int, int]
     nearest_m: float | None
     farthest_m: float | None
+    beyond_m: float | None
     goal: int
     of_goal: int
     zone_m: float
@@ -59,6 +62,7 @@ def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
     kinds = [str(event.values.get("stopped", "")) for _, event in events]
     commoner = "short" if kinds.count("short") >= kinds.count("past") else "past"
     sizes: list[float] = []
+    beyond: list[float] = []
     goal = of_goal = 0
     sides = {"short": [0, 0], "past": [0, 0], "": [0, 0]}
     for (planned, event), kind in zip(events, kinds, strict=True):
@@ -67,8 +71,11 @@ def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
         if kind in sides and side in ("left", "right"):
             sides[kind][side == "right"] += 1
         low, high = (roll.low, roll.high) if roll is not None and not isinstance(roll, str) else (None, None)
-        if kind == commoner and low is not None and high is not None and abs(low) < 1e9 and abs(high) < 1e9:
-            sizes.append(abs(low + high) / 2)
+        if kind == commoner and low is not None and high is not None:
+            if math.isfinite(low) and math.isfinite(high):
+                sizes.append(abs(low + high) / 2)
+            elif near := min(abs(low), abs(high)):
+                beyond.append(near)
         in_goal = _in_goal(kind, low, high, ZONE_PACES * planned)
         if in_goal is not None:
             goal, of_goal = goal + in_goal, of_goal + 1
@@ -84,6 +91,7 @@ def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
         beside=(sides[""][0], sides[""][1]),
         nearest_m=min(sizes, default=None),
         farthest_m=max(sizes, default=None),
+        beyond_m=max(beyond, default=None),
         goal=goal,
         of_goal=of_goal,
         zone_m=ZONE_PACES * planned,
