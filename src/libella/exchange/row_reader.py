@@ -3,6 +3,7 @@
 import math
 import re
 import unicodedata
+from collections.abc import Mapping
 from datetime import datetime, timedelta
 from functools import lru_cache
 from typing import Final
@@ -11,14 +12,14 @@ from ..core.golfer.hand import Hand
 from ..core.instruments.degree_reader import READ
 from ..core.instruments.no_rig import NOT_WATCHED
 from ..core.measure.angle import angle_deg
-from ..core.measure.limits import OutOfLimits
+from ..core.measure.limits import Bounds, OutOfLimits
 from ..core.start.notes import NOTES
 from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import PuttRow
 from ..words.refusals import refusal_words
 from .cells import SIDES, Order, clock, is_either, is_number, moment, number, plain
-from .columns import PAIRS, STARTS, TARGETS, ColumnMapping, option_code, reader_station, unwatched_station
+from .columns import PAIRS, STARTS, TARGETS, ColumnMapping, ColumnUse, option_code, reader_station, unwatched_station
 from .headings import units_of
 from .sheet import Sheet
 from .spreadsheet import from_spreadsheet
@@ -50,6 +51,15 @@ class Bad(Exception):
         self.column, self.reason, self.at, self.cell, self.start = column, reason, at, cell, ""
 
 
+def _noted(name: str) -> tuple[str, Mapping[str, str], Bounds | None, float]:
+    """What is noted or measured of a putt: its name, its options or its bounds, and how many of its units a metre is:
+    lengths are metres here, strikes are told in mm."""
+    note, scale = NOTES.get(name), 1000.0 if name.endswith("_mm") else 1.0
+    if note and note.options:
+        return name, note.options, None, scale
+    return name, {}, MEASURES[name].bounds if name in MEASURES else note and note.bounds, scale
+
+
 _SIZES: Final = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent", "rig_at_m")
 
 
@@ -78,10 +88,12 @@ class RowReader:
         self._given_at = given_at
         self._limits = "start_low_deg" in self._at or "start_high_deg" in self._at
         self._seen: dict[tuple[str, ...], int] = {}
+        self._numbers: dict[tuple[str, str], float | None] = {}
         self.tells_sides = (
             "start_side" in self._at or self._limits or any(it in self._at for pair in PAIRS for it in pair)
         )
         self.either_dates = False
+        self._noted = [_noted(it) for it in self._at if it in NOTES or (it in MEASURES and it != "start_deg")]
         # Where no column tells a size, every putt has the same.
         self._sizes = None if set(_SIZES) & set(self._at) else self._sizes_told()
 
@@ -90,7 +102,8 @@ class RowReader:
 
     def _sizes_told(self) -> tuple[float, ...]:
         """Distance, pace, speed, both slopes and where it was read, of the row at hand."""
-        return tuple(self._number(name, getattr(self._mapping, name, 0.0)) for name in _SIZES)
+        told = [(name, self._maybe(name) if name in self._at else None) for name in _SIZES]
+        return tuple(getattr(self._mapping, name, 0.0) if value is None else value for name, value in told)
 
     def row(self, line: int, cells: list[str]) -> PuttRow:
         """The row as a putt; raises `Bad` with what of it can't be read."""
@@ -214,22 +227,17 @@ class RowReader:
 
     def _notes(self) -> dict[str, str | float]:
         found: dict[str, str | float] = {}
-        for name in self._at:
-            if name in NOTES and NOTES[name].options:
+        for name, options, bounds, scale in self._noted:
+            if options:
                 said = self._said(name)
                 if not said:
                     continue
                 code = option_code(said)
-                if code not in NOTES[name].options:
-                    options = ", ".join(NOTES[name].options.values())
-                    raise self._bad(name, f"{said[:30]!r} is none of {options}")
+                if code not in options:
+                    raise self._bad(name, f"{said[:30]!r} is none of {', '.join(options.values())}")
                 found[name] = code
-            elif name in MEASURES or name in NOTES:
-                if name == "start_deg" or (value := self._maybe(name)) is None:
-                    continue
-                # Lengths are metres here; strikes are told in mm.
-                value = value * 1000 if name.endswith("_mm") else value
-                bounds = MEASURES[name].bounds if name in MEASURES else NOTES[name].bounds
+            elif (value := self._maybe(name)) is not None:
+                value *= scale
                 if bounds and not bounds.low <= value <= bounds.high:
                     limit = f"{bounds.low:g} to {bounds.high:g} {bounds.unit}"
                     raise self._bad(name, f"{value:g} is out of {limit}")
@@ -253,28 +261,34 @@ class RowReader:
         return cell
 
     def _text(self, name: str) -> str:
-        """A cell's words as they stand."""
-        return from_spreadsheet(self._cell(name))
+        """A cell's words as they stand; none where no column tells it."""
+        return from_spreadsheet(self._cell(name)) if name in self._at else ""
 
     def _said(self, name: str) -> str:
         """What a cell says, in signs of a keyboard."""
         return plain(self._text(name))
 
     def _flag(self, name: str) -> bool:
+        if name not in self._at:
+            return False
         said = self._said(name).casefold()
         if said not in _FLAGS:
             raise self._bad(name, f"{said[:20]!r} is neither yes nor no")
         return _FLAGS[said]
 
-    def _number(self, name: str, otherwise: float) -> float:
-        value = self._maybe(name)
-        return otherwise if value is None else value
-
     def _maybe(self, name: str) -> float | None:
-        """The number in a cell, in Libella's unit and sign; None where it is empty."""
+        """The number in a cell, in Libella's unit and sign; None where it is empty. Most cells of a column say what
+        another of it said."""
         use = self._at.get(name)
-        cell = self._said(name) if use else ""
-        if use is None or not cell:
+        if use is None or use.column >= len(self._cells):
+            return None
+        key = name, self._cells[use.column]
+        if key not in self._numbers:
+            self._numbers[key] = self._number(name, use)
+        return self._numbers[key]
+
+    def _number(self, name: str, use: ColumnUse) -> float | None:
+        if not (cell := self._said(name)):
             return None
         try:
             value, side = number(cell, self._units[name], use.unit, self._mapping.decimal)
