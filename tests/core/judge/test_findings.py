@@ -272,6 +272,37 @@ def test_a_miss_has_the_reason_that_was_recorded():
     assert len(unseen) == len(told) and {one.reason for one in unseen} == {"unread"}
 
 
+@pytest.mark.parametrize(("path", "reason"), [(-10.0, "path"), (10.0, "start")])
+def test_a_miss_is_the_paths_where_that_led_to_its_side(path, reason):
+    told = {"start": (-1.6, -1.4), "path": (path - 0.1, path + 0.1)}
+    values = {name: Interval(*at) for name, at in told.items()} | {"holed": "missed", "missed_side": "left"}
+    events = tuple(Event(f"p{n}", values) for n in range(6))
+    assert {it.reason for it in misses(Case(ledger(replace(batch("start", ()), events=events))))} == {reason}
+
+
+@pytest.mark.parametrize(("toe_mm", "off"), [(-14.0, "heel"), (14.0, "toe"), (2.0, "")])
+def test_a_miss_knows_off_which_end_it_was_struck(toe_mm, off):
+    near = Interval(toe_mm - 1, toe_mm + 1)
+    values = {"start": Interval(-1.6, -1.4), "strike": near, "holed": "missed", "missed_side": "left"}
+    events = tuple(Event(f"p{n}", values) for n in range(6))
+    assert {it.off for it in misses(Case(ledger(replace(batch("start", ()), events=events))))} == {off}
+
+
+@pytest.mark.parametrize("side", [-1, 1])
+def test_the_side_of_a_line_that_may_be_off_is_that_of_all_that_was_read_against_it(side):
+    [it, *_] = lessons(Truth((), rig=1.2 * side), Size(proved=False, sensor=False))
+    # What is read against a line that lies to the right lies to the left of it.
+    first = judge_lesson(it).chosen[0]
+    assert first.side == ("left" if side > 0 else "right") and {one.bias.value < 0 for one in first.levels} == {
+        side > 0
+    }
+
+
+@pytest.mark.parametrize(("hand", "slope"), [("right", 0.03), ("left", -0.03)])
+def test_before_the_putts_tell_it_a_strike_towards_the_toe_goes_to_the_far_side(hand, slope):
+    assert Case(_struck([0.1, 0.0, -0.1], [5, 0, -5], hand)).struck.slope.value == pytest.approx(slope)
+
+
 @pytest.mark.parametrize("line", [0.1, None])
 def test_a_line_laid_by_eye_is_first_where_all_lies_to_one_side_of_it(line):
     """Blaming the golfer for what every reading shares was the gravest thing said."""

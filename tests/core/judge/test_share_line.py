@@ -41,3 +41,9 @@ def test_the_newest_lesson_is_told_where_it_is_otherwise(last, word):
 def test_putts_that_all_fell_are_neither_short_nor_past():
     assert share_line(lessons("stopped", ["holed"] * 8), "stopped", ()) is None
     assert share_line([], "holed", ()) is None
+
+
+def test_a_day_is_more_than_one_reading():
+    """Twenty of twenty in one lesson: surer than one of one, less sure than twenty on twenty days."""
+    day, days = (share_line(lessons("holed", *told), "holed", ()) for told in ([["holed"] * 20], [["holed"]] * 20))
+    assert 60 < day.now.low < days.now.low

@@ -140,6 +140,30 @@ def test_what_stopped_beyond_the_rings_is_not_told_as_if_it_had_stopped_in_one(r
     assert pace_said(it, "metric").startswith(said)
 
 
+def test_a_size_read_between_the_marks_of_an_aid_is_the_mark_next_to_it():
+    """It stands for as much as the scale can tell, wherever between the marks it was put."""
+    tape = lay("roll_past", {})
+    assert watched_interval(tape, 0.22) == watched_interval(tape, 0.2) == tape.interval({"offset_m": 0.2})
+    assert watched_interval(tape, 0.23) == tape.interval({"offset_m": 0.25})
+
+
+def test_sides_are_counted_from_what_the_quantity_is_weighed_from():
+    """Six putts that ran 10 cm past are all short of the pace planned, which is 30 cm."""
+    it = ended([{"finish": "past", "ran_past_m": 0.1}] * 6)
+    assert (it.level.counted.right, it.level.counted.left) == (0, 6)
+
+
+@pytest.mark.parametrize("calls", [5, 6])
+def test_what_feels_straight_is_told_from_six_calls_on(calls):
+    felt = [(-1.0, "left"), (1.0, "right"), (-0.6, "left"), (0.6, "right"), (0.0, "straight"), (0.1, "straight")]
+    events = tuple(
+        Event(f"{n}", {"start": Interval(at - 0.1, at + 0.1), "feels_straight": said})
+        for n, (at, said) in enumerate(felt[:calls])
+    )
+    it = level_of([Batch("b", "start", 0.0, events, putted=PUTTED)], "feels_straight", (), BY)
+    assert (it.vial.bubble_at is not None) == (calls == 6)
+
+
 @pytest.mark.parametrize(("hand", "opens"), [("right", 1), ("left", -1)])
 def test_a_head_going_back_is_inside_or_outside(hand, opens):
     assert [side_name(quantity("path_back"), opens * at, hand) for at in (1.0, -1.0)] == ["inside", "outside"]

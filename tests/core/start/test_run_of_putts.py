@@ -13,7 +13,8 @@ from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 from libella.core.start.ladder import three_in_four_deg
 from libella.core.start.notes import checked_notes
-from libella.core.start.pauses import Pauses, nudges, stand
+from libella.core.start.path import PathModel
+from libella.core.start.pauses import Pauses, Stand, nudges, stand
 from libella.core.start.stroke import Zero, checked_measures, zero_of
 from tests.said import refusal, rung
 
@@ -120,3 +121,30 @@ def test_a_start_reader_reads_a_device_a_display_and_a_file():
     for raw in ({}, {"read_deg": 31.0}, {"low_deg": 2.0, "high_deg": 1.0}, {"read_deg": 1.0, "start_deg": 1.0}):
         with pytest.raises(OutOfLimits):
             rig.interval(raw)
+
+
+def test_each_pause_is_due_at_its_own_setting_and_not_a_putt_before():
+    pauses = Pauses(spot_putts=5, feet_min=4, rest_min=10)
+
+    def due(minutes, spot=0):
+        return [it.what for it in nudges(Stand(spot, 0.0, 0.0), minutes * 60, pauses)]
+
+    assert due(0, 4) == [] and due(0, 5) == ["spot"]
+    assert due(3.99) == [] and due(4) == due(9.99) == ["feet"] and due(10) == ["rest", "feet"]
+
+
+@pytest.mark.parametrize(
+    ("name", "ahead_m", "expected"),
+    [
+        ("straight", 0.05, 0.0),
+        ("arc", 0.0, 0.0),
+        ("arc", 0.05, -1.79),
+        ("arc", -0.05, 1.79),
+        ("arc_then_straight", 0.05, 0.0),
+        ("arc_then_straight", -0.05, 1.79),
+    ],
+)
+def test_a_ball_off_the_middle_of_an_arc_meets_another_direction(name, ahead_m, expected):
+    """Past its middle the head comes back inside: left for a right-handed golfer, by asin(5 cm / 1.6 m)."""
+    model = PathModel(name, ahead_m)
+    assert model.expected_deg("right") == pytest.approx(expected, abs=0.005) == -model.expected_deg("left")
