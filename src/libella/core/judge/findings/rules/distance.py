@@ -4,11 +4,14 @@ import numpy as np
 
 from ....certainty.estimate import Estimate
 from ....certainty.matter import MATTERS
+from ....estimate import START
 from ....estimate.cost import Mix, share_within
 from ....estimate.posterior import Floats
+from ....measure.interval import Interval
 from ...claims.growth import Growth
+from ...claims.level import noise_of, post_of
 from ..case import Case
-from ..currency import DRAWN, weight_of
+from ..currency import DRAWN, drawn, weight_of
 from ..finding import Fact, Finding, called, needs, unread
 from ..rule import Rule
 
@@ -60,9 +63,25 @@ def grows_from_nothing(case: Case) -> bool:
     return not Estimate(0.0, float(low), float(high)).is_one_side
 
 
+def _scatter(case: Case, found: Growth) -> Floats:
+    """(N,) the spread about the line: over all lengths together, what grows would be taken for scatter."""
+    at, slope = (float(it) for it in np.median(found.line, axis=0))
+    reads = [
+        start.shifted(-(at + slope * block.putted.distance_m))
+        for block in case.own
+        if block.putted
+        for it in block.events
+        if isinstance(start := it.values.get("start"), Interval)
+    ]
+    if len(reads) < EACH:
+        return np.random.default_rng(37).permutation(case.spread)
+    _, spread = drawn(post_of(reads, START, noise_of(case.own, "start")))
+    return np.random.default_rng(37).permutation(spread)
+
+
 def _gain(case: Case, found: Growth, about_m: float) -> Floats:
     it = case.ledger
-    slope, scatter = float(np.median(found.line[:, 1])), np.random.default_rng(37).permutation(case.spread)
+    slope, scatter = float(np.median(found.line[:, 1])), _scatter(case, found)
     gain = np.zeros(DRAWN)
     for length, window, (_, weight) in zip(it.lengths_m, it.mix.windows, it.mix.halves, strict=True):
         mix, bias = Mix.one(window), found.line[:, 0] + found.line[:, 1] * length
