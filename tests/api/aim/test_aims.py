@@ -43,6 +43,16 @@ def test_links_are_read_apart_and_added_up(coach):
     assert aided["sum"]["face"] == table["sum"]["face"]
 
 
+def test_the_putter_against_the_mark_knows_nothing_of_the_line(coach):
+    """A line nobody proved is no doubt of what is read against the ball's own mark."""
+    lesson = coach.lesson()
+    coach.station(lesson["id"])
+    for link in ("face", "to_mark"):
+        table = degrees(coach, lesson, link, RIGHT)
+    face, to_mark = (it["found"]["summary"]["bias"] for it in table["sheets"])
+    assert to_mark["high"] - to_mark["low"] < 0.95 * (face["high"] - face["low"])
+
+
 def test_a_set_down_said_twice_is_one_and_a_slip_is_voided(coach):
     lesson, id = coach.lesson(), str(uuid6.uuid7())
     aim_set = begin(coach, lesson, kind="square_reference")

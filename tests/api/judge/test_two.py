@@ -2,6 +2,7 @@
 
 import uuid6
 
+from ...conftest import now
 from ..aim.test_aims import degrees
 from .test_findings import RIGHT, putted
 
@@ -28,6 +29,25 @@ def test_what_moved_between_two_lessons_is_told_in_every_link(coach):
     assert "the green’s speed" in it["changed"]
     # The other way round everything moved the other way.
     assert all("further right" in one["words"] for one in sides(coach, after, before)["links"])
+
+
+def test_another_hand_and_what_was_noted_between_them_are_said(coach):
+    golfer = coach.golfer()
+    mine = {"name": golfer["name"], "level": golfer["level"]}
+
+    def noted(words):
+        coach.put(f"/changes/{uuid6.uuid7()}", golfer_id=golfer["id"], words=words, made_at=now())
+
+    noted("long before")
+    before = coach.lesson(golfer["id"])
+    putted(coach, before, [0.005 * (n % 3 - 1) for n in range(6)])
+    noted("new putter")
+    coach.put(f"/golfers/{golfer['id']}", **mine, hand="left", hand_from="next")
+    after = coach.lesson(golfer["id"])
+    putted(coach, after, [0.005 * (n % 3 - 1) for n in range(6)])
+    said = sides(coach, before, after)["changed"]
+    assert "the hand putted with" in said and "new putter" in said and "long before" not in said
+    assert "hand" not in sides(coach, after, coach.lesson(golfer["id"]))["changed"]
 
 
 def test_two_blocks_of_one_lesson_that_are_alike_need_more_putts(coach):

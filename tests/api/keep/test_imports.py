@@ -118,6 +118,16 @@ def test_bad_rows_are_listed_and_nothing_is_taken_until_agreed(coach):
     assert give(coach, golfer, "when,start (deg)\n2026-03-01 10:00,0.5\n")["remembered"]
 
 
+def test_all_putts_of_a_file_were_planned(coach):
+    """A block that looks cut short, or overfull, would get no verdict, or take no putt."""
+    golfer = coach.golfer()
+    given = give(coach, golfer, "start (deg)\n" + "0.5\n" * 7)
+    read(coach, given)
+    [lesson] = take(coach, given["id"])["made"]
+    [block] = coach.get(f"/lessons/{lesson['id']}")["blocks"]
+    assert (block["planned"], block["first_planned"], block["putts"]) == (7, 7, 7)
+
+
 def test_rows_without_a_start_are_putts_all_the_same(coach):
     golfer = coach.golfer()
     text = "when,finish,face (deg),consistency (%)\n2026-03-01 10:00,short left,0.5,81\n"

@@ -71,7 +71,7 @@ def test_what_can_not_be_is_refused_with_field_limit_and_unit(coach, more, field
 
 def test_a_zone_the_wrong_way_round_is_refused(coach):
     golfer = coach.golfer()
-    for zone, field in (([50, 10], "zone_mm.1"), ([-400, 10], "zone_mm.0")):
+    for zone, field in (([50, 10], "zone_mm.1"), ([10, 10], "zone_mm.1"), ([-400, 10], "zone_mm.0")):
         refused = coach.put(f"/golfers/{golfer['id']}/eyes", 422, school="inside", zone_mm=zone)
         assert refused["errors"][0]["field"] == field
 

@@ -172,6 +172,7 @@ def test_nothing_is_recorded_in_a_voided_or_ended_lesson_but_late_putts_arrive(c
     block = coach.block()
     lesson = f"/lessons/{block['lesson_id']}"
     before = now()
+    assert "before it started" in coach.put(f"{lesson}/end", 409, ended_at="2026-01-01T10:00:00Z")["detail"]
     coach.put(f"{lesson}/end", ended_at=now())
     assert "ended" in coach.putt(block["id"], RIGHT, status=409)["detail"]
     coach.putt(block["id"], RIGHT, taken_at=before)

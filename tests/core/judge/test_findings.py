@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from libella.core.certainty.estimate import normal
+from libella.core.estimate.cost import Mix, share_within
 from libella.core.green.putt import Putt
 from libella.core.judge.claims.level import Level
 from libella.core.judge.claims.reads import reads
@@ -18,7 +19,7 @@ from libella.core.judge.findings.guards import guards
 from libella.core.judge.findings.joint import LINKS
 from libella.core.judge.findings.judged import judge_lesson
 from libella.core.judge.findings.misses import misses
-from libella.core.judge.findings.next_check import WAYS, checks
+from libella.core.judge.findings.next_check import WAYS, Check, checks
 from libella.core.judge.findings.ranked import findings, judged
 from libella.core.judge.ledger.entry import Batch, Event
 from libella.core.measure.interval import Interval
@@ -278,6 +279,36 @@ def test_a_miss_is_the_paths_where_that_led_to_its_side(path, reason):
     values = {name: Interval(*at) for name, at in told.items()} | {"holed": "missed", "missed_side": "left"}
     events = tuple(Event(f"p{n}", values) for n in range(6))
     assert {it.reason for it in misses(Case(ledger(replace(batch("start", ()), events=events))))} == {reason}
+
+
+def test_of_two_checks_that_tell_as_much_the_shorter_is_worth_more():
+    quick, slow = (Check("marks", minutes, (), (), 0.3) for minutes in (3, 6))
+    assert quick.worth == 2 * slow.worth
+
+
+def test_an_error_that_grows_is_weighed_without_taking_what_grows_for_scatter():
+    """Levelled, a golfer who scatters by half a degree holes nearly all of what the growth costs; with the lengths
+    pooled the spread looked three times as wide, and half of the gain was denied."""
+    held = 0
+    for n in range(12):
+        rng = np.random.default_rng([n, 3])
+        truth = Truth((), growth=0.5 * (-1) ** n, aim=-0.9 * (-1) ** n, spread=0.5)
+        case = Case(lesson(truth, Size(lengths=(1.5, 3.0, 5.0), putts=30), rng))
+        found = next(it for it in judged(case).ranked if it.cause == "distance")
+        slope, mix = float(np.median(case.growth.line[:, 1])), case.ledger.mix
+        gain = []
+        for about in (float(np.dot([it for _, it in mix.halves], case.ledger.lengths_m)), 1.5):
+            total = 0.0
+            for length, window, (_, part) in zip(case.ledger.lengths_m, mix.windows, mix.halves, strict=True):
+                bias = 0.85 * truth.aim + truth.growth * length
+                inside = [
+                    float(share_within(Mix.one(window), np.array([at]), np.array([0.53]))[0])
+                    for at in (bias - slope * (length - about), bias)
+                ]
+                total += 100 * part * (inside[0] - inside[1])
+            gain.append(total)
+        held += found.weight.low - 0.5 <= max(gain) <= found.weight.high + 0.5
+    assert held >= 10
 
 
 @pytest.mark.parametrize(("toe_mm", "off"), [(-14.0, "heel"), (14.0, "toe"), (2.0, "")])
