@@ -39,6 +39,9 @@ def nearest(file: str) -> list[str]:
     found = [folder] if folder.is_dir() and (rooms or floor in ("exchange", "store")) else []
     module = f"libella.{file.removesuffix('.py').replace('/', '.')}"
     package, _, name = module.rpartition(".")
+    if file.startswith("api/base/"):
+        # What all rooms share is tested beside them, by none.
+        found = sorted((ROOT / "tests/api").glob("test_*.py"))
     for test in sorted((ROOT / "tests").rglob("test_*.py")):
         if test.relative_to(ROOT / "tests").parts[0] not in APART and not any(test.is_relative_to(it) for it in found):
             text = test.read_text()

@@ -6,6 +6,8 @@ import xml.etree.ElementTree as ET
 from itertools import pairwise
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 from pdfminer.high_level import extract_pages
 from pdfminer.layout import LTCurve, LTLine, LTTextContainer
 
@@ -210,3 +212,12 @@ def test_the_printed_path_is_as_wide_as_its_lane_and_bends_towards_the_golfer(ha
     for points in curves:
         ends, middle = (points[0][0] + points[-1][0]) / 2, min(points, key=lambda it: abs(it[1]))[0]
         assert (ends - middle) * side == pytest.approx(0.3**2 / 3 * 1000, rel=0.02)
+
+
+@given(st.floats(20, 2000))
+def test_the_sheets_reach_to_the_end_of_what_they_show_and_no_further(wide):
+    """Sheets that overlap cover less than they are wide: what is lost at each joint takes one more in time."""
+    sheets = tiled(Scene(0, 0, wide, 50, "", ()), "A strip", "a4")
+    room, n = sheets[0].width - 2 * MARGIN, len(sheets)
+    assert n * room - (n - 1) * OVERLAP >= wide - 1e-6
+    assert n == 1 or (n - 1) * room - (n - 2) * OVERLAP < wide + 1e-6

@@ -212,3 +212,17 @@ def test_a_strike_is_told_in_millimetres_in_whatever_unit_it_came(unit, cell):
     sheet = sheet_of(["x", "y"], ["0.5", cell])
     [row], check = read(sheet, ColumnUse(0, "start_deg", "deg", "right"), ColumnUse(1, "strike_toe_mm", unit, "toe"))
     assert check.good == 1 and row.notes["strike_toe_mm"] == pytest.approx(5.0, abs=0.01)
+
+
+@pytest.mark.parametrize("cell", ["-0.5 L", "L -0.5", "-0.5 right"])
+def test_a_minus_and_a_side_in_one_cell_are_not_read_as_either(cell):
+    rows, check = read(sheet_of(["start (deg)"], [cell], ["0.5 L"]), ColumnUse(0, "start_deg", "deg", "right"))
+    assert [it.raw["read_deg"] for it in rows] == [-0.5] and "a minus and a side" in check.listed[0].reason
+
+
+@pytest.mark.parametrize(
+    ("cells", "target"), [(["1 May 2026", "2 May 2026"], "taken_at"), (["warm-up", "after lunch"], "")]
+)
+def test_a_heading_is_not_believed_against_its_own_cells(cells, target):
+    column, _ = columns_of(sheet_of(["date", "start (deg)"], *([it, "0.5"] for it in cells)))
+    assert column.guess.target == target
