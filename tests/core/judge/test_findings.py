@@ -29,7 +29,7 @@ from libella.words.judge.findings import cause_said, fact_said, weight_said
 from libella.words.judge.lesson import guard_said
 from tests.golfers.lesson import Size, Truth, lesson, ordinary
 
-from .samples import batch, ledger
+from .samples import batch, ledger, near
 
 LESSONS = 6
 
@@ -279,6 +279,26 @@ def test_a_miss_is_the_paths_where_that_led_to_its_side(path, reason):
     values = {name: Interval(*at) for name, at in told.items()} | {"holed": "missed", "missed_side": "left"}
     events = tuple(Event(f"p{n}", values) for n in range(6))
     assert {it.reason for it in misses(Case(ledger(replace(batch("start", ()), events=events))))} == {reason}
+
+
+def _aimed(says, start):
+    """A face told by words, seven times, and twelve starts."""
+    starts = batch("start", [near(start + 0.4 * (n % 3 - 1)) for n in range(12)])
+    return ledger(batch("face", [says] * 7, id="a", step="aim"), starts)
+
+
+def test_a_face_open_by_words_and_starts_on_line_are_first_a_question_of_compensation():
+    """Said to be nothing to mend, with certainty, from words that tell no size."""
+    it = judge_lesson(_aimed(Interval(0.5, math.inf), 0.0))
+    first = it.findings.ranked[0]
+    assert first.cause == "compensation" and first.call.word == "open"
+    assert [fact_said(one, "metric").split(":")[0] for one in first.facts][
+        0
+    ] == "At address the face points right 7 of 7"
+    assert it.next[0].name == "set_downs"
+    # Where the ball starts to that side, too, nothing is brought back.
+    there = judge_lesson(_aimed(Interval(0.5, math.inf), 1.6)).findings.ranked
+    assert there[0].cause != "compensation"
 
 
 def test_of_two_checks_that_tell_as_much_the_shorter_is_worth_more():

@@ -148,6 +148,10 @@ def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
     path = case.level("path")
     if path is not None and path.beyond is not None and path.side.names_direction and path.enough:
         return {"sensor"}
+    face = case.level("face")
+    if face is not None and face.beyond is not None and face.side.names_direction and face.enough and case.starts:
+        # Beside the starts a size would tell whether the stroke brings it back.
+        return {"set_downs"}
     seen = ledger.groups("first_look")
     if seen and not ledger.count("looks_straight"):
         return {"what_looks_straight"}

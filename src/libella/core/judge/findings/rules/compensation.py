@@ -6,6 +6,7 @@ import numpy as np
 
 from ....certainty.estimate import told_by
 from ....measure.interval import Interval
+from ...claims.level import Level
 from ...compensation import FEWEST_PAIRS, Reader, putt_by_putt
 from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
@@ -23,6 +24,10 @@ def find(case: Case) -> Finding:
     """
     aims = max(case.ledger.count(name) for name in ("face", "to_mark", "address"))
     missing = needs(("set_downs", aims, SET_DOWNS), ("starts", case.ledger.count("start"), FEWEST_STARTS))
+    face = case.level("face") or case.level("address") or case.level("to_mark")
+    if face is not None and face.beyond is not None:
+        # A side and no size neither names the two halves nor rules them out.
+        missing = (*missing, *needs(("aims_deg", 0, SET_DOWNS)))
     aim, stroke = case.aimed, case.stroked
     middle, back = float(np.median(aim)), float(np.median(stroke))
     far, near = case.matters_deg
@@ -34,8 +39,9 @@ def find(case: Case) -> Finding:
     right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
     call = called(right, left, small, missing, can_be_clear=case.proved, cost=halves[0].value)
     facts: list[Fact] = []
-    face = case.level("face") or case.level("address") or case.level("to_mark")
-    if face is not None:
+    if face is not None and face.beyond is not None:
+        facts += _by_side(case, face)
+    elif face is not None:
         apart = "for" if call.names_direction else "against"
         facts.append(Fact("aim_adds", apart, told_by(aim), at=face.at))
         if case.starts:
@@ -44,6 +50,20 @@ def find(case: Case) -> Finding:
     return Finding(
         "compensation", halves[0], call, None, "deg", tuple(facts), missing, halves=halves if case.starts else ()
     )
+
+
+def _by_side(case: Case, face: Level) -> list[Fact]:
+    """The face points to a side, surely enough, and the ball does not start there: the stroke may bring it back."""
+    assert face.beyond is not None
+    start = case.level("start")
+    sure = face.side.names_direction and start is not None and start.count >= FEWEST_STARTS
+    there = start is not None and start.is_named and start.call is not None and start.call.side == face.beyond.side
+    speaks = "for" if sure and not there else "against"
+    side, times = face.beyond.side, face.beyond.times
+    found = [Fact("aim_side", speaks, number=times, of=face.count, at=face.at, side=side)]
+    if start is not None and case.starts:
+        found.append(Fact("start_is", speaks, start.bias, number=start.count, at=start.at))
+    return found
 
 
 def _putt_by_putt(case: Case) -> list[Fact]:
