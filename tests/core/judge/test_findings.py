@@ -292,9 +292,7 @@ def test_a_face_open_by_words_and_starts_on_line_are_first_a_question_of_compens
     it = judge_lesson(_aimed(Interval(0.5, math.inf), 0.0))
     first = it.findings.ranked[0]
     assert first.cause == "compensation" and first.call.word == "open"
-    assert [fact_said(one, "metric").split(":")[0] for one in first.facts][
-        0
-    ] == "At address the face points right 7 of 7"
+    assert fact_said(first.facts[0], "metric").startswith("At address the face points right 7 of 7")
     assert it.next[0].name == "set_downs"
     # Where the ball starts to that side, too, nothing is brought back.
     there = judge_lesson(_aimed(Interval(0.5, math.inf), 1.6)).findings.ranked
