@@ -89,7 +89,13 @@ def test_every_screen_hears_every_putt_whichever_process_took_it(served):
     _, lesson, block = lesson_with_block(served)
     screens = [Screen(served, lesson["id"]) for _ in range(6)]
     for n in range(20):
-        put(served, f"/readings/{uuid6.uuid7()}", block_id=block["id"], raw={"offset_m": 0.001 * n}, taken_at=now())
+        put(
+            served,
+            f"/readings/{uuid6.uuid7()}",
+            block_id=block["id"],
+            raw={"offset_m": 0.005 * n - 0.05},
+            taken_at=now(),
+        )
     _wait_for(lambda: all(it.putts() >= 20 for it in screens))
     assert [it.putts() for it in screens] == [20] * 6
 
@@ -136,7 +142,7 @@ def test_a_process_that_is_killed_under_load_loses_nothing_acknowledged(served):
 
     def putt_on() -> None:
         while not stop.is_set():
-            id, body = str(uuid6.uuid7()), {"block_id": block["id"], "raw": {"offset_m": 0.002}, "taken_at": now()}
+            id, body = str(uuid6.uuid7()), {"block_id": block["id"], "raw": {"offset_m": 0.005}, "taken_at": now()}
             while not stop.is_set():
                 try:
                     answer = httpx2.put(f"{served.address}/api/readings/{id}", json=body, timeout=5)

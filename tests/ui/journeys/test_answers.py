@@ -101,7 +101,8 @@ def test_a_putter_gate_alone_tells_the_strike_and_sends_to_the_start(page: Page)
     expect(page.locator("summary", has_text="Also note")).to_contain_text("Putter gate of pegs")
     note_finish(page)
     start(page, 10)
-    taps = {"finish": ("left", "holed"), "aid:putter_gate": ("touched the far peg", "clean")}
+    # In the order in which it happens: the pegs first, then where the ball ended.
+    taps = {"aid:putter_gate": ("touched the far peg", "clean"), "finish": ("left", "holed")}
     for n in range(10):
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
         for name in taps:
