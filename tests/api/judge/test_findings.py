@@ -165,3 +165,14 @@ def test_what_disturbed_a_block_is_in_the_doubt_of_what_its_lesson_claims(coach,
 def level_of_starts(application, lesson):
     [told] = [it for it in judge_whole(application.state.desk(), lesson).judged.reads if it.quantity.name == "start"]
     return told
+
+
+def test_whether_the_line_is_proved_is_asked_of_what_was_read_against_it(coach):
+    """How putts roll is no matter of the line: nobody is sent to prove it for that."""
+    rolled = coach.block("no_rig", asks=["roll"])
+    for _ in range(4):
+        coach.putt(rolled["id"], {"start": "not_watched"}, notes={"roll": "skid"})
+    started = coach.block()
+    coach.putt(started["id"], {"offset_m": 0.01})
+    counts = [coach.get(f"/lessons/{it['lesson_id']}/findings")["line_counts"] for it in (rolled, started)]
+    assert counts == [False, True]

@@ -133,6 +133,7 @@ class LessonFindings(BaseModel):
     growth: str = Field(description="the side by distance; empty where one length was putted, or it is said already")
     compared: list[ComparedLesson]
     read: list[ClaimOut] = Field(description="every quantity and every way in which it was read")
+    line_counts: bool = Field(description="something was read against the laid line: whether that is proved counts")
     unsorted: list[str] = Field(description="names typed before: what they meant is asked once")
     fan: Scene | None = Field(description="where the links pointed, from above; none before any link was read")
     fan_words: str
@@ -205,6 +206,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
             for one in it.compared
         ],
         read=[ClaimOut.of(one, hand, units) for one in it.reads],
+        line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         fan=drawn[0] if drawn else None,
         fan_words=lesson_words.fan_said(drawn[1]) if drawn else "",

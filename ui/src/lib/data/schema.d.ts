@@ -5621,6 +5621,11 @@ export interface components {
              */
             read: components["schemas"]["ClaimOut"][];
             /**
+             * Line Counts
+             * @description something was read against the laid line: whether that is proved counts
+             */
+            line_counts: boolean;
+            /**
              * Unsorted
              * @description names typed before: what they meant is asked once
              */

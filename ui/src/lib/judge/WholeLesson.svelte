@@ -28,7 +28,7 @@
   <div class={read ? 'grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]' : ''}>
     <div class={read ? 'min-h-0 overflow-y-auto px-6 py-4' : 'p-6'}>
       <!-- Here, whatever there is to judge: its sheet stays open while the lesson is judged anew. -->
-      {#if plan && !plan.proved}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
+      {#if plan && !plan.proved && (it.line_counts || !read)}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
       {#if read}
         <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
         <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
