@@ -35,7 +35,7 @@ from ...core.set.station import Station
 from ...core.set.tool_check import UNCHECKED
 from ...store.tables import AimSeriesRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
-from ..desk.problem import Closed, KeptOtherwise, NotYet
+from ..desk.problem import Closed, NotYet
 from ..golfer.golfers import usual_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
@@ -138,15 +138,14 @@ def keep_set_down(desk: Desk, id: UUID, series_id: UUID, raw: Raw, taken_at: dat
     with desk.transaction() as session:
         row = value_of(KeptAimSeries, desk.get(session, AimSeriesRow, series_id, "series", lock=True))
         _read(row, raw, new=True)
-        kept = session.get(SetDownRow, (desk.studio_id, id))
-        if kept is None:
+
+        def goes_on() -> None:
             open_lesson(desk, session, row.lesson_id, taken_at)
             if sum(not it.voided for it in _set_downs(desk, session, [series_id])) >= MOST:
                 raise Closed("series_full", most=MOST)
-            kept, _ = desk.add(session, SetDownRow, id, aim_series_id=series_id, raw=dict(raw), taken_at=taken_at)
-        if (kept.aim_series_id, kept.raw, kept.taken_at) != (series_id, dict(raw), taken_at):
-            raise KeptOtherwise("set_down")
-        return value_of(KeptSetDown, kept)
+
+        told = {"aim_series_id": series_id, "raw": dict(raw), "taken_at": taken_at}
+        return value_of(KeptSetDown, desk.keep(session, SetDownRow, id, "set_down", told, checked=goes_on))
 
 
 def void_set_down(desk: Desk, id: UUID, voided: bool) -> KeptSetDown:

@@ -80,13 +80,22 @@ class Desk:
         return session.get_one(table, (self.studio_id, id)), False
 
     def keep(
-        self, session: Session, table: type[Row], id: UUID, what: str, told: Mapping[str, object], **first: object
+        self,
+        session: Session,
+        table: type[Row],
+        id: UUID,
+        what: str,
+        told: Mapping[str, object],
+        *,
+        checked: Callable[[], None] | None = None,
+        **first: object,
     ) -> Row:
         """The row of what was told: made now, or there already where it was told before.
 
         Parameters
         ----------
         told : what whoever keeps it says
+        checked : raises where it may not be kept; what is kept already was checked then
         first : what is found out as it is kept, and stays as it was then
 
         Raises
@@ -94,6 +103,8 @@ class Desk:
         KeptOtherwise
             where the id is kept already and says something else.
         """
+        if checked is not None and session.get(table, (self.studio_id, id)) is None:
+            checked()
         row, new = self.add(session, table, id, **told, **first)
         if not new and any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise(what)

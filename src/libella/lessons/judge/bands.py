@@ -13,7 +13,6 @@ from ...core.golfer.band import Band, checked_band, usual_band
 from ...core.golfer.level import LEVELS, Level
 from ...store.tables import BandVersionRow, StudioRow
 from ..desk.desk import Desk
-from ..desk.problem import KeptOtherwise
 from ..desk.stored import Stored
 from ..set.bag import spreads
 
@@ -51,11 +50,7 @@ def keep_bands(desk: Desk, id: UUID, told: Mapping[Level, Band]) -> Bands:
         session.get_one(StudioRow, desk.studio_id, with_for_update=True)
         newest = _newest(desk, session)
         number = 1 if newest is None else newest.number + 1
-        kept = session.get(BandVersionRow, (desk.studio_id, id))
-        if kept is not None and kept.bands != values:
-            raise KeptOtherwise("band_version")
-        if kept is None:
-            desk.add(session, BandVersionRow, id, number=number, bands=values)
+        desk.keep(session, BandVersionRow, id, "band_version", {"bands": values}, number=number)
     return bands_now(desk)
 
 

@@ -40,7 +40,7 @@ from ...core.see.trial import Trial
 from ...core.set.proof import BY_EYE_DEG
 from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
-from ..desk.problem import Closed, KeptOtherwise
+from ..desk.problem import Closed
 from ..lesson.lessons import open_lesson
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
@@ -130,17 +130,16 @@ def keep_answer(desk: Desk, id: UUID, test_id: UUID, raw: Raw, taken_at: datetim
     with desk.transaction() as session:
         test = value_of(KeptSightTest, desk.get(session, SightTestRow, test_id, "test", lock=True))
         _read(test, raw)
-        kept = session.get(SightTrialRow, (desk.studio_id, id))
-        if kept is None:
+
+        def goes_on() -> None:
             open_lesson(desk, session, test.lesson_id, taken_at)
             if test.ended_at is not None:
                 raise Closed("test_shown")
             if sum(not it.voided for it in _trials(desk, session, test_id)) >= MOST_TRIALS:
                 raise Closed("test_full", most=MOST_TRIALS)
-            kept, _ = desk.add(session, SightTrialRow, id, test_id=test_id, raw=dict(raw), taken_at=taken_at)
-        if kept.test_id != test_id or kept.raw != dict(raw) or kept.taken_at != taken_at:
-            raise KeptOtherwise("answer")
-        return value_of(KeptSightTrial, kept)
+
+        told = {"test_id": test_id, "raw": dict(raw), "taken_at": taken_at}
+        return value_of(KeptSightTrial, desk.keep(session, SightTrialRow, id, "answer", told, checked=goes_on))
 
 
 def void_answer(desk: Desk, id: UUID, voided: bool) -> KeptSightTrial:
