@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from typing import Any, Final
 
 from ..core.start.notes import NOTES, Note
-from ..core.start.stroke import MEASURES
+from ..core.start.stroke import MEASURES, Measure
 from ..core.start.watched import kind_of
 from ..lessons.lesson.lessons import BlockSheet
 from ..lessons.start.blocks import station_of
@@ -33,6 +33,11 @@ class Column:
 
 def _options(it: Note) -> str:
     return f": {', '.join(it.options)}" if it.options else f", {it.high_word} positive" if it.low_word else ""
+
+
+def _plus(it: Measure) -> str:
+    """Which side is plus, of what has one; a strike's own name says it."""
+    return ", right positive" if it.bounds.low < 0 and it.bounds.unit == "deg" else ""
 
 
 DICTIONARY: Final[tuple[Column, ...]] = (
@@ -66,7 +71,7 @@ DICTIONARY: Final[tuple[Column, ...]] = (
         for name, it in NOTES.items()
     ),
     *(
-        Column(name, it.bounds.unit, f"{it.label.lower()}, right, toe and high positive; empty: not told")
+        Column(name, it.bounds.unit, f"{it.label.lower()}{_plus(it)}; empty: not told")
         for name, it in MEASURES.items()
         if name not in NOTES and name != "start_deg"
     ),
