@@ -39,6 +39,18 @@ def test_a_station_is_kept_found_changed_put_away_and_brought_back(coach):
     assert [it["name"] for it in coach.get("/saved-stations")["items"]] == ["Renamed", "Wide gate"]
 
 
+def test_two_kept_stations_have_two_names(coach):
+    """Of two of one name nobody knows which is laid."""
+    first, id = save(coach, "Narrow gate"), str(uuid6.uuid7())
+    refused = coach.put(f"/saved-stations/{id}", 409, name="narrow Gate", **STATION)
+    assert "“Narrow gate” is kept already" in refused["detail"]
+    coach.put(f"/saved-stations/{first['id']}", name="Narrow gate", **STATION)
+    coach.drop(f"/saved-stations/{first['id']}")
+    coach.put(f"/saved-stations/{id}", name="narrow Gate", **STATION)
+    coach.put(f"/saved-stations/{first['id']}/back", 409)
+    assert [it["name"] for it in coach.get("/saved-stations")["items"]] == ["narrow Gate"]
+
+
 def test_many_saved_stations_come_in_pages(coach):
     for n in range(22):
         save(coach, f"Station {n:02}")

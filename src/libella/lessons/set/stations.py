@@ -6,7 +6,8 @@ from datetime import datetime
 from typing import Any, Final
 from uuid import UUID
 
-from sqlalchemy import select, tuple_
+from sqlalchemy import func, select, tuple_
+from sqlalchemy.orm import Session
 
 from ...core.green.capture import Capture
 from ...core.green.putt import Putt, Target
@@ -17,6 +18,7 @@ from ...core.set.proof import NOT_PROVED, Proof
 from ...core.set.station import Station, cannot_watch, line_of
 from ...store.tables import LaidColumns, SavedStationRow
 from ..desk.desk import Desk
+from ..desk.problem import Conflict
 from ..desk.stored import Stored
 from ..values import KeptSavedStation, Laid, value_of, values_of
 
@@ -136,6 +138,7 @@ def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> KeptSa
     """
     told = laid_values(replace(entry, proof=NOT_PROVED)) | {"name": name}
     with desk.transaction() as session:
+        _name_is_free(desk, session, id, name)
         row, new = desk.add(session, SavedStationRow, id, **told)
         if not new:
             for key, said in told.items():
@@ -143,6 +146,18 @@ def save_station(desk: Desk, id: UUID, name: str, entry: StationEntry) -> KeptSa
         session.flush()
         session.refresh(row)
         return value_of(KeptSavedStation, row)
+
+
+def _name_is_free(desk: Desk, session: Session, id: UUID, name: str) -> None:
+    """Raises `Conflict` where another station in the list has that name: nobody could tell them apart."""
+    another = select(SavedStationRow.name).where(
+        SavedStationRow.studio_id == desk.studio_id,
+        SavedStationRow.id != id,
+        SavedStationRow.put_away_at.is_(None),
+        func.lower(SavedStationRow.name) == name.lower(),
+    )
+    if (taken := session.scalar(another)) is not None:
+        raise Conflict("station_name_taken", name=taken)
 
 
 def saved_station(desk: Desk, id: UUID) -> KeptSavedStation:
@@ -168,5 +183,7 @@ def put_away(desk: Desk, id: UUID, at: datetime | None) -> KeptSavedStation:
     """Take a saved station out of the list, or bring it back (None)."""
     with desk.transaction() as session:
         row = desk.get(session, SavedStationRow, id, "saved_station", lock=True)
+        if at is None:
+            _name_is_free(desk, session, id, row.name)
         row.put_away_at = at
         return value_of(KeptSavedStation, row)

@@ -129,5 +129,9 @@ LABELS: Final[dict[str, str]] = {
 }
 CONFLICTS: Final[dict[str, Template]] = {
     "tool_check": ("A check with this id is kept already and says something else.", "Check it again."),
+    "station_name_taken": (
+        "“{name}” is kept already: two of one name could not be told apart.",
+        "Give it another name, or put the other one away.",
+    ),
     "station_used": ("Putts were read on this station, so it stays as it was laid.", "Keep it as a new station."),
 }
