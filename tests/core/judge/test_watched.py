@@ -55,6 +55,14 @@ def test_what_is_laid_is_asked_in_its_place_of_the_putt():
     assert asks == ("felt", "strike", "aid:putter_gate", "finish", "aid:rings")
 
 
+def test_what_lies_across_the_face_is_mirrored_for_a_left_hander_and_nothing_else():
+    """Near and far, heel and toe change sides with the golfer; left and right of the line never do."""
+    laid = [lay(kind, {}) for kind, it in instruments().items() if not issubclass(it, Rig)]
+    mirrored = {name for name, it in {**NOTES, **watched(NO_RIG, laid)}.items() if it.mirrors}
+    assert mirrored == {"strike", "aid:putter_gate"}
+    assert next(iter(watched(NO_RIG, [lay("putter_gate", {})])["aid:putter_gate"].options)) == "near_peg"
+
+
 @pytest.mark.parametrize("kind", [kind for kind, it in instruments().items() if not issubclass(it, Rig)])
 def test_every_aid_that_is_laid_can_be_noted_and_is_told(kind):
     aid = lay(kind, {})

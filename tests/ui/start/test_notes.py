@@ -33,6 +33,8 @@ def test_a_putt_is_told_step_by_step_in_the_order_in_which_it_happens(page: Page
     expect(page.get_by_role("slider")).to_be_visible()
     page.keyboard.press("ArrowRight")
     page.keyboard.press("Enter")
+    # From behind the ball a left-hander's toe is at the left.
+    expect(step.get_by_role("group").get_by_role("button").first).to_contain_text("toe high")
     step.get_by_role("button", name="toe low").tap()
     expect(step).to_have_attribute("data-note-step", "finish")
     page.get_by_role("button", name="Skip").click()

@@ -23,6 +23,7 @@ class NoteOut(BaseModel):
     low_word: str
     high_word: str
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
+    mirrors: bool = Field(description="its options lie as seen from behind the ball: the other way for a left-hander")
     told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
 
     @staticmethod
@@ -39,6 +40,7 @@ class NoteOut(BaseModel):
             options=dict(it.options),
             when=it.when,
             columns=it.columns,
+            mirrors=it.mirrors,
             told_by=it.told_by,
             unit=bounds.unit if bounds else "",
             low=bounds.low if bounds else 0.0,

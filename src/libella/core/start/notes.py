@@ -27,6 +27,7 @@ class Note:
     low_word, high_word : of a size, the names of minus and plus
     table : which table tells of it: one of its own kind, how often each option, or the sizes read off
     needs_hole : it tells what became of the ball at the hole
+    mirrors : its options lie side by side as seen from behind the ball, from a right-hander's near side to the far one
     outcome : it is found out at the putt; else it is how that was gone about, and no comparison asks after it
     told_by : measures of a stroke that tell it: where a sensor sends one, nobody is asked
     """
@@ -43,6 +44,7 @@ class Note:
     table: Literal["own", "counts", "sizes"] = "counts"
     needs_hole: bool = False
     told_by: tuple[str, ...] = ()
+    mirrors: bool = False
     outcome: bool = True
 
 
@@ -70,6 +72,7 @@ NOTES: Final[dict[str, Note]] = {
         },
         columns=3,
         table="own",
+        mirrors=True,
         told_by=("strike_toe_mm",),
     ),
     "roll": Note(

@@ -47,7 +47,8 @@ def _note(aid: Aid) -> Note | None:
             high_word=told.high_side,
             table="sizes",
         )
-    return Note(about.name, about.read, {_code(it.raw): it.name for it in aid.zones()}, when)
+    options = {_code(it.raw): it.name for it in aid.zones()}
+    return Note(about.name, about.read, options, when, mirrors=about.measures == "strike")
 
 
 def note_of(name: str) -> Note:

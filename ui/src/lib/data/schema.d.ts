@@ -6491,6 +6491,11 @@ export interface components {
              */
             needs_hole: boolean;
             /**
+             * Mirrors
+             * @description its options lie as seen from behind the ball: the other way for a left-hander
+             */
+            mirrors: boolean;
+            /**
              * Told By
              * @description measures of a stroke that tell it: then nobody is asked
              */

@@ -5,13 +5,21 @@
 
   interface Props {
     note: Shapes['NoteOut']
+    hand: Shapes['GolferOut']['hand']
     /** Nothing of it can be told now: go on without. */
     skip: () => void
     take: (option: string) => void
   }
-  let { note, skip, take }: Props = $props()
+  let { note, hand, skip, take }: Props = $props()
 
-  const options = $derived(Object.entries(note.options))
+  const told = $derived(Object.entries(note.options))
+  // Row by row from the near side to the far one: a left-hander stands on the other side of the ball.
+  const wide = $derived(note.columns || told.length)
+  const options = $derived(
+    note.mirrors && hand === 'left'
+      ? told.map((_, n) => told[n - (n % wide) + wide - 1 - (n % wide)] as [string, string])
+      : told
+  )
   const mark = (option: string, name: string) =>
     option.endsWith('left') ? `◂ ${name}` : option.endsWith('right') ? `${name} ▸` : name
   $effect(() =>
@@ -52,6 +60,6 @@
     {/each}
   </div>
   {#if note.note === 'strike'}<p class="text-center text-sm text-faded">
-      Heel at the left, toe at the right, for either hand.
+      As seen from behind the ball: {hand === 'left' ? 'toe at the left, heel' : 'heel at the left, toe'} at the right.
     </p>{/if}
 </div>

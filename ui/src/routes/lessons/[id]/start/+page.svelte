@@ -223,6 +223,7 @@
               {#key noting.note}
                 {#if Object.keys(noting.options).length}<NoteStep
                     note={noting}
+                    hand={sheet?.golfer.hand ?? 'right'}
                     skip={() => recording.note('')}
                     take={(it) => recording.note(it)}
                   />
