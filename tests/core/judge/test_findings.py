@@ -299,6 +299,16 @@ def test_a_face_open_by_words_and_starts_on_line_are_first_a_question_of_compens
     assert there[0].cause != "compensation"
 
 
+def test_a_face_read_in_words_denies_no_face_that_a_sensor_told_in_degrees():
+    it = _aimed(Interval(0.5, math.inf), 0.0)
+    sensed = [
+        replace(one, values={**one.values, "address": near(1.6), "impact": near(0.0)}) for one in it.batches[1].events
+    ]
+    told = findings(replace(it, batches=(it.batches[0], replace(it.batches[1], events=tuple(sensed)))))
+    found = next(one for one in told.ranked if one.cause == "compensation")
+    assert "aims_deg" not in {one.what for one in found.missing}
+
+
 def test_of_two_checks_that_tell_as_much_the_shorter_is_worth_more():
     quick, slow = (Check("marks", minutes, (), (), 0.3) for minutes in (3, 6))
     assert quick.worth == 2 * slow.worth

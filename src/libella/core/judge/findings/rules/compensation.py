@@ -24,8 +24,10 @@ def find(case: Case) -> Finding:
     """
     aims = max(case.ledger.count(name) for name in ("face", "to_mark", "address"))
     missing = needs(("set_downs", aims, SET_DOWNS), ("starts", case.ledger.count("start"), FEWEST_STARTS))
-    face = case.level("face") or case.level("address") or case.level("to_mark")
-    if face is not None and face.beyond is not None:
+    told = [it for name in ("face", "address", "to_mark") if (it := case.level(name)) is not None]
+    sized = next((it for it in told if it.beyond is None), None)
+    by_side = told[0] if told and sized is None else None
+    if by_side is not None:
         # A side and no size neither names the two halves nor rules them out.
         missing = (*missing, *needs(("aims_deg", 0, SET_DOWNS)))
     aim, stroke = case.aimed, case.stroked
@@ -39,11 +41,11 @@ def find(case: Case) -> Finding:
     right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
     call = called(right, left, small, missing, can_be_clear=case.proved, cost=halves[0].value)
     facts: list[Fact] = []
-    if face is not None and face.beyond is not None:
-        facts += _by_side(case, face)
-    elif face is not None:
+    if by_side is not None:
+        facts += _by_side(case, by_side)
+    elif sized is not None:
         apart = "for" if call.names_direction else "against"
-        facts.append(Fact("aim_adds", apart, told_by(aim), at=face.at))
+        facts.append(Fact("aim_adds", apart, told_by(aim), at=sized.at))
         if case.starts:
             facts.append(Fact("stroke_adds", apart, told_by(stroke), at=case.putted_at))
     facts += _putt_by_putt(case)
