@@ -132,7 +132,8 @@ def level_gain(truth: Truth, case: Case) -> float:
         return float(np.dot([weight for _, weight in it.mix.halves], each))
 
     about = float(np.dot([weight for _, weight in it.mix.halves], it.lengths_m)), found.lengths[0].distance_m
-    return gain(max(about, key=lambda at: float(distance._gain(case, found, at).mean())))
+    scatter = distance._scatter(case, found)
+    return gain(max(about, key=lambda at: float(distance._gain(case, found, at, scatter).mean())))
 
 
 def losing(rng: np.random.Generator) -> tuple[Truth, Size]:

@@ -35,14 +35,13 @@ def read_records(content: bytes) -> Book:
 
 
 def _rows(told: Any) -> Sequence[Mapping[str, Any]]:
-    held: list[Any] = list(cast("Mapping[str, Any]", told).values()) if isinstance(told, dict) else [told]
-    lists = [cast("list[Any]", it) for it in held if isinstance(it, list)]
-    of_records = [it for it in lists if it and all(isinstance(one, dict) for one in it)]
-    if not of_records:
+    held = cast("dict[str, Any]", told) if isinstance(told, dict) else {"": told}
+    lists = {name: cast("list[Any]", it) for name, it in held.items() if isinstance(it, list) and it}
+    records = {name: it for name, it in lists.items() if all(isinstance(one, dict) for one in it)}
+    if not records:
         raise OutOfLimits("file", "file_no_records")
-    # The dictionary of our own files is a list of records too, shorter than any lesson's or told before it.
-    named = cast("Mapping[str, Any]", told).get("putts") if isinstance(told, dict) else None
-    return cast("Sequence[Mapping[str, Any]]", named if named in of_records else max(of_records, key=len))
+    # Our own files hold their dictionary as records, too.
+    return records.get("putts") or max(records.values(), key=len)
 
 
 def _cell(value: Any) -> str:

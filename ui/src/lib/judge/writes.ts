@@ -1,5 +1,5 @@
 /** What Judge has the server keep. */
-import { every, key } from '$lib/data/key'
+import { every, key, type Key } from '$lib/data/key'
 import { v7 } from 'uuid'
 import { path, put, type Sent } from '$lib/data/letter'
 
@@ -31,15 +31,14 @@ export const answerFinding = (body: Sent<'/api/finding-answers/{id}'>) => {
   )
 }
 
+const TAKEN_BACK = { voided: true }
+const of = (thing: string, words: string, renews: Key) => ({ thing, words, renews: [renews] })
+
 export const voidAnswer = (lesson: string, id: string) =>
   put(
     '/api/finding-answers/{id}/voided',
-    { ...path(id), body: { voided: true } },
-    {
-      thing: id,
-      words: 'Taking back what you said',
-      renews: [key.findings(lesson)]
-    }
+    { ...path(id), body: TAKEN_BACK },
+    of(id, 'Taking back what you said', key.findings(lesson))
   )
 
 /** What a name meant that was typed before factors were known; null: it was as usual. */
@@ -85,21 +84,13 @@ export const joinLines = (body: Sent<'/api/line-joins/{id}'>) => {
 export const partLines = (golfer: string, id: string) =>
   put(
     '/api/line-joins/{id}/voided',
-    { ...path(id), body: { voided: true } },
-    {
-      thing: id,
-      words: 'Taking two lines apart',
-      renews: [key.golferLine(golfer)]
-    }
+    { ...path(id), body: TAKEN_BACK },
+    of(id, 'Taking two lines apart', key.golferLine(golfer))
   )
 
 export const voidChange = (golfer: string, id: string) =>
   put(
     '/api/changes/{id}/voided',
-    { ...path(id), body: { voided: true } },
-    {
-      thing: id,
-      words: 'Taking back a change',
-      renews: [key.golferLine(golfer)]
-    }
+    { ...path(id), body: TAKEN_BACK },
+    of(id, 'Taking back a change', key.golferLine(golfer))
   )

@@ -16,9 +16,7 @@
   // Row by row from the near side to the far one: a left-hander stands on the other side of the ball.
   const wide = $derived(note.columns || told.length)
   const options = $derived(
-    note.mirrors && hand === 'left'
-      ? told.map((_, n) => told[n - (n % wide) + wide - 1 - (n % wide)] as [string, string])
-      : told
+    note.mirrors && hand === 'left' ? told.map((_, n) => told[n + wide - 1 - 2 * (n % wide)] as [string, string]) : told
   )
   const mark = (option: string, name: string) =>
     option.endsWith('left') ? `◂ ${name}` : option.endsWith('right') ? `${name} ▸` : name

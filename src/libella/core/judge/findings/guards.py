@@ -98,9 +98,9 @@ def _ways(case: Case) -> list[Guard]:
     if not others:
         return []
     if not own:
-        # What the ground, the length and the rig make of a putt is no way of the golfer's.
-        usual = any(not {name for name, _ in it.levels} - LAID for it in blocks)
-        return [Guard("several_ways", len(case.ledger.groups("start")), of=int(usual))]
+        # What the ground, the length and the rig make of a putt is no way of the golfer's own.
+        ways = case.ledger.groups("start")
+        return [Guard("several_ways", len(ways), sum(dict(levels).keys() <= LAID for levels in ways))]
     found: list[Guard] = []
     mixed = [it for it in others if it.guided != case.own[0].guided]
     if mixed:

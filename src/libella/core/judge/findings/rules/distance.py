@@ -36,7 +36,8 @@ def find(case: Case) -> Finding:
     shares = [weight for _, weight in case.ledger.mix.halves]
     about = float(np.dot(shares, case.ledger.lengths_m))
     near = found.lengths[0].distance_m
-    gain = max((_gain(case, found, it) for it in (about, near)), key=lambda it: float(it.mean()))
+    scatter = _scatter(case, found)
+    gain = max((_gain(case, found, it, scatter) for it in (about, near)), key=lambda it: float(it.mean()))
     weight, matter, call = weight_of(gain), MATTERS["gain"], found.call
     # What grows must also be worth levelling; both are told by the same slope.
     worth = float((gain >= matter.matters_from).mean())
@@ -73,15 +74,13 @@ def _scatter(case: Case, found: Growth) -> Floats:
         for it in block.events
         if isinstance(start := it.values.get("start"), Interval)
     ]
-    if len(reads) < EACH:
-        return np.random.default_rng(37).permutation(case.spread)
-    _, spread = drawn(post_of(reads, START, noise_of(case.own, "start")))
+    few = len(reads) < EACH
+    spread = case.spread if few else drawn(post_of(reads, START, noise_of(case.own, "start")))[1]
     return np.random.default_rng(37).permutation(spread)
 
 
-def _gain(case: Case, found: Growth, about_m: float) -> Floats:
-    it = case.ledger
-    slope, scatter = float(np.median(found.line[:, 1])), _scatter(case, found)
+def _gain(case: Case, found: Growth, about_m: float, scatter: Floats) -> Floats:
+    it, slope = case.ledger, float(np.median(found.line[:, 1]))
     gain = np.zeros(DRAWN)
     for length, window, (_, weight) in zip(it.lengths_m, it.mix.windows, it.mix.halves, strict=True):
         mix, bias = Mix.one(window), found.line[:, 0] + found.line[:, 1] * length
