@@ -17,6 +17,7 @@ from sqlalchemy import text
 from libella.lessons.desk.desk import open_desk
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from libella.lessons.set.bag import keep_bag
+from libella.store.server import backup
 from libella.store.server.backup import restore, save
 from libella.store.server.backup_file import BackupError
 from libella.store.server.cluster import Cluster, ClusterError
@@ -269,6 +270,43 @@ def test_of_files_that_are_no_backups_none_is_taken_and_nothing_changes(cluster,
     with pytest.raises(BackupError, match="no backup"):
         restore(other, bad, over=True)
     assert named(other) == ["Only Here"] and {it for it in databases(cluster) if it.startswith(beside)} == {beside}
+
+
+def test_the_servers_own_housekeeping_stops_no_backup(own_cluster, tmp_path):
+    """It comes into a database that was just filled, runs as nobody, and may be forced out by no role but its own."""
+    with psycopg.connect(own_cluster._url("libella", own_cluster._secret, "postgres"), autocommit=True) as admin:
+        admin.execute("alter system set autovacuum_naptime = 1")
+        admin.execute("alter system set autovacuum = on")
+        admin.execute("select pg_reload_conf()")
+    url = new_database(own_cluster)
+    migrate_and_close(url)
+    add(url, "Only Here")
+
+    def busy(name):
+        """Fill the database till housekeeping is in it, and keep it there."""
+        with psycopg.connect(f"{own_cluster.url.rsplit('/', 1)[0]}/{name}", autocommit=True) as beside:
+            slow = (
+                "autovacuum_vacuum_cost_delay = 100, autovacuum_vacuum_cost_limit = 1, autovacuum_vacuum_threshold = 1"
+            )
+            beside.execute(
+                f"create table much with ({slow}) as select n, repeat('x', 500) t from generate_series(1, 50000) n"
+            )
+            beside.execute("delete from much")
+            for _ in range(300):
+                if beside.execute(
+                    "select 1 from pg_stat_activity where datname = current_database() and usesysid is null"
+                ).fetchone():
+                    return
+                time.sleep(0.1)
+        raise AssertionError("no housekeeping came")
+
+    with backup._beside(url, "check") as beside:
+        busy(beside.rsplit("/", 1)[1])
+    assert len({it for it in databases(own_cluster) if it.startswith(url.rsplit("/", 1)[1])}) == 1
+    save(url, tmp_path / "a.backup")
+    busy(url.rsplit("/", 1)[1])
+    assert restore(url, tmp_path / "a.backup", over=True)
+    assert named(url) == ["Only Here"]
 
 
 def databases(cluster) -> set[str]:

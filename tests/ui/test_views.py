@@ -100,7 +100,7 @@ def visit(page: Page, view: str) -> None:
         begun.get_by_role("link", name="Junia Thale").click()
         expect(page.get_by_role("list", name="Lessons, newest first")).to_be_visible()
     elif view == "aids":
-        page.get_by_role("link", name="Aids").click()
+        page.get_by_role("link", name="Aids", exact=True).click()
         expect(page.locator("[data-aid=face_mirror] svg")).to_be_visible()
     elif view == "bag":
         page.goto("/aids/bag")

@@ -126,22 +126,37 @@ def _restored(url: str, dump: Path, held: Held, *, over: bool) -> str:
                 engine.dispose()
             _swap(server, name, restoring, before)
         except BaseException:
-            server.execute(sql.SQL("drop database if exists {} with (force)").format(sql.Identifier(restoring)))
+            _drop(server, restoring)
             raise
         if not holds:
-            server.execute(sql.SQL("drop database {} with (force)").format(sql.Identifier(before)))
+            _drop(server, before)
     return before if holds else ""
 
 
 def _swap(server: psycopg.Connection, name: str, restoring: str, before: str) -> None:
+    # The server's own housekeeping runs as nobody, and leaves when its database is renamed.
     users = server.execute(
-        "select count(*) from pg_stat_activity where datname = %s and pid <> pg_backend_pid()", [name]
+        "select count(*) from pg_stat_activity where datname = %s and pid <> pg_backend_pid() and usesysid is not null",
+        [name],
     ).fetchone()
     if users and users[0]:
         raise BackupError("Something uses the database still; nothing was changed. Stop ./demo, then restore.")
     rename = sql.SQL("alter database {} rename to {}")
     server.execute(rename.format(sql.Identifier(name), sql.Identifier(before)))
     server.execute(rename.format(sql.Identifier(restoring), sql.Identifier(name)))
+
+
+def _drop(server: psycopg.Connection, name: str) -> None:
+    """Drop a database of ours, whoever is connected to it still.
+
+    The server sends its own housekeeping away only where nobody is told to be forced out: to force that out takes a
+    superuser, which the application is not.
+    """
+    plain = sql.SQL("drop database if exists {}").format(sql.Identifier(name))
+    try:
+        server.execute(plain)
+    except psycopg.errors.ObjectInUse:
+        server.execute(plain + sql.SQL(" with (force)"))
 
 
 def _restore_into(url: str, file: Path) -> None:
@@ -158,7 +173,7 @@ def _swept(url: str, folder: Path | None = None) -> None:
     with _maintenance(url) as server:
         unused = server.execute(
             "select datname from pg_database d where datname ~ %s"
-            " and not exists (select from pg_stat_activity a where a.datname = d.datname)",
+            " and not exists (select from pg_stat_activity a where a.datname = d.datname and usesysid is not null)",
             [rf"^{re.escape(name)}_(check_\d+|restoring_\d{{8}}_\d{{6}})$"],
         ).fetchall()
         for (left,) in unused:
@@ -182,7 +197,7 @@ def _beside(url: str, what: str) -> Generator[str]:
             with psycopg.connect(_named(url, name)):
                 yield _named(url, name)
         finally:
-            server.execute(sql.SQL("drop database {} with (force)").format(sql.Identifier(name)))
+            _drop(server, name)
 
 
 @contextmanager
