@@ -14,6 +14,7 @@ from libella.core.aim.picture import Does
 from libella.core.certainty.estimate import Estimate
 from libella.core.certainty.matter import MATTERS, Matter
 from libella.core.judge.findings.finding import Fact, Finding, called, needs
+from libella.core.judge.findings.pictures.drawn import link
 from libella.core.judge.findings.ranked import RULES
 from libella.core.judge.findings.rule import Rule
 from libella.core.measure.limits import Bounds, OutOfLimits
@@ -99,7 +100,7 @@ def _sits(case):
 
 def test_a_finding_is_one_entry(monkeypatch, coach):
     """Judged, ranked, named with its size and what usually helps, answered by its coach."""
-    monkeypatch.setitem(RULES, "sun", Rule("sun", "Sun in the eyes", "Wear a cap.", _sits))
+    monkeypatch.setitem(RULES, "sun", Rule("sun", "Sun in the eyes", "Wear a cap.", _sits, link("start")))
     block = coach.block(planned=12)
     asked = coach.get(f"/lessons/{block['lesson_id']}/findings")
     [few] = [it for it in asked["more"] if it["cause"] == "sun"]
@@ -110,6 +111,7 @@ def test_a_finding_is_one_entry(monkeypatch, coach):
     assert "Sun in the eyes" in told["headline"] and "Sun in the eyes" in told["for_golfer"]
     [sun] = [it for it in told["first"] if it["cause"] == "sun"]
     assert sun["words"].startswith("Sun in the eyes 1.") and sun["change"] == "Wear a cap."
+    assert sun["picture"]["words"] == sun["words"] and told["picture"]["shapes"] == sun["picture"]["shapes"]
     assert sun["speaks_for"][0]["words"].startswith("The sun stood 1.")
     answer = {"lesson_id": block["lesson_id"], "cause": "sun", "answer": "accepted", "answered_at": now()}
     assert "6 in a hundred" in coach.put("/finding-answers/0198f5a0-0000-7000-8000-000000000009", **answer)["then"]

@@ -30,7 +30,7 @@ def putted(coach, lesson, offsets, **more):
 
 def test_an_empty_lesson_has_nothing_to_say_and_says_so(coach):
     it = found(coach, coach.lesson())
-    assert it["headline"] == "Nothing to judge yet." and it["links"] == [] and it["first"] == [] and it["fan"] is None
+    assert it["headline"] == "Nothing to judge yet." and it["links"] == [] and it["first"] == [] and it["picture"] is None
     assert {one["cause"] for one in it["more"]} == set(RULES)
 
 
@@ -43,7 +43,7 @@ def test_a_clear_answer_from_aim_is_judged_without_a_putt(coach):
     assert "if the stroke adds nothing" in it["meaning"]
     [fact] = it["first"][0]["speaks_for"]
     assert fact["step"] == "aim" and "right" in fact["words"]
-    assert it["fan"] and [one["name"] for one in it["links"]] == ["face_aim"]
+    assert it["picture"] and [one["name"] for one in it["links"]] == ["face_aim"]
     # Every voice of the lesson says the same side.
     assert "right" in it["headline"] and "right" in coach.get(f"/lessons/{lesson['id']}")["aim"]
 

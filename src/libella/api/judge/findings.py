@@ -2,6 +2,7 @@
 
 import json
 from datetime import datetime
+from functools import partial
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
@@ -15,6 +16,8 @@ from ...core.golfer.hand import Hand
 from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
+from ...core.judge.findings.first_picture import first_picture
+from ...core.judge.findings.judged import LessonJudged
 from ...core.judge.findings.next_check import Check, CheckName
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.measure.side import Side
@@ -27,6 +30,7 @@ from ...words.judge import findings as words
 from ...words.judge import lesson as lesson_words
 from ...words.judge import putts
 from ...words.judge.bands import band_said
+from ...words.judge.pictures import times_said, written
 from ..base.compared import ComparedOut
 from ..base.read import ClaimOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words200, as_kept
@@ -89,6 +93,8 @@ class FindingOut(BaseModel):
     missing: str
     check: CheckOut | None
     change: str = Field(description="what is usually changed; empty where nothing is named")
+    picture: Scene | None = Field(description="its own picture; none where nothing of it was read")
+    picture_words: str
     through: str = Field(description="which finding above it is seen through")
     answer: FindingAnswerOut | None
 
@@ -135,7 +141,9 @@ class LessonFindings(BaseModel):
     read: list[ClaimOut] = Field(description="every quantity and every way in which it was read")
     line_counts: bool = Field(description="something was read against the laid line: whether that is proved counts")
     unsorted: list[str] = Field(description="names typed before: what they meant is asked once")
-    fan: Scene | None = Field(description="where the links pointed, from above; none before any link was read")
+    picture: Scene | None = Field(description="of what is said first; none where nothing of it can be drawn")
+    picture_words: str
+    fan: Scene | None = Field(description="where the links pointed, from above; none where that is the picture already")
     fan_words: str
     chain_words: str
     links: list[ChainLinkOut]
@@ -184,12 +192,13 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     whole = findings.judge_whole(desk, id)
     it, hand = whole.judged, whole.ledger.hand
     answers = {one.cause: one for one in whole.answers}
-    out = [_finding(one, it.check_of.get(one.cause), hand, answers.get(one.cause), units) for one in it.findings.ranked]
+    out = [_finding(it, one, hand, answers.get(one.cause), units) for one in it.findings.ranked]
     told = zip(out, it.findings.ranked, strict=True)
     first = [one for one, of in told if of.is_named or one.answer or (of.hinted and not of.explained_by)]
     labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
     headline = chosen_words.headline_said(it.chosen, hand, units)
     drawn = fan(it.chain, whole.putt, labels, headline) if it.chain.links else None
+    own = first_picture(it, partial(written, units=units), headline)
     also = chosen_words.also_said(it.chosen, hand, units)
     pace, growth = putts.pace_said(it.pace, units), putts.growth_said(it.growth, hand, units) if it.growth else ""
     said = " ".join([headline, *also]).lower()
@@ -208,8 +217,10 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         read=[ClaimOut.of(one, hand, units) for one in it.reads],
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
-        fan=drawn[0] if drawn else None,
-        fan_words=lesson_words.fan_said(drawn[1]) if drawn else "",
+        picture=own.scene if own else drawn[0] if drawn else None,
+        picture_words=times_said(own.times) if own else lesson_words.fan_said(drawn[1]) if drawn else "",
+        fan=drawn[0] if drawn and own else None,
+        fan_words=lesson_words.fan_said(drawn[1]) if drawn and own else "",
         chain_words=lesson_words.chain_said(it.chain),
         links=[
             ChainLinkOut(
@@ -248,14 +259,16 @@ def _band(it: LinkShown, whole: findings.WholeLesson) -> str:
 
 
 def _finding(
-    it: Finding, check: Check | None, hand: Hand, told: KeptFindingAnswer | None, units: InUnits
+    judged: LessonJudged, it: Finding, hand: Hand, told: KeptFindingAnswer | None, units: InUnits
 ) -> FindingOut:
+    said, check = words.cause_said(it, hand), judged.check_of.get(it.cause)
+    drawn = RULES[it.cause].draw(judged.case, it, partial(written, units=units), said)
     return FindingOut(
         cause=it.cause,
         name=RULES[it.cause].name,
         word=it.call.word,
         side=it.call.side,
-        words=words.cause_said(it, hand),
+        words=said,
         weight=it.weight,
         weight_words=words.weight_said(it),
         speaks_for=[_fact(one, units) for one in it.facts if one.speaks == "for"],
@@ -263,6 +276,8 @@ def _finding(
         missing=words.missing_said(it.missing),
         check=_check(check) if check else None,
         change=words.change_said(it),
+        picture=drawn.scene if drawn else None,
+        picture_words=times_said(drawn.times) if drawn else "",
         through=words.through_said(it),
         answer=_answer(told) if told else None,
     )

@@ -36,7 +36,7 @@ from ...core.judge.ledger.factors import Levels as Factors
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.stand.set_up import Noted
-from ..judge import chosen, findings, lesson, two
+from ..judge import chosen, findings, lesson, pictures, two
 from ..judge.bands import band_said
 from .claims import comparisons, differences_read, growths, levels_read, paces
 from .reading import Reading
@@ -77,6 +77,11 @@ def findings_aloud(it: Reading) -> None:
         it.say("judge", lesson.miss_said, one)
     for told in ((), tuple(missed)):
         it.say("judge", lesson.misses_said, told)
+    for times in (0, 1, 5):
+        it.say("judge", pictures.times_said, times)
+    for code in pictures.CODES:
+        for value in (1.2, -0.4, 0.0, 3.0):
+            it.say("judge", pictures.written, code, value, it.units)
     _chain(it)
     _two(it)
     _bands(it)

@@ -1,7 +1,8 @@
-<!-- A length: stored in metres, shown in the coach's units. -->
+<!-- A length: stored in metres, shown in the coach's units, read as people write it. -->
 <script lang="ts">
-  import { rulerFor, shown, stepOn, typed, unitBeside } from '$lib/base/length'
+  import { inSteps, rulerFor, shown, stepOn, typed, unitBeside, withUnit, wouldDo } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
+  import { stride } from '$lib/base/stride.svelte'
   import { entry, lengths } from '$lib/data/vocabulary.svelte'
   import Stepper from './Stepper.svelte'
 
@@ -18,10 +19,12 @@
     from?: number
     /** One step of the thumb, metres, where it is not the usual one. */
     by?: number
+    /** It is paced off as often as taped: how many steps it is stands beside it, where one is known. */
+    paced?: boolean
     error?: string | undefined
     onvalue: (metres: number) => void
   }
-  let { of = '', label, hint, value, limits, from = 0, by, error, onvalue }: Props = $props()
+  let { of = '', label, hint, value, limits, from = 0, by, paced = false, error, onvalue }: Props = $props()
 
   const told = $derived(limits ?? entry(of))
   const { low, high } = $derived(told)
@@ -30,17 +33,59 @@
   const ruler = $derived(rulerFor('fine' in told && told.fine ? 0.5 : high, settings.units))
   // Whole steps of the coach's own unit, so that the figures stay round.
   const size = $derived(stepOn(ruler, step))
+
+  const steps = stride()
+  const steppers = $derived(
+    paced && steps.metres && value ? `${Number((value / steps.metres).toFixed(1))} steps. ` : ''
+  )
+  let stepper: Stepper
+  /** Something was told in steps, and nobody said yet how long one is. */
+  let asking = $state(false)
+  let one = $state(0.75)
+  function read(text: string): number {
+    asking = inSteps(text) && steps.metres === null
+    return typed(text, ruler, lengths(), steps.metres ?? NaN)
+  }
+  function known(): void {
+    steps.keep(one)
+    stepper.take()
+    asking = false
+  }
+  const stepRuler = $derived(rulerFor(0.5, settings.units))
 </script>
 
 <Stepper
+  bind:this={stepper}
   label={label ?? told.label}
-  hint={hint ?? told.hint}
+  hint={steppers + (hint ?? told.hint)}
   unit={unitBeside(ruler)}
   typedIn={ruler.unit}
   text={value === null ? '' : shown(value, ruler)}
-  read={(text) => typed(text, ruler, lengths())}
+  {read}
   step={(direction) =>
     onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e5) / 1e5)))}
+  would={asking ? 'Say below how long a step is.' : wouldDo(ruler)}
   {error}
   {onvalue}
 />
+{#if asking}
+  <div class="mt-1 border-l-4 border-ink pl-3" data-asks-step>
+    <p class="mb-1 text-sm font-semibold">How long is {steps.whose} step? Asked once.</p>
+    <div class="flex items-end gap-2">
+      <button
+        class="button px-3"
+        type="button"
+        aria-label="The step: less"
+        onclick={() => (one = Math.max(0.3, Math.round((one - stepOn(stepRuler, 0.05)) * 1e4) / 1e4))}>−</button
+      >
+      <output class="min-h-11 py-2 text-lg font-semibold">{withUnit(one, stepRuler)}</output>
+      <button
+        class="button px-3"
+        type="button"
+        aria-label="The step: more"
+        onclick={() => (one = Math.min(1.2, Math.round((one + stepOn(stepRuler, 0.05)) * 1e4) / 1e4))}>+</button
+      >
+      <button class="button primary" type="button" onclick={known}>That is a step</button>
+    </div>
+  </div>
+{/if}

@@ -1,8 +1,14 @@
 /** Lengths as typed and as shown: what is shown is read back, in either system. */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { rulerFor, shown, stepOn, typed, withUnit } from './length'
+import { typedNumber } from './number'
+import { inSteps, rulerFor, shown, stepOn, typed, withUnit } from './length'
 
-const UNITS = { mm: 0.001, cm: 0.01, m: 1, metres: 1, in: 0.0254, '"': 0.0254, ft: 0.3048, "'": 0.3048, yd: 0.9144 }
+const [IN, FT] = [0.0254, 0.3048]
+const UNITS = {
+  ...{ mm: 0.001, cm: 0.01, m: 1, metres: 1, yd: 0.9144 },
+  ...{ in: IN, inch: IN, inches: IN, '"': IN, ft: FT, foot: FT, feet: FT, "'": FT }
+}
 
 describe('a length', () => {
   it('is shown in eighths of an inch, as a ruler shows it', () => {
@@ -22,14 +28,72 @@ describe('a length', () => {
     expect(typed('−1′ 6″', ruler, UNITS)).toBeCloseTo(-0.4572)
     expect(typed('8.5', ruler, UNITS)).toBeCloseTo(2.5908)
   })
-  it('is read as it is shown', () => {
-    for (const units of ['metric', 'feet'] as const)
-      for (const high of [0.3, 5])
-        for (const metres of [-0.2, 0, 0.003175, 0.0254, 0.1, 0.2667]) {
+  it('is read as it is shown, whatever it is', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('metric' as const, 'feet' as const),
+        fc.constantFrom(0.3, 5),
+        fc.double({ min: -6, max: 30, noNaN: true }),
+        (units, high, metres) => {
           const ruler = rulerFor(high, units)
           const text = shown(metres, ruler)
           expect(shown(typed(text, ruler, UNITS), ruler)).toBe(text)
+          expect(shown(typed(withUnit(metres, ruler), rulerFor(5, 'metric'), UNITS), ruler)).toBe(text)
         }
+      )
+    )
+  })
+  it('is the same length however people write it', () => {
+    const marks = [
+      ["'", '"'],
+      ['′', '″'],
+      ['’', '”'],
+      ['´', "''"],
+      [' ft', ' in'],
+      ['ft ', 'in'],
+      [' feet, ', ' inches'],
+      [' foot and ', ' "'],
+      ["'", ''],
+      [' ft ', '']
+    ] as const
+    const parts = [
+      ['', 0],
+      [' 1/2', 0.5],
+      ['½', 0.5],
+      [' ¾', 0.75],
+      ['-1/8', 0.125],
+      ['.25', 0.25],
+      [',5', 0.5]
+    ] as const
+    fc.assert(
+      fc.property(
+        fc.nat(40),
+        fc.nat(11),
+        fc.constantFrom(...parts),
+        fc.constantFrom(...marks),
+        fc.constantFrom('metric' as const, 'feet' as const),
+        (feet, inches, [part, size], [foot, inch], units) => {
+          const ruler = rulerFor(5, units)
+          const metres = feet * 0.3048 + (inches + size) * 0.0254
+          expect(typed(`${feet}${foot}${inches}${part}${inch}`, ruler, UNITS)).toBeCloseTo(metres, 9)
+          if (inch) expect(typed(`${inches}${part}${inch} ${feet}${foot.trim()}`, ruler, UNITS)).toBeCloseTo(metres, 9)
+        }
+      )
+    )
+  })
+  it('is paced off by a step that is known', () => {
+    const ruler = rulerFor(5, 'feet')
+    for (const [text, count] of [
+      ['6 steps', 6],
+      ['5½ steps', 5.5],
+      ['5 and a half paces', 5.5],
+      ['1 step', 1]
+    ] as const) {
+      expect(typed(text, ruler, UNITS, 0.8)).toBeCloseTo(count * 0.8)
+      expect(typed(text, ruler, UNITS)).toBeNaN()
+      expect(inSteps(text)).toBe(true)
+    }
+    expect(inSteps('6 ft')).toBe(false)
   })
   it('may be typed with units of its own', () => {
     const ruler = rulerFor(5, 'metric')
@@ -40,6 +104,8 @@ describe('a length', () => {
     expect(typed('2 metres', ruler, UNITS)).toBe(2)
     expect(typed('8’2”', ruler, UNITS)).toBeCloseTo(2.4892)
     expect(typed('3yd', ruler, UNITS)).toBeCloseTo(2.7432)
+    expect(typed('2 m 30', ruler, UNITS)).toBeCloseTo(2.3)
+    expect(typed('2 6', rulerFor(5, 'feet'), UNITS)).toBeCloseTo(0.762)
   })
   it('is stepped by whole parts of its ruler', () => {
     const inches = rulerFor(0.2, 'feet')
@@ -48,7 +114,45 @@ describe('a length', () => {
     expect(stepOn(rulerFor(5, 'metric'), 0.1)).toBe(0.1)
   })
   it('that is none is not guessed at', () => {
-    for (const text of ['', 'far', '2 m or so', '1.2.3', '2 miles', '2 m 3', 'm'])
+    for (const text of [
+      '',
+      'far',
+      '2 m or so',
+      '1.2.3',
+      '2 miles',
+      '2 m 3',
+      'm',
+      '2 6',
+      '2 m 3 m',
+      '8 ft 14',
+      '6 steps',
+      '−',
+      '1/0'
+    ])
       expect(typed(text, rulerFor(5, 'metric'), UNITS)).toBeNaN()
+  })
+})
+
+describe('a number', () => {
+  it('is read with its sign, its fraction and the unit behind it', () => {
+    for (const [text, value] of [
+      ['−1,5°', -1.5],
+      ['2 deg', 2],
+      ['2½ degrees', 2.5],
+      ['+0.3', 0.3],
+      ['4 %', 4],
+      ['4 percent', 4],
+      ['3 ×', 3],
+      ['9.5 ft', 9.5]
+    ] as const)
+      expect(typedNumber(text)).toBe(value)
+    fc.assert(
+      fc.property(fc.integer({ min: -9999, max: 9999 }), (n) => {
+        expect(typedNumber(String(n / 100))).toBe(n / 100)
+      })
+    )
+  })
+  it('is not made of nothing', () => {
+    for (const text of ['', ' ', '-', '°', 'two', '1 2', '1.2.3']) expect(typedNumber(text)).toBeNaN()
   })
 })

@@ -1,4 +1,5 @@
 /** Lengths as a coach types and reads them. Inside, everything is metres. */
+import { FIGURE, plain } from './number'
 import type { Units } from './settings.svelte'
 
 interface Ruler {
@@ -11,6 +12,7 @@ const MM: Ruler = { unit: 'mm', metres: 0.001, decimals: 1 }
 const M: Ruler = { unit: 'm', metres: 1, decimals: 2 }
 const IN: Ruler = { unit: 'in', metres: 0.0254, decimals: 2 }
 const FT: Ruler = { unit: 'ft', metres: 0.3048, decimals: 2 }
+const CM = 0.01
 const EIGHTH_M = 0.0254 / 8
 const FOOT = 96
 
@@ -57,39 +59,54 @@ function eighths(count: number): string {
   return (count < 0 ? '−' : '') + [whole || !rest ? String(whole) : '', part].filter(Boolean).join(' ')
 }
 
-/** "2 3/4" and "3/4" as numbers that can be read on. */
-function unfolded(said: string): string {
-  return said.replace(/(?:(\d+)\s+)?(\d+)\/(\d+)/g, (_, whole: string | undefined, part: string, of: string) =>
-    String(Number(whole ?? 0) + Number(part) / Number(of))
-  )
-}
+/** Two figures side by side, without a unit: feet and inches, where feet are typed. */
+const FEET_INCHES = /^(\d+) (\d+(?:\.\d+)?)$/
+
+/** Whether something is told in steps. */
+export const inSteps = (text: string): boolean => /\d\s*(step|pace)s?\b/.test(plain(text))
 
 /**
- * Metres of what was typed: a bare number in the ruler's unit, or with units of its own ("8 ft 2 in", "50 cm"); `units`
- * are all ways to write one, each with its metres.
+ * Metres of what was typed: a bare number in the ruler's unit, or with units of its own in any order ("8 ft 2 in", "8′ 2",
+ * "2½″", "50 cm", "2 m 30", "6 steps"); NaN for what can't be read. `units` are all ways to write one, each with its
+ * metres; `step` is a step's length, metres, NaN while nobody knows it.
  */
-export function typed(text: string, ruler: Ruler, units: Record<string, number>): number {
-  const plain = text
-    .trim()
-    .toLowerCase()
-    .replaceAll(',', '.')
-    .replace(/[′’‘]/g, "'")
-    .replace(/[″”“]/g, '"')
-    .replace(/^[−–]/, '-')
+export function typed(text: string, ruler: Ruler, units: Record<string, number>, step = NaN): number {
+  const said = plain(text)
   // A sign before feet and inches is that of both.
-  if (plain.startsWith('-')) return -typed(plain.slice(1), ruler, units)
-  const said = unfolded(plain)
-  if (/^\d*\.?\d+$/.test(said)) return Number(said) * ruler.metres
+  if (said.startsWith('-')) return -typed(said.slice(1), ruler, units, step)
+  if (FIGURE.test(said)) return Number(said) * ruler.metres
+  const pair = ruler === FT ? FEET_INCHES.exec(said) : null
+  if (pair) return Number(pair[2]) < 12 ? Number(pair[1]) * FT.metres + Number(pair[2]) * IN.metres : NaN
+  const all: Record<string, number> = { ...units, step, steps: step, pace: step, paces: step }
   // Longer words first, or "metres" were read as "m".
-  const words = Object.keys(units).sort((a, b) => b.length - a.length)
+  const words = Object.keys(all).sort((a, b) => b.length - a.length)
   const part = new RegExp(`\\s*(\\d*\\.?\\d+)\\s*(${words.join('|')})(?![a-z])\\s*`, 'y')
-  let [sum, end] = [0, 0]
+  let [sum, end, last] = [0, 0, 0]
+  const sizes = new Set<number>()
   while (end < said.length) {
     part.lastIndex = end
     const found = part.exec(said)
-    if (!found) return NaN
-    sum += Number(found[1]) * (units[found[2] as string] as number)
-    end = part.lastIndex
+    const unit = found ? (all[found[2] as string] as number) : under(last, said.slice(end))
+    // The same unit twice is a slip, and no sum.
+    if (!unit || sizes.has(unit)) return NaN
+    sizes.add(unit)
+    sum += Number(found ? found[1] : said.slice(end)) * unit
+    last = unit
+    end = found ? part.lastIndex : said.length
   }
   return end ? sum : NaN
+}
+
+/** The unit of a last figure that has none: inches after feet, centimetres after metres where there are two of them. */
+function under(last: number, figure: string): number | undefined {
+  if (last === FT.metres && FIGURE.test(figure) && Number(figure) < 12) return IN.metres
+  return last === M.metres && /^\d\d$/.test(figure) ? CM : undefined
+}
+
+/** What would do where something could not be read. */
+export function wouldDo(ruler: Ruler): string {
+  if (ruler === FT) return 'Write feet and inches (8 ft 2 1/2), or with another unit (2.5 m, 6 steps).'
+  if (ruler === IN) return 'Write inches (2 1/2), or with another unit (6 cm, 1 ft 3).'
+  if (ruler === MM) return 'Write millimetres (65), or with another unit (6.5 cm, 2 1/2 in).'
+  return 'Write metres (2.5), or with another unit (250 cm, 8 ft 2, 6 steps).'
 }

@@ -1,4 +1,4 @@
-/** What this device remembers: the light and the units. */
+/** What this device remembers: the light, the units, and how long a step is. */
 export type Units = 'metric' | 'feet'
 export type Light = 'daylight' | 'dim'
 
@@ -21,6 +21,7 @@ function keep(name: string, value: string): void {
 class Settings {
   #units = $state<Units>(kept('units', 'metric'))
   #light = $state<Light>(kept('light', 'daylight'))
+  #step = $state<number | null>(Number(kept('step', '')) || null)
 
   get units(): Units {
     return this.#units
@@ -36,6 +37,14 @@ class Settings {
     this.#light = value
     document.documentElement.dataset.light = value
     keep('light', value)
+  }
+  /** Metres; null while nobody said. */
+  get step(): number | null {
+    return this.#step
+  }
+  set step(value: number | null) {
+    this.#step = value
+    keep('step', String(value ?? ''))
   }
 }
 

@@ -4771,6 +4771,10 @@ export interface components {
              * @description what is usually changed; empty where nothing is named
              */
             change: string;
+            /** @description its own picture; none where nothing of it was read */
+            picture: components["schemas"]["Scene"] | null;
+            /** Picture Words */
+            picture_words: string;
             /**
              * Through
              * @description which finding above it is seen through
@@ -5630,7 +5634,11 @@ export interface components {
              * @description names typed before: what they meant is asked once
              */
             unsorted: string[];
-            /** @description where the links pointed, from above; none before any link was read */
+            /** @description of what is said first; none where nothing of it can be drawn */
+            picture: components["schemas"]["Scene"] | null;
+            /** Picture Words */
+            picture_words: string;
+            /** @description where the links pointed, from above; none where that is the picture already */
             fan: components["schemas"]["Scene"] | null;
             /** Fan Words */
             fan_words: string;

@@ -11,6 +11,7 @@
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
+  import { stepsAre } from '$lib/base/stride.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import UsualLengths from './UsualLengths.svelte'
   import { noteGolfer } from './writes'
@@ -55,6 +56,14 @@
     () => noting.error,
     () => key.golfer(golfer?.id ?? '')
   )
+
+  stepsAre({
+    get metres() {
+      return draft.step_m
+    },
+    whose: 'the golfer’s',
+    keep: (metres) => (draft.step_m = metres)
+  })
 
   $effect(() => {
     if (!open) return
@@ -107,7 +116,7 @@
           <button class="button plain" type="button" onclick={() => (draft.step_m = null)}>Take the step out</button>
         {/if}
       </div>
-      <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} step={draft.step_m} {error} />
+      <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} {error} />
     {/if}
     {#if error}<Trouble {error} />{/if}
     <!-- Not before the levels have come: they would push it away under the finger. -->

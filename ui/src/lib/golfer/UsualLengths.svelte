@@ -3,7 +3,7 @@
   import { typedNumber } from '$lib/base/number'
   import { refusal, type Shapes } from '$lib/data/client'
   import Stepper from '$lib/base/Stepper.svelte'
-  import PuttLength from './PuttLength.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
 
   type Lengths = NonNullable<Shapes['GolferIn']['usual_lengths']>
   interface Props {
@@ -11,10 +11,9 @@
     usual: Shapes['GolferOut']['usual_lengths']
     /** As edited; null goes by what is usual for anybody. */
     lengths: Lengths | null
-    step: number | null
     error: unknown
   }
-  let { usual, lengths = $bindable(), step, error }: Props = $props()
+  let { usual, lengths = $bindable(), error }: Props = $props()
 
   const fault = $derived(error ? refusal(error) : null)
   const longest = () => Math.max(...(lengths ?? []).map((it) => it.distance_m))
@@ -35,9 +34,9 @@
       {#each lengths as it, n (n)}
         <li class="grid grid-cols-[1fr_1fr_auto] items-start gap-2 border-b border-hairline pb-2">
           <div>
-            <PuttLength
+            <LengthEntry
               of="usual_length_m"
-              {step}
+              paced
               value={it.distance_m}
               error={fault?.about(`usual_lengths.${n}.distance_m`)}
               onvalue={(m) => (it.distance_m = m)}

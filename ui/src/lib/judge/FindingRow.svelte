@@ -3,6 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import { stamp } from '$lib/data/clock'
   import { createWrite } from '$lib/data/write.svelte'
+  import Stage from '$lib/drawing/Stage.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Evidence from './Evidence.svelte'
@@ -43,6 +44,12 @@
     </span>
   </summary>
   <div class="grid gap-3 pb-4 pl-[2.2rem]">
+    {#if finding.picture && opened}
+      <div class="relative h-[180px] border-y border-hairline" data-finding-picture>
+        <Stage scene={finding.picture} label={finding.words} />
+      </div>
+      {#if finding.picture_words}<p class="text-[15px] text-faded">{finding.picture_words}</p>{/if}
+    {/if}
     {#if finding.speaks_for.length}<Evidence {lessonId} title="Speaks for it" facts={finding.speaks_for} />{/if}
     {#if finding.against.length}<Evidence {lessonId} title="Speaks against it" facts={finding.against} />{/if}
     {#if finding.missing}<p>{finding.missing}</p>{/if}

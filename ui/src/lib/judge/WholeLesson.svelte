@@ -39,11 +39,11 @@
         {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
-        {#if it.fan}
-          <div class="relative mt-2 h-[210px] border-y border-hairline" data-fan>
-            <Stage scene={it.fan} label={it.headline} />
+        {#if it.picture}
+          <div class="relative mt-2 h-[min(42vh,380px)] border-y border-hairline" data-picture>
+            <Stage scene={it.picture} label={it.headline} />
           </div>
-          <p class="mt-1 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
+          <p class="mt-1 text-[15px] text-faded">{it.picture_words} {it.fan ? '' : it.chain_words}</p>
         {/if}
         {#if it.first.length}
           <section class="mt-4" aria-label="Findings">
@@ -60,6 +60,12 @@
         {#if it.links.length}
           <section class="mt-5">
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
+            {#if it.fan}
+              <div class="relative mt-2 h-[210px] border-b border-hairline" data-fan>
+                <Stage scene={it.fan} label={it.fan_words} />
+              </div>
+              <p class="mt-1 mb-2 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
+            {/if}
             <ChainLinks links={it.links} />
           </section>
         {/if}

@@ -8,19 +8,16 @@
   import PercentEntry from '$lib/base/PercentEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import { choices, entry, stepped } from '$lib/data/vocabulary.svelte'
-  import PuttLength from '$lib/golfer/PuttLength.svelte'
   import GreenEntries from './GreenEntries.svelte'
   import type { Plan } from './plan'
 
   interface Props {
     plan: Plan
     fault: Refusal | null
-    /** The golfer's own step, metres. */
-    step: number | null
     take: (slope: Shapes['Slope']) => void
     roll: () => void
   }
-  let { plan = $bindable(), fault, step, take, roll }: Props = $props()
+  let { plan = $bindable(), fault, take, roll }: Props = $props()
 
   type Place = Shapes['Read']['place'] | 'none'
   const PLACES = choices<Place>('place')
@@ -56,10 +53,10 @@
 
 <div class="grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
   <div>
-    <PuttLength
+    <LengthEntry
       of="distance_m"
       value={plan.distance_m}
-      {step}
+      paced
       error={fault?.about('distance_m')}
       onvalue={(it) => (plan.distance_m = it)}
     />

@@ -3,8 +3,9 @@
   import { typedNumber } from '$lib/base/number'
   import type { Shapes } from '$lib/data/client'
   import Stepper from '$lib/base/Stepper.svelte'
-  import { rulerFor, shown, typed } from '$lib/base/length'
+  import { rulerFor, shown, typed, wouldDo } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
+  import { stride } from '$lib/base/stride.svelte'
   import { lengths } from '$lib/data/vocabulary.svelte'
 
   interface Props {
@@ -18,14 +19,14 @@
   }
   let { entry, value, before, change, error, onvalue }: Props = $props()
 
+  const steps = stride()
   const options = $derived(Object.entries(entry.options))
   // Every length of a set-up is read to millimetres.
   const ruler = $derived(rulerFor(0, settings.units))
   const text = $derived(typeof value !== 'number' ? '' : entry.unit === 'm' ? shown(value, ruler) : String(value))
   const unit = $derived(entry.unit === 'm' ? ruler.unit : entry.unit === 'deg' ? '°' : '%')
   function read(said: string): number {
-    if (!said.trim()) return NaN
-    return entry.unit === 'm' ? typed(said, ruler, lengths()) : typedNumber(said)
+    return entry.unit === 'm' ? typed(said, ruler, lengths(), steps.metres ?? NaN) : typedNumber(said)
   }
   function step(by: 1 | -1): void {
     // From what stood before, so that a small change is a few taps.
@@ -41,7 +42,17 @@
   {#if entry.unit === 'words'}
     <span class="label block">{entry.label}</span>
   {:else}
-    <Stepper label={entry.label} {unit} hint={entry.hint} {text} {read} {step} {error} {onvalue} />
+    <Stepper
+      label={entry.label}
+      {unit}
+      hint={entry.hint}
+      {text}
+      {read}
+      {step}
+      {error}
+      {onvalue}
+      would={entry.unit === 'm' ? wouldDo(ruler) : undefined}
+    />
   {/if}
   {#if options.length}
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label={entry.label}>

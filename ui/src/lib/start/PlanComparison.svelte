@@ -10,9 +10,9 @@
   import Choice from '$lib/base/Choice.svelte'
   import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
+  import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import PuttLength from '$lib/golfer/PuttLength.svelte'
   import { keepPlan } from '$lib/set/writes'
   import { Comparing, type Kind } from './comparing.svelte'
   import type { Under } from './under'
@@ -24,13 +24,11 @@
     station: Shapes['StationOut']
     guided: boolean
     asked: string[]
-    /** The golfer's own step, metres. */
-    step: number | null
     /** Under what may be putted, as usual first. */
     offered: Under[]
     planned: () => void
   }
-  let { lessonId, station, guided, asked, step, offered, planned }: Props = $props()
+  let { lessonId, station, guided, asked, offered, planned }: Props = $props()
 
   const KINDS = choices<Kind>('comparing')
   const ORDERS = choices<Shapes['ComparisonIn']['order']>('order').filter((it) => it.value !== 'in_order')
@@ -81,11 +79,11 @@
     <div class="grid gap-2 sm:grid-cols-3">
       {#each it.distances_m as far, n (n)}
         <div>
-          <PuttLength
+          <LengthEntry
             of="usual_length_m"
             label="Putt {n + 1}"
             value={far}
-            {step}
+            paced
             onvalue={(m) => (it.distances_m[n] = m)}
           />
         </div>

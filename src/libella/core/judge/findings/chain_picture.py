@@ -1,7 +1,6 @@
 """The chain as a picture: where mark, face at address, face at impact and start pointed, as a fan from the ball to the
 hole; every link's vial with what it adds; and the link with the largest share of bias and of spread."""
 
-import math
 from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Final, Literal
@@ -11,20 +10,17 @@ import numpy as np
 from ...certainty.estimate import INTERVAL, Estimate, told_by
 from ...certainty.verdict import is_likely
 from ...certainty.vial import Bubble, Vial, vial
-from ...drawing.scene import Area, Circle, Curve, Label, Line, Role, Scene, Shape
+from ...drawing.scene import Scene
 from ...estimate.posterior import Floats
 from ...green.putt import Putt
-from ...measure.constants import HOLE_M
 from ...measure.interval import Interval
-from ...measure.side import side_of
 from ...measure.window import Window
 from ..ledger.entry import Place
 from .case import Case
 from .joint import Link
+from .pictures.fans import LONG, TALL, Fan, times_for
 
 LinkName = Literal["looks_straight", "ball_mark", "face_aim", "delivery", "face_impact", "path", "strike", "start"]
-_LONG: Final = 1000.0
-_TALL: Final = 380.0
 _FEWEST: Final = 5
 _SEEN_DEG: Final = 0.05
 _ANEW: Final = 400
@@ -169,8 +165,6 @@ def _largest_spread(case: Case) -> Largest | None:
 
 
 _RAYS: Final[tuple[LinkName, ...]] = ("ball_mark", "face_aim", "face_impact", "start")
-_APART: Final = 42.0
-_FACE: Final = 62.0
 
 
 def fan(
@@ -183,38 +177,16 @@ def fan(
     """
     shown = sorted((it for it in chain.links if it.name in _RAYS), key=lambda it: it.bias.value)
     under = [it for it in before.links if it.name in _RAYS] if before else []
-    widest = max([0.5, putt.window.half_deg, *(abs(it.bias.value) for it in (*shown, *under))])
-    times = next((n for n in (20, 10, 5, 2, 1) if _across(widest, n) <= _TALL / 2 - 20), 1)
-
-    def y(deg: float) -> float:
-        return _LONG * math.tan(math.radians(deg)) * times
-
-    left, right = y(putt.window.low_deg), y(putt.window.high_deg)
-    shapes: list[Shape] = [
-        Area(((0, 0), (_LONG, left), (_LONG, right)), "window"),
-        Line(0, 0, _LONG, 0, "line"),
-        Circle(_LONG, 0, max(6.0, HOLE_M / 2 / putt.distance_m * _LONG), "hole"),
-    ]
-    shapes += [Curve(((0, 0), (_LONG, y(it.bias.value))), "ghost") for it in under]
-    at = -math.inf
-    for it in shown:
-        side = side_of(it.bias.value, 0.05)
-        role: Role = "path" if side == "neither" else side
-        end, low, high = y(it.bias.value), y(it.bias.low), y(it.bias.high)
-        shapes.append(Curve(((0, 0), (_LONG, end)), role))
-        shapes.append(Curve(((_LONG + 6, low), (_LONG + 6, high)), role))
-        at = max(end, at + _APART)
-        shapes.append(Label(_LONG + 34, at + 8, said[it.name], "start"))
+    times = times_for([putt.window.half_deg, *(it.bias.value for it in (*shown, *under))])
+    drawn = Fan(putt.distance_m, putt.window, times)
+    shapes = [*drawn.ground(), *(drawn.ray(it.bias.value, "ghost") for it in under)]
+    shapes += [shape for it in shown for shape in drawn.estimate(it.bias)]
+    beside = drawn.said(*((said[it.name], it.bias.value) for it in shown))
     face = next((it for name in ("face_impact", "face_aim") for it in shown if it.name == name), None)
     if face is not None:
-        turn = math.atan(math.tan(math.radians(face.bias.value)) * times)
-        across, along = _FACE * math.cos(turn), _FACE * math.sin(turn)
-        shapes.append(Line(-18 + along, -across, -18 - along, across, "limit"))
-    shapes.append(Circle(0, 0, 15, "ball"))
-    ends = [abs(y(end)) for it in shown for end in (it.bias.low, it.bias.high)]
-    tall = max([_TALL / 2, abs(left) + 10, abs(right) + 10, *(it + 10 for it in ends), abs(at) + 30 if shown else 0.0])
-    return Scene(-90, -tall, _LONG + 420, tall, words, tuple(shapes)), times
-
-
-def _across(deg: float, times: int) -> float:
-    return _LONG * math.tan(math.radians(deg)) * times
+        shapes.append(drawn.face(face.bias.value))
+    shapes += [*beside, drawn.ball()]
+    ends = [drawn.at(end) for it in shown for end in (it.bias.low, it.bias.high)]
+    window = [drawn.at(putt.window.low_deg), drawn.at(putt.window.high_deg)]
+    tall = max([TALL / 2, *(abs(it) + 10 for it in (*window, *ends)), *(abs(it.y) + 22 for it in beside)])
+    return Scene(-90, -tall, LONG + 420, tall, words, tuple(shapes)), times

@@ -41,6 +41,7 @@ class LessonJudged:
     compared : the comparisons planned
     next : what to check next, the worthiest first
     check_of : the check that best tells a cause from its rivals, where one does
+    case : what it was all judged from, for its pictures
     """
 
     chosen: tuple[Chosen, ...]
@@ -54,6 +55,7 @@ class LessonJudged:
     guards: tuple[Guard, ...]
     misses: tuple[Miss, ...]
     chain: Chain
+    case: Case
 
 
 def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudged:
@@ -79,4 +81,5 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
         guards=guards(case, found, levels),
         misses=missed,
         chain=chain_of(case, grows=found.grows),
+        case=case,
     )

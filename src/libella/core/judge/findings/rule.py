@@ -5,13 +5,15 @@ from dataclasses import dataclass
 
 from .case import Case
 from .finding import Cause, Finding
+from .pictures.picture import Draw
 
 
 @dataclass(frozen=True, slots=True)
 class Rule:
-    """A cause that names itself, says what usually helps, an opinion, and is judged from a lesson's case."""
+    """A cause that names itself, says what usually helps, an opinion, is judged from a lesson's case and drawn."""
 
     cause: Cause
     name: str
     change: str
     find: Callable[[Case], Finding]
+    draw: Draw

@@ -11,6 +11,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import { currentBlock } from '$lib/base/current'
   import LessonDetails from '$lib/lesson/LessonDetails.svelte'
+  import { golferPaces } from '$lib/golfer/stride.svelte'
   import { place } from '$lib/base/place.svelte'
   import RunSheet from '$lib/lesson/RunSheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -22,6 +23,10 @@
   const sheet = $derived(lesson.data)
   const block = $derived(currentBlock(sheet, page.url))
   let details = $state(false)
+  golferPaces(
+    () => sheet?.golfer.id,
+    () => sheet?.golfer.step_m ?? null
+  )
   /** The mark of the newest data, as a new line said it; null once it was looked at. */
   let newest = $state<number | null>(null)
 

@@ -2,6 +2,7 @@
 
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..pictures.drawn import link
 from ..rule import Rule
 
 SET_DOWNS = 5
@@ -27,4 +28,5 @@ RULE = Rule(
     "Ball mark",
     "Mark the ball from behind it and then leave it alone, or play without the mark.",
     find,
+    link("mark"),
 )

@@ -12,6 +12,7 @@ from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
 from ..currency import weight_of
 from ..finding import Fact, Finding, called, needs
+from ..pictures.drawn import turning
 from ..rule import Rule
 
 SET_DOWNS = 5
@@ -91,4 +92,5 @@ RULE = Rule(
     "Compensation",
     "Mend what comes first, not what answers it: both go together, never one half alone.",
     find,
+    turning,
 )

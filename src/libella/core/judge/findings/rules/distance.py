@@ -13,6 +13,7 @@ from ...claims.level import noise_of, post_of
 from ..case import Case
 from ..currency import DRAWN, drawn, weight_of
 from ..finding import Fact, Finding, called, needs, unread
+from ..pictures.drawn import lengths
 from ..rule import Rule
 
 LENGTHS, EACH = 3, 6
@@ -94,4 +95,5 @@ RULE = Rule(
     "Grows with distance",
     "Length and rhythm of the stroke at the longer putts; keep the short ones as they are.",
     find,
+    lengths,
 )

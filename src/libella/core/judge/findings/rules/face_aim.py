@@ -3,6 +3,7 @@
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..pictures.drawn import link
 from ..rule import Rule
 
 SET_DOWNS = 5
@@ -46,4 +47,5 @@ RULE = Rule(
     "Face aim",
     "Set the putter down against the square reference, then without it, and look only afterwards.",
     find,
+    link("face"),
 )

@@ -3,6 +3,7 @@
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..pictures.drawn import link
 from ..rule import Rule
 
 PUTTS = 5
@@ -37,4 +38,5 @@ RULE = Rule(
     "Face at impact",
     "A stability or release drill; the grip and the putter's weight are worth a trial.",
     find,
+    link("impact"),
 )

@@ -10,6 +10,8 @@ from ...ledger.factors import GUIDED, Levels, moving
 from ...ledger.quantity import quantity
 from ..case import Case
 from ..finding import Fact, Finding, called, needs, unread
+from ..pictures.drawn import starts_of, two_ways
+from ..pictures.picture import Picture, Say
 from ..rule import Rule
 
 WITH, WITHOUT = 6, 6
@@ -68,9 +70,16 @@ def guided_well(case: Case) -> bool:
     return call is None or not call.names_direction
 
 
+def draw(case: Case, finding: Finding, say: Say, words: str) -> Picture | None:
+    """With the guide in view and without it, as two fans."""
+    with_, without = groups(case)
+    return two_ways(case, {"with": starts_of(with_.batches), "without": starts_of(without.batches)}, say, words)
+
+
 RULE = Rule(
     "guide",
     "Leaning on the guide",
     "Fade the guide: one side first, then every second putt, then none.",
     find,
+    draw,
 )

@@ -15,6 +15,8 @@ from ...ledger.entry import Batch, Event
 from ..case import Case
 from ..currency import DRAWN, drawn
 from ..finding import Fact, Finding, needs, unread
+from ..pictures.drawn import two_ways
+from ..pictures.picture import Picture, Say
 from ..rule import Rule
 
 NOTED, OF_EITHER = 10, 3
@@ -91,9 +93,20 @@ def _spread(case: Case) -> Estimate | None:
     return start.spread if start is not None else None
 
 
+def draw(case: Case, finding: Finding, say: Say, words: str) -> Picture | None:
+    """Still putts and the others, as two fans."""
+    events = [it for block in case.ledger.of("still") for it in block.events]
+    told = [(moved(it), start.anchor) for it in events if isinstance(start := it.values.get("start"), Interval)]
+    kinds = {
+        code: [at for is_moved, at in told if is_moved is which] for code, which in (("still", False), ("moved", True))
+    }
+    return two_ways(case, kinds, say, words)
+
+
 RULE = Rule(
     "movement",
     "Movement",
     "A wide base and a low head, then one-foot putts; keep still till the ball is heard.",
     find,
+    draw,
 )

@@ -6,6 +6,7 @@ from ....measure.interval import Interval
 from ....measure.side import Side, side_of
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..pictures.drawn import link
 from ..rule import Rule
 
 PUTTS: Final = 5
@@ -66,4 +67,5 @@ RULE = Rule(
     "Path",
     "Level the forearms and square the shoulders, then look at the path again.",
     find,
+    link("path"),
 )

@@ -3,6 +3,7 @@
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..pictures.drawn import rod
 from ..rule import Rule
 
 ANSWERS, SET_DOWNS = 8, 5
@@ -35,4 +36,5 @@ RULE = Rule(
     "What looks straight",
     "Move the head, the ball or the distance from it, and ask again; or aim at a near spot.",
     find,
+    rod,
 )

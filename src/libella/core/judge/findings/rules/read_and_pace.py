@@ -16,6 +16,7 @@ from ..case import Case
 from ..currency import DRAWN, weight_of
 from ..finding import Fact, Finding, called, needs, unread
 from ..misses import Miss, misses, place_of
+from ..pictures.drawn import stopped
 from ..rule import Rule
 
 NOTED: Final = 10
@@ -130,4 +131,5 @@ RULE = Rule(
     "Read or pace",
     "Read and pace, not the start line: leave the stroke as it is.",
     find,
+    stopped,
 )

@@ -9,6 +9,7 @@ from ....estimate.cost import share_within
 from ..case import Case
 from ..currency import weight_of
 from ..finding import Fact, Finding, called, needs
+from ..pictures.drawn import laid
 from ..rule import Rule
 
 
@@ -57,4 +58,5 @@ RULE = Rule(
     "The laid line",
     "Lay the line again, and check it a second way before the next putt.",
     find,
+    laid,
 )

@@ -2,6 +2,7 @@
 
 from ..case import Case
 from ..finding import Fact, Finding, needs
+from ..pictures.drawn import strikes
 from ..rule import Rule
 
 PUTTS, A_SIDE = 10, 3
@@ -36,4 +37,5 @@ RULE = Rule(
     "Strike",
     "Distance from the ball and the putter's lie; tape on the face for a while.",
     find,
+    strikes,
 )

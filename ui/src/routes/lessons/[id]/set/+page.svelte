@@ -195,7 +195,6 @@
             >{#if planning.tab === 'putt'}<PuttEntries
                 bind:plan={planning.plan}
                 {fault}
-                step={sheet.golfer.step_m}
                 take={(it) => planning.slope(it)}
                 roll={() => planning.prove()}
               />{/if}</Tabs.Content
@@ -299,7 +298,6 @@
         station={now}
         guided={rig?.about.guides ?? false}
         asked={asking}
-        step={sheet.golfer.step_m}
         offered={offeredUnder(sheet.blocks, sheet.set_ups)}
         planned={() => (comparing = false)}
       />

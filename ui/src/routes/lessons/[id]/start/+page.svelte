@@ -288,7 +288,6 @@
         station={laid}
         guided={block.guided}
         asked={block.asks}
-        step={sheet?.golfer.step_m ?? null}
         offered={offeredUnder(sheet.blocks, sheet.set_ups)}
         planned={() => (planning = false)}
       />

@@ -1,0 +1,38 @@
+"""The picture of what a lesson says first."""
+
+from typing import Final
+
+from .chosen import Cause_, GroundOff, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
+from .finding import Cause, Finding
+from .judged import LessonJudged
+from .pictures.drawn import inside
+from .pictures.picture import Picture, Say
+from .ranked import RULES
+
+_LINKS: Final[frozenset[Cause]] = frozenset(("ball_mark", "face_aim", "face_at_impact", "path"))
+"""Drawn best among the other links, as the chain."""
+_SAID_OF: Final[dict[str, Cause]] = {"looks_straight": "perception", "strike": "strike"}
+"""A level off that no cause is named for, and whose picture shows it."""
+
+
+def first_picture(judged: LessonJudged, say: Say, words: str) -> Picture | None:
+    """None where the links of the chain show it best, or nothing of it can be drawn. `words` stand for all of it."""
+    first = judged.chosen[0]
+    if isinstance(first, (Nothing, Wide)):
+        return inside(judged.case, say, words)
+    of = _finding(judged)
+    if of is None or of.cause in _LINKS:
+        return None
+    return RULES[of.cause].draw(judged.case, of, say, words)
+
+
+def _finding(judged: LessonJudged) -> Finding | None:
+    first = judged.chosen[0]
+    if isinstance(first, (Cause_, PutRight, LineFirst)):
+        return first.finding
+    cause: Cause | None = None
+    if isinstance(first, (PaceOff, GroundOff, MissedSide)):
+        cause = "read_and_pace"
+    elif isinstance(first, Off):
+        cause = _SAID_OF.get(first.level.quantity.name)
+    return next((it for it in judged.findings.ranked if it.cause == cause), None)
