@@ -100,7 +100,7 @@ def _sits(case):
 
 def test_a_finding_is_one_entry(monkeypatch, coach):
     """Judged, ranked, named with its size and what usually helps, answered by its coach."""
-    monkeypatch.setitem(RULES, "sun", Rule("sun", "Sun in the eyes", "Wear a cap.", _sits, link("start")))
+    monkeypatch.setitem(RULES, "sun", Rule("sun", "Sun in the eyes", "Wear a cap.", _sits, link("start"), "sun"))
     block = coach.block(planned=12)
     asked = coach.get(f"/lessons/{block['lesson_id']}/findings")
     [few] = [it for it in asked["more"] if it["cause"] == "sun"]

@@ -12,6 +12,7 @@ import pytest
 
 import libella.words as words
 from libella.words.aloud import page, read_aloud
+from libella.words.shared.brief import LONGEST
 
 ROOM = Path(words.__file__).parent
 # Sentences that no sample golfer reaches; each is read where it is tested.
@@ -118,6 +119,7 @@ def test_every_sentence_is_read_aloud_and_none_trips():
     whoever_says_something_is_asked_to(reading)
     nothing_trips(reading)
     the_page_has_every_step(reading)
+    nothing_in_brief_is_cut(reading)
 
 
 def every_sentence_is_read(lines):
@@ -161,3 +163,10 @@ def the_page_has_every_step(reading):
     told = page(reading)
     for step in ("Set", "Stand", "See", "Aim", "Start", "Judge", "Keep", "Refusals", "Vocabulary"):
         assert f"## {step}" in told
+
+
+def nothing_in_brief_is_cut(reading):
+    """What stands in a narrow run sheet."""
+    told = [it for step in reading.said.values() for it in step.items()]
+    brief = {it for what, some in told if what.endswith("_brief") for it in some}
+    assert len(brief) > 20 and [it for it in brief if len(it) > LONGEST] == []

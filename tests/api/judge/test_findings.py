@@ -30,7 +30,9 @@ def putted(coach, lesson, offsets, **more):
 
 def test_an_empty_lesson_has_nothing_to_say_and_says_so(coach):
     it = found(coach, coach.lesson())
-    assert it["headline"] == "Nothing to judge yet." and it["links"] == [] and it["first"] == [] and it["picture"] is None
+    assert (
+        it["headline"] == "Nothing to judge yet." and it["links"] == [] and it["first"] == [] and it["picture"] is None
+    )
     assert {one["cause"] for one in it["more"]} == set(RULES)
 
 

@@ -7,7 +7,7 @@ from functools import partial
 import numpy as np
 import pytest
 
-from libella.core.drawing.scene import Area, Circle, Curve, Label, Line, reach
+from libella.core.drawing.scene import Area, Circle, Curve, Label, Line, Ray, reach
 from libella.core.judge.findings.first_picture import first_picture
 from libella.core.judge.findings.judged import judge_lesson
 from libella.core.judge.findings.ranked import RULES
@@ -117,7 +117,7 @@ def test_two_kinds_of_putts_are_two_fans_with_every_putt_in_one(cause, codes):
     picture, _ = drawn(judged, cause)
     assert len(of(picture.scene, Area, "window")) == 2
     assert [it.text.startswith(code) for it, code in zip(of(picture.scene, Label), codes, strict=True)] == [True, True]
-    assert len(of(picture.scene, Curve)) == judged.case.ledger.count("start")
+    assert len(of(picture.scene, Ray)) == judged.case.ledger.count("start")
 
 
 def test_where_balls_stopped_is_true_to_scale_round_the_hole():
@@ -136,11 +136,14 @@ def test_where_balls_stopped_is_true_to_scale_round_the_hole():
     assert sorted({round(it.x) for it in balls}) == [-600, 900] and len(balls) == 6
     assert len(of(picture.scene, Circle, "ghost")) == 3
     assert all(it.y < 0 for it in balls if round(it.x) == -600) and all(it.y > 0 for it in balls if it.x > 0)
-    assert [it.text for it in of(picture.scene, Label)] == ["Holed: 3 putts"]
+    assert [it.text for it in of(picture.scene, Label)] == [
+        "Holed: 3 putts",
+        "Broken: how far, nobody said",
+    ]
 
 
 def test_where_nothing_is_to_be_mended_the_putts_are_shown_in_the_window():
     judged = told(Truth(()), seed=1)
     picture = first_picture(judged, partial(written, units="metric"), "words")
     assert picture is not None and len(of(picture.scene, Area, "window")) == 1
-    assert len(of(picture.scene, Curve)) == judged.case.ledger.count("start")
+    assert len(of(picture.scene, Ray)) == judged.case.ledger.count("start")

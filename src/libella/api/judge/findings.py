@@ -130,6 +130,7 @@ class LessonFindings(BaseModel):
     """What a lesson comes to: one sentence and one picture first, then what else is said, findings, what was read."""
 
     headline: str
+    brief: str = Field(description="the same in at most twelve characters")
     meaning: str
     also: list[str] = Field(description="what is said next, the surest first")
     for_golfer: str = Field(description="the same for the golfer's own screen: plain, or dense, by level")
@@ -204,6 +205,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     said = " ".join([headline, *also]).lower()
     return LessonFindings(
         headline=headline,
+        brief=chosen_words.chosen_brief(it.chosen),
         meaning=chosen_words.meaning_said(it.chosen[0], hand),
         also=also,
         for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),

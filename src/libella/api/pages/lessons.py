@@ -1,5 +1,6 @@
 """The day's first page, and a lesson whole."""
 
+from collections.abc import Sequence
 from datetime import datetime
 
 from fastapi import APIRouter, Query
@@ -17,11 +18,12 @@ from ...lessons.see.eyes import eyes_now
 from ...lessons.set.plans import plans_in
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
-from ...words.aim.links import NOTHING_READ, aim_words
-from ...words.see.eyes import eye_words
-from ...words.see.first_look import first_words
-from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_words
-from ...words.stand.set_up import stand_line
+from ...words.aim.links import NOTHING_BRIEF, NOTHING_READ, aim_brief, aim_words
+from ...words.see.eyes import eye_brief, eye_words
+from ...words.see.first_look import first_brief, first_words
+from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight_words
+from ...words.shared.brief import length_brief
+from ...words.stand.set_up import stand_brief, stand_line
 from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
 from ..judge.blocks import BlockLine, BlockOut, block_line, block_out
 from ..lesson.lessons import LessonOut
@@ -46,6 +48,15 @@ class GolferBrief(Kept):
     invented: bool
 
 
+class BriefOut(BaseModel):
+    """Steps in at most twelve characters each, for a narrow run sheet."""
+
+    set: str
+    stand: str
+    see: str
+    aim: str
+
+
 class LessonSheetOut(BaseModel):
     """A lesson with everything that stands in it, oldest first."""
 
@@ -57,6 +68,7 @@ class LessonSheetOut(BaseModel):
     stand: str = Field(description="the set-up, in one line")
     sight: str = Field(description="what looks straight, in one line")
     aim: str = Field(description="the aim at address, in one line")
+    brief: BriefOut
     set_ups: list[str] = Field(description="set-ups named in this lesson, in whichever step, by first use")
 
 
@@ -109,38 +121,46 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
 
 
 def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOut:
-    sheet = lessons.lesson_sheet(desk, id)
+    sheet, plans = lessons.lesson_sheet(desk, id), [plan_out(it, units) for it in plans_in(desk, id)]
+    stand, sight, aim = _stand(desk, id, units), _sight(desk, id, units), _aim(desk, id, units)
     return LessonSheetOut(
         revision=revision,
         lesson=LessonOut.model_validate(sheet.lesson),
         golfer=GolferBrief.model_validate(sheet.golfer),
-        stations=[plan_out(it, units) for it in plans_in(desk, id)],
+        stations=plans,
         blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
-        stand=_stand(desk, id, units),
-        sight=_sight(desk, id, units),
-        aim=_aim(desk, id, units),
+        stand=stand[0],
+        sight=sight[0],
+        aim=aim[0],
+        brief=BriefOut(set=_set_brief(plans, units), stand=stand[1], see=sight[1], aim=aim[1]),
         set_ups=set_up_names(desk, id),
     )
 
 
-def _stand(desk: Desk, id: UUID, units: InUnits) -> str:
+def _set_brief(plans: Sequence[StationOut], units: InUnits) -> str:
+    now = next((it for it in plans if it.current), None)
+    return length_brief(now.distance_m, units) if now else "–"
+
+
+def _stand(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
+    """The set-up in one line, and in a narrow run sheet; so the others."""
     told = set_ups.stand_told(desk, id)
-    return stand_line(told.noted, told.wander, again=told.again, units=units)
+    return stand_line(told.noted, told.wander, again=told.again, units=units), stand_brief(told.noted, told.wander)
 
 
-def _sight(desk: Desk, id: UUID, units: InUnits) -> str:
+def _sight(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
     told, asked = sights.told_last(desk, id)
     if told is None and not asked:
         first = first_looks.first_looks(desk, id).seen
         if first.usual is not None:
-            return first_words(first)[0]
+            return first_words(first)[0], first_brief(first)
         if (found := eyes_now(desk, id)) is not None:
-            return eye_words(found, units)[0]
+            return eye_words(found, units)[0], eye_brief(found, units)
     if told is None:
-        return BEING_ASKED if asked else NOTHING_ASKED
-    return sight_words(told.found).headline
+        return (BEING_ASKED, "being asked") if asked else (NOTHING_ASKED, "–")
+    return sight_words(told.found).headline, sight_brief(told.found)
 
 
-def _aim(desk: Desk, id: UUID, units: InUnits) -> str:
+def _aim(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
     told = aims.aim_told(desk, id)
-    return aim_words(told, units).headline if told else NOTHING_READ
+    return (aim_words(told, units).headline, aim_brief(told)) if told else (NOTHING_READ, NOTHING_BRIEF)

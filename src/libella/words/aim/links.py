@@ -8,6 +8,7 @@ from ...core.estimate import Summary
 from ...core.measure.angle import offset_m
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, sided
+from ..shared.brief import angle_brief, times_brief
 from ..shared.certainty import WORDS, headline
 from ..shared.counts import counted
 
@@ -47,6 +48,15 @@ def aim_words(it: AimFound, units: Units) -> AimWords:
     """A set as it is read."""
     unproved = "" if it.proved or it.summary is None else " The line is not proved."
     return AimWords(_headline(it), _meaning(it, units) + unproved, "" if it.beyond else _doubt(it.summary))
+
+
+def aim_brief(it: AimFound) -> str:
+    """A set in a narrow run sheet."""
+    if it.summary is None:
+        return NOTHING_BRIEF
+    if it.beyond is not None:
+        return times_brief(it.beyond.side, it.beyond.times, it.set_downs)
+    return angle_brief(it.summary.bias, it.verdict)
 
 
 def _headline(it: AimFound) -> str:
@@ -129,3 +139,4 @@ def aid_words(it: Moved | None) -> str:
 
 
 NOTHING_READ: Final = "Nothing read yet."
+NOTHING_BRIEF: Final = "–"

@@ -11,7 +11,7 @@ from ...core.aim.links import AimFound, Link, aim_found, aim_sum, by_degrees, na
 from ...core.aim.picture import aim_question
 from ...core.golfer.hand import Hand
 from ...core.measure.interval import Interval
-from ..aim.links import aid_words, aim_words, sum_words
+from ..aim.links import aid_words, aim_brief, aim_words, sum_words
 from ..aim.picture import picture_words
 from .claims import BY
 from .reading import Reading
@@ -33,6 +33,7 @@ def _found(hand: Hand) -> tuple[AimFound, ...]:
 def aim_aloud(it: Reading) -> None:
     for found in _found(it.hand):
         it.say("aim", aim_words, found, it.units)
+        it.say("aim", aim_brief, found)
     links = (None, about(1.5, 0.3), about(-1.5, 0.3), about(0.1, 0.2), about(0.0, 1.5))
     for mark, to_mark, face in product(links, repeat=3):
         it.say("aim", sum_words, aim_sum(mark, to_mark, face, PUTTS[0]))

@@ -160,6 +160,7 @@ def _chosen(it: Reading) -> None:
     for one in told:
         it.say("judge", chosen.chosen_said, one, it.hand, it.units)
         it.say("judge", chosen.meaning_said, one, it.hand)
+        it.say("judge", chosen.chosen_brief, [one])
         for level in ("club", "skilled"):
             it.say("judge", chosen.for_golfer, [one], it.hand, level, it.units)
     it.say("judge", chosen.headline_said, told, it.hand, it.units)

@@ -19,11 +19,11 @@ from ...core.see.side_look import StringLook
 from ...core.see.trial import Looks, Trial
 from ...core.simulated.golfer import SimulatedEyes
 from ..see.check import alert_words, drift_word, drift_words
-from ..see.eyes import eye_words, moved_words
-from ..see.first_look import first_words, place_words
+from ..see.eyes import eye_brief, eye_words, moved_words
+from ..see.first_look import first_brief, first_words, place_words
 from ..see.map import map_words
 from ..see.position import position_words
-from ..see.straight import AskedUnder, condition_words, line_words, rod_words, sight_words, truer_words
+from ..see.straight import AskedUnder, condition_words, line_words, rod_words, sight_brief, sight_words, truer_words
 from .reading import Reading
 from .samples import PUTTS, about
 
@@ -67,6 +67,7 @@ def see_aloud(it: Reading) -> None:
     tests = _tests()
     for found in tests:
         it.say("see", sight_words, found)
+        it.say("see", sight_brief, found)
     for one, other in product(tests[::3], repeat=2):
         it.say("see", truer_words, one, other, ("as usual", "chin tucked"))
     for angle in (-1.5, 0.0, 2.0):
@@ -80,6 +81,7 @@ def see_aloud(it: Reading) -> None:
         it.say("see", line_words, toward, putt, it.units)
     for found in (_seen(0.05, 0.1), _seen(0.02, 0.05)):
         it.say("see", sight_words, found)
+        it.say("see", sight_brief, found)
     for found in _maps():
         it.say("see", map_words, found, it.units)
     _eyes_aloud(it)
@@ -92,7 +94,9 @@ def _first_aloud(it: Reading) -> None:
         it.say("see", first_words, first_seen([]))
         for looks, playable in product(get_args(Looks), (None, True, False)):
             look = FirstLook(place, looks, playable)
-            it.say("see", first_words, first_seen([look, FirstLook(place, "left"), look]))
+            seen = first_seen([look, FirstLook(place, "left"), look])
+            it.say("see", first_words, seen)
+            it.say("see", first_brief, seen)
 
 
 def _eyes_aloud(it: Reading) -> None:
@@ -100,7 +104,10 @@ def _eyes_aloud(it: Reading) -> None:
         takes = [EyeTake(EyeMark(inside + off, -0.032), EyeMark(inside + off, 0.032)) for off in (0.0, spread, -spread)]
         for some in (takes[:0], takes[:1], takes):
             for error in (None, 0.004):
-                it.say("see", eye_words, eye_place(some, it.hand, zone, reading_m=error), it.units)
+                place = eye_place(some, it.hand, zone, reading_m=error)
+                it.say("see", eye_words, place, it.units)
+                if place is not None:
+                    it.say("see", eye_brief, place, it.units)
     for sides in ([StringLook("splits")], [StringLook("off", "inside")]):
         it.say("see", eye_words, eye_place([], it.hand, (5, 40), sides=sides), it.units)
     for turned, behind in ((0.01, 0.05), (-0.01, -0.05)):

@@ -4,7 +4,7 @@ from itertools import product
 
 from ...core.stand.set_up import ENTRIES as SET_UP
 from ...core.stand.set_up import beside, wander
-from ..stand.set_up import noted_words, stand_line, value_words, wander_words
+from ..stand.set_up import noted_words, stand_brief, stand_line, value_words, wander_words
 from .reading import Reading
 
 
@@ -21,8 +21,11 @@ def stand_aloud(it: Reading) -> None:
         for again in (True, False):
             noted = beside({name: values[0]}, {name: values[-1]})
             it.say("stand", stand_line, noted, wander(times), again=again, units=it.units)
+            it.say("stand", stand_brief, noted, wander(times))
             it.say("stand", stand_line, (*noted, *noted), (), again=again, units=it.units)
             same = beside({name: values[0]}, {name: values[0]})
             it.say("stand", stand_line, same, (), again=again, units=it.units)
             it.say("stand", stand_line, noted, (), again=again, units=it.units)
             it.say("stand", stand_line, (), (), again=again, units=it.units)
+            it.say("stand", stand_brief, (), ())
+            it.say("stand", stand_brief, noted, ())

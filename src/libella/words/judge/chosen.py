@@ -24,6 +24,7 @@ from ...core.judge.findings.finding import Finding
 from ...core.judge.findings.ranked import RULES, Starts
 from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, degrees
+from ..shared.brief import MARKS, angle_brief
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 from .claims import (
@@ -91,6 +92,36 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             if it.starts is not None:
                 return f"Can't tell yet: starts {_where(it.starts)}."
             return "Can't tell yet." if it.read else "Nothing to judge yet."
+
+
+def chosen_brief(some: Sequence[Chosen]) -> str:
+    """What a lesson says first, in a narrow run sheet."""
+    match some[0]:
+        case Cause_() | PutRight() as it:
+            return RULES[it.finding.cause].brief
+        case LineFirst():
+            return "the line?"
+        case Differs():
+            return "a difference"
+        case Off() as it:
+            beyond = it.level.beyond
+            return (
+                angle_brief(it.level.bias, it.level.call)
+                if beyond is None and it.level.quantity.unit == "deg"
+                else "one side"
+            )
+        case PaceOff():
+            return "pace"
+        case GroundOff():
+            return "the ground?"
+        case MissedSide() as it:
+            return f"misses {MARKS[it.side]}"
+        case Wide():
+            return "wide spread"
+        case Nothing():
+            return "fine"
+        case Open() as it:
+            return "unsure" if it.read else "–"
 
 
 def _ends(toe: Side) -> str:

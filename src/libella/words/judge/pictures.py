@@ -28,7 +28,7 @@ _COUNTS: Final[dict[str, str]] = {
     "starts": "{}",
     "holed": "Holed: {}",
 }
-_PLAIN: Final[dict[str, str]] = {"heel": "heel", "toe": "toe"}
+_PLAIN: Final[dict[str, str]] = {"heel": "heel", "toe": "toe", "untold": "Broken: how far, nobody said"}
 
 
 CODES: Final = (*_ANGLES, *_COUNTS, *_PLAIN, "length")

@@ -27,6 +27,14 @@ def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
     )
 
 
+def eye_brief(found: EyePlace, units: Units) -> str:
+    """Where the eyes are, in a narrow run sheet: "37 mm in"."""
+    if found.side == "over":
+        return "over it"
+    size = about(found.inside.value / 1000, found.inside.doubt / 1000, units)
+    return f"{size.replace(' in', '″')} {found.side.removesuffix('side')}"
+
+
 def moved_words(it: Estimate, before: str, units: Units) -> str:
     """How far the eyes are from where they were in the set-up before."""
     before = before or "as usual"

@@ -22,6 +22,13 @@ def place_words(it: Place) -> str:
     return about.way(plus=it.way == "plus")
 
 
+def first_brief(it: FirstSeen) -> str:
+    """The first looks in a narrow run sheet."""
+    if it.usual is None:
+        return "not asked"
+    return "looks true" if it.usual == "straight" else f"looks {it.usual}"
+
+
 def first_words(it: FirstSeen) -> tuple[str, ...]:
     """What the first looks tell, a sentence each."""
     said = [NOT_ASKED if it.usual is None else _USUAL[it.usual]]

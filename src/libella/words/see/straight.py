@@ -11,6 +11,7 @@ from ...core.measure.units import Units, degrees, fine_degrees, percent, tape
 from ...core.see.method import FEWEST, Eyes, Glasses, LooksStraight, Method, Toward, Trace
 from ...core.see.position import Position
 from ...core.see.straight import nearer, verdict_of
+from ..shared.brief import MARKS, angle_brief
 from ..shared.certainty import WORDS
 from ..shared.counts import counted
 from .position import position_words
@@ -89,6 +90,17 @@ def sight_words(found: LooksStraight) -> SightWords:
     if found.zone is not None:
         doubt = f"{doubt} Anything within ± {fine_degrees(found.zone.value)} is called straight."
     return SightWords(headline, meaning, doubt)
+
+
+def sight_brief(found: LooksStraight) -> str:
+    """A test in a narrow run sheet."""
+    if found.too_noisy:
+        return "too noisy"
+    if found.open_side is not None:
+        return f"{MARKS[found.open_side if found.open_side != 'straight' else 'neither']} all alike".strip()
+    if found.trials < FEWEST:
+        return f"{found.trials} of {FEWEST}"
+    return angle_brief(found.angle, verdict_of(found))
 
 
 def _said(value: float) -> str:

@@ -103,6 +103,16 @@ def stand_line(noted: Sequence[Noted], loose: Sequence[Wander], *, again: bool, 
     return f"{things} noted, as before." if again else f"{things} noted."
 
 
+def stand_brief(noted: Sequence[Noted], loose: Sequence[Wander]) -> str:
+    """A set-up in a narrow run sheet."""
+    if not noted:
+        return "–"
+    if any(is_likely(it.wandering) for it in loose):
+        return "wanders"
+    changed = sum(it.is_changed for it in noted)
+    return f"{changed} changed" if changed else f"{len(noted)} noted"
+
+
 _MARKS: Final[dict[Unit, str]] = {"m": "", "deg": "°", "%": " %", "words": ""}
 
 

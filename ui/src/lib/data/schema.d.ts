@@ -3511,6 +3511,20 @@ export interface components {
             tells_k: boolean;
         };
         /**
+         * BriefOut
+         * @description Steps in at most twelve characters each, for a narrow run sheet.
+         */
+        BriefOut: {
+            /** Set */
+            set: string;
+            /** Stand */
+            stand: string;
+            /** See */
+            see: string;
+            /** Aim */
+            aim: string;
+        };
+        /**
          * CardIn
          * @description A set-up to keep: the usual one with these levers moved.
          */
@@ -5584,6 +5598,11 @@ export interface components {
         LessonFindings: {
             /** Headline */
             headline: string;
+            /**
+             * Brief
+             * @description the same in at most twelve characters
+             */
+            brief: string;
             /** Meaning */
             meaning: string;
             /**
@@ -5839,6 +5858,7 @@ export interface components {
              * @description the aim at address, in one line
              */
             aim: string;
+            brief: components["schemas"]["BriefOut"];
             /**
              * Set Ups
              * @description set-ups named in this lesson, in whichever step, by first use

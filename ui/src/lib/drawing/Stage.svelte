@@ -25,6 +25,8 @@
   let chosen = $state<number | null>(null)
   const across = $derived(chosen ?? (stretch === 'fitting' ? fittingStretch(scene, width, height) : 1))
   const page = $derived(layOut(scene, width, height, across, fixed))
+  /** What is written grows with the picture: on a wall it is read from further away. */
+  const written = $derived(Math.min(26, Math.max(13, 22 * page.along)))
   const tapes = $derived(scene.shapes.flatMap((it) => (it.shape === 'tape' ? [it] : [])))
   $effect(() => {
     along = page.along
@@ -53,7 +55,9 @@
         {:else if it.shape === 'line'}
           <line class={it.role} x1={page.x(it.x1)} y1={page.y(it.y1)} x2={page.x(it.x2)} y2={page.y(it.y2)} />
         {:else if it.shape === 'label'}
-          <text class="label-text" x={page.x(it.x)} y={page.y(it.y)} text-anchor={it.anchor}>{it.text}</text>
+          <text class="label-text" font-size={written} x={page.x(it.x)} y={page.y(it.y)} text-anchor={it.anchor}
+            >{it.text}</text
+          >
         {:else if it.shape === 'ray'}
           <g class="ray {it.side}" opacity={fade(it.age)}>
             {#if it.age === 0 && it.y_low !== null && it.y_high !== null}
@@ -175,7 +179,6 @@
   }
   .label-text {
     fill: var(--ink);
-    font-size: 13px;
     font-weight: 600;
   }
   /* A line through points is never an area. */

@@ -3,6 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import { stamp } from '$lib/data/clock'
   import { createWrite } from '$lib/data/write.svelte'
+  import { shapeOf } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -45,7 +46,11 @@
   </summary>
   <div class="grid gap-3 pb-4 pl-[2.2rem]">
     {#if finding.picture && opened}
-      <div class="relative h-[180px] border-y border-hairline" data-finding-picture>
+      <div
+        class="relative max-h-[32vh] border-y border-hairline"
+        style:aspect-ratio={shapeOf(finding.picture)}
+        data-finding-picture
+      >
         <Stage scene={finding.picture} label={finding.words} />
       </div>
       {#if finding.picture_words}<p class="text-[15px] text-faded">{finding.picture_words}</p>{/if}

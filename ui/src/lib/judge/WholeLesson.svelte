@@ -3,6 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import Coming from '$lib/base/Coming.svelte'
+  import { shapeOf } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
@@ -40,7 +41,11 @@
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
         {#if it.picture}
-          <div class="relative mt-2 h-[min(42vh,380px)] border-y border-hairline" data-picture>
+          <div
+            class="relative mt-2 max-h-[42vh] border-y border-hairline"
+            style:aspect-ratio={shapeOf(it.picture)}
+            data-picture
+          >
             <Stage scene={it.picture} label={it.headline} />
           </div>
           <p class="mt-1 text-[15px] text-faded">{it.picture_words} {it.fan ? '' : it.chain_words}</p>

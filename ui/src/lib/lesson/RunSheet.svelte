@@ -41,15 +41,18 @@
   })
   const stale = $derived(recording && judgedWith !== null && Boolean(block?.putts) && putted !== judgedWith)
   const judged = $derived(stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? ''))
+  const brief = $derived(sheet?.brief)
+  /** Each step with what it came to, and the same in at most twelve characters, where there is no room for more. */
   const steps = $derived([
     {
       name: 'Set',
       at: 'set',
-      result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : ''
+      result: sheet ? (sheet.stations.find((it) => it.current)?.words ?? 'Lay the line first.') : '',
+      brief: brief?.set
     },
-    { name: 'Stand', at: 'stand', result: sheet?.stand ?? '' },
-    { name: 'See', at: 'see', result: sheet?.sight ?? '' },
-    { name: 'Aim', at: 'aim', result: sheet?.aim ?? '' },
+    { name: 'Stand', at: 'stand', result: sheet?.stand ?? '', brief: brief?.stand },
+    { name: 'See', at: 'see', result: sheet?.sight ?? '', brief: brief?.see },
+    { name: 'Aim', at: 'aim', result: sheet?.aim ?? '', brief: brief?.aim },
     {
       name: 'Start',
       at: 'start',
@@ -57,9 +60,10 @@
         ? `${block.putts} of ${block.planned} putts, ${block.condition || 'as usual'}`
         : sheet
           ? 'No putts yet.'
-          : ''
+          : '',
+      brief: block ? `${block.putts} of ${block.planned}` : '–'
     },
-    { name: 'Judge', at: 'judge', result: judged }
+    { name: 'Judge', at: 'judge', result: judged, brief: stale ? 'anew' : found.data?.brief }
   ])
 </script>
 
@@ -72,12 +76,16 @@
     <a
       href="/lessons/{id}/{step.at}{step.at === 'judge' ? '' : page.url.search}"
       aria-current={here ? 'step' : undefined}
-      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-sm:flex-[1_0_24%] max-sm:px-2 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
+      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-desk:px-2 max-sm:flex-[1_0_24%] max-sm:px-1 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
         ? 'bg-sheet shadow-[inset_0_-4px_0_var(--ink)] desk:shadow-[inset_4px_0_0_var(--ink)]'
         : ''}"
     >
       <span class="wide block text-lg">{step.name}</span>
-      <span class="block text-sm leading-snug text-faded max-desk:truncate max-sm:hidden">{step.result}</span>
+      <span class="block text-sm leading-snug text-faded max-desk:hidden">{step.result}</span>
+      <!-- As tall while it is not known yet, so that nothing moves when it is. -->
+      <span class="block min-h-5 text-sm leading-5 whitespace-nowrap text-faded max-sm:text-xs desk:hidden" data-brief
+        >{step.brief ?? ''}</span
+      >
     </a>
   {/each}
   <div class="flex items-center px-2 max-sm:flex-[1_0_24%] desk:mt-auto desk:block desk:p-3">

@@ -17,3 +17,5 @@ class Rule:
     change: str
     find: Callable[[Case], Finding]
     draw: Draw
+    brief: str
+    """Its name in a narrow run sheet: twelve characters at most."""

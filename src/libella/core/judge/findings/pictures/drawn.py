@@ -59,14 +59,14 @@ def turning(case: Case, finding: Finding, say: Say, words: str) -> Picture | Non
     times = times_for([window.low_deg, window.high_deg, *ends])
     fan = Fan(distance, window, times)
     shapes = [*fan.ground(), *fan.estimate(face), *fan.estimate(start.bias), fan.face(face.value)]
-    # The stroke takes it from the one to the other: an arrow across, two thirds of the way out.
-    far = 0.66 * LONG
+    # The stroke takes it from the one to the other: an arrow across, halfway out, named beside the face's ray.
+    far = 0.5 * LONG
     here, there = across(face.value, times, far), across(start.bias.value, times, far)
-    tip = math.copysign(16.0, there - here)
+    tip, out = math.copysign(16.0, there - here), math.copysign(1.0, here - there)
     shapes += [
         Curve(((far, here), (far, there)), "path"),
         Curve(((far - 11, there - tip), (far, there), (far + 11, there - tip)), "path"),
-        Label(far + 16, (here + there) / 2 + 5, say("stroke", start.bias.value - face.value), "start"),
+        Label(far - 16, here + 14 * out + 6, say("stroke", start.bias.value - face.value), "end"),
     ]
     beside = fan.said(*((say(code, it.value), it.value) for code, it in (("face", face), ("start", start.bias))))
     return framed([*shapes, *beside, fan.ball()], words, times)
@@ -81,7 +81,7 @@ def lengths(case: Case, finding: Finding, say: Say, words: str) -> Picture | Non
     windows = {round(it.putted.distance_m, 1): it.putted.window for it in case.own if it.putted}
     _, usual = _putted(case)
     told = [(it, windows.get(it.distance_m, usual), LONG * it.distance_m / longest) for it in found.lengths]
-    times = times_for([end for it, _, _ in told for end in (it.bias.low, it.bias.high)], 300.0)
+    times = times_for([end for it, _, _ in told for end in (it.bias.low, it.bias.high)], 400.0)
     shapes: list[Shape] = []
     y = 0.0
     for it, window, long in told:
@@ -145,14 +145,14 @@ def two_ways(case: Case, kinds: Mapping[str, Sequence[float]], say: Say, words: 
         return None
     distance, window = _putted(case)
     every = [deg for degs in kinds.values() for deg in degs]
-    times = times_for([window.low_deg, window.high_deg, *every], 230.0)
+    times = times_for([window.low_deg, window.high_deg, *every], 330.0)
     shapes: list[Shape] = []
     y = 0.0
     for code, degs in kinds.items():
         ends = [across(deg, times) for deg in (*degs, window.low_deg, window.high_deg)]
         y += -min(ends)
         fan = Fan(distance, window, times, y)
-        shapes += [*fan.ground(), *(fan.ray(it) for it in degs), fan.ball(), *fan.said((say(code, len(degs)), 0.0))]
+        shapes += [*fan.ground(), *(fan.putt(it) for it in degs), fan.ball(), *fan.said((say(code, len(degs)), 0.0))]
         y += max(ends) + _LANE
     return framed(shapes, words, times)
 
@@ -174,9 +174,13 @@ def stopped(case: Case, finding: Finding, say: Say, words: str) -> Picture | Non
     stacked: dict[tuple[int, int], int] = {}
     for x, side, known in missed:
         n = stacked[round(x / ball / 2), side] = stacked.get((round(x / ball / 2), side), 0) + 1
-        shapes.append(Circle(x, (side or 0.4) * (0.5 + n) * 2.2 * ball, ball, "ball" if known else "ghost"))
-    holed = len(told) - len(missed)
-    shapes.append(Label(1.2 * reach, 5, say("holed", holed), "start"))
+        # Of those that are told to neither side, every other one lies to each.
+        y = (side or (-1) ** n) * (0.5 + (n if side else n // 2)) * 2.2 * ball
+        shapes.append(Circle(x, y, ball, "ball" if known else "ghost"))
+    holed, beside = len(told) - len(missed), max(1.2 * reach, zone + 0.1 * reach)
+    shapes.append(Label(beside, 5, say("holed", holed), "start"))
+    if not all(known for _, _, known in missed):
+        shapes.append(Label(beside, 5 + 0.14 * reach, say("untold", 0), "start"))
     return framed(shapes, words, 0, left=0.05 * reach, right=0.6 * reach)
 
 
@@ -194,7 +198,7 @@ def inside(case: Case, say: Say, words: str) -> Picture | None:
     times = times_for([window.low_deg, window.high_deg, *degs])
     fan = Fan(distance, window, times)
     beside = fan.said((say("starts", len(degs)), 0.0))
-    return framed([*fan.ground(), *(fan.ray(it) for it in degs), fan.ball(), *beside], words, times)
+    return framed([*fan.ground(), *(fan.putt(it) for it in degs), fan.ball(), *beside], words, times)
 
 
 def link(name: str) -> Draw:

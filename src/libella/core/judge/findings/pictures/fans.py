@@ -6,18 +6,20 @@ from collections.abc import Iterable
 from typing import Final
 
 from ....certainty.estimate import Estimate
-from ....drawing.scene import Area, Circle, Curve, Label, Line, Role, Shape
+from ....drawing.scene import Area, Circle, Curve, Label, Line, Ray, Role, Shape
 from ....measure.constants import HOLE_M
 from ....measure.side import side_of
 from ....measure.window import Window
 
 LONG: Final = 1000.0
 """How long the longest putt of a picture is drawn."""
-TALL: Final = 380.0
+TALL: Final = 560.0
 _APART: Final = 42.0
 """Between what is written of two angles."""
-_TIMES: Final = (20, 10, 5, 2, 1)
+_TIMES: Final = (20, 10, 8, 6, 5, 4, 3, 2, 1)
 _SEEN_DEG: Final = 0.05
+_FAINT: Final = 2
+"""As old as a putt is drawn that stands with others."""
 
 
 def across(deg: float, times: int, long: float = LONG) -> float:
@@ -68,6 +70,11 @@ class Fan:
         """A mean as a ray, its interval as an upright beyond the hole."""
         far = self.long + 8
         return [self.ray(it.value), Curve(((far, self.at(it.low)), (far, self.at(it.high))), role_of(it.value))]
+
+    def putt(self, deg: float) -> Shape:
+        """Where one putt started, fainter than a mean."""
+        end, side = self.at(deg), side_of(deg, _SEEN_DEG)
+        return Ray(0, self.y, self.long, end, end, end, side, _FAINT)
 
     def said(self, *told: tuple[str, float]) -> list[Label]:
         """What is written beside the ends of angles, from the left one to the right one, never over each other."""

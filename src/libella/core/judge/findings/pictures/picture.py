@@ -29,6 +29,7 @@ for all of it; None where nothing of it was read."""
 def framed(shapes: Sequence[Shape], words: str, times: int, *, left: float = 90.0, right: float = 420.0) -> Picture:
     """What was drawn, with room for what is written to the right of it. Labels reach as far as their point."""
     low, top, high, bottom = reach(shapes)
-    ys = [it.y for it in shapes if it.shape == "label"]
-    top, bottom = min([top, *(y - 14 for y in ys)]), max([bottom, *(y + 6 for y in ys)])
+    ys = [y for it in shapes if it.shape == "label" for y in (it.y - 14, it.y + 6)]
+    ys += [it.y_at for it in shapes if it.shape == "ray"]
+    top, bottom = min([top, *ys]), max([bottom, *ys])
     return Picture(Scene(low - left, top - _ROOM, high + right, bottom + _ROOM, words, tuple(shapes)), times)

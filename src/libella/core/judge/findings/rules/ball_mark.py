@@ -29,4 +29,5 @@ RULE = Rule(
     "Mark the ball from behind it and then leave it alone, or play without the mark.",
     find,
     link("mark"),
+    "ball mark",
 )

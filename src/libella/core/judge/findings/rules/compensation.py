@@ -93,4 +93,5 @@ RULE = Rule(
     "Mend what comes first, not what answers it: both go together, never one half alone.",
     find,
     turning,
+    "compensation",
 )

@@ -96,4 +96,5 @@ RULE = Rule(
     "Length and rhythm of the stroke at the longer putts; keep the short ones as they are.",
     find,
     lengths,
+    "by length",
 )

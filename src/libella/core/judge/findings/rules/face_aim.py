@@ -48,4 +48,5 @@ RULE = Rule(
     "Set the putter down against the square reference, then without it, and look only afterwards.",
     find,
     link("face"),
+    "face aim",
 )

@@ -39,4 +39,5 @@ RULE = Rule(
     "A stability or release drill; the grip and the putter's weight are worth a trial.",
     find,
     link("impact"),
+    "impact",
 )

@@ -82,4 +82,5 @@ RULE = Rule(
     "Fade the guide: one side first, then every second putt, then none.",
     find,
     draw,
+    "guide",
 )

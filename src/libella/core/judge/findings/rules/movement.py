@@ -109,4 +109,5 @@ RULE = Rule(
     "A wide base and a low head, then one-foot putts; keep still till the ball is heard.",
     find,
     draw,
+    "movement",
 )

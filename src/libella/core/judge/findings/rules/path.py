@@ -68,4 +68,5 @@ RULE = Rule(
     "Level the forearms and square the shoulders, then look at the path again.",
     find,
     link("path"),
+    "path",
 )

@@ -37,4 +37,5 @@ RULE = Rule(
     "Move the head, the ball or the distance from it, and ask again; or aim at a near spot.",
     find,
     rod,
+    "what is seen",
 )

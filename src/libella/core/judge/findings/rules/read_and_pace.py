@@ -132,4 +132,5 @@ RULE = Rule(
     "Read and pace, not the start line: leave the stroke as it is.",
     find,
     stopped,
+    "read or pace",
 )

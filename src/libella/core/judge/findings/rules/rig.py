@@ -59,4 +59,5 @@ RULE = Rule(
     "Lay the line again, and check it a second way before the next putt.",
     find,
     laid,
+    "line off",
 )

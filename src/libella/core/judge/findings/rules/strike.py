@@ -38,4 +38,5 @@ RULE = Rule(
     "Distance from the ball and the putter's lie; tape on the face for a while.",
     find,
     strikes,
+    "strike",
 )
