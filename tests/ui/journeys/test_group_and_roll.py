@@ -28,6 +28,30 @@ def test_each_golfer_of_a_group_rolls_eight_through_two_balls(page: Page):
     zone(page, "clean").tap()
     expect(page.locator("[data-count]")).to_contain_text("Putt 2 of 8")
     shot(page, "next-golfer")
+    for n in range(1, 8):
+        expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1} of 8")
+        zone(page, "clean").tap()
+    # Somebody nobody noted yet: the name, and two taps.
+    page.get_by_role("button", name="Next golfer").tap()
+    page.get_by_role("textbox", name="Another golfer").fill("Third of Group")
+    page.get_by_role("button", name="Left-handed, and putts next").tap()
+    expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Third of Group")
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1 of 8")
+    assert page.request.get("/api/golfers", params={"q": "Third of"}).json()["items"][0]["golfer"]["hand"] == "left"
+
+
+def test_what_is_laid_is_offered_to_be_noted_and_what_was_noted_never_crosses_to_another_golfer(page: Page):
+    own_lesson(page, "Noted Once")
+    also = page.locator("summary", has_text="Also note")
+    expect(also).to_contain_text("nothing else")
+    lay_beside(page, "Putter gate of pegs", "Where it is struck")
+    expect(also).to_contain_text("Putter gate of pegs")
+    also.click()
+    page.get_by_role("button", name="Stillness", exact=True).click()
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_be_visible()
+    own_lesson(page, "Noted Otherwise")
+    expect(also).to_contain_text("nothing else")
 
 
 def test_how_it_rolls_is_asked_of_two_ball_positions_with_no_rig(page: Page):

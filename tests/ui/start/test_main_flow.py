@@ -293,7 +293,7 @@ def test_an_entry_out_of_limits_keeps_the_last_drawing_and_says_the_limit(page: 
     expect(page.locator("[data-stage] svg")).to_be_visible()
     width.fill("six")
     width.press("Enter")
-    expect(page.get_by_text("write a number in mm")).to_be_visible()
+    expect(page.get_by_text("“six” can’t be read. Write millimetres (65), or with another unit")).to_be_visible()
     width.fill("6.5 cm")
     width.press("Enter")
     expect(width).to_have_value("65")

@@ -18,7 +18,7 @@ from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
 from ...core.judge.findings.first_picture import first_picture
 from ...core.judge.findings.judged import LessonJudged
-from ...core.judge.findings.next_check import Check, CheckName
+from ...core.judge.findings.next_check import WAYS, Check, CheckName
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.measure.side import Side
 from ...lessons.desk import kept
@@ -76,6 +76,7 @@ class CheckOut(BaseModel):
     minutes: int
     step: str
     gains: float = Field(description="how much likelier its answer makes it that the right finding comes first")
+    notes: list[str] = Field(description="what is noted of every putt for it")
 
 
 class FindingOut(BaseModel):
@@ -296,6 +297,7 @@ def _check(it: Check) -> CheckOut:
         minutes=it.minutes,
         step=lesson_words.CHECK_STEPS.get(it.name, "start"),
         gains=it.gains,
+        notes=list(WAYS[it.name].notes),
     )
 
 

@@ -16,12 +16,14 @@ from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
 from ...lessons.see.eyes import eyes_now
 from ...lessons.set.plans import plans_in
+from ...lessons.set.stations import entry_of
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_BRIEF, NOTHING_READ, aim_brief, aim_words
 from ...words.see.eyes import eye_brief, eye_words
 from ...words.see.first_look import first_brief, first_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight_words
+from ...words.set.station import apart_words
 from ...words.shared.brief import length_brief
 from ...words.stand.set_up import stand_brief, stand_line
 from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
@@ -121,14 +123,24 @@ def one(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonSheetOut:
 
 
 def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOut:
-    sheet, plans = lessons.lesson_sheet(desk, id), [plan_out(it, units) for it in plans_in(desk, id)]
+    sheet, laid = lessons.lesson_sheet(desk, id), plans_in(desk, id)
+    plans = [plan_out(it, units) for it in laid]
     stand, sight, aim = _stand(desk, id, units), _sight(desk, id, units), _aim(desk, id, units)
+    blocks = [block_out(it, sheet.golfer, units) for it in sheet.blocks]
+    # Plans that would read alike say what differs, wherever this lesson names them.
+    told = dict(
+        zip((it.id for it in plans), apart_words([entry_of(it.station).station() for it in laid], units), strict=True)
+    )
+    for it in plans:
+        it.words = told[it.id]
+    for it in blocks:
+        it.station = told.get(it.station_id, it.station)
     return LessonSheetOut(
         revision=revision,
         lesson=LessonOut.model_validate(sheet.lesson),
         golfer=GolferBrief.model_validate(sheet.golfer),
         stations=plans,
-        blocks=[block_out(it, sheet.golfer, units) for it in sheet.blocks],
+        blocks=blocks,
         stand=stand[0],
         sight=sight[0],
         aim=aim[0],

@@ -39,6 +39,11 @@ class Dimension:
     unit: DimensionUnit = "m"
 
 
+def size_said(unit: DimensionUnit, value: float, units: Units) -> str:
+    """A dimension's value with its unit."""
+    return tape(value, units) if unit == "m" else f"{value:g}{'°' if unit == 'deg' else ' %'}"
+
+
 def dimension(
     label: str, *, low: float, high: float, default: float, step: float, hint: str, unit: DimensionUnit = "m"
 ) -> Any:
@@ -214,12 +219,8 @@ class Aid(ABC):
 
     def sizes_said(self, units: Units) -> str:
         """The dimensions in words: "Ball to gate 50 cm, Inside width 60 mm"."""
-        signs = {"deg": "°", "%": " %"}
-        said = (
-            tape(value, units) if it.unit == "m" else f"{value:g}{signs[it.unit]}"
-            for it, value in zip(self.dimensions(), self.sizes().values(), strict=True)
-        )
-        return ", ".join(f"{it.label} {size}" for it, size in zip(self.dimensions(), said, strict=True))
+        sizes = self.sizes()
+        return ", ".join(f"{it.label} {size_said(it.unit, sizes[it.name], units)}" for it in self.dimensions())
 
     @abstractmethod
     def interval(self, raw: Raw) -> Interval:

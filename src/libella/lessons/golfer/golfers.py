@@ -116,7 +116,7 @@ def find_golfers(desk: Desk, search: str = "", after: tuple[str, UUID] | None = 
 
 
 def seen_last(desk: Desk, search: str = "") -> Sequence[KeptGolfer]:
-    """The golfers whose newest lesson began last, a page of them; those without a lesson behind them, by name."""
+    """The golfers whose newest lesson began last, a page of them; one without a lesson by when it was noted."""
     began = (
         select(LessonRow.golfer_id, func.max(LessonRow.started_at).label("at"))
         .where(LessonRow.studio_id == desk.studio_id, LessonRow.voided_at.is_(None))
@@ -127,7 +127,7 @@ def seen_last(desk: Desk, search: str = "") -> Sequence[KeptGolfer]:
         select(GolferRow)
         .outerjoin(began, began.c.golfer_id == GolferRow.id)
         .where(GolferRow.studio_id == desk.studio_id)
-        .order_by(began.c.at.desc().nulls_last(), GolferRow.name, GolferRow.id)
+        .order_by(func.coalesce(began.c.at, GolferRow.updated_at).desc(), GolferRow.name, GolferRow.id)
         .limit(PAGE)
     )
     if search.strip():

@@ -24,7 +24,7 @@ from ..set.green import falls_words, read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
 from ..set.sight import remedy_words, sight_words
-from ..set.station import change_words, proposal_words, replaced_words, station_words
+from ..set.station import apart_words, change_words, proposal_words, replaced_words, station_words
 from ..set.string import fit_words, lean_words, string_words
 from ..set.tool_check import tool_words
 from .reading import Reading
@@ -73,6 +73,7 @@ def _odd() -> Iterator[Aid]:
 def set_aloud(it: Reading) -> None:
     for station in stations(it.units):
         it.say("set", station_words, station, it.units)
+        it.say("set", apart_words, [station, replace(station, putt=replace(station.putt, past_m=0.6))], it.units)
         it.say("set", allows, station, it.units)
         it.say("set", breaks, station, it.units)
         it.say("set", trust, station, it.units)

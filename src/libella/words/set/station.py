@@ -1,5 +1,8 @@
 """A station in one line, and what would mend it."""
 
+from collections.abc import Sequence
+
+from ...core.instruments.aid import size_said
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, tape
 from ...core.set.proposal import Proposal
@@ -14,6 +17,29 @@ def station_words(station: Station, units: Units) -> str:
         beside = ", ".join(it.about.said for it in station.aids)
         return f"{tape(station.putt.distance_m, units)} · {beside or rig.about.said}"
     return f"{tape(station.putt.distance_m, units)} · {rig.about.said} at {tape(rig.station_m, units)}"
+
+
+def apart_words(stations: Sequence[Station], units: Units) -> list[str]:
+    """Each station in one line; of those that would read alike also what differs: sizes, what lies beside, the pace."""
+    lines = [station_words(it, units) for it in stations]
+    told = [_told(it, units) for it in stations]
+    said: list[str] = []
+    for line, own in zip(lines, told, strict=True):
+        alike = [other for one, other in zip(lines, told, strict=True) if one == line]
+        differ = [it for what, it in own.items() if it and any(other.get(what) != it for other in alike)]
+        said.append(", ".join([line, *differ]))
+    return said
+
+
+def _told(it: Station, units: Units) -> dict[str, str]:
+    """What may tell it from one that reads alike, each by what it is of."""
+    rig = it.rig
+    sizes = {
+        one.name: f"{one.label[0].lower()}{one.label[1:]} {size_said(one.unit, rig.sizes()[one.name], units)}"
+        for one in rig.dimensions()
+    }
+    beside = [f"with {one.about.said}" for one in it.aids]
+    return {**sizes, "aids": ", ".join(beside), "past_m": f"{tape(it.putt.past_m, units)} past"}
 
 
 def replaced_words(now: Station, before: Station, units: Units) -> tuple[str, ...]:

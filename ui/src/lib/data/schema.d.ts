@@ -3719,6 +3719,11 @@ export interface components {
              * @description how much likelier its answer makes it that the right finding comes first
              */
             gains: number;
+            /**
+             * Notes
+             * @description what is noted of every putt for it
+             */
+            notes: string[];
         };
         /** Circle */
         Circle: {

@@ -8,6 +8,7 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Evidence from './Evidence.svelte'
+  import { wayTo } from './check'
   import { answerFinding, voidAnswer } from './writes'
 
   interface Props {
@@ -61,7 +62,7 @@
     {#if finding.check}
       <p>
         <span class="label block">What would tell it from the others</span>
-        <a class="inline-flex min-h-11 items-center underline" href="/lessons/{lessonId}/{finding.check.step}"
+        <a class="inline-flex min-h-11 items-center underline" href={wayTo(lessonId, finding.check, true)}
           >{finding.check.words}</a
         >
       </p>

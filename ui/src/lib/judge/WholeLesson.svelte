@@ -12,6 +12,7 @@
   import Unsorted from './Unsorted.svelte'
   import ChainLinks from './ChainLinks.svelte'
   import FindingRow from './FindingRow.svelte'
+  import { wayTo } from './check'
   import { findingsQuery } from './queries.svelte'
 
   let { id, sheet }: { id: string; sheet: Shapes['LessonSheetOut'] } = $props()
@@ -125,7 +126,9 @@
           <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
             <h2 class="wide text-lg">Check next</h2>
             <p class="mt-1 text-lg leading-snug" data-next={next.name}>{next.words}</p>
-            <a class="button primary mt-2 min-h-14 w-full text-lg" href="/lessons/{id}/{next.step}">Go there</a>
+            <a class="button primary mt-2 min-h-14 w-full text-lg" href={wayTo(id, next, sheet.blocks.length > 0)}
+              >Go there</a
+            >
             {#if it.next.length > 1}
               <details class="mt-1">
                 <summary class="min-h-11 cursor-pointer py-2 font-semibold">Or</summary>
@@ -133,7 +136,7 @@
                   {#each it.next.slice(1, 5) as one (one.name)}<li>
                       <a
                         class="inline-flex min-h-11 items-center leading-snug underline"
-                        href="/lessons/{id}/{one.step}">{one.words}</a
+                        href={wayTo(id, one, sheet.blocks.length > 0)}>{one.words}</a
                       >
                     </li>{/each}
                 </ul>

@@ -16,6 +16,10 @@
 
   interface Props {
     lessonId: string
+    /** What was chosen for this golfer last is there the next time, and never for another. */
+    golferId: string
+    /** What the check that led here takes: noted, too. */
+    wanted?: string[]
     /** Gives the station to read on; lays it first where it does not stand yet. */
     station: () => Promise<string>
     /** Under what it may be putted, as usual first. */
@@ -37,6 +41,8 @@
   }
   let {
     lessonId,
+    golferId,
+    wanted = [],
     station,
     offered,
     guides,
@@ -55,20 +61,24 @@
   let unfolded = $state(!folded)
   let under = $state<Under>(USUAL)
   let seen = $state<'guided' | 'blind' | null>(null)
-  /** What was chosen here last is there the next time. */
   type Last = { asks: string[]; planned: number }
-  const last = JSON.parse(localStorage.getItem('libella.block') ?? '{}') as Partial<Last>
+  // svelte-ignore state_referenced_locally
+  const LAST = `libella.block.${golferId}`
+  const last = JSON.parse(localStorage.getItem(LAST) ?? '{}') as Partial<Last>
   let planned = $state(last.planned ?? 10)
   const rigSeen = $derived(seen ?? (guides ? 'guided' : 'blind'))
   const notes = notesQuery()
   /** What was tapped, over what is usual: that is known only once the plan lies, and a tap may come before. */
   const tapped = $state<Record<string, boolean>>({})
   const every = $derived([...(notes.data ?? []), ...watched])
-  /** With no rig nothing is told unless it is noted: what lies there, or else where the putt finished. */
+  /**
+   * As the block before; for a first one what was noted last, and what is laid there. With no rig nothing is told unless it
+   * is noted: what lies there, or else where the putt finished.
+   */
   const before = $derived(asked ?? last.asks ?? [])
-  const usualAsks = $derived(
-    readsStart ? before : [...new Set([...before, ...(watched.length ? watched.map((it) => it.note) : ['finish'])])]
-  )
+  const laid = $derived(watched.map((it) => it.note))
+  const needed = $derived(readsStart ? (asked ? [] : laid) : laid.length ? laid : ['finish'])
+  const usualAsks = $derived([...before, ...needed, ...wanted])
   const asks = $derived(every.map((it) => it.note).filter((it) => tapped[it] ?? usualAsks.includes(it)))
   const toggle = (note: string) => (tapped[note] = !asks.includes(note))
   let hole = $state<'hole' | 'none'>('hole')
@@ -91,7 +101,7 @@
     () => station(),
     (station_id) => {
       const guided = rigSeen === 'guided'
-      localStorage.setItem('libella.block', JSON.stringify({ asks, planned } satisfies Last))
+      localStorage.setItem(LAST, JSON.stringify({ asks, planned } satisfies Last))
       starting.mutate({
         station_id,
         condition: under.name || 'as usual',

@@ -43,13 +43,14 @@ _LEAST: Final = 0.02
 
 @dataclass(frozen=True, slots=True)
 class Way:
-    """A check: how long it takes, what of the bag, which causes it tells, and what it reads of the links (what it sums,
-    how well it reads that, degrees)."""
+    """A check: how long it takes, what of the bag, which causes it tells, what it reads of the links (what it sums, how
+    well it reads that, degrees), and what is noted of every putt for it."""
 
     minutes: int
     parts: tuple[str, ...]
     tells: tuple[Cause, ...]
     reads: tuple[tuple[tuple[tuple[int, float], ...], float], ...] = ()
+    notes: tuple[str, ...] = ()
 
 
 WAYS: Final[Mapping[CheckName, Way]] = {
@@ -66,11 +67,11 @@ WAYS: Final[Mapping[CheckName, Way]] = {
         ("face_at_impact", "path", "compensation"),
         (((*FACE, (DELIVERY, 1.0), _LINE), 0.3), (((PATH, 1.0),), 0.6)),
     ),
-    "strike": Way(4, (), ("strike",), ((((STRIKE, 1.0),), 0.15),)),
-    "stillness": Way(4, (), ("movement",)),
+    "strike": Way(4, (), ("strike",), ((((STRIKE, 1.0),), 0.15),), ("strike",)),
+    "stillness": Way(4, (), ("movement",), notes=("still",)),
     "without_guide": Way(4, (), ("guide",)),
     "three_lengths": Way(8, ("tape_measure",), ("distance",)),
-    "finish": Way(4, (), ("read_and_pace",)),
+    "finish": Way(4, (), ("read_and_pace",), notes=("finish",)),
     "finer_start": Way(5, (), ()),
     "ground": Way(3, (), ("read_and_pace",)),
     "more_putts": Way(5, (), ()),

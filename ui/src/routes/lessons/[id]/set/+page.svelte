@@ -33,6 +33,8 @@
   import { keepPlan, pickPlan, readCautions } from '$lib/set/writes'
 
   const id = $derived(page.params.id ?? '')
+  /** What a check that led here takes, in its address. */
+  const wanted = $derived(page.url.searchParams.get('note')?.split(',') ?? [])
   const lesson = lessonQuery(() => id)
   const instruments = instrumentsQuery()
   // What earlier lessons told of this golfer sizes the rig; it never weighs in a verdict.
@@ -278,6 +280,8 @@
         {/if}
         <StartBlock
           lessonId={id}
+          golferId={sheet.golfer.id}
+          {wanted}
           station={lay}
           offered={offeredUnder(sheet.blocks, sheet.set_ups)}
           guides={rig?.about.guides ?? false}

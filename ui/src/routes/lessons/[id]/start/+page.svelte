@@ -44,6 +44,8 @@
   import { planBlock } from '$lib/start/writes'
 
   const id = $derived(page.params.id ?? '')
+  /** What a check that led here takes, in its address. */
+  const wanted = $derived(page.url.searchParams.get('note')?.split(',') ?? [])
   const lesson = lessonQuery(() => id)
   const sheet = $derived(lesson.data)
   const blockId = $derived(currentBlock(sheet, page.url)?.id)
@@ -63,7 +65,8 @@
 
   let voiding = $state<Putt | null>(null)
   let asking = $state(false)
-  let switching = $state(false)
+  // A check that led here wants a block that notes something: that is offered at once.
+  let switching = $state(page.url.searchParams.has('note'))
   let planning = $state(false)
   let nexting = $state(false)
   let telling = $state(false)
@@ -309,6 +312,8 @@
   <Sheet bind:open={switching} title="Another condition, same station">
     <StartBlock
       lessonId={id}
+      golferId={sheet.golfer.id}
+      {wanted}
       station={() => Promise.resolve(block.station_id)}
       offered={offeredUnder(sheet.blocks, sheet.set_ups)}
       guides={block.guided}
