@@ -13,7 +13,7 @@ from ..core.instruments.degree_reader import READ
 from ..core.instruments.no_rig import NOT_WATCHED
 from ..core.measure.angle import angle_deg
 from ..core.measure.limits import Bounds, OutOfLimits
-from ..core.start.notes import NOTES
+from ..core.start.notes import NOTES, joined, parts_of
 from ..core.start.stroke import MEASURES
 from ..lessons.desk.times import EARLIEST, GRACE
 from ..lessons.keep.imports import PuttRow
@@ -232,10 +232,10 @@ class RowReader:
                 said = self._said(name)
                 if not said:
                     continue
-                code = option_code(said)
-                if code not in options:
+                codes = [option_code(it) for it in parts_of(said)]
+                if any(it not in options for it in codes) or (len(codes) > 1 and not NOTES[name].alone):
                     raise self._bad(name, f"{said[:30]!r} is none of {', '.join(options.values())}")
-                found[name] = code
+                found[name] = joined(codes, NOTES[name])
             elif (value := self._maybe(name)) is not None:
                 value *= scale
                 if bounds and not bounds.low <= value <= bounds.high:

@@ -1,6 +1,7 @@
 """What was watched beside the start: aids, where putts finished, the path against the one declared, the read."""
 
 import math
+from dataclasses import replace
 
 import pytest
 from hypothesis import given
@@ -14,6 +15,7 @@ from libella.core.instruments.scale import Scale
 from libella.core.judge.claims.level import level_of
 from libella.core.judge.claims.pace import pace_of
 from libella.core.judge.claims.share import share_of
+from libella.core.judge.findings.judged import judge_lesson
 from libella.core.judge.judgement import Occasion, judge
 from libella.core.judge.ledger.entry import Batch, Event
 from libella.core.judge.ledger.putt import Reader, putt_values
@@ -21,14 +23,15 @@ from libella.core.judge.ledger.quantity import quantity
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.station import Station
-from libella.core.start.notes import NOTES, checked_asks, checked_notes
+from libella.core.start.notes import NOTES, checked_asks, checked_notes, joined
 from libella.core.start.path import PathModel
 from libella.core.start.watched import PREFIX, note_of, watched, watched_interval
 from libella.words.judge.claims import level_said, share_said, side_name
+from libella.words.judge.findings import fact_said
 from libella.words.judge.judgement import judgement_words
 from libella.words.judge.putts import pace_said
 
-from .samples import BY, PUTTED
+from .samples import BY, PUTTED, batch, ledger
 
 NO_RIG = lay("no_rig", {})
 assert isinstance(NO_RIG, Rig)
@@ -59,7 +62,7 @@ def test_what_lies_across_the_face_is_mirrored_for_a_left_hander_and_nothing_els
     """Near and far, heel and toe change sides with the golfer; left and right of the line never do."""
     laid = [lay(kind, {}) for kind, it in instruments().items() if not issubclass(it, Rig)]
     mirrored = {name for name, it in {**NOTES, **watched(NO_RIG, laid)}.items() if it.mirrors}
-    assert mirrored == {"strike", "aid:putter_gate"}
+    assert mirrored == {"strike", "path_going_back", "aid:putter_gate"}
     assert next(iter(watched(NO_RIG, [lay("putter_gate", {})])["aid:putter_gate"].options)) == "near_peg"
 
 
@@ -94,6 +97,65 @@ def test_what_an_aid_showed_is_told_by_its_zones_with_the_clean_share():
     # A peg towards the toe is touched by a putter that strikes towards the heel.
     strike = level_of([putted([{"aid:putter_gate": "far_peg"}] * 7, [gate])], "strike", (), BY)
     assert strike.side.side == "left" and strike.side.names_direction and strike.beyond is not None
+
+
+def test_what_was_several_at_once_counts_for_each_and_the_putts_stay_as_many():
+    noted = [{"still": "head+knees"}] * 3 + [{"still": "head"}] * 2 + [{"still": "nothing"}] * 5
+    it = share_of([putted(noted, [])], "still", ())
+    assert (it.of, it.times("head"), it.times("knees"), it.times("nothing")) == (10, 5, 3, 5)
+    assert it.told == "nothing" and it.share.low < 50 < it.share.high
+
+
+@pytest.mark.parametrize("value", ["knees+head", "head+head", "nothing+head", "head+", "head+toes"])
+def test_several_at_once_are_in_order_each_once_and_never_nothing(value):
+    with pytest.raises(OutOfLimits):
+        checked_notes({"still": value}, ["still"])
+    assert joined(["knees", "head", "knees"], NOTES["still"]) == "head+knees"
+
+
+def test_one_of_a_kind_can_not_be_two():
+    with pytest.raises(OutOfLimits):
+        checked_notes({"roll": "clean+skid"}, ["roll"])
+
+
+def test_a_rail_touched_back_and_through_tells_both_ways():
+    """Inside its way going back and outside it going through: from in to out of it both times, for either hand."""
+    rail = lay("twin_rails", {})
+    codes = {it.where: it.raw for it in rail.zones() if it.where}
+    back = next("_".join(it.raw.values()) for it in rail.zones() if it.where == "back" and it.interval.low > 0)
+    through = next("_".join(it.raw.values()) for it in rail.zones() if it.where == "through" and it.interval.low <= 0)
+    note = watched(NO_RIG, [rail])[PREFIX + "twin_rails"]
+    assert codes and note.alone
+    value = joined([through, back], note)
+    assert checked_notes({PREFIX + "twin_rails": value}, [PREFIX + "twin_rails"], {PREFIX + "twin_rails": note})
+    for hand, side in (("right", 1), ("left", -1)):
+        told = putt_values(Reader(hand, PathModel("straight"), [rail]), None, {PREFIX + "twin_rails": value}, {})
+        assert told["path_back"].anchor * side > 0 and told["path"].anchor * side > 0
+
+
+def test_the_way_back_is_told_apart_from_the_way_through_in_words():
+    told = putt_values(
+        Reader("left", PathModel("straight")), None, {"path_going_back": "inside", "path": "out_to_in"}, {}
+    )
+    assert told["path_back"].high < 0 < told["path"].low
+
+
+def test_a_face_at_impact_by_eye_is_a_side_and_names_no_cause():
+    """Open seven of seven, and the starts go there: a fact for the cause, never its size."""
+    notes = [{"face_impact": "right"}] * 7
+    one = putted(notes, [])
+    assert level_of([one], "impact", (), BY).beyond.side == "right"
+    starts = batch("start", [1.2] * 7)
+    both = replace(one, events=tuple(
+        replace(it, values={**it.values, **start.values}) for it, start in zip(one.events, starts.events, strict=True)
+    ))  # fmt: skip
+    found = next(it for it in judge_lesson(ledger(both)).findings.ranked if it.cause == "face_at_impact")
+    assert not found.is_named and found.size is None
+    said = [fact_said(it, "metric") for it in found.facts]
+    assert any("points right 7 of 7: a side, and no size" in it for it in said)
+    # A sensor's degrees stand above what the eye says.
+    both = putt_values(Reader("right", PathModel("straight")), None, notes[0], {"face_impact_deg": -0.4})
+    assert both["impact"].high == -0.4
 
 
 def test_an_aid_that_is_not_laid_is_not_asked():

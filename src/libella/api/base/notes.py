@@ -24,6 +24,7 @@ class NoteOut(BaseModel):
     high_word: str
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
     mirrors: bool = Field(description="its options lie as seen from behind the ball: the other way for a left-hander")
+    alone: str = Field(description="several of the others may be noted at once; empty: one is all")
     told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
 
     @staticmethod
@@ -42,6 +43,7 @@ class NoteOut(BaseModel):
             columns=it.columns,
             mirrors=it.mirrors,
             told_by=it.told_by,
+            alone=it.alone,
             unit=bounds.unit if bounds else "",
             low=bounds.low if bounds else 0.0,
             high=bounds.high if bounds else 0.0,

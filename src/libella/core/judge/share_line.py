@@ -8,6 +8,7 @@ from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
 from ..estimate.shares import Share, apart
+from ..start.notes import parts_of
 from .claims.share import share_estimate, share_of
 from .ledger.entry import Batch
 from .ledger.factors import Levels
@@ -59,7 +60,9 @@ def share_line(batches: Sequence[Batch], name: str, levels: Levels) -> ShareLine
     for it in batches:
         noted = it.noted(name)
         before = lessons.get(it.lesson, Share(0, 0))
-        lessons[it.lesson] = Share(before.times + noted.count(whole.told), before.of + len(noted))
+        lessons[it.lesson] = Share(
+            before.times + sum(whole.told in parts_of(one) for one in noted), before.of + len(noted)
+        )
     told = tuple(it for it in lessons.values() if it.of)
     worth = [1 / (1 + _ALIKE * (it.of - 1)) for it in told]
     times = sum(part * it.times for part, it in zip(worth, told, strict=True))

@@ -1,6 +1,6 @@
 """What else can be noted of a putt, in the order in which it happens; only what a block asks for is asked."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from types import MappingProxyType
 from typing import Final, Literal, get_args
@@ -29,6 +29,7 @@ class Note:
     needs_hole : it tells what became of the ball at the hole
     mirrors : its options lie side by side as seen from behind the ball, from a right-hander's near side to the far one
     outcome : it is found out at the putt; else it is how that was gone about, and no comparison asks after it
+    alone : of what may be several at once in one putt, the option that excludes the others; empty where one is all
     told_by : measures of a stroke that tell it: where a sensor sends one, nobody is asked
     """
 
@@ -46,6 +47,7 @@ class Note:
     told_by: tuple[str, ...] = ()
     mirrors: bool = False
     outcome: bool = True
+    alone: str = ""
 
 
 NOTES: Final[dict[str, Note]] = {
@@ -86,6 +88,12 @@ NOTES: Final[dict[str, Note]] = {
         {"out_to_in": "out to in", "neutral": "neutral", "in_to_out": "in to out"},
         told_by=("path_deg",),
     ),
+    "path_going_back": Note(
+        "Path going back",
+        "Which way did the head go back?",
+        {"inside": "inside", "neutral": "as meant", "outside": "outside"},
+        mirrors=True,
+    ),
     "path_deg": Note(
         "Path in degrees",
         "Which way did the head travel, in degrees?",
@@ -104,6 +112,12 @@ NOTES: Final[dict[str, Note]] = {
         low_word="left",
         high_word="right",
         table="sizes",
+        told_by=("face_impact_deg",),
+    ),
+    "face_impact": Note(
+        "Face at impact, by eye",
+        "Where did the face point at impact, by eye?",
+        {"left": "left", "square": "square", "right": "right"},
         told_by=("face_impact_deg",),
     ),
     "rotation_deg": Note(
@@ -132,6 +146,7 @@ NOTES: Final[dict[str, Note]] = {
             "at_the_ball": "at the ball",
             "going_through": "going through",
         },
+        alone="nothing",
     ),
     "still": Note(
         "Stillness",
@@ -145,6 +160,7 @@ NOTES: Final[dict[str, Note]] = {
             "follow_through": "follow-through",
             "backstroke": "backstroke",
         },
+        alone="nothing",
     ),
     "back_m": Note(
         "Backstroke", "How far back did the head go?", bounds=Bounds(0.0, 1.5, "m"), step=0.05, table="sizes"
@@ -200,6 +216,19 @@ NOTES: Final[dict[str, Note]] = {
 
 
 _ORDER: Final[tuple[When, ...]] = get_args(When)
+_AND: Final = "+"
+"""Between the options of what was several at once: "head+knees"."""
+
+
+def parts_of(value: str) -> tuple[str, ...]:
+    """The options of what was noted: more than one where several were at once."""
+    return tuple(value.split(_AND))
+
+
+def joined(options: Iterable[str], note: Note) -> str:
+    """Options as one value, in the note's own order, each once."""
+    told = set(options)
+    return _AND.join(it for it in note.options if it in told)
 
 
 def checked_asks(asks: Sequence[str], more: Mapping[str, Note] = MappingProxyType({})) -> tuple[str, ...]:
@@ -220,7 +249,7 @@ def checked_notes(notes: Notes, asks: Sequence[str], more: Mapping[str, Note] = 
             raise OutOfLimits(f"notes.{name}", "note_not_asked", asks=tuple(asks))
         note = more[name] if name in more else NOTES[name]
         if note.bounds is None:
-            if value not in note.options:
+            if not _is_option(note, value):
                 facts: dict[str, Fact] = {"label": note.label, "told": str(value), "options": tuple(note.options)}
                 raise OutOfLimits(f"notes.{name}", "note_no_option", "", **facts)
         elif isinstance(value, str):
@@ -228,3 +257,10 @@ def checked_notes(notes: Notes, asks: Sequence[str], more: Mapping[str, Note] = 
         else:
             note.bounds.check(f"notes.{name}", note.label, value)
     return notes
+
+
+def _is_option(note: Note, value: str | float) -> bool:
+    """One of its options, or several at once where that may be: in the options' order, each once."""
+    told = list(parts_of(str(value)))
+    known = [it for it in note.options if it in told]
+    return known == told and (len(told) == 1 or bool(note.alone and note.alone not in told))

@@ -31,7 +31,7 @@ def _note(aid: Aid) -> Note | None:
     # What stands at the hole is read once the ball lies; all else, what the stroke and the start touched, before that.
     when: When = "end" if about.measures == "pace" else "after"
     if aid.touched:
-        return Note(about.name, aid.asked, dict(aid.touched), when)
+        return Note(about.name, aid.asked, dict(aid.touched), when, alone="clear")
     if not about.noted:
         return None
     if isinstance(aid, Scale):
@@ -47,8 +47,11 @@ def _note(aid: Aid) -> Note | None:
             high_word=told.high_side,
             table="sizes",
         )
-    options = {_code(it.raw): it.name for it in aid.zones()}
-    return Note(about.name, about.read, options, when, mirrors=about.measures == "strike")
+    zones = aid.zones()
+    options = {_code(it.raw): it.name for it in zones}
+    # Going back and going through are two things, each with its own side.
+    whole = next((_code(it.raw) for it in zones if not it.where), "") if any(it.where for it in zones) else ""
+    return Note(about.name, about.read, options, when, mirrors=about.measures == "strike", alone=whole)
 
 
 def note_of(name: str) -> Note:

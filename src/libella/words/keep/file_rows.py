@@ -8,9 +8,10 @@ from typing import Final, Literal
 from ...core.golfer.hand import Hand
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, tape
-from ...core.start.notes import NOTES
+from ...core.start.notes import NOTES, parts_of
 from ...core.start.stroke import MEASURES
 from ..judge.claims import open_or_closed
+from ..shared.counts import listed
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,7 +85,7 @@ def _sided(value: float, digits: int = 2) -> str:
 def _note(name: str, value: str | float, hand: Hand, units: Units) -> str:
     label = (NOTES[name].label if name in NOTES else MEASURES[name].label).lower()
     if isinstance(value, str):
-        return f"{label} {NOTES[name].options.get(value, value)}"
+        return f"{label} {listed([NOTES[name].options.get(it, it) for it in parts_of(value)])}"
     unit = (NOTES[name].bounds if name in NOTES else MEASURES[name].bounds).unit  # type: ignore[union-attr]
     if name in _SIDES:
         minus, plus, metres = _SIDES[name]

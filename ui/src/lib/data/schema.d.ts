@@ -6529,6 +6529,11 @@ export interface components {
              */
             mirrors: boolean;
             /**
+             * Alone
+             * @description several of the others may be noted at once; empty: one is all
+             */
+            alone: string;
+            /**
              * Told By
              * @description measures of a stroke that tell it: then nobody is asked
              */

@@ -18,6 +18,17 @@
   const options = $derived(
     note.mirrors && hand === 'left' ? told.map((_, n) => told[n + wide - 1 - 2 * (n % wide)] as [string, string]) : told
   )
+  /** What of it was at once, where more than one is told: each tap adds or takes away, and one takes them. */
+  let several = $state<string[] | null>(null)
+  function tap(option: string): void {
+    if (several === null || option === note.alone) take(option)
+    else several = several.includes(option) ? several.filter((it) => it !== option) : [...several, option]
+  }
+  function takeAll(): void {
+    const all = Object.keys(note.options).filter((it) => several?.includes(it))
+    if (all.length) take(all.join('+'))
+    several = null
+  }
   const mark = (option: string, name: string) =>
     option.endsWith('left') ? `◂ ${name}` : option.endsWith('right') ? `${name} ▸` : name
   $effect(() =>
@@ -25,8 +36,13 @@
       ...options.map(([option, name], n) => ({
         key: String(n + 1),
         words: `${note.label}: ${name}`,
-        run: () => take(option)
+        run: () => tap(option)
       })),
+      ...(note.alone
+        ? several
+          ? [{ key: 'Enter', words: `${note.label}: take these`, run: takeAll }]
+          : [{ key: 'm', words: `${note.label}: more than one`, run: () => (several = []) }]
+        : []),
       { key: 's', words: `${note.label}: skip it for this putt`, run: skip }
     ])
   )
@@ -35,7 +51,18 @@
 <div class="flex h-full flex-col gap-2" data-note-step={note.note}>
   <div class="flex items-center justify-between gap-3">
     <p class="text-lg font-semibold">{note.question}</p>
-    <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
+    <div class="flex gap-2">
+      {#if several}
+        <button type="button" class="button primary min-h-14" disabled={!several.length} onclick={takeAll}
+          >Take these <kbd class="key">Enter</kbd></button
+        >
+      {:else if note.alone}
+        <button type="button" class="button" onclick={() => (several = [])}
+          >More than one <kbd class="key">M</kbd></button
+        >
+      {/if}
+      <button type="button" class="button" onclick={skip}>Skip <kbd class="key">S</kbd></button>
+    </div>
   </div>
   <div
     class="grid min-h-0 flex-1 gap-2 {note.columns === 3
@@ -49,9 +76,10 @@
     {#each options as [option, name], n (option)}
       <button
         type="button"
-        class="button min-h-14 flex-col px-2 text-lg"
+        class="button min-h-14 flex-col px-2 text-lg {several?.includes(option) ? 'border-ink bg-ink text-paper!' : ''}"
         aria-keyshortcuts={String(n + 1)}
-        onclick={() => take(option)}
+        aria-pressed={several ? several.includes(option) : undefined}
+        onclick={() => tap(option)}
       >
         <span>{mark(option, name)}</span><kbd class="key hidden sm:inline">{n + 1}</kbd>
       </button>

@@ -1,11 +1,13 @@
 <!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
 <script lang="ts">
-  import { notesQuery } from '$lib/data/queries.svelte'
+  import type { Shapes } from '$lib/data/client'
   import type { Putt } from './putts.svelte'
   import { sizeWords } from './size'
 
   interface Props {
     putts: Putt[]
+    /** What can be noted there: every putt's notes, and those of what is laid. */
+    notes: readonly Shapes['NoteOut'][]
     most: number
     /** A putt is being told that is not kept yet: there is a step to undo. */
     begun?: boolean
@@ -13,18 +15,23 @@
     askReason: (putt: Putt) => void
     restore: (putt: Putt) => void
   }
-  let { putts, most, begun = false, undo, askReason, restore }: Props = $props()
+  let { putts, notes, most, begun = false, undo, askReason, restore }: Props = $props()
 
-  const notes = notesQuery()
   /** What else was noted of a putt, in words. */
   function noted(putt: Putt): string {
     return Object.entries(putt.notes ?? {})
       .map(([name, it]) => {
-        if (typeof it === 'number') return sizeWords(name, it)
-        const option = notes.data?.find((one) => one.note === name)?.options?.[it] ?? it
-        return name === 'felt' ? `felt ${option}` : option
+        const note = notes.find((one) => one.note === name)
+        const label = name === 'felt' ? 'felt' : (note?.label ?? name).toLowerCase()
+        if (typeof it === 'number') {
+          // A length that may be short or past says which; an angle says its side by itself.
+          const side = name.endsWith('_m') && note?.low_word ? ` ${it < 0 ? note.low_word : note.high_word}` : ''
+          return `${side ? '' : `${label} `}${sizeWords(name, side ? Math.abs(it) : it)}${side}`
+        }
+        const options = it.split('+').map((one) => note?.options[one] ?? one)
+        return `${label} ${options.join(' and ')}`
       })
-      .join(', ')
+      .join(' · ')
   }
 
   const numbered = $derived.by(() => {

@@ -9,6 +9,7 @@ from scipy.special import betaincinv
 from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.verdict import Verdict, weigh
 from ...estimate.shares import more_often
+from ...start.notes import parts_of
 from ..ledger.entry import Batch, Place
 from ..ledger.factors import Levels
 from ..ledger.quantity import Quantity, quantity
@@ -53,10 +54,11 @@ def share_of(batches: Sequence[Batch], name: str, levels: Levels) -> ShareOf | N
     if not noted:
         return None
     about = quantity(name)
-    order = list(dict.fromkeys(noted))
-    counts = sorted(((one, noted.count(one)) for one in order), key=lambda it: -it[1])
+    # What was several at once counts for each of them: of how many putts it is stays the number of putts.
+    each = [part for one in noted for part in parts_of(one)]
+    counts = sorted(((one, each.count(one)) for one in dict.fromkeys(each)), key=lambda it: -it[1])
     wanted = about.good or counts[0][0]
-    times = noted.count(wanted)
+    times = each.count(wanted)
     call = None
     if name in _SIDES and len(noted) >= _FEWEST:
         first, second = _SIDES[name]

@@ -303,6 +303,12 @@ def struck(case: Case) -> Struck | None:
     return Struck(level.bias, normal(slope, slope_sd), normal(slope * middle, adds_sd), level.count, sides)
 
 
+def _ends(it: Event, name: str) -> tuple[float, ...]:
+    """Both ends of what was read of a putt; open where nothing was, or a side alone."""
+    value = it.values.get(name)
+    return (value.low, value.high) if isinstance(value, Interval) else (math.inf,)
+
+
 _ZONE_MM: Final = 12.0
 """Where a strike noted heel or toe is taken to lie when it is set beside the start: an opinion."""
 
@@ -325,7 +331,7 @@ def _slope(putts: Sequence[Event], toe_sign: int, k: float) -> tuple[float, floa
     plain: list[tuple[float, float]] = []
     for it in putts:
         at, start = _at(it, "strike"), _at(it, "start")
-        if "impact" in it.values and "path" in it.values:
+        if all(math.isfinite(end) for end in _ends(it, "impact")) and "path" in it.values:
             with_face.append((at, start - k * _at(it, "impact") - (1 - k) * _at(it, "path")))
         else:
             plain.append((at, start))

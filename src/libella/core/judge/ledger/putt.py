@@ -8,8 +8,9 @@ from typing import Final
 
 from ...golfer.hand import Hand
 from ...instruments.aid import Aid
+from ...instruments.in_words import InWords
 from ...measure.interval import Interval
-from ...start.notes import NOTES, Notes
+from ...start.notes import NOTES, Notes, parts_of
 from ...start.path import PathModel
 from ...start.stroke import MEASURES
 from ...start.watched import PREFIX, watched_interval
@@ -20,6 +21,7 @@ PATH_DEG: Final = 0.5
 MIDDLE_MM: Final = 6.0
 """A strike within this either side of the middle is in the middle, in words. An opinion."""
 _INF: Final = math.inf
+_BY_EYE: Final = InWords()
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,7 +70,11 @@ def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapp
     return found
 
 
-_TOLD_ELSEWHERE: Final = frozenset(("strike", "path", "path_deg", "face_impact_deg", "finish", "ran_past_m"))
+_TOLD_ELSEWHERE: Final = frozenset(
+    ("strike", "path", "path_going_back", "path_deg", "face_impact", "face_impact_deg", "finish", "ran_past_m")
+)
+_BACK: Final[Mapping[str, str]] = {"inside": "in_to_out", "neutral": "neutral", "outside": "out_to_in"}
+"""A head inside its way going back travels from in to out of it."""
 
 
 def typed(value: float) -> Interval:
@@ -100,6 +106,10 @@ def _links(found: dict[str, Value], notes: Notes, measures: Mapping[str, float],
         found["turned"] = Interval(turned, turned)
     if "path" not in found and (way := notes.get("path")) is not None:
         found["path"] = path_interval(str(way), by.path, by.hand).shifted(off)
+    if (back := notes.get("path_going_back")) is not None:
+        found["path_back"] = path_interval(_BACK[str(back)], by.path, by.hand).shifted(off)
+    if "impact" not in found and "face_impact" in notes:
+        found["impact"] = _BY_EYE.interval({"face": str(notes["face_impact"])}).shifted(off)
     toe = measures.get("strike_toe_mm")
     if toe is not None:
         found["strike"] = Interval(toe, toe)
@@ -134,7 +144,9 @@ def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | 
     if aid is None:
         found[name] = str(value) if isinstance(value, str) else typed(float(value))
         return
-    interval = None if aid.touched else watched_interval(aid, value)
+    # Several at once are each of their own part of the stroke: the first stands for whether one was read at all.
+    one = parts_of(value)[0] if isinstance(value, str) else value
+    interval = None if aid.touched else watched_interval(aid, one)
     measures = aid.about.measures
     if isinstance(value, str):
         found[name] = value
@@ -149,9 +161,14 @@ def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | 
         # Read as the coach sees it, towards the heel; kept as everything is, towards the toe.
         found["strike"] = Interval(-interval.high, -interval.low)
     if measures == "path" and aid.about.kind in _SHAPES.get(by.path.name, ()):
-        zone = next((it for it in aid.zones() if str(value) in map(str, it.raw.values())), None)
-        if zone is None:
-            return
+        for one in parts_of(str(value)):
+            _railed(found, one, aid, by)
+
+
+def _railed(found: dict[str, Value], value: str, aid: Aid, by: Reader) -> None:
+    """What a rail showed of the path, going back or through."""
+    zone = next((it for it in aid.zones() if value in map(str, it.raw.values())), None)
+    if zone is not None:
         sides = {"back": "path_back", "through": "path"}
         inside = zone.interval.low > 0
         if not zone.where:

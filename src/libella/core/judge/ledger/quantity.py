@@ -101,7 +101,9 @@ _KNOWN: Final[tuple[Quantity, ...]] = (
     Quantity("stopped", "share", "putt"),
 )
 _GOOD: Final = {"roll": "clean", "still": "nothing", "touch": "nothing"}
-_LINKS: Final = frozenset(("strike", "path", "path_deg", "face_impact_deg", "finish", "ran_past_m"))
+_LINKS: Final = frozenset(
+    ("strike", "path", "path_going_back", "path_deg", "face_impact", "face_impact_deg", "finish", "ran_past_m")
+)
 """Notes that are readings of a quantity of another name."""
 _TOLD: Final = frozenset(
     ("face_address_deg", "face_impact_deg", "path_deg", "start_deg", "strike_toe_mm", "strike_up_mm", "u_deg")

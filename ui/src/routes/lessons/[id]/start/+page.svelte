@@ -261,6 +261,7 @@
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
         <PuttList
           putts={recording.putts}
+          notes={[...(notes.data ?? []), ...block.watched]}
           most={5}
           begun={recording.pending.begun || Boolean(elsewhere)}
           undo={() => recording.undo()}
