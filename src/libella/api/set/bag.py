@@ -3,9 +3,11 @@
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ...core.drawing.scene import Scene
 from ...core.golfer.level import LEVELS, Level
 from ...core.instruments.rig import LOOSE, STRICT
 from ...core.set.kit import PARTS
+from ...core.set.kit_drawn import most_taken, part_picture
 from ...lessons.set import bag
 from ..base.shapes import UUID, AtDesk, Entry, Words40, Words80
 from ..lesson.lessons import LessonOut
@@ -19,6 +21,8 @@ class BagOut(BaseModel):
     told: bool
     parts: dict[str, int] = Field(description="how many of every part there is")
     names: dict[str, str] = Field(description="what every part is called")
+    pictures: dict[str, Scene] = Field(description="every part, drawn small")
+    most: dict[str, int] = Field(description="how many of it an instrument takes at most: of one there is no count")
 
 
 class BagIn(Entry):
@@ -85,6 +89,8 @@ def _bag(told: dict[str, int] | None) -> BagOut:
         told=told is not None,
         parts={part: (told or {}).get(part, 0) for part in PARTS},
         names={part: it.name for part, it in PARTS.items()},
+        pictures={part: part_picture(part) for part in PARTS},
+        most={part: most_taken(part) for part in PARTS},
     )
 
 

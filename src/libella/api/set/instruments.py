@@ -19,6 +19,7 @@ from ...core.instruments import (
     usual_place,
     usual_sizes,
 )
+from ...core.instruments.likeness import likeness
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
 from ...core.measure.side import Side
 from ...core.measure.units import Units, about
@@ -34,7 +35,7 @@ class InstrumentOut(BaseModel):
     about: About
     quantity: Quantity = Field(description="what it measures")
     dimensions: list[Dimension]
-    picture: Scene = Field(description="as usually laid out")
+    picture: Scene = Field(description="as it stands there, to be known by its shape")
     usual: int = Field(description="its place among its like, the usual ones first: an opinion")
 
 
@@ -72,7 +73,7 @@ def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
             about=it.about,
             quantity=it.about.quantity,
             dimensions=list(it.dimensions(units)),
-            picture=it.laid(usual_sizes(it.about.kind, {}, units)).picture(units),
+            picture=likeness(it.laid(usual_sizes(it.about.kind, {}, units)), units),
             usual=usual_place(it.about.kind),
         )
         for it in instruments().values()

@@ -7,6 +7,8 @@ from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
 from pydantic import Field
 
+from ...core.drawing.scene import Scene
+from ...core.set.layout import from_above
 from ...exchange.station_file import from_document, to_document
 from ...lessons.set import stations
 from ...lessons.set.stations import entry_of
@@ -24,6 +26,7 @@ class SaveIn(LaidIn):
 class SavedOut(LaidOut):
     id: UUID
     name: str
+    stage: Scene = Field(description="from above and to scale, for a right-handed golfer")
 
 
 class SavedPage(Page):
@@ -89,4 +92,6 @@ def bring_back(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
 
 
 def _out(row: KeptSavedStation, units: InUnits) -> SavedOut:
-    return SavedOut(id=row.id, name=row.name, **LaidOut.of(entry_of(row), units))
+    entry = entry_of(row)
+    stage = from_above(entry.station(), "right", units)
+    return SavedOut(id=row.id, name=row.name, stage=stage, **LaidOut.of(entry, units))

@@ -20,7 +20,7 @@ from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
 from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, Proof, Way
-from ...core.set.proposal import propose
+from ...core.set.proposal import laid_by_itself, propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.start.watched import watched
@@ -236,6 +236,7 @@ class WantedIn(PuttIn):
 
     measures: Measures = "start"
     level: Level = "club"
+    hand: Hand = "right"
     wanted_deg: float | None = Field(
         default=None, ge=0.2, le=6, description="strictness wanted; null: the level's spread"
     )
@@ -251,6 +252,7 @@ class ProposalOut(BaseModel):
     sizes: dict[str, float]
     sight: RigSightOut | None
     words: str
+    stage: Scene = Field(description="the putt with it laid, from above and to scale")
     guides: bool
     watches: bool = Field(description="it watches the ball's start, so it can be the rig")
     missing: tuple[Needed, ...] = Field(description="parts that are not in the bag")
@@ -269,6 +271,7 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
             sizes=it.aid.sizes(),
             sight=None if it.sight is None else RigSightOut.of(it.sight, units),
             words=proposal_words(it, units),
+            stage=from_above(laid_by_itself(it.aid, wanted.putt()), wanted.hand, units),
             guides=it.aid.about.guides,
             watches=isinstance(it.aid, Rig) and it.aid.about.measures == "start",
             missing=it.missing,

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from ..green.putt import Putt
 from ..instruments.aid import Aid, Measures
-from ..instruments.registry import instruments, usual_sizes
+from ..instruments.registry import instruments, lay, usual_sizes
 from ..instruments.rig import Rig, Sight
 from ..measure.units import Units
 from .kit import Needed, needed
@@ -60,6 +60,15 @@ def _laid(
     sight = _sight(aid, putt, spread_deg, units, proof) if isinstance(aid, Rig) else None
     missing = tuple(it for it in needed([aid.about], bag) if not it.is_there)
     return Proposal(aid, sight, missing)
+
+
+def laid_by_itself(aid: Aid, putt: Putt) -> Station:
+    """The putt with nothing laid but this."""
+    if isinstance(aid, Rig) and aid.reads_start:
+        return Station(putt, aid)
+    no_rig = lay("no_rig", {})
+    assert isinstance(no_rig, Rig)
+    return Station(putt, no_rig, aids=(aid,))
 
 
 def _sight(rig: Rig, putt: Putt, spread_deg: float, units: Units, proof: Proof) -> Sight:

@@ -3101,6 +3101,20 @@ export interface components {
             names: {
                 [key: string]: string;
             };
+            /**
+             * Pictures
+             * @description every part, drawn small
+             */
+            pictures: {
+                [key: string]: components["schemas"]["Scene"];
+            };
+            /**
+             * Most
+             * @description how many of it an instrument takes at most: of one there is no count
+             */
+            most: {
+                [key: string]: number;
+            };
         };
         /**
          * BandOut
@@ -5336,7 +5350,7 @@ export interface components {
             quantity: components["schemas"]["Quantity"];
             /** Dimensions */
             dimensions: components["schemas"]["Dimension"][];
-            /** @description as usually laid out */
+            /** @description as it stands there, to be known by its shape */
             picture: components["schemas"]["Scene"];
             /**
              * Usual
@@ -7219,6 +7233,8 @@ export interface components {
             sight: components["schemas"]["RigSightOut"] | null;
             /** Words */
             words: string;
+            /** @description the putt with it laid, from above and to scale */
+            stage: components["schemas"]["Scene"];
             /** Guides */
             guides: boolean;
             /**
@@ -7968,6 +7984,8 @@ export interface components {
             id: string;
             /** Name */
             name: string;
+            /** @description from above and to scale, for a right-handed golfer */
+            stage: components["schemas"]["Scene"];
         };
         /** SavedPage */
         SavedPage: {
@@ -9804,6 +9822,12 @@ export interface components {
              * @enum {string}
              */
             level: "starting" | "club" | "skilled" | "elite";
+            /**
+             * Hand
+             * @default right
+             * @enum {string}
+             */
+            hand: "right" | "left";
             /**
              * Wanted Deg
              * @description strictness wanted; null: the level's spread

@@ -14,8 +14,10 @@
     /** The scale it came to stand at, px per mm; and one to keep to, for a drawing under another. */
     along?: number
     fixed?: number
+    /** Its dimensions taped; left out where it is only to be known by its shape. */
+    taped?: boolean
   }
-  let { scene, stretch, label = '', grip, along = $bindable(0), fixed = 0 }: Props = $props()
+  let { scene, stretch, label = '', grip, along = $bindable(0), fixed = 0, taped = true }: Props = $props()
 
   // What is drawn keeps clear of the strip in which the exaggeration is chosen.
   const STRIP = 52
@@ -79,7 +81,7 @@
               stroke-dasharray={it.y_low === null || it.y_high === null ? '7 5' : undefined}
             />
           </g>
-        {:else}
+        {:else if taped}
           <TapeMark tape={it} {page} />
         {/if}
       {/each}

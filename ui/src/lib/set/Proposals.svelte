@@ -5,7 +5,7 @@
   import { choices, named } from '$lib/data/vocabulary.svelte'
   import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
   import Choice from '$lib/base/Choice.svelte'
-  import Sketch from '$lib/drawing/Sketch.svelte'
+  import Stage from '$lib/drawing/Stage.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -18,12 +18,12 @@
     /** The lesson's plan that this is: what is proposed is laid on its line. */
     proofOf: string | null
     level: Shapes['GolferBrief']['level']
-    instruments: Shapes['InstrumentOut'][]
+    hand: Shapes['GolferBrief']['hand']
     /** The spread this golfer has shown in earlier lessons, if any told it. */
     expected?: number | null | undefined
     use: (proposal: Shapes['ProposalOut']) => void
   }
-  let { open = $bindable(), plan, proofOf, level, instruments, expected, use }: Props = $props()
+  let { open = $bindable(), plan, proofOf, level, hand, expected, use }: Props = $props()
 
   const NO_RIG = 'no_rig'
   const MARKS: Partial<Record<Shapes['RigSightOut']['fit'], string>> = { good: '✓', unsure: '!' }
@@ -35,10 +35,9 @@
   const bag = bagQuery()
   const bands = bandsQuery()
   const band = $derived(bands.data?.find((it) => it.level === level))
-  const pictures = $derived(Object.fromEntries(instruments.map((it) => [it.about.kind, it.picture])))
   const wanted = $derived(own ?? expected ?? band?.spread_deg ?? 1.4)
   const found = proposalsQuery(
-    () => ({ ...puttOf(plan), measures, level, wanted_deg: wanted, only_bag: onlyBag, proof_of: proofOf }),
+    () => ({ ...puttOf(plan), measures, level, hand, wanted_deg: wanted, only_bag: onlyBag, proof_of: proofOf }),
     () => bag.data,
     // Asked once all of it is known, not once for each part that comes.
     () => open && !bag.isPending && !bands.isPending
@@ -84,7 +83,6 @@
     {#each found.data ?? [] as it, n (it.kind)}
       <li class="border-t border-hairline py-3" data-proposal={it.kind}>
         <div class="flex items-start justify-between gap-3">
-          {#if pictures[it.kind]}<Sketch scene={pictures[it.kind]!} />{/if}
           <p class="wide flex-1 text-lg">
             {it.name}
             {#if it.sight}<span class="text-base {it.sight.fit === 'good' ? '' : 'text-faded'}">
@@ -112,6 +110,9 @@
               }}>It alone</button
             >
           {/if}
+        </div>
+        <div class="relative my-1 h-24">
+          <Stage scene={it.stage} label="{it.name}: {it.stage.words}" taped={false} />
         </div>
         <p class="text-[15px]">{it.words}</p>
         <p class="text-sm text-faded">

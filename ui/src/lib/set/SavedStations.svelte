@@ -5,6 +5,7 @@
   import { units } from '$lib/data/key'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
   import type { Plan } from './plan'
+  import Stage from '$lib/drawing/Stage.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { savedQuery } from './queries.svelte'
@@ -103,6 +104,7 @@
   <ul aria-label="Kept stations">
     {#each rows as it (it.id)}
       <li class="flex flex-wrap items-center gap-2 border-b border-hairline py-2">
+        <span class="relative h-16 w-full"><Stage scene={it.stage} taped={false} label={it.stage.words} /></span>
         <span class="min-w-0 flex-1">
           <span class="block truncate font-bold">{it.name}</span>
           <span class="block text-sm text-faded">{it.words}</span>

@@ -1,7 +1,7 @@
 /** A station as it is being planned, in the words of the API. */
 import type { Shapes } from '$lib/data/client'
 
-export type Plan = Omit<Shapes['SavedOut'], 'id' | 'name' | 'words' | 'proof'>
+export type Plan = Omit<Shapes['SavedOut'], 'id' | 'name' | 'words' | 'proof' | 'stage'>
 
 /** A first putt that suits most floors. */
 export const FIRST: Plan = {

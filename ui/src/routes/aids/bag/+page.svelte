@@ -6,6 +6,7 @@
   import { createWrite, saying } from '$lib/data/write.svelte'
   import { BAG, forgetBag, setBands, tellBag } from '$lib/set/writes'
   import { place } from '$lib/base/place.svelte'
+  import Sketch from '$lib/drawing/Sketch.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import LinkBands from '$lib/judge/LinkBands.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -52,26 +53,39 @@
   {#if bag.error ?? error}<div class="mt-3">
       <Trouble error={bag.error ?? error} again={() => bag.refetch()} />
     </div>{/if}
-  <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 md:grid-cols-3">
+  <ul class="mt-3 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
     {#each parts as [part, n] (part)}
       {@const name = nameOf(part)}
-      <li class="flex items-center justify-between gap-3 border-b border-hairline py-1.5" data-part={part}>
-        <span class={n ? 'font-semibold' : 'text-faded'}>{name}</span>
-        <span class="flex items-center">
-          <button
-            class="button px-3"
-            aria-label="{name}: one less"
-            disabled={n === 0}
-            onclick={() => telling.mutate({ ...owned, [part]: n - 1 })}>−</button
-          >
-          <output class="w-11 text-center text-lg font-bold">{n}</output>
-          <button
-            class="button px-3"
-            aria-label="{name}: one more"
-            disabled={n === 99}
-            onclick={() => telling.mutate({ ...owned, [part]: n + 1 })}>+</button
-          >
-        </span>
+      {@const most = bag.data?.most[part] ?? 1}
+      {@const picture = bag.data?.pictures[part]}
+      <li class="flex items-center justify-between gap-2 border-b border-hairline py-1.5" data-part={part}>
+        <button
+          class="flex min-h-14 min-w-0 flex-1 items-center gap-3 px-1 text-left hover:bg-sheet {n
+            ? 'font-semibold'
+            : 'text-faded'}"
+          aria-pressed={n > 0}
+          aria-label="{name}: {n ? 'in the bag' : 'not in the bag'}"
+          onclick={() => telling.mutate({ ...owned, [part]: n ? 0 : most })}
+        >
+          <span class="w-5 shrink-0" aria-hidden="true">{n ? '✓' : ''}</span>
+          {#if picture}<Sketch scene={picture} width={72} height={40} />{/if}
+          <span class="min-w-0">{name}</span>
+        </button>
+        {#if most > 1}<span class="flex items-center">
+            <button
+              class="button px-3"
+              aria-label="{name}: one less"
+              disabled={n === 0}
+              onclick={() => telling.mutate({ ...owned, [part]: n - 1 })}>−</button
+            >
+            <output class="w-11 text-center text-lg font-bold">{n}</output>
+            <button
+              class="button px-3"
+              aria-label="{name}: one more"
+              disabled={n === 99}
+              onclick={() => telling.mutate({ ...owned, [part]: n + 1 })}>+</button
+            >
+          </span>{/if}
       </li>
     {:else}
       {#if bag.data}<li class="py-3 text-lg">

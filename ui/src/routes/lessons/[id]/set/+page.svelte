@@ -312,8 +312,8 @@
     {plan}
     proofOf={planning.known(sheet.stations)}
     level={sheet.golfer.level}
+    hand={sheet.golfer.hand}
     expected={line.data?.spread_deg}
-    instruments={known}
     use={(it) => planning.take(it)}
   />
 {/if}
