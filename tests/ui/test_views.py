@@ -303,3 +303,23 @@ def test_a_slide_says_what_it_slides_along(page: Page):
     pictures = page.request.get("/api/instruments").json()
     slides = {it["about"]["kind"]: it["about"]["slides"] for it in pictures if it["about"]["entry"] == "slide"}
     assert "ruler" not in slides["plumb"] and "mirror" in slides["ground_mirror"] and all(slides.values())
+
+
+@pytest.mark.parametrize("size", ["tablet", "phone"])
+def test_the_run_sheet_says_every_step_and_cuts_none_where_it_is_narrow(page: Page, size):
+    page.set_viewport_size(dict(zip(("width", "height"), SIZES[size], strict=True)))
+    for name in ("Junia", "Pell", "Idris"):
+        [golfer] = page.request.get("/api/golfers", params={"q": name}).json()["items"]
+        [lesson, *_] = page.request.get(f"/api/golfers/{golfer['golfer']['id']}/lessons").json()["items"]
+        for units in ("metric", "feet"):
+            page.goto(f"/lessons/{lesson['lesson']['id']}/judge")
+            page.evaluate(f"localStorage.setItem('libella.units', '{units}')")
+            page.reload()
+            brief = page.locator("[data-brief]")
+            # Each has come when the last has: the lesson before the judgement of it.
+            for n in range(6):
+                expect(brief.nth(n)).not_to_be_empty()
+            cut = brief.evaluate_all(
+                "all => all.filter(it => it.scrollWidth > it.clientWidth || !it.textContent).map(it => it.outerHTML)"
+            )
+            assert cut == [], cut

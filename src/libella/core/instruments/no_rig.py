@@ -10,6 +10,7 @@ from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.units import Units
 from .aid import About, Raw, Zone, choice
+from .cautions import BEYOND_THE_HOLE
 from .rig import Rig, Sight
 
 _AT_M = 0.5
@@ -39,7 +40,7 @@ class NoRig(Rig):
         cannot="Whether a miss was aimed, pushed or pulled; a holed putt says little of its start.",
         read="Note what lies beside it, or where the ball finished.",
         mistakes=("Misses counted as starts: pace and read are in them.",),
-        cautions=("Nobody stands on the line beyond the hole to see where it ends.",),
+        cautions=(BEYOND_THE_HOLE,),
     )
 
     @property

@@ -64,7 +64,7 @@ def _laid(
 
 def laid_by_itself(aid: Aid, putt: Putt) -> Station:
     """The putt with nothing laid but this."""
-    if isinstance(aid, Rig) and aid.reads_start:
+    if isinstance(aid, Rig) and aid.about.measures == "start":
         return Station(putt, aid)
     no_rig = lay("no_rig", {})
     assert isinstance(no_rig, Rig)

@@ -83,8 +83,9 @@
       <span class="wide block text-lg">{step.name}</span>
       <span class="block text-sm leading-snug text-faded max-desk:hidden">{step.result}</span>
       <!-- As tall while it is not known yet, so that nothing moves when it is. -->
-      <span class="block min-h-5 text-sm leading-5 whitespace-nowrap text-faded max-sm:text-xs desk:hidden" data-brief
-        >{step.brief ?? ''}</span
+      <span
+        class="block min-h-5 text-[13px] leading-5 tracking-tight whitespace-nowrap text-faded max-sm:text-xs desk:hidden"
+        data-brief>{step.brief ?? ''}</span
       >
     </a>
   {/each}

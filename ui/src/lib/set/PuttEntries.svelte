@@ -45,7 +45,8 @@
     if (!plan.read) plan.target = 'read'
     plan.read = {
       place,
-      side: plan.read?.side ?? 'left',
+      // A putt that falls to the left is started to the right of the hole.
+      side: plan.read?.side ?? (plan.falls_right_percent < 0 ? 'right' : 'left'),
       outside_m: place === 'outside' ? (plan.read?.outside_m ?? 0.05) : 0
     }
   }

@@ -152,6 +152,7 @@
 </script>
 
 {#if planning.plan && plan && sheet}
+  <h1 class="sr-only">Set: the putt, the rig and what lies beside it</h1>
   <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex flex-col desk:min-h-0">
       <!-- Room for the side elevation before it has come: nothing slides away under a finger. -->

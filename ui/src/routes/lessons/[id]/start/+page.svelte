@@ -171,12 +171,17 @@
 {#if sheet && !sheet.blocks.length}
   <div class="p-6">
     <h1 class="wide text-2xl">No block yet</h1>
-    <p class="mt-2 text-lg">Set the putt and the rig first; then every putt is one tap here.</p>
+    <p class="mt-2 text-lg">
+      {sheet.stations.some((it) => it.current)
+        ? 'The station is laid: start a block on it, and every putt is one tap here.'
+        : 'Set the putt and the rig first; then every putt is one tap here.'}
+    </p>
     <a class="button primary mt-4 min-h-14 text-lg" href="/lessons/{id}/set">Set the line</a>
   </div>
 {:else if judged.error && !block}
   <div class="p-6"><Trouble error={judged.error} again={() => judged.refetch()} /></div>
 {:else if sheet && block && judgement && vial && !picture.isLoading}
+  <h1 class="sr-only">Start: {block.condition}, {block.station}</h1>
   <!-- Not before the entry stands: a putt tapped while “Putt 1” shows must find its key. -->
   <div class="flex min-h-full flex-col desk:grid desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex min-h-0 flex-col max-desk:contents">
