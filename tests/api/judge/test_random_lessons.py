@@ -13,7 +13,14 @@ from .lessons import Told
 
 NOWHERE = re.compile(r"\binf\b|\bnan\b|\bNone\b|\b0 of 0\b|[{}]|\bmostly\b|\b[a-z]+_[a-z]+")
 # A note by the quantity that it is a reading of.
-READ_AS = {"strike": "strike", "path": "path", "finish": "holed", "ran_past_m": "roll_past"}
+READ_AS = {
+    "strike": "strike",
+    "path": "path",
+    "path_going_back": "path_back",
+    "face_impact": "impact",
+    "finish": "holed",
+    "ran_past_m": "roll_past",
+}
 NOTED = [name for name, it in NOTES.items() if it.options and name != "read"]
 FACTORS = [{}, {}, {"set_up": "wide base"}, {"cue": "blank"}, {"trial": "mine"}]
 

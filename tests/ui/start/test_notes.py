@@ -39,7 +39,7 @@ def test_a_putt_is_told_step_by_step_in_the_order_in_which_it_happens(page: Page
     expect(step).to_have_attribute("data-note-step", "finish")
     page.get_by_role("button", name="Skip").click()
     expect(putts).to_have_count(1)
-    expect(putts.first).to_contain_text("felt left, toe low")
+    expect(putts.first).to_contain_text("felt left · strike toe low")
     expect(page.locator("[data-link='saved']")).to_be_visible()
     expect(step).to_have_attribute("data-note-step", "felt")
     page.keyboard.press("u")

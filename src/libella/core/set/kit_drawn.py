@@ -21,6 +21,8 @@ _LEVEL: Final[tuple[Shape, ...]] = (
     Line(-12, -9, -12, 9, "mark"),
     Line(12, -9, 12, 9, "mark"),
 )
+_PLAIN: Final[tuple[Shape, ...]] = (box(-50, -28, 50, 28, "board"),)
+"""Of a part nobody has drawn, which no instrument takes."""
 _CARD: Final[tuple[Shape, ...]] = (
     box(-60, -30, 60, 30, "board"),
     *(Line(-40, y, 40 - 3 * y, y, "mark") for y in (-15, 0, 15)),
@@ -66,6 +68,8 @@ def part_picture(part: str) -> Scene:
     if part in _OWN:
         return Scene(-100, -45, 100, 45, PARTS[part].name, _OWN[part])
     takes = [it for it in instruments().values() if part in dict(it.about.parts)]
+    if not takes:
+        return Scene(-100, -45, 100, 45, PARTS[part].name, _PLAIN)
     plainest = min(takes, key=lambda it: (len(it.about.parts), it.about.kind))
     return likeness(plainest.laid({}), "metric")
 

@@ -16,8 +16,19 @@
     fixed?: number
     /** Its dimensions taped; left out where it is only to be known by its shape. */
     taped?: boolean
+    /** What is written grows with the picture: on a wall it is read from further away. */
+    grows?: boolean
   }
-  let { scene, stretch, label = '', grip, along = $bindable(0), fixed = 0, taped = true }: Props = $props()
+  let {
+    scene,
+    stretch,
+    label = '',
+    grip,
+    along = $bindable(0),
+    fixed = 0,
+    taped = true,
+    grows = false
+  }: Props = $props()
 
   // What is drawn keeps clear of the strip in which the exaggeration is chosen.
   const STRIP = 52
@@ -27,8 +38,9 @@
   let chosen = $state<number | null>(null)
   const across = $derived(chosen ?? (stretch === 'fitting' ? fittingStretch(scene, width, height) : 1))
   const page = $derived(layOut(scene, width, height, across, fixed))
-  /** What is written grows with the picture: on a wall it is read from further away. */
-  const written = $derived(Math.min(26, Math.max(13, 22 * page.along)))
+  const written = $derived(grows ? Math.min(26, Math.max(11, 22 * page.along)) : 13)
+  /** Where a text begins so that it ends on the page: in a narrow picture it stands over what it is of, and is not cut. */
+  const begins = (x: number, text: string) => Math.min(page.x(x), width - 4 - text.length * written * 0.56)
   const tapes = $derived(scene.shapes.flatMap((it) => (it.shape === 'tape' ? [it] : [])))
   $effect(() => {
     along = page.along
@@ -57,8 +69,12 @@
         {:else if it.shape === 'line'}
           <line class={it.role} x1={page.x(it.x1)} y1={page.y(it.y1)} x2={page.x(it.x2)} y2={page.y(it.y2)} />
         {:else if it.shape === 'label'}
-          <text class="label-text" font-size={written} x={page.x(it.x)} y={page.y(it.y)} text-anchor={it.anchor}
-            >{it.text}</text
+          <text
+            class="label-text"
+            font-size={written}
+            x={it.anchor === 'start' ? begins(it.x, it.text) : page.x(it.x)}
+            y={page.y(it.y)}
+            text-anchor={it.anchor}>{it.text}</text
           >
         {:else if it.shape === 'ray'}
           <g class="ray {it.side}" opacity={fade(it.age)}>
@@ -182,6 +198,10 @@
   .label-text {
     fill: var(--ink);
     font-weight: 600;
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+    stroke-linejoin: round;
   }
   /* A line through points is never an area. */
   polyline {

@@ -52,7 +52,7 @@
         style:aspect-ratio={shapeOf(finding.picture)}
         data-finding-picture
       >
-        <Stage scene={finding.picture} label={finding.words} />
+        <Stage grows scene={finding.picture} label={finding.words} />
       </div>
       {#if finding.picture_words}<p class="text-[15px] text-faded">{finding.picture_words}</p>{/if}
     {/if}

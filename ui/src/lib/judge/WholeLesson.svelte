@@ -47,7 +47,7 @@
             style:aspect-ratio={shapeOf(it.picture)}
             data-picture
           >
-            <Stage scene={it.picture} label={it.headline} />
+            <Stage grows scene={it.picture} label={it.headline} />
           </div>
           <p class="mt-1 text-[15px] text-faded">{it.picture_words} {it.fan ? '' : it.chain_words}</p>
         {/if}
@@ -68,7 +68,7 @@
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
             {#if it.fan}
               <div class="relative mt-2 h-[210px] border-b border-hairline" data-fan>
-                <Stage scene={it.fan} label={it.fan_words} />
+                <Stage grows scene={it.fan} label={it.fan_words} />
               </div>
               <p class="mt-1 mb-2 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
             {/if}

@@ -28,7 +28,9 @@
     <p class="text-center text-3xl">Waiting for the coach’s screen…</p>
   {:else if it}
     <h1 class="wide text-center text-[clamp(1.8rem,5vw,4.5rem)] leading-tight" data-headline>{it.for_golfer}</h1>
-    {#if it.picture}<div class="relative min-h-0 flex-1"><Stage scene={it.picture} label={it.headline} /></div>{/if}
+    {#if it.picture}<div class="relative min-h-0 flex-1">
+        <Stage grows scene={it.picture} label={it.headline} />
+      </div>{/if}
   {/if}
   <a class="button plain absolute top-2 right-2" href="/lessons/{id}/judge" aria-label="Back to the lesson">✕</a>
 </div>
