@@ -54,6 +54,26 @@ def test_what_is_laid_is_offered_to_be_noted_and_what_was_noted_never_crosses_to
     expect(also).to_contain_text("nothing else")
 
 
+def test_the_next_block_is_putted_as_the_one_before_and_its_sheet_closes(page: Page):
+    """Begun from the step itself, whatever its address says of a block; one tap makes one block."""
+    own_lesson(page, "Other Block Golfer")
+    choose_rig(page, "Gate of pegs")
+    page.get_by_text("Hole and path").tap()
+    page.get_by_role("radio", name="No hole, to an aim point").tap()
+    page.get_by_role("button", name="Start block").tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    page.goto(page.url.split("?")[0])
+    page.get_by_role("button", name="Other").tap()
+    sheet = page.get_by_role("dialog")
+    expect(sheet.get_by_text("Hole and path")).to_contain_text("no hole")
+    sheet.get_by_role("button", name="Start block").dblclick()
+    expect(sheet).to_be_hidden()
+    zone(page, "clean").tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    lesson = page.request.get(f"/api/lessons/{page.url.split('/lessons/')[1].split('/')[0]}").json()
+    assert [(it["hole"], it["putts"]) for it in lesson["blocks"]] == [(False, 0), (False, 1)]
+
+
 def test_how_it_rolls_is_asked_of_two_ball_positions_with_no_rig(page: Page):
     own_lesson(page, "Rolling Golfer")
     choose_rig(page, "No start rig")

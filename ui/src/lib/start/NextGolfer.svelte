@@ -26,7 +26,10 @@
     (golfer) => starting.mutate(golfer.id)
   )
   const HANDS = choices<'right' | 'left'>('hand')
-  const busy = $derived(starting.isPending || adding.isPending)
+  // From the first tap on, till it is refused.
+  const busy = $derived(
+    starting.isPending || starting.isSuccess || adding.isPending || (adding.isSuccess && !starting.error)
+  )
 </script>
 
 <p class="mb-2">The line, the rig and the plan stay as they are, with their proof. The last seen stand first.</p>

@@ -31,8 +31,8 @@
     watched?: Shapes['NoteOut'][]
     /** A rig watches the start; else something else must be noted. */
     readsStart?: boolean
-    /** What else the block before noted of every putt; none before the first. */
-    asked?: string[] | undefined
+    /** The block before in this lesson: what it noted, to a hole or none, and the path as it was meant stay. */
+    like?: Shapes['BlockOut'] | undefined
     /** What is usual stands folded away, in one line. */
     folded?: boolean
     started?: () => void
@@ -49,7 +49,7 @@
     closed = false,
     watched = [],
     readsStart = true,
-    asked = undefined,
+    like = undefined,
     folded = false,
     started,
     compare
@@ -75,15 +75,19 @@
    * As the block before; for a first one what was noted last, and what is laid there. With no rig nothing is told unless it
    * is noted: what lies there, or else where the putt finished.
    */
-  const before = $derived(asked ?? last.asks ?? [])
+  const before = $derived(like?.asks ?? last.asks ?? [])
   const laid = $derived(watched.map((it) => it.note))
-  const needed = $derived(readsStart ? (asked ? [] : laid) : laid.length ? laid : ['finish'])
+  const needed = $derived(readsStart ? (like ? [] : laid) : laid.length ? laid : ['finish'])
   const usualAsks = $derived([...before, ...needed, ...wanted])
   const asks = $derived(every.map((it) => it.note).filter((it) => tapped[it] ?? usualAsks.includes(it)))
   const toggle = (note: string) => (tapped[note] = !asks.includes(note))
-  let hole = $state<'hole' | 'none'>('hole')
-  let path_model = $state<Shapes['BlockIn']['path_model']>('')
-  let ball_ahead_m = $state(0)
+  // What is tapped there stays, also when a block comes meanwhile.
+  // svelte-ignore state_referenced_locally
+  let hole = $state<'hole' | 'none'>(like && !like.hole ? 'none' : 'hole')
+  // svelte-ignore state_referenced_locally
+  let path_model = $state<Shapes['BlockIn']['path_model']>(like?.path_model ?? '')
+  // svelte-ignore state_referenced_locally
+  let ball_ahead_m = $state(like?.ball_ahead_m ?? 0)
   const noted = $derived(
     hole === 'hole' ? asks : asks.filter((it) => !every.find((note) => note.note === it)?.needs_hole)
   )
@@ -117,8 +121,15 @@
     }
   )
   const error = $derived(laying.error ?? starting.error)
+  /** Begun, and not refused: between the plan and the block neither is on its way, and a second tap would make a second one. */
+  let begun = $state(false)
+  $effect(() => {
+    if (error) begun = false
+  })
   function start(event: SubmitEvent): void {
     event.preventDefault()
+    if (begun) return
+    begun = true
     laying.mutate(undefined)
   }
 </script>
@@ -186,9 +197,7 @@
   </details>
   {#if error}<Trouble {error} />{/if}
   <div class="flex gap-2">
-    <button
-      class="button primary min-h-14 flex-1 text-lg"
-      disabled={laying.isPending || starting.isPending || closed || !notes.data}>Start block</button
+    <button class="button primary min-h-14 flex-1 text-lg" disabled={begun || closed || !notes.data}>Start block</button
     >
     {#if compare}<button
         class="button min-h-14 px-3"

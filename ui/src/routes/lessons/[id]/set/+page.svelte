@@ -288,7 +288,7 @@
           guides={rig?.about.guides ?? false}
           watched={seen?.watched ?? []}
           readsStart={seen?.reads_start ?? true}
-          asked={sheet.blocks.at(-1)?.asks}
+          like={sheet.blocks.at(-1)}
           folded
           closed={!seen || Boolean(fault) || unread}
           compare={(asks) => void compare(asks)}

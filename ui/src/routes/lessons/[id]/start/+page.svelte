@@ -68,6 +68,12 @@
   // A check that led here wants a block that notes something: that is offered at once.
   let switching = $state(page.url.searchParams.has('note'))
   let planning = $state(false)
+  // What begins a block is begun beside the one that is shown: were that left open, the new one would take its place, and the
+  // sheet with what was chosen would go before it was told that its work is done.
+  $effect(() => {
+    if ((switching || planning) && blockId && !page.url.searchParams.has('block'))
+      void goto(`?block=${blockId}`, { replaceState: true, noScroll: true, keepFocus: true })
+  })
   let nexting = $state(false)
   let telling = $state(false)
 
@@ -325,7 +331,7 @@
       guides={block.guided}
       watched={block.watched}
       readsStart={judgement.watched}
-      asked={block.asks}
+      like={block}
       closed={ended}
       started={() => (switching = false)}
     />
