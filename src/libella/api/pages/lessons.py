@@ -19,12 +19,12 @@ from ...lessons.set.plans import plans_in
 from ...lessons.set.stations import entry_of
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
-from ...words.aim.links import NOTHING_BRIEF, NOTHING_READ, aim_brief, aim_words
+from ...words.aim.links import NOTHING_READ, aim_brief, aim_words
 from ...words.see.eyes import eye_brief, eye_words
 from ...words.see.first_look import first_brief, first_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight_words
 from ...words.set.station import apart_words
-from ...words.shared.brief import length_brief
+from ...words.shared.brief import NOTHING, length_brief
 from ...words.stand.set_up import stand_brief, stand_line
 from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
 from ..judge.blocks import BlockLine, BlockOut, block_line, block_out
@@ -151,7 +151,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
 
 def _set_brief(plans: Sequence[StationOut], units: InUnits) -> str:
     now = next((it for it in plans if it.current), None)
-    return length_brief(now.distance_m, units) if now else "–"
+    return length_brief(now.distance_m, units) if now else NOTHING
 
 
 def _stand(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
@@ -169,10 +169,10 @@ def _sight(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
         if (found := eyes_now(desk, id)) is not None:
             return eye_words(found, units)[0], eye_brief(found, units)
     if told is None:
-        return (BEING_ASKED, "being asked") if asked else (NOTHING_ASKED, "–")
+        return (BEING_ASKED, "being asked") if asked else (NOTHING_ASKED, NOTHING)
     return sight_words(told.found).headline, sight_brief(told.found)
 
 
 def _aim(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
     told = aims.aim_told(desk, id)
-    return (aim_words(told, units).headline, aim_brief(told)) if told else (NOTHING_READ, NOTHING_BRIEF)
+    return (aim_words(told, units).headline, aim_brief(told)) if told else (NOTHING_READ, NOTHING)

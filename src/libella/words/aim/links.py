@@ -8,7 +8,7 @@ from ...core.estimate import Summary
 from ...core.measure.angle import offset_m
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, sided
-from ..shared.brief import angle_brief, times_brief
+from ..shared.brief import NOTHING, angle_brief, times_brief
 from ..shared.certainty import WORDS, headline
 from ..shared.counts import counted
 
@@ -53,7 +53,7 @@ def aim_words(it: AimFound, units: Units) -> AimWords:
 def aim_brief(it: AimFound) -> str:
     """A set in a narrow run sheet."""
     if it.summary is None:
-        return NOTHING_BRIEF
+        return NOTHING
     if it.beyond is not None:
         return times_brief(it.beyond.side, it.beyond.times, it.set_downs)
     return angle_brief(it.summary.bias, it.verdict)
@@ -139,4 +139,3 @@ def aid_words(it: Moved | None) -> str:
 
 
 NOTHING_READ: Final = "Nothing read yet."
-NOTHING_BRIEF: Final = "–"

@@ -24,7 +24,7 @@ from ...core.judge.findings.finding import Finding
 from ...core.judge.findings.ranked import RULES, Starts
 from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, degrees
-from ..shared.brief import MARKS, angle_brief
+from ..shared.brief import MARKS, NOTHING, angle_brief
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 from .claims import (
@@ -121,7 +121,7 @@ def chosen_brief(some: Sequence[Chosen]) -> str:
         case Nothing():
             return "fine"
         case Open() as it:
-            return "unsure" if it.read else "–"
+            return "unsure" if it.read else NOTHING
 
 
 def _ends(toe: Side) -> str:

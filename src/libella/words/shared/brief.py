@@ -10,6 +10,7 @@ from ...core.measure.units import Units, degrees, fraction, tape
 from .certainty import nameless
 
 LONGEST: Final = 12
+NOTHING: Final = "–"
 MARKS: Final[dict[Side, str]] = {"left": "◂", "right": "▸", "neither": ""}
 _SURE: Final[dict[Word, str]] = {"clear": "clear", "likely": "likely", "none": "fine", "open": "unsure"}
 

@@ -8,6 +8,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import is_likely, is_unlikely, sure_of
 from ...core.measure.units import Units, percent, tape
 from ...core.stand.set_up import ENTRIES, Group, Noted, Unit, Value, Wander
+from ..shared.brief import NOTHING
 from ..shared.certainty import WORDS
 from ..shared.counts import counted
 
@@ -106,7 +107,7 @@ def stand_line(noted: Sequence[Noted], loose: Sequence[Wander], *, again: bool, 
 def stand_brief(noted: Sequence[Noted], loose: Sequence[Wander]) -> str:
     """A set-up in a narrow run sheet."""
     if not noted:
-        return "–"
+        return NOTHING
     if any(is_likely(it.wandering) for it in loose):
         return "wanders"
     changed = sum(it.is_changed for it in noted)

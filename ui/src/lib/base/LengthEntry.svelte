@@ -1,9 +1,10 @@
 <!-- A length: stored in metres, shown in the coach's units, read as people write it. -->
 <script lang="ts">
-  import { inSteps, rulerFor, shown, stepOn, typed, unitBeside, withUnit, wouldDo } from '$lib/base/length'
+  import { inSteps, rulerFor, shown, stepOn, typed, unitBeside, wouldDo } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import { stride } from '$lib/base/stride.svelte'
   import { entry, lengths } from '$lib/data/vocabulary.svelte'
+  import LengthEntry from './LengthEntry.svelte'
   import Stepper from './Stepper.svelte'
 
   interface Props {
@@ -35,7 +36,7 @@
   const size = $derived(stepOn(ruler, step))
 
   const steps = stride()
-  const steppers = $derived(
+  const inStepsToo = $derived(
     paced && steps.metres && value ? `${Number((value / steps.metres).toFixed(1))} steps. ` : ''
   )
   let stepper: Stepper
@@ -51,13 +52,12 @@
     stepper.take()
     asking = false
   }
-  const stepRuler = $derived(rulerFor(0.5, settings.units))
 </script>
 
 <Stepper
   bind:this={stepper}
   label={label ?? told.label}
-  hint={steppers + (hint ?? told.hint)}
+  hint={inStepsToo + (hint ?? told.hint)}
   unit={unitBeside(ruler)}
   typedIn={ruler.unit}
   text={value === null ? '' : shown(value, ruler)}
@@ -71,21 +71,7 @@
 {#if asking}
   <div class="mt-1 border-l-4 border-ink pl-3" data-asks-step>
     <p class="mb-1 text-sm font-semibold">How long is {steps.whose} step? Asked once.</p>
-    <div class="flex items-end gap-2">
-      <button
-        class="button px-3"
-        type="button"
-        aria-label="The step: less"
-        onclick={() => (one = Math.max(0.3, Math.round((one - stepOn(stepRuler, 0.05)) * 1e4) / 1e4))}>−</button
-      >
-      <output class="min-h-11 py-2 text-lg font-semibold">{withUnit(one, stepRuler)}</output>
-      <button
-        class="button px-3"
-        type="button"
-        aria-label="The step: more"
-        onclick={() => (one = Math.min(1.2, Math.round((one + stepOn(stepRuler, 0.05)) * 1e4) / 1e4))}>+</button
-      >
-      <button class="button primary" type="button" onclick={known}>That is a step</button>
-    </div>
+    <LengthEntry of="step_m" label="The step" hint="" by={0.05} value={one} onvalue={(metres) => (one = metres)} />
+    <button class="button primary mt-1" type="button" onclick={known}>That is a step</button>
   </div>
 {/if}

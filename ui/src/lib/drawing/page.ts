@@ -63,9 +63,6 @@ export function farEnd(tape: Tape, page: Page) {
     : { x: x + setOff(tape), y, level, mm: Math.sign(tape.y2 - tape.y1 || 1) / page.over }
 }
 
-/** The shape of the box a scene fills, as CSS. */
-export const shapeOf = (scene: Scene): string => `${scene.right - scene.left} / ${scene.bottom - scene.top}`
-
 /** The height a side elevation takes at a scale, as CSS, with room for a figure over it. */
 export function sideHeight(scene: Scene, along: number): string {
   return `${Math.min(150, (scene.bottom - scene.top) * along + 52)}px`

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import { day, moment } from '$lib/base/dates'
-  import Stage from '$lib/drawing/Stage.svelte'
+  import Picture from '$lib/drawing/Picture.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { golferLessonsQuery } from '$lib/golfer/queries.svelte'
@@ -79,8 +79,7 @@
     <h1 class="wide mt-3 text-[30px] leading-tight" data-headline>{it.headline}</h1>
     <p class="mt-1 text-lg">From {it.names[0]} to {it.names[1]}.</p>
     {#if it.fan}
-      <div class="relative mt-2 h-[210px] border-y border-hairline"><Stage scene={it.fan} label={it.headline} /></div>
-      <p class="mt-1 text-[15px] text-faded">{it.fan_words}</p>
+      <div class="mt-2"><Picture scene={it.fan} label={it.headline} words={it.fan_words} /></div>
     {/if}
     <ol class="mt-3">
       {#each it.links as one (one.label)}

@@ -3,8 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import { stamp } from '$lib/data/clock'
   import { createWrite } from '$lib/data/write.svelte'
-  import { shapeOf } from '$lib/drawing/page'
-  import Stage from '$lib/drawing/Stage.svelte'
+  import Picture from '$lib/drawing/Picture.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Evidence from './Evidence.svelte'
@@ -47,14 +46,7 @@
   </summary>
   <div class="grid gap-3 pb-4 pl-[2.2rem]">
     {#if finding.picture && opened}
-      <div
-        class="relative max-h-[32vh] border-y border-hairline"
-        style:aspect-ratio={shapeOf(finding.picture)}
-        data-finding-picture
-      >
-        <Stage grows scene={finding.picture} label={finding.words} />
-      </div>
-      {#if finding.picture_words}<p class="text-[15px] text-faded">{finding.picture_words}</p>{/if}
+      <div><Picture small scene={finding.picture} label={finding.words} words={finding.picture_words} /></div>
     {/if}
     {#if finding.speaks_for.length}<Evidence {lessonId} title="Speaks for it" facts={finding.speaks_for} />{/if}
     {#if finding.against.length}<Evidence {lessonId} title="Speaks against it" facts={finding.against} />{/if}

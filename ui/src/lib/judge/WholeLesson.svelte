@@ -3,8 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import Coming from '$lib/base/Coming.svelte'
-  import { shapeOf } from '$lib/drawing/page'
-  import Stage from '$lib/drawing/Stage.svelte'
+  import Picture from '$lib/drawing/Picture.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
   import Compared from './Compared.svelte'
@@ -42,14 +41,13 @@
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
         {#if it.picture}
-          <div
-            class="relative mt-2 max-h-[42vh] border-y border-hairline"
-            style:aspect-ratio={shapeOf(it.picture)}
-            data-picture
-          >
-            <Stage grows scene={it.picture} label={it.headline} />
+          <div class="mt-2">
+            <Picture
+              scene={it.picture}
+              label={it.headline}
+              words={it.fan ? it.picture_words : `${it.picture_words} ${it.chain_words}`}
+            />
           </div>
-          <p class="mt-1 text-[15px] text-faded">{it.picture_words} {it.fan ? '' : it.chain_words}</p>
         {/if}
         {#if it.first.length}
           <section class="mt-4" aria-label="Findings">
@@ -67,10 +65,9 @@
           <section class="mt-5">
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Link by link</h2>
             {#if it.fan}
-              <div class="relative mt-2 h-[210px] border-b border-hairline" data-fan>
-                <Stage grows scene={it.fan} label={it.fan_words} />
+              <div class="mt-2 mb-2">
+                <Picture small scene={it.fan} label={it.fan_words} words="{it.fan_words} {it.chain_words}" />
               </div>
-              <p class="mt-1 mb-2 text-[15px] text-faded">{it.fan_words} {it.chain_words}</p>
             {/if}
             <ChainLinks links={it.links} />
           </section>
