@@ -15,7 +15,7 @@
 </script>
 
 <div
-  class="relative {small ? 'max-h-[32vh]' : 'max-h-[42vh]'} border-y border-hairline"
+  class="relative w-full {small ? 'max-h-[32vh]' : 'max-h-[42vh]'} border-y border-hairline"
   style:aspect-ratio="{scene.right - scene.left} / {scene.bottom - scene.top}"
   data-picture={small ? 'small' : 'whole'}
 >
