@@ -35,7 +35,7 @@ def out(coach, scope, id, form):
 def test_what_comes_out_as_csv_and_as_json_is_the_same_and_is_what_was_read(coach, lesson):
     rows = list(csv.DictReader(io.StringIO(out(coach, "lesson", lesson["id"], "csv"))))
     document = json.loads(out(coach, "lesson", lesson["id"], "json"))
-    assert (document["format"], document["version"]) == ("libella-putts", 3)
+    assert (document["format"], document["version"]) == ("libella-putts", 4)
     assert [it["name"] for it in document["dictionary"]] == NAMES
     assert len(rows) == len(document["putts"]) == 3
     readings = coach.judged(lesson["block"])["block"]["readings"]

@@ -70,6 +70,7 @@ TARGETS: Final[dict[str, Target]] = {
     "green_speed_ft": Target("Green speed", "number"),
     "falls_forward_percent": Target("Falls forward", "slope", ("down", "up")),
     "falls_right_percent": Target("Falls across", "slope", ("right", "left")),
+    "flags": Target("What lowers its weight", "text"),
     "voided": Target("Does not count", "flag"),
     "void_reason": Target("Why it does not count", "text"),
 }

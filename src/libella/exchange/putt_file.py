@@ -7,6 +7,7 @@ from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from typing import Any, Final
 
+from ..core.measure.flag import FLAGS, weight_of
 from ..core.start.notes import NOTES, Note
 from ..core.start.stroke import MEASURES, Measure
 from ..core.start.watched import kind_of
@@ -17,7 +18,7 @@ from ..lessons.values import KeptGolfer, KeptLesson
 from .spreadsheet import for_spreadsheet
 
 FORMAT: Final = "libella-putts"
-VERSION: Final = 3
+VERSION: Final = 4
 Value = str | float | int | bool | None
 _PUTT: Final = ("distance_m", "past_m", "green_speed_ft", "falls_forward_percent", "falls_right_percent")
 
@@ -76,6 +77,8 @@ DICTIONARY: Final[tuple[Column, ...]] = (
         if name not in NOTES and name != "start_deg"
     ),
     Column("watched", "", "what was noted of each aid that lay beside it, JSON; empty: nothing"),
+    Column("weight", "", "as much of a whole putt it counts: 1, or less for what was said of it"),
+    Column("flags", "", f"what lowers its weight: {', '.join(FLAGS)}; several with a +; empty: nothing"),
     Column("voided", "", "true: does not count"),
     Column("void_reason", "", "why"),
 )
@@ -118,6 +121,8 @@ def rows(
                 **{name: it.notes.get(name) for name in NOTES},
                 **measures_of(it, told.get(it.id, ())),
                 "watched": json.dumps(watched, sort_keys=True) if watched else None,
+                "weight": weight_of(it.flags),
+                "flags": "+".join(it.flags) or None,
                 "voided": it.voided,
                 "void_reason": it.void_reason,
             }

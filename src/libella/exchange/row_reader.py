@@ -12,6 +12,7 @@ from ..core.golfer.hand import Hand
 from ..core.instruments.degree_reader import READ
 from ..core.instruments.no_rig import NOT_WATCHED
 from ..core.measure.angle import angle_deg
+from ..core.measure.flag import FLAGS, checked_flags
 from ..core.measure.limits import Bounds, OutOfLimits
 from ..core.start.notes import NOTES, joined, parts_of
 from ..core.start.stroke import MEASURES
@@ -30,7 +31,7 @@ _BY_HAND: Final = {
     "closed": "left", "open": "right", "in_to_out": "right", "out_to_in": "left", "push": "right", "pull": "left",
 }  # fmt: skip
 """Where these lie for a right-handed golfer."""
-_TEXTS: Final = ("golfer", "condition", "lesson_id", "block_id", "void_reason")
+_TEXTS: Final = ("golfer", "condition", "lesson_id", "block_id", "void_reason", "flags")
 _TOTALS: Final = re.compile(
     r"(grand |sub ?)?(totals?|sum|averages?|avg|mean|median|min(imum)?|max(imum)?|st\.? ?dev\.?|std\.?( ?dev\.?)?|sd|"
     r"standard deviation|count|n)\b.{0,30}"
@@ -168,7 +169,15 @@ class RowReader:
             notes=notes,
             voided=voided,
             void_reason=(self._text("void_reason")[:80] or "as in the file") if voided else None,
+            flags=self._flags(),
         )
+
+    def _flags(self) -> tuple[str, ...]:
+        """What was said of the putt that lowers its weight, as Libella writes it."""
+        told = [it for it in self._text("flags").split("+") if it]
+        if strange := [it for it in told if it not in FLAGS]:
+            raise Bad("What lowers its weight", f"“{strange[0][:40]}” is none of {', '.join(FLAGS)}")
+        return checked_flags(told, "putt")
 
     def _start(self, rig_at_m: float) -> dict[str, float | str] | None:
         """The reading of the start; None where the row tells none."""

@@ -28,6 +28,7 @@ from ..core.see.position import MOVED
 from ..core.set.objections import BACKSTROKE
 from ..core.set.proof import AT, DOUBT, OFFSET
 from ..core.set.station import ACROSS
+from ..core.set.tool_check import GAP as TOOL_GAP
 from ..core.set.tool_check import MARK as TOOL_MARK
 from ..core.set.tool_check import MOVED as TOOL_MOVED
 from ..core.set.tool_check import OVER as TOOL_OVER
@@ -38,6 +39,7 @@ from .aim.links import CUES, LINKS
 from .judge.claims import FACTOR_NAMES
 from .judge.comparison import QUESTIONS
 from .judge.judgement import DISTURBED
+from .shared.flags import flag_choices
 from .start.run import ORDERS, PATHS
 
 
@@ -75,6 +77,12 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "measured_at": _entry("Measured this far from the ball", AT, 0.05),
     "moved_m": _entry("Lies to the right by", TOOL_MOVED, 0.001, "Left −."),
     "checked_over": _entry("Near end to the mark", TOOL_OVER, 0.05),
+    "checked_to_end": _entry("Rail to the square’s right end", TOOL_OVER, 0.01, fine=True),
+    "moved_nearer": _entry("Nearer the hole by", TOOL_MOVED, 0.001, "Further from it −."),
+    "checked_bar": _entry("Length of the bar", TOOL_OVER, 0.01, fine=True),
+    "right_longer": _entry("To the right end it is longer by", TOOL_MOVED, 0.001, "Left end longer −."),
+    "gap_near": _entry("On the golfer’s side", TOOL_GAP, 0.001),
+    "gap_far": _entry("On the other side", TOOL_GAP, 0.001),
     "marked_inside": _entry("Eye inside", TOOL_MARK, 0.001, "Outside −."),
     "marked_behind": _entry("Eye behind", TOOL_MARK, 0.001, "Ahead of the ball −."),
     "marked_inside_turned": _entry("Turned: eye inside", TOOL_MARK, 0.001, "Outside −."),
@@ -157,6 +165,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "distances": "Several distances",
         "transfer": "With the aid, without, other side",
     },
+    "flag": flag_choices(),
     "disturbance": {it: DISTURBED[it] for it in DISTURBANCES},
     "score": {"1": "1", "2": "2", "3": "3", "4": "4", "5": "5"},
     "measures": {

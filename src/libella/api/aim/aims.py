@@ -29,6 +29,7 @@ from ..base.shapes import (
     UUID7,
     AtDesk,
     Entry,
+    FlagsIn,
     InUnits,
     Kept,
     Moment,
@@ -73,6 +74,7 @@ class SetDownOut(Kept):
     raw: dict[str, float | str]
     taken_at: datetime
     voided: bool
+    flags: list[str] = Field(description="what lowers its weight")
 
 
 class AimSeriesOut(Kept):
@@ -266,6 +268,13 @@ def set_down(desk: AtDesk, id: UUID7, entry: SetDownIn, units: InUnits = "metric
 def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> AimOut:
     """Void a set-down, or restore it."""
     row = aims.void_set_down(desk, id, entry.voided)
+    return of_lesson(desk, aims.lesson_of_series(desk, row.aim_series_id), units)
+
+
+@router.put("/set-downs/{id}/flags")
+def flag(desk: AtDesk, id: UUID, entry: FlagsIn, units: InUnits = "metric") -> AimOut:
+    """Say what lowers the weight of a set-down."""
+    row = aims.flag_set_down(desk, id, entry.flags)
     return of_lesson(desk, aims.lesson_of_series(desk, row.aim_series_id), units)
 
 

@@ -12,7 +12,16 @@ from typing import Annotated, Any, Final, Literal, Union, get_args, get_origin
 from uuid import UUID
 
 from fastapi import Depends, Query, Request, Response
-from pydantic import UUID7, AfterValidator, AwareDatetime, BaseModel, ConfigDict, StringConstraints, model_validator
+from pydantic import (
+    UUID7,
+    AfterValidator,
+    AwareDatetime,
+    BaseModel,
+    ConfigDict,
+    Field,
+    StringConstraints,
+    model_validator,
+)
 
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
@@ -125,6 +134,12 @@ class VoidForReasonIn(VoidIn):
         return self.reason if self.voided else None
 
 
+class FlagsIn(Entry):
+    """What lowers the weight of one reading, in place of what was said before."""
+
+    flags: list[Words20] = Field(default_factory=list[str], max_length=8, examples=[["talked_through"]])
+
+
 class Kept(BaseModel):
     """A row as kept."""
 
@@ -168,6 +183,7 @@ __all__ = [
     "UUID7",
     "AtDesk",
     "Entry",
+    "FlagsIn",
     "InUnits",
     "Kept",
     "LongWords",

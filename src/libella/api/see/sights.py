@@ -26,7 +26,7 @@ from ...words.see.straight import (
     sight_words,
     truer_words,
 )
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words20, Words80
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, FlagsIn, InUnits, Kept, Moment, VoidIn, Words20, Words80
 
 router = APIRouter(tags=["sights"])
 
@@ -77,6 +77,7 @@ class SightTrialOut(Kept):
     raw: dict[str, float | str]
     taken_at: datetime
     voided: bool
+    flags: list[str] = Field(description="what lowers its weight")
 
 
 class SightOut(BaseModel):
@@ -216,6 +217,12 @@ def answer(desk: AtDesk, id: UUID7, entry: AnswerIn, units: InUnits = "metric") 
 def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> SightOut:
     """Void an answer (a slip of the finger), or restore it."""
     return one(desk, sights.void_answer(desk, id, entry.voided).test_id, units)
+
+
+@router.put("/sight-trials/{id}/flags")
+def flag(desk: AtDesk, id: UUID, entry: FlagsIn, units: InUnits = "metric") -> SightOut:
+    """Say what lowers the weight of an answer."""
+    return one(desk, sights.flag_answer(desk, id, entry.flags).test_id, units)
 
 
 def _out(sheet: SightSheet, units: Units) -> SightOut:

@@ -6,10 +6,10 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.instruments import instruments, usual_sizes
-from ...core.set.tool_check import FEWEST, MOST, WAYS, EndForEnd, ToolCheck, ToolZero, Turned, Way
+from ...core.set.tool_check import FEWEST, MOST, WAYS, EndForEnd, Gaps, ToolCheck, ToolZero, Turned, Way
 from ...lessons.set import tool_checks
 from ...lessons.set.tool_zeros import CheckedTool, checked_tools
-from ...words.set.tool_check import ASKS, HOW, NOT_CHECKED, tool_words
+from ...words.set.tool_check import ASKS, HOW, NOT_CHECKED, SIZES, tool_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words20, Words40
 
 router = APIRouter(tags=["tool checks"])
@@ -31,8 +31,15 @@ class EndForEndIn(Entry):
     behind_turned_m: float
 
 
+class GapsIn(Entry):
+    """How far a bar reaches beyond a strip's light, or a slot falls short of it."""
+
+    near_m: float = Field(description="on the golfer's side")
+    far_m: float
+
+
 class ToolCheckIn(Entry):
-    """What was read of a tool; of the three lists the one its way asks for."""
+    """What was read of a tool; of the lists the one its way asks for."""
 
     lesson_id: UUID
     kind: Words40
@@ -40,6 +47,7 @@ class ToolCheckIn(Entry):
     turns: list[TurnIn] = Field(default_factory=list[TurnIn], max_length=MOST)
     raws: list[dict[Words20, float | Words20]] = Field(default_factory=list, max_length=MOST)
     marks: list[EndForEndIn] = Field(default_factory=list[EndForEndIn], max_length=MOST)
+    gaps: list[GapsIn] = Field(default_factory=list[GapsIn], max_length=MOST)
     taken_at: Moment
 
     def check(self) -> ToolCheck:
@@ -48,6 +56,7 @@ class ToolCheckIn(Entry):
             tuple(Turned(it.moved_m, it.over_m) for it in self.turns),
             tuple(self.raws),
             tuple(EndForEnd(**it.model_dump()) for it in self.marks),
+            tuple(Gaps(it.near_m, it.far_m) for it in self.gaps),
         )
 
 
@@ -59,6 +68,7 @@ class ToolOut(BaseModel):
     way: Way
     way_words: str
     how: str = Field(description="what to do, and what is asked")
+    sizes: tuple[str, ...] = Field(description="what is asked, by the names of the vocabulary's sizes")
     fewest: int = Field(description="readings it takes at least")
     check_id: UUID | None = Field(description="the check that counts; null where it was not checked")
     zero: ToolZero | None
@@ -95,6 +105,7 @@ def _out(kind: str, it: CheckedTool | None, units: InUnits) -> ToolOut:
         way=way,
         way_words=ASKS[way],
         how=HOW[kind],
+        sizes=SIZES[way],
         fewest=FEWEST,
         check_id=it.kept.id if it else None,
         zero=it.zero if it else None,

@@ -16,6 +16,7 @@ from ..base.shapes import (
     UUID7,
     AtDesk,
     Entry,
+    FlagsIn,
     InUnits,
     Kept,
     Moment,
@@ -118,6 +119,7 @@ class ReadingOut(Kept):
     recorded_at: datetime
     voided: bool
     void_reason: str | None
+    flags: list[str] = Field(description="what lowers its weight")
 
 
 class BlockKept(Kept):
@@ -230,5 +232,13 @@ def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response
 def void(desk: AtDesk, request: Request, id: UUID, entry: VoidForReasonIn) -> ReadingOut:
     """Void a reading, or restore it; it stays in the record with the reason."""
     row = blocks.void_reading(desk, id, entry.why)
+    request.app.state.live.tell(blocks.lesson_of_block(desk, row.block_id), "putt", block_id=str(row.block_id))
+    return ReadingOut.model_validate(row)
+
+
+@router.put("/readings/{id}/flags")
+def flag(desk: AtDesk, request: Request, id: UUID, entry: FlagsIn) -> ReadingOut:
+    """Say what lowers the weight of a putt."""
+    row = blocks.flag_reading(desk, id, entry.flags)
     request.app.state.live.tell(blocks.lesson_of_block(desk, row.block_id), "putt", block_id=str(row.block_id))
     return ReadingOut.model_validate(row)

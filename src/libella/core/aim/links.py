@@ -17,6 +17,7 @@ from ..estimate.beyond import Beyond, beyond_of
 from ..estimate.cost import Mix, weigh_difference
 from ..golfer.hand import Hand
 from ..green.putt import Putt
+from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
 from ..set.proof import golfers_own
@@ -49,6 +50,8 @@ class AimFound:
     vial: Vial
     beyond: Beyond | None = None
     """Its readings are open to one side: no size can be told."""
+    lessened: Lessened | None = None
+    """Of its readings those that count less."""
 
 
 def by_degrees(angle_deg: float, seen_deg: float) -> Interval:
@@ -97,6 +100,7 @@ def aim_found(
         verdict=call,
         vial=vial(readings, summary and summary.bubble, putt.window, settled=final),
         beyond=beyond_of(readings, putt.window) if n else None,
+        lessened=lessened(it.weight for it in readings),
     )
 
 

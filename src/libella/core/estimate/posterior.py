@@ -147,7 +147,8 @@ def posterior(
 
     Parameters
     ----------
-    intervals : readings in the prior's unit; an interval of no width is a density; may be empty
+    intervals : readings in the prior's unit; an interval of no width is a density; may be empty. One that weighs half
+        counts as half a reading: its likelihood to the power of its weight
     prior : see `Prior`
     lapse : share of readings taken for mishits, 0 ≤ lapse < 1
     noise : standard deviation s of the reading noise: adds s² to σ² in the likelihood; spread is without it
@@ -165,7 +166,7 @@ def posterior(
     for it in intervals:
         counts[it] = counts.get(it, 0) + 1
     seen = list(counts)
-    times = np.array([counts[it] for it in seen], dtype=np.float64)
+    times = np.array([counts[it] * it.weight for it in seen], dtype=np.float64)
     told = _Seen(seen, lapse, lapse_reach(seen)) if seen else None
 
     def log_density(bias: Floats, log_spread: Floats) -> Floats:

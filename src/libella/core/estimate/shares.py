@@ -11,7 +11,7 @@ from ..certainty.estimate import Estimate
 _GRID = 201
 
 
-def more_often(one: int, other: int) -> tuple[float, float]:
+def more_often(one: float, other: float) -> tuple[float, float]:
     """Chances that the first, and that the other, is the commoner (uniform prior on the share of the first)."""
     other_more = float(betainc(one + 1, other + 1, 0.5))
     return 1 - other_more, other_more

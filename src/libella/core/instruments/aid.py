@@ -188,6 +188,8 @@ class Aid(ABC):
     """What a stroke may do to it, codes with their names, where that is what is noted of it at a putt; "clear" where
     it did nothing."""
     asked: ClassVar[str] = "What touched it?"
+    over_head: ClassVar[bool] = False
+    """It lies over the head's way, which meets it where it is tilted or lifted."""
     """The question that these answer."""
 
     def __post_init__(self) -> None:

@@ -16,6 +16,7 @@ class BridgeGate(Gate):
         "Pillar thickness", low=0.005, high=0.08, default=0.02, step=0.005, hint="Of one pillar, across the line."
     )
 
+    over_head: ClassVar = True
     about: ClassVar[About] = gate_about(
         "bridge_gate",
         "Bridge opening",

@@ -55,6 +55,7 @@ class BridgeRow(Rig):
         "Pillar thickness", low=0.003, high=0.08, default=0.02, step=0.001, hint="Of one pillar, across the line."
     )
 
+    over_head: ClassVar = True
     about: ClassVar[About] = About(
         kind="bridge_row",
         name="Bridge with several openings",

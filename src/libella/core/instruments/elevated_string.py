@@ -51,6 +51,7 @@ class ElevatedString(Aid):
     )
 
     touched: ClassVar = TOUCHED
+    over_head: ClassVar = True
     about: ClassVar[About] = About(
         kind="elevated_string",
         name="String over the line",

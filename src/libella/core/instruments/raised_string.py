@@ -24,6 +24,7 @@ class RaisedString(GroundLine):
     )
 
     touched: ClassVar = TOUCHED
+    over_head: ClassVar = True
     about: ClassVar[About] = line_about(
         "raised_string",
         "String over ball and hole",

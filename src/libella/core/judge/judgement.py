@@ -18,6 +18,7 @@ from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..green.usual import USUAL, UsualLength, level_window, usual_mix
 from ..measure.angle import angle_deg
+from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
 from ..measure.window import Window
 from ..set.proof import golfers_own
@@ -86,8 +87,8 @@ class Judgement:
 
     `watched`: a rig read the start; where none did there is no summary and no verdict. `final` is false until the
     block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side; `usual`: the
-    word at the golfer's usual lengths, as the lesson says it. `dear` is given where the bias is cheap here and likely
-    dear at another usual length.
+    word at the golfer's usual lengths, as the lesson says it; `lessened`: those of its readings that count less. `dear`
+    is given where the bias is cheap here and likely dear at another usual length.
     """
 
     putts: int
@@ -103,6 +104,7 @@ class Judgement:
     vial: Vial
     beyond: Beyond | None = None
     usual: Verdict | None = None
+    lessened: Lessened | None = None
 
 
 def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> Judgement:
@@ -144,6 +146,7 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         ),
         beyond=beyond,
         usual=it.usual(proved=proved) if it and call else None,
+        lessened=lessened(it.weight for it in readings),
     )
 
 

@@ -11,19 +11,21 @@ class Interval:
     """Limits of one reading, in the unit of what is measured; an end is ±inf when the instrument only says "beyond".
 
     `low == high` is a density: a value whose instrument states no resolution.
+    `weight`: as much of a whole reading it counts; see `flag.weight_of`.
     """
 
     low: float
     high: float
+    weight: float = 1.0
 
     def __post_init__(self) -> None:
         if math.isnan(self.low) or math.isnan(self.high) or self.low > self.high:
             raise ValueError(f"not an interval: {self.low} to {self.high}")
 
     @classmethod
-    def of(cls, low: float | None, high: float | None) -> "Interval":
+    def of(cls, low: float | None, high: float | None, weight: float = 1.0) -> "Interval":
         """From stored ends, where None is an open end."""
-        return cls(-math.inf if low is None else low, math.inf if high is None else high)
+        return cls(-math.inf if low is None else low, math.inf if high is None else high, weight)
 
     @property
     def low_or_none(self) -> float | None:
@@ -47,7 +49,11 @@ class Interval:
 
     def shifted(self, by: float) -> "Interval":
         """The same reading with something added to its quantity."""
-        return Interval(self.low + by, self.high + by)
+        return Interval(self.low + by, self.high + by, self.weight)
+
+    def weighing(self, weight: float) -> "Interval":
+        """The same reading, counting as much of a whole one."""
+        return Interval(self.low, self.high, weight)
 
     def __contains__(self, value: float) -> bool:
         return self.low <= value <= self.high

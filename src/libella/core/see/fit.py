@@ -6,7 +6,6 @@ weight.
 """
 
 import math
-from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
@@ -125,7 +124,9 @@ def perceive(trials: Sequence[Trial], *, lapse: float = LAPSE_SHARE) -> Percepti
 
 @lru_cache(maxsize=256)
 def _perceived(trials: tuple[Trial, ...], lapse: float) -> Perception:
-    counts = Counter((it.true_deg, it.looks) for it in trials)
+    counts: dict[tuple[float, Looks], float] = {}
+    for it in trials:
+        counts[it.true_deg, it.looks] = counts.get((it.true_deg, it.looks), 0.0) + it.weight
     # Each answer needs the chances at its own angles only.
     by_answer = {looks: sorted((angle, n) for (angle, said), n in counts.items() if said == looks) for looks in _ORDER}
 
@@ -207,6 +208,6 @@ def _log_mean(told: Floats, prior: Floats) -> float:
     return float(most + np.log((np.exp(told - most) * weight).sum() / weight.sum()))
 
 
-def _guessed(counts: Sequence[int]) -> float:
+def _guessed(counts: Sequence[float]) -> float:
     """Log evidence of answers that have nothing to do with the angle, their shares unknown."""
     return float(gammaln(3) - gammaln(sum(counts) + 3) + sum(gammaln(n + 1) for n in counts))

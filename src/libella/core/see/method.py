@@ -10,6 +10,7 @@ from ..certainty.estimate import Estimate, estimated
 from ..certainty.verdict import NINETY
 from ..estimate.posterior import Prior, posterior
 from ..measure.angle import angle_deg
+from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
 from ..set.proof import golfers_own
@@ -57,6 +58,8 @@ class LooksStraight:
     open_side: Looks | None = None
     proved: bool = True
     """The line it was asked on was measured a second way; else it is only as sure as it is the golfer's own."""
+    lessened: Lessened | None = None
+    """Of its answers those that count less."""
 
     @property
     def small(self) -> float:
@@ -114,6 +117,7 @@ def by_directions(trials: Sequence[Trial], limit_deg: float, rod: LaidRod = TRUE
         proved=rod.proved,
         too_noisy=found.too_noisy,
         open_side=found.open_side,
+        lessened=lessened(it.weight for it in trials),
     )
 
 
@@ -129,6 +133,7 @@ def by_adjustment(ends: Sequence[Interval], limit_deg: float, rod: LaidRod = TRU
         right=rod.own(angle) * rod.above(post.bias_above, limit_deg),
         left=rod.own(angle) * (1 - rod.above(post.bias_above, -limit_deg)),
         proved=rod.proved,
+        lessened=lessened(it.weight for it in ends),
     )
 
 

@@ -70,13 +70,17 @@ class StripLook:
     seen: Strip
     turns_m: float = USUAL_TURNS_M
     way: SideWay = "strip"
+    zero_m: float = 0.0
+    """How far inside it shows an eye by itself, and what is not known of that, m; as it was checked."""
+    doubt_m: float = 0.0
 
     def __post_init__(self) -> None:
         TURNS.check("turns_m", "turns_m", self.turns_m)
 
     @property
     def inside_mm(self) -> Interval:
-        return strip_interval(self.device, self.seen, self.turns_m)
+        it = strip_interval(self.device, self.seen, self.turns_m).shifted(-self.zero_m * 1000)
+        return Interval(it.low - self.doubt_m * 1000, it.high + self.doubt_m * 1000)
 
 
 SideLook = StringLook | StripLook

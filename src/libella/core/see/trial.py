@@ -19,10 +19,12 @@ def open_to(looks: Looks | None) -> Side:
 
 @dataclass(frozen=True, slots=True)
 class Trial:
-    """`true_deg`: where the rod truly points against the line, right positive."""
+    """`true_deg`: where the rod truly points against the line, right positive; `weight`: as much of a whole answer it
+    counts."""
 
     true_deg: float
     looks: Looks
+    weight: float = 1.0
 
     def __post_init__(self) -> None:
         TRUE.check("true_deg", "true_deg", self.true_deg)

@@ -11,19 +11,27 @@ from typing import Final, Literal
 
 from ..instruments import lay
 from ..instruments.aid import Raw
+from ..instruments.light_strip import LightStrip
 from ..measure.angle import angle_deg
 from ..measure.limits import Bounds, OutOfLimits
 
-Way = Literal["turned", "sighted", "square", "end_for_end"]
+Way = Literal["turned", "sighted", "flipped", "halves", "square", "end_for_end", "centred"]
 WAYS: Final[dict[str, Way]] = {
     "rod_beside": "turned",
     "square_reference": "turned",
+    "ball_box": "turned",
+    "bridge_gate": "turned",
+    "bridge_row": "turned",
     "ground_laser": "turned",
     "ground_string": "sighted",
     "elevated_string": "sighted",
+    "rail_square": "flipped",
+    "t_mark": "halves",
     "face_mirror": "square",
     "putter_laser": "square",
     "ground_mirror": "end_for_end",
+    "strip_bar": "centred",
+    "strip_slot": "centred",
 }
 """How each instrument is checked by itself, by kind; others have no zero of their own."""
 FEWEST: Final = 2
@@ -34,12 +42,17 @@ _SEEN_DEG: Final = 0.05
 """How well a single reading against a square edge is known at least, one standard deviation: an opinion."""
 MOVED = Bounds(-0.1, 0.1, "m")
 OVER = Bounds(0.05, 15.0, "m")
+GAP = Bounds(-0.05, 0.1, "m")
 MARK = Bounds(-0.3, 0.3, "m")
 
 
 @dataclass(frozen=True, slots=True)
 class Turned:
-    """One turn, or one sight, m: how far right the far end's mark lies then, and how far it is from the near end."""
+    """One turn, or one sight, m: how far right the far end's mark lies then, and how far it is from the near end.
+
+    Of a square flipped: how much nearer the hole its right end comes, and how far that is from its rail. Of a T: by how
+    much further its right end is from far down the stem, and how long its bar is.
+    """
 
     moved_m: float
     over_m: float
@@ -64,6 +77,19 @@ class EndForEnd:
 
 
 @dataclass(frozen=True, slots=True)
+class Gaps:
+    """How far a bar reaches beyond a strip's light, or a slot falls short of it, plumbed down, m: on the golfer's side
+    and on the far one."""
+
+    near_m: float
+    far_m: float
+
+    def __post_init__(self) -> None:
+        GAP.check("near_m", "gap_near", self.near_m)
+        GAP.check("far_m", "gap_far", self.far_m)
+
+
+@dataclass(frozen=True, slots=True)
 class ToolCheck:
     """What was read of a tool to check it, by its kind: only what its way asks for is given."""
 
@@ -71,6 +97,7 @@ class ToolCheck:
     turns: tuple[Turned, ...] = ()
     raws: tuple[Raw, ...] = ()
     marks: tuple[EndForEnd, ...] = ()
+    gaps: tuple[Gaps, ...] = ()
 
     def __post_init__(self) -> None:
         if self.kind not in WAYS:
@@ -88,7 +115,7 @@ class ToolZero:
     Attributes
     ----------
     right_deg : how far right of true it says that straight is; added to every reading
-    inside_m, behind_m : how far inside and behind it shows an eye; taken off every mark. Of a mirror on the ground
+    inside_m, behind_m : how far inside and behind it shows an eye; taken off every mark. Of a ground mirror, or a strip
     doubt_deg, doubt_m : what is not known of these, one standard deviation, shared by all that is read with it
     checks : readings it rests on; 0 where it was not checked
     """
@@ -120,10 +147,15 @@ def tool_zero(check: ToolCheck, sizes: dict[str, float] | None = None) -> ToolZe
     read: dict[Way, Callable[[], ToolZero]] = {
         "turned": lambda: _angle([-it.moved_m / 2 for it in check.turns], check.turns, MARKED_M / 2),
         "sighted": lambda: _angle([it.moved_m for it in check.turns], check.turns, MARKED_M),
+        # The square's right end comes nearer the hole: it stood behind, and a face against it looked right.
+        "flipped": lambda: _angle([it.moved_m / 2 for it in check.turns], check.turns, MARKED_M / 2),
+        # A point far down the stem is further from the end that lies back: the bar looks right.
+        "halves": lambda: _angle([it.moved_m for it in check.turns], check.turns, MARKED_M),
         "square": lambda: _against_square(check, sizes or {}),
         "end_for_end": lambda: _mirror(check.marks),
+        "centred": lambda: _strip(check, sizes or {}),
     }
-    given = {"turned": check.turns, "sighted": check.turns, "square": check.raws, "end_for_end": check.marks}[check.way]
+    given = {"square": check.raws, "end_for_end": check.marks, "centred": check.gaps}.get(check.way, check.turns)
     if len(given) < FEWEST:
         raise OutOfLimits("readings", "too_few_tool_checks", fewest=FEWEST)
     return read[check.way]()
@@ -146,6 +178,17 @@ def _mirror(marks: Sequence[EndForEnd]) -> ToolZero:
     behind = [(it.behind_m - it.behind_turned_m) / 2 for it in marks]
     doubt = max(_doubt(inside, MARKED_M), _doubt(behind, MARKED_M))
     return ToolZero(inside_m=mean(inside), behind_m=mean(behind), doubt_m=doubt, checks=len(marks))
+
+
+def _strip(check: ToolCheck, sizes: dict[str, float]) -> ToolZero:
+    """A bar or slot beside its light by c, at height h, is seen centred by an eye c·H/h further to that side."""
+    tool = lay(check.kind, sizes)
+    assert isinstance(tool, LightStrip)
+    reach = tool.eye_height_m / tool.over_m
+    # A bar reaches further where it lies; a slot falls short there by less.
+    towards = 0.5 if tool.device == "bar" else -0.5
+    inside = [towards * (it.near_m - it.far_m) * reach for it in check.gaps]
+    return ToolZero(inside_m=-mean(inside), doubt_m=_doubt(inside, MARKED_M * reach / math.sqrt(2)), checks=len(inside))
 
 
 def _doubt(found: Sequence[float], least: float) -> float:

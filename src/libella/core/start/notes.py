@@ -29,6 +29,8 @@ class Note:
     needs_hole : it tells what became of the ball at the hole
     mirrors : its options lie side by side as seen from behind the ball, from a right-hander's near side to the far one
     outcome : it is found out at the putt; else it is how that was gone about, and no comparison asks after it
+    tells_touch : it tells whether the stroke touched something, `alone` being that it did not
+    after_touch : asked only of a putt that touched something, and without being asked for
     alone : of what may be several at once in one putt, the option that excludes the others; empty where one is all
     told_by : measures of a stroke that tell it: where a sensor sends one, nobody is asked
     """
@@ -48,8 +50,12 @@ class Note:
     mirrors: bool = False
     outcome: bool = True
     alone: str = ""
+    tells_touch: bool = False
+    after_touch: bool = False
 
 
+CONTACT: Final = "contact"
+"""Tilted or lifted: which half of the head met what lies over it."""
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
         "Felt start",
@@ -147,6 +153,18 @@ NOTES: Final[dict[str, Note]] = {
             "going_through": "going through",
         },
         alone="nothing",
+        tells_touch=True,
+    ),
+    CONTACT: Note(
+        "Which half touched",
+        "Which half of the head touched it?",
+        {
+            "heel_half": "heel half: tilted, heel up",
+            "whole": "all of it: lifted",
+            "toe_half": "toe half: tilted, toe up",
+        },
+        mirrors=True,
+        after_touch=True,
     ),
     "still": Note(
         "Stillness",

@@ -26,12 +26,19 @@ def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
     return {name: note for name, note in found.items() if note}
 
 
+def asks_contact(asks: Iterable[str], rig: Aid, aids: Iterable[Aid]) -> bool:
+    """Whether a touch that is noted there may be the head's against what lies over it: then which half is asked."""
+    if not any(it.over_head for it in (rig, *aids)):
+        return False
+    return any(note_of(it).tells_touch for it in asks)
+
+
 def _note(aid: Aid) -> Note | None:
     about = aid.about
     # What stands at the hole is read once the ball lies; all else, what the stroke and the start touched, before that.
     when: When = "end" if about.measures == "pace" else "after"
     if aid.touched:
-        return Note(about.name, aid.asked, dict(aid.touched), when, alone="clear")
+        return Note(about.name, aid.asked, dict(aid.touched), when, alone="clear", tells_touch=aid.over_head)
     if not about.noted:
         return None
     if isinstance(aid, Scale):

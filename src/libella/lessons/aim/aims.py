@@ -27,6 +27,7 @@ from ...core.green.usual import usual_mix
 from ...core.instruments import lay
 from ...core.instruments.aid import Raw
 from ...core.judge.ledger.factors import levels_of
+from ...core.measure.flag import checked_flags, weight_of
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.window import Window
@@ -153,6 +154,11 @@ def void_set_down(desk: Desk, id: UUID, voided: bool) -> KeptSetDown:
     return desk.void(KeptSetDown, SetDownRow, id, "set_down", voided)
 
 
+def flag_set_down(desk: Desk, id: UUID, flags: Sequence[str]) -> KeptSetDown:
+    """Say what lowers the weight of a set-down, in place of what was said before."""
+    return desk.flag(KeptSetDown, SetDownRow, id, "set_down", checked_flags(flags, "set_down"))
+
+
 def lesson_of_series(desk: Desk, id: UUID) -> UUID:
     """The lesson a series belongs to."""
     with desk.transaction() as session:
@@ -229,7 +235,11 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
         # The putter against the mark needs no line: neither what was found of it nor what is not known counts there.
         against_line = row.link != "to_mark"
         off = proof.line_off_deg(laid.rig.station_m) if laid and against_line else 0.0
-        reads = tuple(_read(row, it.raw).shifted(zero.right_deg + off) for it in own if not it.voided)
+        reads = tuple(
+            _read(row, it.raw).shifted(zero.right_deg + off).weighing(weight_of(it.flags))
+            for it in own
+            if not it.voided
+        )
         line = shared if against_line else 0.0
         shared = math.hypot(line, zero.doubt_deg)
         judged = aim_found(

@@ -1,6 +1,6 @@
 """The desk: one studio's door to the store, through which every use case goes."""
 
-from collections.abc import Callable, Generator, Mapping
+from collections.abc import Callable, Generator, Mapping, Sequence
 from contextlib import contextmanager
 from copy import copy
 from typing import TypeVar
@@ -11,7 +11,7 @@ from sqlalchemy import Engine, event, func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
-from ...store.tables import Stored, StudioRow, Voidable
+from ...store.tables import Flagged, Stored, StudioRow, Voidable
 from ..values import KeptStudio, value_of
 from .problem import KeptOtherwise, NotFound
 
@@ -115,6 +115,13 @@ class Desk:
         with self.transaction() as session:
             row = self.get(session, table, id, what, lock=True)
             row.voided = voided
+            return value_of(kind, row)
+
+    def flag(self, kind: type[KeptValue], table: type[Flagged], id: UUID, what: str, flags: Sequence[str]) -> KeptValue:
+        """Say what lowers the weight of a reading, in place of what was said before."""
+        with self.transaction() as session:
+            row = self.get(session, table, id, what, lock=True)
+            row.flags = list(flags)
             return value_of(kind, row)
 
 

@@ -10,16 +10,12 @@ from uuid import UUID
 from ...core.certainty.estimate import Estimate, normal
 from ...core.golfer.hand import Hand
 from ...core.green.putt import USUAL_PAST_M, Putt
-from ...core.green.slope import LEVEL_RESOLUTION
 from ...core.green.usual import usual_mix
-from ...core.instruments.rig import Rig
 from ...core.judge.chain import K_USUAL, fit_k
-from ...core.judge.disturbed import disturbed_deg
 from ...core.judge.judgement import NO_HOLE_M
-from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source
-from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
-from ...core.judge.ledger.putt import Reader, putt_values, typed
-from ...core.measure.angle import angle_deg
+from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, SecondProof, Source
+from ...core.judge.ledger.factors import GUIDED, joined, levels_of
+from ...core.judge.ledger.putt import typed
 from ...core.measure.interval import Interval
 from ...core.see.first_look import FirstLook
 from ...core.see.position import LEVERS, Position, position_of
@@ -28,7 +24,6 @@ from ...core.set.kit import PARTS
 from ...core.set.proof import Proof
 from ...core.set.station import Station
 from ...core.stand.set_up import ENTRIES
-from ...core.start.stroke import UNZEROED_DEG
 from ..aim.aims import AimSheet, aim_table
 from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
@@ -41,14 +36,13 @@ from ..set.bag import bag
 from ..set.plans import plan_now
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
-from ..start.blocks import path_of, station_of
-from ..start.strokes import StrokeSheet, strokes_by_putt, strokes_of, strokes_of_all
-from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading
+from ..start.blocks import station_of
+from ..start.strokes import strokes_by_putt, strokes_of, strokes_of_all
+from ..values import KeptGolfer, KeptLesson
 from .bands import bands_now
+from .block_batch import block_batch, day_of, event_of, valid_in
 
-_DAY_S: Final = 86400.0
 _ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
-_COARSE_FITS: Final = ("coarse", "loose", "strict", "unsure", "cannot")
 _TURNED_DEG: Final = 1.0
 """A body line noted as parallel lies within this; noted left or right beyond it. An opinion."""
 _AIMED: Final[Mapping[str, str]] = {"face": "face", "mark": "mark", "to_mark": "to_mark"}
@@ -72,7 +66,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
     strokes = strokes_by_putt(strokes_of(desk, lesson_id))
     band = bands_now(desk).of[golfer.level]
-    read = [it for it in sheet.blocks if _valid(it)]
+    read = [it for it in sheet.blocks if valid_in(it)]
     blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in read]
     laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
     usual, tools = usual_of(golfer), bag(desk)
@@ -100,146 +94,6 @@ def _usual_bag(*, electronics: bool) -> frozenset[str]:
     return frozenset(it for it in PARTS if electronics or it not in _ELECTRONICS)
 
 
-def _day(at: datetime) -> float:
-    return at.timestamp() / _DAY_S
-
-
-def _valid(sheet: BlockSheet) -> list[KeptReading]:
-    return [it for it in sheet.readings if not it.voided]
-
-
-_FACES: Final = {"face_address_deg": "address", "face_impact_deg": "impact"}
-
-
-@dataclass(frozen=True, slots=True)
-class _Sensed:
-    """How well the sensors of a block read: their error, their zero's doubt, the readings of the check that found them,
-    the device, and whether one device read all of the face."""
-
-    noise_deg: float
-    zero_deg: float
-    checks: int
-    device: str | None
-    one_device: bool
-
-    @classmethod
-    def of(cls, told: Sequence[StrokeSheet], events: Sequence[Event], filed_deg: float) -> "_Sensed":
-        """`filed_deg`: the error that came with a file, where no sensor told anything."""
-        readers = {_FACES[name]: str(it.sensor.id) for it in told for name in it.measures if name in _FACES}
-        by_hand = {name for it in events for name in _FACES.values() if name in it.values} - set(readers)
-        readers |= dict.fromkeys(by_hand, "hand") if readers else {}
-        return cls(
-            noise_deg=max((it.noise_deg for it in told), default=filed_deg),
-            zero_deg=max((it.zero_doubt_deg for it in told), default=0.0),
-            checks=min((it.checks for it in told), default=0),
-            device=str(told[0].sensor.id) if told else None,
-            one_device=len(set(readers.values())) <= 1,
-        )
-
-    @property
-    def noise(self) -> dict[str, float]:
-        """By quantity."""
-        one = self.noise_deg
-        return {"address": one, "impact": one, "path": one, "turned": one * math.sqrt(2)}
-
-
-def block_batch(
-    sheet: BlockSheet, hand: Hand, strokes: Mapping[UUID, Sequence[StrokeSheet]], expected_deg: float
-) -> Batch:
-    """A block of putts as a batch of the ledger."""
-    block, valid = sheet.block, _valid(sheet)
-    station = station_of(block)
-    watched = station.rig.reads_start
-    by = Reader(hand, path_of(block), [station.rig, *station.aids], station.proof.line_off_deg(station.rig.station_m))
-    filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
-    events: list[Event] = []
-    for it in valid:
-        start = Interval.of(it.low_deg, it.high_deg) if watched else None
-        measures = _measures(strokes.get(it.id, ()))
-        events.append(Event(str(it.id), putt_values(by, start, it.notes, measures)))
-    sensed = _Sensed.of([one for it in valid for one in strokes.get(it.id, ())], events, filed)
-    return Batch(
-        id=str(block.id),
-        step="start",
-        day=_day(block.started_at),
-        events=tuple(events),
-        levels=block_levels(block, station),
-        label=block.condition,
-        lesson=str(block.lesson_id),
-        noise={"start": station.noise_deg} | sensed.noise,
-        sources=_sources(block, station, sensed),
-        putted=_putted(block, station, sensed, hand, expected_deg),
-        proved=station.proof.proves_line,
-        planned=block.planned,
-        voided=len(sheet.readings) - len(valid),
-        comparison=str(block.comparison_id or ""),
-        turn=block.turn or 0,
-    )
-
-
-def _sources(block: KeptBlock, station: Station, sensed: _Sensed) -> dict[str, tuple[Source, ...]]:
-    """What the readings of a block share: all of them the line's direction, the starts how the rig lay, too."""
-    proof, rig_m, laid = station.proof, station.rig.station_m, str(block.station_id)
-    line = Source("line", laid, proof.line_deg(rig_m))
-    own = Source("laying", laid, proof.own_deg)
-    slope = Source("slope", laid, angle_deg(station.putt.drift_doubt_m(rig_m), rig_m))
-    disturbed = Source("disturbed", str(block.id), disturbed_deg(block.disturbances))
-    starts = tuple(it for it in (line, own, slope, disturbed) if it.sd > 0)
-    face = (line,) if sensed.device is None else (line, Source("device", sensed.device, sensed.zero_deg))
-    return {"start": starts, "address": face, "impact": face, "path": (line,), "feels_straight": starts}
-
-
-def _putted(block: KeptBlock, station: Station, sensed: _Sensed, hand: Hand, expected_deg: float) -> Putted:
-    watched = station.rig.reads_start
-    return Putted(
-        distance_m=block.distance_m,
-        window=station.putt.window,
-        hole=block.hole,
-        past_m=block.past_m,
-        read_off=_read_off(station.putt),
-        breaks=not station.putt.is_level,
-        path_deg=path_of(block).expected_deg(hand),
-        declared=bool(path_of(block).name),
-        coarse=watched and _is_coarse(station, expected_deg),
-        watched=watched,
-        disturbances=tuple(block.disturbances),
-        sensor_deg=sensed.noise_deg,
-        zero_deg=sensed.zero_deg or UNZEROED_DEG,
-        checks=sensed.checks,
-        one_device=sensed.one_device,
-    )
-
-
-def block_levels(block: KeptBlock, station: Station) -> Levels:
-    """The factors in which a block was not as usual: as the coach said, and as it was laid."""
-    more: list[tuple[Factor, str]] = []
-    if block.guided:
-        more.append(("guide", GUIDED))
-    if not station.putt.is_straight:
-        more.append(("break", "left" if station.putt.curve_m < 0 else "right"))
-    return joined(levels_of(block.factors), more)
-
-
-def _measures(strokes: Sequence[StrokeSheet]) -> dict[str, float]:
-    return {name: value for it in strokes for name, value in it.measures.items()}
-
-
-def _is_coarse(station: Station, expected_deg: float) -> bool:
-    rig: Rig = station.rig
-    return rig.sight(station.putt, expected_deg).fit in _COARSE_FITS[:2]
-
-
-def _read_off(putt: Putt) -> Estimate | None:
-    """How far right of the read the true start line lies, where the read is what was started at; by the slope's own
-    doubt."""
-    lines = putt.lines_deg
-    if lines is None or putt.target != "read":
-        return None
-    doubt = max(putt.falls_doubt_percent, LEVEL_RESOLUTION) if not putt.is_level else putt.falls_doubt_percent
-    per_percent = abs(lines[1]) / max(abs(putt.falls_right_percent), 0.3)
-    return normal(lines[1] - lines[0], max(doubt * per_percent, 0.05))
-
-
 def others_of(
     desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet], turns: Sequence[AimTurns] = ()
 ) -> Iterable[Batch]:
@@ -261,7 +115,7 @@ def others_of(
         events = tuple(
             Event(str(it.id), {name: _entry(name, value) for name, value in it.values.items()}) for it in run
         )
-        yield Batch(str(run[0].id), "stand", _day(run[0].taken_at), events, lesson=str(lesson_id))
+        yield Batch(str(run[0].id), "stand", day_of(run[0].taken_at), events, lesson=str(lesson_id))
 
 
 def every_batch(
@@ -276,7 +130,7 @@ def every_batch(
     strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
     for lesson, sheets in lessons:
         told = strokes_by_putt(strokes.get(lesson.id, ()))
-        yield from (block_batch(it, lesson.hand, told, expected_deg) for it in sheets if _valid(it))
+        yield from (block_batch(it, lesson.hand, told, expected_deg) for it in sheets if valid_in(it))
         if not starts_only:
             whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
             yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets)
@@ -293,9 +147,9 @@ def series_batch(it: AimSheet, name: str) -> Batch:
     return Batch(
         id=str(series.id),
         step="aim",
-        day=_day(series.started_at),
+        day=day_of(series.started_at),
         events=tuple(
-            Event(str(down.id), {link: read})
+            event_of(down.id, {link: read}, down.flags)
             for down, read in zip((one for one in it.set_downs if not one.voided), it.reads, strict=True)
         ),
         levels=levels,
@@ -317,7 +171,7 @@ def _sight(it: SightSheet) -> Batch:
     return Batch(
         id=str(test.id),
         step="see",
-        day=_day(test.started_at),
+        day=day_of(test.started_at),
         events=(),
         levels=levels_of(told),
         label=test.condition,
@@ -340,7 +194,7 @@ def _eyes(it: SetUpEyes, taken: datetime, lesson_id: UUID, hand: Hand) -> Batch:
     if found.eye_line_deg is not None:
         fitted["eye_line"] = Fitted(normal(found.eye_line_deg, 1.0), None, len(it.looks))
     levels = levels_of({"set_up": it.name})
-    return Batch(f"eyes:{it.name}", "see", _day(taken), (), levels, it.name, str(lesson_id), fitted=fitted)
+    return Batch(f"eyes:{it.name}", "see", day_of(taken), (), levels, it.name, str(lesson_id), fitted=fitted)
 
 
 def _first_looks(desk: Desk, lesson_id: UUID) -> Iterable[Batch]:
@@ -355,7 +209,7 @@ def _first_looks(desk: Desk, lesson_id: UUID) -> Iterable[Batch]:
     for place, told in by_place.items():
         events = tuple(Event(id, {"first_look": look.looks}) for id, look, _ in told)
         levels = levels_of({"set_up": place})
-        yield Batch(f"first:{place}", "see", _day(told[0][2]), events, levels, place, str(lesson_id))
+        yield Batch(f"first:{place}", "see", day_of(told[0][2]), events, levels, place, str(lesson_id))
 
 
 def _entry(name: str, value: float | str) -> Interval | str:

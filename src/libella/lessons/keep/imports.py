@@ -43,6 +43,7 @@ class PuttRow:
     notes: dict[str, str | float]
     voided: bool = False
     void_reason: str | None = None
+    flags: tuple[str, ...] = ()
 
 
 def too_many_blocks() -> OutOfLimits:
@@ -209,6 +210,7 @@ class _Made:
         return (
             self.desk.studio_id, uuid6.uuid7(), block.row.id, json.dumps(it.raw), interval.low_or_none,
             interval.high_or_none, json.dumps(it.notes), it.taken_at, it.voided, it.void_reason,
+            json.dumps(it.flags),
         )  # fmt: skip
 
     def _lesson(self, it: PuttRow) -> "_Held[LessonRow]":
@@ -281,6 +283,7 @@ class _Held(Generic[Row]):
 
 _COLUMNS = (
     "studio_id", "id", "block_id", "raw", "low_deg", "high_deg", "notes", "taken_at", "voided", "void_reason",
+    "flags",
 )  # fmt: skip
 
 

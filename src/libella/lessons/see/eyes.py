@@ -29,8 +29,8 @@ from ...core.see.eyes import (
     mirror_scene,
     reading_error_m,
 )
-from ...core.see.side_look import SideLook, StringLook
-from ...core.set.tool_check import ToolZero
+from ...core.see.side_look import SideLook, StringLook, StripLook
+from ...core.set.tool_check import UNCHECKED, ToolZero
 from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
@@ -39,7 +39,7 @@ from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
 from ..set.stations import entry_of
-from ..set.tool_zeros import zero_here
+from ..set.tool_zeros import checked_here
 from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
 
 EDGE = Bounds(-150.0, 150.0, "mm")
@@ -213,20 +213,24 @@ def _looked(
     golfer = golfer_in(desk, session, desk.get(session, LessonRow, lesson_id, "lesson"))
     query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
     takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
-    mirror = zero_here(desk, session, lesson_id, MIRROR)
+    zeros = {it.kept.kind: it.zero for it in checked_here(desk, session, lesson_id)}
     zone = zone_of(golfer)
     names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
     set_ups: list[SetUpEyes] = []
     for name in names:
         own = [it for it in takes if it.set_up == name and not it.voided]
-        looks = {it.id: _by_mirror(look_of(it), mirror) for it in own}
+        looks = {it.id: _by_tool(look_of(it), zeros) for it in own}
         set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None))
     last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
     return golfer, takes, set_ups, next(it for it in set_ups if it.name == last)
 
 
-def _by_mirror(look: AnyLook, zero: ToolZero) -> AnyLook:
-    """A look, with what is known of the mirror it was taken on."""
+def _by_tool(look: AnyLook, zeros: Mapping[str, ToolZero]) -> AnyLook:
+    """A look, with what is known of the mirror or strip it was taken with."""
+    if isinstance(look, StripLook):
+        zero = zeros.get(f"strip_{look.device}", UNCHECKED)
+        return replace(look, zero_m=zero.inside_m, doubt_m=zero.doubt_m)
+    zero = zeros.get(MIRROR, UNCHECKED)
     if not isinstance(look, EyeTake) or look.way != "mirror":
         return look
     return replace(look, mirror_zero_m=(zero.inside_m, zero.behind_m), mirror_doubt_m=zero.doubt_m)

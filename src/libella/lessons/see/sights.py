@@ -3,7 +3,7 @@
 import hashlib
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, field
+from dataclasses import asdict, dataclass, field, replace
 from datetime import datetime
 from uuid import UUID
 
@@ -14,6 +14,7 @@ from ...core.certainty.matter import MATTERS
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.green.putt import USUAL_PAST_M, Putt
+from ...core.measure.flag import checked_flags, weight_of
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
 from ...core.see.fit import perceive
@@ -147,6 +148,11 @@ def void_answer(desk: Desk, id: UUID, voided: bool) -> KeptSightTrial:
     return desk.void(KeptSightTrial, SightTrialRow, id, "answer", voided)
 
 
+def flag_answer(desk: Desk, id: UUID, flags: Sequence[str]) -> KeptSightTrial:
+    """Say what lowers the weight of an answer, in place of what was said before."""
+    return desk.flag(KeptSightTrial, SightTrialRow, id, "answer", checked_flags(flags, "answer"))
+
+
 def show_test(desk: Desk, id: UUID, at: datetime | None) -> KeptSightTest:
     """Show what a test found; from then on it takes no more answers. None hides it again and goes on."""
     with desk.transaction() as session:
@@ -215,7 +221,7 @@ def last_two(sheets: Sequence[SightSheet]) -> tuple[SightSheet, SightSheet] | No
 
 def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], laid: tuple[Putt, LaidRod]) -> SightSheet:
     limit, (putt, rod) = LOOKS_STRAIGHT_MATTERS, laid
-    valid = [_read(test, it.raw) for it in trials if not it.voided]
+    valid = [_weighed(_read(test, it.raw), weight_of(it.flags)) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
     ends = [it for it in valid if isinstance(it, Interval)]
     directions = test.method == "directions"
@@ -237,6 +243,10 @@ def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], laid: tuple[Pu
         curve=curve(answers) if shown and answers else None,
         putt=putt,
     )
+
+
+def _weighed(it: Trial | Interval, weight: float) -> Trial | Interval:
+    return it.weighing(weight) if isinstance(it, Interval) else replace(it, weight=weight)
 
 
 def _draw(id: UUID, n: int) -> float:

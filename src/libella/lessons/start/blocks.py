@@ -1,6 +1,6 @@
 """Blocks and readings: a run of putts under one condition, recorded, voided, restored."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from uuid import UUID
@@ -12,13 +12,14 @@ from sqlalchemy.orm import Session
 from ...core.judge.chain import K
 from ...core.judge.disturbed import SCORE, checked_disturbances
 from ...core.judge.ledger.factors import Factor, levels_of
+from ...core.measure.flag import checked_flags, weight_of
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, rung
-from ...core.start.notes import NOTES, Note, Notes, checked_asks, checked_notes
+from ...core.start.notes import CONTACT, NOTES, Note, Notes, checked_asks, checked_notes
 from ...core.start.path import NO_PATH, PathModel
-from ...core.start.watched import watched
+from ...core.start.watched import asks_contact, watched
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingMarkRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, Conflict, KeptOtherwise, NotYet
@@ -57,6 +58,8 @@ class BlockEntry:
             raise OutOfLimits("asks", "note_needs_hole", label=NOTES[without[0]].label)
         if not asks and not station.rig.reads_start:
             raise OutOfLimits("asks", "nothing_watched")
+        if CONTACT not in asks and asks_contact(asks, station.rig, station.aids):
+            return checked_asks((*asks, CONTACT), more)
         return asks
 
 
@@ -285,6 +288,11 @@ def void_reading(desk: Desk, id: UUID, reason: str | None) -> KeptReading:
         return value_of(KeptReading, row)
 
 
+def flag_reading(desk: Desk, id: UUID, flags: Sequence[str]) -> KeptReading:
+    """Say what lowers the weight of a putt; said again it takes the place of what was said before."""
+    return desk.flag(KeptReading, ReadingRow, id, "reading", checked_flags(flags, "putt"))
+
+
 def block_now(desk: Desk, lesson_id: UUID) -> UUID | None:
     """The block putted last, or else started last; None before the first."""
     query = (
@@ -327,7 +335,7 @@ def station_of(block: KeptBlock) -> Station:
 
 def valid_intervals(sheet: BlockSheet) -> list[Interval]:
     """The readings that count, oldest first."""
-    return [Interval.of(it.low_deg, it.high_deg) for it in sheet.readings if not it.voided]
+    return [Interval.of(it.low_deg, it.high_deg, weight_of(it.flags)) for it in sheet.readings if not it.voided]
 
 
 def block_and_golfer(desk: Desk, id: UUID) -> tuple[BlockSheet, KeptGolfer]:

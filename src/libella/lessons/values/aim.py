@@ -1,6 +1,6 @@
 """Set-downs."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -45,3 +45,5 @@ class KeptSetDown:
     taken_at: datetime
     recorded_at: datetime
     voided: bool
+    flags: Sequence[str]
+    """What lowers its weight: see `core.measure.flag`."""

@@ -1,6 +1,6 @@
 """Where the eyes were, and what looked straight."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -50,6 +50,8 @@ class KeptSightTrial:
     taken_at: datetime
     recorded_at: datetime
     voided: bool
+    flags: Sequence[str]
+    """What lowers its weight: see `core.measure.flag`."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

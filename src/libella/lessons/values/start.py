@@ -62,6 +62,8 @@ class KeptReading:
     recorded_at: datetime
     voided: bool
     void_reason: str | None
+    flags: Sequence[str]
+    """What lowers its weight: see `core.measure.flag`."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

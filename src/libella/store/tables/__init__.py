@@ -1,7 +1,7 @@
 """Every table of the store, by step."""
 
 from .aim import AimSeriesRow, SetDownRow
-from .base import Stored, Voidable
+from .base import Flagged, Stored, Voidable
 from .golfer import GolferRow, LineJoinRow, NotedChangeRow
 from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
@@ -24,6 +24,7 @@ __all__ = [
     "FileWorkRow",
     "FindingAnswerRow",
     "FirstLookRow",
+    "Flagged",
     "GolferRevisionRow",
     "GolferRow",
     "KeptAnswerRow",

@@ -14,7 +14,7 @@ from sqlalchemy import (
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.aim.links import Cue, Link
-from .base import Stored, Voidable
+from .base import Flagged, Stored
 
 
 class AimSeriesRow(Stored):
@@ -54,7 +54,7 @@ class AimSeriesRow(Stored):
     )
 
 
-class SetDownRow(Voidable):
+class SetDownRow(Flagged):
     """One set-down as read. It never changes: a slip voids it, and another is added."""
 
     __tablename__ = "set_down"

@@ -31,3 +31,10 @@ class Voidable(Stored):
 
     __abstract__ = True
     voided: Mapped[bool] = mapped_column(server_default=text("false"))
+
+
+class Flagged(Voidable):
+    """A reading of which can be said what lowers its weight; see `core.measure.flag`."""
+
+    __abstract__ = True
+    flags: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))

@@ -14,7 +14,7 @@ from sqlalchemy import (
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.see.method import Eyes, Glasses, Method, Toward, Trace
-from .base import Stored, Voidable
+from .base import Flagged, Stored, Voidable
 
 
 class SightTestRow(Stored):
@@ -56,7 +56,7 @@ class SightTestRow(Stored):
     )
 
 
-class SightTrialRow(Voidable):
+class SightTrialRow(Flagged):
     """One answer. It never changes: a slip of the finger voids it, and another is added."""
 
     __tablename__ = "sight_trial"

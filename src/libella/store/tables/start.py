@@ -15,7 +15,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.start.path import PathName
 from ...core.start.turns import Of, Order, Question
-from .base import Stored, Voidable
+from .base import Flagged, Stored
 from .set import LaidColumns
 
 
@@ -63,7 +63,7 @@ class BlockRow(LaidColumns, Stored):
     )
 
 
-class ReadingRow(Voidable):
+class ReadingRow(Flagged):
     """One observation. The raw reading never changes: a correction voids it and adds another."""
 
     __tablename__ = "reading"

@@ -4,13 +4,13 @@ from dataclasses import dataclass
 from typing import Final
 
 from ...core.aim.links import AimFound, AimSum, Cue, Link, Moved
-from ...core.estimate import Summary
 from ...core.measure.angle import offset_m
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, sided
 from ..shared.brief import NOTHING, angle_brief, times_brief
 from ..shared.certainty import WORDS, headline
 from ..shared.counts import counted
+from ..shared.flags import lessened_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,7 +47,7 @@ class AimWords:
 def aim_words(it: AimFound, units: Units) -> AimWords:
     """A set as it is read."""
     unproved = "" if it.proved or it.summary is None else " The line is not proved."
-    return AimWords(_headline(it), _meaning(it, units) + unproved, "" if it.beyond else _doubt(it.summary))
+    return AimWords(_headline(it), _meaning(it, units) + unproved, "" if it.beyond else _doubt(it))
 
 
 def aim_brief(it: AimFound) -> str:
@@ -93,13 +93,13 @@ def _meaning(it: AimFound, units: Units) -> str:
     return f"{far}; the face is open to the mark." if is_open else f"{far}; the face is closed to the mark."
 
 
-def _doubt(summary: Summary | None) -> str:
-    if summary is None:
+def _doubt(it: AimFound) -> str:
+    if it.summary is None:
         return ""
-    bias, spread = summary.bias, summary.spread
+    bias, spread = it.summary.bias, it.summary.spread
     return (
         f"Between {sided(bias.low)} and {sided(bias.high)}; one set-down from the next {spread.value:.1f}° "
-        f"({spread.low:.1f}° to {spread.high:.1f}°)."
+        f"({spread.low:.1f}° to {spread.high:.1f}°).{lessened_words(it.lessened)}"
     )
 
 

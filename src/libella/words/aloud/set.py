@@ -121,3 +121,4 @@ def set_aloud(it: Reading) -> None:
     for inside in (0.004, -0.004, 0.0):
         zero = ToolZero(inside_m=inside, behind_m=-inside, doubt_m=0.0005, checks=2)
         it.say("set", tool_words, ToolCheck("ground_mirror"), zero, it.units)
+        it.say("set", tool_words, ToolCheck("strip_bar"), zero, it.units)

@@ -1,11 +1,13 @@
 """What is said under Start."""
 
 from ...core.instruments import Rig, lay
+from ...core.measure.flag import lessened
 from ...core.set.station import Station
 from ...core.start.clock import Clock
 from ...core.start.ladder import rung
 from ...core.start.pauses import Nudge
 from ...core.start.turns import Plan, turn
+from ..shared.flags import flag_choices, lessened_words
 from ..start.ladder import rung_words
 from ..start.run import nudge_words, turn_words
 from ..start.sensors import clock_words, silent_words, zero_words
@@ -37,6 +39,9 @@ def start_aloud(it: Reading) -> None:
     for behind, doubt, known in ((0.2, 0.5, True), (25.0, 1.5, True), (-31.0, 2.0, True), (0.0, 3.0, False)):
         for strokes, unmatched in ((1, 0), (1, 1), (12, 0), (12, 1), (12, 9)):
             it.say("start", clock_words, Clock(behind, doubt, known, {}), strokes, unmatched)
+    for weights in ((1.0, 1.0), (0.5, 1.0), (0.5, 0.25, 0.125), (0.25,)):
+        it.say("start", lessened_words, lessened(weights))
+    it.say("start", flag_choices)
     for seconds in (61, 95, 600, 30000):
         it.say("start", silent_words, seconds)
 

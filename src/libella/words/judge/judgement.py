@@ -20,6 +20,7 @@ from ...core.set.station import Station
 from ..set.briefing import allows
 from ..shared.certainty import WORDS, headline, nameless, prior_words, with_doubt
 from ..shared.counts import counted, listed
+from ..shared.flags import lessened_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,7 +57,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         meaning=_meaning(it, station, occasion, units) + (_FAR if it.beyond else "") + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance="" if it.beyond else _chance(it.summary, occasion),
-        doubt="" if it.beyond else _doubt(it.summary, occasion),
+        doubt="" if it.beyond else _doubt(it.summary, occasion) + lessened_words(it.lessened),
         gains=tuple(_gain(one, station.putt) for one in it.gains),
         prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
         read=_against_the_read(it.summary, station),

@@ -14,6 +14,7 @@ from ...core.see.straight import nearer, verdict_of
 from ..shared.brief import MARKS, angle_brief
 from ..shared.certainty import WORDS
 from ..shared.counts import counted
+from ..shared.flags import lessened_words
 from .position import position_words
 
 
@@ -84,7 +85,8 @@ def sight_words(found: LooksStraight) -> SightWords:
     if word == "none":
         headline, meaning = "A true line looks straight.", "Nothing there to mend."
     doubt = (
-        f"Between {_said(angle.low)} and {_said(angle.high)}, nine in ten, from {counted(n, 'answer')}. "
+        f"Between {_said(angle.low)} and {_said(angle.high)}, nine in ten, from {counted(n, 'answer')}."
+        f"{lessened_words(found.lessened)} "
         f"One answer scatters by {fine_degrees(found.noise.value)}."
     )
     if found.zone is not None:

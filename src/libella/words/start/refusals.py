@@ -16,6 +16,7 @@ REFUSALS: Final[dict[str, Template]] = {
         "at least one note",
     ),
     "note_needs_hole": ("Without a hole this can't be noted: {label}.", "notes that need no hole"),
+    "no_flag": ("That can't be said of such a reading: “{named}”.", _ANY),
     "no_disturbance": ("There is no disturbance “{named}”.", _ANY),
     "conditions_count": ("A comparison has 2 to {most} conditions.", "2 to {most}"),
     "stroke_tells_nothing": ("A stroke tells at least one thing.", "one or more of {known}"),

@@ -11,10 +11,11 @@
   import Vial from '$lib/drawing/Vial.svelte'
   import type { Zone } from '$lib/drawing/zones'
   import { keys } from '$lib/base/keys.svelte'
+  import Flags from '$lib/base/Flags.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
-  import { keepSetDown, setDownThing, undoSetDown } from './writes'
+  import { flagSetDown, keepSetDown, setDownThing, undoSetDown } from './writes'
 
   interface Props {
     lessonId: string
@@ -44,7 +45,10 @@
     keepSetDown(lessonId, { series_id: sheet.series.id, raw, taken_at: stamp() })
   )
   const undoing = createWrite((last: string) => undoSetDown(lessonId, sheet.series.id, last))
-  const error = $derived(keeping.error ?? undoing.error)
+  const flagging = createWrite((it: { id: string; flags: string[] }) =>
+    flagSetDown(lessonId, sheet.series.id, it.id, it.flags)
+  )
+  const error = $derived(keeping.error ?? undoing.error ?? flagging.error)
   const keep = (raw: Record<string, number | string>) => keeping.mutate(raw)
   function undo(): void {
     const last = valid.at(-1)
@@ -115,6 +119,20 @@
       </div>
     {/if}
     {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
+    {#if valid.length && !waiting}
+      {@const last = valid.at(-1)!}
+      <details class="mt-2">
+        <summary class="min-h-11 cursor-pointer py-2 font-semibold"
+          >Set-down {valid.length} counts less…
+          <span class="font-normal text-faded">{last.flags.map((it) => named('flag', it)).join(', ')}</span></summary
+        >
+        <Flags
+          label="The last set-down was"
+          flags={last.flags}
+          change={(flags) => flagging.mutate({ id: last.id, flags })}
+        />
+      </details>
+    {/if}
     <div class="mt-3 flex gap-3">
       <button class="button" disabled={!valid.length || waiting > 0} onclick={undo}
         >Undo last <kbd class="key">U</kbd></button

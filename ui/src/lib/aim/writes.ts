@@ -31,6 +31,14 @@ export const undoSetDown = (lesson: string, series: string, id: string) =>
     { ...ofAim(lesson, series), words: 'Undoing the last set-down' }
   )
 
+/** What lowers the weight of a set-down. */
+export const flagSetDown = (lesson: string, series: string, id: string, flags: string[]) =>
+  put(
+    '/api/set-downs/{id}/flags',
+    { ...pathInUnits(id), body: { flags } },
+    { ...ofAim(lesson, series), words: 'What is said of a set-down' }
+  )
+
 /** Set-downs compared in turns: a series for each way. */
 export const compareAims = (id: string, body: Sent<'/api/aim-turns/{id}'>) =>
   put(

@@ -814,6 +814,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/readings/{id}/flags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Flag
+         * @description Say what lowers the weight of a putt.
+         */
+        put: operations["blocks_flag"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blocks/{id}/judgement": {
         parameters: {
             query?: never;
@@ -1519,6 +1539,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/set-downs/{id}/flags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Flag
+         * @description Say what lowers the weight of a set-down.
+         */
+        put: operations["aim_flag"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sight-methods": {
         parameters: {
             query?: never;
@@ -1700,6 +1740,26 @@ export interface paths {
          * @description Void an answer (a slip of the finger), or restore it.
          */
         put: operations["sights_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sight-trials/{id}/flags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Flag
+         * @description Say what lowers the weight of an answer.
+         */
+        put: operations["sights_flag"];
         post?: never;
         delete?: never;
         options?: never;
@@ -4895,6 +4955,19 @@ export interface components {
             /** Places */
             places: components["schemas"]["HeadPlaceOut"][];
         };
+        /**
+         * FlagsIn
+         * @description What lowers the weight of one reading, in place of what was said before.
+         */
+        FlagsIn: {
+            /**
+             * Flags
+             * @example [
+             *       "talked_through"
+             *     ]
+             */
+            flags?: string[];
+        };
         /** FurtherOut */
         FurtherOut: {
             /** Words */
@@ -4916,6 +4989,19 @@ export interface components {
             putts: components["schemas"]["Estimate"];
             /** Words */
             words: string;
+        };
+        /**
+         * GapsIn
+         * @description How far a bar reaches beyond a strip's light, or a slot falls short of it.
+         */
+        GapsIn: {
+            /**
+             * Near M
+             * @description on the golfer's side
+             */
+            near_m: number;
+            /** Far M */
+            far_m: number;
         };
         /** GolferBrief */
         GolferBrief: {
@@ -5611,6 +5697,16 @@ export interface components {
             left: boolean;
         };
         /**
+         * Lessened
+         * @description Readings that count less: how many of them, and as many whole ones they count together.
+         */
+        Lessened: {
+            /** Times */
+            times: number;
+            /** Weight */
+            weight: number;
+        };
+        /**
          * LessonFindings
          * @description What a lesson comes to: one sentence and one picture first, then what else is said, findings, what was read.
          */
@@ -6258,6 +6354,7 @@ export interface components {
              * @default true
              */
             proved: boolean;
+            lessened?: components["schemas"]["Lessened"] | null;
         };
         /** MadeLesson */
         MadeLesson: {
@@ -6547,6 +6644,16 @@ export interface components {
              * @description several of the others may be noted at once; empty: one is all
              */
             alone: string;
+            /**
+             * Tells Touch
+             * @description it tells whether something was touched: anything but `alone`
+             */
+            tells_touch: boolean;
+            /**
+             * After Touch
+             * @description asked only of a putt that touched something, without being asked for
+             */
+            after_touch: boolean;
             /**
              * Told By
              * @description measures of a stroke that tell it: then nobody is asked
@@ -7682,6 +7789,11 @@ export interface components {
             voided: boolean;
             /** Void Reason */
             void_reason: string | null;
+            /**
+             * Flags
+             * @description what lowers its weight
+             */
+            flags: string[];
             /** Words */
             words: string;
             /**
@@ -7737,6 +7849,11 @@ export interface components {
             voided: boolean;
             /** Void Reason */
             void_reason: string | null;
+            /**
+             * Flags
+             * @description what lowers its weight
+             */
+            flags: string[];
         };
         /**
          * RemedyWords
@@ -8156,6 +8273,11 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
+            /**
+             * Flags
+             * @description what lowers its weight
+             */
+            flags: string[];
         };
         /**
          * SetUpEyesOut
@@ -8469,6 +8591,11 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
+            /**
+             * Flags
+             * @description what lowers its weight
+             */
+            flags: string[];
         };
         /**
          * SightWords
@@ -9212,7 +9339,7 @@ export interface components {
         };
         /**
          * ToolCheckIn
-         * @description What was read of a tool; of the three lists the one its way asks for.
+         * @description What was read of a tool; of the lists the one its way asks for.
          */
         ToolCheckIn: {
             /**
@@ -9240,6 +9367,8 @@ export interface components {
             }[];
             /** Marks */
             marks?: components["schemas"]["EndForEndIn"][];
+            /** Gaps */
+            gaps?: components["schemas"]["GapsIn"][];
             /**
              * Taken At
              * Format: date-time
@@ -9259,7 +9388,7 @@ export interface components {
              * Way
              * @enum {string}
              */
-            way: "turned" | "sighted" | "square" | "end_for_end";
+            way: "turned" | "sighted" | "flipped" | "halves" | "square" | "end_for_end" | "centred";
             /** Way Words */
             way_words: string;
             /**
@@ -9267,6 +9396,11 @@ export interface components {
              * @description what to do, and what is asked
              */
             how: string;
+            /**
+             * Sizes
+             * @description what is asked, by the names of the vocabulary's sizes
+             */
+            sizes: string[];
             /**
              * Fewest
              * @description readings it takes at least
@@ -9288,7 +9422,7 @@ export interface components {
          *     Attributes
          *     ----------
          *     right_deg : how far right of true it says that straight is; added to every reading
-         *     inside_m, behind_m : how far inside and behind it shows an eye; taken off every mark. Of a mirror on the ground
+         *     inside_m, behind_m : how far inside and behind it shows an eye; taken off every mark. Of a ground mirror, or a strip
          *     doubt_deg, doubt_m : what is not known of these, one standard deviation, shared by all that is read with it
          *     checks : readings it rests on; 0 where it was not checked
          */
@@ -14620,6 +14754,112 @@ export interface operations {
             };
         };
     };
+    blocks_flag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlagsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     judge_judged: {
         parameters: {
             query?: {
@@ -18518,6 +18758,115 @@ export interface operations {
             };
         };
     };
+    aim_flag: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlagsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AimOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     sights_methods: {
         parameters: {
             query?: never;
@@ -19591,6 +19940,115 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sights_flag: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlagsIn"];
             };
         };
         responses: {

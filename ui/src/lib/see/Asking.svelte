@@ -5,14 +5,15 @@
 <script lang="ts">
   import { stamp } from '$lib/data/clock'
   import type { Shapes } from '$lib/data/client'
-  import { choices } from '$lib/data/vocabulary.svelte'
+  import { choices, named } from '$lib/data/vocabulary.svelte'
   import { createWrite, firstError } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
+  import Flags from '$lib/base/Flags.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import { keys } from '$lib/base/keys.svelte'
   import Looks from './Looks.svelte'
   import { answerKeys, type Look } from './looks'
-  import { answerTest, leaveTest, showTest, undoAnswer } from './writes'
+  import { answerTest, flagAnswer, leaveTest, showTest, undoAnswer } from './writes'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import FeltThere from './FeltThere.svelte'
@@ -38,7 +39,10 @@
   const undoing = createWrite((trial: string) => undoAnswer(lesson, sight.test.id, trial))
   const showing = createWrite(() => showTest(lesson, sight.test.id))
   const leaving = createWrite(() => leaveTest(lesson, sight.test.id, true))
-  const all = [answering, undoing, showing, leaving]
+  const flagging = createWrite((it: { id: string; flags: string[] }) =>
+    flagAnswer(lesson, sight.test.id, it.id, it.flags)
+  )
+  const all = [answering, undoing, showing, leaving, flagging]
   const busy = $derived(all.some((it) => it.isPending))
   const error = $derived(firstError(all))
 
@@ -103,6 +107,16 @@
   <button class="button primary mt-3 min-h-14 w-full text-lg" disabled={busy} onclick={read}>Record it</button>
 {/if}
 {#if error}<div class="mt-3"><Trouble {error} /></div>{/if}
+{#if valid.length}
+  {@const last = valid.at(-1)!}
+  <details class="mt-2">
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold"
+      >Answer {valid.length} counts less…
+      <span class="font-normal text-faded">{last.flags.map((it) => named('flag', it)).join(', ')}</span></summary
+    >
+    <Flags label="The last answer was" flags={last.flags} change={(flags) => flagging.mutate({ id: last.id, flags })} />
+  </details>
+{/if}
 <div class="mt-4 flex flex-wrap gap-3">
   <button class="button" disabled={busy || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}

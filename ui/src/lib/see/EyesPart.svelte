@@ -60,6 +60,9 @@
       </div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} small bind:value={look.way} /></div>
       {#if look.way === 'mirror'}<div class="mb-4"><ToolTrue {lessonId} kind="ground_mirror" /></div>{/if}
+      {#if look.way === 'strip' && look.strip.device}<div class="mb-4">
+          <ToolTrue {lessonId} kind="strip_{look.strip.device}" />
+        </div>{/if}
       {#if look.way === 'string' || look.way === 'strip'}
         <SideLook {lessonId} hand={golfer.hand} way={look.way} sightingEye={sheet.sighting_eye} {look} />
       {:else}

@@ -80,6 +80,14 @@ export const undoAnswer = (lesson: string, test: string, trial: string) =>
     sightOf(lesson, test, 'Undoing the last answer')
   )
 
+/** What lowers the weight of an answer. */
+export const flagAnswer = (lesson: string, test: string, trial: string, flags: string[]) =>
+  put(
+    '/api/sight-trials/{id}/flags',
+    { ...pathInUnits(trial), body: { flags } },
+    sightOf(lesson, test, 'What is said of an answer')
+  )
+
 /** End the asking and show what the answers say. */
 export const showTest = (lesson: string, test: string) =>
   put('/api/sight-tests/{id}/shown', { ...pathInUnits(test) }, whole(lesson, test, 'Showing what the answers say'))

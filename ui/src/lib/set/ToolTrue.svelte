@@ -1,4 +1,4 @@
-<!-- Is the instrument itself true? Turned over, sighted along, or held where the answer is known; what it is off by is put right. -->
+<!-- Is the instrument itself true? Turned over, sighted along, taped, or held where the answer is known; what it is off by is put right. -->
 <script lang="ts">
   import Sheet from '$lib/base/Sheet.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
@@ -26,36 +26,45 @@
   const it = $derived(tools.data?.find((one) => one.kind === kind))
   let open = $state(false)
 
-  type Turn = { moved_m: number | null; over_m: number | null }
-  type Marks = {
-    inside_m: number | null
-    behind_m: number | null
-    inside_turned_m: number | null
-    behind_turned_m: number | null
-  }
-  const turn = (): Turn => ({ moved_m: null, over_m: null })
-  const mark = (): Marks => ({ inside_m: null, behind_m: null, inside_turned_m: null, behind_turned_m: null })
-  let turns = $state<Turn[]>([])
-  let marks = $state<Marks[]>([])
+  /** What is read each time, by the names of the sizes asked; on a picture the zones tapped instead. */
+  type Row = Record<string, number | null>
+  const onPicture = $derived(it?.way === 'square')
+  const row = (): Row => Object.fromEntries((it?.sizes ?? []).map((name) => [name, null]))
+  let rows = $state<Row[]>([])
   let read = $state<Zone[]>([])
   function begin(): void {
-    turns = [turn(), turn()]
-    marks = [mark(), mark()]
+    rows = [row(), row()]
     read = []
     keeping.reset()
     open = true
   }
-  const full = <T extends object>(rows: T[]) =>
-    rows.filter((row) => Object.values(row).every((value) => value !== null))
+  /** The same distance is taped once. */
+  const again = (): Row => ({
+    ...row(),
+    ...(OVER.has(it?.sizes[0] ?? '') && { [it!.sizes[0]!]: rows.at(-1)?.[it!.sizes[0]!] ?? null })
+  })
+  const OVER = new Set(['checked_over', 'checked_to_end', 'checked_bar'])
+  const full = $derived(rows.filter((one) => Object.values(one).every((value) => value !== null)))
   const picture = tryQuery(
-    () => (open && it?.way === 'square' ? kind : null),
+    () => (open && onPicture ? kind : null),
     () => sizes
   )
   const Entry = $derived(picture.data ? ENTRIES[picture.data.entry] : undefined)
-  const rows = $derived(
-    it?.way === 'square' ? read.length : it?.way === 'end_for_end' ? full(marks).length : full(turns).length
-  )
-  const asked = $derived(it?.way === 'end_for_end' ? marks.length : it?.way === 'square' ? read.length : turns.length)
+  const told = $derived(onPicture ? read.length : full.length)
+  const asked = $derived(onPicture ? read.length : rows.length)
+
+  /** Each row as its way names what it asks, in the order in which it asks. */
+  function named<T>(...names: string[]): T[] {
+    return full.map((one) => Object.fromEntries(names.map((name, n) => [name, one[it?.sizes[n] ?? '']]))) as T[]
+  }
+  const WAYS: Record<string, () => Partial<Shapes['ToolCheckIn']>> = {
+    square: () => ({ raws: read.map((zone) => zone.raw) }),
+    end_for_end: () => ({
+      marks: named<Shapes['EndForEndIn']>('inside_m', 'behind_m', 'inside_turned_m', 'behind_turned_m')
+    }),
+    centred: () => ({ gaps: named<Shapes['GapsIn']>('near_m', 'far_m') })
+  }
+  const turns = () => ({ turns: named<Shapes['TurnIn']>('over_m', 'moved_m') })
 
   const keeping = createWrite(
     () =>
@@ -64,9 +73,7 @@
         kind,
         sizes,
         taken_at: stamp(),
-        raws: read.map((zone) => zone.raw),
-        turns: it?.way === 'turned' || it?.way === 'sighted' ? (full(turns) as Shapes['TurnIn'][]) : [],
-        marks: it?.way === 'end_for_end' ? (full(marks) as Shapes['EndForEndIn'][]) : []
+        ...(WAYS[it?.way ?? ''] ?? turns)()
       }),
     () => (open = false)
   )
@@ -105,51 +112,30 @@
           </li>
         {/each}
       </ol>
-    {:else if it.way === 'end_for_end'}
-      <ol class="grid gap-3" aria-label="Marks both ways round">
-        {#each marks as row, n (n)}
-          <li class="grid grid-cols-2 items-start gap-2 border-b border-hairline pb-2 md:grid-cols-4">
-            <LengthEntry of="marked_inside" value={row.inside_m} onvalue={(m) => (row.inside_m = m)} />
-            <LengthEntry of="marked_behind" value={row.behind_m} onvalue={(m) => (row.behind_m = m)} />
-            <LengthEntry
-              of="marked_inside_turned"
-              value={row.inside_turned_m}
-              onvalue={(m) => (row.inside_turned_m = m)}
-            />
-            <LengthEntry
-              of="marked_behind_turned"
-              value={row.behind_turned_m}
-              onvalue={(m) => (row.behind_turned_m = m)}
-            />
-          </li>
-        {/each}
-      </ol>
     {:else}
       <ol class="grid gap-3" aria-label={it.way_words}>
-        {#each turns as row, n (n)}
-          <li class="grid grid-cols-2 items-start gap-2 border-b border-hairline pb-2">
-            <LengthEntry of="checked_over" value={row.over_m} onvalue={(m) => (row.over_m = m)} />
-            <LengthEntry of="moved_m" value={row.moved_m} onvalue={(m) => (row.moved_m = m)} />
+        {#each rows as one, n (n)}
+          <li
+            class="grid grid-cols-2 items-start gap-2 border-b border-hairline pb-2 {it.sizes.length > 2
+              ? 'md:grid-cols-4'
+              : ''}"
+          >
+            {#each it.sizes as name (name)}
+              <LengthEntry of={name} value={one[name] ?? null} onvalue={(m) => (one[name] = m)} />
+            {/each}
           </li>
         {/each}
       </ol>
+      <button class="button mt-3" type="button" onclick={() => rows.push(again())}>Once more</button>
     {/if}
-    {#if it.way === 'end_for_end'}<button class="button mt-3" type="button" onclick={() => marks.push(mark())}
-        >Once more</button
-      >
-    {:else if it.way !== 'square'}<button
-        class="button mt-3"
-        type="button"
-        onclick={() => turns.push({ ...turn(), over_m: turns.at(-1)?.over_m ?? null })}>Once more</button
-      >{/if}
     {#if error}<div class="mt-2"><Trouble {error} /></div>{/if}
     <button
       class="button primary mt-3 min-h-14 w-full text-lg"
       type="button"
-      disabled={rows < Math.max(it.fewest, asked) || keeping.isPending}
+      disabled={told < Math.max(it.fewest, asked) || keeping.isPending}
       onclick={() => keeping.mutate(undefined)}
     >
-      {rows < it.fewest ? `Read ${rows} of ${it.fewest}` : 'Judge by this check'}
+      {told < it.fewest ? `Read ${told} of ${it.fewest}` : 'Judge by this check'}
     </button>
   </Sheet>
 {/if}

@@ -1,6 +1,7 @@
 <!-- The last putts, newest first: undo one, or say why one doesn't count. Fewer where a run would have to scroll. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
+  import { named } from '$lib/data/vocabulary.svelte'
   import type { Putt } from './putts.svelte'
   import { sizeWords } from './size'
 
@@ -58,8 +59,10 @@
         aria-hidden="true">{putt.side === 'left' ? '◂' : putt.side === 'right' ? '▸' : '|'}</span
       >
       <span class="min-w-0 flex-1 truncate" class:font-bold={putt.id === last?.id} class:line-through={putt.voided}
-        >{putt.words}{#if Object.keys(putt.notes ?? {}).length}<span
-            class="block truncate text-sm font-normal text-faded">{noted(putt)}</span
+        >{putt.words}{#if putt.flags?.length}<span class="block truncate text-sm font-normal" data-flagged
+            >{putt.flags.map((it) => named('flag', it)).join(', ')}</span
+          >{/if}{#if Object.keys(putt.notes ?? {}).length}<span class="block truncate text-sm font-normal text-faded"
+            >{noted(putt)}</span
           >{/if}</span
       >
       {#if putt.voided}
@@ -67,8 +70,10 @@
         <button class="button plain" onclick={() => restore(putt)}>Restore</button>
       {:else}
         {#if putt.waiting}<span class="text-sm" title="Kept here, on its way">◌</span>{/if}
-        <button class="button plain text-sm" aria-label="Putt {n}, {putt.words}: void" onclick={() => askReason(putt)}
-          >Void…</button
+        <button
+          class="button plain text-sm"
+          aria-label="Putt {n}, {putt.words}: doubt it"
+          onclick={() => askReason(putt)}>Doubt…</button
         >
       {/if}
     </li>

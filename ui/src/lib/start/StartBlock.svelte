@@ -70,7 +70,7 @@
   const notes = notesQuery()
   /** What was tapped, over what is usual: that is known only once the plan lies, and a tap may come before. */
   const tapped = $state<Record<string, boolean>>({})
-  const every = $derived([...(notes.data ?? []), ...watched])
+  const every = $derived([...(notes.data ?? []), ...watched].filter((it) => !it.after_touch))
   /**
    * As the block before; for a first one what was noted last, and what is laid there. With no rig nothing is told unless it
    * is noted: what lies there, or else where the putt finished.

@@ -60,8 +60,14 @@ export class Recording {
       .filter((it) => !it.told_by.some((measure) => told.has(measure)))
   })
   readonly missing: Shapes['NoteOut'][] = $derived.by(() =>
-    this.asked.filter((it) => !(it.note in this.pending.value.notes))
+    this.asked.filter(
+      (it) => !(it.note in this.pending.value.notes) && (!it.after_touch || this.#touched(this.pending.value))
+    )
   )
+  /** Something was touched in the putt that is being told. */
+  #touched({ notes }: Pending): boolean {
+    return this.asked.some((it) => it.tells_touch && notes[it.note] && notes[it.note] !== it.alone)
+  }
   /** What is felt is still to be called: no reading shows before. */
   readonly feltFirst: Shapes['NoteOut'] | undefined = $derived(this.missing.find((it) => it.when === 'before'))
   /** What is to be noted next; nothing while the reading is wanted. */
@@ -118,7 +124,7 @@ export class Recording {
   #tell(value: Pending): void {
     const { notes } = value
     const zone = value.zone ?? (this.#alone ? NOT_WATCHED : null)
-    if (!zone || this.asked.some((it) => !(it.note in notes))) {
+    if (!zone || this.asked.some((it) => !(it.note in notes) && (!it.after_touch || this.#touched(value)))) {
       this.pending.set(value)
       return
     }
@@ -134,7 +140,8 @@ export class Recording {
       high_deg: zone.high,
       recorded_at: body.taken_at,
       voided: false,
-      void_reason: null
+      void_reason: null,
+      flags: []
     }
     post(recordPutt({ ...body, ...more, id: v7(), words: zone.name, side: zone.side }, body))
   }

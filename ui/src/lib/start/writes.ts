@@ -87,6 +87,14 @@ export const restorePutt = (block: string, id: string) =>
     { thing: block, words: 'Restoring a putt', reading: { block, id, shown: null } }
   )
 
+/** What lowers the weight of a putt. */
+export const flagPutt = (lesson: string, putt: Pick<Shapes['ReadingLine'], 'id' | 'block_id'>, flags: string[]) =>
+  put(
+    '/api/readings/{id}/flags',
+    { ...path(putt.id), body: { flags } },
+    { thing: putt.block_id, words: 'What is said of a putt', renews: ofLesson(lesson) }
+  )
+
 /** What the golfer did of what was due. */
 export const breakOff = (lesson: string, done: 'moved' | 'rested') =>
   put(

@@ -50,19 +50,23 @@ class ShareOf:
 def share_of(batches: Sequence[Batch], name: str, levels: Levels) -> ShareOf | None:
     """The share of a group's notes of a quantity; None where nothing of it was noted."""
     told = [it for it in batches if it.counts.get(name)]
-    noted = [one for it in told for one in it.noted(name)]
+    weighed = [one for it in told for one in it.noted_with_weight(name)]
+    noted = [one for one, _ in weighed]
     if not noted:
         return None
+
+    def weight(category: str) -> float:
+        return sum(part for one, part in weighed if category in parts_of(one))
+
     about = quantity(name)
     # What was several at once counts for each of them: of how many putts it is stays the number of putts.
     each = [part for one in noted for part in parts_of(one)]
     counts = sorted(((one, each.count(one)) for one in dict.fromkeys(each)), key=lambda it: -it[1])
     wanted = about.good or counts[0][0]
-    times = each.count(wanted)
     call = None
     if name in _SIDES and len(noted) >= _FEWEST:
         first, second = _SIDES[name]
-        more_first, more_second = more_often(noted.count(first), noted.count(second))
+        more_first, more_second = more_often(weight(first), weight(second))
         call = weigh(more_second, more_first, 0.0)
     return ShareOf(
         about,
@@ -70,7 +74,7 @@ def share_of(batches: Sequence[Batch], name: str, levels: Levels) -> ShareOf | N
         tuple(counts),
         len(noted),
         wanted,
-        share_estimate(times, len(noted)),
+        share_estimate(weight(wanted), sum(part for _, part in weighed)),
         call,
         told[0].place,
         tuple(it.id for it in told),

@@ -45,10 +45,12 @@ class Source:
 
 @dataclass(frozen=True, slots=True)
 class Event:
-    """One putt, set-down, answer or look: what was read of it, by quantity, and its own id."""
+    """One putt, set-down, answer or look: its id, what was read of it by quantity, and as much of a whole one as it
+    counts."""
 
     id: str
     values: Mapping[str, Value]
+    weight: float = 1.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -159,7 +161,11 @@ class Batch:
 
     def noted(self, name: str) -> list[str]:
         """The categories noted of a quantity, oldest first."""
-        return [value for it in self.events if isinstance(value := it.values.get(name), str)]
+        return [value for value, _ in self.noted_with_weight(name)]
+
+    def noted_with_weight(self, name: str) -> list[tuple[str, float]]:
+        """The same, each with as much of a whole note it counts."""
+        return [(value, it.weight) for it in self.events if isinstance(value := it.values.get(name), str)]
 
 
 @dataclass(frozen=True, slots=True)

@@ -40,7 +40,7 @@
   import StartBlock from '$lib/start/StartBlock.svelte'
   import { turnIn } from '$lib/start/turn'
   import TurnLine from '$lib/start/TurnLine.svelte'
-  import VoidSheet from '$lib/start/VoidSheet.svelte'
+  import DoubtSheet from '$lib/start/DoubtSheet.svelte'
   import { planBlock } from '$lib/start/writes'
 
   const id = $derived(page.params.id ?? '')
@@ -166,7 +166,7 @@
   $effect(() =>
     keys.add('Recording', () => [
       { key: 'u', words: 'Undo the last putt', run: () => recording.undo() },
-      { key: 'v', words: 'Void the last putt, with a reason', run: () => askReason(valid.at(-1)) },
+      { key: 'v', words: 'Doubt the last putt: it counts less, or not at all', run: () => askReason(valid.at(-1)) },
       { key: 'n', words: 'Start a block under another condition', run: () => (switching = true) },
       { key: 'c', words: 'Plan a comparison', run: () => (planning = true) },
       { key: 'j', words: 'Judge this block', run: () => void goto(`/lessons/${id}/judge?block=${blockId}`) }
@@ -294,7 +294,12 @@
     </aside>
   </div>
 
-  <VoidSheet bind:open={asking} putt={voiding} giveReason={(reason) => recording.mark(voiding ?? undefined, reason)} />
+  <DoubtSheet
+    bind:open={asking}
+    lessonId={id}
+    putt={voiding && (recording.putts.find((it) => it.id === voiding?.id) ?? voiding)}
+    giveReason={(reason) => recording.mark(voiding ?? undefined, reason)}
+  />
   {@const laid = sheet.stations.find((it) => it.id === block.station_id)}
   {#if laid}
     <Sheet bind:open={planning} title="Compare, in turns" wide>

@@ -1,0 +1,179 @@
+"""A block of putts as a batch of the ledger: what was read of it, how well, what its readings share."""
+
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Final
+from uuid import UUID
+
+from ...core.certainty.estimate import Estimate, normal
+from ...core.golfer.hand import Hand
+from ...core.green.putt import Putt
+from ...core.green.slope import LEVEL_RESOLUTION
+from ...core.instruments.rig import Rig
+from ...core.judge.disturbed import disturbed_deg
+from ...core.judge.ledger.entry import Batch, Event, Putted, Source, Value
+from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
+from ...core.judge.ledger.putt import Reader, putt_values
+from ...core.measure.angle import angle_deg
+from ...core.measure.flag import weight_of
+from ...core.measure.interval import Interval
+from ...core.set.station import Station
+from ...core.start.stroke import UNZEROED_DEG
+from ..lesson.lessons import BlockSheet
+from ..start.blocks import path_of, station_of
+from ..start.strokes import StrokeSheet
+from ..values import KeptBlock, KeptReading
+
+_DAY_S: Final = 86400.0
+_COARSE_FITS: Final = ("coarse", "loose", "strict", "unsure", "cannot")
+
+
+def day_of(at: datetime) -> float:
+    """A moment in days, as batches are ordered."""
+    return at.timestamp() / _DAY_S
+
+
+def valid_in(sheet: BlockSheet) -> list[KeptReading]:
+    """The putts that count, oldest first."""
+    return [it for it in sheet.readings if not it.voided]
+
+
+_FACES: Final = {"face_address_deg": "address", "face_impact_deg": "impact"}
+
+
+@dataclass(frozen=True, slots=True)
+class _Sensed:
+    """How well the sensors of a block read: their error, their zero's doubt, the readings of the check that found them,
+    the device, and whether one device read all of the face."""
+
+    noise_deg: float
+    zero_deg: float
+    checks: int
+    device: str | None
+    one_device: bool
+
+    @classmethod
+    def of(cls, told: Sequence[StrokeSheet], events: Sequence[Event], filed_deg: float) -> "_Sensed":
+        """`filed_deg`: the error that came with a file, where no sensor told anything."""
+        readers = {_FACES[name]: str(it.sensor.id) for it in told for name in it.measures if name in _FACES}
+        by_hand = {name for it in events for name in _FACES.values() if name in it.values} - set(readers)
+        readers |= dict.fromkeys(by_hand, "hand") if readers else {}
+        return cls(
+            noise_deg=max((it.noise_deg for it in told), default=filed_deg),
+            zero_deg=max((it.zero_doubt_deg for it in told), default=0.0),
+            checks=min((it.checks for it in told), default=0),
+            device=str(told[0].sensor.id) if told else None,
+            one_device=len(set(readers.values())) <= 1,
+        )
+
+    @property
+    def noise(self) -> dict[str, float]:
+        """By quantity."""
+        one = self.noise_deg
+        return {"address": one, "impact": one, "path": one, "turned": one * math.sqrt(2)}
+
+
+def block_batch(
+    sheet: BlockSheet, hand: Hand, strokes: Mapping[UUID, Sequence[StrokeSheet]], expected_deg: float
+) -> Batch:
+    """A block of putts as a batch of the ledger."""
+    block, valid = sheet.block, valid_in(sheet)
+    station = station_of(block)
+    watched = station.rig.reads_start
+    by = Reader(hand, path_of(block), [station.rig, *station.aids], station.proof.line_off_deg(station.rig.station_m))
+    filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
+    events: list[Event] = []
+    for it in valid:
+        start = Interval.of(it.low_deg, it.high_deg) if watched else None
+        measures = _measures(strokes.get(it.id, ()))
+        events.append(event_of(it.id, putt_values(by, start, it.notes, measures), it.flags))
+    sensed = _Sensed.of([one for it in valid for one in strokes.get(it.id, ())], events, filed)
+    return Batch(
+        id=str(block.id),
+        step="start",
+        day=day_of(block.started_at),
+        events=tuple(events),
+        levels=block_levels(block, station),
+        label=block.condition,
+        lesson=str(block.lesson_id),
+        noise={"start": station.noise_deg} | sensed.noise,
+        sources=_sources(block, station, sensed),
+        putted=_putted(block, station, sensed, hand, expected_deg),
+        proved=station.proof.proves_line,
+        planned=block.planned,
+        voided=len(sheet.readings) - len(valid),
+        comparison=str(block.comparison_id or ""),
+        turn=block.turn or 0,
+    )
+
+
+def event_of(id: UUID, values: Mapping[str, Value], flags: Sequence[str]) -> Event:
+    """A putt or a set-down; flagged it counts less, in all that was read of it."""
+    weight = weight_of(flags)
+    weighed = {name: it.weighing(weight) if isinstance(it, Interval) else it for name, it in values.items()}
+    return Event(str(id), weighed, weight)
+
+
+def _sources(block: KeptBlock, station: Station, sensed: _Sensed) -> dict[str, tuple[Source, ...]]:
+    """What the readings of a block share: all of them the line's direction, the starts how the rig lay, too."""
+    proof, rig_m, laid = station.proof, station.rig.station_m, str(block.station_id)
+    line = Source("line", laid, proof.line_deg(rig_m))
+    own = Source("laying", laid, proof.own_deg)
+    slope = Source("slope", laid, angle_deg(station.putt.drift_doubt_m(rig_m), rig_m))
+    disturbed = Source("disturbed", str(block.id), disturbed_deg(block.disturbances))
+    starts = tuple(it for it in (line, own, slope, disturbed) if it.sd > 0)
+    face = (line,) if sensed.device is None else (line, Source("device", sensed.device, sensed.zero_deg))
+    return {"start": starts, "address": face, "impact": face, "path": (line,), "feels_straight": starts}
+
+
+def _putted(block: KeptBlock, station: Station, sensed: _Sensed, hand: Hand, expected_deg: float) -> Putted:
+    watched = station.rig.reads_start
+    return Putted(
+        distance_m=block.distance_m,
+        window=station.putt.window,
+        hole=block.hole,
+        past_m=block.past_m,
+        read_off=_read_off(station.putt),
+        breaks=not station.putt.is_level,
+        path_deg=path_of(block).expected_deg(hand),
+        declared=bool(path_of(block).name),
+        coarse=watched and _is_coarse(station, expected_deg),
+        watched=watched,
+        disturbances=tuple(block.disturbances),
+        sensor_deg=sensed.noise_deg,
+        zero_deg=sensed.zero_deg or UNZEROED_DEG,
+        checks=sensed.checks,
+        one_device=sensed.one_device,
+    )
+
+
+def block_levels(block: KeptBlock, station: Station) -> Levels:
+    """The factors in which a block was not as usual: as the coach said, and as it was laid."""
+    more: list[tuple[Factor, str]] = []
+    if block.guided:
+        more.append(("guide", GUIDED))
+    if not station.putt.is_straight:
+        more.append(("break", "left" if station.putt.curve_m < 0 else "right"))
+    return joined(levels_of(block.factors), more)
+
+
+def _measures(strokes: Sequence[StrokeSheet]) -> dict[str, float]:
+    return {name: value for it in strokes for name, value in it.measures.items()}
+
+
+def _is_coarse(station: Station, expected_deg: float) -> bool:
+    rig: Rig = station.rig
+    return rig.sight(station.putt, expected_deg).fit in _COARSE_FITS[:2]
+
+
+def _read_off(putt: Putt) -> Estimate | None:
+    """How far right of the read the true start line lies, where the read is what was started at; by the slope's own
+    doubt."""
+    lines = putt.lines_deg
+    if lines is None or putt.target != "read":
+        return None
+    doubt = max(putt.falls_doubt_percent, LEVEL_RESOLUTION) if not putt.is_level else putt.falls_doubt_percent
+    per_percent = abs(lines[1]) / max(abs(putt.falls_right_percent), 0.3)
+    return normal(lines[1] - lines[0], max(doubt * per_percent, 0.05))
