@@ -3,7 +3,10 @@
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ...core.drawing.scene import Scene
+from ...core.golfer.hand import HANDS, Hand
 from ...core.measure.written_units import lengths_written
+from ...core.see.choices_drawn import choice_pictures
 from ...exchange.forms_in import endings
 from ...words.vocabulary import ENTRIES, EntryWords, choices
 
@@ -16,10 +19,19 @@ class Vocabulary(BaseModel):
     choices: dict[str, dict[str, str]] = Field(description="codes, each with its name, by kind of choice")
     entries: dict[str, EntryWords] = Field(description="sizes to enter: label, hint, unit, limits, step")
     lengths: dict[str, float] = Field(description="metres (m) of every way to write a unit of length")
+    pictures: dict[Hand, dict[str, dict[str, Scene]]] = Field(
+        description="drawings of what is chosen, by the golfer's hand, kind of choice and code"
+    )
     file_endings: list[str] = Field(description="how the names of files of putts end that can be read")
 
 
 @router.get("/vocabulary")
 def vocabulary() -> Vocabulary:
     """What can be chosen and entered."""
-    return Vocabulary(choices=choices(), entries=ENTRIES, lengths=lengths_written(), file_endings=endings())
+    return Vocabulary(
+        choices=choices(),
+        entries=ENTRIES,
+        lengths=lengths_written(),
+        pictures={hand: choice_pictures(hand) for hand in HANDS},
+        file_endings=endings(),
+    )

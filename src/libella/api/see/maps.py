@@ -4,7 +4,9 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
+from ...core.golfer.hand import Hand
 from ...core.see.map import Change
+from ...core.see.place_drawn import PlaceDrawn, place_drawn
 from ...core.see.position import LEVERS
 from ...lessons.aim.picture import aim_question_of
 from ...lessons.desk import kept
@@ -63,6 +65,12 @@ def levers() -> list[LeverOut]:
         LeverOut(lever=key, name=it.name, unit=it.unit, plus=it.plus, minus=it.minus, reach=it.reach, step=it.step)
         for key, it in LEVERS.items()
     ]
+
+
+@router.get("/place-drawn")
+def drawn(hand: Hand = "right") -> PlaceDrawn:
+    """Where the head is for a test, as one picture whose parts can be moved."""
+    return place_drawn(hand)
 
 
 @router.get("/lessons/{id}/map")

@@ -1,8 +1,9 @@
 """Which way round a golfer stands."""
 
-from typing import Literal
+from typing import Final, Literal, get_args
 
 Hand = Literal["right", "left"]
+HANDS: Final[tuple[Hand, ...]] = get_args(Hand)
 
 
 def push_or_pull(side: Literal["left", "right"], hand: Hand) -> Literal["push", "pull"]:

@@ -5,7 +5,7 @@
   import { about, type Shapes } from '$lib/data/client'
   import { instrumentsQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
-  import { choices as options, entry, stepped } from '$lib/data/vocabulary.svelte'
+  import { choices as options, pictured, entry, stepped } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
@@ -15,7 +15,6 @@
   import UnderChoice from '$lib/start/UnderChoice.svelte'
   import { NOT_HERE, setDown, USUAL, waysToStand, type Under } from '$lib/start/under'
   import ToolTrue from '$lib/set/ToolTrue.svelte'
-  import { CUE_PICTURES } from './cues'
   import CompareAims from './CompareAims.svelte'
   import { beginSeries } from './writes'
 
@@ -129,7 +128,7 @@
   <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
     <Choice
       label="Cue on the ball"
-      options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))}
+      options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: pictured('cue', it.value) }))}
       bind:value={cue}
     />
     <Stepper

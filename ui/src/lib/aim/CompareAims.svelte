@@ -3,7 +3,7 @@
   import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
   import { about, type Shapes } from '$lib/data/client'
-  import { choices as options, named, stepped } from '$lib/data/vocabulary.svelte'
+  import { choices as options, pictured, named, stepped } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import { typedNumber } from '$lib/base/number'
@@ -11,7 +11,6 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import UnderChoice from '$lib/start/UnderChoice.svelte'
   import { NOT_HERE, setDown, USUAL, type Under } from '$lib/start/under'
-  import { CUE_PICTURES } from './cues'
   import { compareAims } from './writes'
 
   interface Props {
@@ -79,7 +78,7 @@
       label="Against which cue"
       options={options<typeof cue>('cue')
         .filter((it) => it.value !== first.cue)
-        .map((it) => ({ ...it, picture: CUE_PICTURES[it.value] }))}
+        .map((it) => ({ ...it, picture: pictured('cue', it.value) }))}
       bind:value={cue}
     />
   {:else if what === 'set_up'}<UnderChoice label="Against what" {offered} without={NOT_HERE} bind:value={under} />{/if}

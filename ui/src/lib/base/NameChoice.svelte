@@ -1,6 +1,6 @@
 <!-- One of the names used so far, or another, typed once. -->
 <script lang="ts">
-  import type { Scene } from '$lib/drawing/page'
+  import { pictured } from '$lib/data/vocabulary.svelte'
   import Choice from './Choice.svelte'
 
   interface Props {
@@ -9,12 +9,12 @@
     value: string
     /** What the button says that asks for another. */
     another: string
-    /** Of the names that have one, a drawing. */
-    pictures?: Record<string, Scene>
+    /** Names that have a drawing are found among the pictures of that kind. */
+    kind?: string
     /** Whether as usual, which has no name, is among them. */
     usual?: boolean
   }
-  let { label, names, value = $bindable(), another, pictures = {}, usual = true }: Props = $props()
+  let { label, names, value = $bindable(), another, kind = '', usual = true }: Props = $props()
 
   const OTHER = '\n'
   /** As usual has no name; a choice needs one. */
@@ -34,7 +34,7 @@
   <Choice
     {label}
     options={[
-      ...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictures[it] })),
+      ...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictured(kind, it) })),
       { value: OTHER, words: another }
     ]}
     bind:value={

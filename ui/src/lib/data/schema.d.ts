@@ -2031,6 +2031,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/place-drawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawn
+         * @description Where the head is for a test, as one picture whose parts can be moved.
+         */
+        get: operations["perception map_drawn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/map": {
         parameters: {
             query?: never;
@@ -6765,6 +6785,26 @@ export interface components {
             token: string;
         };
         /**
+         * Part
+         * @description Something that can be moved: how it is drawn about its own middle, where that stands, what moving it does.
+         */
+        Part: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "head" | "feet" | "ball" | "tilt" | "chin";
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Pulls */
+            pulls: components["schemas"]["Pull"][];
+            /** Shapes */
+            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+        };
+        /**
          * PartOut
          * @description A category of a share, and how often.
          */
@@ -6850,6 +6890,26 @@ export interface components {
             headline: string;
             /** Why */
             why: string;
+        };
+        /**
+         * PlaceDrawn
+         * @description The ground with what stays on it, the parts that can be moved, and where each eye is on the head.
+         */
+        PlaceDrawn: {
+            scene: components["schemas"]["Scene"];
+            /** Parts */
+            parts: components["schemas"]["Part"][];
+            /** Eyes */
+            eyes: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ];
         };
         /**
          * PlaceOut
@@ -7354,6 +7414,34 @@ export interface components {
              * @description parts that are not in the bag
              */
             missing: components["schemas"]["Needed"][];
+        };
+        /**
+         * Pull
+         * @description A lever of a part: where one unit of it moves the part, mm to the right and down, or turns it, degrees.
+         */
+        Pull: {
+            /**
+             * Lever
+             * @enum {string}
+             */
+            lever: "inside" | "behind" | "tilt" | "chin" | "distance" | "ball";
+            /**
+             * X
+             * @description mm in true size where the picture is to scale; right and down positive
+             * @default 0
+             */
+            x: number;
+            /**
+             * Y
+             * @description mm in true size where the picture is to scale; right and down positive
+             * @default 0
+             */
+            y: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: number;
         };
         /**
          * PuttIn
@@ -9801,6 +9889,17 @@ export interface components {
              */
             lengths: {
                 [key: string]: number;
+            };
+            /**
+             * Pictures
+             * @description drawings of what is chosen, by the golfer's hand, kind of choice and code
+             */
+            pictures: {
+                [key: string]: {
+                    [key: string]: {
+                        [key: string]: components["schemas"]["Scene"];
+                    };
+                };
             };
             /**
              * File Endings
@@ -21538,6 +21637,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LeverOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "perception map_drawn": {
+        parameters: {
+            query?: {
+                hand?: "right" | "left";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceDrawn"];
                 };
             };
             /** @description Bad Request */

@@ -1,4 +1,5 @@
 /** What can be chosen and entered, in words and with its limits: asked for once, before the first page is drawn. */
+import type { Scene } from '$lib/drawing/page'
 import { api, ask, type Shapes } from './client'
 
 type Entry = Shapes['EntryWords']
@@ -34,6 +35,21 @@ export function choices<T extends string>(kind: string): { value: T; words: stri
 export function named(kind: string, code: string): string {
   return told?.choices[kind]?.[code] ?? code
 }
+
+let hand = $state<Shapes['GolferOut']['hand']>('right')
+/** Whose drawings are shown from now on: a left-hander stands on the other side of the line. */
+export function drawFor(golfer: Shapes['GolferOut']['hand']): void {
+  hand = golfer
+}
+
+/** What a choice looks like, from the side of the golfer whose lesson it is; nothing where it has no drawing. */
+export function pictured(kind: string, code: string): Scene | undefined {
+  return told?.pictures[hand]?.[kind]?.[code] as Scene | undefined
+}
+
+/** What can be chosen, each with its drawing. */
+export const drawnChoices = <T extends string>(kind: string) =>
+  choices<T>(kind).map((it) => ({ ...it, picture: pictured(kind, it.value) }))
 
 /** Every way to write a unit of length, each with its metres. */
 export function lengths(): Record<string, number> {

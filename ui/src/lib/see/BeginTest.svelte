@@ -7,15 +7,16 @@
   import NameChoice from '$lib/base/NameChoice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { SET_UP_PICTURES } from '$lib/start/set-ups'
   import ToolTrue from '$lib/set/ToolTrue.svelte'
   import PositionEntry from './PositionEntry.svelte'
-  import { choices, named } from '$lib/data/vocabulary.svelte'
+  import SeePicture from './SeePicture.svelte'
+  import { drawnChoices, named, pictured } from '$lib/data/vocabulary.svelte'
   import { methodsQuery } from './queries.svelte'
   import { beginTest } from './writes'
 
   interface Props {
     lessonId: string
+    hand: Shapes['GolferBrief']['hand']
     /** Whether the lesson's putt breaks: then straight can be asked to its start target. */
     breaks: boolean
     /** Levers moved from the usual set-up for this test. */
@@ -25,7 +26,7 @@
     /** Set-ups named in this lesson so far. */
     setUps: string[]
   }
-  let { lessonId, breaks, position = $bindable(), last, setUps }: Props = $props()
+  let { lessonId, hand, breaks, position = $bindable(), last, setUps }: Props = $props()
 
   const methods = methodsQuery()
   type Test = Shapes['SightTestOut']
@@ -47,10 +48,10 @@
   let away_m = $state(before.away_m)
   let toward = $state<Test['toward']>(before.toward)
 
-  const TRACES = choices<Test['trace']>('trace')
-  const TOWARD = choices<Test['toward']>('toward')
-  const EYES = choices<Test['eyes']>('eyes')
-  const GLASSES = choices<Test['glasses']>('glasses')
+  const TRACES = drawnChoices<Test['trace']>('trace')
+  const TOWARD = drawnChoices<Test['toward']>('toward')
+  const EYES = drawnChoices<Test['eyes']>('eyes')
+  const GLASSES = drawnChoices<Test['glasses']>('glasses')
 
   const beginning = createWrite(() =>
     beginTest({
@@ -74,44 +75,47 @@
   }
 </script>
 
-<form onsubmit={begin} class="grid gap-4">
-  <div>
-    <Choice
-      label="How to ask"
-      options={(methods.data ?? []).map((it) => ({ value: it.method, words: it.name }))}
-      bind:value={method}
-    />
-    <p class="mt-1 max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
+<form onsubmit={begin} class="grid gap-3">
+  <SeePicture {hand} bind:position bind:eyes {glasses} />
+  <div class="grid items-end gap-x-5 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+    <div>
+      <Choice
+        label="How to ask"
+        options={(methods.data ?? []).map((it) => ({
+          value: it.method,
+          words: it.name,
+          picture: pictured('method', it.method)
+        }))}
+        small
+        bind:value={method}
+      />
+    </div>
+    <button class="button primary min-h-14 text-lg" disabled={beginning.isPending}>Begin asking</button>
   </div>
-  <PositionEntry bind:position error={error ? refusal(error) : null} />
+  <p class="max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
   {#if error}<Trouble {error} />{/if}
-  <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <button class="button primary min-h-14 text-lg md:mt-[23px]" disabled={beginning.isPending}>Begin asking</button>
-    <LengthEntry of="away_m" value={away_m} error={about(error, 'away_m')} onvalue={(it) => (away_m = it)} />
-  </div>
-  <ToolTrue {lessonId} kind="rod_beside" name="The rod" />
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">
       Under which conditions <span class="font-normal text-faded"
-        >{condition || 'as usual'}{eyes === 'both' ? '' : `, ${eyes} eye alone`}{glasses === 'none'
+        >{condition || 'as usual'}{glasses === 'none' ? '' : `, glasses ${glasses}`}{trace === 'as_usual'
           ? ''
-          : `, glasses ${glasses}`}{trace === 'as_usual' ? '' : `, traced: ${named('trace', trace)}`}{toward === 'hole'
-          ? ''
-          : ', to the start target'}</span
+          : `, traced: ${named('trace', trace)}`}{toward === 'hole' ? '' : ', to the start target'}</span
       >
     </summary>
     <div class="grid gap-x-5 gap-y-4 pt-2 md:grid-cols-2">
-      <NameChoice
-        label="The set-up"
-        names={setUps}
-        bind:value={condition}
-        another="Another set-up…"
-        pictures={SET_UP_PICTURES}
-      />
-      {#if breaks}<Choice label="Straight at" options={TOWARD} bind:value={toward} />{/if}
-      <Choice label="The golfer traces the line" options={TRACES} bind:value={trace} />
-      <Choice label="Eyes" options={EYES} bind:value={eyes} />
-      <Choice label="Glasses" options={GLASSES} bind:value={glasses} />
+      <NameChoice label="The set-up" names={setUps} bind:value={condition} another="Another set-up…" kind="set_up" />
+      {#if breaks}<Choice label="Straight at" options={TOWARD} small bind:value={toward} />{/if}
+      <Choice label="The golfer traces the line" options={TRACES} small bind:value={trace} />
+      <Choice label="Eyes" options={EYES} small bind:value={eyes} />
+      <Choice label="Glasses" options={GLASSES} small bind:value={glasses} />
+      <LengthEntry of="away_m" value={away_m} error={about(error, 'away_m')} onvalue={(it) => (away_m = it)} />
+      <ToolTrue {lessonId} kind="rod_beside" name="The rod" />
     </div>
+  </details>
+  <details open={Boolean(error)}>
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+      The place in numbers <span class="font-normal text-faded">head and ball for this test</span>
+    </summary>
+    <PositionEntry bind:position error={error ? refusal(error) : null} />
   </details>
 </form>

@@ -6,7 +6,6 @@
   import { createWrite } from '$lib/data/write.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Choice from '$lib/base/Choice.svelte'
-  import { SET_UP_PICTURES } from '$lib/start/set-ups'
   import NameChoice from '$lib/base/NameChoice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { WAY_PICTURES } from './ways'
@@ -55,7 +54,7 @@
           names={setUps}
           bind:value={look.set_up}
           another="Another set-up…"
-          pictures={SET_UP_PICTURES}
+          kind="set_up"
         />
       </div>
       <div class="mb-4"><Choice label="How they are found" options={WAYS} small bind:value={look.way} /></div>

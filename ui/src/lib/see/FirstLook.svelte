@@ -6,20 +6,19 @@
   import { createWrite, firstError } from '$lib/data/write.svelte'
   import { keys } from '$lib/base/keys.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { named } from '$lib/data/vocabulary.svelte'
+  import { named, pictured } from '$lib/data/vocabulary.svelte'
   import Looks from './Looks.svelte'
   import { answerKeys, type Look } from './looks'
-  import PlacePicture from './PlacePicture.svelte'
+  import Sketch from '$lib/drawing/Sketch.svelte'
   import { firstLooksQuery } from './queries.svelte'
   import { keepFirstLook, voidFirstLook } from './writes'
 
   interface Props {
     lessonId: string
-    hand: Shapes['GolferBrief']['hand']
     /** Ask the whole test there. */
     askAt: (place: Shapes['FirstLookOut']) => void
   }
-  let { lessonId, hand, askAt }: Props = $props()
+  let { lessonId, askAt }: Props = $props()
 
   const looks = firstLooksQuery(() => lessonId)
   type Place = Pick<Shapes['HeadPlaceOut'], 'lever' | 'way'>
@@ -67,7 +66,7 @@
             aria-pressed={same(it, at)}
             onclick={() => (at = { lever: it.lever, way: it.way })}
           >
-            <PlacePicture place={it} {hand} />
+            <Sketch scene={pictured('head', it.lever ? `${it.lever}_${it.way}` : '')!} width={76} height={42} />
             <span
               >{it.words}{#if said}<strong class="ml-1">{MARKS[said.looks]}</strong>{/if}</span
             >

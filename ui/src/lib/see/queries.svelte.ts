@@ -1,4 +1,5 @@
 /** What See asks the server. */
+import type { Shapes } from '$lib/data/client'
 import { createQuery } from '@tanstack/svelte-query'
 import { api, ask } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
@@ -50,6 +51,15 @@ export function leversQuery() {
   return createQuery(() => ({
     queryKey: key.levers(),
     queryFn: () => ask(api.GET('/api/levers')),
+    staleTime: Infinity
+  }))
+}
+
+/** Head, feet, ball, rod and hole as one picture, for a golfer of that hand. */
+export function placeDrawnQuery(hand: () => Shapes['GolferBrief']['hand']) {
+  return createQuery(() => ({
+    queryKey: key.placeDrawn(hand()),
+    queryFn: () => ask(api.GET('/api/place-drawn', { params: { query: { hand: hand() } } })),
     staleTime: Infinity
   }))
 }

@@ -2,8 +2,7 @@
 <script lang="ts">
   import Choice from '$lib/base/Choice.svelte'
   import NameChoice from '$lib/base/NameChoice.svelte'
-  import { choices } from '$lib/data/vocabulary.svelte'
-  import { FACTOR_PICTURES, SET_UP_PICTURES } from './set-ups'
+  import { choices, pictured } from '$lib/data/vocabulary.svelte'
   import { USUAL, type Under } from './under'
 
   interface Props {
@@ -19,7 +18,7 @@
 
   const FACTORS = choices<string>('factor')
     .filter((it) => !without.includes(it.value))
-    .map((it) => ({ ...it, picture: FACTOR_PICTURES[it.value] }))
+    .map((it) => ({ ...it, picture: pictured('factor', it.value) }))
   const isNew = $derived(Boolean(value.name) && !offered.some((it) => it.name === value.name))
   const factor = $derived(Object.keys(value.factors)[0] ?? 'trial')
   function named(name: string): void {
@@ -34,7 +33,7 @@
     bind:value={() => value.name, named}
     another="Something else…"
     {usual}
-    pictures={SET_UP_PICTURES}
+    kind="set_up"
   />
   {#if isNew}
     <Choice

@@ -7,6 +7,7 @@
   import { outbox } from '$lib/data/outbox.svelte'
   import { lessonQuery } from '$lib/data/queries.svelte'
   import { renew } from '$lib/data/cache'
+  import { drawFor } from '$lib/data/vocabulary.svelte'
   import { every, key } from '$lib/data/key'
   import Coming from '$lib/base/Coming.svelte'
   import { currentBlock } from '$lib/base/current'
@@ -23,6 +24,7 @@
   const sheet = $derived(lesson.data)
   const block = $derived(currentBlock(sheet, page.url))
   let details = $state(false)
+  $effect.pre(() => drawFor(sheet?.golfer.hand ?? 'right'))
   golferPaces(
     () => sheet?.golfer.id,
     () => sheet?.golfer.step_m ?? null

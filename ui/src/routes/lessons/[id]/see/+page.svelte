@@ -70,7 +70,7 @@
     </p>
   {/if}
   {#if part === 'first' && !open && lesson.data}
-    <FirstLook lessonId={id} hand={lesson.data.golfer.hand} askAt={askThere} />
+    <FirstLook lessonId={id} askAt={askThere} />
   {:else if part === 'eyes' && !open && lesson.data}
     <EyesPart lessonId={id} golfer={lesson.data.golfer} setUps={lesson.data.set_ups} />
   {:else if part === 'map' && !open && lesson.data}
@@ -96,7 +96,14 @@
         Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is
         laid at angles that Libella knows and the golfer doesn’t.
       </p>
-      <BeginTest lessonId={id} {breaks} bind:position setUps={lesson.data?.set_ups ?? []} last={tests.at(-1)?.test} />
+      <BeginTest
+        lessonId={id}
+        hand={lesson.data?.golfer.hand ?? 'right'}
+        {breaks}
+        bind:position
+        setUps={lesson.data?.set_ups ?? []}
+        last={tests.at(-1)?.test}
+      />
     {/if}
     {#if !open && sights.data.compared}<p class="mt-6 border-t-2 border-ink pt-3 text-lg font-semibold" data-compared>
         {sights.data.compared}
