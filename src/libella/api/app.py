@@ -29,7 +29,7 @@ from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
 from .see import eyes, first_looks, maps, sights
-from .set import bag, green, instruments, plans, saved, stations, tool_checks
+from .set import bag, conditions, green, instruments, plans, saved, stations, tool_checks
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 
@@ -44,6 +44,7 @@ ROUTERS = (
     plans,
     tool_checks,
     stations,
+    conditions,
     saved,
     blocks,
     judged_blocks,

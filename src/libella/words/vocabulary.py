@@ -122,6 +122,8 @@ ENTRIES: Final[dict[str, EntryWords]] = {
 }
 """Every size that is not a dimension of an instrument or an entry of a set-up: those come with their own."""
 
+ROUTINES: Final = ("one look", "two looks", "no practice stroke", "practice stroke first", "quicker", "slower")
+"""How else a putt is often gone about; a coach may type any other."""
 _CHOICES: Final[dict[str, dict[str, str]]] = {
     "hand": {"right": "Right-handed", "left": "Left-handed"},
     "hand_from": {
@@ -165,6 +167,14 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "distances": "Several distances",
         "transfer": "With the aid, without, other side",
     },
+    "see_part": {
+        "first": "First look",
+        "straight": "What looks straight",
+        "eyes": "Where the eyes are",
+        "map": "What moves it",
+        "check": "Quick check",
+    },
+    "routine": {it: it for it in ROUTINES},
     "flag": flag_choices(),
     "disturbance": {it: DISTURBED[it] for it in DISTURBANCES},
     "score": {"1": "1", "2": "2", "3": "3", "4": "4", "5": "5"},

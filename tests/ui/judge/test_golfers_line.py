@@ -53,11 +53,17 @@ def test_two_lines_are_set_beside_each_other_pooled_and_taken_apart(page: Page):
     expect(names.get_by_role("listitem")).to_have_count(several)
 
 
-def test_today_and_the_planner_know_where_the_starts_lie_now(page: Page):
+def test_today_says_of_each_golfer_what_the_last_lesson_found_as_that_lesson_says_it(page: Page):
     page.goto("/")
-    now = page.locator("[data-line-now]").first
-    expect(now).to_contain_text(re.compile(r"Starts .* now, from \d+ blocks?\."))
-    expect(now.locator("svg").first).to_be_visible()
+    for name in ("Pell Marchetti-Oduya", "Idris Vantongeren"):
+        [golfer] = page.request.get("/api/golfers", params={"q": name}).json()["items"]
+        [lesson, *_] = page.request.get(f"/api/golfers/{golfer['golfer']['id']}/lessons").json()["items"]
+        told = page.request.get(f"/api/lessons/{lesson['lesson']['id']}/findings").json()
+        row = page.get_by_role("listitem").filter(has_text=name).locator("[data-found]")
+        expect(row).to_contain_text(told["headline"])
+        expect(row.locator("[data-due]")).to_contain_text(told["next"][0]["words"])
+        [about] = [it for it in told["links"] if it["name"] == told["about"]]
+        assert page.request.get(f"/api/golfers/{golfer['golfer']['id']}/found").json()["vial"] == about["vial"]
 
 
 def test_an_offset_may_be_let_stay_on_the_bags_page(page: Page):

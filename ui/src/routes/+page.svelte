@@ -6,7 +6,7 @@
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import LineNow from '$lib/judge/LineNow.svelte'
+  import LastFound from '$lib/judge/LastFound.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { clock, day } from '$lib/base/dates'
   import { named } from '$lib/data/vocabulary.svelte'
@@ -109,7 +109,7 @@
                   .join(' · ')}</span
               >
             </p>
-            {#if last}<LineNow golferId={golfer.id} block={last.block} />{:else}<p class="text-faded">
+            {#if last}<LastFound golferId={golfer.id} block={last.block} />{:else}<p class="text-faded">
                 No putts yet.
               </p>{/if}
           </div>

@@ -16,7 +16,7 @@ from ...core.golfer.hand import Hand
 from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
-from ...core.judge.findings.first_picture import first_picture
+from ...core.judge.findings.first_picture import about_link, first_picture
 from ...core.judge.findings.judged import LessonJudged
 from ...core.judge.findings.next_check import WAYS, Check, CheckName
 from ...core.judge.findings.ranked import FIRST, RULES
@@ -147,6 +147,7 @@ class LessonFindings(BaseModel):
     picture_words: str
     fan: Scene | None = Field(description="where the links pointed, from above; none where that is the picture already")
     fan_words: str
+    about: str = Field(default="", description="the link that the first sentence is about, among `links`")
     chain_words: str
     links: list[ChainLinkOut]
     first: list[FindingOut] = Field(description="what to look at first, five at most")
@@ -224,6 +225,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         picture_words=times_said(own.times) if own else lesson_words.fan_said(drawn[1]) if drawn else "",
         fan=drawn[0] if drawn and own else None,
         fan_words=lesson_words.fan_said(drawn[1]) if drawn and own else "",
+        about=about.name if (about := about_link(it)) else "",
         chain_words=lesson_words.chain_said(it.chain),
         links=[
             ChainLinkOut(
@@ -250,9 +252,21 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     )
 
 
-def headline_of(desk: Desk, id: UUID, units: InUnits) -> str:
+class FoundOut(BaseModel):
+    """A lesson in one line: what it found, what is to be looked at next, and the vial of the link it is about."""
+
+    lesson_id: UUID
+    found: str
+    next: str
+    vial: Vial | None
+
+
+def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     """A lesson's one sentence, wherever a lesson is told in one line."""
-    return LessonFindings.model_validate_json(_kept(desk, id, units)).headline
+    whole = LessonFindings.model_validate_json(_kept(desk, id, units))
+    vial = next((it.vial for it in whole.links if it.name == whole.about), None)
+    following = whole.next[0].words if whole.next else whole.next_words
+    return FoundOut(lesson_id=id, found=whole.headline, next=following, vial=vial)
 
 
 def _band(it: LinkShown, whole: findings.WholeLesson) -> str:

@@ -14,7 +14,7 @@ from ...lessons.values import KeptGolfer, KeptLesson
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
 from ..golfer.golfers import GolferOut, golfer_out
 from ..judge.blocks import BlockLine, block_line
-from ..judge.findings import headline_of
+from ..judge.findings import FoundOut, found_in
 from ..lesson.lessons import LessonOut
 
 router = APIRouter(tags=["golfers"])
@@ -80,6 +80,13 @@ def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
     return [golfer_out(it) for it in golfers.seen_last(desk, q)]
 
 
+@router.get("/golfers/{id}/found")
+def found(desk: AtDesk, id: UUID, units: InUnits = "metric") -> FoundOut | None:
+    """What the golfer's last lesson found; null before the first that holds a block."""
+    lesson = lessons.latest_lessons(desk, [golfers.golfer(desk, id).id]).get(id)
+    return found_in(desk, lesson[0].id, units) if lesson else None
+
+
 @router.get("/golfers/{id}/lessons")
 def lessons_of(
     desk: AtDesk, id: UUID, after: str | None = Query(None, description="page mark"), units: InUnits = "metric"
@@ -97,7 +104,7 @@ def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: 
     items = [
         GolferLesson(
             lesson=LessonOut.model_validate(it),
-            found=headline_of(desk, it.id, units),
+            found=found_in(desk, it.id, units).found,
             blocks=[block_line(block, who, units) for block in blocks],
         )
         for it, blocks in rows

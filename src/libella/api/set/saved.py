@@ -8,6 +8,7 @@ from fastapi.responses import JSONResponse
 from pydantic import Field
 
 from ...core.drawing.scene import Scene
+from ...core.golfer.hand import Hand
 from ...core.set.layout import from_above
 from ...exchange.station_file import from_document, to_document
 from ...lessons.set import stations
@@ -26,7 +27,7 @@ class SaveIn(LaidIn):
 class SavedOut(LaidOut):
     id: UUID
     name: str
-    stage: Scene = Field(description="from above and to scale, for a right-handed golfer")
+    stage: Scene = Field(description="from above and to scale, for a golfer of the hand asked for")
 
 
 class SavedPage(Page):
@@ -50,12 +51,13 @@ def find(
     desk: AtDesk,
     q: Search = "",
     after: str | None = Query(None, description="page mark"),
+    hand: Hand = "right",
     units: InUnits = "metric",
 ) -> SavedPage:
-    """Saved stations by name, a page at a time."""
+    """Saved stations by name, a page at a time; drawn for a golfer of that hand."""
     rows = stations.find_saved(desk, q, opened(after, str, UUID))
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == stations.PAGE else None
-    return SavedPage(items=[_out(it, units) for it in rows], next=more)
+    return SavedPage(items=[_out(it, units, hand) for it in rows], next=more)
 
 
 @router.post("/read")
@@ -91,7 +93,7 @@ def bring_back(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
     return _out(stations.put_away(desk, id, None), units)
 
 
-def _out(row: KeptSavedStation, units: InUnits) -> SavedOut:
+def _out(row: KeptSavedStation, units: InUnits, hand: Hand = "right") -> SavedOut:
     entry = entry_of(row)
-    stage = from_above(entry.station(), "right", units)
+    stage = from_above(entry.station(), hand, units)
     return SavedOut(id=row.id, name=row.name, stage=stage, **LaidOut.of(entry, units))

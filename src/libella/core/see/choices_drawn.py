@@ -151,6 +151,44 @@ _TOWARD: Final[dict[str, tuple[Shape, ...]]] = {
 }  # fmt: skip
 
 
+_SEE_PARTS: Final[dict[str, tuple[Shape, ...]]] = {
+    "first": (_ROD, Circle(-4, -20, 12, "board"), *_eye_from_above(-4, -20)),
+    "straight": (_LINE, Line(-40, 6, 42, -14, "limit"), Circle(-40, 6, 4, "ball")),
+    "eyes": (box(-44, -14, 30, 18, "window"), _LINE, Circle(42, 6, 7, "ball"), *_eye_from_above(-8, -2)),
+    "map": (*(Line(-44, y, 44, y - 24, "line") for y in (-8, 4, 16)), Circle(6, -8, 4, "post"),
+            Line(-20, 6, 2, -6, "limit")),
+    "check": (box(-44, -14, 30, 18, "window"), _LINE, *_eye_from_above(-12, 2),
+              Curve(((4, -6), (10, 4), (24, -14)), "path")),
+}  # fmt: skip
+"""The parts of See: a true rod, what looks straight, the mirror, the map, the mirror held against a card."""
+_PUTTER: Final[tuple[Shape, ...]] = (box(-38, -16, -26, 28, "post"), Line(-26, -16, -26, 28, "limit"))
+_LINKS: Final[dict[str, tuple[Shape, ...]]] = {
+    "face": (*_PUTTER, _LINE, Line(-26, 6, 52, -12, "path")),
+    "mark": (Circle(-14, 6, 17, "ball"), _LINE, Line(-30, 10, 2, 2, "limit"), Line(2, 2, 52, -10, "path")),
+    "to_mark": (*_PUTTER, Circle(-8, 6, 16, "ball"), Line(-24, 6, 8, 6, "limit"), Line(-26, 6, 52, -12, "path")),
+}
+"""What is read of the aim: the face, the ball's mark, the one against the other."""
+_AIDED: Final[dict[str, tuple[Shape, ...]]] = {
+    "natural": (*_PUTTER, _BALL, _LINE),
+    "aided": (*_PUTTER, _BALL, _LINE, box(-22, -30, 50, -20, "board")),
+}
+_POSTS: Final = (Circle(34, -4, 4, "post"), Circle(34, 16, 4, "post"))
+_RIG_SEEN: Final[dict[str, tuple[Shape, ...]]] = {
+    "blind": (Circle(-40, 6, 7, "ball"), _LINE, Circle(34, -4, 4, "ghost"), Circle(34, 16, 4, "ghost")),
+    "guided": (Circle(-40, 6, 7, "ball"), _LINE, *_POSTS),
+}
+_PUTTED: Final[dict[str, tuple[Shape, ...]]] = {
+    "hole": (Circle(-46, 6, 7, "ball"), _HOLE, _LINE),
+    "none": (Circle(-46, 6, 7, "ball"), _LINE, Line(42, 2, 50, 10, "limit"), Line(42, 10, 50, 2, "limit")),
+}
+_PATHS: Final[dict[str, tuple[Shape, ...]]] = {
+    "": (_BALL, _LINE),
+    "straight": (_BALL, _LINE, Line(-50, 6, 50, 6, "limit")),
+    "arc": (_BALL, _LINE, Curve(((-50, -12), (-30, -1), (0, 6), (30, -1), (50, -12)), "path")),
+    "arc_then_straight": (_BALL, _LINE, Curve(((-50, -12), (-30, -1), (0, 6), (50, 6)), "path")),
+}
+
+
 def _scene(shapes: Iterable[Shape], hand: Hand, *, turns: bool) -> Scene:
     told = tuple(shapes)
     if turns and hand == "left":
@@ -168,6 +206,12 @@ def choice_pictures(hand: Hand) -> dict[str, dict[str, Scene]]:
         "trace": _TRACES,
         "toward": _TOWARD,
         "head": _places(),
+        "see_part": _SEE_PARTS,
+        "link": _LINKS,
+        "aid_seen": _AIDED,
+        "rig_seen": _RIG_SEEN,
+        "putted": _PUTTED,
+        "path": _PATHS,
     }
     beside = {("head", f"{lever}_{way}") for lever in ("tilt", "chin") for way in ("plus", "minus")}
     found = {

@@ -58,7 +58,7 @@ def place_drawn(hand: Hand) -> PlaceDrawn:
     if hand == "left":
         ground = tuple(mirrored(it) for it in ground)
         above = tuple(_mirrored_part(it) for it in above)
-    top, bottom = (-560.0, 130.0) if hand == "right" else (-130.0, 560.0)
+    top, bottom = (-560.0, 156.0) if hand == "right" else (-156.0, 560.0)
     half = _EYES_APART / 2
     # The left eye of a right-handed golfer is the one nearer the hole; of a left-handed one the right eye.
     towards = half if hand == "right" else -half
@@ -68,15 +68,21 @@ def place_drawn(hand: Hand) -> PlaceDrawn:
 
 def _right_handed() -> tuple[Part, ...]:
     feet = tuple(box(x - 50, _TOES - _SHOE + 60, x + 50, _TOES, "stance") for x in (-150, 150))
-    nose = Curve(((-14, 78), (0, 98), (14, 78)), "path")
+    nose = Curve(((-14, 80), (0, 94), (14, 80)), "path")
     head: tuple[Shape, ...] = (Circle(0, 0, 84, "board"), nose)
     return (
         Part("feet", (0, 0), (Pull("distance", y=-_LARGE),), feet),
         Part("head", (0, 0), (Pull("inside", y=-_LARGE), Pull("behind", x=-_LARGE)), head),
-        Part("ball", (0, 0), (Pull("ball", x=_LARGE),), (Circle(0, 0, 26, "ball"),)),
+        # The head may hide it: it is taken hold of by what sticks out beyond.
+        Part("ball", (0, 0), (Pull("ball", x=_LARGE),), (Circle(0, 0, 21, "ball"), *_grip())),
         Part("tilt", (400, -440), (Pull("tilt", turn=-1.0),), _front()),
         Part("chin", (400, -230), (Pull("chin", turn=-1.0),), _profile()),
     )
+
+
+def _grip() -> tuple[Shape, ...]:
+    arrows = (Curve(((x * 16, 120), (x * 24, 127), (x * 16, 134)), "path") for x in (-1, 1))
+    return (Line(0, 100, 0, 112, "limit"), box(-34, 112, 34, 142, "board"), *arrows)
 
 
 def _face_beside() -> tuple[Shape, ...]:

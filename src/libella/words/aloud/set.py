@@ -20,6 +20,7 @@ from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
 from ..set.briefing import allows, breaks, tape_list, trust
+from ..set.conditions import ConditionTold, conditions_said
 from ..set.green import falls_words, read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
@@ -73,6 +74,11 @@ def _odd() -> Iterator[Aid]:
 def set_aloud(it: Reading) -> None:
     for station in stations(it.units):
         it.say("set", station_words, station, it.units)
+        other = replace(station, putt=replace(station.putt, distance_m=station.putt.distance_m + 1))
+        for guided in (True, False):
+            one = ConditionTold("", station, guided)
+            for two in (ConditionTold("wide base", station, guided), ConditionTold("", other, not guided)):
+                it.say("set", conditions_said, (one, two), it.units)
         it.say("set", apart_words, [station, replace(station, putt=replace(station.putt, past_m=0.6))], it.units)
         it.say("set", allows, station, it.units)
         it.say("set", breaks, station, it.units)

@@ -5,7 +5,7 @@
   import { about, type Shapes } from '$lib/data/client'
   import { instrumentsQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
-  import { choices as options, pictured, entry, stepped } from '$lib/data/vocabulary.svelte'
+  import { drawnChoices, entry, pictured, stepped } from '$lib/data/vocabulary.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
@@ -48,8 +48,16 @@
   const offered = $derived(waysToStand(setUps, before))
   let view = $state<'natural' | 'aided'>('natural')
   let planned = $state(7)
-  const VIEWS = options<typeof view>('aid_seen')
-  const kinds = $derived((instruments.data ?? []).filter((it) => choices.data?.kinds.includes(it.about.kind)))
+  const VIEWS = drawnChoices<typeof view>('aid_seen')
+  const CUES = drawnChoices<Series['cue']>('cue')
+  /** So many tools are shown at first: what was read with last, then in their usual order. */
+  const USUAL_KINDS = 5
+  const had = (kind: string) => (kind in tools ? Object.keys(tools).indexOf(kind) : Infinity)
+  const kinds = $derived(
+    (instruments.data ?? [])
+      .filter((it) => choices.data?.kinds.includes(it.about.kind))
+      .sort((one, other) => Math.sign(had(one.about.kind) - had(other.about.kind)) || 0)
+  )
   const chosen = $derived(kinds.find((it) => it.about.kind === kind))
 
   // A laser's cautions are read once a lesson, before it is first on.
@@ -78,11 +86,15 @@
   }
 </script>
 
-<form onsubmit={begin} class="grid gap-4">
+<form onsubmit={begin} class="grid gap-3">
   <div>
     <Choice
       label="Which link"
-      options={(choices.data?.links ?? []).map((it) => ({ value: it.link, words: it.name }))}
+      options={(choices.data?.links ?? []).map((it) => ({
+        value: it.link,
+        words: it.name,
+        picture: pictured('link', it.link)
+      }))}
       bind:value={link}
     />
     <p class="mt-1 text-faded">{choices.data?.links.find((it) => it.link === link)?.how ?? ''}</p>
@@ -92,45 +104,54 @@
       <Choice
         label="Read with"
         options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))}
+        first={USUAL_KINDS}
         bind:value={kind}
         onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
       />
       {#if chosen}
-        <p class="mt-1 max-w-2xl text-faded">{chosen.about.read}</p>
-        <p class="max-w-2xl text-faded"><strong>It can’t tell:</strong> {chosen.about.cannot}</p>
-        <div
-          class="mt-2 grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4"
-          role="group"
-          aria-label="Sizes as laid"
-        >
-          {#each chosen.dimensions as dimension (dimension.name)}
-            <SizeEntry
-              {dimension}
-              value={sizes[dimension.name] ?? dimension.default}
-              error={about(beginning.error, dimension.name)}
-              onvalue={(value) => (changed = { ...changed, [kind]: { ...changed[kind], [dimension.name]: value } })}
-            />
-          {/each}
-        </div>
-        <div class="mt-2"><ToolTrue {lessonId} {kind} {sizes} /></div>
-      {/if}
-    </div>
-    <div>
-      <Choice label="The golfer sees" options={VIEWS} bind:value={view} />
-      {#if view === 'aided' && !natural}
-        <p class="mt-1 font-semibold" data-natural-first>
-          Natural first: once the aid was seen, the aim is no longer the golfer’s own.
+        <p class="mt-1 max-w-2xl text-faded">
+          {chosen.about.read} <strong>It can’t tell:</strong>
+          {chosen.about.cannot}
         </p>
+        <!-- Asked once; read with it before, they stand folded away. -->
+        {#key kind}
+          <details open={!(kind in tools) || Boolean(beginning.error)}>
+            <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+              Sizes, and is it true <span class="font-normal text-faded">as it was read with last</span>
+            </summary>
+            <div
+              class="grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4"
+              role="group"
+              aria-label="Sizes as laid"
+            >
+              {#each chosen.dimensions as dimension (dimension.name)}
+                <SizeEntry
+                  {dimension}
+                  value={sizes[dimension.name] ?? dimension.default}
+                  error={about(beginning.error, dimension.name)}
+                  onvalue={(value) => (changed = { ...changed, [kind]: { ...changed[kind], [dimension.name]: value } })}
+                />
+              {/each}
+            </div>
+            <div class="mt-2"><ToolTrue {lessonId} {kind} {sizes} /></div>
+          </details>
+        {/key}
       {/if}
     </div>
   {/if}
-  <UnderChoice label="Set down" {offered} without={NOT_HERE} bind:value={under} />
-  <div class="grid items-start gap-x-5 gap-y-4 md:grid-cols-2">
-    <Choice
-      label="Cue on the ball"
-      options={options<Series['cue']>('cue').map((it) => ({ ...it, picture: pictured('cue', it.value) }))}
-      bind:value={cue}
-    />
+  <div class="grid items-start gap-x-5 gap-y-3 sm:grid-cols-2">
+    {#if link === 'face'}
+      <div>
+        <Choice label="The golfer sees" options={VIEWS} small bind:value={view} />
+        {#if view === 'aided' && !natural}
+          <p class="mt-1 font-semibold" data-natural-first>
+            Natural first: once the aid was seen, the aim is no longer the golfer’s own.
+          </p>
+        {/if}
+      </div>
+    {/if}
+    <UnderChoice label="Set down" {offered} without={NOT_HERE} small bind:value={under} />
+    <Choice label="Cue on the ball" options={CUES} small bind:value={cue} />
     <Stepper
       label="Set-downs to the verdict"
       unit=""

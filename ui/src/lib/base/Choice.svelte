@@ -11,9 +11,13 @@
     value: T
     /** Drawings as small as they can still be known by, where room is short. */
     small?: boolean
+    /** So many are shown first, with the one chosen; the rest after a tap on “More”. */
+    first?: number
     onchange?: (value: T) => void
   }
-  let { label, options, value = $bindable(), small = false, onchange }: Props = $props()
+  let { label, options, value = $bindable(), small = false, first = Infinity, onchange }: Props = $props()
+  let every = $state(false)
+  const shown = $derived(every ? options : options.filter((it, n) => n < first || it.value === value))
 </script>
 
 <div>
@@ -31,7 +35,7 @@
       }
     }
   >
-    {#each options as it (it.value)}
+    {#each shown as it (it.value)}
       <ToggleGroup.Item
         value={it.value}
         class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture
@@ -42,5 +46,7 @@
         ></ToggleGroup.Item
       >
     {/each}
+    {#if shown.length < options.length}<button type="button" class="button" onclick={() => (every = true)}>More…</button
+      >{/if}
   </ToggleGroup.Root>
 </div>

@@ -13,8 +13,9 @@
     kind?: string
     /** Whether as usual, which has no name, is among them. */
     usual?: boolean
+    small?: boolean
   }
-  let { label, names, value = $bindable(), another, kind = '', usual = true }: Props = $props()
+  let { label, names, value = $bindable(), another, kind = '', usual = true, small = false }: Props = $props()
 
   const OTHER = '\n'
   /** As usual has no name; a choice needs one. */
@@ -33,6 +34,7 @@
 <div>
   <Choice
     {label}
+    {small}
     options={[
       ...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictured(kind, it) })),
       { value: OTHER, words: another }

@@ -36,6 +36,7 @@ export const key = {
   lesson: (lesson: string) => ['lesson', lesson],
   levels: () => ['levels'],
   levers: () => ['levers'],
+  conditionsDrawn: (of: unknown) => ['conditions drawn', of],
   placeDrawn: (hand: string) => ['place drawn', hand],
   linkBands: () => ['link-bands'],
   map: (lesson: string) => ['map', lesson],

@@ -105,6 +105,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/golfers/{id}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Found
+         * @description What the golfer's last lesson found; null before the first that holds a block.
+         */
+        get: operations["golfers_found"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/golfers/{id}/lessons": {
         parameters: {
             query?: never;
@@ -470,6 +490,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/conditions-drawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Drawn
+         * @description Each condition as a small stage: what stays, what differs. Keeps nothing.
+         */
+        post: operations["stations_drawn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/saved-stations": {
         parameters: {
             query?: never;
@@ -479,7 +519,7 @@ export interface paths {
         };
         /**
          * Find
-         * @description Saved stations by name, a page at a time.
+         * @description Saved stations by name, a page at a time; drawn for a golfer of that hand.
          */
         get: operations["saved_find"];
         put?: never;
@@ -4142,6 +4182,33 @@ export interface components {
             turn_words: string;
             compared: components["schemas"]["ComparedOut"];
         };
+        /** ConditionDrawn */
+        ConditionDrawn: {
+            /** @description the station from above, to the same scale as the others */
+            stage: components["schemas"]["Scene"];
+            /** @description what differs in how it is putted, where that has a drawing */
+            inset: components["schemas"]["Scene"] | null;
+            /** Differs */
+            differs: string;
+        };
+        /** ConditionDrawnIn */
+        ConditionDrawnIn: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Factors */
+            factors?: {
+                [key: string]: string;
+            };
+            /**
+             * Guided
+             * @default false
+             */
+            guided: boolean;
+            plan: components["schemas"]["LaidIn"];
+        };
         /** ConditionIn */
         ConditionIn: {
             /**
@@ -4169,6 +4236,24 @@ export interface components {
             factors?: {
                 [key: string]: string;
             };
+        };
+        /** ConditionsDrawn */
+        ConditionsDrawn: {
+            /** Stays */
+            stays: string;
+            /** Conditions */
+            conditions: components["schemas"]["ConditionDrawn"][];
+        };
+        /** ConditionsDrawnIn */
+        ConditionsDrawnIn: {
+            /**
+             * Hand
+             * @default right
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            /** Conditions */
+            conditions: components["schemas"]["ConditionDrawnIn"][];
         };
         /**
          * Cost
@@ -4988,6 +5073,22 @@ export interface components {
              */
             flags?: string[];
         };
+        /**
+         * FoundOut
+         * @description A lesson in one line: what it found, what is to be looked at next, and the vial of the link it is about.
+         */
+        FoundOut: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Found */
+            found: string;
+            /** Next */
+            next: string;
+            vial: components["schemas"]["Vial"] | null;
+        };
         /** FurtherOut */
         FurtherOut: {
             /** Words */
@@ -5796,6 +5897,12 @@ export interface components {
             fan: components["schemas"]["Scene"] | null;
             /** Fan Words */
             fan_words: string;
+            /**
+             * About
+             * @description the link that the first sentence is about, among `links`
+             * @default
+             */
+            about: string;
             /** Chain Words */
             chain_words: string;
             /** Links */
@@ -8189,7 +8296,7 @@ export interface components {
             id: string;
             /** Name */
             name: string;
-            /** @description from above and to scale, for a right-handed golfer */
+            /** @description from above and to scale, for a golfer of the hand asked for */
             stage: components["schemas"]["Scene"];
         };
         /** SavedPage */
@@ -10831,6 +10938,111 @@ export interface operations {
             };
         };
     };
+    golfers_found: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOut"] | null;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     golfers_lessons_of: {
         parameters: {
             query?: {
@@ -12946,6 +13158,113 @@ export interface operations {
             };
         };
     };
+    stations_drawn: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConditionsDrawnIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConditionsDrawn"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     saved_find: {
         parameters: {
             query?: {
@@ -12953,6 +13272,7 @@ export interface operations {
                 q?: string;
                 /** @description page mark */
                 after?: string | null;
+                hand?: "right" | "left";
                 /** @description Units of lengths in sentences and drawings. */
                 units?: "metric" | "feet";
             };

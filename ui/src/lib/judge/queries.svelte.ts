@@ -74,6 +74,14 @@ export function golferLineQuery(golfer: () => string) {
   }))
 }
 
+/** What a golfer's last lesson found, in one line. */
+export function foundQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.golferLine(golfer()), 'found'),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/found', { params: { path: { id: golfer() }, query: units() } }))
+  }))
+}
+
 /** Where a golfer's starts lie now, and what to plan the next lesson for. */
 export function lineNowQuery(golfer: () => string) {
   return createQuery(() => ({

@@ -166,7 +166,7 @@
                 shut(n)
               }}
             >
-              <circle class="room" cx={x} cy={y} r="30" />
+              <circle class="room" cx={x} cy={y} r="22" />
               {#if glasses === 'on'}<circle class="lens" cx={x} cy={y} r="24" />{/if}
               {#if open}<circle class="eye" cx={x} cy={y} r="12" />
               {:else}<line class="lid" x1={x - 13} x2={x + 13} y1={y} y2={y} />{/if}

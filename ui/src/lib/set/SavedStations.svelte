@@ -14,9 +14,10 @@
   interface Props {
     /** The station as it stands on the stage; null while it can't be laid. */
     plan: Plan | null
+    hand: Shapes['GolferBrief']['hand']
     use: (station: Plan) => void
   }
-  let { plan, use }: Props = $props()
+  let { plan, hand, use }: Props = $props()
 
   let open = $state(false)
   let search = $state('')
@@ -24,7 +25,8 @@
   let gone = $state<Shapes['SavedOut'] | null>(null)
   const saved = savedQuery(
     () => search,
-    () => open
+    () => open,
+    () => hand
   )
   const rows = $derived(saved.data?.pages.flatMap((it) => it.items) ?? [])
 

@@ -81,11 +81,15 @@ export function printsQuery() {
 }
 
 /** The stations kept under a name. */
-export function savedQuery(search: () => string, shown: () => boolean) {
+export function savedQuery(search: () => string, shown: () => boolean, hand: () => Shapes['GolferBrief']['hand']) {
   return createInfiniteQuery(() => ({
-    queryKey: inUnits(key.saved(), search()),
+    queryKey: inUnits(key.saved(), search(), hand()),
     queryFn: ({ pageParam }) =>
-      ask(api.GET('/api/saved-stations', { params: { query: { q: search(), after: pageParam, ...units() } } })),
+      ask(
+        api.GET('/api/saved-stations', {
+          params: { query: { q: search(), after: pageParam, hand: hand(), ...units() } }
+        })
+      ),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     enabled: shown(),

@@ -13,22 +13,25 @@
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { planOf } from '$lib/set/plan'
   import { keepPlan } from '$lib/set/writes'
   import { Comparing, type Kind } from './comparing.svelte'
   import type { Under } from './under'
+  import TwoStages from './TwoStages.svelte'
   import UnderChoice from './UnderChoice.svelte'
   import { startComparison } from './writes'
 
   interface Props {
     lessonId: string
     station: Shapes['StationOut']
+    hand: Shapes['GolferBrief']['hand']
     guided: boolean
     asked: string[]
     /** Under what may be putted, as usual first. */
     offered: Under[]
     planned: () => void
   }
-  let { lessonId, station, guided, asked, offered, planned }: Props = $props()
+  let { lessonId, station, hand, guided, asked, offered, planned }: Props = $props()
 
   const KINDS = choices<Kind>('comparing')
   const ORDERS = choices<Shapes['ComparisonIn']['order']>('order').filter((it) => it.value !== 'in_order')
@@ -36,6 +39,13 @@
   // svelte-ignore state_referenced_locally
   const it = new Comparing(station.distance_m, offered)
   const length = (m: number) => withUnit(m, rulerFor(15, settings.units))
+
+  /** The same as they would be putted, to be looked at before. */
+  const drawn = $derived(
+    it
+      .conditions(station, guided, length)
+      .map(({ name, factors, guided: seen, lay }) => ({ name, factors, guided: seen, plan: lay ?? planOf(station) }))
+  )
 
   const starting = createWrite(startComparison, (made) => {
     planned()
@@ -68,7 +78,12 @@
   {#if it.kind === 'conditions'}
     <div class="grid gap-y-3">
       {#each it.under as _, n (n)}
-        <UnderChoice label="Condition {n + 1}{n ? '' : ', the others’ measure'}" {offered} bind:value={it.under[n]!} />
+        <UnderChoice
+          label="Condition {n + 1}{n ? '' : ', the others’ measure'}"
+          {offered}
+          small
+          bind:value={it.under[n]!}
+        />
       {/each}
       <div class="flex gap-2">
         {#if it.grows}<button type="button" class="button" onclick={() => it.more()}>One more condition</button>{/if}
@@ -96,6 +111,7 @@
       other side of the hole: what stays is the golfer’s own.
     </p>
   {/if}
+  <TwoStages conditions={drawn} {hand} />
   <div class="grid gap-3 sm:grid-cols-2">
     <Stepper
       label="Putts each"

@@ -4,14 +4,15 @@
   import { stamp } from '$lib/data/clock'
   import { about, type Shapes } from '$lib/data/client'
   import { notesQuery } from '$lib/data/queries.svelte'
-  import { choices, named } from '$lib/data/vocabulary.svelte'
+  import { drawnChoices, named } from '$lib/data/vocabulary.svelte'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import CueAndRoutine from './CueAndRoutine.svelte'
   import UnderChoice from './UnderChoice.svelte'
-  import { USUAL, type Under } from './under'
+  import { USUAL, withFactors, type Under } from './under'
   import { startBlock } from './writes'
 
   interface Props {
@@ -55,7 +56,7 @@
     compare
   }: Props = $props()
 
-  const SEEN = choices<'guided' | 'blind'>('rig_seen')
+  const SEEN = drawnChoices<'guided' | 'blind'>('rig_seen')
   // What is chosen there changes its own summary: it stays as the coach left it.
   // svelte-ignore state_referenced_locally
   let unfolded = $state(!folded)
@@ -91,8 +92,8 @@
   const noted = $derived(
     hole === 'hole' ? asks : asks.filter((it) => !every.find((note) => note.note === it)?.needs_hole)
   )
-  const HOLES = choices<typeof hole>('putted')
-  const PATHS = choices<typeof path_model>('path')
+  const HOLES = drawnChoices<typeof hole>('putted')
+  const PATHS = drawnChoices<typeof path_model>('path')
 
   const starting = createWrite(
     (body: Shapes['BlockIn']) => startBlock(lessonId, body),
@@ -142,10 +143,12 @@
       >
     </summary>
     <div class="grid items-start gap-3">
-      <UnderChoice label="Putted" {offered} bind:value={under} />
+      <UnderChoice label="Putted" {offered} small bind:value={under} />
+      <CueAndRoutine factors={under.factors} change={(factors) => (under = withFactors(under, factors))} />
       {#if readsStart}<Choice
           label="The rig is"
           options={SEEN}
+          small
           bind:value={() => rigSeen, (value) => (seen = value)}
         />{/if}
       <Stepper
@@ -188,8 +191,8 @@
       >
     </summary>
     <div class="grid gap-3">
-      <Choice label="Putted" options={HOLES} bind:value={hole} />
-      <Choice label="The path as this golfer means it" options={PATHS} bind:value={path_model} />
+      <Choice label="Putted" options={HOLES} small bind:value={hole} />
+      <Choice label="The path as this golfer means it" options={PATHS} small bind:value={path_model} />
       {#if path_model.startsWith('arc')}
         <LengthEntry of="ball_ahead_m" value={ball_ahead_m} onvalue={(m) => (ball_ahead_m = m)} />
       {/if}

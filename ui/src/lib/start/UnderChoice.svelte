@@ -11,17 +11,21 @@
     value: Under
     /** What is not asked here: it is chosen elsewhere on the page, or cannot be. */
     without?: string[]
+    small?: boolean
     /** Whether as usual is offered. */
     usual?: boolean
   }
-  let { label, offered, value = $bindable(), without = [], usual = true }: Props = $props()
+  let { label, offered, value = $bindable(), without = [], small = false, usual = true }: Props = $props()
 
   const FACTORS = choices<string>('factor')
     .filter((it) => !without.includes(it.value))
     .map((it) => ({ ...it, picture: pictured('factor', it.value) }))
-  const isNew = $derived(Boolean(value.name) && !offered.some((it) => it.name === value.name))
+  /** Typed here just now: what it is that differs is asked with it. */
+  let typed = $state('')
+  const isNew = $derived(Boolean(typed) && value.name === typed)
   const factor = $derived(Object.keys(value.factors)[0] ?? 'trial')
   function named(name: string): void {
+    typed = name && !offered.some((it) => it.name === name) ? name : ''
     value = offered.find((it) => it.name === name) ?? (name ? { name, factors: { [factor]: name } } : USUAL)
   }
 </script>
@@ -33,6 +37,7 @@
     bind:value={() => value.name, named}
     another="Something else…"
     {usual}
+    {small}
     kind="set_up"
   />
   {#if isNew}

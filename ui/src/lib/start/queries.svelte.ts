@@ -1,6 +1,6 @@
 /** What Start alone asks the server. */
-import { createQuery } from '@tanstack/svelte-query'
-import { api, ask } from '$lib/data/client'
+import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
+import { api, ask, type Shapes } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
 
 /** The simulated devices of the demo. */
@@ -16,5 +16,15 @@ export function wallQuery(lesson: () => string) {
     // Told of every putt at once; asked now and then all the same, should the line be silent.
     refetchInterval: 10_000,
     refetchIntervalInBackground: true
+  }))
+}
+
+/** Conditions to be compared, drawn to one scale; those drawn last stay until the new ones are. */
+export function conditionsDrawnQuery(of: () => Shapes['ConditionsDrawnIn']) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.conditionsDrawn(of())),
+    queryFn: () => ask(api.POST('/api/conditions-drawn', { params: { query: units() }, body: of() })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity
   }))
 }

@@ -1,5 +1,6 @@
 /** Under what something is putted: what the coach calls it, and in which factors it is not as usual. The name decides nothing. */
 import type { Shapes } from '$lib/data/client'
+import { named } from '$lib/data/vocabulary.svelte'
 
 export interface Under {
   name: string
@@ -13,6 +14,7 @@ const OFTEN: Under[] = [
   { name: 'near spot', factors: { cue: 'near_spot' } }
 ]
 const MOST = 6
+const LONGEST = 80
 
 const otherwise = (factors: Under['factors'], name = ''): Under[] =>
   Object.keys(factors).length ? [{ name: name || Object.values(factors).join(', '), factors }] : []
@@ -23,6 +25,19 @@ function offered(some: Under[]): Under[] {
   const found = new Map<string, Under>()
   for (const it of [USUAL, ...some]) if (!found.has(it.name)) found.set(it.name, it)
   return [...found.values()].slice(0, MOST)
+}
+
+/** The same with other factors: it is called by what it was, and by what was added. */
+export function withFactors(it: Under, factors: Under['factors']): Under {
+  const added = Object.entries(factors).filter(([name, level]) => it.factors[name] !== level)
+  const kept = it.name && Object.entries(it.factors).every(([name, level]) => factors[name] === level) ? [it.name] : []
+  const words = added.map(([name, level]) => named(name, level))
+  const name =
+    [...kept, ...words].join(', ') ||
+    Object.entries(factors)
+      .map(([one, level]) => named(one, level))
+      .join(', ')
+  return { name: name.slice(0, LONGEST), factors }
 }
 
 /** What is offered: as usual first, then what was putted in this lesson, then set-ups named in other steps, then the common ones. */

@@ -48,6 +48,14 @@ export const planBlock = (lesson: string, block: string, planned: number) =>
     { thing: block, words: 'More putts', renews: ofLesson(lesson) }
   )
 
+/** What a block is called, and in what it was not as usual. */
+export const sayHow = (lesson: string, block: string, body: Sent<'/api/blocks/{id}/how'>) =>
+  put(
+    '/api/blocks/{id}/how',
+    { ...path(block), body },
+    { thing: `${block} how`, words: 'What the block is called', whole: true, renews: ofLesson(lesson) }
+  )
+
 /** What disturbed a block and how it felt. */
 export const tellCircumstances = (lesson: string, block: string, body: Sent<'/api/blocks/{id}/circumstances'>) =>
   put(

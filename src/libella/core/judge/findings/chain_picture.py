@@ -70,7 +70,7 @@ def chain_of(case: Case, *, grows: bool = False) -> Chain:
     joint = case.joint
     at_start: dict[LinkName, Link] = {"looks_straight": "picture", "ball_mark": "mark", "path": "path"}
     links: list[LinkShown] = []
-    for name, of in _READ_AS:
+    for name, of in READ_AS:
         level = next((it for one in of if (it := case.level(one)) is not None and it.enough), None)
         if (
             (name == "start" and grows)
@@ -97,7 +97,7 @@ def chain_of(case: Case, *, grows: bool = False) -> Chain:
     return Chain(tuple(links), _largest_bias(case), _largest_spread(case))
 
 
-_READ_AS: Final[tuple[tuple[LinkName, tuple[str, ...]], ...]] = (
+READ_AS: Final[tuple[tuple[LinkName, tuple[str, ...]], ...]] = (
     ("looks_straight", ("looks_straight",)),
     ("ball_mark", ("mark",)),
     ("face_aim", ("face", "address")),
@@ -106,6 +106,7 @@ _READ_AS: Final[tuple[tuple[LinkName, tuple[str, ...]], ...]] = (
     ("path", ("path",)),
     ("start", ("start",)),
 )
+"""Which quantities tell a link, the likelier first."""
 """Each link of the picture, and the quantities that tell it."""
 
 

@@ -2,6 +2,7 @@
 
 from typing import Final
 
+from .chain_picture import READ_AS, LinkName, LinkShown
 from .chosen import Cause_, GroundOff, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
 from .finding import Cause, Finding
 from .judged import LessonJudged
@@ -36,3 +37,27 @@ def _finding(judged: LessonJudged) -> Finding | None:
     elif isinstance(first, Off):
         cause = _SAID_OF.get(first.level.quantity.name)
     return next((it for it in judged.findings.ranked if it.cause == cause), None)
+
+
+_LINK_OF: Final[dict[Cause, LinkName]] = {
+    "perception": "looks_straight",
+    "ball_mark": "ball_mark",
+    "face_aim": "face_aim",
+    "face_at_impact": "face_impact",
+    "compensation": "face_impact",
+    "path": "path",
+    "strike": "strike",
+}
+_LINK_READ: Final[dict[str, LinkName]] = {name: link for link, names in READ_AS for name in names}
+
+
+def about_link(judged: LessonJudged) -> LinkShown | None:
+    """The link that a lesson's first sentence is about, else its start; None where neither was read."""
+    first = judged.chosen[0]
+    wanted: LinkName = "start"
+    if isinstance(first, Off):
+        wanted = _LINK_READ.get(first.level.quantity.name, "start")
+    elif isinstance(first, Cause_):
+        wanted = _LINK_OF.get(first.finding.cause, "start")
+    links = {it.name: it for it in judged.chain.links}
+    return links.get(wanted) or links.get("start")

@@ -3,6 +3,7 @@
   import { page } from '$app/state'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
+  import { drawnChoices } from '$lib/data/vocabulary.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Asking from '$lib/see/Asking.svelte'
   import BeginTest from '$lib/see/BeginTest.svelte'
@@ -23,14 +24,8 @@
   const sights = sightsQuery(() => id)
   const lesson = lessonQuery(() => id)
   const levers = leversQuery()
-  const PARTS = [
-    { value: 'first' as const, words: 'First look' },
-    { value: 'straight' as const, words: 'What looks straight' },
-    { value: 'eyes' as const, words: 'Where the eyes are' },
-    { value: 'map' as const, words: 'What moves it' },
-    { value: 'check' as const, words: 'Quick check' }
-  ]
-  type Part = (typeof PARTS)[number]['value']
+  type Part = 'first' | 'straight' | 'eyes' | 'map' | 'check'
+  const PARTS = $derived(drawnChoices<Part>('see_part'))
   let chosen = $state<Part | null>(null)
   let position = $state<Record<string, number>>({})
   const plans = $derived(lesson.data?.stations ?? [])
@@ -57,7 +52,7 @@
 
 <div class="mx-auto max-w-[1000px] px-5 py-5">
   {#if !open}<div class="mb-4">
-      <Choice label="See" options={PARTS} bind:value={() => part, (it) => (chosen = it || null)} />
+      <Choice label="See" options={PARTS} small bind:value={() => part, (it) => (chosen = it || null)} />
     </div>{/if}
   {#if putt && !putt.proved && !open && part !== 'check'}
     <Unproved lessonId={id} plan={putt} class="mb-4" />
@@ -92,10 +87,7 @@
       <Asking sight={open} left={(test) => (leftTest = test)} />
     {:else}
       <h1 class="wide border-b-2 border-ink pb-1 text-xl">What looks straight to this golfer?</h1>
-      <p class="mt-2 mb-4 max-w-2xl">
-        Coaches hold opposite beliefs about which way the line seems to swing. This asks the golfer’s own eyes: a rod is
-        laid at angles that Libella knows and the golfer doesn’t.
-      </p>
+      <p class="mt-1 mb-2">A rod is laid at angles that Libella knows and the golfer doesn’t.</p>
       <BeginTest
         lessonId={id}
         hand={lesson.data?.golfer.hand ?? 'right'}

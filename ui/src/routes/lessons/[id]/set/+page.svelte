@@ -191,7 +191,11 @@
             {/each}
           </Tabs.List>
           <PlansHere stations={sheet.stations} now={planning.kept?.id} error={keeping.error ?? picking.error} {goOn} />
-          <SavedStations plan={whole} use={(it) => (planning.plan = structuredClone(planOf(it)))} />
+          <SavedStations
+            plan={whole}
+            hand={sheet?.golfer.hand ?? 'right'}
+            use={(it) => (planning.plan = structuredClone(planOf(it)))}
+          />
         </div>
         <div class="px-5 py-4 desk:min-h-0 desk:flex-1 desk:overflow-y-auto">
           <Tabs.Content value="putt"
@@ -300,6 +304,7 @@
     <Sheet bind:open={comparing} title="Compare, in turns" wide>
       <PlanComparison
         lessonId={id}
+        hand={sheet?.golfer.hand ?? 'right'}
         station={now}
         guided={rig?.about.guides ?? false}
         asked={asking}

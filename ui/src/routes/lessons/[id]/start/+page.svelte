@@ -24,6 +24,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
   import Circumstances from '$lib/start/Circumstances.svelte'
+  import BlockCalled from '$lib/start/BlockCalled.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import HeardStrip from '$lib/start/HeardStrip.svelte'
   import LadderLine from '$lib/start/LadderLine.svelte'
@@ -305,6 +306,7 @@
     <Sheet bind:open={planning} title="Compare, in turns" wide>
       <PlanComparison
         lessonId={id}
+        hand={sheet.golfer.hand}
         station={laid}
         guided={block.guided}
         asked={block.asks}
@@ -314,6 +316,7 @@
     </Sheet>
   {/if}
   <Sheet bind:open={telling} title="This block">
+    <BlockCalled lessonId={id} {block} />
     <Circumstances lessonId={id} {block} />
     <button
       class="button mt-3"
