@@ -134,3 +134,16 @@ def test_aim_and_start_are_joined_without_a_sensor(coach):
     found = coach.get(f"/lessons/{lesson['id']}/findings")
     assert [it["name"] for it in found["links"]] == ["face_aim", "start"]
     assert found["first"][0]["cause"] == "compensation" and "3.3° right" in found["links"][0]["words"]
+
+
+def test_a_doubted_set_down_counts_less(coach):
+    lesson = coach.lesson()
+    coach.station(lesson["id"])
+    table = degrees(coach, lesson, "to_mark", RIGHT)
+    before = table["sheets"][-1]["found"]["summary"]["bias"]
+    for it in table["sheets"][-1]["set_downs"][:4]:
+        table = coach.put(f"/set-downs/{it['id']}/flags", flags=["unverified"])
+    found = table["sheets"][-1]["found"]
+    after = found["summary"]["bias"]
+    assert after["high"] - after["low"] > before["high"] - before["low"]
+    assert "4 are flagged and count as 1 reading together" in found["doubt"] and found["set_downs"] == 7

@@ -136,3 +136,17 @@ def test_answers_all_alike_leave_it_open_and_contradictions_name_no_angle(coach)
     for n in range(16):
         noisy = answer(coach, noisy, {"true_deg": (n % 8 - 4) * 0.75, "looks": "left" if (n * 7) % 5 < 2 else "right"})
     assert noisy["found"]["too_noisy"] and "Too noisy" in noisy["words"]["headline"]
+
+
+def test_a_doubted_answer_counts_less_of_either_way_of_asking(coach):
+    told = directions(coach, Seer(1.4, noise=0.5, seed=2), 12)
+    turned = begin(coach, method="turn")
+    for beside in (0.03, 0.05, 0.04, 0.06, 0.05, 0.04):
+        turned = answer(coach, turned, {"beside_m": beside, "seen_m": 0.005, "from_side": "left"})
+    for test in (told, turned):
+        before = test["found"]["angle"]
+        for it in test["trials"]:
+            test = coach.put(f"/sight-trials/{it['id']}/flags", flags=["talked_through"])
+        after = test["found"]["angle"]
+        assert after["high"] - after["low"] > before["high"] - before["low"]
+        assert "are flagged and count as" in test["words"]["doubt"]

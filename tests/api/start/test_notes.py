@@ -75,3 +75,47 @@ def test_the_golfers_own_read_and_feet_are_told_beside_the_coachs(coach):
     assert "golfer’s read, the left edge, is" in said and "by foot: 2.0 % to the right" in said
     bad = coach.client.post("/api/stations/preview", json=plain | {"golfer_says": {"falls_right_percent": 40}})
     assert bad.status_code == 422 and bad.json()["errors"][0]["field"] == "golfer_says.falls_right_percent"
+
+
+def test_a_doubted_putt_counts_less_by_a_stated_amount_and_says_so(coach):
+    block = coach.block(planned=6)
+    putts = [coach.putt(block["id"], {"offset_m": 0.02}) for _ in range(6)]
+    before = coach.judged(block["id"])["judgement"]
+    for it in putts[:3]:
+        kept = coach.put(f"/readings/{it['id']}/flags", flags=["unverified", "rough"])
+        assert kept["flags"] == ["rough", "unverified"] and kept["raw"] == it["raw"]
+    judged = coach.judged(block["id"])
+    after = judged["judgement"]
+    wide = [it["summary"]["bias"]["high"] - it["summary"]["bias"]["low"] for it in (before, after)]
+    assert wide[1] > wide[0] and after["putts"] == 6
+    assert "3 are flagged and count as 0.38 reading together" in after["doubt"]
+    assert judged["block"]["readings"][0]["flags"] == ["rough", "unverified"]
+    # Said again it takes the place of what was said; nothing said is nothing lowered.
+    for it in putts[:3]:
+        coach.put(f"/readings/{it['id']}/flags", flags=[])
+    assert coach.judged(block["id"])["judgement"]["summary"] == before["summary"]
+    refused = coach.put(f"/readings/{putts[0]['id']}/flags", 422, flags=["moon"])
+    assert refused["errors"][0]["field"] == "flags" and "rough" in refused["errors"][0]["limit"]
+
+
+def test_where_something_lies_over_the_head_a_noted_touch_asks_which_half(coach):
+    lesson = coach.lesson()
+    strung = coach.block("raised_string", lesson=lesson, asks=["aid:raised_string"])
+    assert strung["asks"] == ["contact", "aid:raised_string"]
+    touched = {"aid:raised_string": "back", "contact": "heel_half"}
+    coach.putt(strung["id"], {"line_on": "centre"}, notes=touched)
+    coach.putt(strung["id"], {"line_on": "centre"}, notes={"aid:raised_string": "clear"})
+    said = {it["name"]: it["words"] for it in coach.get(f"/blocks/{strung['id']}/read")["read"]}
+    assert said["Which half touched"].startswith("1 heel half: tilted, heel up")
+    # Without anything over the head, or a touch that is noted, nobody is asked.
+    assert coach.block(lesson=lesson, asks=["touch"])["asks"] == ["touch"]
+    assert coach.block("raised_string", lesson=lesson, asks=["strike"])["asks"] == ["strike"]
+    assert coach.block("bridge_gate", lesson=lesson, asks=["touch"])["asks"] == ["touch", "contact"]
+
+
+def test_a_block_is_called_otherwise_and_its_cue_and_routine_are_said_later(coach):
+    block = coach.block()
+    said = {"condition": "near spot, quicker", "factors": {"cue": "near_spot", "routine": "quicker"}}
+    kept = coach.put(f"/blocks/{block['id']}/how", **said)
+    assert (kept["condition"], kept["factors"]) == (said["condition"], said["factors"])
+    assert coach.get(f"/lessons/{block['lesson_id']}")["blocks"][0]["condition"] == said["condition"]

@@ -1,6 +1,7 @@
 """An instrument's own zero, found by turning it over, sighting along it, or holding it where the answer is known."""
 
 import math
+from dataclasses import replace
 
 import pytest
 from hypothesis import given
@@ -8,7 +9,10 @@ from hypothesis import strategies as st
 
 from libella.core.instruments import instruments
 from libella.core.measure.limits import OutOfLimits
-from libella.core.set.tool_check import WAYS, EndForEnd, ToolCheck, Turned, tool_zero
+from libella.core.see.side_look import StripLook
+from libella.core.set.tool_check import WAYS, EndForEnd, Gaps, ToolCheck, Turned, tool_zero
+from libella.words.set.tool_check import ASKS, HOW, SIZES
+from libella.words.vocabulary import ENTRIES
 
 
 @given(st.floats(-1.0, 1.0), st.floats(0.3, 2.0))
@@ -49,3 +53,40 @@ def test_what_has_no_zero_of_its_own_is_refused_and_so_is_a_single_reading():
     for kind in WAYS:
         with pytest.raises(OutOfLimits):
             tool_zero(ToolCheck(kind, (Turned(0.0, 1.0),)))
+
+
+@given(st.floats(-2.0, 2.0), st.floats(0.05, 0.3))
+def test_a_square_flipped_on_its_rail_shows_twice_how_far_it_looks_beside(looks_right_deg, arm_m):
+    # Looking right, its right end stood behind; turned over it stands as far ahead.
+    behind = arm_m * math.tan(math.radians(looks_right_deg))
+    turns = (Turned(2 * behind, arm_m),) * 2
+    assert tool_zero(ToolCheck("rail_square", turns)).right_deg == pytest.approx(looks_right_deg, abs=1e-6)
+
+
+@given(st.floats(-2.0, 2.0))
+def test_a_ts_bar_is_known_by_its_two_halves_taped_from_far_down_the_stem(looks_right_deg):
+    half, stem, turn = 0.075, 1.5, math.radians(looks_right_deg)
+    right = math.dist((stem, 0), (-half * math.sin(turn), half * math.cos(turn)))
+    left = math.dist((stem, 0), (half * math.sin(turn), -half * math.cos(turn)))
+    zero = tool_zero(ToolCheck("t_mark", (Turned(right - left, 2 * half),) * 2))
+    assert zero.right_deg == pytest.approx(looks_right_deg, abs=0.02)
+
+
+@pytest.mark.parametrize(("kind", "side"), [("strip_bar", 1), ("strip_slot", -1)])
+def test_a_bar_beside_its_light_shows_the_eye_on_the_other_side_and_a_look_is_put_right_by_it(kind, side):
+    tool = instruments()[kind].laid({})
+    beside = 0.001
+    # 1 mm towards the golfer: a bar reaches further there, a slot falls short by less.
+    gaps = (Gaps(0.004 + side * beside, 0.004 - side * beside),) * 3
+    zero = tool_zero(ToolCheck(kind, gaps=gaps), dict(tool.sizes()))
+    assert zero.inside_m == pytest.approx(-beside * tool.eye_height_m / tool.over_m)
+    look = StripLook(tool.device, "light", 0.015)
+    told = replace(look, zero_m=zero.inside_m, doubt_m=zero.doubt_m).inside_mm
+    assert (told.low + told.high) / 2 == pytest.approx(-zero.inside_m * 1000)
+    assert told.high - told.low > look.inside_mm.high - look.inside_mm.low
+
+
+def test_every_tool_that_is_checked_says_what_to_do_and_asks_for_entries_there_are():
+    for kind, way in WAYS.items():
+        assert HOW[kind] and ASKS[way] and all(name in ENTRIES for name in SIZES[way]), kind
+    assert set(HOW) == set(WAYS)

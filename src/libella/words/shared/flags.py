@@ -25,4 +25,5 @@ def lessened_words(it: Lessened | None) -> str:
     whole = f"{it.weight:.2f}".rstrip("0").rstrip(".")
     if it.times == 1:
         return f" One is flagged and counts as {whole} of a reading, an opinion."
-    return f" {it.times} are flagged and count as {whole} readings together, an opinion."
+    word = "reading" if it.weight <= 1 else "readings"
+    return f" {it.times} are flagged and count as {whole} {word} together, an opinion."

@@ -44,7 +44,13 @@
   const drawn = $derived(
     it
       .conditions(station, guided, length)
-      .map(({ name, factors, guided: seen, lay }) => ({ name, factors, guided: seen, plan: lay ?? planOf(station) }))
+      // A length is called by itself: its station says it.
+      .map(({ name, factors, guided: seen, lay }) => ({
+        name: it.kind === 'distances' ? '' : name,
+        factors,
+        guided: seen,
+        plan: lay ?? planOf(station)
+      }))
   )
 
   const starting = createWrite(startComparison, (made) => {
