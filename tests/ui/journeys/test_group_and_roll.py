@@ -70,6 +70,7 @@ def test_the_next_block_is_putted_as_the_one_before_and_its_sheet_closes(page: P
     expect(sheet).to_be_hidden()
     zone(page, "clean").tap()
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
     lesson = page.request.get(f"/api/lessons/{page.url.split('/lessons/')[1].split('/')[0]}").json()
     assert [(it["hole"], it["putts"]) for it in lesson["blocks"]] == [(False, 0), (False, 1)]
 

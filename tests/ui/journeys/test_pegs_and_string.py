@@ -119,6 +119,8 @@ def test_a_string_above_the_line_in_feet_and_then_a_putt_that_breaks(page: Page)
         page.keyboard.press(key)
         page.locator("[data-note-step=roll]").get_by_role("button", name="clean").click()
         page.locator("[data-note-step='aid:raised_string']").get_by_role("button", name="touched it going back").click()
+        # Tilted or lifted: asked because it touched.
+        page.locator("[data-note-step=contact]").get_by_role("button", name="heel half: tilted").click()
     expect(page.locator("[data-counts]")).to_contain_text("of 4")
     # A putt that breaks a hand: another plan, re-aimed at the start target; the first stands.
     step(page, "Set")

@@ -55,10 +55,12 @@ def test_two_lines_are_set_beside_each_other_pooled_and_taken_apart(page: Page):
 
 def test_today_says_of_each_golfer_what_the_last_lesson_found_as_that_lesson_says_it(page: Page):
     page.goto("/")
+    search = page.get_by_role("searchbox", name="Find a golfer by name")
     for name in ("Pell Marchetti-Oduya", "Idris Vantongeren"):
         [golfer] = page.request.get("/api/golfers", params={"q": name}).json()["items"]
         [lesson, *_] = page.request.get(f"/api/golfers/{golfer['golfer']['id']}/lessons").json()["items"]
         told = page.request.get(f"/api/lessons/{lesson['lesson']['id']}/findings").json()
+        search.fill(name)
         row = page.get_by_role("listitem").filter(has_text=name).locator("[data-found]")
         expect(row).to_contain_text(told["headline"])
         expect(row.locator("[data-due]")).to_contain_text(told["next"][0]["words"])

@@ -67,6 +67,7 @@ def test_the_tablet_turned_to_the_golfer_shows_only_the_question(page: Page):
 def test_a_rod_is_turned_and_a_place_is_pointed_to(page: Page):
     to_see(page, "Turning Golfer")
     page.get_by_role("radio", name="Turn it").click()
+    page.get_by_text("Under which conditions").click()
     page.get_by_label("Rod’s far end", exact=True).fill("40")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Begin asking").click()

@@ -6,6 +6,7 @@
   import { keys } from '$lib/base/keys.svelte'
   import KeySheet from '$lib/base/KeySheet.svelte'
   import RefusedLetters from '$lib/base/RefusedLetters.svelte'
+  import TermSheet from '$lib/base/TermSheet.svelte'
   import TopLine from '$lib/lesson/TopLine.svelte'
 
   let { children }: { children: Snippet } = $props()
@@ -24,4 +25,5 @@
     </main>
   </div>
   <KeySheet bind:open={help} />
+  <TermSheet />
 </QueryClientProvider>

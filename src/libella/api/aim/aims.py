@@ -6,7 +6,7 @@ from datetime import datetime
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
-from ...core.aim.links import CUES, AimFound, Cue, Link
+from ...core.aim.links import CUES, USUAL_TOOLS, AimFound, Cue, Link
 from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
@@ -207,7 +207,10 @@ def choices() -> AimChoices:
     return AimChoices(
         links=[LinkOut(link=key, name=it.name, how=it.how) for key, it in LINKS.items()],
         cues={it: CUE_NAMES[it] for it in CUES},
-        kinds=[kind for kind, it in instruments().items() if it.about.measures == "face"],
+        kinds=sorted(
+            (kind for kind, it in instruments().items() if it.about.measures == "face"),
+            key=lambda it: USUAL_TOOLS.index(it) if it in USUAL_TOOLS else len(USUAL_TOOLS),
+        ),
     )
 
 

@@ -26,6 +26,8 @@ Link = Literal["face", "mark", "to_mark"]
 LINKS: Final[tuple[Link, ...]] = get_args(Link)
 Cue = Literal["line", "stripe", "logo", "blank", "near_spot"]
 CUES: Final[tuple[Cue, ...]] = get_args(Cue)
+USUAL_TOOLS: Final = ("square_reference", "face_mirror", "putter_laser", "in_words", "rod_beside")
+"""What the face is usually read with, the likeliest first; others after them."""
 PLANNED: Final = Bounds(3, 40, "set-downs")
 ANGLE: Final = Bounds(-10.0, 10.0, "deg")
 SEEN: Final = Bounds(0.1, 3.0, "deg")

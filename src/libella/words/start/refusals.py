@@ -47,7 +47,10 @@ CONFLICTS: Final[dict[str, Template]] = {
         "Read them, tick them, then start the block.",
     ),
     "block": ("A block with this id was started otherwise.", "Start a new block."),
-    "ladder_stays": ("The ladder moves after ten putts on a rung, and only where they say so.", "Putt on this rung."),
+    "ladder_stays": (
+        "The width changes after ten putts at this one, and only where they say so.",
+        "Putt on at this width.",
+    ),
     "plan_cut_short": (
         "This block is planned for {planned} putts; a plan is not cut short after looking.",
         "Leave the block open, or start a new one.",

@@ -52,11 +52,14 @@
   const CUES = drawnChoices<Series['cue']>('cue')
   /** So many tools are shown at first: what was read with last, then in their usual order. */
   const USUAL_KINDS = 5
-  const had = (kind: string) => (kind in tools ? Object.keys(tools).indexOf(kind) : Infinity)
+  const had = (kind: string) =>
+    kind in tools
+      ? Object.keys(tools).indexOf(kind)
+      : Object.keys(tools).length + (choices.data?.kinds.indexOf(kind) ?? 0)
   const kinds = $derived(
     (instruments.data ?? [])
       .filter((it) => choices.data?.kinds.includes(it.about.kind))
-      .sort((one, other) => Math.sign(had(one.about.kind) - had(other.about.kind)) || 0)
+      .sort((one, other) => had(one.about.kind) - had(other.about.kind))
   )
   const chosen = $derived(kinds.find((it) => it.about.kind === kind))
 

@@ -9496,6 +9496,24 @@ export interface components {
             sides: string[];
         };
         /**
+         * TermOut
+         * @description A word of the job, opened by a tap on it.
+         */
+        TermOut: {
+            /** Term */
+            term: string;
+            /** Name */
+            name: string;
+            /**
+             * Forms
+             * @description how it stands in sentences, in lower case
+             */
+            forms: string[];
+            /** Says */
+            says: string;
+            picture: components["schemas"]["Scene"];
+        };
+        /**
          * Tick
          * @description One putt under the tube: its limits (None where open) and where its tick stands.
          */
@@ -10008,6 +10026,8 @@ export interface components {
                     };
                 };
             };
+            /** Glossary */
+            glossary: components["schemas"]["TermOut"][];
             /**
              * File Endings
              * @description how the names of files of putts end that can be read

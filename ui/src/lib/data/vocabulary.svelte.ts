@@ -51,6 +51,11 @@ export function pictured(kind: string, code: string): Scene | undefined {
 export const drawnChoices = <T extends string>(kind: string) =>
   choices<T>(kind).map((it) => ({ ...it, picture: pictured(kind, it.value) }))
 
+/** The words of the job that a tap opens. */
+export function glossary(): Shapes['TermOut'][] {
+  return told?.glossary ?? []
+}
+
 /** Every way to write a unit of length, each with its metres. */
 export function lengths(): Record<string, number> {
   return told?.lengths ?? {}

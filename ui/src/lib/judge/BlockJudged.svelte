@@ -3,6 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import { judgedQuery } from '$lib/data/queries.svelte'
   import { findingsQuery, furtherQuery, readQuery } from './queries.svelte'
+  import Said from '$lib/base/Said.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Coming from '$lib/base/Coming.svelte'
@@ -58,12 +59,12 @@
       {#if told.data?.pace}<p class="mt-1 text-xl font-semibold" data-pace>{told.data.pace}</p>{/if}
       {#if it.watched}<Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />{/if}
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>
-        {it.headline} <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span>
+        <Said text={it.headline} /> <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span>
       </h1>
       {#if it.counts}<p class="mt-1 text-lg font-semibold" data-counts>{it.counts}</p>{/if}
-      <p class="mt-1 max-w-prose text-lg">{it.meaning}</p>
-      {#if it.read}<p class="mt-1 max-w-prose font-semibold" data-read>{it.read}</p>{/if}
-      {#if it.doubt}<p class="mt-1 text-faded">{it.doubt}</p>{/if}
+      <p class="mt-1 max-w-prose text-lg"><Said text={it.meaning} /></p>
+      {#if it.read}<p class="mt-1 max-w-prose font-semibold" data-read><Said text={it.read} /></p>{/if}
+      {#if it.doubt}<p class="mt-1 text-faded"><Said text={it.doubt} /></p>{/if}
       <OwnComparison lessonId={id} {block} />
       {#if it.watched}
         <div class="relative mt-3 min-h-[210px] flex-1 border-t border-hairline pt-1" data-stage>
@@ -122,8 +123,8 @@
       {/if}
       <section class="border-t border-hairline pt-3">
         <h2 class="wide text-lg">What the hole allows</h2>
-        <p class="mt-1">{it.allows}</p>
-        {#if it.chance}<p class="mt-1">{it.chance}</p>{/if}
+        <p class="mt-1"><Said text={it.allows} /></p>
+        {#if it.chance}<p class="mt-1"><Said text={it.chance} /></p>{/if}
       </section>
       <details class="border-t border-hairline pt-1">
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">What was assumed</summary>

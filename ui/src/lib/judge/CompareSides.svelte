@@ -2,6 +2,7 @@
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import { day, moment } from '$lib/base/dates'
+  import Said from '$lib/base/Said.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -76,7 +77,7 @@
     <p class="mt-4 text-lg">Nothing to compare with yet: it takes another lesson of this golfer, or a second block.</p>
   {:else if it}
     {#if it.changed}<p class="mt-4 border-l-4 border-engraved pl-3 font-semibold" data-changed>{it.changed}</p>{/if}
-    <h1 class="wide mt-3 text-[30px] leading-tight" data-headline>{it.headline}</h1>
+    <h1 class="wide mt-3 text-[30px] leading-tight" data-headline><Said text={it.headline} /></h1>
     <p class="mt-1 text-lg">From {it.names[0]} to {it.names[1]}.</p>
     {#if it.fan}
       <div class="mt-2"><Picture scene={it.fan} label={it.headline} words={it.fan_words} /></div>

@@ -1,6 +1,7 @@
 <!-- Conditions compared: each one's vial, what the comparison comes to, and the chances behind it. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
+  import Said from '$lib/base/Said.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
 
   let { found }: { found: Shapes['ComparedOut'] } = $props()
@@ -28,7 +29,7 @@
       </p>
     </div>
   {/each}
-  <p class="mt-2 text-lg font-semibold">{found.headline}</p>
+  <p class="mt-2 text-lg font-semibold"><Said text={found.headline} /></p>
   {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
   {#each found.pairs as pair (pair.name)}
     {#if pair.others.length}

@@ -1,6 +1,7 @@
 <!-- The lesson judged whole: one sentence and one picture, then the findings, ranked; what to check next; what to mind. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
+  import Said from '$lib/base/Said.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
@@ -31,13 +32,13 @@
       <!-- Here, whatever there is to judge: its sheet stays open while the lesson is judged anew. -->
       {#if plan && !plan.proved && (it.line_counts || !read)}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
       {#if read}
-        <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}>{it.headline}</h1>
-        <p class="mt-1 max-w-prose text-lg" data-meaning>{it.meaning}</p>
+        <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}><Said text={it.headline} /></h1>
+        <p class="mt-1 max-w-prose text-lg" data-meaning><Said text={it.meaning} /></p>
         {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>
-            {#each it.also as one (one)}<li>{one}</li>{/each}
+            {#each it.also as one (one)}<li><Said text={one} /></li>{/each}
           </ul>{/if}
-        {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace>{it.pace}</p>{/if}
-        {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth>{it.growth}</p>{/if}
+        {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace><Said text={it.pace} /></p>{/if}
+        {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth><Said text={it.growth} /></p>{/if}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
         {#if it.picture}
@@ -114,7 +115,7 @@
           <section>
             <h2 class="wide text-lg">Mind</h2>
             <ul class="mt-1 grid gap-2" data-guards>
-              {#each it.guards as one (one)}<li class="leading-snug">{one}</li>{/each}
+              {#each it.guards as one (one)}<li class="leading-snug"><Said text={one} /></li>{/each}
             </ul>
           </section>
         {/if}

@@ -17,7 +17,7 @@
 {#if rung.step !== 'none'}
   <div class="flex flex-wrap items-center justify-center gap-x-3 text-center" data-ladder={rung.step}>
     <p class="text-sm {rung.step === 'wait' || rung.step === 'stay' ? 'text-faded' : 'font-semibold'}">
-      Ladder: {rung.words}
+      How wide: {rung.words}
     </p>
     {#if rung.step === 'tighten' || rung.step === 'widen'}<button
         class="button"

@@ -44,7 +44,7 @@
 {:else if it && (it.rest_due_at || it.feet_due_at)}
   <p class="text-center text-sm text-faded" data-timer>
     {[
-      it.rest_due_at ? `Rest in ${until(it.rest_due_at)}` : '',
+      it.rest_due_at ? `Straighten up in ${until(it.rest_due_at)}` : '',
       it.feet_due_at ? `move the feet in ${until(it.feet_due_at)}` : '',
       `${it.spot} of ${it.pauses.spot_putts} from this spot`
     ]

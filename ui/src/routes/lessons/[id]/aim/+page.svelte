@@ -1,6 +1,7 @@
 <!-- Aim: the face at address, natural first; ball mark, putter against the mark, and their sum, kept apart. -->
 <script lang="ts">
   import { page } from '$app/state'
+  import Said from '$lib/base/Said.svelte'
   import BeginSeries from '$lib/aim/BeginSeries.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
   import Compared from '$lib/judge/Compared.svelte'
@@ -93,8 +94,8 @@
                 .join(', ') || 'as usual'}{it.series.aided ? ', aid in view' : ''} · {it.found.set_downs} of {it.series
                 .planned}
             </p>
-            <p class="wide text-lg">{it.found.headline}</p>
-            <p>{it.found.meaning}</p>
+            <p class="wide text-lg"><Said text={it.found.headline} /></p>
+            <p><Said text={it.found.meaning} /></p>
             {#if it.series.station_id && it.series.station_id !== planNow?.id}<p
                 class="text-sm text-faded"
                 data-plan-of

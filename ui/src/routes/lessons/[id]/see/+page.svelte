@@ -1,6 +1,7 @@
 <!-- See: what a true line looks like to this golfer. Measured, never assumed. -->
 <script lang="ts">
   import { page } from '$app/state'
+  import Said from '$lib/base/Said.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import { drawnChoices } from '$lib/data/vocabulary.svelte'
@@ -107,12 +108,12 @@
           {#if it.test.station_id && it.test.station_id !== putt?.id}<p class="text-sm text-faded" data-plan-of>
               Asked on another plan: {plans.find((one) => one.id === it.test.station_id)?.words}.
             </p>{/if}
-          <h2 class="wide mt-1 text-xl" data-headline>{it.words.headline}</h2>
+          <h2 class="wide mt-1 text-xl" data-headline><Said text={it.words.headline} /></h2>
           <div class="mt-2 grid items-center gap-5 md:grid-cols-2">
             <Vial vial={it.vial} words={it.words.headline} size="row" />
             <div>
-              <p>{it.words.meaning}</p>
-              <p class="mt-1 text-faded">{it.words.doubt}</p>
+              <p><Said text={it.words.meaning} /></p>
+              <p class="mt-1 text-faded"><Said text={it.words.doubt} /></p>
             </div>
           </div>
           {#if it.curve}
