@@ -17,6 +17,7 @@
   }
   let { label, options, value = $bindable(), small = false, first = Infinity, onchange }: Props = $props()
   let every = $state(false)
+  const reached = $derived(options.some((it) => it.value === value))
   const shown = $derived(every ? options : options.filter((it, n) => n < first || it.value === value))
 </script>
 
@@ -36,15 +37,22 @@
     }
   >
     {#each shown as it (it.value)}
-      <ToggleGroup.Item
-        value={it.value}
-        class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture
-          ? `${small ? 'w-28' : 'w-32'} flex-col gap-1 px-1 py-1.5 leading-tight`
-          : ''}"
-        >{#if it.picture}<Sketch scene={it.picture} {...small ? { width: 80, height: 30 } : {}} />{/if}<span
-          >{it.words}</span
-        ></ToggleGroup.Item
-      >
+      <ToggleGroup.Item value={it.value}>
+        {#snippet child({ props })}
+          <!-- Tab stops on what is chosen; arrow keys go on from there. -->
+          <button
+            {...props}
+            type="button"
+            tabindex={reached ? (it.value === value ? 0 : -1) : (props['tabindex'] as number)}
+            class="button data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper {it.picture
+              ? `${small ? 'w-28' : 'w-32'} flex-col gap-1 px-1 py-1.5 leading-tight`
+              : ''}"
+            >{#if it.picture}<Sketch scene={it.picture} {...small ? { width: 80, height: 30 } : {}} />{/if}<span
+              >{it.words}</span
+            ></button
+          >
+        {/snippet}
+      </ToggleGroup.Item>
     {/each}
     {#if shown.length < options.length}<button type="button" class="button" onclick={() => (every = true)}>More…</button
       >{/if}

@@ -9,6 +9,7 @@
   import { choices } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
+  import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import { stepsAre } from '$lib/base/stride.svelte'
@@ -35,6 +36,8 @@
     usual_lengths: it.usual_noted ? it.usual_lengths : null,
     step_m: it.step_m
   })
+  /** Somebody new, half noted: there again after a reload. */
+  const begun = new Draft<Noted>('golfer', NOBODY)
   let draft = $state<Noted>(NOBODY())
   /** Another hand: lessons had with the first one keep it, unless that is said otherwise. */
   const FROM = choices<NonNullable<Shapes['GolferIn']['hand_from']>>('hand_from')
@@ -47,6 +50,7 @@
       // Nobody is taken elsewhere who closed the sheet while it waited for the network.
       if (!open) return
       open = false
+      if (!golfer) begun.clear()
       kept?.(noted)
     }
   )
@@ -69,7 +73,7 @@
     if (!open) return
     untrack(() => noting.reset())
     untrack(() => {
-      draft = golfer ? notedOf(golfer) : NOBODY()
+      draft = golfer ? notedOf(golfer) : begun.value
       handFrom = null
       seen.begin()
     })

@@ -9,6 +9,7 @@
   import { createWrite, firstError } from '$lib/data/write.svelte'
   import PauseEntries from '$lib/start/PauseEntries.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
+  import { Draft } from '$lib/base/draft.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { endLesson, noteLesson, reopenLesson, restoreLesson, voidLesson } from './writes'
@@ -20,7 +21,6 @@
     () => undefined,
     () => open
   )
-  let draft = $state<LessonDraft>({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
   const close = () => (open = false)
   const notedOf = (it: Shapes['LessonOut']): LessonDraft => ({
     place: it.place,
@@ -28,10 +28,14 @@
     green_speed_ft: it.green_speed_ft,
     conditions: it.conditions
   })
+  const begun = new Draft<LessonDraft>('lesson', () => notedOf(lesson))
   const whole = (it: LessonDraft) => ({ ...it, golfer_id: lesson.golfer_id, started_at: lesson.started_at })
   const noting = createWrite(
-    () => noteLesson(lesson.id, { ...whole($state.snapshot(draft)), seen: seen.now && whole(seen.now) }),
-    close
+    () => noteLesson(lesson.id, { ...whole($state.snapshot(begun.value)), seen: seen.now && whole(seen.now) }),
+    () => {
+      close()
+      begun.clear()
+    }
   )
   const seen: Seen<LessonDraft> = createSeen(
     () => notedOf(lesson),
@@ -50,7 +54,7 @@
   $effect(() => {
     if (!open) return
     untrack(() => {
-      draft = notedOf(lesson)
+      if (!begun.begun) begun.clear()
       seen.begin()
       all.forEach((it) => it.reset())
     })
@@ -66,7 +70,7 @@
       noting.mutate(undefined)
     }}
   >
-    <LessonEntries bind:draft error={error ? refusal(error) : null} />
+    <LessonEntries bind:draft={begun.value} error={error ? refusal(error) : null} />
     {#if error}<Trouble {error} />{/if}
     <button class="button primary">Keep changes</button>
   </form>

@@ -60,7 +60,7 @@
       <div class="mb-4"><Choice label="How they are found" options={WAYS} small bind:value={look.way} /></div>
       {#if look.way === 'mirror'}<div class="mb-4"><ToolTrue {lessonId} kind="ground_mirror" /></div>{/if}
       {#if look.way === 'strip' && look.strip.device}<div class="mb-4">
-          <ToolTrue {lessonId} kind="strip_{look.strip.device}" />
+          {#key look.strip.device}<ToolTrue {lessonId} kind="strip_{look.strip.device}" />{/key}
         </div>{/if}
       {#if look.way === 'string' || look.way === 'strip'}
         <SideLook {lessonId} hand={golfer.hand} way={look.way} sightingEye={sheet.sighting_eye} {look} />

@@ -4,6 +4,7 @@
   import { untrack } from 'svelte'
   import { hundredths } from '$lib/base/number'
   import Choice from '$lib/base/Choice.svelte'
+  import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -36,13 +37,14 @@
     beside_m: number | null
   }
   const empty = (): Row => ({ at_m: null, beside_m: null })
-  let rows = $state<Row[]>([empty(), empty()])
+  const begun = new Draft<Row[]>('measured', () => [empty(), empty()])
+  const rows = $derived(begun.value)
   $effect(() => {
     if (!open) return
     untrack(() => {
       if (rows.some((it) => it.beside_m !== null)) return
       // A line is looked at where it ends, and once on the way: what is so as a rule need not be typed.
-      rows = [putt.distance_m, hundredths(putt.distance_m / 2)].map((at_m) => ({ at_m, beside_m: null }))
+      begun.value = [putt.distance_m, hundredths(putt.distance_m / 2)].map((at_m) => ({ at_m, beside_m: null }))
     })
   })
   const measured = $derived(rows.filter((it): it is Shapes['MeasuredIn'] => it.at_m !== null && it.beside_m !== null))
@@ -50,7 +52,10 @@
 
   const proving = createWrite(
     ({ id, body }: { id: string; body: Shapes['ProofIn'] }) => provePlan(lessonId, id, body),
-    () => (open = false)
+    () => {
+      open = false
+      begun.clear()
+    }
   )
   const laying = createAsk(
     async (body: Shapes['ProofIn']) => ({ id: await station(), body }),

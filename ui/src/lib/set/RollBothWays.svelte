@@ -1,6 +1,7 @@
 <!-- Balls rolled out to the hole and back: they tell the slope under the line, and are the proof of it. -->
 <script lang="ts">
   import { about, refusal, type Shapes } from '$lib/data/client'
+  import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import { rollsQuery } from './queries.svelte'
 
@@ -21,7 +22,8 @@
     drift_m: number | null
   }
   const another = (way: Roll['way']): Roll => ({ way, length_m: null, drift_m: null })
-  let rolls = $state<Roll[]>([another('out'), another('back')])
+  const begun = new Draft<Roll[]>('rolls', () => [another('out'), another('back')])
+  const rolls = $derived(begun.value)
   const told = $derived(rolls.filter((it): it is Shapes['RollIn'] => it.length_m !== null && it.drift_m !== null))
   const whole = $derived(
     told.length === rolls.length && ['out', 'back'].every((way) => told.some((it) => it.way === way))
@@ -74,7 +76,11 @@
   class="button primary mt-3 min-h-14 w-full text-lg"
   type="button"
   disabled={busy || !whole || !found.data}
-  onclick={() => found.data && use(found.data.slope, $state.snapshot(told))}
+  onclick={() => {
+    if (!found.data) return
+    use(found.data.slope, $state.snapshot(told))
+    begun.clear()
+  }}
 >
   {words}
 </button>

@@ -1,6 +1,7 @@
 <!-- Is the instrument itself true? Turned over, sighted along, taped, or held where the answer is known; what it is off by is put right. -->
 <script lang="ts">
   import Sheet from '$lib/base/Sheet.svelte'
+  import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { stamp } from '$lib/data/clock'
@@ -30,10 +31,13 @@
   type Row = Record<string, number | null>
   const onPicture = $derived(it?.way === 'square')
   const row = (): Row => Object.fromEntries((it?.sizes ?? []).map((name) => [name, null]))
-  let rows = $state<Row[]>([])
+  // Each tool has a component of its own.
+  // svelte-ignore state_referenced_locally
+  const begun = new Draft<Row[]>(`tool ${kind}`, () => [])
+  const rows = $derived(begun.value)
   let read = $state<Zone[]>([])
   function begin(): void {
-    rows = [row(), row()]
+    if (!begun.begun) begun.value = [row(), row()]
     read = []
     keeping.reset()
     open = true
@@ -75,7 +79,10 @@
         taken_at: stamp(),
         ...(WAYS[it?.way ?? ''] ?? turns)()
       }),
-    () => (open = false)
+    () => {
+      open = false
+      begun.clear()
+    }
   )
   const dropping = createWrite((id: string) => voidToolCheck(lessonId, id))
   const error = $derived(firstError([keeping, dropping]))

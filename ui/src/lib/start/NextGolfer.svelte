@@ -5,6 +5,7 @@
   import { v7 } from 'uuid'
   import { choices } from '$lib/data/vocabulary.svelte'
   import { createWrite, firstError } from '$lib/data/write.svelte'
+  import { Draft } from '$lib/base/draft.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { seenLastQuery } from '$lib/golfer/queries.svelte'
   import { noteGolfer } from '$lib/golfer/writes'
@@ -12,12 +13,16 @@
 
   let { blockId, golferId }: { blockId: string; golferId: string } = $props()
 
-  let search = $state('')
+  const typed = new Draft('next golfer', () => '')
+  const search = $derived(typed.value)
   const golfers = seenLastQuery(() => search)
   const others = $derived((golfers.data ?? []).filter((it) => it.id !== golferId))
   const starting = createWrite(
     (golfer_id: string) => startNext({ from_block_id: blockId, golfer_id, started_at: stamp() }),
-    (block) => void goto(`/lessons/${block.lesson_id}/start?block=${block.id}`)
+    (block) => {
+      typed.clear()
+      void goto(`/lessons/${block.lesson_id}/start?block=${block.id}`)
+    }
   )
   /** Somebody new: the name typed, and the hand tapped; whatever else is noted of a golfer comes later. */
   const adding = createWrite(
@@ -43,7 +48,7 @@
 <label class="mt-3 block"
   ><span class="label">Another golfer</span><input
     class="entry"
-    bind:value={search}
+    bind:value={typed.value}
     maxlength="80"
     placeholder="part of the name"
   /></label
