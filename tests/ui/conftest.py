@@ -58,15 +58,23 @@ def page(browser: Browser, served: Served) -> Generator[Page]:
 
 def no_serious_finding(page: Page, *, only: str = "") -> None:
     """Run axe; anything serious or critical fails with what it is and where. `only`: rules of that category."""
+    bad = _found(page, f", runOnly: ['cat.{only}']" if only else "", ("serious", "critical"))
+    assert bad == [], "\n".join(bad)
+
+
+def findings(page: Page) -> list[str]:
+    """Everything that axe finds, targets of WCAG 2.2 AA among its rules."""
+    return _found(page, ", rules: { 'target-size': { enabled: true } }", ("minor", "moderate", "serious", "critical"))
+
+
+def _found(page: Page, options: str, impacts: tuple[str, ...]) -> list[str]:
     page.evaluate(AXE() if not page.evaluate("'axe' in window") else "0")
-    rules = f", runOnly: ['cat.{only}']" if only else ""
-    found = page.evaluate(f"axe.run(document, {{ resultTypes: ['violations']{rules} }})")["violations"]
-    bad = [
+    found = page.evaluate(f"axe.run(document, {{ resultTypes: ['violations']{options} }})")["violations"]
+    return [
         f"{it['id']}: {it['nodes'][0]['html'][:160]} {it['nodes'][0]['failureSummary'][:300]}"
         for it in found
-        if it["impact"] in ("serious", "critical")
+        if it["impact"] in impacts
     ]
-    assert bad == [], "\n".join(bad)
 
 
 def shot(page: Page, name: str) -> None:

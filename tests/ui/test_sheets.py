@@ -109,6 +109,8 @@ class Opened:
     button: str
     title: str
     exact: bool = True
+    back_to: str = ""
+    """The part of the plan it is opened from, where opening it turns to another."""
 
 
 SHEETS = {
@@ -121,7 +123,7 @@ SHEETS = {
     "plans": Opened(_planned, "Plans", "The plans of this lesson", exact=False),
     "kept stations": Opened(_set, "Kept stations…", "Kept stations"),
     "level": Opened(_set, "Read with a level…", "Read with a level"),
-    "rolls": Opened(_set, "Roll it both ways…", "Prove the line"),
+    "rolls": Opened(_set, "Roll it both ways…", "Prove the line", back_to="Putt"),
     "propose": Opened(_rig, "Propose a rig…", "What do you want to know?"),
     "prove": Opened(_proof, "Prove the line…", "Prove the line"),
     "repeats": Opened(_proof, "Read the rig again and again…", "Does the rig repeat itself?"),
@@ -151,6 +153,8 @@ def test_a_sheet_opens_on_its_first_field_and_gives_the_focus_back(page: Page, n
     sheet = page.get_by_role("dialog")
     url = page.url
     for how, by in BY.items():
+        if it.back_to:
+            plan(page, it.back_to)
         opens = _opens(page, it)
         expect(opens).to_be_visible()
         by(page, opens)
@@ -168,7 +172,7 @@ def test_a_sheet_opens_on_its_first_field_and_gives_the_focus_back(page: Page, n
         assert page.url.split("?")[0] == url.split("?")[0]
         focused = page.evaluate("document.activeElement === document.body ? '' : document.activeElement.outerHTML")
         assert focused, f"{name}, {how}: the focus is lost"
-        if how == "keys":
+        if how == "keys" and not it.back_to:
             assert opens.evaluate("it => it === document.activeElement"), (name, focused[:120])
 
 

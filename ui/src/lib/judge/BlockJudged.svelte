@@ -142,5 +142,5 @@
     </aside>
   </div>
 {:else}
-  <Coming what="The judgement" />
+  <Coming page what="The judgement" />
 {/if}

@@ -155,5 +155,5 @@
     {/if}
   </div>
 {:else}
-  <Coming what="The judgement" />
+  <Coming page what="The judgement" />
 {/if}

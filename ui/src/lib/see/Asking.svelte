@@ -79,7 +79,7 @@
 </script>
 
 <div class="flex items-baseline justify-between gap-3 border-b-2 border-ink pb-1">
-  <h2 class="wide text-xl" data-asked>Answer {valid.length + 1}</h2>
+  <h1 class="wide text-xl" data-asked>Answer {valid.length + 1}</h1>
   <p class="text-faded">{sight.under}</p>
 </div>
 {#if sight.next}

@@ -134,5 +134,5 @@
     <div class="mt-3"><CardList golferId={golfer.id} /></div>
   </div>
 {:else}
-  <Coming what="The map" />
+  <Coming page what="The map" />
 {/if}

@@ -6,6 +6,7 @@
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
   import { place } from '$lib/base/place.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
+  import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
@@ -30,6 +31,7 @@
 <svelte:head><title>{who?.name ?? 'Golfer'} · Libella</title></svelte:head>
 
 <div class="mx-auto max-w-[1040px] px-5 py-6">
+  {#if !who}<h1 class="sr-only">A golfer</h1>{/if}
   {#if golfer.error}
     <Trouble error={golfer.error} again={() => golfer.refetch()} />
   {:else if who}
@@ -93,5 +95,7 @@
     {/if}
     <GolferSheet bind:open={noting} golfer={who} />
     <StartLesson bind:open={starting} golfer={who} />
+  {:else}
+    <Coming what="The golfer" />
   {/if}
 </div>

@@ -80,7 +80,10 @@
 <svelte:head><title>{sheet ? `${sheet.golfer.name}, lesson` : 'Lesson'} · Libella</title></svelte:head>
 
 {#if lesson.error && !sheet}
-  <div class="p-6"><Trouble error={lesson.error} again={() => lesson.refetch()} /></div>
+  <div class="p-6">
+    <h1 class="sr-only">The lesson</h1>
+    <Trouble error={lesson.error} again={() => lesson.refetch()} />
+  </div>
 {:else}
   <!-- The frame stands at once; what is asked for comes into it. -->
   <div class="flex h-full min-h-0 flex-col desk:flex-row">
@@ -91,7 +94,8 @@
           This lesson is voided ({sheet.lesson.void_reason}). Restore it under “Lesson”.
         </p>
       {/if}
-      {#if sheet}{@render children()}{:else}<Coming what="The lesson" />{/if}
+      {#if sheet}{@render children()}{:else}<h1 class="sr-only">The lesson</h1>
+        <Coming what="The lesson" />{/if}
     </div>
   </div>
   {#if sheet}<LessonDetails bind:open={details} lesson={sheet.lesson} />{/if}

@@ -1,6 +1,7 @@
 <!-- Aim: the face at address, natural first; ball mark, putter against the mark, and their sum, kept apart. -->
 <script lang="ts">
   import { page } from '$app/state'
+  import Coming from '$lib/base/Coming.svelte'
   import Said from '$lib/base/Said.svelte'
   import BeginSeries from '$lib/aim/BeginSeries.svelte'
   import SetDowns from '$lib/aim/SetDowns.svelte'
@@ -112,5 +113,7 @@
         </article>
       {/each}
     {/if}
+  {:else}
+    <Coming page what="The aim" />
   {/if}
 </div>

@@ -43,5 +43,5 @@
     </div>
   </div>
 {:else}
-  <Coming what="The judgement" />
+  <Coming page what="The judgement" />
 {/if}

@@ -5,6 +5,7 @@
   import Stage from '$lib/drawing/Stage.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import { drawnChoices } from '$lib/data/vocabulary.svelte'
+  import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Asking from '$lib/see/Asking.svelte'
   import BeginTest from '$lib/see/BeginTest.svelte'
@@ -64,6 +65,10 @@
         >Take it up again</button
       >
     </p>
+  {/if}
+  {#if !open && (part === 'first' || part === 'eyes' || !part)}
+    {#if !part}<Coming what="What was seen" />{/if}
+    <h1 class="sr-only">See: {PARTS.find((it) => it.value === part)?.words ?? 'what this golfer sees'}</h1>
   {/if}
   {#if part === 'first' && !open && lesson.data}
     <FirstLook lessonId={id} askAt={askThere} />

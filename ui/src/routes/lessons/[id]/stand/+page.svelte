@@ -5,6 +5,7 @@
   import { stamp } from '$lib/data/clock'
   import { refusal } from '$lib/data/client'
   import { createWrite, saying } from '$lib/data/write.svelte'
+  import Coming from '$lib/base/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
@@ -131,5 +132,7 @@
       </div>
     </div>
     <WhatToNote bind:open={choosing} entries={entries.data ?? []} {wanted} want={(names) => wanting.mutate(names)} />
+  {:else}
+    <Coming page what="The set-up" />
   {/if}
 </div>

@@ -345,5 +345,5 @@
     />
   </Sheet>
 {:else}
-  <Coming what="The recording" />
+  <Coming page what="The recording" />
 {/if}
