@@ -60,7 +60,8 @@ MEASURE = """
 
 
 WITHOUT_THE_RUN_SHEET = """
-[...document.querySelectorAll('main *')].filter((it) => !it.closest('nav, .sr-only, [aria-hidden]') && it.checkVisibility({ visibilityProperty: true }))
+[...document.querySelectorAll('main *')]
+  .filter((it) => !it.closest('nav, .sr-only, [aria-hidden]') && it.checkVisibility({ visibilityProperty: true }))
   .flatMap((it) => [...it.childNodes].filter((one) => one.nodeType === 3)).map((it) => it.textContent).join(' ')
 """
 

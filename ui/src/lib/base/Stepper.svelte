@@ -55,7 +55,7 @@
   }
 </script>
 
-<div class="min-w-0">
+<div class="min-w-0" data-entry>
   <label class="label block truncate" for={id}>{label}</label>
   <div class="mt-0.5 flex items-stretch">
     <button class="button rounded-r-none px-3" type="button" aria-label="{label}: less" onclick={() => nudge(-1)}

@@ -78,7 +78,7 @@
 <form onsubmit={begin} class="grid gap-3">
   <SeePicture {hand} bind:position bind:eyes {glasses} />
   <div class="grid items-end gap-x-5 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-    <div>
+    <div class="min-h-[92px]">
       <Choice
         label="How to ask"
         options={(methods.data ?? []).map((it) => ({
@@ -92,7 +92,7 @@
     </div>
     <button class="button primary min-h-14 text-lg" disabled={beginning.isPending}>Begin asking</button>
   </div>
-  <p class="max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
+  <p class="min-h-6 max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
   {#if error}<Trouble {error} />{/if}
   <details>
     <summary class="min-h-11 cursor-pointer py-2 font-semibold">

@@ -121,10 +121,11 @@
 {:else if picture.data && levers.data}
   {@const { scene, parts } = picture.data}
   {@const head = parts.find((it) => it.name === 'head')}
-  <div class="relative border border-hairline bg-sheet" data-see-picture>
+  <!-- Its room is kept while it comes. -->
+  <div class="relative aspect-[860/716] max-h-[46dvh] w-full border border-hairline bg-sheet" data-see-picture>
     <svg
       bind:this={frame}
-      class="block max-h-[46dvh] w-full touch-none select-none"
+      class="block h-full w-full touch-none select-none"
       viewBox="{scene.left} {scene.top} {scene.right - scene.left} {scene.bottom - scene.top}"
       role="group"
       aria-label={scene.words}
@@ -183,7 +184,7 @@
       >{/if}
   </div>
 {:else}
-  <Coming what="The picture" />
+  <div class="aspect-[860/716] max-h-[46dvh] w-full border border-hairline"><Coming what="The picture" /></div>
 {/if}
 
 <style>

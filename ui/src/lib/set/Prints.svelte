@@ -61,27 +61,29 @@
 <p class="mt-2 min-h-6 font-semibold" aria-live="polite" data-print-said>{said}</p>
 {#if printing.error}<Trouble error={printing.error} />{/if}
 {#if prints.error}<Trouble error={prints.error} again={() => prints.refetch()} />{/if}
-{#each prints.data ?? [] as it (it.name)}
-  <div class="flex items-center justify-between gap-4 border-t border-hairline py-2.5" data-print={it.name}>
-    <div>
-      <h3 class="font-semibold">{it.title}</h3>
-      <p class="text-[15px] text-faded">{it.words}</p>
-    </div>
-    <div class="flex shrink-0 gap-2">
-      <button
-        class="button"
-        type="button"
-        aria-label="{it.title} as PDF"
-        disabled={printing.isPending}
-        onclick={() => printing.mutate({ it, form: 'pdf' })}>{drawing(it.name, 'pdf') ? 'Drawing…' : 'PDF'}</button
-      >
-      <button
-        class="button"
-        type="button"
-        aria-label="{it.title} as SVG"
-        disabled={printing.isPending}
-        onclick={() => printing.mutate({ it, form: 'svg' })}>{drawing(it.name, 'svg') ? 'Drawing…' : 'SVG'}</button
-      >
-    </div>
-  </div>
-{/each}
+<ul aria-label="Sheets to print">
+  {#each prints.data ?? [] as it (it.name)}
+    <li class="flex items-center justify-between gap-4 border-t border-hairline py-2.5" data-print={it.name}>
+      <div>
+        <h3 class="font-semibold">{it.title}</h3>
+        <p class="text-[15px] text-faded">{it.words}</p>
+      </div>
+      <div class="flex shrink-0 gap-2">
+        <button
+          class="button"
+          type="button"
+          aria-label="{it.title} as PDF"
+          disabled={printing.isPending}
+          onclick={() => printing.mutate({ it, form: 'pdf' })}>{drawing(it.name, 'pdf') ? 'Drawing…' : 'PDF'}</button
+        >
+        <button
+          class="button"
+          type="button"
+          aria-label="{it.title} as SVG"
+          disabled={printing.isPending}
+          onclick={() => printing.mutate({ it, form: 'svg' })}>{drawing(it.name, 'svg') ? 'Drawing…' : 'SVG'}</button
+        >
+      </div>
+    </li>
+  {/each}
+</ul>

@@ -11,6 +11,7 @@
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { day } from '$lib/base/dates'
+  import { golferLineQuery } from '$lib/judge/queries.svelte'
   import { golferLessonsQuery, golferQuery } from '$lib/golfer/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -20,6 +21,8 @@
   const golfer = golferQuery(() => id)
   const lessons = golferLessonsQuery(() => id)
   const levels = levelsQuery()
+  const line = golferLineQuery(() => id)
+  const ready = $derived(!lessons.isPending && !line.isPending)
   const who = $derived(golfer.data)
   const rows = $derived(lessons.data?.pages.flatMap((it) => it.items) ?? [])
 
@@ -54,47 +57,50 @@
     {:else if lessons.data && !rows.length}
       <p class="mt-5 text-lg">No lesson yet. Start one: set a straight putt, then record ten.</p>
     {/if}
-    {#if !lessons.isPending}<GolfersLine golferId={id} />{/if}
-    <ol aria-label="Lessons, newest first">
-      {#each rows as { lesson, blocks, found } (lesson.id)}
-        <li class="grid gap-x-6 gap-y-1 border-b border-hairline py-4 sm:grid-cols-[8.5rem_1fr]">
-          <p>
-            <a
-              class="inline-flex min-h-11 flex-col justify-center font-bold hover:underline"
-              href="/lessons/{lesson.id}/judge"
-            >
-              {day(lesson.started_at)}
-            </a>
-            <span class="block text-[15px] text-faded">{lesson.place}</span>
-            {#if !lesson.ended_at}<span class="block text-[15px] font-semibold">in progress</span>{/if}
-          </p>
-          <div class="grid min-w-0 gap-3">
-            <p class="font-semibold" data-found>{found}</p>
-            {#each blocks as block (block.id)}
-              <VialLine {block} />
-            {/each}
-          </div>
-        </li>
-      {/each}
-    </ol>
-    {#if lessons.hasNextPage}
-      <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}
-        >Older lessons</button
-      >
+    <!-- The line above and the list below it come together: the list never slides away under a finger. -->
+    {#if ready}
+      <GolfersLine golferId={id} />
+      <ol aria-label="Lessons, newest first">
+        {#each rows as { lesson, blocks, found } (lesson.id)}
+          <li class="grid gap-x-6 gap-y-1 border-b border-hairline py-4 sm:grid-cols-[8.5rem_1fr]">
+            <p>
+              <a
+                class="inline-flex min-h-11 flex-col justify-center font-bold hover:underline"
+                href="/lessons/{lesson.id}/judge"
+              >
+                {day(lesson.started_at)}
+              </a>
+              <span class="block text-[15px] text-faded">{lesson.place}</span>
+              {#if !lesson.ended_at}<span class="block text-[15px] font-semibold">in progress</span>{/if}
+            </p>
+            <div class="grid min-w-0 gap-3">
+              <p class="font-semibold" data-found>{found}</p>
+              {#each blocks as block (block.id)}
+                <VialLine {block} />
+              {/each}
+            </div>
+          </li>
+        {/each}
+      </ol>
+      {#if lessons.hasNextPage}
+        <button class="button mt-4 w-full" onclick={() => lessons.fetchNextPage()} disabled={lessons.isFetchingNextPage}
+          >Older lessons</button
+        >
+      {/if}
+      <!-- Below the lessons only once they stand: it would slide away under a finger. -->
+      {#if !lessons.isPending}
+        <p class="mt-6">
+          <span class="label block">Take every putt out, or putts in</span>
+          <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=csv" download>CSV</a>
+          <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
+          <a class="button mt-1" href="/golfers/{who.id}/files">From a file…</a>
+        </p>
+        <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
+        <CardList golferId={who.id} />
+      {/if}
+      <GolferSheet bind:open={noting} golfer={who} />
+      <StartLesson bind:open={starting} golfer={who} />
     {/if}
-    <!-- Below the lessons only once they stand: it would slide away under a finger. -->
-    {#if !lessons.isPending}
-      <p class="mt-6">
-        <span class="label block">Take every putt out, or putts in</span>
-        <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=csv" download>CSV</a>
-        <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
-        <a class="button mt-1" href="/golfers/{who.id}/files">From a file…</a>
-      </p>
-      <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
-      <CardList golferId={who.id} />
-    {/if}
-    <GolferSheet bind:open={noting} golfer={who} />
-    <StartLesson bind:open={starting} golfer={who} />
   {:else}
     <Coming what="The golfer" />
   {/if}

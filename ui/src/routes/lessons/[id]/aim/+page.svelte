@@ -8,7 +8,7 @@
   import Compared from '$lib/judge/Compared.svelte'
   import { aimChoicesQuery, aimQuery } from '$lib/aim/queries.svelte'
   import type { Shapes } from '$lib/data/client'
-  import { lessonQuery } from '$lib/data/queries.svelte'
+  import { instrumentsQuery, lessonQuery } from '$lib/data/queries.svelte'
   import { named as cueNamed } from '$lib/data/vocabulary.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
@@ -17,6 +17,7 @@
   const id = $derived(page.params.id ?? '')
   const aim = aimQuery(() => id)
   const choices = aimChoicesQuery()
+  const instruments = instrumentsQuery()
   const lesson = lessonQuery(() => id)
   let current = $state('')
   const sheets = $derived(aim.data?.sheets ?? [])
@@ -34,7 +35,7 @@
 <div class="mx-auto max-w-[1000px] px-5 py-5">
   {#if aim.error}
     <Trouble error={aim.error} again={() => aim.refetch()} />
-  {:else if aim.data}
+  {:else if aim.data && choices.data && instruments.data}
     {#if open}
       <SetDowns
         lessonId={id}
