@@ -127,5 +127,5 @@
   </section>
 </div>
 
-<GolferSheet bind:open={adding} kept={(golfer) => goto(`/golfers/${golfer.id}`)} />
+<GolferSheet bind:open={adding} teach={start} kept={(golfer) => goto(`/golfers/${golfer.id}`)} />
 {#if chosen}<StartLesson bind:open={starting} golfer={chosen} />{/if}

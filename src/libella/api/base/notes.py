@@ -25,6 +25,7 @@ class NoteOut(BaseModel):
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
     mirrors: bool = Field(description="its options lie as seen from behind the ball: the other way for a left-hander")
     alone: str = Field(description="several of the others may be noted at once; empty: one is all")
+    measures: str = Field(description="of what is laid, the quantity it shows; else empty")
     tells_touch: bool = Field(description="it tells whether something was touched: anything but `alone`")
     after_touch: bool = Field(description="asked only of a putt that touched something, without being asked for")
     told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
@@ -46,6 +47,7 @@ class NoteOut(BaseModel):
             mirrors=it.mirrors,
             told_by=it.told_by,
             alone=it.alone,
+            measures=it.measures,
             tells_touch=it.tells_touch,
             after_touch=it.after_touch,
             unit=bounds.unit if bounds else "",

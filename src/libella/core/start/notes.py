@@ -29,6 +29,7 @@ class Note:
     needs_hole : it tells what became of the ball at the hole
     mirrors : its options lie side by side as seen from behind the ball, from a right-hander's near side to the far one
     outcome : it is found out at the putt; else it is how that was gone about, and no comparison asks after it
+    measures : of what is laid, the quantity it shows; empty for what is noted of every putt
     tells_touch : it tells whether the stroke touched something, `alone` being that it did not
     after_touch : asked only of a putt that touched something, and without being asked for
     alone : of what may be several at once in one putt, the option that excludes the others; empty where one is all
@@ -50,6 +51,7 @@ class Note:
     mirrors: bool = False
     outcome: bool = True
     alone: str = ""
+    measures: str = ""
     tells_touch: bool = False
     after_touch: bool = False
 

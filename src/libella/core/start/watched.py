@@ -1,6 +1,7 @@
 """What lies beside a putt and is read at it: each aid laid is a note of its own, with its own readings to tap."""
 
 from collections.abc import Iterable, Mapping
+from dataclasses import replace
 from functools import cache
 from typing import Final
 
@@ -22,8 +23,8 @@ def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
     What the rig shows is the reading itself; only what touched it is a note.
     """
     laid = [*([rig] if rig.touched else []), *aids]
-    found = {PREFIX + it.about.kind: _note(it) for it in laid}
-    return {name: note for name, note in found.items() if note}
+    found = {PREFIX + it.about.kind: (it, _note(it)) for it in laid}
+    return {name: replace(note, measures=it.about.measures) for name, (it, note) in found.items() if note}
 
 
 def asks_contact(asks: Iterable[str], rig: Aid, aids: Iterable[Aid]) -> bool:

@@ -6772,6 +6772,11 @@ export interface components {
              */
             alone: string;
             /**
+             * Measures
+             * @description of what is laid, the quantity it shows; else empty
+             */
+            measures: string;
+            /**
              * Tells Touch
              * @description it tells whether something was touched: anything but `alone`
              */

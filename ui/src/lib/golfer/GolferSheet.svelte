@@ -21,8 +21,10 @@
     open: boolean
     golfer?: Shapes['GolferOut']
     kept?: (golfer: Shapes['GolferOut']) => void
+    /** Somebody new can go straight on to a lesson. */
+    teach?: (golfer: Shapes['GolferOut']) => void
   }
-  let { open = $bindable(), golfer, kept }: Props = $props()
+  let { open = $bindable(), golfer, kept, teach }: Props = $props()
 
   const levels = levelsQuery()
   const HANDS = choices<Shapes['GolferIn']['hand']>('hand')
@@ -51,7 +53,8 @@
       if (!open) return
       open = false
       if (!golfer) begun.clear()
-      kept?.(noted)
+      if (teaching) teach?.(noted)
+      else kept?.(noted)
     }
   )
   const error = $derived(noting.error)
@@ -79,8 +82,11 @@
     })
   })
 
+  /** Which of the two buttons it was kept by. */
+  let teaching = false
   function keep(event: SubmitEvent): void {
     event.preventDefault()
+    teaching = (event.submitter as HTMLButtonElement | null)?.value === 'teach'
     noting.mutate(golfer?.id ?? v7())
   }
 </script>
@@ -124,10 +130,17 @@
     {/if}
     {#if error}<Trouble {error} />{/if}
     <!-- Not before the levels have come: they would push it away under the finger. -->
-    <button
-      class="button primary min-h-14 text-lg"
-      disabled={noting.isPending || levels.isPending || (otherHand && !handFrom)}
-      >{golfer ? 'Keep changes' : 'Add golfer'}</button
-    >
+    <div class="grid gap-2 sm:grid-cols-2">
+      <button
+        class="button primary min-h-14 text-lg {golfer || !teach ? 'sm:col-span-2' : ''}"
+        disabled={noting.isPending || levels.isPending || (otherHand && !handFrom)}
+        >{golfer ? 'Keep changes' : 'Add golfer'}</button
+      >
+      {#if !golfer && teach}<button
+          class="button min-h-14 text-lg"
+          value="teach"
+          disabled={noting.isPending || levels.isPending}>Add, and start a lesson</button
+        >{/if}
+    </div>
   </form>
 </Sheet>

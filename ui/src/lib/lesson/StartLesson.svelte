@@ -4,7 +4,13 @@
   import { untrack } from 'svelte'
   import { stamp } from '$lib/data/clock'
   import { refusal, type Shapes } from '$lib/data/client'
-  import { createWrite } from '$lib/data/write.svelte'
+  import { v7 } from 'uuid'
+  import { outbox } from '$lib/data/outbox.svelte'
+  import { createAsk, createWrite } from '$lib/data/write.svelte'
+  import Stage from '$lib/drawing/Stage.svelte'
+  import { planOf } from '$lib/set/plan'
+  import { savedQuery } from '$lib/set/queries.svelte'
+  import { keepPlan } from '$lib/set/writes'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -13,7 +19,7 @@
 
   interface Props {
     open: boolean
-    golfer: Pick<Shapes['GolferOut'], 'id' | 'name'>
+    golfer: Pick<Shapes['GolferOut'], 'id' | 'name' | 'hand'>
   }
   let { open = $bindable(), golfer }: Props = $props()
 
@@ -31,12 +37,39 @@
       void goto(`/lessons/${lesson.id}/set`)
     }
   )
-  const error = $derived(starting.error ?? floor.error)
+  const saved = savedQuery(
+    () => '',
+    () => open,
+    () => golfer.hand
+  )
+  /** Kept stations in reach of a tap; the others are found on Set. */
+  const MOST = 3
+  const stations = $derived(saved.data?.pages.flatMap((it) => it.items).slice(0, MOST) ?? [])
+  // The lesson, then the station in it; its block begins as soon as that is drawn.
+  const straight = createAsk(
+    async (station: Shapes['SavedOut']) => {
+      const body = { ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }
+      const lesson = await outbox.post(startLesson(body), () => true)
+      await outbox.post(
+        keepPlan(lesson.id, { id: v7(), replaces_id: null, plan: planOf(station), seen: [] }),
+        () => true
+      )
+      return lesson.id
+    },
+    (lesson) => {
+      if (!open) return
+      open = false
+      void goto(`/lessons/${lesson}/set?begin`)
+    }
+  )
+  const error = $derived(starting.error ?? straight.error ?? floor.error)
+  const busy = $derived(starting.isPending || straight.isPending || straight.isSuccess)
 
   $effect(() => {
     if (!open) return
     untrack(() => {
       starting.reset()
+      straight.reset()
       draft = FRESH()
     })
   })
@@ -53,9 +86,25 @@
 </script>
 
 <Sheet bind:open title="Lesson with {golfer.name}">
+  {#if stations.length}
+    <p class="label">Straight to the first putt, at a kept station</p>
+    <div class="mt-1 mb-4 grid gap-1.5" role="group" aria-label="At a kept station">
+      {#each stations as it (it.id)}
+        <button
+          type="button"
+          class="button min-h-16 flex-col items-stretch gap-0 p-1 text-left"
+          disabled={busy || !draft.place}
+          onclick={() => straight.mutate(it)}
+        >
+          <span class="relative block h-12"><Stage scene={it.stage} taped={false} label={it.stage.words} /></span>
+          <span class="px-1">{it.name} <span class="font-normal text-faded">{it.words}</span></span>
+        </button>
+      {/each}
+    </div>
+  {/if}
   <form onsubmit={start} class="grid gap-4">
     <LessonEntries bind:draft error={error ? refusal(error) : null} />
     {#if error}<Trouble {error} />{/if}
-    <button class="button primary min-h-14 text-lg" disabled={starting.isPending}>Start lesson</button>
+    <button class="button primary min-h-14 text-lg" disabled={busy}>Start lesson</button>
   </form>
 </Sheet>

@@ -6,6 +6,7 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
+  import { hundredths } from '$lib/base/number'
   import ToolTrue from './ToolTrue.svelte'
   import ProveLine from './ProveLine.svelte'
   import { toolsQuery } from './queries.svelte'
@@ -64,6 +65,20 @@
   <button class="button primary min-h-14 px-5 text-lg" type="button" disabled={closed} onclick={() => (proving = true)}
     >{seen.proved ? 'Measure it again…' : ground ? 'Measure the line, too…' : 'Prove the line…'}</button
   >
+  {#if ground}
+    <!-- One tap more: looked at where it ends, and half-way. -->
+    <button
+      class="button"
+      type="button"
+      disabled={closed || laying.isPending}
+      onclick={() =>
+        laying.mutate({
+          way: 'string',
+          measured: [putt.distance_m, hundredths(putt.distance_m / 2)].map((at_m) => ({ at_m, beside_m: 0 })),
+          rolls: []
+        })}>A string over ball and hole lies on it</button
+    >
+  {/if}
   {#if (seen.proved || ground) && now}
     <button class="button" type="button" onclick={() => laying.mutate({ way: 'none', measured: [], rolls: [] })}
       >It is not proved</button

@@ -4,6 +4,7 @@
   import { goto } from '$app/navigation'
   import { stamp } from '$lib/data/clock'
   import { about as faultOf, type Shapes } from '$lib/data/client'
+  import { notesQuery } from '$lib/data/queries.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { choices, stepped } from '$lib/data/vocabulary.svelte'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
@@ -53,6 +54,14 @@
       }))
   )
 
+  const notes = notesQuery()
+  /** What the question asks after is noted without being asked for. */
+  const asks = $derived(
+    notes.data?.some((note) => note.note === it.question) && !asked.includes(it.question)
+      ? [...asked, it.question]
+      : asked
+  )
+
   const starting = createWrite(startComparison, (made) => {
     planned()
     void goto(`/lessons/${lessonId}/start?block=${made.turn}`)
@@ -69,7 +78,7 @@
       return conditions
     },
     (conditions) =>
-      starting.mutate({ lesson_id: lessonId, conditions, ...it.turns, asks: asked, hole: true, started_at: stamp() })
+      starting.mutate({ lesson_id: lessonId, conditions, ...it.turns, asks, hole: true, started_at: stamp() })
   )
   const error = $derived(laying.error ?? starting.error)
   const about = (field: string) => faultOf(error, field)

@@ -36,6 +36,8 @@
     like?: Shapes['BlockOut'] | undefined
     /** What is usual stands folded away, in one line. */
     folded?: boolean
+    /** Begin as soon as the plan lies: it was asked for before this page was come to. */
+    atOnce?: boolean
     started?: () => void
     /** Compare in turns instead, noting the same of every putt: asked for once the plan lies, as a tap may come before its drawing. */
     compare?: (asks: () => string[]) => void
@@ -52,6 +54,7 @@
     readsStart = true,
     like = undefined,
     folded = false,
+    atOnce = false,
     started,
     compare
   }: Props = $props()
@@ -78,7 +81,11 @@
    */
   const before = $derived(like?.asks ?? last.asks ?? [])
   const laid = $derived(watched.map((it) => it.note))
-  const needed = $derived(readsStart ? (like ? [] : laid) : laid.length ? laid : ['finish'])
+  /** What lies there may tell of the putt itself what became of it; a rod along the toes does not. */
+  const OF_PUTT = new Set(['start', 'path', 'strike', 'pace'])
+  const needed = $derived(
+    readsStart ? (like ? [] : laid) : watched.some((it) => OF_PUTT.has(it.measures)) ? laid : [...laid, 'finish']
+  )
   const usualAsks = $derived([...before, ...needed, ...wanted])
   const asks = $derived(every.map((it) => it.note).filter((it) => tapped[it] ?? usualAsks.includes(it)))
   const toggle = (note: string) => (tapped[note] = !asks.includes(note))
@@ -99,7 +106,7 @@
     (body: Shapes['BlockIn']) => startBlock(lessonId, body),
     (block) => {
       started?.()
-      void goto(`/lessons/${lessonId}/start?block=${block.id}`)
+      void goto(`/lessons/${lessonId}/start?block=${block.id}`, { replaceState: atOnce })
     }
   )
   const laying = createAsk(
@@ -127,12 +134,18 @@
   $effect(() => {
     if (error) begun = false
   })
-  function start(event: SubmitEvent): void {
-    event.preventDefault()
+  function begin(): void {
     if (begun) return
     begun = true
     laying.mutate(undefined)
   }
+  function start(event: SubmitEvent): void {
+    event.preventDefault()
+    begin()
+  }
+  $effect(() => {
+    if (atOnce && !closed && notes.data && !error) begin()
+  })
 </script>
 
 <form onsubmit={start} class="grid gap-3">

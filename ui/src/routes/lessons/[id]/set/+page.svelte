@@ -294,6 +294,7 @@
           readsStart={seen?.reads_start ?? true}
           like={sheet.blocks.at(-1)}
           folded
+          atOnce={page.url.searchParams.has('begin') && Boolean(rig && whole && planning.kept)}
           closed={!seen || Boolean(fault) || unread}
           compare={(asks) => void compare(asks)}
         />
