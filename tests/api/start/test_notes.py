@@ -119,3 +119,13 @@ def test_a_block_is_called_otherwise_and_its_cue_and_routine_are_said_later(coac
     kept = coach.put(f"/blocks/{block['id']}/how", **said)
     assert (kept["condition"], kept["factors"]) == (said["condition"], said["factors"])
     assert coach.get(f"/lessons/{block['lesson_id']}")["blocks"][0]["condition"] == said["condition"]
+
+
+def test_everything_may_be_noted_of_one_putt_and_all_that_moved(coach):
+    names = [it["note"] for it in coach.get("/notes")]
+    block = coach.block(asks=names)
+    options = {it["note"]: list(it["options"]) for it in coach.get("/notes")}
+    noted = {name: told[-1] for name, told in options.items() if told}
+    moved = "+".join(it for it in options["still"] if it != "nothing")
+    kept = coach.putt(block["id"], {"offset_m": 0.0}, notes=noted | {"still": moved})
+    assert kept["notes"]["still"] == moved and len(kept["notes"]) == len(noted)

@@ -24,6 +24,7 @@ from ..base.shapes import (
     VoidForReasonIn,
     Words20,
     Words40,
+    Words80,
 )
 from ..set.instruments import EntryPicture, entry_picture
 
@@ -103,7 +104,7 @@ class ReadingIn(Entry):
     block_id: UUID
     raw: dict[Words40, float | Words40] = Field(max_length=4, examples=[{"crossing": "clean"}, {"offset_m": 0.015}])
     taken_at: Moment = Field(description="when it was tapped, by the client's clock")
-    notes: dict[Words20, float | Words20] = Field(default_factory=dict, max_length=16, examples=[{"felt": "left"}])
+    notes: dict[Words20, float | Words80] = Field(default_factory=dict, max_length=80, examples=[{"felt": "left"}])
 
 
 class ReadingOut(Kept):

@@ -6,7 +6,7 @@ from ..shared.refusals import Template
 
 REFUSALS: Final[dict[str, Template]] = {
     "reads_no_face": ("This instrument does not read that.", "an instrument that reads the face aim"),
-    "link_takes_angle": ("This link takes an angle.", "angle_deg, seen_deg"),
+    "link_takes_angle": ("This link takes an angle.", "the angle, and how finely it was read"),
 }
 CONFLICTS: Final[dict[str, Template]] = {
     "laser_unread_aim": (

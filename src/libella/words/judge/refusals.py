@@ -6,7 +6,7 @@ from ..shared.refusals import KNOWN, Template
 
 REFUSALS: Final[dict[str, Template]] = {
     "no_cause": ("There is no cause “{named}”.", KNOWN),
-    "band_lacks_link": ("A band says something of every link; {link} is missing.", "bias_deg, spread_deg"),
+    "band_lacks_link": ("A band says something of every link; {link} is missing.", "bias and spread"),
     "reason_wanted": ("A rejected finding needs a reason.", "a few words"),
     "own_words_wanted": ("What is it instead? In your own words.", "a few words"),
 }

@@ -19,9 +19,9 @@ REFUSALS: Final[dict[str, Template]] = {
         "The putt of this lesson does not break: its start line is the line to the hole.",
         "a breaking putt under Set, or the line to the hole",
     ),
-    "answers_looks": ("This test takes a true angle and how it looks.", "true_deg, looks"),
+    "answers_looks": ("This test takes a true angle and how it looks.", "the rod’s angle, and how it looked"),
     "no_such_look": ("It can't look “{named}”.", "left, straight or right"),
-    "answers_place": ("This test takes a place beside the line.", "beside_m, seen_m"),
+    "answers_place": ("This test takes a place beside the line.", "how far beside, and how finely that was read"),
     "no_such_side": ("Turned from the left or the right.", "left or right"),
     "directions_count": ("A check asks {most} directions.", "{most}"),
 }

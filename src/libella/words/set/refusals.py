@@ -60,8 +60,8 @@ REFUSALS: Final[dict[str, Template]] = {
     "no_dimension": ("{name} has no dimension “{named}”.", KNOWN),
     "no_such_reading": ("This rig reads “{named}” as one of: {options}.", OPTIONS),
     "head_too_wide": ("A head of {head_m} does not pass between these pegs.", "more than {head_m}"),
-    "no_degrees": ("{name} takes a reading of degrees.", "read_deg, or low_deg ≤ high_deg"),
-    "limits_other_way_round": ("{name} takes its lower limit first.", "read_deg, or low_deg ≤ high_deg"),
+    "no_degrees": ("{name} takes a reading of degrees.", "a direction, or its lower and upper limit"),
+    "limits_other_way_round": ("{name} takes its lower limit first.", "a direction, or its lower and upper limit"),
     "reads_degrees": ("It reads degrees.", KNOWN),
     "strip_always_dark": (
         "Dark would be seen from straight over it; the light must be hidden, or shown, all the way across.",
