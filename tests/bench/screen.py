@@ -43,6 +43,8 @@ def main() -> None:
                 pulls(page, slope=True)
                 steps(page)
                 taps(page)
+                views(page)
+                head(page)
                 browser.close()
         finally:
             served.kill()
@@ -159,6 +161,52 @@ def taps(page: Page) -> None:
         page.wait_for_timeout(250)
     took = page.evaluate("took")
     print(f"tap to screen, {len(took)} taps: median {np.median(took):.0f} ms, worst {max(took):.0f} ms (asked: 100)")
+
+
+EVERY = ("", "set", "stand", "see", "aim", "start", "judge", "sensors")
+
+
+def views(page: Page) -> None:
+    """From asking for a view, its files in the cache, to its first content."""
+    [junia] = page.request.get("/api/golfers", params={"q": "Junia"}).json()["items"]
+    lesson = page.request.get(f"/api/golfers/{junia['golfer']['id']}/lessons").json()["items"][0]["lesson"]["id"]
+    for view in EVERY:
+        took = []
+        for _ in range(4):
+            page.goto(f"/lessons/{lesson}/{view}" if view else "/")
+            page.wait_for_load_state("networkidle")
+            took.append(page.evaluate("performance.getEntriesByName('first-contentful-paint')[0].startTime"))
+        print(f"first content of {view or 'today'}: median {np.median(took):.0f} ms, most {max(took):.0f} (asked: 400)")
+
+
+def head(page: Page) -> None:
+    """A head pulled in See: how often a frame came late, of sixty a second."""
+    page.get_by_role("navigation", name="Run sheet").get_by_role("link", name="See").click()
+    page.get_by_role("radio", name="What looks straight").click()
+    part = page.locator("[data-part=head]")
+    expect(part).to_be_visible()
+    box = part.bounding_box()
+    assert box
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] * 0.85
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.evaluate(
+        """() => {
+          window.gaps = []; let before = performance.now()
+          const frame = () => {
+            const now = performance.now()
+            gaps.push(now - before); before = now; requestAnimationFrame(frame)
+          }
+          requestAnimationFrame(frame)
+        }"""
+    )
+    for n in range(120):
+        page.mouse.move(x + (n if n < 60 else 120 - n) * 2, y - (n if n < 60 else 120 - n))
+        page.wait_for_timeout(8)
+    page.mouse.up()
+    gaps = page.evaluate("gaps")
+    late = sum(it > 25 for it in gaps)
+    print(f"head pulled, {len(gaps)} frames: median {np.median(gaps):.1f} ms apart, late {late} (asked: 60 a second)")
 
 
 if __name__ == "__main__":

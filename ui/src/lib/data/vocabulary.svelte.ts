@@ -43,8 +43,8 @@ export function drawFor(golfer: Shapes['GolferOut']['hand']): void {
 }
 
 /** What a choice looks like, from the side of the golfer whose lesson it is; nothing where it has no drawing. */
-export function pictured(kind: string, code: string): Scene | undefined {
-  return told?.pictures[hand]?.[kind]?.[code] as Scene | undefined
+export function pictured(kind: string, code: string, whose = hand): Scene | undefined {
+  return told?.pictures[whose]?.[kind]?.[code] as Scene | undefined
 }
 
 /** What can be chosen, each with its drawing. */
