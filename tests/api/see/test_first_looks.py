@@ -16,7 +16,10 @@ def test_one_answer_a_place_tells_a_side_and_a_place(coach):
     first(coach, lesson, "left")
     id, at = uuid6.uuid7(), now()
     told = first(coach, lesson, "straight", id=id, at=at, lever="chin", way="minus")
-    assert told["words"][:2] == ["From the usual place a true line looks left.", "With chin tucked it looks straight."]
+    assert told["words"][:2] == [
+        "From the usual place a true line looks left.",
+        "With the chin tucked it looks straight.",
+    ]
     assert coach.get(f"/lessons/{lesson['id']}")["sight"] == "From the usual place a true line looks left."
     told = first(coach, lesson, "straight", id=id, at=at, lever="chin", way="minus", playable=False)
     assert "can't be played from there" in told["words"][1] and len(told["taken"]) == 2

@@ -76,7 +76,7 @@ def test_the_ladder_lays_the_next_rung_with_a_block_on_it(coach):
     )  # fmt: skip
     id = str(uuid6.uuid7())
     step = {"from_block_id": block["id"], "started_at": now()}
-    assert "ladder moves" in coach.put(f"/rungs/{id}", 409, **step)["detail"]
+    assert "after ten putts" in coach.put(f"/rungs/{id}", 409, **step)["detail"]
     for _ in range(10):
         coach.putt(block["id"], {"crossing": "clean"})
     rung = coach.judged(block["id"])["rung"]

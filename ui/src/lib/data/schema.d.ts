@@ -5824,7 +5824,10 @@ export interface components {
         Lessened: {
             /** Times */
             times: number;
-            /** Weight */
+            /**
+             * Weight
+             * @description as many whole readings as they count together
+             */
             weight: number;
         };
         /**
@@ -6906,7 +6909,10 @@ export interface components {
              * @enum {string}
              */
             name: "head" | "feet" | "ball" | "tilt" | "chin";
-            /** At */
+            /**
+             * At
+             * @description where its middle stands as usual, mm of the picture
+             */
             at: [
                 number,
                 number
@@ -7011,7 +7017,10 @@ export interface components {
             scene: components["schemas"]["Scene"];
             /** Parts */
             parts: components["schemas"]["Part"][];
-            /** Eyes */
+            /**
+             * Eyes
+             * @description each eye about the head's middle, mm of the picture
+             */
             eyes: [
                 [
                     number,
@@ -7539,18 +7548,19 @@ export interface components {
             lever: "inside" | "behind" | "tilt" | "chin" | "distance" | "ball";
             /**
              * X
-             * @description mm in true size where the picture is to scale; right and down positive
+             * @description mm of the picture to the right for one unit of the lever
              * @default 0
              */
             x: number;
             /**
              * Y
-             * @description mm in true size where the picture is to scale; right and down positive
+             * @description mm of the picture down for one unit of the lever
              * @default 0
              */
             y: number;
             /**
              * Turn
+             * @description degrees on the picture for one unit of the lever
              * @default 0
              */
             turn: number;

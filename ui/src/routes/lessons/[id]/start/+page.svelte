@@ -228,7 +228,7 @@
         {#if !ended}<Nudges lessonId={id} putts={judgement.putts} />{/if}
         {#if !comparison && !ended}<LadderLine rung={judged.data!.rung} {block} lessonId={id} />{/if}
         {#if stroke}<HeardStrip {stroke} hidden={!stroke.taken && Boolean(recording.feltFirst)} />{/if}
-        <div class="relative min-h-0 flex-1">
+        <div class="relative min-h-0 flex-1" data-entry>
           {#if turning}
             <!-- Nothing to tap meanwhile: a tap here would be told of neither block. -->
             <Coming what="The other block" />
