@@ -100,15 +100,17 @@
     <ul>
       {#each rows as { golfer, last } (golfer.id)}
         <li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-hairline py-3">
+          <p class="col-span-2 flex flex-wrap items-baseline gap-x-2">
+            <a class="min-w-0 text-lg font-bold wrap-break-word hover:underline" href="/golfers/{golfer.id}"
+              >{golfer.name}</a
+            >
+            <span class="shrink-0 text-faded"
+              >{[golfer.hand === 'left' ? 'left-handed' : '', last ? day(last.started_at) : '']
+                .filter(Boolean)
+                .join(' · ')}</span
+            >
+          </p>
           <div class="min-w-0">
-            <p class="flex items-baseline gap-2">
-              <a class="truncate text-lg font-bold hover:underline" href="/golfers/{golfer.id}">{golfer.name}</a>
-              <span class="shrink-0 text-faded"
-                >{[golfer.hand === 'left' ? 'left-handed' : '', last ? day(last.started_at) : '']
-                  .filter(Boolean)
-                  .join(' · ')}</span
-              >
-            </p>
             {#if last}<LastFound golferId={golfer.id} block={last.block} />{:else}<p class="text-faded">
                 No putts yet.
               </p>{/if}

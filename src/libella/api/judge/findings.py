@@ -258,6 +258,7 @@ class FoundOut(BaseModel):
     lesson_id: UUID
     found: str
     next: str
+    due: bool = Field(description="`next` is a check that is due; else it says that there is none")
     vial: Vial | None
 
 
@@ -266,7 +267,7 @@ def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     whole = LessonFindings.model_validate_json(_kept(desk, id, units))
     vial = next((it.vial for it in whole.links if it.name == whole.about), None)
     following = whole.next[0].words if whole.next else whole.next_words
-    return FoundOut(lesson_id=id, found=whole.headline, next=following, vial=vial)
+    return FoundOut(lesson_id=id, found=whole.headline, next=following, due=bool(whole.next), vial=vial)
 
 
 def _band(it: LinkShown, whole: findings.WholeLesson) -> str:

@@ -5087,6 +5087,11 @@ export interface components {
             found: string;
             /** Next */
             next: string;
+            /**
+             * Due
+             * @description `next` is a check that is due; else it says that there is none
+             */
+            due: boolean;
             vial: components["schemas"]["Vial"] | null;
         };
         /** FurtherOut */

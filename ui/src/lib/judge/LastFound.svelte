@@ -10,13 +10,15 @@
   const told = $derived(found.data)
 </script>
 
-<div class="@container min-h-16" data-found>
-  <div class="grid grid-cols-1 items-center gap-x-4 gap-y-1 @lg:grid-cols-[minmax(180px,280px)_1fr]">
+<div class="@container min-h-24" data-found>
+  <div class="grid grid-cols-1 items-center gap-x-4 gap-y-1 @lg:grid-cols-[minmax(150px,210px)_1fr]">
     <Vial vial={told?.vial ?? block.vial} words={told?.found ?? ''} size="row" />
     <p class="min-w-0 leading-snug">
       {#if told}
-        <span class="block font-semibold @lg:line-clamp-2">{told.found}</span>
-        {#if told.next}<span class="block truncate text-[15px] text-faded" data-due>Next: {told.next}</span>{/if}
+        <span class="block font-semibold">{told.found}</span>
+        {#if told.next}<span class="block text-[15px] text-faded" data-due
+            >{told.due ? `Next: ${told.next}` : told.next}</span
+          >{/if}
       {:else}
         <span class="text-faded">{found.isPending ? 'The last lesson is coming.' : ''}</span>
       {/if}
