@@ -2,8 +2,12 @@
 
 import pytest
 
+from libella.core.green.putt import Putt
+from libella.core.instruments import lay
 from libella.core.see.place_drawn import place_drawn
 from libella.core.see.position import LEVERS
+from libella.core.set.layout import from_above
+from libella.core.set.station import Station
 
 
 @pytest.mark.parametrize("hand", ["right", "left"])
@@ -29,3 +33,10 @@ def test_the_eye_nearer_the_hole_is_the_leading_one():
     for hand, leading in (("right", 0), ("left", 1)):
         eyes = place_drawn(hand).eyes
         assert eyes[leading][0] > eyes[1 - leading][0]
+
+
+def test_the_words_of_a_drawing_say_on_which_side_the_golfer_stands():
+    station = Station(Putt(2.5, 0.3, 10), lay("peg_gate", {}))
+    for hand, side in (("right", "left"), ("left", "right")):
+        assert f"golfer {side} of the line" in place_drawn(hand).scene.words
+        assert f"golfer stands {side} of the line" in from_above(station, hand, "metric").words

@@ -279,7 +279,7 @@ def _band(it: LinkShown, whole: findings.WholeLesson) -> str:
 def _finding(
     judged: LessonJudged, it: Finding, hand: Hand, told: KeptFindingAnswer | None, units: InUnits
 ) -> FindingOut:
-    said, check = words.cause_said(it, hand), judged.check_of.get(it.cause)
+    said, check = words.cause_said(it, hand, units), judged.check_of.get(it.cause)
     drawn = RULES[it.cause].draw(judged.case, it, partial(written, units=units), said)
     return FindingOut(
         cause=it.cause,

@@ -62,7 +62,11 @@ def place_drawn(hand: Hand) -> PlaceDrawn:
     half = _EYES_APART / 2
     # The left eye of a right-handed golfer is the one nearer the hole; of a left-handed one the right eye.
     towards = half if hand == "right" else -half
-    words = "Head, feet, ball, rod and hole from above; beside them the head from in front and from the side."
+    side = "left" if hand == "right" else "right"
+    words = (
+        f"Head, feet, ball, rod and hole from above, the golfer {side} of the line; beside them the head from in front "
+        "and from the side."
+    )
     return PlaceDrawn(Scene(-280, top, 580, bottom, words, ground), above, ((towards, 0.0), (-towards, 0.0)))
 
 

@@ -32,7 +32,8 @@ def from_above(station: Station, hand: Hand, units: Units) -> Scene:
     beside = "".join(f", {it.about.said}" for it in station.aids)
     words = (
         f"From above: ball at left, hole {tape(station.putt.distance_m, units)} away at right, "
-        f"{station.rig.about.said} at {tape(station.rig.station_m, units)}{beside}."
+        f"{station.rig.about.said} at {tape(station.rig.station_m, units)}{beside}. "
+        f"The golfer stands {'left' if hand == 'right' else 'right'} of the line."
     )
     left, right = _along(station, shapes)
     _, top, _, bottom = reach(laid)

@@ -101,7 +101,7 @@ def _causes(it: Reading) -> None:
     missing = tuple(Missing(what, n, 5) for n, what in enumerate(findings.NEEDS))
     for cause, word, side in product(RULES, _WORDS, _SIDES):
         one = _finding(cause, word, side)
-        it.say("judge", findings.cause_said, one, it.hand)
+        it.say("judge", findings.cause_said, one, it.hand, it.units)
         it.say("judge", findings.weight_said, one)
         it.say("judge", findings.change_said, one)
     for kind in ("read", "pace", "ground", "read_off", ""):

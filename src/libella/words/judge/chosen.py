@@ -65,7 +65,7 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
                 return growth_said(it.growth, hand, units)
             if it.finding.cause == "read_and_pace" and it.finding.kind == "pace" and it.pace is not None:
                 return f"{pace_said(it.pace, units)} That is what to work on: {WORDS[it.finding.call.word]}."
-            return cause_said(it.finding, hand)
+            return cause_said(it.finding, hand, units)
         case PutRight():
             return f"{_line_off(it.finding)}, and what was read is put right by it: nothing to mend."
         case Differs():

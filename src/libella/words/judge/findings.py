@@ -9,7 +9,7 @@ from ...core.judge.findings.answer import ToldThen
 from ...core.judge.findings.finding import Fact, Finding, Missing
 from ...core.judge.findings.ranked import RULES
 from ...core.measure.side import side_of
-from ...core.measure.units import Units, degrees, tape
+from ...core.measure.units import Units, about, degrees, tape
 from ..shared.certainty import WORDS, with_doubt
 from ..shared.counts import counted, listed
 from .claims import open_or_closed
@@ -24,7 +24,7 @@ def change_said(it: Finding) -> str:
     return _GROUND if it.kind == "ground" else RULES[it.cause].change
 
 
-def cause_said(it: Finding, hand: Hand) -> str:
+def cause_said(it: Finding, hand: Hand, units: Units = "metric") -> str:
     """What a finding says, with how sure that is."""
     name = RULES[it.cause].name
     if it.explained_by is not None and not it.is_named:
@@ -37,10 +37,10 @@ def cause_said(it: Finding, hand: Hand) -> str:
         return f"{name}: the pace is {it.kind} than planned; the read, can't tell yet."
     if it.call.word == "open":
         return f"{name}: can't tell yet."
-    return f"{_found(it, hand)}: {WORDS[it.call.word]}."
+    return f"{_found(it, hand, units)}: {WORDS[it.call.word]}."
 
 
-def _found(it: Finding, hand: Hand) -> str:
+def _found(it: Finding, hand: Hand, units: Units) -> str:
     at = "" if it.size is None else f"{degrees(it.size.value, it.size.doubt)} {side_of(it.size.value)}"
     match it.cause:
         case "rig":
@@ -62,7 +62,7 @@ def _found(it: Finding, hand: Hand) -> str:
         case "path":
             return f"The head travels {at} across the line, and the ball follows"
         case "strike":
-            struck = "" if it.size is None else _strike(it.size)
+            struck = "" if it.size is None else _strike(it.size, units)
             return f"Struck {struck}, and the ball starts {it.call.side}"
         case "movement":
             return "Putts in which something moves scatter more"
@@ -97,8 +97,9 @@ def _open_or_closed(size: Estimate | None, hand: Hand) -> str:
     return open_or_closed("face", size.value > 0, hand)
 
 
-def _strike(size: Estimate) -> str:
-    return f"{abs(size.value):.0f} mm towards the {'toe' if size.value > 0 else 'heel'}"
+def _strike(size: Estimate, units: Units) -> str:
+    far = about(abs(size.value) / 1000, 0.0, units) if units == "feet" else f"{abs(size.value):.0f} mm"
+    return f"{far} towards the {'toe' if size.value > 0 else 'heel'}"
 
 
 def weight_said(it: Finding) -> str:
@@ -236,13 +237,24 @@ FACTS: Final[dict[str, str]] = {
 }
 
 
+def _slope(a_mm: float, units: Units) -> str:
+    """How the start goes with the strike: degrees for each step of a ruler in those units."""
+    if units == "feet":
+        return f"{a_mm * _EIGHTH_MM:+.2f}° for every ⅛ in towards the toe".replace("-", "−")
+    return f"{a_mm:+.2f}° a millimetre towards the toe".replace("-", "−")
+
+
+_EIGHTH_MM: Final = 25.4 / 8
+
+
 def fact_said(it: Fact, units: Units) -> str:
     """One piece of evidence."""
     size = "" if it.size is None else with_doubt(it.size)
     plain = "" if it.size is None else f"{it.size.value:.1f}° ({it.size.low:.1f}° to {it.size.high:.1f}°)"
     if it.unit == "mm" and it.size is not None:
-        size = f"{_strike(it.size)} (± {it.size.doubt:.0f} mm)"
-    slope = "" if it.size is None else f"{it.size.value:+.2f}° a millimetre towards the toe".replace("-", "−")
+        doubt = about(it.size.doubt / 1000, 0.0, units) if units == "feet" else f"{it.size.doubt:.0f} mm"
+        size = f"{_strike(it.size, units)} (± {doubt})"
+    slope = "" if it.size is None else _slope(it.size.value, units)
     form = FACTS[it.what]
     said = form.format(
         size=size,
