@@ -217,3 +217,19 @@ def test_a_quick_check_is_added_to_step_by_step_and_alerts(coach):
     assert coach.put(f"/quick-checks/{id}", 422, **body, answers=["up"])["errors"][0]["field"] == "answers.0"
     other = coach.lesson()
     coach.put(f"/quick-checks/{uuid6.uuid7()}", 409, **body | {"lesson_id": other["id"]})
+
+
+def test_a_set_up_is_called_otherwise_in_every_step_and_never_made_one_with_another(coach):
+    lesson = coach.lesson()
+    id = lesson["id"]
+    coach.block(lesson=lesson, condition="wide", factors={"set_up": "wide"})
+    coach.put(f"/sight-tests/{uuid6.uuid7()}", lesson_id=id, started_at=now(), condition="wide")
+    coach.put(f"/aim-series/{uuid6.uuid7()}", lesson_id=id, started_at=now(), kind="square_reference", set_up="narrow")
+    assert coach.put(f"/lessons/{id}/set-up-names", name="wide", called="wide base") == ["wide base", "narrow"]
+    sheet = coach.get(f"/lessons/{id}")
+    assert sheet["set_ups"] == ["wide base", "narrow"]
+    assert [(it["condition"], it["factors"]) for it in sheet["blocks"]] == [("wide base", {"set_up": "wide base"})]
+    assert coach.get(f"/lessons/{id}/sights")["tests"][0]["test"]["condition"] == "wide base"
+    taken = coach.put(f"/lessons/{id}/set-up-names", 409, name="wide base", called="narrow")
+    assert "would be one" in taken["detail"]
+    coach.put(f"/lessons/{id}/set-up-names", 404, name="tall", called="taller")

@@ -2,11 +2,11 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Request
 from pydantic import Field
 
 from ...core.set.floor import Surface
-from ...lessons.lesson import lessons
+from ...lessons.lesson import lessons, set_up_name
 from ..base.problems import Problem
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, Moment, ShortWords, VoidForReasonIn
 
@@ -46,6 +46,13 @@ class LessonOut(Kept):
     invented: bool
 
 
+class CalledIn(Entry):
+    """A set-up of a lesson, and what it is called from now on."""
+
+    name: ShortWords = Field(min_length=1)
+    called: ShortWords = Field(min_length=1)
+
+
 class EndIn(Entry):
     ended_at: Moment
 
@@ -74,6 +81,14 @@ def reopen(desk: AtDesk, id: UUID) -> LessonOut:
 def read_laser_cautions(desk: AtDesk, id: UUID) -> LessonOut:
     """Note that the laser's cautions were read; asked for once a lesson, before its first block with a laser."""
     return LessonOut.model_validate(lessons.read_laser_cautions(desk, id, datetime.now(UTC)))
+
+
+@router.put("/lessons/{id}/set-up-names")
+def call_set_up(desk: AtDesk, request: Request, id: UUID, entry: CalledIn) -> list[str]:
+    """Call a set-up of the lesson otherwise, in every step that names it."""
+    names = set_up_name.call_set_up(desk, id, entry.name, entry.called)
+    request.app.state.live.tell(id, "block")
+    return names
 
 
 @router.put("/lessons/{id}/voided")

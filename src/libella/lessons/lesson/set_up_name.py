@@ -6,8 +6,9 @@ from uuid import UUID
 
 from sqlalchemy import func, literal, select, union_all
 
-from ...store.tables import AimSeriesRow, BlockRow, EyeTakeRow, SightTestRow
+from ...store.tables import AimSeriesRow, BlockRow, EyeTakeRow, LessonRow, SightTestRow
 from ..desk.desk import Desk
+from ..desk.problem import Conflict, NotFound
 
 AS_USUAL: Final = ""
 """The set-up of a golfer of whom nothing else was said: the absence of a name."""
@@ -32,3 +33,32 @@ def set_up_names(desk: Desk, lesson_id: UUID) -> list[str]:
     with desk.transaction() as session:
         found = session.execute(select(every.c.name).order_by(every.c.at, every.c.step, every.c.name)).scalars()
         return [it for it in dict.fromkeys(found) if it != AS_USUAL]
+
+
+def call_set_up(desk: Desk, lesson_id: UUID, name: str, called: str) -> list[str]:
+    """Call a set-up of a lesson otherwise, in every step that names it; gives the names there are then.
+
+    Raises
+    ------
+    NotFound
+        where no step of the lesson names it.
+    Conflict
+        where another set-up of the lesson is called so already: the two would be one.
+    """
+    names = set_up_names(desk, lesson_id)
+    if name not in names:
+        raise NotFound("set_up")
+    if called != name and called in names:
+        raise Conflict("set_up_name_taken", name=called)
+    with desk.transaction() as session:
+        desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
+        for table, column in ((EyeTakeRow, "set_up"), (SightTestRow, "condition"), (AimSeriesRow, "set_up")):
+            told = select(table).where(table.studio_id == desk.studio_id, table.lesson_id == lesson_id)
+            for row in session.scalars(told.where(getattr(table, column) == name)):
+                setattr(row, column, called)
+        blocks = select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id == lesson_id)
+        for block in session.scalars(blocks.where(BlockRow.factors["set_up"].astext == name)):
+            block.factors = dict(block.factors) | {"set_up": called}
+            # A block that was called by it alone goes on being called by it.
+            block.condition = called if block.condition == name else block.condition
+    return set_up_names(desk, lesson_id)

@@ -129,6 +129,10 @@ LABELS: Final[dict[str, str]] = {
 }
 CONFLICTS: Final[dict[str, Template]] = {
     "tool_check": ("A check with this id is kept already and says something else.", "Check it again."),
+    "set_up_name_taken": (
+        "This lesson has a set-up called “{name}” already: the two would be one.",
+        "Call it something else.",
+    ),
     "station_name_taken": (
         "“{name}” is kept already: two of one name could not be told apart.",
         "Give it another name, or put the other one away.",

@@ -12,9 +12,15 @@
   import { Draft } from '$lib/base/draft.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { endLesson, noteLesson, reopenLesson, restoreLesson, voidLesson } from './writes'
+  import { callSetUp, endLesson, noteLesson, reopenLesson, restoreLesson, voidLesson } from './writes'
 
-  let { open = $bindable(), lesson }: { open: boolean; lesson: Shapes['LessonOut'] } = $props()
+  interface Props {
+    open: boolean
+    lesson: Shapes['LessonOut']
+    /** Set-ups named in this lesson so far. */
+    setUps: string[]
+  }
+  let { open = $bindable(), lesson, setUps }: Props = $props()
 
   const pauses = pausesQuery(
     () => lesson.id,
@@ -46,6 +52,7 @@
   const reopening = createWrite(() => reopenLesson(lesson.id), close)
   const discarding = createWrite(() => voidLesson(lesson.id, reason), close)
   const restoring = createWrite(() => restoreLesson(lesson.id), close)
+  const calling = createWrite((it: { name: string; called: string }) => callSetUp(lesson.id, it.name, it.called))
   const all = [noting, ending, reopening, discarding, restoring]
   const error = $derived(firstError(all))
   let voiding = $state(false)
@@ -74,6 +81,24 @@
     {#if error}<Trouble {error} />{/if}
     <button class="button primary">Keep changes</button>
   </form>
+  {#if setUps.length}
+    <div class="mt-5 grid gap-2 border-t border-hairline pt-3" data-set-up-names>
+      <p class="label">Set-ups of this lesson, as they are called in every step</p>
+      {#each setUps as it (it)}
+        <input
+          class="entry"
+          aria-label="The set-up “{it}” is called"
+          value={it}
+          maxlength="80"
+          onchange={(event) => {
+            const called = event.currentTarget.value.trim()
+            if (called && called !== it) calling.mutate({ name: it, called })
+          }}
+        />
+      {/each}
+      {#if calling.error}<Trouble error={calling.error} />{/if}
+    </div>
+  {/if}
   <div class="mt-5 flex flex-wrap gap-2 border-t border-hairline pt-4">
     {#if lesson.ended_at}
       <button class="button" onclick={() => reopening.mutate(undefined)}>Open it again</button>

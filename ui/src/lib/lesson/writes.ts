@@ -13,6 +13,16 @@ const of = (id: string, words: string) => ({
 export const startLesson = (body: Sent<'/api/lessons/{id}'>) => noteLesson(v7(), body)
 export const noteLesson = (id: string, body: Sent<'/api/lessons/{id}'>) =>
   put('/api/lessons/{id}', { ...path(id), body }, of(id, `The lesson at ${body.place}`))
+/** What a set-up of the lesson is called from now on. */
+export const callSetUp = (id: string, name: string, called: string) =>
+  put(
+    '/api/lessons/{id}/set-up-names',
+    { ...path(id), body: { name, called } },
+    {
+      ...of(id, `The set-up “${called}”`),
+      renews: [...ofLesson(id), every(key.sights), every(key.eyes), every(key.aim)]
+    }
+  )
 export const endLesson = (id: string, ended_at: string) =>
   put('/api/lessons/{id}/end', { ...path(id), body: { ended_at } }, of(id, 'Ending the lesson'))
 export const reopenLesson = (id: string) =>

@@ -35,6 +35,8 @@
     laid: Plan
   }
   const keeping = createWrite(({ title, laid }: Named) => saveStation(v7(), title, laid))
+  let naming = $state('')
+  const renaming = createWrite(({ id, title, laid }: Named & { id: string }) => saveStation(id, title, laid))
   const away = createWrite(
     (it: Shapes['SavedOut']) => putAwayStation(it.id),
     (_, it) => (gone = it)
@@ -55,7 +57,7 @@
     },
     (found) => keeping.mutate({ title: found.name, laid: found })
   )
-  const error = $derived(firstError([keeping, away, back, reading]))
+  const error = $derived(firstError([keeping, renaming, away, back, reading]))
 
   function keep(event: SubmitEvent): void {
     event.preventDefault()
@@ -108,7 +110,7 @@
       <li class="flex flex-wrap items-center gap-2 border-b border-hairline py-2">
         <span class="relative h-16 w-full"><Stage scene={it.stage} taped={false} label={it.stage.words} /></span>
         <span class="min-w-0 flex-1">
-          <span class="block truncate font-bold">{it.name}</span>
+          <span class="block font-bold wrap-break-word">{it.name}</span>
           <span class="block text-sm text-faded">{it.words}</span>
         </span>
         <button
@@ -120,6 +122,27 @@
             open = false
           }}>Use</button
         >
+        <button
+          class="button plain px-2"
+          type="button"
+          aria-label="Rename {it.name}"
+          onclick={() => (naming = naming === it.id ? '' : it.id)}>Rename</button
+        >
+        {#if naming === it.id}
+          <!-- svelte-ignore a11y_autofocus (it was just asked for) -->
+          <input
+            class="entry order-last w-full"
+            aria-label="New name for {it.name}"
+            value={it.name}
+            maxlength="80"
+            autofocus
+            onchange={(event) => {
+              const title = event.currentTarget.value.trim()
+              naming = ''
+              if (title && title !== it.name) renaming.mutate({ id: it.id, title, laid: it })
+            }}
+          />
+        {/if}
         <button
           class="button plain px-2"
           type="button"

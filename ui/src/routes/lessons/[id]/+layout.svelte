@@ -98,5 +98,5 @@
         <Coming what="The lesson" />{/if}
     </div>
   </div>
-  {#if sheet}<LessonDetails bind:open={details} lesson={sheet.lesson} />{/if}
+  {#if sheet}<LessonDetails bind:open={details} lesson={sheet.lesson} setUps={sheet.set_ups} />{/if}
 {/if}
