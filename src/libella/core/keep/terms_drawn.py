@@ -1,5 +1,6 @@
 """The words of the job, each as a small drawing: from above the line runs to the right, the ball at its left end."""
 
+from functools import cache
 from typing import Final
 
 from ..drawing.scene import Area, Circle, Curve, Line, Scene, Shape, box
@@ -65,6 +66,7 @@ _DRAWN: Final[dict[str, tuple[Shape, ...]]] = {
 }  # fmt: skip
 
 
+@cache
 def term_pictures() -> dict[str, Scene]:
     """A drawing of every term of the glossary, by its code."""
     return {code: Scene(-60, -40, 60, 40, "", shapes) for code, shapes in _DRAWN.items()}

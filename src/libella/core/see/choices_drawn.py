@@ -6,6 +6,7 @@ other way up. What is seen from the side or from the front is the same for both.
 """
 
 from collections.abc import Iterable
+from functools import cache
 from typing import Final
 
 from ..drawing.scene import Circle, Curve, Line, Scene, Shape, box, mirrored
@@ -196,6 +197,7 @@ def _scene(shapes: Iterable[Shape], hand: Hand, *, turns: bool) -> Scene:
     return Scene(-60, -42, 60, 24, "", told)
 
 
+@cache
 def choice_pictures(hand: Hand) -> dict[str, dict[str, Scene]]:
     """Drawings of what is chosen, by kind of choice and code, for a golfer of that hand."""
     from_above = {

@@ -3,7 +3,7 @@
 import hashlib
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, field, replace
+from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from uuid import UUID
 
@@ -221,7 +221,7 @@ def last_two(sheets: Sequence[SightSheet]) -> tuple[SightSheet, SightSheet] | No
 
 def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], laid: tuple[Putt, LaidRod]) -> SightSheet:
     limit, (putt, rod) = LOOKS_STRAIGHT_MATTERS, laid
-    valid = [_weighed(_read(test, it.raw), weight_of(it.flags)) for it in trials if not it.voided]
+    valid = [_read(test, it.raw).weighing(weight_of(it.flags)) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
     ends = [it for it in valid if isinstance(it, Interval)]
     directions = test.method == "directions"
@@ -243,10 +243,6 @@ def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], laid: tuple[Pu
         curve=curve(answers) if shown and answers else None,
         putt=putt,
     )
-
-
-def _weighed(it: Trial | Interval, weight: float) -> Trial | Interval:
-    return it.weighing(weight) if isinstance(it, Interval) else replace(it, weight=weight)
 
 
 def _draw(id: UUID, n: int) -> float:
