@@ -49,6 +49,7 @@ def answers(page: Page, said: list[str], never: list[str]) -> None:
     page; the first of what is said stands on all three."""
     expect(page.locator("[data-link='saved']")).to_be_visible()
     step(page, "Judge")
+    page.wait_for_url(re.compile("/judge$"))
     main = page.locator("main")
     for one in said:
         expect(main).to_contain_text(re.compile(one))

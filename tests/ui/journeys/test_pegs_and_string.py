@@ -27,7 +27,6 @@ def lay_beside(page: Page, name: str, know: str) -> None:
 
 def test_a_putter_gate_and_a_ball_gate_are_both_in_one_putts_entry_by_touch(page: Page):
     own_lesson(page, "Two Gates Golfer")
-    page.set_viewport_size({"width": 820, "height": 1180})
     fill(page, "Ball to hole", "3.1 m")
     choose_rig(page, "Gate of pegs")
     lay_beside(page, "Putter gate of pegs", "Where it is struck")

@@ -27,7 +27,6 @@ def mark(page: Page, inside: int) -> None:
 
 def test_a_golfer_finds_where_straight_looks_straight_and_checks_it_daily(page: Page):
     own_lesson(page, "Searching Golfer")
-    page.set_viewport_size({"width": 820, "height": 1180})
     page.get_by_role("link", name=re.compile("^See")).tap()
     seen = page.locator("[data-first-look]")
     looks = page.get_by_role("group", name="It looks")

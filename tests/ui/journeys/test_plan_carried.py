@@ -2,7 +2,7 @@
 
 import re
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from ..conftest import choose_rig, own_lesson, plan
 from ..start.test_main_flow import prove_by_tape
@@ -24,7 +24,7 @@ def test_a_plan_and_its_proof_are_there_after_another_step_and_in_it(page: Page)
     choose_rig(page, "Gate of pegs")
     # Gone at once: what was planned is the lesson's all the same.
     step(page, "Stand")
-    expect(page.get_by_role("link", name=re.compile("Set 2.40 m · gate"))).to_be_visible()
+    expect(page.get_by_role("link", name=re.compile(r"^Set\s+2\.40 m"))).to_be_visible()
     step(page, "Set")
     expect(page.get_by_label("Ball to hole", exact=True)).to_have_value("2.4")
     plan(page, "Proof")
@@ -42,7 +42,30 @@ def test_a_plan_and_its_proof_are_there_after_another_step_and_in_it(page: Page)
     page.get_by_label("Ball to hole", exact=True).fill("2.4 m")
     page.keyboard.press("Enter")
     expect(page.locator("[data-trust]")).to_contain_text("Proved by tape")
-    assert len(stations(page)) == 1
+    assert [it["rig_kind"] for it in stations(page)] == ["peg_gate"]
+
+
+def test_a_plan_that_is_on_its_way_is_there_when_it_is_come_back_to(page: Page):
+    """Before the server answered, the page showed the plan before it, and a proof of that fell at once."""
+    own_lesson(page, "Hasty Golfer")
+    page.get_by_label("Ball to hole", exact=True).fill("2.4 m")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("link", name=re.compile(r"^Set\s+2\.40 m"))).to_be_visible()
+    held: list[Route] = []
+    page.route("**/api/stations/*", lambda it: held.append(it))
+    choose_rig(page, "Gate of pegs")
+    step(page, "Stand")
+    expect(page.locator("[data-behind]").first).to_be_visible()
+    step(page, "Set")
+    plan(page, "Rig")
+    expect(page.get_by_role("radio", name="Gate of pegs", exact=True)).to_be_checked()
+    for it in held:
+        it.continue_()
+    page.unroute("**/api/stations/*")
+    plan(page, "Proof")
+    prove_by_tape(page)
+    expect(page.locator("[data-proof=proved]")).to_be_visible()
+    assert [it["rig_kind"] for it in stations(page)] == ["peg_gate"]
 
 
 def test_a_comparison_begins_from_the_plan_and_what_is_changed_later_is_another_plan(page: Page):

@@ -59,6 +59,12 @@ export class Planning {
     this.kept = now && plan ? { id: now.id, replaces_id: now.replaces_id, plan, seen: [plan] } : null
   }
 
+  /** A plan that was told to be kept, and of which nothing is known yet. */
+  goOn(it: ToKeep): void {
+    this.plan = structuredClone(it.plan)
+    this.kept = it
+  }
+
   /**
    * What is to be kept now that the plan can be laid as `whole`; null where it is kept so already, or nothing was planned
    * yet. `stations` are the lesson's plans as the server last told them.

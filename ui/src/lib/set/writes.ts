@@ -4,10 +4,12 @@ import { every, inUnits, key } from '$lib/data/key'
 import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
+import { outbox } from '$lib/data/outbox.svelte'
 import { planOf, type Plan } from './plan'
 import type { ToKeep } from './planning.svelte'
 
 /** What is read goes by the plan: its sizes, its putt. */
+const plansThing = (lesson: string) => `plans ${lesson}`
 const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
 export const keepPlan = (lesson_id: string, { id, replaces_id, plan, seen }: ToKeep, current = true) =>
@@ -15,12 +17,24 @@ export const keepPlan = (lesson_id: string, { id, replaces_id, plan, seen }: ToK
     '/api/stations/{id}',
     { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp(), seen } },
     {
-      thing: `plans ${lesson_id}`,
+      thing: plansThing(lesson_id),
       words: 'The plan',
       whole: true,
       renews: ofPlan(lesson_id)
     }
   )
+
+type Told = Sent<'/api/stations/{id}'> & Sent<'/api/lessons/{id}/plan'>
+/** The plan a lesson was last told to go on with, where the server has not answered yet; null: what it tells is so. */
+export function planOnItsWay(lesson: string): { id: string; plan: ToKeep | null } | null {
+  const told = ({ body }: { body: unknown }) => body as Partial<Told>
+  const last = outbox.of(plansThing(lesson)).findLast((it) => told(it).station_id ?? told(it).current)
+  if (!last) return null
+  const { station_id, replaces_id = null, seen = [], ...plan } = told(last)
+  if (station_id) return { id: station_id, plan: null }
+  const id = /stations\/([^/?]+)/.exec(last.path)?.[1] ?? ''
+  return { id, plan: { id, replaces_id, plan: planOf(plan as Plan), seen: seen as Plan[] } }
+}
 
 /** Go on with another plan of the lesson. */
 export const pickPlan = (lesson: string, station_id: string) =>
@@ -28,7 +42,7 @@ export const pickPlan = (lesson: string, station_id: string) =>
     '/api/lessons/{id}/plan',
     { ...path(lesson), body: { station_id } },
     {
-      thing: `plans ${lesson}`,
+      thing: plansThing(lesson),
       words: 'The plan',
       renews: ofPlan(lesson)
     }
@@ -40,7 +54,7 @@ export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/
     '/api/stations/{id}/proof',
     { ...pathInUnits(id), body },
     {
-      thing: `plans ${lesson}`,
+      thing: plansThing(lesson),
       words: 'The proof of the line',
       renews: [
         ...ofLesson(lesson),

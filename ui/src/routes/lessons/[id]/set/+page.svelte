@@ -30,7 +30,7 @@
   import { previewQuery } from '$lib/set/queries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
-  import { keepPlan, pickPlan, readCautions } from '$lib/set/writes'
+  import { keepPlan, pickPlan, planOnItsWay, readCautions } from '$lib/set/writes'
 
   const id = $derived(page.params.id ?? '')
   /** What a check that led here takes, in its address. */
@@ -47,10 +47,15 @@
   $effect(() => {
     if (!sheet || untrack(() => planning.plan)) return
     const asked = page.url.searchParams.get('plan')
-    planning.begin(
-      sheet.stations.find((it) => (asked ? it.id === asked : it.current)),
-      sheet.lesson.green_speed_ft
-    )
+    const told = asked ? null : untrack(() => planOnItsWay(id))
+    if (told?.plan) planning.goOn(told.plan)
+    else {
+      const which = asked ?? told?.id
+      planning.begin(
+        sheet.stations.find((it) => (which ? it.id === which : it.current)),
+        sheet.lesson.green_speed_ft
+      )
+    }
     const left = takeDraft(id)
     if (left && !asked) planning.plan = left
     planning.tab = TABS.find((it) => it.value === page.url.searchParams.get('tab'))?.value ?? 'putt'
