@@ -1,5 +1,5 @@
 """Every sheet, from every place it is opened from, by finger, mouse and keys: it opens on its first field, closes and
-nothing else, and the focus goes back to where it was."""
+nothing else, axe finds nothing in it, and the focus goes back to where it was."""
 
 import re
 from collections.abc import Callable
@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
-from .conftest import own_lesson, plan
+from .conftest import findings, own_lesson, plan
 from .start.test_main_flow import start_block
 
 By = Callable[[Page, Locator], None]
@@ -165,6 +165,7 @@ def test_a_sheet_opens_on_its_first_field_and_gives_the_focus_back(page: Page, n
         inside = "document.querySelector('[role=dialog] > div:last-child').contains(document.activeElement)"
         assert page.evaluate(inside) or sheet.locator(FIELDS).count() <= 1, (name, how)
         if how == "mouse":
+            assert findings(page) == []
             sheet.get_by_role("button", name="Close").click()
         else:
             page.keyboard.press("Escape")

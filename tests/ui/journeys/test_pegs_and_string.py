@@ -21,7 +21,7 @@ def lay_beside(page: Page, name: str, know: str) -> None:
     # The sheet has come to its size: nothing moves away under the tap.
     expect(sheet.locator("[data-proposal]").first).to_be_visible()
     sheet.get_by_role("radio", name=know).click()
-    sheet.get_by_role("button", name=f"Use {name}").click()
+    sheet.get_by_role("button", name=re.compile(rf"^(Use it|Lay it too): {name}")).click()
     expect(sheet).to_be_hidden()
 
 

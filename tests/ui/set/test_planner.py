@@ -23,7 +23,7 @@ def lay_too(page: Page, check: str, aid: str) -> None:
     # The sheet has come to its size: nothing moves away under the tap.
     expect(dialog.locator("[data-proposal]").first).to_be_visible()
     dialog.get_by_role("radio", name=check).click()
-    dialog.get_by_role("button", name=f"Use {aid}").click()
+    dialog.get_by_role("button", name=re.compile(rf"^(Use it|Lay it too): {aid}")).click()
     expect(dialog).to_be_hidden()
 
 
@@ -38,7 +38,7 @@ def test_a_rig_is_proposed_for_what_the_coach_wants_to_know(page: Page, bag_unto
     page.keyboard.press("Enter")
     gate = dialog.locator("[data-proposal=peg_gate]")
     expect(gate).to_contain_text("Lets ± 0.70° through clean")
-    dialog.get_by_role("button", name="Use Gate of pegs").click()
+    dialog.get_by_role("button", name="Use it: Gate of pegs").click()
     expect(page.get_by_label("Lets through ±", exact=True)).to_have_value("0.70")
 
     page.request.put("/api/bag", data={"parts": {"ball": 3, "tape_measure": 1}})

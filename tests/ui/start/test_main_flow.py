@@ -335,7 +335,7 @@ def test_a_block_waits_for_its_plan_however_long_that_is_on_its_way(page: Page):
     page.get_by_role("button", name="Lay something with it…").click()
     page.get_by_role("dialog").get_by_role("radio", name="Pace").click()
     with page.expect_response("**/api/stations/preview*"):
-        page.get_by_role("button", name="Use Rings round the hole").click()
+        page.get_by_role("button", name="Lay it too: Rings round the hole").click()
     page.wait_for_timeout(1000)
     page.get_by_role("button", name="Start block").click()
     page.wait_for_timeout(300)

@@ -92,7 +92,7 @@
           <button
             class="button shrink-0 {n === 0 ? 'primary' : ''}"
             type="button"
-            aria-label="Use {it.name}"
+            aria-label="{it.watches ? 'Use it' : 'Lay it too'}: {it.name}"
             onclick={() => {
               use(it)
               open = false
