@@ -78,6 +78,9 @@ def test_the_golfer_is_shown_one_picture_and_one_sentence(page: Page):
     expect(wall.locator("h1")).to_have_text("Your putter points right, and your stroke brings it back.")
     expect(wall.get_by_role("img")).to_be_visible()
     assert "°" not in wall.locator("h1").inner_text()
+    # What is enlarged says so, and what is invented.
+    expect(wall).to_contain_text(re.compile(r"From above, (across the line × \d+|true angles)\."))
+    expect(wall.locator("[data-demo]")).to_be_visible()
     shot(page, "wall-finding")
     page.get_by_role("link", name="Back to the lesson").click()
     expect(page.locator("[data-finding]").first).to_be_visible()

@@ -37,6 +37,7 @@
 </script>
 
 <div class="px-6 py-4" data-two-sides>
+  {#if !it}<h1 class="sr-only">Before and after</h1>{/if}
   <div class="grid gap-x-6 gap-y-3 sm:grid-cols-2">
     <label
       ><span class="label">Before</span>

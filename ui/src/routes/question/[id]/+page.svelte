@@ -15,12 +15,12 @@
   data-question
   aria-live="polite"
 >
-  {#if asked.error}
+  {#if !asked.data || asked.error}
     <p class="text-2xl">Waiting for the coach’s screen…</p>
-  {:else if asked.data?.question}
+  {:else if asked.data.question}
     <p class="wide text-[clamp(2.5rem,8vw,6rem)] leading-tight">{asked.data.question}</p>
     <p class="mt-10 text-2xl text-faded">Look, then say it.</p>
-  {:else if asked.data}
+  {:else}
     <p class="text-2xl text-faded">Nothing is asked just now.</p>
   {/if}
   {#if asked.data?.invented}<p class="absolute top-4 left-4"><Demo /></p>{/if}

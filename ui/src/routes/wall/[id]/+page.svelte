@@ -26,8 +26,8 @@
 
 <svelte:head><title>Wall · Libella</title></svelte:head>
 
-<div class="fixed inset-0 z-40 flex flex-col justify-center gap-10 bg-paper p-[5vw]" data-wall aria-live="polite">
-  {#if wall.error && !wall.data}
+<div class="fixed inset-0 z-40 flex flex-col justify-center gap-10 bg-paper p-[5vw] pt-16" data-wall aria-live="polite">
+  {#if !wall.data}
     <p class="text-center text-3xl">Waiting for the coach’s screen…</p>
   {:else if block && last}
     <p class="text-center text-2xl text-faded">Putt {block.putts} of {block.planned}</p>
@@ -38,7 +38,7 @@
       {last.side === 'left' ? '◂ ' : ''}{last.words}{last.side === 'right' ? ' ▸' : ''}
     </p>
     <Vial vial={block.vial} words={block.headline} size="large" />
-  {:else if wall.data}
+  {:else}
     <p class="text-center text-3xl text-faded">No putts yet.</p>
   {/if}
   {#if wall.data?.invented}<p class="absolute top-4 left-4"><Demo /></p>{/if}

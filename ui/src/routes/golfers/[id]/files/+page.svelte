@@ -10,6 +10,7 @@
   import { giveFile } from '$lib/keep/writes'
   import OneFile from '$lib/keep/OneFile.svelte'
   import { place } from '$lib/base/place.svelte'
+  import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
 
@@ -35,7 +36,8 @@
 <svelte:head><title>Files in · Libella</title></svelte:head>
 
 <div class="mx-auto max-w-[1040px] px-5 py-6">
-  {#if golfer.error}
+  {#if golfer.error && !golfer.data}
+    <h1 class="sr-only">Putts from a file</h1>
     <Trouble error={golfer.error} again={() => golfer.refetch()} />
   {:else if golfer.data}
     <div class="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
@@ -84,11 +86,17 @@
           </li>
         {/each}
       </ul>
-    {:else if files.data}
+    {:else if files.error}
+      <div class="mt-3"><Trouble error={files.error} again={() => files.refetch()} /></div>
+    {:else if !files.data}
+      <Coming what="The list of files" />
+    {:else}
       <p class="mt-5 text-lg">
         No file yet. One row a putt, a line of headings on top: choose it, and say what its columns tell.
       </p>
     {/if}
     {#if chosen}{#key chosen}<div class="mt-6"><OneFile id={chosen} /></div>{/key}{/if}
+  {:else}
+    <Coming page what="What is known of the golfer" />
   {/if}
 </div>

@@ -1,10 +1,12 @@
 <!-- For the golfer's screen or the wall: what the lesson comes to, one picture and one sentence. -->
 <script lang="ts">
   import { page } from '$app/state'
+  import Demo from '$lib/base/Demo.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import { renew } from '$lib/data/cache'
   import { key } from '$lib/data/key'
   import { liveLesson } from '$lib/data/live.svelte'
+  import { lessonQuery } from '$lib/data/queries.svelte'
   import { findingsQuery } from '$lib/judge/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -18,19 +20,26 @@
     }
   )
   const found = findingsQuery(() => id)
+  const lesson = lessonQuery(() => id)
   const it = $derived(found.data)
 </script>
 
 <svelte:head><title>Wall · Libella</title></svelte:head>
 
-<div class="fixed inset-0 z-40 flex flex-col justify-center gap-[4vh] bg-paper p-[4vw]" data-wall aria-live="polite">
-  {#if found.error && !it}
+<div
+  class="fixed inset-0 z-40 flex flex-col justify-center gap-[4vh] bg-paper p-[4vw] pt-16"
+  data-wall
+  aria-live="polite"
+>
+  {#if !it}
     <p class="text-center text-3xl">Waiting for the coach’s screen…</p>
-  {:else if it}
+  {:else}
     <h1 class="wide text-center text-[clamp(1.8rem,5vw,4.5rem)] leading-tight" data-headline>{it.for_golfer}</h1>
     {#if it.picture}<div class="relative min-h-0 flex-1">
         <Stage grows scene={it.picture} label={it.headline} />
-      </div>{/if}
+      </div>
+      <p class="text-center text-[clamp(1rem,1.6vw,1.6rem)] text-faded">{it.picture_words}</p>{/if}
   {/if}
+  {#if lesson.data?.lesson.invented}<p class="absolute top-4 left-4"><Demo /></p>{/if}
   <a class="button plain absolute top-2 right-2" href="/lessons/{id}/judge" aria-label="Back to the lesson">✕</a>
 </div>
