@@ -44,7 +44,6 @@ def page(page: Page, hand: Hand, request: pytest.FixtureRequest) -> Generator[Pa
     page.set_viewport_size(_TABLET)
     yield page
     name = request.node.name
-    open("/tmp/taps.txt", "a").write(f"{name} {hand.taps}\n")
     known = allowed()
     assert name in known, f"{name} takes {hand.taps} taps: write that into {_KEPT.name}"
     assert hand.taps <= 1.1 * known[name], f"{name} takes {hand.taps} taps; it took {known[name]}"
