@@ -69,6 +69,7 @@ MEASURE = """
     }
     return { left, right, top, bottom }
   }
+  const seen = taps.map(([it, box]) => [it, clipped(it.parentElement, box)])
   const walk = document.createTreeWalker(document.querySelector('main') ?? document.body, NodeFilter.SHOW_TEXT)
   for (let text = walk.nextNode(); text; text = walk.nextNode()) {
     const of = text.parentElement
@@ -77,9 +78,8 @@ MEASURE = """
     range.selectNodeContents(text)
     for (const box of range.getClientRects()) {
       const a = clipped(of, box)
-      for (const [it, whole] of taps) {
+      for (const [it, b] of seen) {
         if (it.contains(of) || of.contains(it) || (it.matches('input') && it.parentElement.contains(of))) continue
-        const b = clipped(it.parentElement, whole)
         const across = Math.min(a.right, b.right) - Math.max(a.left, b.left)
         const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
         if (across > 3 && down > 3) found.push(`over each other: ${text.textContent.trim().slice(0, 40)} / ${said(it)}`)
