@@ -35,7 +35,8 @@ class Served:
         self._process = subprocess.Popen(
             [sys.executable, "-m", "libella.demo"], env=self._environment, stdout=subprocess.DEVNULL
         )
-        for _ in range(300):
+        # A busy machine is no mistake of the code; a server that ended is told at once.
+        for _ in range(900):
             try:
                 urllib.request.urlopen(f"{self.address}/api/health", timeout=1)
                 return

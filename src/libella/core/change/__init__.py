@@ -1,0 +1,1 @@
+"""Change: what is mended: the complaint, one change, its drill and plan."""
