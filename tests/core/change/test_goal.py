@@ -68,5 +68,5 @@ def test_nothing_putted_is_open_and_a_short_run_passes_no_count():
     "made", [lambda: ShareGoal(0.9), lambda: ShareGoal(0), lambda: CountGoal(16, 15), lambda: CountGoal(0, 15)]
 )
 def test_a_goal_that_cannot_be_shown_or_met_is_refused(made: Callable[[], Goal]):
-    with pytest.raises(ValueError, match="share shown in a few putts|a count of"):
+    with pytest.raises(ValueError, match=r"share shown in a few putts|a count of"):
         made()

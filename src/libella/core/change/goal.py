@@ -1,4 +1,4 @@
-"""Goals of drills: passed when what is measured is likely at least that, over the runs since the last step (practice 3)."""
+"""Goals of drills: passed when what is measured is likely at least that, since the last step (practice 3)."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
