@@ -38,6 +38,9 @@ def test_holed_and_missed_with_the_side_is_a_block_of_its_own(coach):
     block = begin(coach, station, asks=["finish", "ran_past_m"])
     for finish, past in (("short_left", -0.4), ("short", -0.9), ("short", -0.6), ("short_left", -0.5), ("short", -0.7)):
         putt(coach, block, {"finish": finish, "ran_past_m": past})
+    # Further short than the putt is long, it would lie behind where it was struck.
+    refused = putt(coach, block, {"finish": "short", "ran_past_m": -(station["distance_m"] + 0.1)}, 422)
+    assert "Short or past by" in refused["detail"] and "m" in refused["detail"]
     said = coach.get(f"/blocks/{block['id']}/read")["pace"]
     assert said.startswith("5 of 5 short, by 40 cm to 90 cm, 2 of them left.")
     assert "less than planned: clear." in said

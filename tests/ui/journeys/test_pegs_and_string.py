@@ -75,6 +75,7 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
             page.locator("[data-note-step=ran_past_m]").get_by_role("slider").focus()
         for _ in range(steps):
             page.keyboard.press("ArrowLeft")
+        expect(page.locator("[data-note-step=ran_past_m]")).to_contain_text("400 mm short")
         page.keyboard.press("Enter")
     expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short, by 40 cm, 1 of them left.")
     page.keyboard.press("j")

@@ -1,7 +1,7 @@
 """What else can be noted of a putt, in the order in which it happens; only what a block asks for is asked."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from types import MappingProxyType
 from typing import Final, Literal, get_args
 
@@ -277,6 +277,12 @@ def checked_notes(notes: Notes, asks: Sequence[str], more: Mapping[str, Note] = 
         else:
             note.bounds.check(f"notes.{name}", note.label, value)
     return notes
+
+
+def ends_before(distance_m: float) -> dict[str, Note]:
+    """The notes that a putt so long, m, bounds: no ball ends further back than it lay."""
+    past = NOTES["ran_past_m"]
+    return {"ran_past_m": replace(past, bounds=Bounds(-min(distance_m, 5.0), 5.0, "m"))}
 
 
 def _is_option(note: Note, value: str | float) -> bool:

@@ -17,7 +17,7 @@ from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, rung
-from ...core.start.notes import CONTACT, NOTES, Note, Notes, checked_asks, checked_notes
+from ...core.start.notes import CONTACT, NOTES, Note, Notes, checked_asks, checked_notes, ends_before
 from ...core.start.path import NO_PATH, PathModel
 from ...core.start.watched import asks_contact, watched
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingMarkRow, ReadingRow, StationRow
@@ -246,7 +246,7 @@ def keep_reading(
         block = desk.get(session, BlockRow, block_id, "block", lock=True)
         station = entry_of(block).station()
         interval = station.kept(raw)
-        noted = dict(checked_notes(notes or {}, block.asks, notes_laid(station)))
+        noted = dict(checked_notes(notes or {}, block.asks, notes_laid(station) | ends_before(station.putt.distance_m)))
         kept = session.get(ReadingRow, (desk.studio_id, id))
         if kept is None:
             open_lesson(desk, session, block.lesson_id, taken_at)

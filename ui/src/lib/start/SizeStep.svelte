@@ -19,7 +19,7 @@
   // A new note is a new component, so what was taken last is looked up once.
   // svelte-ignore state_referenced_locally
   let value = $state(last[note.note] ?? (note.low < 0 ? 0 : note.step * 6))
-  const words = $derived(sizeWords(note.note, value))
+  const words = $derived(sizeWords(note.note, value, note))
   function step(by: number): void {
     value = Math.min(note.high, Math.max(note.low, Math.round((value + by * note.step) * 1e4) / 1e4))
   }
