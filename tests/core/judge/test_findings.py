@@ -205,7 +205,7 @@ def test_no_sentence_claims_more_than_its_probability(aim, delivery, beta, putts
     )
     found = findings(it)
     for one in found.ranked:
-        said = cause_said(one, "right")
+        said = cause_said(one, "right", "metric")
         assert said.endswith(": clear.") == (one.call.word == "clear")
         if one.call.word == "clear":
             assert one.call.probability >= 0.95 and not one.missing
@@ -436,7 +436,7 @@ def test_an_offset_that_repeats_may_stay_where_the_school_says_so_and_the_starts
         assert "compensation" not in {one.cause for one in stays} or all(
             one.explained_by == "compensation" for one in left.ranked if one.is_named
         )
-        assert stays and all("It may stay" in cause_said(one, "right") for one in stays)
+        assert stays and all("It may stay" in cause_said(one, "right", "metric") for one in stays)
     assert fine
 
 

@@ -4,10 +4,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
-from scipy.special import betainc
-
 from ..certainty.verdict import is_likely
-from ..estimate.shares import Share
+from ..estimate.shares import Share, falls_short
 
 Standing = Literal["passed", "under", "open"]
 """Passed: harder next. Under: two runs told that it is out of reach, easier next. Open: once more."""
@@ -30,7 +28,7 @@ class ShareGoal:
     def standing(self, runs: Sequence[Share]) -> Standing:
         """`runs` since the last step, oldest first."""
         together = Share(sum(it.times for it in runs), sum(it.of for it in runs))
-        return "passed" if is_likely(_at_least(self.share, together)) else _if_not_passed(self.share, runs)
+        return "passed" if is_likely(1 - _falls_short(self.share, together)) else _if_not_passed(self.share, runs)
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,12 +52,12 @@ class CountGoal:
 Goal = ShareGoal | CountGoal
 
 
-def _at_least(share: float, seen: Share) -> float:
-    """The chance that the golfer's own share is at least so large; uniform before anything was seen."""
-    return 1 - float(betainc(seen.times + 1, seen.of - seen.times + 1, share))
+def _falls_short(share: float, seen: Share) -> float:
+    """The chance that the golfer's own share is under it."""
+    return falls_short(share, seen.times, seen.of - seen.times)
 
 
 def _if_not_passed(share: float, runs: Sequence[Share]) -> Standing:
     last = runs[-_RUNS_UNDER:]
-    told = [it for it in last if it.of and is_likely(1 - _at_least(share, it))]
+    told = [it for it in last if it.of and is_likely(_falls_short(share, it))]
     return "under" if len(told) == _RUNS_UNDER else "open"

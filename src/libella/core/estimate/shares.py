@@ -13,8 +13,13 @@ _GRID = 201
 
 def more_often(one: float, other: float) -> tuple[float, float]:
     """Chances that the first, and that the other, is the commoner (uniform prior on the share of the first)."""
-    other_more = float(betainc(one + 1, other + 1, 0.5))
+    other_more = falls_short(0.5, one, other)
     return 1 - other_more, other_more
+
+
+def falls_short(of: float, times: float, others: float) -> float:
+    """The chance that a thing's share is under `of`, seen so often against the other thing (uniform prior)."""
+    return float(betainc(times + 1, others + 1, of))
 
 
 @dataclass(frozen=True, slots=True)

@@ -58,6 +58,7 @@ class Note:
 
 CONTACT: Final = "contact"
 """Tilted or lifted: which half of the head met what lies over it."""
+_RAN_PAST: Final = Bounds(-5.0, 5.0, "m")
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
         "Felt start",
@@ -210,7 +211,7 @@ NOTES: Final[dict[str, Note]] = {
     "ran_past_m": Note(
         "Short or past by",
         "How far short of the hole, or past it?",
-        bounds=Bounds(-5.0, 5.0, "m"),
+        bounds=_RAN_PAST,
         step=0.1,
         low_word="short",
         high_word="past",
@@ -281,8 +282,8 @@ def checked_notes(notes: Notes, asks: Sequence[str], more: Mapping[str, Note] = 
 
 def ends_before(distance_m: float) -> dict[str, Note]:
     """The notes that a putt so long, m, bounds: no ball ends further back than it lay."""
-    past = NOTES["ran_past_m"]
-    return {"ran_past_m": replace(past, bounds=Bounds(-min(distance_m, 5.0), 5.0, "m"))}
+    short_or_past = replace(_RAN_PAST, low=max(_RAN_PAST.low, -distance_m))
+    return {"ran_past_m": replace(NOTES["ran_past_m"], bounds=short_or_past)}
 
 
 def _is_option(note: Note, value: str | float) -> bool:

@@ -24,7 +24,7 @@ def change_said(it: Finding) -> str:
     return _GROUND if it.kind == "ground" else RULES[it.cause].change
 
 
-def cause_said(it: Finding, hand: Hand, units: Units = "metric") -> str:
+def cause_said(it: Finding, hand: Hand, units: Units) -> str:
     """What a finding says, with how sure that is."""
     name = RULES[it.cause].name
     if it.explained_by is not None and not it.is_named:

@@ -8,8 +8,8 @@ import { outbox } from '$lib/data/outbox.svelte'
 import { planOf, type Plan } from './plan'
 import type { ToKeep } from './planning.svelte'
 
-/** What is read goes by the plan: its sizes, its putt. */
 const plansThing = (lesson: string) => `plans ${lesson}`
+/** What is read goes by the plan: its sizes, its putt. */
 const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
 export const keepPlan = (lesson_id: string, { id, replaces_id, plan, seen }: ToKeep, current = true) =>

@@ -26,7 +26,7 @@
         const label = name === 'felt' ? 'felt' : (note?.label ?? name).toLowerCase()
         if (typeof it === 'number') {
           // A length that may be short or past says which; an angle says its side by itself.
-          return `${name.endsWith('_m') && note?.low_word ? '' : `${label} `}${sizeWords(name, it, note)}`
+          return `${it && name.endsWith('_m') && note?.low_word ? '' : `${label} `}${sizeWords(name, it, note)}`
         }
         const options = it.split('+').map((one) => note?.options[one] ?? one)
         return `${label} ${options.join(' and ')}`
