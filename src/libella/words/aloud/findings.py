@@ -105,16 +105,16 @@ def _causes(it: Reading) -> None:
         it.say("judge", findings.weight_said, one)
         it.say("judge", findings.change_said, one)
     for kind in ("read", "pace", "ground", "read_off", ""):
-        it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand)
+        it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand, it.units)
     for kind in ("shorter", "longer"):
-        it.say("judge", findings.cause_said, _finding("read_and_pace", "open", "right", kind=kind), it.hand)
+        it.say("judge", findings.cause_said, _finding("read_and_pace", "open", "right", kind=kind), it.hand, it.units)
     it.say("judge", findings.change_said, _finding("read_and_pace", "clear", "right", kind="ground"))
-    it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand)
-    it.say("judge", findings.cause_said, replace(_finding("face_aim", "likely", "left"), size=None), it.hand)
-    it.say("judge", findings.cause_said, _finding("compensation", "none", "left", kind="stays"), it.hand)
+    it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand, it.units)
+    it.say("judge", findings.cause_said, replace(_finding("face_aim", "likely", "left"), size=None), it.hand, it.units)
+    it.say("judge", findings.cause_said, _finding("compensation", "none", "left", kind="stays"), it.hand, it.units)
     for word in ("clear", "open"):
         through = _finding("face_at_impact", word, "left", explained_by="distance")
-        it.say("judge", findings.cause_said, through, it.hand)
+        it.say("judge", findings.cause_said, through, it.hand, it.units)
         it.say("judge", findings.through_said, through)
     it.say("judge", findings.halves_said, _finding("compensation", "clear", "right"))
     it.say("judge", findings.missing_said, missing)
