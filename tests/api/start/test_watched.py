@@ -41,6 +41,11 @@ def test_holed_and_missed_with_the_side_is_a_block_of_its_own(coach):
     # Further short than the putt is long, it would lie behind where it was struck.
     refused = putt(coach, block, {"finish": "short", "ran_past_m": -(station["distance_m"] + 0.1)}, 422)
     assert "Short or past by" in refused["detail"] and "m" in refused["detail"]
+    # The screen offers what the putt allows.
+    offered = {it["note"]: it["low"] for it in coach.judged(block["id"])["block"]["noted"]}
+    assert offered == {"finish": 0.0, "ran_past_m": -station["distance_m"]}
+    wall = coach.get(f"/lessons/{block['lesson_id']}/wall")
+    assert wall["last"]["words"] == "short by 70 cm" and wall["last"]["side"] == "neither" and not wall["watched"]
     said = coach.get(f"/blocks/{block['id']}/read")["pace"]
     assert said.startswith("5 of 5 short, by 40 cm to 90 cm, 2 of them left.")
     assert "less than planned: clear." in said

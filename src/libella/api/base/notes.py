@@ -4,7 +4,7 @@ from collections.abc import Mapping
 
 from pydantic import BaseModel, Field
 
-from ...core.start.notes import Note, When
+from ...core.start.notes import Half, Note, When
 
 
 class NoteOut(BaseModel):
@@ -28,6 +28,8 @@ class NoteOut(BaseModel):
     measures: str = Field(description="of what is laid, the quantity it shows; else empty")
     tells_touch: bool = Field(description="it tells whether something was touched: anything but `alone`")
     after_touch: bool = Field(description="asked only of a putt that touched something, without being asked for")
+    after: str = Field(description="the note before it that leaves only a half of it to tell, or nothing; else empty")
+    halves: dict[str, Half] = Field(description="by the options of that note: the half of the size left, or none")
     told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
 
     @staticmethod
@@ -50,6 +52,8 @@ class NoteOut(BaseModel):
             measures=it.measures,
             tells_touch=it.tells_touch,
             after_touch=it.after_touch,
+            after=it.after,
+            halves=dict(it.halves),
             unit=bounds.unit if bounds else "",
             low=bounds.low if bounds else 0.0,
             high=bounds.high if bounds else 0.0,

@@ -22,7 +22,7 @@ from ...lessons.lesson.lessons import BlockSheet, is_invented
 from ...lessons.start import blocks
 from ...lessons.values import KeptGolfer, KeptReading
 from ...words.judge.judgement import JudgementWords, further_words, judgement_words
-from ...words.judge.putts import pace_said
+from ...words.judge.putts import ended_said, pace_said
 from ...words.set.station import station_words
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
@@ -53,7 +53,7 @@ class BlockOut(BlockLine):
     """A block with its readings, oldest first."""
 
     watched: list[NoteOut] = Field(description="what lies beside it can be noted of a putt, too")
-
+    noted: list[NoteOut] = Field(description="what is noted of every putt of it, with the bounds its putt gives")
     readings: list[ReadingLine]
 
 
@@ -119,11 +119,20 @@ class BlockReadOut(BaseModel):
     tells_k: bool = Field(description="face and path were read: how far the start follows the face can be set")
 
 
+class LastOut(BaseModel):
+    """A putt in one look: how it started, or where nothing watched that, where it ended."""
+
+    words: str
+    side: Side = Field(description="of the line it started; neither where nothing watched it")
+    ended: str = Field(description="where it ended, beside how it started; empty where that was not noted")
+
+
 class WallOut(BaseModel):
     """What a second screen shows of the lesson's block: the last putt large and the vial; None before any block."""
 
     block: BlockLine | None
-    last: ReadingLine | None
+    last: LastOut | None
+    watched: bool = Field(description="a rig watches the start: there is a vial to show")
     invented: bool = Field(description="true when this is the invented demo")
 
 
@@ -171,12 +180,16 @@ def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
     """The block putted now, for a second screen. A putt is there when it is kept: after what was felt was called."""
     block_id, invented = blocks.block_now(desk, id), is_invented(desk, id)
     if block_id is None:
-        return WallOut(block=None, last=None, invented=invented)
+        return WallOut(block=None, last=None, watched=False, invented=invented)
     sheet, golfer = blocks.block_and_golfer(desk, block_id)
     last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
     station = blocks.station_of(sheet.block)
-    shown = _reading(last, station, units) if last else None
-    return WallOut(block=block_line(sheet, golfer, units), last=shown, invented=invented)
+    return WallOut(
+        block=block_line(sheet, golfer, units),
+        last=_last(last, station, units) if last else None,
+        watched=station.rig.reads_start,
+        invented=invented,
+    )
 
 
 @router.get("/blocks/{id}/further")
@@ -242,8 +255,20 @@ def _rung(it: Rung, station: Station, units: InUnits) -> RungOut:
 def _out(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: InUnits) -> BlockOut:
     station = blocks.station_of(sheet.block)
     readings = [_reading(it, station, units) for it in sheet.readings]
-    notes = NoteOut.every(blocks.notes_laid(station))
-    return BlockOut(**dict(_line(sheet, judgement, said, units)), readings=readings, watched=notes)
+    noted = blocks.notes_there(station)
+    return BlockOut(
+        **dict(_line(sheet, judgement, said, units)),
+        readings=readings,
+        watched=NoteOut.every(blocks.notes_laid(station)),
+        noted=[NoteOut.of(name, noted[name]) for name in sheet.block.asks],
+    )
+
+
+def _last(it: KeptReading, station: Station, units: InUnits) -> LastOut:
+    shown, ended = _reading(it, station, units), ended_said(it.notes, units)
+    if station.rig.reads_start:
+        return LastOut(words=shown.words, side=shown.side, ended=ended)
+    return LastOut(words=ended or shown.words, side="neither", ended="")
 
 
 def _reading(it: KeptReading, station: Station, units: InUnits) -> ReadingLine:

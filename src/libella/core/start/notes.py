@@ -8,6 +8,7 @@ from typing import Final, Literal, get_args
 from ..measure.limits import Bounds, Fact, OutOfLimits
 
 When = Literal["before", "after", "end"]
+Half = Literal["low", "high", "none"]
 Notes = Mapping[str, str | float]
 """What was noted of a putt, by note."""
 
@@ -34,6 +35,7 @@ class Note:
     after_touch : asked only of a putt that touched something, and without being asked for
     alone : of what may be several at once in one putt, the option that excludes the others; empty where one is all
     told_by : measures of a stroke that tell it: where a sensor sends one, nobody is asked
+    after, halves : by the options of the note `after`, which half of a size is left to tell, or that nothing is
     """
 
     label: str
@@ -54,10 +56,14 @@ class Note:
     measures: str = ""
     tells_touch: bool = False
     after_touch: bool = False
+    after: str = ""
+    halves: Mapping[str, Half] = field(default_factory=dict[str, "Half"])
 
 
 CONTACT: Final = "contact"
 """Tilted or lifted: which half of the head met what lies over it."""
+_SHORT: Final = ("short_left", "short", "short_right")
+_PAST: Final = ("past_left", "past", "past_right")
 _RAN_PAST: Final = Bounds(-5.0, 5.0, "m")
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
@@ -218,6 +224,8 @@ NOTES: Final[dict[str, Note]] = {
         table="sizes",
         when="end",
         needs_hole=True,
+        after="finish",
+        halves={**dict.fromkeys(_SHORT, "low"), **dict.fromkeys(_PAST, "high"), "holed": "none"},
     ),
     "fell": Note(
         "Fell in",
@@ -225,6 +233,8 @@ NOTES: Final[dict[str, Note]] = {
         {it: it for it in ("front", "left", "right", "back", "none")},
         when="end",
         needs_hole=True,
+        after="finish",
+        halves=dict.fromkeys(_SHORT, "none"),
     ),
     "read": Note(
         "Read used",

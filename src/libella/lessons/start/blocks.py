@@ -246,7 +246,7 @@ def keep_reading(
         block = desk.get(session, BlockRow, block_id, "block", lock=True)
         station = entry_of(block).station()
         interval = station.kept(raw)
-        noted = dict(checked_notes(notes or {}, block.asks, notes_laid(station) | ends_before(station.putt.distance_m)))
+        noted = dict(checked_notes(notes or {}, block.asks, notes_there(station)))
         kept = session.get(ReadingRow, (desk.studio_id, id))
         if kept is None:
             open_lesson(desk, session, block.lesson_id, taken_at)
@@ -326,6 +326,11 @@ def block_sheet(desk: Desk, id: UUID) -> BlockSheet:
 def notes_laid(station: Station) -> dict[str, Note]:
     """What can be noted of what is laid on a station."""
     return watched(station.rig, station.aids)
+
+
+def notes_there(station: Station) -> dict[str, Note]:
+    """Every note that a putt on a station can have, as that putt bounds it."""
+    return {**NOTES, **notes_laid(station), **ends_before(station.putt.distance_m)}
 
 
 def station_of(block: KeptBlock) -> Station:

@@ -9,6 +9,7 @@ from ...core.judge.claims.level import FEWEST
 from ...core.judge.claims.pace import Pace
 from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, tape
+from ...core.start.notes import NOTES, Notes
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 from .claims import against_plan
@@ -31,6 +32,22 @@ def growth_said(it: Growth, hand: Hand, units: Units) -> str:
 def _sided(it: Estimate) -> str:
     side: Side = side_of(it.value, _SMALL)
     return "on the line" if side == "neither" else f"{abs(it.value):.1f}° {side}"
+
+
+def ended_said(notes: Notes, units: Units) -> str:
+    """Where one putt ended, as it was noted: "short, left by 40 cm"; empty where that was not noted."""
+    finish, past = notes.get("finish"), notes.get("ran_past_m")
+    said = NOTES["finish"].options[finish] if isinstance(finish, str) else ""
+    if not isinstance(past, float | int):
+        return said
+    far = tape(abs(past), units)
+    if said:
+        return f"{said} by {far}" if past else said
+    return (
+        f"{far} {NOTES['ran_past_m'].low_word if past < 0 else NOTES['ran_past_m'].high_word}"
+        if past
+        else "at the hole"
+    )
 
 
 def pace_said(it: Pace | None, units: Units) -> str:

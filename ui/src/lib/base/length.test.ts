@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { typedNumber } from './number'
-import { inSteps, rulerFor, shown, stepOn, typed, withUnit } from './length'
+import { inSteps, rulerFor, shown, stepOn, taped, typed, withUnit } from './length'
 
 const [IN, FT] = [0.0254, 0.3048]
 const UNITS = {
@@ -27,6 +27,11 @@ describe('a length', () => {
     expect(withUnit(2.5, ruler)).toBe('8 ft 2 3/8 in')
     expect(typed('−1′ 6″', ruler, UNITS)).toBeCloseTo(-0.4572)
     expect(typed('8.5', ruler, UNITS)).toBeCloseTo(2.5908)
+  })
+  it('is said as from a tape, as sentences say it', () => {
+    const said = [0.0627, 0.4, 0.995, 1.5].map((it) => taped(it, 'metric'))
+    expect(said).toEqual(['62.7 mm', '40 cm', '99.5 cm', '1.50 m'])
+    expect(taped(2.5, 'feet')).toBe('8 ft 2 3/8 in')
   })
   it('is read as it is shown, whatever it is', () => {
     fc.assert(

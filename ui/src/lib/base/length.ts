@@ -9,6 +9,7 @@ interface Ruler {
 }
 
 const MM: Ruler = { unit: 'mm', metres: 0.001, decimals: 1 }
+const CMS: Ruler = { unit: 'cm', metres: 0.01, decimals: 1 }
 const M: Ruler = { unit: 'm', metres: 1, decimals: 2 }
 const IN: Ruler = { unit: 'in', metres: 0.0254, decimals: 2 }
 const FT: Ruler = { unit: 'ft', metres: 0.3048, decimals: 2 }
@@ -39,6 +40,13 @@ export function shown(metres: number, ruler: Ruler): string {
 /** The same with its unit, to be read. */
 export function withUnit(metres: number, ruler: Ruler): string {
   return ruler === FT ? folded(metres, ' ft', ' in') : `${shown(metres, ruler)} ${ruler.unit}`
+}
+
+/** A length as read from a tape, as sentences say it: mm under 10 cm, cm under 1 m, else m; feet and inches. */
+export function taped(metres: number, units: Units): string {
+  if (units !== 'metric') return withUnit(metres, FT)
+  if (Math.abs(metres) >= 1) return `${metres.toFixed(2)} m`
+  return withUnit(metres, Math.abs(metres) < 0.1 ? MM : CMS)
 }
 
 /** The unit beside an entry; none where what stands in it has its own. */

@@ -3643,6 +3643,11 @@ export interface components {
              * @description what lies beside it can be noted of a putt, too
              */
             watched: components["schemas"]["NoteOut"][];
+            /**
+             * Noted
+             * @description what is noted of every putt of it, with the bounds its putt gives
+             */
+            noted: components["schemas"]["NoteOut"][];
             /** Readings */
             readings: components["schemas"]["ReadingLine"][];
         };
@@ -5829,6 +5834,25 @@ export interface components {
             block: components["schemas"]["BlockLine"];
         };
         /**
+         * LastOut
+         * @description A putt in one look: how it started, or where nothing watched that, where it ended.
+         */
+        LastOut: {
+            /** Words */
+            words: string;
+            /**
+             * Side
+             * @description of the line it started; neither where nothing watched it
+             * @enum {string}
+             */
+            side: "left" | "right" | "neither";
+            /**
+             * Ended
+             * @description where it ended, beside how it started; empty where that was not noted
+             */
+            ended: string;
+        };
+        /**
          * LayIn
          * @description An instrument by itself.
          */
@@ -6824,6 +6848,18 @@ export interface components {
              * @description asked only of a putt that touched something, without being asked for
              */
             after_touch: boolean;
+            /**
+             * After
+             * @description the note before it that leaves only a half of it to tell, or nothing; else empty
+             */
+            after: string;
+            /**
+             * Halves
+             * @description by the options of that note: the half of the size left, or none
+             */
+            halves: {
+                [key: string]: "low" | "high" | "none";
+            };
             /**
              * Told By
              * @description measures of a stroke that tell it: then nobody is asked
@@ -10117,7 +10153,12 @@ export interface components {
          */
         WallOut: {
             block: components["schemas"]["BlockLine"] | null;
-            last: components["schemas"]["ReadingLine"] | null;
+            last: components["schemas"]["LastOut"] | null;
+            /**
+             * Watched
+             * @description a rig watches the start: there is a vial to show
+             */
+            watched: boolean;
             /**
              * Invented
              * @description true when this is the invented demo

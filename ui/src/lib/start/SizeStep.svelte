@@ -1,6 +1,6 @@
 <!-- A size to note of a putt: step it with big keys, arrows or a remote; Enter takes it. -->
 <script lang="ts" module>
-  /** What was taken last, by note: the next putt is likely to be near it. */
+  /** What was taken last, by block, note and side: the next putt is likely to be near it. */
   const last: Record<string, number> = {}
 </script>
 
@@ -11,20 +11,28 @@
 
   interface Props {
     note: Shapes['NoteOut']
+    /** Its block: what was taken last for one golfer is not another's. */
+    block: string
     skip: () => void
     take: (value: number) => void
   }
-  let { note, skip, take }: Props = $props()
+  let { note, block, skip, take }: Props = $props()
 
   // A new note is a new component, so what was taken last is looked up once.
   // svelte-ignore state_referenced_locally
-  let value = $state(last[note.note] ?? (note.low < 0 ? 0 : note.step * 6))
+  const like = `${block} ${note.note} ${note.low} ${note.high}`
+  let value = $state(last[like] ?? first())
   const words = $derived(sizeWords(note.note, value, note))
+  /** In the middle where it may go either way, else a few steps from nothing. */
+  function first(): number {
+    if (note.low < 0 && note.high > 0) return 0
+    return Math.min(note.high, Math.max(note.low, (note.high > 0 ? 6 : -6) * note.step))
+  }
   function step(by: number): void {
     value = Math.min(note.high, Math.max(note.low, Math.round((value + by * note.step) * 1e4) / 1e4))
   }
   function done(): void {
-    last[note.note] = value
+    last[like] = value
     take(value)
   }
   $effect(() =>

@@ -12,8 +12,6 @@ import { recordPutt, restorePutt, voidPutt } from './writes'
 export interface Known {
   block: Shapes['BlockOut'] | undefined
   blockId: string | undefined
-  /** What can be noted of a putt. */
-  notes: Shapes['NoteOut'][]
   /** What sensors told of the strokes so far: it is not asked again. */
   told: ReadonlySet<string>
   /** The newest putt of the comparison's other blocks: undone where it is newer than any of this block. */
@@ -53,17 +51,20 @@ export class Recording {
   })
   /** What else this block notes: what was felt before the reading, the rest after it. */
   readonly asked: Shapes['NoteOut'][] = $derived.by(() => {
-    const { block, notes, told } = this.#known()
-    // In the block's own order, in which what is laid has its place among the rest.
-    return (block?.asks ?? [])
-      .flatMap((name) => notes.filter((it) => it.note === name))
-      .filter((it) => !it.told_by.some((measure) => told.has(measure)))
+    const { block, told } = this.#known()
+    return (block?.noted ?? []).filter((it) => !it.told_by.some((measure) => told.has(measure)))
   })
-  readonly missing: Shapes['NoteOut'][] = $derived.by(() =>
-    this.asked.filter(
-      (it) => !(it.note in this.pending.value.notes) && (!it.after_touch || this.#touched(this.pending.value))
-    )
-  )
+  readonly missing: Shapes['NoteOut'][] = $derived.by(() => this.#missing(this.pending.value))
+  /** What is still to be noted of a putt, each with the half that is left of it by what was noted before. */
+  #missing(value: Pending): Shapes['NoteOut'][] {
+    return this.asked
+      .filter((it) => !(it.note in value.notes) && (!it.after_touch || this.#touched(value)))
+      .flatMap((it) => {
+        const half = it.halves[String(value.notes[it.after])]
+        if (half === 'none') return []
+        return [half === 'low' ? { ...it, high: -it.step } : half === 'high' ? { ...it, low: it.step } : it]
+      })
+  }
   /** Something was touched in the putt that is being told. */
   #touched({ notes }: Pending): boolean {
     return this.asked.some((it) => it.tells_touch && notes[it.note] && notes[it.note] !== it.alone)
@@ -124,7 +125,7 @@ export class Recording {
   #tell(value: Pending): void {
     const { notes } = value
     const zone = value.zone ?? (this.#alone ? NOT_WATCHED : null)
-    if (!zone || this.asked.some((it) => !(it.note in notes) && (!it.after_touch || this.#touched(value)))) {
+    if (!zone || this.#missing(value).length) {
       this.pending.set(value)
       return
     }

@@ -15,7 +15,9 @@ const note = (name: string, when: 'before' | 'after') =>
     when,
     label: name,
     options: { a: 'A' },
-    told_by: name === 'finish' ? ['finish_m'] : []
+    told_by: name === 'finish' ? ['finish_m'] : [],
+    after: '',
+    halves: {}
   }) as unknown as Shapes['NoteOut']
 const zone = {
   name: '1° left',
@@ -32,7 +34,7 @@ const zone = {
 const reading = (id: string, voided = false) =>
   ({ id, voided, void_reason: null, low_deg: 0, high_deg: 0, words: id, notes: {} }) as unknown as Shapes['ReadingLine']
 const block = (more: Partial<Shapes['BlockOut']> = {}) =>
-  ({ id: 'b', planned: 3, asks: [], readings: [], ...more }) as unknown as Shapes['BlockOut']
+  ({ id: 'b', planned: 3, noted: [], readings: [], ...more }) as unknown as Shapes['BlockOut']
 
 let posted: Draft[] = []
 let known: Known
@@ -42,7 +44,6 @@ beforeEach(() => {
   known = {
     block: block(),
     blockId: 'b',
-    notes: [note('felt', 'before'), note('finish', 'after')],
     told: new Set(),
     elsewhere: undefined,
     closed: false,
@@ -62,7 +63,7 @@ describe('a putt', () => {
   })
 
   it('is kept once what was felt, the reading and the rest are told', () => {
-    known.block = block({ asks: ['felt', 'finish'] })
+    known.block = block({ noted: [note('felt', 'before'), note('finish', 'after')] })
     const it = new Recording(() => known)
     expect(it.noting?.note).toBe('felt')
     it.note('a')
@@ -76,7 +77,7 @@ describe('a putt', () => {
   })
 
   it('is taken back step by step, and then the last putt', () => {
-    known.block = block({ asks: ['felt', 'finish'], readings: [reading('r')] })
+    known.block = block({ noted: [note('felt', 'before'), note('finish', 'after')], readings: [reading('r')] })
     const it = new Recording(() => known)
     it.note('a')
     it.read(zone)
@@ -100,14 +101,28 @@ describe('a putt', () => {
     ])
   })
 
-  it('asks in the order of its block, in which what is laid has its place', () => {
-    known.notes = [...known.notes, note('aid:putter_gate', 'after')]
-    known.block = block({ asks: ['felt', 'aid:putter_gate', 'finish'] })
-    expect(new Recording(() => known).asked.map((it) => it.note)).toEqual(['felt', 'aid:putter_gate', 'finish'])
+  it('asks only what is left to tell by what was noted', () => {
+    const finish = {
+      ...note('finish', 'after'),
+      told_by: [],
+      options: { short: 'short', holed: 'holed', right: 'right' }
+    }
+    const size = { low: -2, high: 5, step: 0.1, after: 'finish', halves: { short: 'low', holed: 'none' } as const }
+    known.block = { ...block(), noted: [finish, { ...note('ran_past_m', 'after'), ...size }] }
+    const it = new Recording(() => known)
+    it.read(zone)
+    it.note('short')
+    expect(it.noting).toMatchObject({ note: 'ran_past_m', low: -2, high: -0.1 })
+    it.undo()
+    it.note('right')
+    expect(it.noting).toMatchObject({ note: 'ran_past_m', low: -2, high: 5 })
+    it.undo()
+    it.note('holed')
+    expect(recorded()).toMatchObject([{ notes: { finish: 'holed' } }])
   })
 
   it('asks nothing that a sensor tells', () => {
-    known.block = block({ asks: ['felt', 'finish'] })
+    known.block = block({ noted: [note('felt', 'before'), note('finish', 'after')] })
     known.told = new Set(['finish_m'])
     expect(new Recording(() => known).asked.map((it) => it.note)).toEqual(['felt'])
   })
@@ -122,7 +137,7 @@ describe('a putt', () => {
   })
 
   it('is read by a sensor only after what was felt', () => {
-    known.block = block({ asks: ['felt'] })
+    known.block = block({ noted: [note('felt', 'before')] })
     const it = new Recording(() => known)
     expect(it.heard(0.4)).toBe(false)
     it.note('a')

@@ -1,5 +1,5 @@
 /** Angles and sizes of a stroke, in words. */
-import { rulerFor, withUnit } from '$lib/base/length'
+import { taped } from '$lib/base/length'
 import { settings } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 
@@ -16,7 +16,6 @@ export function sizeWords(
   note?: Pick<Shapes['NoteOut'], 'low_word' | 'high_word'>
 ): string {
   if (!name.endsWith('_m')) return `${Math.abs(value).toFixed(1)}°${value ? (value < 0 ? ' left' : ' right') : ''}`
-  const ruler = rulerFor(0.5, settings.units)
-  if (!note?.low_word) return withUnit(value, ruler)
-  return `${withUnit(Math.abs(value), ruler)}${value ? ` ${value < 0 ? note.low_word : note.high_word}` : ''}`
+  if (!note?.low_word) return taped(value, settings.units)
+  return `${taped(Math.abs(value), settings.units)}${value ? ` ${value < 0 ? note.low_word : note.high_word}` : ''}`
 }

@@ -37,7 +37,8 @@
     >
       {last.side === 'left' ? '◂ ' : ''}{last.words}{last.side === 'right' ? ' ▸' : ''}
     </p>
-    <Vial vial={block.vial} words={block.headline} size="large" />
+    {#if last.ended}<p class="text-center text-[clamp(1.75rem,5vw,4.5rem)] leading-tight">{last.ended}</p>{/if}
+    {#if wall.data.watched}<Vial vial={block.vial} words={block.headline} size="large" />{/if}
   {:else}
     <p class="text-center text-3xl text-faded">No putts yet.</p>
   {/if}

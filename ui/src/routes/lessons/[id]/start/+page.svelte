@@ -11,7 +11,6 @@
     judgedQuery,
     lastJudged,
     lessonQuery,
-    notesQuery,
     sensorsQuery
   } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
@@ -52,7 +51,6 @@
   const blockId = $derived(currentBlock(sheet, page.url)?.id)
   const judged = judgedQuery(() => blockId)
   const picture = entryQuery(() => blockId)
-  const notes = notesQuery()
   const comparisons = comparisonsQuery(() => id)
   const block = $derived(judged.data?.block)
   const judgement = $derived(judged.data?.judgement)
@@ -123,7 +121,6 @@
   const recording = new Recording(() => ({
     block,
     blockId,
-    notes: [...(notes.data ?? []), ...(block?.watched ?? [])],
     told,
     elsewhere,
     closed: ended || turning,
@@ -242,7 +239,12 @@
                     skip={() => recording.note('')}
                     take={(it) => recording.note(it)}
                   />
-                {:else}<SizeStep note={noting} skip={() => recording.note('')} take={(it) => recording.note(it)} />{/if}
+                {:else}<SizeStep
+                    note={noting}
+                    block={blockId ?? ''}
+                    skip={() => recording.note('')}
+                    take={(it) => recording.note(it)}
+                  />{/if}
               {/key}
             </div>
           {:else if picture.data && Entry}
@@ -273,7 +275,7 @@
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
         <PuttList
           putts={recording.putts}
-          notes={[...(notes.data ?? []), ...block.watched]}
+          notes={block.noted}
           most={5}
           begun={recording.pending.begun || Boolean(elsewhere)}
           undo={() => recording.undo()}
