@@ -339,7 +339,12 @@ def test_screens_of_a_lesson_hear_of_it_and_others_do_not(coach):
 
 def test_the_wall_shows_the_block_putted_last(coach):
     lesson = coach.lesson()
-    assert coach.get(f"/lessons/{lesson['id']}/wall") == {"block": None, "last": None, "watched": False, "invented": False}
+    assert coach.get(f"/lessons/{lesson['id']}/wall") == {
+        "block": None,
+        "last": None,
+        "watched": False,
+        "invented": False,
+    }
     first, second = coach.block(lesson=lesson), coach.block(lesson=lesson, condition="wide base")
     coach.putt(first["id"], {"offset_m": 0.02})
     wall = coach.get(f"/lessons/{lesson['id']}/wall")

@@ -43,11 +43,9 @@ def ended_said(notes: Notes, units: Units) -> str:
     far = tape(abs(past), units)
     if said:
         return f"{said} by {far}" if past else said
-    return (
-        f"{far} {NOTES['ran_past_m'].low_word if past < 0 else NOTES['ran_past_m'].high_word}"
-        if past
-        else "at the hole"
-    )
+    if not past:
+        return "at the hole"
+    return f"{far} {NOTES['ran_past_m'].low_word if past < 0 else NOTES['ran_past_m'].high_word}"
 
 
 def pace_said(it: Pace | None, units: Units) -> str:
