@@ -45,6 +45,7 @@
   )
 </script>
 
+<!-- A size that goes two ways is moved with arrows: less of it would be further short. -->
 <div class="flex h-full flex-col gap-2" data-note-step={note.note}>
   <div class="flex items-center justify-between gap-3">
     <p class="text-lg font-semibold">{note.question}</p>
@@ -63,13 +64,13 @@
   />
   <div class="grid min-h-0 flex-1 grid-cols-[1fr_2fr_1fr] gap-2" role="group" aria-label={note.label}>
     <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="Less" onclick={() => step(-1)}
-      >− <kbd class="key hidden sm:inline">◂</kbd></button
+      >{#if note.low_word}◂{:else}− <kbd class="key hidden sm:inline">◂</kbd>{/if}</button
     >
     <button type="button" class="button min-h-14 flex-col text-2xl" onclick={done}
       ><span class="wide">{words}</span><kbd class="key hidden sm:inline">Enter</kbd></button
     >
     <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="More" onclick={() => step(1)}
-      >+ <kbd class="key hidden sm:inline">▸</kbd></button
+      >{#if note.low_word}▸{:else}+ <kbd class="key hidden sm:inline">▸</kbd>{/if}</button
     >
   </div>
 </div>
