@@ -20,6 +20,7 @@ from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .base.jobs import Jobs, Task
 from .base.units import with_units
+from .change import changes
 from .golfer import golfers
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
@@ -53,6 +54,7 @@ ROUTERS = (
     findings,
     golfers_line,
     two,
+    changes,
     pauses,
     sensors,
     aims,

@@ -9,6 +9,7 @@ from ..core.golfer.level import LEVELS
 from ..core.measure.limits import Bounds, OutOfLimits
 from ..core.measure.units import Units
 from .aim import refusals as aim
+from .change import refusals as change
 from .judge import refusals as judge
 from .keep import refusals as keep
 from .see import refusals as see
@@ -27,6 +28,7 @@ REFUSALS: Final[dict[str, Template]] = (
     | aim.REFUSALS
     | start.REFUSALS
     | judge.REFUSALS
+    | change.REFUSALS
     | keep.REFUSALS
 )
 CONFLICTS: Final[dict[str, Template]] = (
@@ -37,6 +39,7 @@ CONFLICTS: Final[dict[str, Template]] = (
     | aim.CONFLICTS
     | start.CONFLICTS
     | judge.CONFLICTS
+    | change.CONFLICTS
     | keep.CONFLICTS
 )
 _LABELS: Final[dict[str, str]] = (
@@ -47,6 +50,7 @@ _LABELS: Final[dict[str, str]] = (
     | see.LABELS
     | start.LABELS
     | judge.LABELS
+    | change.LABELS
 )
 TITLES: Final[dict[str, str]] = {
     "conflict": "It does not fit what stands here",

@@ -36,6 +36,8 @@ from ..core.start.path import BALL_AHEAD
 from ..core.start.pauses import MINUTES, SPOT_PUTTS
 from ..core.start.turns import EACH, RUN
 from .aim.links import CUES, LINKS
+from .change.change import KIND_NAMES
+from .change.complaint import FELT_NAMES, GLASSES_NAMES, LIMIT_NAMES, MISS_NAMES, WANT_NAMES
 from .judge.claims import FACTOR_NAMES
 from .judge.comparison import QUESTIONS
 from .judge.judgement import DISTURBED
@@ -245,5 +247,11 @@ def choices() -> dict[str, dict[str, str]]:
         "factor": dict(FACTOR_NAMES),
         "question": dict(QUESTIONS["start"]),
         "aim_question": dict(QUESTIONS["aim"]),
+        "miss": dict(MISS_NAMES),
+        "felt": dict(FELT_NAMES),
+        "want": dict(WANT_NAMES),
+        "limit": dict(LIMIT_NAMES),
+        "worn": dict(GLASSES_NAMES),
+        "change_kind": dict(KIND_NAMES),
     }
     return _CHOICES | {kind: {str(code): name for code, name in told.items()} for kind, told in named.items()}

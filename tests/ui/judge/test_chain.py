@@ -71,15 +71,15 @@ def test_a_size_is_stepped_with_two_keys_and_the_feet_are_reminded(page: Page):
     page.request.put("/api/pauses", data={"spot_putts": 3, "feet_min": 10, "rest_min": 10})
     page.keyboard.press("0")
     step = page.locator("[data-note-step=back_m]")
-    expect(step).to_contain_text("300 mm")
+    expect(step).to_contain_text("30 cm")
     page.keyboard.press("ArrowLeft")
     page.keyboard.press("Enter")
     putts = page.get_by_role("list", name="Putts, newest first")
-    expect(putts.get_by_role("listitem").first).to_contain_text("250 mm")
+    expect(putts.get_by_role("listitem").first).to_contain_text("25 cm")
     for _ in range(2):
         page.keyboard.press("0")
         # What was taken last is where the next one begins.
-        expect(step).to_contain_text("250 mm")
+        expect(step).to_contain_text("25 cm")
         page.keyboard.press("Enter")
         expect(page.locator("[data-link='saved']")).to_be_visible()
     nudge = page.locator("[data-nudge=spot]")

@@ -3,8 +3,10 @@
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from ...core.change.complaint import Miss
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS, Level
+from ...core.golfer.limits import Glasses, Limit
 from ...core.green.usual import UsualLength
 from ...lessons.golfer import golfers
 from ...lessons.values import KeptGolfer
@@ -32,6 +34,9 @@ class GolferNoted(Entry):
         None, max_length=12, description="lengths usually putted; null takes what is usual for anybody"
     )
     step_m: float | None = Field(None, description="the golfer's own step, 0.3 to 1.2 m; null: not noted")
+    usual_misses: tuple[Miss, ...] = Field((), max_length=4, description="where putts usually miss")
+    glasses: Glasses = Field("", description="worn while putting; empty: not known")
+    limits: tuple[Limit, ...] = Field((), description="what limits posture")
 
 
 class GolferIn(GolferNoted):
@@ -52,6 +57,9 @@ class GolferOut(Kept):
     usual_lengths: list[UsualLengthIn] = Field(description="as noted, or as usual for anybody")
     usual_noted: bool = Field(description="false where they are what is usual for anybody")
     step_m: float | None
+    usual_misses: tuple[Miss, ...]
+    glasses: Glasses
+    limits: tuple[Limit, ...]
     invented: bool
 
 
@@ -71,6 +79,9 @@ def golfer_out(row: KeptGolfer) -> GolferOut:
         usual_lengths=[UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row)],
         usual_noted=row.usual_lengths is not None,
         step_m=row.step_m,
+        usual_misses=tuple(row.usual_misses),
+        glasses=row.glasses,
+        limits=tuple(row.limits),
         invented=row.invented,
     )
 
@@ -90,7 +101,17 @@ def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
 def _entry(told: GolferNoted) -> golfers.GolferEntry:
     lengths = told.usual_lengths
     usual = None if lengths is None else tuple(UsualLength(it.distance_m, it.weight) for it in lengths)
-    return golfers.GolferEntry(told.name, told.hand, told.level, told.notes, usual, told.step_m)
+    return golfers.GolferEntry(
+        told.name,
+        told.hand,
+        told.level,
+        told.notes,
+        usual,
+        told.step_m,
+        usual_misses=told.usual_misses,
+        glasses=told.glasses,
+        limits=told.limits,
+    )
 
 
 @router.get("/golfers/{id}")

@@ -39,6 +39,7 @@ class ComparisonIn(Entry):
     question: Question = "line"
     asks: tuple[Words20, ...] = ()
     hole: bool = True
+    change_id: UUID | None = Field(None, description="the change it retests; null: none")
     started_at: Moment
 
 
@@ -80,6 +81,7 @@ def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn, units: 
         started_at=entry.started_at,
         asks=entry.asks,
         hole=entry.hole,
+        change_id=entry.change_id,
         # The order of the shuffle follows from the id: said again, it is the same.
         seed=id.int % 2**31,
     )

@@ -5,12 +5,14 @@ from datetime import datetime
 from fastapi import APIRouter, Query
 from pydantic import BaseModel
 
+from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
 from ...lessons.lesson import lessons
 from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.values import KeptGolfer, KeptLesson
+from ...words.change.change import retest_due_said
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
 from ..golfer.golfers import GolferOut, golfer_out
 from ..judge.blocks import BlockLine, block_line
@@ -84,7 +86,11 @@ def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
 def found(desk: AtDesk, id: UUID, units: InUnits = "metric") -> FoundOut | None:
     """What the golfer's last lesson found; null before the first that holds a block."""
     lesson = lessons.latest_lessons(desk, [golfers.golfer(desk, id).id]).get(id)
-    return found_in(desk, lesson[0].id, units) if lesson else None
+    if not lesson:
+        return None
+    told, due = found_in(desk, lesson[0].id, units), changes.retest_due(desk, id)
+    # A change that was chosen comes before whatever else could be checked.
+    return told if due is None else told.model_copy(update={"next": retest_due_said(due), "due": True})
 
 
 @router.get("/golfers/{id}/lessons")

@@ -9,6 +9,7 @@ from pydantic import BaseModel, Field
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...lessons.aim import aims
+from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.lesson import lessons
@@ -20,6 +21,7 @@ from ...lessons.set.stations import entry_of
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_READ, aim_brief, aim_words
+from ...words.change.change import change_line
 from ...words.see.eyes import eye_brief, eye_words
 from ...words.see.first_look import first_brief, first_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight_words
@@ -57,6 +59,7 @@ class BriefOut(BaseModel):
     stand: str
     see: str
     aim: str
+    change: str
 
 
 class LessonSheetOut(BaseModel):
@@ -70,6 +73,7 @@ class LessonSheetOut(BaseModel):
     stand: str = Field(description="the set-up, in one line")
     sight: str = Field(description="what looks straight, in one line")
     aim: str = Field(description="the aim at address, in one line")
+    change: str = Field(description="the one change, in one line")
     brief: BriefOut
     set_ups: list[str] = Field(description="set-ups named in this lesson, in whichever step, by first use")
 
@@ -126,6 +130,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
     sheet, laid = lessons.lesson_sheet(desk, id), plans_in(desk, id)
     plans = [plan_out(it, units) for it in laid]
     stand, sight, aim = _stand(desk, id, units), _sight(desk, id, units), _aim(desk, id, units)
+    change = change_line(changes.chosen_now(desk, sheet.golfer.id))
     blocks = [block_out(it, sheet.golfer, units) for it in sheet.blocks]
     # Plans that would read alike say what differs, wherever this lesson names them.
     told = dict(
@@ -144,7 +149,8 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         stand=stand[0],
         sight=sight[0],
         aim=aim[0],
-        brief=BriefOut(set=_set_brief(plans, units), stand=stand[1], see=sight[1], aim=aim[1]),
+        change=change[0],
+        brief=BriefOut(set=_set_brief(plans, units), stand=stand[1], see=sight[1], aim=aim[1], change=change[1]),
         set_ups=set_up_names(desk, id),
     )
 

@@ -8,8 +8,10 @@ from uuid import UUID
 from sqlalchemy import func, select, tuple_, update
 from sqlalchemy.orm import Session
 
+from ...core.change.complaint import Miss, checked_misses
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
+from ...core.golfer.limits import Glasses, Limit, checked_limits
 from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
 from ...core.measure.limits import OutOfLimits
@@ -23,7 +25,8 @@ PAGE = 20
 
 @dataclass(frozen=True, slots=True)
 class GolferEntry:
-    """What a coach notes of a golfer; `step_m`: the golfer's own step, for pacing off a putt."""
+    """What a coach notes of a golfer; `step_m`: the golfer's own step, for pacing off a putt; `usual_misses`: where
+    putts usually miss; `glasses`: worn while putting; `limits`: what limits posture."""
 
     name: str
     hand: Hand
@@ -31,6 +34,9 @@ class GolferEntry:
     notes: str = ""
     usual_lengths: tuple[UsualLength, ...] | None = None
     step_m: float | None = None
+    usual_misses: tuple[Miss, ...] = ()
+    glasses: Glasses = ""
+    limits: tuple[Limit, ...] = ()
     invented: bool = False
 
     def __post_init__(self) -> None:
@@ -38,6 +44,8 @@ class GolferEntry:
             STEP.check("step_m", "step_m", self.step_m)
         if self.usual_lengths is not None:
             checked_lengths(self.usual_lengths)
+        checked_misses("usual_misses", self.usual_misses)
+        checked_limits(self.limits)
 
 
 HandFrom = Literal["next", "now", "always"]
@@ -90,6 +98,9 @@ def _told(entry: GolferEntry) -> dict[str, object]:
         "level": entry.level,
         "notes": entry.notes,
         "step_m": entry.step_m,
+        "usual_misses": list(entry.usual_misses),
+        "glasses": entry.glasses,
+        "limits": list(checked_limits(entry.limits)),
         "usual_lengths": None if lengths is None else [[it.distance_m, it.weight] for it in checked_lengths(lengths)],
     }
 

@@ -6,6 +6,7 @@ from uuid import UUID
 
 from sqlalchemy import select
 
+from ...core.estimate.cost import Mix
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.level import Weighing
 from ...core.judge.claims.reads import Compared, compared
@@ -27,7 +28,8 @@ _ASIDE = "beside"
 
 @dataclass(frozen=True, slots=True)
 class ComparisonSheet:
-    """A comparison as it stands: its blocks in the order of its conditions, whose turn it is, what they come to."""
+    """A comparison as it stands: its blocks in the order of its conditions, whose turn it is, what they come to, and
+    the windows its starts are weighed by."""
 
     comparison: KeptComparison
     sheets: Sequence[BlockSheet]
@@ -35,6 +37,7 @@ class ComparisonSheet:
     turn: Turn
     compared: Compared | None
     hand: Hand
+    mix: Mix
 
     @property
     def question(self) -> Question:
@@ -50,13 +53,13 @@ def comparison_sheet(desk: Desk, id: UUID) -> ComparisonSheet:
     """One comparison as it stands."""
     with desk.transaction() as session:
         row = value_of(KeptComparison, desk.get(session, ComparisonRow, id, "comparison"))
-    return _sheets(desk, row.lesson_id, [row])[0]
+    return comparison_sheets(desk, row.lesson_id, [row])[0]
 
 
 def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
     """The comparisons of a lesson, oldest first."""
     rows = _rows(desk, lesson_id, "start")
-    return _sheets(desk, lesson_id, rows) if rows else []
+    return comparison_sheets(desk, lesson_id, rows) if rows else []
 
 
 def planned_in(desk: Desk, lesson_id: UUID, sheets: Sequence[BlockSheet], turns: Sequence[AimTurns]) -> list[Planned]:
@@ -105,7 +108,8 @@ def _rows(desk: Desk, lesson_id: UUID, of: Of) -> Sequence[KeptComparison]:
         return values_of(KeptComparison, rows)
 
 
-def _sheets(desk: Desk, lesson_id: UUID, rows: Sequence[KeptComparison]) -> list[ComparisonSheet]:
+def comparison_sheets(desk: Desk, lesson_id: UUID, rows: Sequence[KeptComparison]) -> list[ComparisonSheet]:
+    """Some comparisons of a lesson as they stand."""
     ledger, by = _weighed(ledger_of(desk, lesson_sheet(desk, lesson_id), earlier=False))
     found: list[ComparisonSheet] = []
     for row in rows:
@@ -114,5 +118,5 @@ def _sheets(desk: Desk, lesson_id: UUID, rows: Sequence[KeptComparison]) -> list
         plan = plan_of(row, len(sheets))
         at = turn_of(plan, sheets)
         come_to = compared(ledger, str(row.id), row.of, row.question, by, final=at.condition is None)
-        found.append(ComparisonSheet(row, sheets, plan.putts(), at, come_to, ledger.hand))
+        found.append(ComparisonSheet(row, sheets, plan.putts(), at, come_to, ledger.hand, ledger.mix))
     return found

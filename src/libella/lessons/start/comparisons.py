@@ -12,7 +12,7 @@ from sqlalchemy.orm import Session
 from ...core.judge.ledger.factors import levels_of
 from ...core.start.turns import Order, Plan, Question, Turn, noticed, turn
 from ...core.start.watched import kind_of
-from ...store.tables import BlockRow, ComparisonRow, StationRow
+from ...store.tables import BlockRow, ComparisonRow, NotedChangeRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..lesson.lessons import BlockSheet, blocks_where, open_lesson
@@ -49,6 +49,8 @@ class ComparisonEntry:
     asks: tuple[str, ...] = ()
     hole: bool = True
     seed: int = 0
+    change_id: UUID | None = None
+    """The change it retests."""
 
     def __post_init__(self) -> None:
         self.plan()
@@ -69,8 +71,15 @@ def begin_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptCompar
     """Plan a comparison and start its blocks. Said twice it is one; said otherwise, a conflict."""
     told = _told(entry)
     with desk.transaction() as session:
-        open_lesson(desk, session, entry.lesson_id, entry.started_at)
-        values = {name: getattr(entry, name) for name in ("lesson_id", "question", "order", "each", "run", "seed")}
+        lesson = open_lesson(desk, session, entry.lesson_id, entry.started_at)
+        if entry.change_id is not None:
+            change = desk.get(session, NotedChangeRow, entry.change_id, "change")
+            if change.golfer_id != lesson.golfer_id:
+                raise Conflict("change_of_another")
+        values = {
+            name: getattr(entry, name)
+            for name in ("lesson_id", "question", "order", "each", "run", "seed", "change_id")
+        }
         row, new = desk.add(session, ComparisonRow, id, **values, started_at=entry.started_at, entry=told)
         if not new:
             if row.entry != told:
@@ -105,7 +114,9 @@ def _told(entry: ComparisonEntry) -> dict[str, Any]:
     told["conditions"] = [
         asdict(it) | {"station_id": str(it.station_id), "factors": dict(it.factors)} for it in entry.conditions
     ]
-    return told | {"asks": list(entry.asks)}
+    # As it was said before changes could be retested, where it retests none.
+    change = told.pop("change_id")
+    return told | {"asks": list(entry.asks)} | ({"change_id": str(change)} if change else {})
 
 
 def next_block(desk: Desk, session: Session, comparison_id: UUID) -> UUID | None:

@@ -1,13 +1,15 @@
 """Golfers."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 from uuid import UUID
 
+from ...core.change.complaint import Miss
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
+from ...core.golfer.limits import Glasses, Limit
 from ...core.see.eyes import School, SightingEye
 
 
@@ -30,17 +32,29 @@ class KeptGolfer:
     """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""
     step_m: float | None
     """The golfer's own step, metres; null while it was not noted."""
+    usual_misses: Sequence[Miss]
+    """Where putts usually miss."""
+    glasses: Glasses
+    """Worn while putting; empty while it is not known."""
+    limits: Sequence[Limit]
+    """What limits posture."""
     invented: bool
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class KeptChange:
-    """A day on which something of a golfer was changed."""
+    """A day on which something of a golfer was changed; or the one change of a lesson."""
 
     id: UUID
     golfer_id: UUID
     words: str
     made_at: datetime
+    lesson_id: UUID | None
+    """The lesson it was chosen in; null where it was only noted."""
+    chosen: Mapping[str, Any] | None
+    """See `core.change.proposal.Chosen`."""
+    dropped_at: datetime | None
+    """When the coach dropped it."""
     voided: bool
 
 

@@ -1,8 +1,9 @@
 """Lessons."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
+from typing import Any
 from uuid import UUID
 
 from ...core.golfer.hand import Hand
@@ -38,3 +39,5 @@ class KeptLesson:
     """The file its putts came from."""
     plan_id: UUID | None
     """The station that is the plan now; null before one was laid, or where none was ever picked."""
+    complaint: Mapping[str, Any] | None
+    """What the golfer came with: see `core.change.complaint.Complaint`; null where nobody asked."""

@@ -84,3 +84,5 @@ class KeptComparison:
     started_at: datetime
     entry: Mapping[str, Any]
     """As it was planned, to know it when it is said again."""
+    change_id: UUID | None
+    """The change it retests."""

@@ -17,6 +17,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
+from ...core.golfer.limits import Glasses
 from ...core.see.eyes import School, SightingEye
 from .base import Stored, Voidable
 
@@ -40,6 +41,12 @@ class GolferRow(Stored):
     """Lengths usually putted, [metres, weight] each; null takes what is usual for anybody."""
     step_m: Mapped[float | None]
     """The golfer's own step, metres; null while it was not noted."""
+    usual_misses: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+    """Where putts usually miss: see `core.change.complaint.MISSES`."""
+    glasses: Mapped[Glasses] = mapped_column(String, server_default=text("''"))
+    """Worn while putting; empty while it is not known."""
+    limits: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+    """What limits posture: see `core.golfer.limits.LIMITS`."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 
@@ -69,7 +76,7 @@ class LineJoinRow(Voidable):
 
 
 class NotedChangeRow(Voidable):
-    """A day on which something of a golfer was changed: putter, stroke, set-up."""
+    """A day on which something of a golfer was changed: putter, stroke, set-up; or the one change of a lesson."""
 
     __tablename__ = "noted_change"
 
@@ -78,8 +85,16 @@ class NotedChangeRow(Voidable):
     golfer_id: Mapped[UUID]
     words: Mapped[str]
     made_at: Mapped[datetime]
+    lesson_id: Mapped[UUID | None]
+    """The lesson it was chosen in; null where it was only noted."""
+    chosen: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """See `core.change.proposal.Chosen`."""
+    dropped_at: Mapped[datetime | None]
+    """When the coach dropped it."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "golfer_id", "made_at"),
+        Index(None, "studio_id", "lesson_id"),
     )

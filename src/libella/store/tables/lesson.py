@@ -1,6 +1,7 @@
 """Lessons."""
 
 from datetime import datetime
+from typing import Any
 from uuid import UUID
 
 from sqlalchemy import (
@@ -9,6 +10,7 @@ from sqlalchemy import (
     String,
     text,
 )
+from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.golfer.hand import Hand
@@ -45,6 +47,9 @@ class LessonRow(Stored):
     """The file its putts came from."""
     plan_id: Mapped[UUID | None]
     """The station that is the plan now; null before one was laid, or where none was ever picked."""
+
+    complaint: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """What the golfer came with; null where nobody asked."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),

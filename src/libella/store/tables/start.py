@@ -124,8 +124,12 @@ class ComparisonRow(Stored):
     started_at: Mapped[datetime]
     entry: Mapped[dict[str, Any]]
     """As it was planned, to know it when it is said again."""
+    change_id: Mapped[UUID | None]
+    """The change it retests."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "change_id"], ["noted_change.studio_id", "noted_change.id"]),
         Index(None, "studio_id", "lesson_id", "started_at"),
+        Index(None, "studio_id", "change_id"),
     )

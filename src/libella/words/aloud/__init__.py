@@ -11,6 +11,7 @@ from ...core.golfer.hand import Hand
 from ...core.measure.units import Units
 from ..vocabulary import ENTRIES, choices
 from .aim import aim_aloud
+from .change import change_aloud
 from .claims import claims_aloud
 from .findings import findings_aloud
 from .judge import judge_aloud
@@ -40,6 +41,7 @@ def read_aloud() -> Reading:
             judge_aloud,
             line_aloud,
             findings_aloud,
+            change_aloud,
             keep_aloud,
             refusals_aloud,
         ):

@@ -90,7 +90,8 @@ def findings_aloud(it: Reading) -> None:
         it.say("judge", lesson.answer_said, answer, words)
 
 
-def _finding(cause: Cause, word: Word, side: Side, **more: object) -> Finding:
+def a_finding(cause: Cause, word: Word, side: Side, **more: object) -> Finding:
+    """A finding of about a degree."""
     size = normal(-14.0 if cause == "strike" else 1.1 if side == "right" else -1.1, 0.2)
     weight = Estimate(11.0, 4.0, 18.0) if word != "open" else Estimate(-6.0, -14.0, 2.0)
     halves = (Estimate(-14.0, -30.0, -2.0), Estimate(0.2, -3.0, 4.0)) if cause == "compensation" else ()
@@ -100,23 +101,35 @@ def _finding(cause: Cause, word: Word, side: Side, **more: object) -> Finding:
 def _causes(it: Reading) -> None:
     missing = tuple(Missing(what, n, 5) for n, what in enumerate(findings.NEEDS))
     for cause, word, side in product(RULES, _WORDS, _SIDES):
-        one = _finding(cause, word, side)
+        one = a_finding(cause, word, side)
         it.say("judge", findings.cause_said, one, it.hand, it.units)
         it.say("judge", findings.weight_said, one)
         it.say("judge", findings.change_said, one)
     for kind in ("read", "pace", "ground", "read_off", ""):
-        it.say("judge", findings.cause_said, _finding("read_and_pace", "clear", "right", kind=kind), it.hand, it.units)
+        it.say(
+            "judge",
+            findings.cause_said,
+            a_finding("read_and_pace", "clear", "right", kind=kind),
+            it.hand,
+            it.units,
+        )
     for kind in ("shorter", "longer"):
-        it.say("judge", findings.cause_said, _finding("read_and_pace", "open", "right", kind=kind), it.hand, it.units)
-    it.say("judge", findings.change_said, _finding("read_and_pace", "clear", "right", kind="ground"))
-    it.say("judge", findings.cause_said, _finding("face_aim", "likely", "left", kind="whole"), it.hand, it.units)
-    it.say("judge", findings.cause_said, replace(_finding("face_aim", "likely", "left"), size=None), it.hand, it.units)
-    it.say("judge", findings.cause_said, _finding("compensation", "none", "left", kind="stays"), it.hand, it.units)
+        it.say("judge", findings.cause_said, a_finding("read_and_pace", "open", "right", kind=kind), it.hand, it.units)
+    it.say("judge", findings.change_said, a_finding("read_and_pace", "clear", "right", kind="ground"))
+    it.say("judge", findings.cause_said, a_finding("face_aim", "likely", "left", kind="whole"), it.hand, it.units)
+    it.say(
+        "judge",
+        findings.cause_said,
+        replace(a_finding("face_aim", "likely", "left"), size=None),
+        it.hand,
+        it.units,
+    )
+    it.say("judge", findings.cause_said, a_finding("compensation", "none", "left", kind="stays"), it.hand, it.units)
     for word in ("clear", "open"):
-        through = _finding("face_at_impact", word, "left", explained_by="distance")
+        through = a_finding("face_at_impact", word, "left", explained_by="distance")
         it.say("judge", findings.cause_said, through, it.hand, it.units)
         it.say("judge", findings.through_said, through)
-    it.say("judge", findings.halves_said, _finding("compensation", "clear", "right"))
+    it.say("judge", findings.halves_said, a_finding("compensation", "clear", "right"))
     it.say("judge", findings.missing_said, missing)
     it.say("judge", findings.missing_said, ())
     for weight in (Estimate(0.0, 0.0, 0.0), Estimate(9.0, 2.0, 17.0)):
@@ -131,13 +144,13 @@ def _chosen(it: Reading) -> None:
         if level.spread is not None
     ]
     few = Findings((), None)
-    told: list[Chosen] = [LineFirst(_finding("rig", "open", "left"), levels_read()[:2], side, 1.1) for side in _SIDES]
+    told: list[Chosen] = [LineFirst(a_finding("rig", "open", "left"), levels_read()[:2], side, 1.1) for side in _SIDES]
     for cause, word, side in product(RULES, _WORDS[:2], _SIDES):
-        told += [Cause_(_finding(cause, word, side), found) for found in (few, Findings((), starts[0]))]
+        told += [Cause_(a_finding(cause, word, side), found) for found in (few, Findings((), starts[0]))]
     for kind, pace in product(("pace", "ground", "read_off", "read"), paces()[:3]):
-        told.append(Cause_(_finding("read_and_pace", "clear", "right", kind=kind), few, pace))
-    told += [Cause_(_finding("distance", "clear", "right"), few, None, growth) for growth in growths()]
-    told += [PutRight(_finding("rig", "clear", "left"), found) for found in (few, Findings((), starts[0]))]
+        told.append(Cause_(a_finding("read_and_pace", "clear", "right", kind=kind), few, pace))
+    told += [Cause_(a_finding("distance", "clear", "right"), few, None, growth) for growth in growths()]
+    told += [PutRight(a_finding("rig", "clear", "left"), found) for found in (few, Findings((), starts[0]))]
     for one in comparisons():
         told += [Differs(replace(one, id=id), *it) for id, it in product(("", "it"), one.named[:2])]
     for level in levels_read():

@@ -7,7 +7,7 @@ from typing import Any, Final, cast
 from ...core.golfer.hand import Hand
 from ...core.measure.units import Units
 
-STEPS: Final = ("set", "stand", "see", "aim", "start", "judge", "keep", "refusals", "vocabulary")
+STEPS: Final = ("set", "stand", "see", "aim", "start", "judge", "change", "keep", "refusals", "vocabulary")
 
 
 @dataclass

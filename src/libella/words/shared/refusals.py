@@ -31,7 +31,8 @@ LABELS: Final[dict[str, str]] = {
 }
 EDITED: Final[dict[str, str]] = {
     "name": "Name", "hand": "Hand", "level": "Level", "notes": "Notes", "step_m": "Step",
-    "usual_lengths": "Usual lengths", "place": "Place", "surface": "Surface", "green_speed_ft": "Green speed",
+    "usual_lengths": "Usual lengths", "usual_misses": "Usual miss", "glasses": "Glasses", "limits": "What limits",
+    "place": "Place", "surface": "Surface", "green_speed_ft": "Green speed",
     "started_at": "Begun", "conditions": "Conditions",
 }  # fmt: skip
 """What is edited of golfers and lessons, by its field."""

@@ -14,6 +14,7 @@ export const key = {
   bag: () => ['bag'],
   bands: () => ['bands'],
   cards: (golfer: string) => ['cards', golfer],
+  change: (lesson: string) => ['change', lesson],
   checks: (lesson: string) => ['checks', lesson],
   compared: (one: string, other: string) => ['compared', one, other],
   comparisons: (lesson: string) => ['comparisons', lesson],

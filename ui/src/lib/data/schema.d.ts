@@ -1295,6 +1295,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Change
+         * @description What a lesson comes to for its golfer.
+         */
+        get: operations["change_change"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/complaint": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Complaint
+         * @description Keep what the golfer came with; said again it takes the place of what was said before.
+         */
+        put: operations["change_keep_complaint"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chosen-changes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Choose
+         * @description Choose a change.
+         */
+        put: operations["change_choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chosen-changes/{id}/dropped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Drop
+         * @description Drop a change, or take it up again: the coach's word, whatever was putted.
+         */
+        put: operations["change_drop"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/pauses": {
         parameters: {
             query?: never;
@@ -3682,6 +3762,8 @@ export interface components {
             see: string;
             /** Aim */
             aim: string;
+            /** Change */
+            change: string;
         };
         /**
          * CalledIn
@@ -3843,31 +3925,6 @@ export interface components {
             made_at: string;
         };
         /**
-         * ChangeOut
-         * @description A day on which something of a golfer was changed.
-         */
-        ChangeOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Golfer Id
-             * Format: uuid
-             */
-            golfer_id: string;
-            /** Words */
-            words: string;
-            /**
-             * Made At
-             * Format: date-time
-             */
-            made_at: string;
-            /** Voided */
-            voided: boolean;
-        };
-        /**
          * CheckOut
          * @description A check, and the step it is done in.
          */
@@ -3893,6 +3950,53 @@ export interface components {
              * @description what is noted of every putt for it
              */
             notes: string[];
+        };
+        /**
+         * ChosenIn
+         * @description The one change of a lesson, as it stands among those usual for a finding, or the coach's own.
+         */
+        ChosenIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** What */
+            what: string;
+            /**
+             * Feel
+             * @default
+             */
+            feel: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set_up" | "cue" | "routine" | "stroke" | "kit" | "practice" | "train_the_eye" | "trust";
+            /**
+             * Asks
+             * @description the question of its retest
+             * @default line
+             * @enum {string}
+             */
+            asks: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+            /**
+             * Cause
+             * @description the finding it is for; empty: none
+             * @default
+             */
+            cause: string;
+            /**
+             * Proposal
+             * @description the proposal it was taken from; empty: the coach's own
+             * @default
+             */
+            proposal: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
         };
         /** Circle */
         Circle: {
@@ -4169,6 +4273,11 @@ export interface components {
              */
             hole: boolean;
             /**
+             * Change Id
+             * @description the change it retests; null: none
+             */
+            change_id?: string | null;
+            /**
              * Started At
              * Format: date-time
              */
@@ -4216,6 +4325,52 @@ export interface components {
             /** Turn Words */
             turn_words: string;
             compared: components["schemas"]["ComparedOut"];
+        };
+        /**
+         * ComplaintIn
+         * @description What the golfer came with; anything of it may be left out.
+         */
+        ComplaintIn: {
+            /**
+             * Misses
+             * @description where the putts go
+             * @default []
+             */
+            misses: ("left" | "right" | "both" | "short" | "past")[];
+            /**
+             * From M
+             * @description the shortest length at which it shows; null: no shortest
+             */
+            from_m?: number | null;
+            /**
+             * To M
+             * @description the longest length at which it shows; null: no longest
+             */
+            to_m?: number | null;
+            /**
+             * Felt
+             * @description what the golfer feels it to be; null: cannot say
+             */
+            felt?: ("sight" | "mark" | "aim" | "stroke" | "strike" | "stillness" | "read" | "pace") | null;
+            /**
+             * Trust
+             * @description trust over the ball, 1 to 5
+             */
+            trust?: number | null;
+            /** Wants */
+            wants?: ("fewer_misses" | "see_straight" | "stop_steering" | "better_pace" | "to_know") | null;
+            /**
+             * Said
+             * @description the golfer's own sentence
+             * @default
+             */
+            said: string;
+        };
+        /** ComplaintOut */
+        ComplaintOut: {
+            complaint: components["schemas"]["ComplaintIn"] | null;
+            /** Words */
+            words: string;
         };
         /** ConditionDrawn */
         ConditionDrawn: {
@@ -4431,6 +4586,11 @@ export interface components {
             drifted: boolean;
             /** Words */
             words: string;
+        };
+        /** DroppedIn */
+        DroppedIn: {
+            /** Dropped */
+            dropped: boolean;
         };
         /**
          * EffectWords
@@ -5227,6 +5387,25 @@ export interface components {
              * @description the golfer's own step, 0.3 to 1.2 m; null: not noted
              */
             step_m?: number | null;
+            /**
+             * Usual Misses
+             * @description where putts usually miss
+             * @default []
+             */
+            usual_misses: ("left" | "right" | "both" | "short" | "past")[];
+            /**
+             * Glasses
+             * @description worn while putting; empty: not known
+             * @default
+             * @enum {string}
+             */
+            glasses: "" | "none" | "single" | "varifocal" | "contacts";
+            /**
+             * Limits
+             * @description what limits posture
+             * @default []
+             */
+            limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance")[];
             /** @description as it was when the editing began; null for a new one */
             seen?: components["schemas"]["GolferNoted"] | null;
             /**
@@ -5297,6 +5476,25 @@ export interface components {
              * @description the golfer's own step, 0.3 to 1.2 m; null: not noted
              */
             step_m?: number | null;
+            /**
+             * Usual Misses
+             * @description where putts usually miss
+             * @default []
+             */
+            usual_misses: ("left" | "right" | "both" | "short" | "past")[];
+            /**
+             * Glasses
+             * @description worn while putting; empty: not known
+             * @default
+             * @enum {string}
+             */
+            glasses: "" | "none" | "single" | "varifocal" | "contacts";
+            /**
+             * Limits
+             * @description what limits posture
+             * @default []
+             */
+            limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance")[];
         };
         /** GolferOut */
         GolferOut: {
@@ -5331,6 +5529,15 @@ export interface components {
             usual_noted: boolean;
             /** Step M */
             step_m: number | null;
+            /** Usual Misses */
+            usual_misses: ("left" | "right" | "both" | "short" | "past")[];
+            /**
+             * Glasses
+             * @enum {string}
+             */
+            glasses: "" | "none" | "single" | "varifocal" | "contacts";
+            /** Limits */
+            limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance")[];
             /** Invented */
             invented: boolean;
         };
@@ -5382,7 +5589,7 @@ export interface components {
             /** Shares */
             shares: components["schemas"]["ShareLineOut"][];
             /** Changes */
-            changes: components["schemas"]["ChangeOut"][];
+            changes: components["schemas"]["libella__api__judge__golfers_line__ChangeOut"][];
             /** Joins */
             joins: components["schemas"]["LineJoinOut"][];
             /**
@@ -5405,6 +5612,63 @@ export interface components {
             way: "plus" | "minus";
             /** Words */
             words: string;
+        };
+        /**
+         * HeldOut
+         * @description A change as it was chosen, and where it stands.
+         */
+        HeldOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** What */
+            what: string;
+            /** Feel */
+            feel: string;
+            /** Kind Name */
+            kind_name: string;
+            /**
+             * Asks
+             * @enum {string}
+             */
+            asks: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+            /**
+             * Factors
+             * @description in what the changed way is not as usual
+             */
+            factors: {
+                [key: string]: string;
+            };
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "untested" | "open" | "better_so_far" | "kept" | "worse" | "dropped";
+            /** Words */
+            words: string;
+            /** Retest Words */
+            retest_words: string;
+            /**
+             * Each
+             * @description putts each way that a retest takes
+             */
+            each: number;
+            /** Dropped */
+            dropped: boolean;
+            /** Retests */
+            retests: components["schemas"]["RetestOut"][];
         };
         /**
          * HowIn
@@ -6162,6 +6426,11 @@ export interface components {
              * @description the aim at address, in one line
              */
             aim: string;
+            /**
+             * Change
+             * @description the one change, in one line
+             */
+            change: string;
             brief: components["schemas"]["BriefOut"];
             /**
              * Set Ups
@@ -6908,6 +7177,20 @@ export interface components {
             words: string;
             /** Why */
             why: string;
+        };
+        /**
+         * OfferOut
+         * @description What is usually changed for a finding of the lesson.
+         */
+        OfferOut: {
+            /** Cause */
+            cause: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /** Proposals */
+            proposals: components["schemas"]["UsualChangeOut"][];
         };
         /** OpenLesson */
         OpenLesson: {
@@ -8150,6 +8433,31 @@ export interface components {
             value: number;
             /** Words */
             words: string;
+        };
+        /**
+         * RetestOut
+         * @description A retest as far as it was putted.
+         */
+        RetestOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Final */
+            final: boolean;
+            /** @description how many more putts of a hundred are as wanted; null while too few */
+            gain: components["schemas"]["Estimate"] | null;
         };
         /**
          * RigSightOut
@@ -9973,6 +10281,36 @@ export interface components {
             changed: string;
         };
         /**
+         * UsualChangeOut
+         * @description One thing that may be changed, with the school it belongs to and that school's rival.
+         */
+        UsualChangeOut: {
+            /** Code */
+            code: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set_up" | "cue" | "routine" | "stroke" | "kit" | "practice" | "train_the_eye" | "trust";
+            /** Kind Name */
+            kind_name: string;
+            /** What */
+            what: string;
+            /** Feel */
+            feel: string;
+            /**
+             * Asks
+             * @enum {string}
+             */
+            asks: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+            /** School */
+            school: string;
+            /** Rival */
+            rival: string;
+            /** Caution */
+            caution: string;
+        };
+        /**
          * UsualLengthIn
          * @description A length and how often it is putted beside the others.
          */
@@ -10410,6 +10748,60 @@ export interface components {
             left_mm: number;
             /** Right Mm */
             right_mm: number;
+        };
+        /**
+         * ChangeOut
+         * @description What a lesson comes to for its golfer: what they came with, the answer, the one change.
+         */
+        libella__api__change__changes__ChangeOut: {
+            complaint: components["schemas"]["ComplaintIn"] | null;
+            /** Complaint Words */
+            complaint_words: string;
+            /**
+             * Answer
+             * @description sentence by sentence
+             */
+            answer: string[];
+            /**
+             * Offers
+             * @description what is usually changed, by finding, the first finding first
+             */
+            offers: components["schemas"]["OfferOut"][];
+            /**
+             * Held
+             * @description changes of this golfer, newest first
+             */
+            held: components["schemas"]["HeldOut"][];
+            /**
+             * Ask First
+             * @description said before a second change is chosen; empty where none is held
+             */
+            ask_first: string;
+        };
+        /**
+         * ChangeOut
+         * @description A day on which something of a golfer was changed.
+         */
+        libella__api__judge__golfers_line__ChangeOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Words */
+            words: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Voided */
+            voided: boolean;
         };
     };
     responses: never;
@@ -16881,7 +17273,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"];
+                    "application/json": components["schemas"]["libella__api__judge__golfers_line__ChangeOut"];
                 };
             };
             /** @description Bad Request */
@@ -16987,7 +17379,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"];
+                    "application/json": components["schemas"]["libella__api__judge__golfers_line__ChangeOut"];
                 };
             };
             /** @description Bad Request */
@@ -17623,6 +18015,432 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TwoSidesOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_change: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["libella__api__change__changes__ChangeOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_keep_complaint: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComplaintIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComplaintOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeldOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DroppedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeldOut"];
                 };
             };
             /** @description Bad Request */

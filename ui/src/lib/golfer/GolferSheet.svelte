@@ -11,9 +11,12 @@
   import Choice from '$lib/base/Choice.svelte'
   import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Several from '$lib/base/Several.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import { stepsAre } from '$lib/base/stride.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { missesTapped } from '$lib/change/complaint'
+  import { NOBODY, notedOf, type Noted } from './noted'
   import UsualLengths from './UsualLengths.svelte'
   import { noteGolfer } from './writes'
 
@@ -27,17 +30,10 @@
   let { open = $bindable(), golfer, kept, teach }: Props = $props()
 
   const levels = levelsQuery()
+  const MISSES = choices<Noted['usual_misses'][number]>('miss')
+  const LIMITS = choices<Noted['limits'][number]>('limit')
+  const WORN = choices<Noted['glasses']>('worn')
   const HANDS = choices<Shapes['GolferIn']['hand']>('hand')
-  type Noted = Required<Shapes['GolferNoted']>
-  const NOBODY = (): Noted => ({ name: '', hand: 'right', level: 'club', notes: '', usual_lengths: null, step_m: null })
-  const notedOf = (it: Shapes['GolferOut']): Noted => ({
-    name: it.name,
-    hand: it.hand,
-    level: it.level,
-    notes: it.notes,
-    usual_lengths: it.usual_noted ? it.usual_lengths : null,
-    step_m: it.step_m
-  })
   /** Somebody new, half noted: there again after a reload. */
   const begun = new Draft<Noted>('golfer', NOBODY)
   let draft = $state<Noted>(NOBODY())
@@ -126,6 +122,21 @@
           <button class="button plain" type="button" onclick={() => (draft.step_m = null)}>Take the step out</button>
         {/if}
       </div>
+      <Several
+        label="Usual miss"
+        shown
+        options={MISSES}
+        values={draft.usual_misses}
+        change={(it) => (draft.usual_misses = missesTapped(draft.usual_misses, it))}
+      />
+      <Several
+        label="Spared, where it hurts or gives way"
+        shown
+        options={LIMITS}
+        values={draft.limits}
+        change={(it) => (draft.limits = it)}
+      />
+      <Choice label="Worn while putting" options={WORN} bind:value={draft.glasses} />
       <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} {error} />
     {/if}
     {#if error}<Trouble {error} />{/if}

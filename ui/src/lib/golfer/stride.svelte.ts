@@ -2,6 +2,7 @@
 import { stepsAre } from '$lib/base/stride.svelte'
 import { api, ask } from '$lib/data/client'
 import { createWrite } from '$lib/data/write.svelte'
+import { notedOf } from './noted'
 import { noteGolfer } from './writes'
 
 /** Lengths below here are paced off by the golfer: `stands` is the step as it is kept, metres. */
@@ -15,11 +16,8 @@ export function golferPaces(id: () => string | undefined, stands: () => number |
     const golfer = id()
     if (!golfer) return
     told = { id: golfer, metres: step_m }
-    const { name, hand, level, notes, usual_lengths, usual_noted } = await ask(
-      api.GET('/api/golfers/{id}', { params: { path: { id: golfer } } })
-    )
-    const body = { name, hand, level, notes, step_m, usual_lengths: usual_noted ? usual_lengths : null }
-    noting.mutate({ id: golfer, body: { ...body, seen: null, hand_from: null } })
+    const stands = notedOf(await ask(api.GET('/api/golfers/{id}', { params: { path: { id: golfer } } })))
+    noting.mutate({ id: golfer, body: { ...stands, step_m, seen: null, hand_from: null } })
   }
   stepsAre({
     get metres() {

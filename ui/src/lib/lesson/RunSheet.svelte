@@ -63,7 +63,8 @@
           : '',
       brief: block ? `${block.putts} of ${block.planned}` : '–'
     },
-    { name: 'Judge', at: 'judge', result: judged, brief: stale ? 'anew' : found.data?.brief }
+    { name: 'Judge', at: 'judge', result: judged, brief: stale ? 'anew' : found.data?.brief },
+    { name: 'Change', at: 'change', result: sheet?.change ?? '', brief: brief?.change }
   ])
 </script>
 

@@ -14,6 +14,9 @@
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import ComplaintEntries from '$lib/change/ComplaintEntries.svelte'
+  import { isSaid, NOTHING_SAID } from '$lib/change/complaint'
+  import { tellComplaint } from '$lib/change/writes'
   import { lastFloorQuery } from './queries.svelte'
   import { startLesson } from './writes'
 
@@ -25,6 +28,11 @@
 
   const FRESH = (): LessonDraft => ({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
   let draft = $state(FRESH())
+  let complaint = $state(NOTHING_SAID())
+  /** What brings them here is kept with the lesson, where anything of it was said. */
+  function tell(lesson: string): void {
+    if (isSaid($state.snapshot(complaint))) void outbox.post(tellComplaint(lesson, $state.snapshot(complaint)))
+  }
   const floor = lastFloorQuery(
     () => golfer.id,
     () => open
@@ -32,6 +40,7 @@
   const starting = createWrite(
     () => startLesson({ ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }),
     (lesson) => {
+      tell(lesson.id)
       if (!open) return
       open = false
       void goto(`/lessons/${lesson.id}/set`)
@@ -50,6 +59,7 @@
     async (station: Shapes['SavedOut']) => {
       const body = { ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }
       const lesson = await outbox.post(startLesson(body), () => true)
+      tell(lesson.id)
       await outbox.post(
         keepPlan(lesson.id, { id: v7(), replaces_id: null, plan: planOf(station), seen: [] }),
         () => true
@@ -71,6 +81,7 @@
       starting.reset()
       straight.reset()
       draft = FRESH()
+      complaint = NOTHING_SAID()
     })
   })
   // The same floor as last time, or the studio's name for a first lesson: unless a place was typed before it came.
@@ -103,6 +114,7 @@
     </div>
   {/if}
   <form onsubmit={start} class="grid gap-4">
+    <ComplaintEntries bind:complaint />
     <LessonEntries bind:draft error={error ? refusal(error) : null} />
     {#if error}<Trouble {error} />{/if}
     <button class="button primary min-h-14 text-lg" disabled={busy}>Start lesson</button>

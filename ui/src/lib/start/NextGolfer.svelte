@@ -8,6 +8,7 @@
   import { Draft } from '$lib/base/draft.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { seenLastQuery } from '$lib/golfer/queries.svelte'
+  import { NOBODY } from '$lib/golfer/noted'
   import { noteGolfer } from '$lib/golfer/writes'
   import { startNext } from './writes'
 
@@ -27,7 +28,7 @@
   /** Somebody new: the name typed, and the hand tapped; whatever else is noted of a golfer comes later. */
   const adding = createWrite(
     ({ id, hand }: { id: string; hand: 'right' | 'left' }) =>
-      noteGolfer(id, { name: search.trim(), hand, level: 'club', notes: '' }),
+      noteGolfer(id, { ...NOBODY(), name: search.trim(), hand }),
     (golfer) => starting.mutate(golfer.id)
   )
   const HANDS = choices<'right' | 'left'>('hand')

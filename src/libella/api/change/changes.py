@@ -1,0 +1,232 @@
+"""What a golfer comes with, what the lesson answers, and the one change: chosen, retested, kept or dropped."""
+
+from datetime import UTC, datetime
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from ...core.certainty.estimate import Estimate
+from ...core.change.complaint import Complaint, Felt, Miss, Want
+from ...core.change.proposal import Chosen, Kind, Proposal, proposals_for
+from ...core.change.retest import EACH, Standing
+from ...core.judge.findings.finding import Cause, Finding
+from ...core.judge.findings.ranked import FIRST, RULES
+from ...core.start.turns import Question
+from ...lessons.change import changes, complaints
+from ...lessons.desk import kept
+from ...lessons.desk.desk import Desk
+from ...lessons.judge.findings import judge_whole
+from ...lessons.lesson.lessons import lesson_sheet
+from ...words.change import change as words
+from ...words.change.complaint import answer_said, complaint_said
+from ...words.judge import chosen as chosen_words
+from ...words.judge.findings import cause_said
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Moment, ShortWords, as_kept
+
+router = APIRouter(tags=["change"])
+
+
+class ComplaintIn(Entry):
+    """What the golfer came with; anything of it may be left out."""
+
+    misses: tuple[Miss, ...] = Field((), max_length=4, description="where the putts go")
+    from_m: float | None = Field(None, description="the shortest length at which it shows; null: no shortest")
+    to_m: float | None = Field(None, description="the longest length at which it shows; null: no longest")
+    felt: Felt | None = Field(None, description="what the golfer feels it to be; null: cannot say")
+    trust: int | None = Field(None, description="trust over the ball, 1 to 5")
+    wants: Want | None = None
+    said: LongWords = Field("", description="the golfer's own sentence")
+
+
+class ComplaintOut(BaseModel):
+    complaint: ComplaintIn | None
+    words: str
+
+
+class ChosenIn(Entry):
+    """The one change of a lesson, as it stands among those usual for a finding, or the coach's own."""
+
+    lesson_id: UUID
+    what: ShortWords = Field(min_length=1)
+    feel: ShortWords = ""
+    kind: Kind
+    asks: Question = Field("line", description="the question of its retest")
+    cause: Cause = Field("", description="the finding it is for; empty: none")
+    proposal: str = Field("", description="the proposal it was taken from; empty: the coach's own")
+    made_at: Moment
+
+
+class DroppedIn(Entry):
+    dropped: bool
+
+
+class UsualChangeOut(BaseModel):
+    """One thing that may be changed, with the school it belongs to and that school's rival."""
+
+    code: str
+    kind: Kind
+    kind_name: str
+    what: str
+    feel: str
+    asks: Question
+    school: str
+    rival: str
+    caution: str
+
+
+class OfferOut(BaseModel):
+    """What is usually changed for a finding of the lesson."""
+
+    cause: Cause
+    name: str
+    words: str
+    proposals: list[UsualChangeOut]
+
+
+class RetestOut(BaseModel):
+    """A retest as far as it was putted."""
+
+    id: UUID
+    lesson_id: UUID
+    started_at: datetime
+    final: bool
+    gain: Estimate | None = Field(description="how many more putts of a hundred are as wanted; null while too few")
+
+
+class HeldOut(Kept):
+    """A change as it was chosen, and where it stands."""
+
+    id: UUID
+    lesson_id: UUID
+    made_at: datetime
+    what: str
+    feel: str
+    kind_name: str
+    asks: Question
+    factors: dict[str, str] = Field(description="in what the changed way is not as usual")
+    standing: Standing
+    words: str
+    retest_words: str
+    each: int = Field(description="putts each way that a retest takes")
+    dropped: bool
+    retests: list[RetestOut]
+
+
+class ChangeOut(BaseModel):
+    """What a lesson comes to for its golfer: what they came with, the answer, the one change."""
+
+    complaint: ComplaintIn | None
+    complaint_words: str
+    answer: list[str] = Field(description="sentence by sentence")
+    offers: list[OfferOut] = Field(description="what is usually changed, by finding, the first finding first")
+    held: list[HeldOut] = Field(description="changes of this golfer, newest first")
+    ask_first: str = Field(description="said before a second change is chosen; empty where none is held")
+
+
+@router.get("/lessons/{id}/change")
+def change(desk: AtDesk, id: UUID, units: InUnits = "metric") -> ChangeOut:
+    """What a lesson comes to for its golfer."""
+    return as_kept(
+        kept.of_lesson(desk, id, f"change, {units}", lambda whole, _: _change(whole, id, units).model_dump_json())
+    )
+
+
+@router.put("/lessons/{id}/complaint")
+def keep_complaint(desk: AtDesk, id: UUID, entry: ComplaintIn, units: InUnits = "metric") -> ComplaintOut:
+    """Keep what the golfer came with; said again it takes the place of what was said before."""
+    told = Complaint(**entry.model_dump())
+    complaints.keep_complaint(desk, id, told)
+    return ComplaintOut(complaint=entry, words=complaint_said(told, units))
+
+
+@router.put("/chosen-changes/{id}")
+def choose(desk: AtDesk, id: UUID7, entry: ChosenIn) -> HeldOut:
+    """Choose a change."""
+    told = entry.model_dump(exclude={"lesson_id", "made_at"})
+    changes.choose_change(desk, id, entry.lesson_id, Chosen(**told), entry.made_at)
+    return _one(desk, id)
+
+
+@router.put("/chosen-changes/{id}/dropped")
+def drop(desk: AtDesk, id: UUID, entry: DroppedIn) -> HeldOut:
+    """Drop a change, or take it up again: the coach's word, whatever was putted."""
+    changes.drop_change(desk, id, datetime.now(UTC) if entry.dropped else None)
+    return _one(desk, id)
+
+
+def _one(desk: Desk, id: UUID) -> HeldOut:
+    return _held(changes.change_held(desk, id))
+
+
+def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
+    whole, sheet = judge_whole(desk, id), lesson_sheet(desk, id)
+    hand, told = whole.ledger.hand, complaints.complaint_of(sheet.lesson.complaint)
+    headline = chosen_words.headline_said(whole.judged.chosen, hand, units)
+    held = [_held(it) for it in changes.changes_held(desk, sheet.golfer.id)]
+    named = [it for it in whole.judged.findings.ranked if it.is_named and not it.explained_by]
+    hinted = [it for it in whole.judged.findings.ranked if it.hinted and not it.explained_by]
+    return ChangeOut(
+        complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
+        complaint_words="" if told is None else complaint_said(told, units),
+        answer=answer_said(complaints.answer_of(desk, id, whole), headline, hand, units),
+        offers=[
+            OfferOut(
+                cause=it.cause,
+                name=RULES[it.cause].name,
+                words=cause_said(it, hand, units),
+                proposals=[_proposal(one) for one in proposals_for(it.cause)],
+            )
+            for it in _offered(named, hinted)
+        ],
+        held=held,
+        ask_first=words.ONE_AT_A_TIME if any(not it.dropped for it in held) else "",
+    )
+
+
+def _offered(named: list[Finding], hinted: list[Finding]) -> list[Finding]:
+    """What is named; where nothing is, what something read speaks for."""
+    return (named or hinted)[:FIRST]
+
+
+def _proposal(it: Proposal) -> UsualChangeOut:
+    return UsualChangeOut(
+        code=it.code,
+        kind=it.kind,
+        kind_name=words.KIND_NAMES[it.kind],
+        what=it.what,
+        feel=it.feel,
+        asks=it.asks,
+        school=it.school,
+        rival=it.rival,
+        caution=it.caution,
+    )
+
+
+def _held(it: changes.Change) -> HeldOut:
+    told = {one.id: one for one in it.tested.retests}
+    assert it.kept.lesson_id is not None
+    return HeldOut(
+        id=it.kept.id,
+        lesson_id=it.kept.lesson_id,
+        made_at=it.kept.made_at,
+        what=it.chosen.what,
+        feel=it.chosen.feel,
+        kind_name=words.KIND_NAMES[it.chosen.kind],
+        asks=it.chosen.asks,
+        factors=it.chosen.factors,
+        standing=it.tested.standing,
+        words=words.standing_said(it.tested, it.chosen.asks, it.beside),
+        retest_words=words.retest_said(it.chosen.asks),
+        each=EACH,
+        dropped=it.kept.dropped_at is not None,
+        retests=[
+            RetestOut(
+                id=one.comparison.id,
+                lesson_id=one.comparison.lesson_id,
+                started_at=one.comparison.started_at,
+                final=one.turn.condition is None,
+                gain=told[str(one.comparison.id)].gain if str(one.comparison.id) in told else None,
+            )
+            for one in it.retests
+        ],
+    )

@@ -1,0 +1,1 @@
+"""Change: what the golfer came with, the answer, the one change and its retests."""

@@ -1,0 +1,38 @@
+"""What a golfer came with, and what the lesson answers."""
+
+from collections.abc import Mapping
+from typing import Any, Final
+from uuid import UUID
+
+from ...core.change.answer import Answer, answer
+from ...core.change.complaint import Complaint
+from ...store.tables import LessonRow
+from ..desk.desk import Desk
+from ..desk.problem import Closed
+from ..desk.stored import Stored
+from ..judge.findings import WholeLesson
+from ..lesson.lessons import lesson_sheet
+from ..values import KeptLesson, value_of
+
+_COMPLAINT: Final[Stored[Complaint]] = Stored(Complaint)
+
+
+def keep_complaint(desk: Desk, lesson_id: UUID, told: Complaint) -> KeptLesson:
+    """Keep what the golfer came with; said again it takes the place of what was said before."""
+    with desk.transaction() as session:
+        row = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
+        if row.voided_at is not None:
+            raise Closed("lesson_voided")
+        row.complaint = _COMPLAINT.keep(told)
+        return value_of(KeptLesson, row)
+
+
+def complaint_of(told: Mapping[str, Any] | None) -> Complaint | None:
+    """As it is kept of a lesson; None where nobody asked."""
+    return None if told is None else _COMPLAINT.read(told)
+
+
+def answer_of(desk: Desk, lesson_id: UUID, whole: WholeLesson) -> Answer:
+    """What a lesson, judged, answers; to nothing where nobody asked what the golfer came with."""
+    told = complaint_of(lesson_sheet(desk, lesson_id).lesson.complaint)
+    return answer(told or Complaint(), whole.judged)

@@ -1,0 +1,148 @@
+<!-- Change: what brought the golfer here and what the lesson answers, the one change, and how it fares in its retests. -->
+<script lang="ts">
+  import { goto } from '$app/navigation'
+  import { page } from '$app/state'
+  import Coming from '$lib/base/Coming.svelte'
+  import Said from '$lib/base/Said.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import ComplaintSheet from '$lib/change/ComplaintSheet.svelte'
+  import HeldChange from '$lib/change/HeldChange.svelte'
+  import OwnChange from '$lib/change/OwnChange.svelte'
+  import { changeQuery } from '$lib/change/queries.svelte'
+  import { chooseChange } from '$lib/change/writes'
+  import { stamp } from '$lib/data/clock'
+  import type { Shapes } from '$lib/data/client'
+  import Picture from '$lib/drawing/Picture.svelte'
+  import { findingsQuery } from '$lib/judge/queries.svelte'
+  import { lessonQuery } from '$lib/data/queries.svelte'
+  import { createWrite } from '$lib/data/write.svelte'
+
+  const id = $derived(page.params.id ?? '')
+  const lesson = lessonQuery(() => id)
+  const change = changeQuery(() => id)
+  const found = findingsQuery(() => id)
+  const it = $derived(change.data)
+  const held = $derived(it?.held.filter((one) => !one.dropped) ?? [])
+  const dropped = $derived(it?.held.filter((one) => one.dropped) ?? [])
+  /** With one held another is asked about first. */
+  let another = $state(false)
+  const choosing = $derived(another || (it !== undefined && held.length === 0))
+
+  let telling = $state(false)
+  let wording = $state(false)
+  type Own = Pick<Required<Shapes['ChosenIn']>, 'what' | 'feel' | 'kind' | 'asks'>
+  const choose = createWrite(
+    (own: Own & { cause?: string; proposal?: string }) =>
+      chooseChange({ cause: '', proposal: '', ...own, lesson_id: id, made_at: stamp() }),
+    () => {
+      another = false
+      wording = false
+      void goto(`/lessons/${id}/change`, { replaceState: true })
+    }
+  )
+</script>
+
+{#if change.error && !it}
+  <div class="p-6"><Trouble error={change.error} again={() => change.refetch()} /></div>
+{:else if it && lesson.data}
+  <div class="grid min-h-full grid-cols-1 content-start desk:h-full desk:content-stretch desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_340px]">
+    <div class="min-h-0 px-6 py-4 desk:overflow-y-auto">
+      <h1 class="wide text-[26px] leading-tight">
+        {choosing ? (held.length ? 'Another change' : 'One change') : 'The change'}
+      </h1>
+      {#if choosing}
+        {#if held.length}<p class="mt-1 max-w-prose text-lg" data-ask-first>{it.ask_first}</p>{/if}
+        {#if !it.offers.length}
+          <p class="mt-1 max-w-prose text-lg" data-none-named>
+            Nothing is named yet that could be changed: check what Judge says next, or word a change of your own.
+          </p>
+        {/if}
+        {#each it.offers as offer (offer.cause)}
+          <section class="mt-4" data-offer={offer.cause}>
+            <h2 class="border-b-2 border-ink pb-1 text-lg font-semibold"><Said text={offer.words} /></h2>
+            <div class="mt-2 grid gap-2 sm:grid-cols-2">
+              {#each offer.proposals as one (one.code)}
+                <button
+                  class="button min-h-20 flex-col items-stretch gap-0.5 p-3 text-left whitespace-normal"
+                  data-proposal={one.code}
+                  disabled={choose.isPending}
+                  onclick={() =>
+                    choose.mutate({
+                      what: one.what,
+                      feel: one.feel,
+                      kind: one.kind,
+                      asks: one.asks,
+                      cause: offer.cause,
+                      proposal: one.code
+                    })}
+                >
+                  <span class="text-lg leading-tight font-semibold">{one.what}</span>
+                  <span class="leading-snug font-normal">{one.feel}</span>
+                  {#if one.school}<span class="text-sm leading-snug font-normal text-faded"
+                      >{one.school}; others: {one.rival}</span
+                    >{/if}
+                  {#if one.caution}<span class="text-sm leading-snug font-normal">{one.caution}</span>{/if}
+                </button>
+              {/each}
+            </div>
+          </section>
+        {/each}
+        {#if choose.error && !wording}<Trouble error={choose.error} />{/if}
+        <div class="mt-4 flex flex-wrap gap-2">
+          <button class="button" onclick={() => (wording = true)}>One of your own…</button>
+          {#if held.length}<button class="button plain" onclick={() => (another = false)}>Leave it at one</button>{/if}
+        </div>
+      {:else}
+        {#each held as one (one.id)}<HeldChange held={one} lessonId={id} sheet={lesson.data} />{/each}
+        <button class="button mt-4" onclick={() => (another = true)}>Another change…</button>
+      {/if}
+      {#if dropped.length}
+        <details class="mt-4 border-t border-hairline">
+          <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold">Dropped: {dropped.length}</summary>
+          {#each dropped as one (one.id)}<HeldChange held={one} lessonId={id} sheet={lesson.data} />{/each}
+        </details>
+      {/if}
+    </div>
+    <aside
+      class="flex min-h-0 flex-col gap-3 border-hairline px-4 py-4 max-desk:order-first max-desk:border-b desk:overflow-y-auto desk:border-l"
+      aria-label="The answer"
+    >
+      <section>
+        <h2 class="wide text-lg">They came with</h2>
+        {#if it.complaint_words}
+          <p class="mt-1 leading-snug" data-came-with>{it.complaint_words}</p>
+        {:else}
+          <p class="mt-1 leading-snug text-faded" data-came-with>Nobody asked yet.</p>
+        {/if}
+        <button class="button mt-2" onclick={() => (telling = true)}
+          >{it.complaint ? 'Say it otherwise…' : 'What brings them here…'}</button
+        >
+      </section>
+      <section>
+        <h2 class="wide text-lg">The answer</h2>
+        <ul class="mt-1 grid gap-1.5" data-answer>
+          {#each it.answer as one (one)}<li class="leading-snug"><Said text={one} /></li>{/each}
+        </ul>
+        {#if found.data?.picture}
+          <div class="mt-2">
+            <Picture small scene={found.data.picture} label={found.data.headline} words={found.data.picture_words} />
+          </div>
+        {/if}
+      </section>
+    </aside>
+  </div>
+  <ComplaintSheet
+    bind:open={telling}
+    lessonId={id}
+    complaint={it.complaint as Required<Shapes['ComplaintIn']> | null}
+  />
+  <OwnChange
+    bind:open={wording}
+    lessonId={id}
+    busy={choose.isPending}
+    error={choose.error}
+    choose={(own) => choose.mutate(own)}
+  />
+{:else}
+  <Coming page what="The change" />
+{/if}
