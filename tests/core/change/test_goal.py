@@ -8,13 +8,15 @@ from hypothesis import given
 from hypothesis import strategies as st
 from scipy.stats import binom
 
-from libella.core.change.goal import CountGoal, Goal, ShareGoal
+from libella.core.change.goal import CountGoal, LevelGoal, ShareGoal
 from libella.core.estimate.shares import Share
+from libella.core.measure.interval import Interval
+from libella.core.measure.limits import OutOfLimits
 
 RUNS = st.lists(st.integers(0, 10), min_size=1, max_size=5)
 
 
-def within_three_runs(goal: Goal, of: int, can: float) -> float:
+def within_three_runs(goal: ShareGoal | CountGoal, of: int, can: float) -> float:
     """The exact chance of a pass in at most three runs, of somebody who can do it so often."""
     each = [float(binom.pmf(n, of, can)) for n in range(of + 1)]
 
@@ -44,7 +46,7 @@ def test_a_count_of_fourteen_in_fifteen_is_passed_as_often_as_it_is_said(can: fl
 
 
 @given(RUNS, st.sampled_from([ShareGoal(0.5), ShareGoal(0.8), CountGoal(9, 10)]), st.data())
-def test_a_better_last_run_never_makes_it_worse(runs: list[int], goal: Goal, data: st.DataObject):
+def test_a_better_last_run_never_makes_it_worse(runs: list[int], goal: ShareGoal | CountGoal, data: st.DataObject):
     order = ("under", "open", "passed")
     better = [*runs[:-1], data.draw(st.integers(runs[-1], 10))]
     was, now = (goal.standing([Share(it, 10) for it in those]) for those in (runs, better))
@@ -65,8 +67,28 @@ def test_nothing_putted_is_open_and_a_short_run_passes_no_count():
 
 
 @pytest.mark.parametrize(
-    "made", [lambda: ShareGoal(0.9), lambda: ShareGoal(0), lambda: CountGoal(16, 15), lambda: CountGoal(0, 15)]
+    "made",
+    [
+        lambda: ShareGoal(0.9),
+        lambda: ShareGoal(0),
+        lambda: CountGoal(16, 15),
+        lambda: CountGoal(0, 15),
+        lambda: LevelGoal(0),
+    ],
 )
-def test_a_goal_that_cannot_be_shown_or_met_is_refused(made: Callable[[], Goal]):
-    with pytest.raises(ValueError, match=r"share shown in a few putts|a count of"):
+def test_a_goal_that_cannot_be_shown_or_met_is_refused(made: Callable[[], object]):
+    with pytest.raises(OutOfLimits):
         made()
+
+
+def near(*degrees: float) -> list[Interval]:
+    return [Interval(it - 0.1, it + 0.1) for it in degrees]
+
+
+def test_a_bias_is_shown_by_the_runs_together_and_out_of_reach_by_two_of_them():
+    goal, once, off = LevelGoal(0.5), near(0.2, -0.4, 0.5, -0.1, 0.3), near(1.4, 1.6, 1.5, 1.7, 1.3)
+    assert goal.standing([]) == goal.standing([[]]) == "open"
+    # One run of five can't show it; three together do.
+    assert goal.standing([once * 3]) == goal.standing([once] * 3) == "passed"
+    assert goal.standing([off]) == "open" and goal.standing([off, off]) == "under"
+    assert goal.standing([off, off, once]) == "open"

@@ -4,8 +4,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
+import numpy as np
+
 from ..certainty.verdict import is_likely
+from ..estimate import posterior
 from ..estimate.shares import Share, falls_short
+from ..measure.interval import Interval
+from ..measure.limits import OutOfLimits
 
 Standing = Literal["passed", "under", "open"]
 """Passed: harder next. Under: two runs told that it is out of reach, easier next. Open: once more."""
@@ -13,6 +18,7 @@ Standing = Literal["passed", "under", "open"]
 MOST_SHOWN: Final = 0.85
 """A share above it can't be shown in a few putts: such a goal is a count, and is called a count."""
 _RUNS_UNDER: Final = 2
+_WIDEST_DEG: Final = 5.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,7 +29,7 @@ class ShareGoal:
 
     def __post_init__(self) -> None:
         if not 0 < self.share <= MOST_SHOWN:
-            raise ValueError(f"a share shown in a few putts is over 0 and at most {MOST_SHOWN:g}: {self.share:g}")
+            raise OutOfLimits("goal", "goal_share", share=self.share, most=MOST_SHOWN)
 
     def standing(self, runs: Sequence[Share]) -> Standing:
         """`runs` since the last step, oldest first."""
@@ -40,7 +46,7 @@ class CountGoal:
 
     def __post_init__(self) -> None:
         if not 0 < self.times <= self.of:
-            raise ValueError(f"a count of {self.of} is from 1 to {self.of}: {self.times}")
+            raise OutOfLimits("goal", "goal_count", times=self.times, of=self.of)
 
     def standing(self, runs: Sequence[Share]) -> Standing:
         """`runs` since the last step, oldest first; one shorter than the goal's can't pass it."""
@@ -49,7 +55,35 @@ class CountGoal:
         return _if_not_passed(self.times / self.of, runs)
 
 
-Goal = ShareGoal | CountGoal
+@dataclass(frozen=True, slots=True)
+class LevelGoal:
+    """A bias no larger than so many degrees, to either side; shown by the runs together."""
+
+    within_deg: float
+
+    def __post_init__(self) -> None:
+        if not 0 < self.within_deg <= _WIDEST_DEG:
+            raise OutOfLimits("goal", "goal_level", "deg", most_deg=_WIDEST_DEG)
+
+    def standing(self, runs: Sequence[Sequence[Interval]]) -> Standing:
+        """`runs`: what was read in each since the last step, oldest first."""
+        told = [run for run in runs if run]
+        if not told:
+            return "open"
+        if is_likely(self._inside([it for run in told for it in run])):
+            return "passed"
+        last = told[-_RUNS_UNDER:]
+        beyond = [it for it in last if is_likely(1 - self._inside(it))]
+        return "under" if len(beyond) == _RUNS_UNDER else "open"
+
+    def _inside(self, readings: Sequence[Interval]) -> float:
+        """The chance that the bias lies within it."""
+        post = posterior(readings)
+        inside = np.abs(post.bias) <= self.within_deg
+        return float(post.weight.sum(axis=1)[inside].sum())
+
+
+Goal = ShareGoal | CountGoal | LevelGoal
 
 
 def _falls_short(share: float, seen: Share) -> float:

@@ -16,7 +16,7 @@ from ..judge.claims.difference import Difference
 from ..judge.claims.level import Level
 from ..judge.claims.reads import Compared
 
-EACH: Final = 12
+EACH: Final = 15
 """Putts each way that a retest is planned for: see the rates in `tests/bench/change.py`."""
 Standing = Literal["untested", "open", "better_so_far", "kept", "worse", "dropped"]
 _TOGETHER: Final = 2

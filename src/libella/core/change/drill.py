@@ -1,0 +1,132 @@
+"""A drill: what it serves, how its station is laid, its steps, dose, goal, what is easier and harder, its risk
+(practice 3). Every figure is an opinion that a coach may change."""
+
+from dataclasses import dataclass, field
+from typing import Final, Literal, get_args
+
+from ..golfer.limits import Limit
+from ..judge.findings.finding import Cause
+from ..measure.limits import Bounds, OutOfLimits
+from .goal import CountGoal, Goal, LevelGoal, ShareGoal
+
+Serves = Cause | Literal["transfer", "balance"]
+"""A finding, or what belongs to none: putting as on the course, all sides alike."""
+Event = Literal["putt", "set_down", "look", "round"]
+"""What is done over and over: a putt, a set-down, a look at a line; or a round on the course."""
+EVENTS: Final[tuple[Event, ...]] = get_args(Event)
+PUTTS: Final = Bounds(3, 60, "putts")
+MINUTES: Final = Bounds(0.5, 12, "min")
+"""Of one run: nobody stands longer in one place (practice 4)."""
+DAYS: Final = Bounds(1, 7, "days")
+_LONGEST: Final = 300
+
+
+@dataclass(frozen=True, slots=True)
+class Dose:
+    """How much: events in a run, minutes a run takes with its laying, days a week."""
+
+    times: int
+    minutes: float
+    days: int = 3
+
+    def __post_init__(self) -> None:
+        PUTTS.check("times", "dose_times", self.times)
+        MINUTES.check("minutes", "dose_minutes", self.minutes)
+        DAYS.check("days", "dose_days", self.days)
+
+
+@dataclass(frozen=True, slots=True)
+class Layout:
+    """How its station is laid.
+
+    rigs : kinds of rig by preference: the first of which the bag holds what it takes
+    aids : what lies beside it, as far as the bag holds it
+    lengths_m : of the putts, in turns; empty where nothing is putted
+    falls_percent : across the line, to the left and the right in turns; 0 on the level
+    hole : there is a hole; else a tape mark
+    """
+
+    rigs: tuple[str, ...] = ("no_rig",)
+    aids: tuple[str, ...] = ()
+    lengths_m: tuple[float, ...] = (2.5,)
+    falls_percent: float = 0.0
+    hole: bool = True
+
+
+@dataclass(frozen=True, slots=True)
+class Scored:
+    """What counts as done, once for each event: a note of the putt with one of these options; a start that the rig read
+    to be on the line; else what whoever watches taps.
+
+    note, options : of a putt that was noted; empty: none
+    start : the start as the rig read it lies within so many degrees, or where that is 0, passed clean; None: not the
+        start
+    asks : what is tapped where nothing else tells it: "Clean?"
+    """
+
+    asks: str
+    note: str = ""
+    options: tuple[str, ...] = ()
+    start: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Drill:
+    """One drill.
+
+    Attributes
+    ----------
+    code, name : its file, and what it is called
+    serves : the findings it is for, the first most
+    steps : what is done, in order
+    indoors, outdoors : what is other there
+    easier, harder : the next step either way, in words; a gate's own width comes from the ladder
+    guided : an aid is in view that can be taken away: then it is run with it, and bare
+    breaks : it is putted across a slope, from both sides in turns
+    sides : it is putted from all round the hole
+    unfit : what limits a golfer too much for it
+    """
+
+    code: str
+    name: str
+    purpose: str
+    serves: tuple[Serves, ...]
+    event: Event
+    layout: Layout
+    steps: tuple[str, ...]
+    dose: Dose
+    scored: Scored
+    goal: Goal
+    easier: str = ""
+    harder: str = ""
+    risk: str = ""
+    stop: str = ""
+    indoors: str = ""
+    outdoors: str = ""
+    school: str = ""
+    guided: bool = False
+    breaks: bool = False
+    sides: bool = False
+    unfit: tuple[Limit, ...] = field(default_factory=tuple)
+
+    def __post_init__(self) -> None:
+        for name, said in (("name", self.name), ("purpose", self.purpose)):
+            if not said.strip():
+                raise OutOfLimits(name, "drill_wanted")
+        for text in (self.name, self.purpose, self.easier, self.harder, self.risk, self.stop, *self.steps):
+            if len(text) > _LONGEST:
+                raise OutOfLimits("steps", "said_too_long", most=_LONGEST)
+        if self.event not in EVENTS:
+            raise OutOfLimits("event", "complaint_code", named=self.event, known=EVENTS)
+        if isinstance(self.goal, CountGoal) and self.goal.of > self.dose.times:
+            raise OutOfLimits("goal", "goal_over_dose", of=self.goal.of, times=self.dose.times)
+
+    @property
+    def putts(self) -> int:
+        """Putts of a run; 0 where nothing is putted."""
+        return self.dose.times if self.event == "putt" else 0
+
+
+__all__ = [
+    "CountGoal", "Dose", "Drill", "Event", "Goal", "Layout", "LevelGoal", "Scored", "Serves", "ShareGoal",
+]  # fmt: skip

@@ -1,0 +1,21 @@
+"""The putter between two pegs, wide first, then narrow."""
+
+from ..drill import CountGoal, Dose, Drill, Layout, Scored
+
+DRILL = Drill(
+    code="peg_and_ball",
+    name="Peg and ball",
+    purpose="The head is to come back to where it was set down.",
+    serves=("strike", "path"),
+    event="putt",
+    layout=Layout(("no_rig",), ("putter_gate",), (2.0,)),
+    steps=("Two pegs, a finger wider than the putter at each end.", "Putt; say which peg it touched, near or far."),
+    dose=Dose(15, 5.0, 3),
+    scored=Scored("Clean?", "aid:putter_gate", ("clean",)),
+    goal=CountGoal(14, 15),
+    easier="A finger wider.",
+    harder="A finger narrower.",
+    risk="Pegs near the face lie, they do not stand.",
+    stop="Stop when a peg was hit hard.",
+    guided=True,
+)

@@ -1,0 +1,108 @@
+"""What a plan is made of: what it is given, sessions with their items, the wishes that were not met (practice 4)."""
+
+import math
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Final, Literal
+
+from ..golfer.limits import Limit
+from ..measure.limits import Bounds, OutOfLimits
+from ..measure.side import Side
+from .drill import Drill, Serves
+
+Kind = Literal["check", "retention", "retest", "drill"]
+Wish = Literal["retest", "retention", "check", "first_two", "variety", "aid_off", "sides", "waits"]
+"""What a plan is to do beside staying within its minutes, the weightiest first; what it could not is named."""
+DAYS: Final = Bounds(1, 6, "days")
+MINUTES: Final = Bounds(5, 60, "min")
+WEEKS: Final = Bounds(1, 8, "weeks")
+PUTT_S: Final = 15.0
+"""A putt with what belongs to it: an opinion, until the golfer's own was recorded."""
+REST_EVERY_MIN: Final = 8.0
+
+
+@dataclass(frozen=True, slots=True)
+class Given:
+    """What a plan is made for.
+
+    findings : what is worked on, with its weight in putts of a hundred, the weightiest first
+    minutes : of each day of a week that is practised
+    change : one was chosen, and is retested; card : there is a set-up card to check by
+    limits : what limits the golfer; without : drills that are done with, or that nobody wants
+    owned : kinds of instrument at hand; None: not told
+    putt_s : seconds a putt takes
+    """
+
+    findings: tuple[tuple[Serves, float], ...]
+    minutes: tuple[float, ...]
+    weeks: int = 4
+    change: bool = False
+    card: bool = False
+    limits: tuple[Limit, ...] = ()
+    without: tuple[str, ...] = ()
+    owned: frozenset[str] | None = None
+    putt_s: float = PUTT_S
+    more: tuple[Drill, ...] = ()
+
+    def __post_init__(self) -> None:
+        DAYS.check("days", "plan_days", len(self.minutes))
+        WEEKS.check("weeks", "plan_weeks", self.weeks)
+        for n, it in enumerate(self.minutes):
+            MINUTES.check(f"minutes.{n}", "plan_minutes", it)
+        if not self.findings:
+            raise OutOfLimits("findings", "plan_of_nothing")
+
+
+@dataclass(frozen=True, slots=True)
+class Item:
+    """One thing of a session.
+
+    drill : its code; `serves`: the finding it is there for
+    times : putts, set-downs or looks; `bare`: without the aid
+    break_side : to which side the putts break; `quarter`: from which quarter of the hole, 1 to 4, 0 for any
+    """
+
+    kind: Kind
+    minutes: float
+    times: int = 0
+    drill: str = ""
+    serves: Serves = ""
+    bare: bool = True
+    break_side: Side = "neither"
+    quarter: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class Session:
+    """A day's practice: in which week and on the how-manieth day of it, both from 1; in order; `rests`: minutes of rest
+    within it."""
+
+    week: int
+    day: int
+    minutes: float
+    items: tuple[Item, ...]
+
+    @property
+    def rests(self) -> float:
+        return math.floor(sum(it.minutes for it in self.items) / REST_EVERY_MIN)
+
+
+@dataclass(frozen=True, slots=True)
+class Unmet:
+    """A wish that could not be met: in which week, 0 for the whole plan; `about`: a finding, or how much is missing."""
+
+    wish: Wish
+    week: int = 0
+    about: str = ""
+
+
+@dataclass(frozen=True)
+class Before:
+    """What was practised before: minutes for each finding, the drills known, those of the last two sessions; weeks and
+    sessions so far."""
+
+    minutes: Mapping[Serves, float] = field(default_factory=dict[Serves, float])
+    known: frozenset[str] = frozenset()
+    last: tuple[frozenset[str], ...] = ()
+    weeks: int = 0
+    sessions: int = 0

@@ -1,0 +1,253 @@
+"""One week of a plan as a small mixed-integer programme: what it may hold, what it is to do, what it came to
+(practice 4)."""
+
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import replace
+from itertools import pairwise
+from typing import Final
+
+from ..measure.side import Side
+from .drill import Drill, Serves
+from .programme import Programme
+from .retest import EACH
+from .session import REST_EVERY_MIN, Before, Given, Item, Kind, Session, Unmet, Wish
+
+RETENTION_PUTTS: Final = 10
+_CHECK_MIN, _LAY_MIN, _LONGEST_MIN = 1.5, 1.0, 12.0
+_MOST_RUNS: Final = 2
+_FIRST_TWO: Final = 0.6
+_AID_OFF: Final = (0.3, 0.7)
+_FIRST: Final[tuple[Kind, ...]] = ("check", "retention", "retest")
+"""In this order, before any drill: what is left without help shows before any other putt."""
+_MISSED_BY: Final = 8.0
+"""So many putts beside the share wanted are none: a run is not cut in two for it."""
+_HALF_LIFE_MIN: Final = 60.0
+_PIECES: Final = (0.0, 15.0, 30.0, 60.0, 120.0, 240.0)
+_TRANSFER: Final = 0.25
+"""Mixed putting weighs a quarter of the weightiest finding: an opinion."""
+_COST: Final[dict[Wish, float]] = {
+    "first_two": 200.0,
+    "variety": 600.0,
+    "aid_off": 2.0,
+    "sides": 150.0,
+}
+
+
+def minutes_of(it: Drill, putt_s: float) -> float:
+    """A run with its laying: putts by how long the golfer takes, all else as the drill says."""
+    if not it.putts:
+        return min(it.dose.minutes, _LONGEST_MIN)
+    return min(it.putts * putt_s / 60 + _LAY_MIN, _LONGEST_MIN)
+
+
+def _serves(it: Drill, weights: Mapping[Serves, float]) -> Serves:
+    """Of what is worked on, the weightiest that a drill serves: its minutes are booked there."""
+    return max((name for name in it.serves if name in weights), key=lambda name: weights[name])
+
+
+class Week:
+    """One week as a programme: what it may hold, what it is to do, what it came to."""
+
+    def __init__(self, given: Given, before: Before, week: int, used: Mapping[str, Drill]) -> None:
+        self.given, self.before, self.week, self.used = given, before, week, used
+        self.unmet: list[Unmet] = []
+        self.it = Programme()
+        self.days = range(len(given.minutes))
+        weights = dict(given.findings)
+        weights.setdefault("transfer", _TRANSFER * given.findings[0][1])
+        self.weights = weights
+        self.serves = {code: _serves(it, weights) for code, it in used.items()}
+        self.run = {
+            (day, code, bare): self.it.add(top=_MOST_RUNS, whole=True)
+            for day in self.days
+            for code, it in used.items()
+            for bare in ((False, True) if it.guided else (True,))
+        }
+        self.on = {(day, code): self.it.add(0.01, 1, whole=True) for day in self.days for code in used}
+        self.checks = self._placed()
+        self.slack: dict[tuple[Wish, int], int] = {}
+        self._limits()
+        self._wishes()
+        self._worth()
+
+    def _placed(self) -> list[list[Item]]:
+        """What stands before any drill, by day: the retest where there is most time, what was retained and the quick
+        check as early as they fit. What fits nowhere is named."""
+        room = [minutes * REST_EVERY_MIN / (REST_EVERY_MIN + 1) for minutes in self.given.minutes]
+        found: list[list[Item]] = [[] for _ in self.days]
+
+        def place(it: Item, wish: Wish, order: Sequence[int]) -> None:
+            day = next((day for day in order if room[day] >= it.minutes), None)
+            if day is None:
+                self.unmet.append(Unmet(wish, self.week))
+                return
+            room[day] -= it.minutes
+            found[day].append(it)
+
+        longest = sorted(self.days, key=lambda day: -room[day])
+        if self.given.change and self.week in (2, min(self.given.weeks, 5)):
+            retest = 2 * EACH * self.given.putt_s / 60 + _LAY_MIN
+            place(Item("retest", retest, 2 * EACH), "retest", longest)
+        retained = RETENTION_PUTTS * self.given.putt_s / 60 + _LAY_MIN / 2
+        place(Item("retention", retained, RETENTION_PUTTS), "retention", self.days)
+        if self.given.card:
+            place(Item("check", _CHECK_MIN), "check", self.days)
+        return [sorted(items, key=lambda it: _FIRST.index(it.kind)) for items in found]
+
+    def _missing(self, wish: Wish, n: int = 0) -> int:
+        self.slack[wish, n] = self.it.add(_COST[wish])
+        return self.slack[wish, n]
+
+    def _spent(self, day: int) -> dict[int, float]:
+        """Minutes of a day's runs."""
+        return {
+            name: minutes_of(self.used[code], self.given.putt_s) for (d, code, _), name in self.run.items() if d == day
+        }
+
+    def _limits(self) -> None:
+        for day, minutes in enumerate(self.given.minutes):
+            # One minute in nine is rest: eight are worked.
+            taken = sum(it.minutes for it in self.checks[day])
+            self.it.hold(self._spent(day), high=minutes * REST_EVERY_MIN / (REST_EVERY_MIN + 1) - taken)
+            for code, it in self.used.items():
+                runs = [name for (d, c, _), name in self.run.items() if (d, c) == (day, code)]
+                takes = minutes_of(it, self.given.putt_s)
+                most = max(1, math.floor(_LONGEST_MIN / takes))
+                self.it.hold(dict.fromkeys(runs, 1.0), high=min(_MOST_RUNS, most))
+                self.it.hold(dict.fromkeys(runs, 1.0) | {self.on[day, code]: -_MOST_RUNS}, high=0)
+                self.it.hold(dict.fromkeys(runs, -1.0) | {self.on[day, code]: 1.0}, high=0)
+        for code, it in self.used.items():
+            self.it.hold({self.on[day, code]: 1.0 for day in self.days}, high=it.dose.days)
+
+    def _wishes(self) -> None:
+        mixed = [name for (_, code, _), name in self.run.items() if self.used[code].sides]
+        if mixed and self.week > 1:
+            self.it.hold(dict.fromkeys(mixed, 1.0) | {self._missing("sides"): 1.0}, low=1)
+        self._first_two()
+        self._variety()
+        self._aid_off()
+        self._one_new()
+
+    def _first_two(self) -> None:
+        first = {name for name, _ in self.given.findings[:2]}
+        share = {
+            name: minutes_of(self.used[code], self.given.putt_s)
+            * ((1.0 if self.serves[code] in first else 0.0) - _FIRST_TWO)
+            for (_, code, _), name in self.run.items()
+        }
+        self.it.hold(share | {self._missing("first_two"): 1.0}, low=0)
+
+    def _variety(self) -> None:
+        """No drill alone in three sessions running."""
+        past: list[frozenset[str] | int] = [*self.before.last[-2:], *self.days]
+        for n in range(2, len(past)):
+            three = past[n - 2 : n + 1]
+            for code in self.used:
+                terms: dict[int, float] = {}
+                known = others = 0
+                for one in three:
+                    if isinstance(one, int):
+                        terms[self.on[one, code]] = 1.0
+                        terms |= {self.on[one, other]: -1.0 for other in self.used if other != code}
+                    else:
+                        known += code in one
+                        others += len(one - {code})
+                if known == sum(not isinstance(one, int) for one in three):
+                    self.it.hold(terms | {self._missing("variety", len(self.slack)): -1.0}, high=2 - known + others)
+
+    def _aid_off(self) -> None:
+        first, last = _AID_OFF
+        wanted = first + (last - first) * (self.week - 1) / max(1, self.given.weeks - 1)
+        putts = {
+            name: self.used[code].putts * ((1.0 if bare else 0.0) - wanted)
+            for (_, code, bare), name in self.run.items()
+            if self.used[code].putts
+        }
+        retained = sum(it.times for day in self.checks for it in day if it.kind == "retention") * (1 - wanted)
+        self.it.hold(putts | {self._missing("aid_off"): 1.0}, low=-_MISSED_BY - retained)
+        # Of what can be run with an aid not too much is run without it while it is new.
+        guided = {
+            name: self.used[code].putts * ((1.0 if bare else 0.0) - wanted)
+            for (_, code, bare), name in self.run.items()
+            if self.used[code].guided
+        }
+        if guided:
+            self.it.hold(guided | {self._missing("aid_off", 1): -1.0}, high=_MISSED_BY)
+
+    def _one_new(self) -> None:
+        """At most one new drill a session: of those not known yet each session may begin with its own alone."""
+        fresh = [code for code in self.used if code not in self.before.known]
+        for day in self.days:
+            at = (self.before.sessions + day) % max(1, len(fresh))
+            for n, code in enumerate(fresh):
+                if n != at:
+                    earlier = {self.on[d, code]: -1.0 for d in range(day)}
+                    self.it.hold({self.on[day, code]: 1.0} | earlier, high=0)
+
+    def _worth(self) -> None:
+        """What the minutes of a finding bring, in pieces: weight × (1 − e^(−minutes / 60)), an opinion."""
+        for name, weight in self.weights.items():
+            minutes = {
+                n: minutes_of(self.used[code], self.given.putt_s)
+                for (_, code, _), n in self.run.items()
+                if self.serves[code] == name
+            }
+            done = self.before.minutes.get(name, 0.0)
+            pieces: dict[int, float] = {}
+            for low, high in pairwise(_PIECES):
+                gained = math.exp(-(done + low) / _HALF_LIFE_MIN) - math.exp(-(done + high) / _HALF_LIFE_MIN)
+                pieces[self.it.add(-weight * gained / (high - low), high - low)] = -1.0
+            if minutes:
+                # No minute counts for more than it is; what lies beyond the last piece brings nothing more.
+                self.it.hold(minutes | pieces, low=0)
+            else:
+                self.it.hold(dict.fromkeys(pieces, 1.0), high=0)
+
+    def sessions(self) -> list[Session]:
+        """The week's sessions, in order, each side of a break as often as the other; what could not be met is noted."""
+        found = self.it.solved()
+        short = {wish for (wish, _), name in self.slack.items() if found[name] > 1e-6}
+        self.unmet += [Unmet(wish, self.week) for wish in _COST if wish in short]
+        # Week by week the other side comes first: where a week holds one run the next one evens it out.
+        breaks = {"left": 0, "right": 0} if self.week % 2 else {"left": 1, "right": 0}
+        sessions: list[Session] = []
+        for day, minutes in enumerate(self.given.minutes):
+            items = self._items(day, found)
+            sided: list[Item] = []
+            for it in items:
+                if it.kind == "drill" and self.used[it.drill].breaks:
+                    side: Side = "left" if breaks["left"] <= breaks["right"] else "right"
+                    breaks[side] += 1
+                    it = replace(it, break_side=side)
+                sided.append(it)
+            sessions.append(Session(self.week, day + 1, minutes, tuple(sided)))
+        return _round_the_hole(sessions, self.used, self.week)
+
+    def _items(self, day: int, found: Sequence[float]) -> list[Item]:
+        spent = self._spent(day)
+        runs = [
+            Item("drill", spent[name], self.used[code].dose.times, code, self.serves[code], bare)
+            for (d, code, bare), name in self.run.items()
+            if d == day
+            for _ in range(round(found[name]))
+        ]
+        # With the aid first, then without; mixed putting last.
+        return self.checks[day] + sorted(
+            runs, key=lambda it: (it.serves == "transfer", -self.weights[it.serves], it.drill, it.bare)
+        )
+
+
+def _round_the_hole(sessions: Sequence[Session], used: Mapping[str, Drill], week: int) -> list[Session]:
+    at = week - 1
+    turned: list[Session] = []
+    for one in sessions:
+        items: list[Item] = []
+        for it in one.items:
+            if it.kind == "drill" and used[it.drill].sides:
+                at += 1
+                items.append(replace(it, quarter=1 + (at - 1) % 4))
+            else:
+                items.append(it)
+        turned.append(replace(one, items=tuple(items)))
+    return turned

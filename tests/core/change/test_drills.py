@@ -1,0 +1,73 @@
+"""Every drill of the registry: whole, laid to scale, with a goal that a run can show."""
+
+import pytest
+
+from libella.core.change.drill import Dose, Drill, Scored
+from libella.core.change.drill_station import lacking, station_of
+from libella.core.change.drills import drill, drills, serving
+from libella.core.change.goal import CountGoal, LevelGoal, ShareGoal
+from libella.core.golfer.limits import LIMITS
+from libella.core.judge.findings.ranked import RULES
+from libella.core.measure.limits import OutOfLimits
+from libella.core.start.notes import NOTES
+from libella.core.start.watched import watched
+
+EVERY = list(drills().values())
+
+
+def test_every_finding_but_a_line_laid_wrong_has_a_drill():
+    assert [cause for cause in RULES if not serving(cause)] == ["rig"]
+    assert serving("transfer") and serving("balance")
+
+
+@pytest.mark.parametrize("it", EVERY, ids=lambda it: it.code)
+@pytest.mark.parametrize("units", ["metric", "feet"])
+@pytest.mark.parametrize("bare", [False, True])
+def test_every_drill_is_laid_to_scale_from_whatever_is_in_the_bag(it: Drill, units, bare):
+    for bag in (None, {}, {"peg": 4, "ruler_board": 1, "string": 1}):
+        for length in it.layout.lengths_m or (None,):
+            station = station_of(it, 10.0, 0.9, bag, units, bare=bare, length_m=length)
+            assert station.aids == () if bare else len(station.aids) == len(it.layout.aids)
+    assert not lacking(it, None)
+
+
+@pytest.mark.parametrize("it", EVERY, ids=lambda it: it.code)
+def test_every_drill_is_whole(it: Drill):
+    assert it.steps and it.name and it.purpose and (it.easier or it.event == "round")
+    assert set(it.serves) <= {*RULES, "transfer", "balance"} and set(it.unfit) <= set(LIMITS)
+    if isinstance(it.goal, CountGoal) and it.event != "round":
+        assert it.goal.of == it.dose.times
+    if it.scored.note:
+        note = (NOTES | watched(*_laid(it)))[it.scored.note]
+        assert set(it.scored.options) <= set(note.options)
+    if it.scored.start is not None:
+        assert all(kind != "no_rig" for kind in it.layout.rigs)
+
+
+def _laid(it: Drill):
+    station = station_of(it, 10.0, 0.9, None, "metric")
+    return station.rig, station.aids
+
+
+@pytest.mark.parametrize(
+    "more",
+    [{"name": " "}, {"event": "dance"}, {"goal": CountGoal(14, 15)}, {"steps": ("x" * 301,)}],
+)
+def test_a_drill_of_a_coach_is_held_to_the_same(more):
+    of = {
+        "code": "own", "name": "Own", "purpose": "To see.", "serves": ("strike",), "event": "putt",
+        "layout": drill("clean_roll").layout, "steps": ("Putt.",), "dose": Dose(10, 3.0), "scored": Scored("Clean?"),
+        "goal": ShareGoal(0.8),
+    }  # fmt: skip
+    assert Drill(**of).putts == 10
+    with pytest.raises(OutOfLimits):
+        Drill(**of | more)
+
+
+def test_what_no_drill_is_called_is_refused_and_no_dose_is_endless():
+    with pytest.raises(OutOfLimits):
+        drill("none")
+    for dose in ((2, 3.0), (10, 13.0)):
+        with pytest.raises(OutOfLimits):
+            Dose(*dose)
+    assert isinstance(drill("lids").goal, LevelGoal)
