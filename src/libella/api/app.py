@@ -20,7 +20,7 @@ from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .base.jobs import Jobs, Task
 from .base.units import with_units
-from .change import changes
+from .change import changes, practice
 from .golfer import golfers
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
@@ -55,6 +55,7 @@ ROUTERS = (
     golfers_line,
     two,
     changes,
+    practice,
     pauses,
     sensors,
     aims,

@@ -5,6 +5,7 @@ Each is named as its table is, and holds the same columns but the studio. What i
 """
 
 from .aim import KeptAimSeries, KeptSetDown
+from .change import KeptDrill, KeptDrillRun, KeptPracticePlan
 from .golfer import KeptChange, KeptGolfer, KeptLineJoin
 from .judge import KeptFindingAnswer
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
@@ -22,6 +23,8 @@ __all__ = [
     "KeptBlock",
     "KeptChange",
     "KeptComparison",
+    "KeptDrill",
+    "KeptDrillRun",
     "KeptEyeTake",
     "KeptFileImport",
     "KeptFindingAnswer",
@@ -29,6 +32,7 @@ __all__ = [
     "KeptGolfer",
     "KeptLesson",
     "KeptLineJoin",
+    "KeptPracticePlan",
     "KeptQuickCheck",
     "KeptReading",
     "KeptSavedStation",

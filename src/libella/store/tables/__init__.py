@@ -2,6 +2,7 @@
 
 from .aim import AimSeriesRow, SetDownRow
 from .base import Flagged, Stored, Voidable
+from .change import DrillRow, DrillRunRow, PracticePlanRow
 from .golfer import GolferRow, LineJoinRow, NotedChangeRow
 from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
 from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
@@ -19,6 +20,8 @@ __all__ = [
     "BlockRow",
     "ColumnMapRow",
     "ComparisonRow",
+    "DrillRow",
+    "DrillRunRow",
     "EyeTakeRow",
     "FileImportRow",
     "FileWorkRow",
@@ -33,6 +36,7 @@ __all__ = [
     "LineJoinRow",
     "NotedChangeRow",
     "PairingTryRow",
+    "PracticePlanRow",
     "QuickCheckRow",
     "ReadingMarkRow",
     "ReadingRow",

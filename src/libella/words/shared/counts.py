@@ -23,6 +23,8 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "series": ("{n} series", "{n} series"),
     "answer": ("{n} answer", "{n} answers"),
     "miss": ("{n} miss", "{n} misses"),
+    "run": ("{n} run", "{n} runs"),
+    "day": ("{n} day", "{n} days"),
     "way": ("{n} way", "{n} ways"),
 }
 

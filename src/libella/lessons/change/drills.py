@@ -1,0 +1,132 @@
+"""Drills of the product and of the coach, and the runs of a golfer."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime
+from typing import Final
+from uuid import UUID
+
+from sqlalchemy import select
+
+from ...core.change.drill import Drill
+from ...core.change.drills import drills
+from ...core.change.run import Progress, Told, checked_run, progress
+from ...core.measure.limits import OutOfLimits
+from ...store.tables import DrillRow, DrillRunRow, GolferRow
+from ..desk.desk import Desk
+from ..desk.stored import Stored
+from ..values import KeptDrill, KeptDrillRun, value_of, values_of
+
+_DRILL: Final[Stored[Drill]] = Stored(Drill)
+
+
+@dataclass(frozen=True, slots=True)
+class Known:
+    """A drill as the coach has it: of the product, or an own one; retired ones are still told of."""
+
+    drill: Drill
+    own: UUID | None = None
+    copied_from: str = ""
+    retired: bool = False
+
+
+def drills_known(desk: Desk) -> dict[str, Known]:
+    """Every drill by its code; an own one's code is its id."""
+    with desk.transaction() as session:
+        rows = values_of(
+            KeptDrill,
+            session.scalars(select(DrillRow).where(DrillRow.studio_id == desk.studio_id).order_by(DrillRow.id)),
+        )
+    own = {str(it.id): Known(_DRILL.read(it.told), it.id, it.copied_from, it.voided) for it in rows}
+    return {code: Known(it) for code, it in drills().items()} | own
+
+
+def checked_copy(known: Mapping[str, Known], code: str) -> None:
+    """`OutOfLimits` for a drill that there is none of to copy."""
+    if code not in known:
+        raise OutOfLimits("copied_from", "complaint_code", named=code, known=tuple(drills()))
+
+
+def keep_drill(desk: Desk, id: UUID, told: Drill, copied_from: str = "") -> Known:
+    """Keep a drill of the coach's own; said again it takes the place of what was said before."""
+    with desk.transaction() as session:
+        document = _DRILL.keep(replace(told, code=str(id)))
+        row, new = desk.add(session, DrillRow, id, told=document, copied_from=copied_from)
+        if not new:
+            row = desk.get(session, DrillRow, id, "drill", lock=True)
+            row.told = document
+        return _known(value_of(KeptDrill, row))
+
+
+def retire_drill(desk: Desk, id: UUID, retired: bool) -> Known:
+    """Retire a drill of one's own, or bring it back: what was run of it stays."""
+    return _known(desk.void(KeptDrill, DrillRow, id, "drill", retired))
+
+
+def _known(it: KeptDrill) -> Known:
+    return Known(_DRILL.read(it.told), it.id, it.copied_from, it.voided)
+
+
+@dataclass(frozen=True, slots=True)
+class RunEntry:
+    """A run as it was told: of which drill, of which session of a plan, with its aid or bare, event by event."""
+
+    golfer_id: UUID
+    drill: str
+    told: Told
+    done_at: datetime
+    bare: bool = True
+    plan_id: UUID | None = None
+    number: int | None = None
+
+
+def keep_run(desk: Desk, id: UUID, entry: RunEntry) -> KeptDrillRun:
+    """Keep a run. Said twice it is one; said otherwise, a conflict."""
+    known = drills_known(desk)
+    if entry.drill not in known:
+        raise OutOfLimits("drill", "complaint_code", named=entry.drill, known=tuple(drills()))
+    told = checked_run(known[entry.drill].drill, entry.told)
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, entry.golfer_id, "golfer")
+        values = {
+            "golfer_id": entry.golfer_id,
+            "drill": entry.drill,
+            "plan_id": entry.plan_id,
+            "number": entry.number,
+            "bare": entry.bare,
+            "told": [it if isinstance(it, int) else list(it) for it in told],
+            "done_at": entry.done_at,
+        }
+        return value_of(KeptDrillRun, desk.keep(session, DrillRunRow, id, "drill_run", values))
+
+
+def void_run(desk: Desk, id: UUID, voided: bool) -> KeptDrillRun:
+    """Take a run out of what counts, or bring it back."""
+    return desk.void(KeptDrillRun, DrillRunRow, id, "drill_run", voided)
+
+
+def runs_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptDrillRun]:
+    """The runs of a golfer that count, oldest first."""
+    query = (
+        select(DrillRunRow)
+        .where(
+            DrillRunRow.studio_id == desk.studio_id,
+            DrillRunRow.golfer_id == golfer_id,
+            DrillRunRow.voided.is_(False),
+        )
+        .order_by(DrillRunRow.done_at, DrillRunRow.id)
+    )
+    with desk.transaction() as session:
+        desk.get(session, GolferRow, golfer_id, "golfer")
+        return values_of(KeptDrillRun, session.scalars(query))
+
+
+def progress_of(desk: Desk, golfer_id: UUID) -> dict[str, Progress]:
+    """Where a golfer stands in every drill that was run, by its code."""
+    known, runs = drills_known(desk), runs_of(desk, golfer_id)
+    codes = dict.fromkeys(it.drill for it in runs if it.drill in known)
+    return {code: progress(known[code].drill, [_told(it) for it in runs if it.drill == code]) for code in codes}
+
+
+def _told(it: KeptDrillRun) -> Told:
+    return tuple(one if isinstance(one, int) else (one[0], one[1]) for one in it.told)

@@ -1,0 +1,121 @@
+"""Drills, runs and plans: kept, scored by the honest goal, planned for the days there are, planned anew."""
+
+from datetime import UTC, datetime, timedelta
+
+import uuid6
+
+from tests.api.change.test_changes import aimed_right, chosen
+from tests.conftest import now
+
+
+def run(coach, golfer, drill, done, status=(200, 201), **more):
+    body = {"golfer_id": golfer, "drill": drill, "done": done, "done_at": now()}
+    return coach.put(f"/drill-runs/{uuid6.uuid7()}", status, **body | more)
+
+
+def planned(coach, lesson, minutes=(15.0, 15.0, 30.0), weeks=4, days_ago=0.0, status=(200, 201)):
+    starts = (datetime.now(UTC) - timedelta(days=days_ago)).isoformat()
+    body = {"lesson_id": lesson, "minutes": minutes, "weeks": weeks, "starts_at": starts, "made_at": now()}
+    return coach.put(f"/practice-plans/{uuid6.uuid7()}", status, **body)
+
+
+def test_every_drill_is_there_with_its_station_and_those_that_serve_first(coach):
+    found = coach.get("/drills", serves="strike")
+    assert len(found) >= 24 and {it["code"] for it in found[:2]} == {"clean_roll", "peg_and_ball"}
+    assert all(it["stage"]["shapes"] and it["goal"] and it["dose"] for it in found)
+    coach.put("/bag", parts={"ball": 3})
+    assert next(it for it in coach.get("/drills") if it["code"] == "peg_and_ball")["lacking"]
+
+
+def test_a_run_scores_itself_and_offers_harder_and_easier(coach):
+    golfer = coach.golfer()["id"]
+    first = run(coach, golfer, "clean_roll", [1] * 8 + [0] * 2)
+    assert first["next"] == "again" and "8 of 10 in the last run" in first["words"]
+    passed = run(coach, golfer, "clean_roll", [1] * 10)
+    assert passed["next"] == "harder" and "Passed" in passed["words"]
+    # After a pass the next step begins anew; two runs under it are easier again.
+    for _ in range(2):
+        under = run(coach, golfer, "clean_roll", [1] + [0] * 9)
+    assert under["next"] == "easier"
+    stands = {it["code"]: it["progress"] for it in coach.get("/drills", golfer_id=golfer)}
+    assert stands["clean_roll"] == under["words"] and stands["lids"] == "Not run yet."
+    again = coach.put(f"/drill-runs/{under['id']}/voided", voided=True)
+    assert again["next"] == "again"
+
+
+def test_a_drill_of_angles_takes_angles_alone(coach):
+    golfer = coach.golfer()["id"]
+    run(coach, golfer, "lids", [1, 0], 422)
+    run(coach, golfer, "clean_roll", [], 422)
+    told = run(coach, golfer, "lids", [], angles_deg=[0.0, 0.5, -0.5, 0.0, 0.25] * 4)
+    assert told["next"] == "harder"
+    assert run(coach, golfer, "no_such", [1], 422)["errors"][0]["field"] == "drill"
+
+
+def test_a_coachs_own_drill_behaves_as_one_of_the_product(coach):
+    golfer, id = coach.golfer()["id"], str(uuid6.uuid7())
+    own = {"copied_from": "clean_roll", "name": "Marble", "times": 6, "minutes": 2, "goal": "count", "goal_size": 5}
+    made = coach.put(f"/drills/{id}", **own)
+    assert made["code"] == id and made["own"] and made["goal"] == "5 of 6 in one run." and made["steps"]
+    assert run(coach, golfer, id, [1] * 5 + [0])["next"] == "harder"
+    # Said again it is changed; what can't be is refused with its limit.
+    assert coach.put(f"/drills/{id}", **own | {"name": "Marbles"})["name"] == "Marbles"
+    for bad in ({"goal_size": 7}, {"goal": "share", "goal_size": 0.9}, {"times": 90}, {"copied_from": "none"}):
+        assert coach.put(f"/drills/{id}", 422, **own | bad)["errors"][0]["limit"]
+    assert coach.put(f"/drills/{id}/retired", voided=True)["retired"]
+    told, _ = aimed_right(coach, golfer)
+    plan = planned(coach, told.id)
+    assert all(item["drill"] != id for one in plan["sessions"] for item in one["items"])
+
+
+def test_a_plan_fits_its_days_says_why_and_what_it_could_not(coach):
+    told, _ = aimed_right(coach)
+    chosen(coach, told.id)
+    plan = planned(coach, told.id)
+    assert len(plan["sessions"]) == 12 and plan["next"] == 1 and plan["worked"].startswith("It works on ")
+    for one in plan["sessions"]:
+        assert sum(it["minutes"] for it in one["items"]) <= 30 * 8 / 9
+        assert all(it["why"] and it["words"] for it in one["items"])
+    kinds = [it["kind"] for one in plan["sessions"] for it in one["items"]]
+    assert kinds.count("retest") == 2 and kinds.count("retention") == 4
+    short = planned(coach, told.id, (5.0,), 2)
+    assert any("no retest: it takes" in it for it in short["unmet"])
+    assert coach.get(f"/golfers/{told.golfer}/practice-plan")["id"] == short["id"]
+    refused = planned(coach, told.id, (3.0,), status=422)
+    assert refused["errors"][0]["field"] == "minutes.0" and "5" in refused["errors"][0]["limit"]
+
+
+def test_what_was_done_is_ticked_and_what_was_missed_is_moved_not_piled_up(coach):
+    told, _ = aimed_right(coach)
+    plan = planned(coach, told.id, days_ago=9)
+    angles = {it["code"] for it in coach.get("/drills") if it["angles"]}
+    first, drill = next(
+        (one, it["drill"]) for one in plan["sessions"] for it in one["items"] if it["drill"] not in {"", *angles}
+    )
+    run(coach, told.golfer, drill, [1] * 5, plan_id=plan["id"], number=first["number"])
+    stands = coach.get(f"/golfers/{told.golfer}/practice-plan")
+    assert stands["sessions"][first["number"] - 1]["done"] and stands["missed_words"]
+    assert sum(it["missed"] for it in stands["sessions"]) >= 2
+    again = coach.put(f"/practice-plans/{uuid6.uuid7()}/on-from/{plan['id']}")
+    # The weeks that are left, on the days they were for, none longer than it was.
+    assert [it["week"] for it in again["sessions"]] == [2] * 3 + [3] * 3 + [4] * 3
+    assert all(sum(it["minutes"] for it in one["items"]) <= 30 * 8 / 9 for one in again["sessions"])
+    gone = coach.put(f"/practice-plans/{again['id']}/voided", voided=True)
+    assert gone["id"] == again["id"]
+    assert coach.get(f"/golfers/{told.golfer}/practice-plan")["id"] == plan["id"]
+
+
+def test_the_calendar_has_a_day_for_each_session_and_no_line_is_too_long(coach, client):
+    told, _ = aimed_right(coach)
+    plan = planned(coach, told.id)
+    answer = client.get(f"/api/practice-plans/{plan['id']}/calendar")
+    assert answer.headers["content-type"].startswith("text/calendar")
+    lines = answer.content.decode().split("\r\n")
+    held = [one for one in plan["sessions"] if one["items"]]
+    assert lines.count("BEGIN:VEVENT") == lines.count("END:VEVENT") == len(held)
+    assert all(len(it.encode()) <= 75 for it in lines) and lines[-1] == ""
+    whole = answer.content.decode().replace("\r\n ", "")
+    for one in held:
+        assert f"DTSTART;VALUE=DATE:{one['day'].replace('-', '')}" in whole
+        escaped = one["items"][0]["words"].replace(",", "\\,").replace(";", "\\;")
+        assert escaped in whole
