@@ -129,7 +129,11 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
         case "otherwise":
             return f"Not as you came with it.{told}"
         case "not_there":
-            return f"Today the start line is nothing to mend.{told}"
+            return (
+                f"Not today:{told.replace(' The', ' the', 1)}"
+                if told
+                else "Not today: the start line is nothing to mend."
+            )
         case _:
             return f"Whether it is so, can't be told yet.{told}"
 
@@ -147,7 +151,7 @@ def _pace(it: Answer, headline: str, units: Units) -> str:
         case "otherwise":
             return f"Not as you came with it.{told}"
         case "not_there":
-            return f"Today the pace is nothing to mend.{told}"
+            return f"Not today:{told}" if told else "Not today: the pace is nothing to mend."
         case _:
             return f"Whether it is the pace, can't be told yet.{told}"
 

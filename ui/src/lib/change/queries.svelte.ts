@@ -12,3 +12,29 @@ export function changeQuery(id: () => string, wanted: () => boolean = () => true
     staleTime: 0
   }))
 }
+
+/** Every drill, with where a golfer stands in each; those that serve a finding first where one is named. */
+export function drillsQuery(
+  golfer: () => string | undefined,
+  hand: () => 'right' | 'left' = () => 'right',
+  serves: () => string = () => ''
+) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.drills(golfer() ?? ''), hand(), serves()),
+    queryFn: () =>
+      ask(
+        api.GET('/api/drills', {
+          params: { query: { golfer_id: golfer() ?? null, hand: hand(), serves: serves(), ...units() } }
+        })
+      )
+  }))
+}
+
+/** The plan a golfer goes by; null before the first. */
+export function planQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: key.practice(golfer()),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/practice-plan', { params: { path: { id: golfer() } } })),
+    enabled: Boolean(golfer())
+  }))
+}

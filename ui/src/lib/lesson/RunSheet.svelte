@@ -77,11 +77,11 @@
     <a
       href="/lessons/{id}/{step.at}{step.at === 'judge' ? '' : page.url.search}"
       aria-current={here ? 'step' : undefined}
-      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-desk:px-2 max-sm:flex-[1_0_24%] max-sm:px-1 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
+      class="block min-w-0 border-hairline px-4 py-2 hover:bg-sheet max-desk:flex-1 max-desk:px-1.5 max-sm:flex-[1_0_24%] max-sm:px-1 max-sm:text-center max-desk:border-r desk:border-b desk:py-3 {here
         ? 'bg-sheet shadow-[inset_0_-4px_0_var(--ink)] desk:shadow-[inset_4px_0_0_var(--ink)]'
         : ''}"
     >
-      <span class="wide block text-lg">{step.name}</span>
+      <span class="wide block text-lg max-desk:text-base">{step.name}</span>
       <span class="block text-sm leading-snug text-faded max-desk:hidden">{step.result}</span>
       <!-- As tall while it is not known yet, so that nothing moves when it is. -->
       <span

@@ -8,6 +8,8 @@
   import StartLesson from '$lib/lesson/StartLesson.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { planQuery } from '$lib/change/queries.svelte'
+  import PlanWeeks from '$lib/change/PlanWeeks.svelte'
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
   import { day } from '$lib/base/dates'
@@ -22,7 +24,8 @@
   const lessons = golferLessonsQuery(() => id)
   const levels = levelsQuery()
   const line = golferLineQuery(() => id)
-  const ready = $derived(!lessons.isPending && !line.isPending)
+  const plan = planQuery(() => id)
+  const ready = $derived(!lessons.isPending && !line.isPending && !plan.isPending)
   const who = $derived(golfer.data)
   const rows = $derived(lessons.data?.pages.flatMap((it) => it.items) ?? [])
 
@@ -59,6 +62,7 @@
     {/if}
     <!-- The line above and the list below it come together: the list never slides away under a finger. -->
     {#if ready}
+      {#if plan.data}<PlanWeeks golferId={id} />{/if}
       <GolfersLine golferId={id} />
       <ol aria-label="Lessons, newest first">
         {#each rows as { lesson, blocks, found } (lesson.id)}

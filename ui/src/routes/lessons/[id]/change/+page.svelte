@@ -7,6 +7,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import ComplaintSheet from '$lib/change/ComplaintSheet.svelte'
   import HeldChange from '$lib/change/HeldChange.svelte'
+  import PlanWeeks from '$lib/change/PlanWeeks.svelte'
   import OwnChange from '$lib/change/OwnChange.svelte'
   import { changeQuery } from '$lib/change/queries.svelte'
   import { chooseChange } from '$lib/change/writes'
@@ -45,11 +46,18 @@
 {#if change.error && !it}
   <div class="p-6"><Trouble error={change.error} again={() => change.refetch()} /></div>
 {:else if it && lesson.data}
-  <div class="grid min-h-full grid-cols-1 content-start desk:h-full desk:content-stretch desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_340px]">
+  <div
+    class="grid min-h-full grid-cols-1 content-start desk:h-full desk:content-stretch desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_340px]"
+  >
     <div class="min-h-0 px-6 py-4 desk:overflow-y-auto">
       <h1 class="wide text-[26px] leading-tight">
         {choosing ? (held.length ? 'Another change' : 'One change') : 'The change'}
       </h1>
+      {#if found.data?.picture}
+        <div class="mt-2">
+          <Picture small scene={found.data.picture} label={found.data.headline} words={found.data.picture_words} />
+        </div>
+      {/if}
       {#if choosing}
         {#if held.length}<p class="mt-1 max-w-prose text-lg" data-ask-first>{it.ask_first}</p>{/if}
         {#if !it.offers.length}
@@ -102,6 +110,8 @@
           {#each dropped as one (one.id)}<HeldChange held={one} lessonId={id} sheet={lesson.data} />{/each}
         </details>
       {/if}
+      <PlanWeeks golferId={lesson.data.golfer.id} lessonId={id} />
+      <p class="mt-4"><a class="button" href="/drills?golfer={lesson.data.golfer.id}">All drills…</a></p>
     </div>
     <aside
       class="flex min-h-0 flex-col gap-3 border-hairline px-4 py-4 max-desk:order-first max-desk:border-b desk:overflow-y-auto desk:border-l"
@@ -123,11 +133,6 @@
         <ul class="mt-1 grid gap-1.5" data-answer>
           {#each it.answer as one (one)}<li class="leading-snug"><Said text={one} /></li>{/each}
         </ul>
-        {#if found.data?.picture}
-          <div class="mt-2">
-            <Picture small scene={found.data.picture} label={found.data.headline} words={found.data.picture_words} />
-          </div>
-        {/if}
       </section>
     </aside>
   </div>

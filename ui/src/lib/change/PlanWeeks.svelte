@@ -1,0 +1,133 @@
+<!-- The plan a golfer goes by: session by session, why each item is there, what could not be met; or the asking for one. -->
+<script lang="ts">
+  import { goto } from '$app/navigation'
+  import Choice from '$lib/base/Choice.svelte'
+  import Coming from '$lib/base/Coming.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { day } from '$lib/base/dates'
+  import { stamp } from '$lib/data/clock'
+  import { createWrite, firstError } from '$lib/data/write.svelte'
+  import { planQuery } from './queries.svelte'
+  import { dropPlan, goOnWith, makePlan } from './writes'
+
+  interface Props {
+    golferId: string
+    /** The lesson whose findings a new plan works on; none: nothing new is planned here. */
+    lessonId?: string
+  }
+  let { golferId, lessonId }: Props = $props()
+
+  const plan = planQuery(() => golferId)
+  const it = $derived(plan.data)
+  const DAYS = ['1', '2', '3', '4', '5', '6'].map((n) => ({ value: n, words: n }))
+  const MINUTES = ['5', '10', '15', '20', '30', '45', '60'].map((n) => ({ value: n, words: n }))
+  let days = $state('3')
+  let minutes = $state('15')
+  let asking = $state(false)
+  const making = createWrite(
+    (lesson: string) =>
+      makePlan(golferId, {
+        lesson_id: lesson,
+        minutes: Array<number>(Number(days)).fill(Number(minutes)),
+        weeks: 4,
+        starts_at: stamp(),
+        made_at: stamp()
+      }),
+    () => (asking = false)
+  )
+  const going = createWrite((id: string) => goOnWith(golferId, id))
+  const dropping = createWrite((id: string) => dropPlan(golferId, id))
+  const error = $derived(firstError([making, going, dropping]))
+  const weeks = $derived([...new Set(it?.sessions.map((one) => one.week) ?? [])])
+  const next = $derived(it?.sessions.find((one) => one.number === it.next))
+</script>
+
+<section class="mt-6" data-practice>
+  <h2 class="wide border-b-2 border-ink pb-1 text-xl">The plan</h2>
+  {#if plan.error && it === undefined}
+    <Trouble error={plan.error} again={() => plan.refetch()} />
+  {:else if it === undefined}
+    <Coming what="The plan" />
+  {:else}
+    {#if lessonId && (!it || asking)}
+      <div class="mt-3 grid gap-3" data-ask-plan>
+        <Choice label="Days a week" options={DAYS} bind:value={days} />
+        <Choice label="Minutes a day" options={MINUTES} bind:value={minutes} />
+        <div class="flex flex-wrap gap-2">
+          <button
+            class="button primary min-h-14 px-6 text-lg"
+            disabled={making.isPending}
+            onclick={() => lessonId && making.mutate(lessonId)}>Plan four weeks</button
+          >
+          {#if it}<button class="button" onclick={() => (asking = false)}>Leave it as it is</button>{/if}
+        </div>
+      </div>
+    {/if}
+    {#if it && !asking}
+      <p class="mt-2 text-lg" data-worked>{it.worked}</p>
+      {#if it.unmet.length}
+        <ul class="mt-1 grid gap-0.5" data-unmet>
+          {#each it.unmet as one (one)}<li class="leading-snug">{one}</li>{/each}
+        </ul>
+      {/if}
+      {#if it.missed_words}
+        <p class="mt-2 leading-snug" data-missed>{it.missed_words}</p>
+        <button class="button mt-1" disabled={going.isPending} onclick={() => it && going.mutate(it.id)}
+          >Plan the weeks that are left</button
+        >
+      {/if}
+      {#if next}
+        <div class="mt-3 border-2 border-ink p-4" data-next-session={next.number}>
+          <p class="text-sm text-faded">Next · {day(next.day)} · {next.words}</p>
+          <ul class="mt-1 grid gap-1.5">
+            {#each next.items as item, n (n)}
+              <li class="leading-snug">
+                <span class="text-lg font-semibold">{item.words}</span>
+                <span class="block text-faded">{item.why}</span>
+              </li>
+            {/each}
+          </ul>
+          <button
+            class="button primary mt-3 min-h-14 px-6 text-lg"
+            onclick={() => void goto(`/golfers/${golferId}/practice?session=${next.number}`)}>Start this session</button
+          >
+        </div>
+      {/if}
+      {#each weeks as week (week)}
+        <details class="border-b border-hairline">
+          <summary class="min-h-12 cursor-pointer py-2.5 text-lg font-semibold">
+            Week {week}
+            <span class="font-normal text-faded"
+              >{it.sessions.filter((one) => one.week === week && one.done).length} of {it.sessions.filter(
+                (one) => one.week === week && one.items.length
+              ).length} done</span
+            >
+          </summary>
+          <ol class="grid gap-3 pb-3">
+            {#each it.sessions.filter((one) => one.week === week) as one (one.number)}
+              <li data-session={one.number}>
+                <p class="font-semibold">
+                  {day(one.day)}
+                  <span class="font-normal text-faded">{one.done ? 'done' : one.missed ? 'missed' : one.words}</span>
+                </p>
+                <ul>
+                  {#each one.items as item, n (n)}
+                    <li class="leading-snug">{item.words} <span class="text-faded">{item.why}</span></li>
+                  {/each}
+                </ul>
+              </li>
+            {/each}
+          </ol>
+        </details>
+      {/each}
+      <div class="mt-3 flex flex-wrap gap-2">
+        {#if lessonId}<button class="button" onclick={() => (asking = true)}>Plan anew…</button>{/if}
+        <a class="button" href="/api/practice-plans/{it.id}/calendar" download="practice.ics">Calendar file</a>
+        <button class="button plain" disabled={dropping.isPending} onclick={() => it && dropping.mutate(it.id)}
+          >Take the plan away</button
+        >
+      </div>
+    {/if}
+    {#if error}<Trouble {error} />{/if}
+  {/if}
+</section>

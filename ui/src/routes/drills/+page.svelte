@@ -1,0 +1,84 @@
+<!-- Drills: what each is for, drawn to scale, its goal; copied and changed by the coach, or retired. -->
+<script lang="ts">
+  import { page } from '$app/state'
+  import Choice from '$lib/base/Choice.svelte'
+  import Coming from '$lib/base/Coming.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import DrillDrawn from '$lib/change/DrillDrawn.svelte'
+  import OwnDrill from '$lib/change/OwnDrill.svelte'
+  import { drillsQuery } from '$lib/change/queries.svelte'
+  import { retireDrill } from '$lib/change/writes'
+  import type { Shapes } from '$lib/data/client'
+  import { createWrite } from '$lib/data/write.svelte'
+
+  const golfer = $derived(page.url.searchParams.get('golfer') ?? undefined)
+  const drills = drillsQuery(() => golfer)
+  let search = $state('')
+  let serves = $state('all')
+  let copying = $state<Shapes['DrillOut'] | null>(null)
+  let open = $state(false)
+  const kinds = $derived([
+    { value: 'all', words: 'All' },
+    ...[
+      ...new Map(
+        (drills.data ?? []).flatMap((it) => it.serves.map((code, n) => [code, it.serves_names[n] ?? code] as const))
+      )
+    ].map(([value, words]) => ({ value, words }))
+  ])
+  const found = $derived(
+    (drills.data ?? []).filter(
+      (it) =>
+        (serves === 'all' || it.serves.includes(serves)) &&
+        `${it.name} ${it.purpose}`.toLowerCase().includes(search.trim().toLowerCase())
+    )
+  )
+  const retiring = createWrite(({ id, retired }: { id: string; retired: boolean }) => retireDrill(id, retired))
+  $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Drills' }], false))
+</script>
+
+<svelte:head><title>Drills · Libella</title></svelte:head>
+
+<div class="mx-auto max-w-[1100px] px-5 py-6">
+  <div class="flex flex-wrap items-end gap-3 border-b-2 border-ink pb-1">
+    <h1 class="wide mr-auto text-2xl">Drills</h1>
+    <input class="entry w-64!" type="search" placeholder="Find a drill" aria-label="Find a drill" bind:value={search} />
+  </div>
+  {#if drills.error && !drills.data}
+    <Trouble error={drills.error} again={() => drills.refetch()} />
+  {:else if drills.data}
+    <div class="mt-3"><Choice label="For" options={kinds} bind:value={serves} first={7} /></div>
+    {#if !found.length}<p class="mt-4 text-lg">No drill like that. Copy one and make it yours.</p>{/if}
+    <ul class="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2">
+      {#each found as it (it.code)}
+        <li class="border-t border-hairline pt-3 {it.retired ? 'text-faded' : ''}">
+          <h2 class="wide text-xl">{it.name}</h2>
+          <p class="text-sm text-faded">{it.serves_names.join(' · ')}{it.retired ? ' · retired' : ''}</p>
+          <DrillDrawn drill={it} />
+          <div class="mt-2 flex flex-wrap gap-2">
+            {#if golfer && !it.retired}<a class="button primary" href="/golfers/{golfer}/practice?drill={it.code}"
+                >Run it</a
+              >{/if}
+            <button
+              class="button"
+              onclick={() => {
+                copying = it
+                open = true
+              }}>{it.own ? 'Change it…' : 'Make it yours…'}</button
+            >
+            {#if it.own}<button
+                class="button plain"
+                disabled={retiring.isPending}
+                onclick={() => retiring.mutate({ id: it.code, retired: !it.retired })}
+                >{it.retired ? 'Bring it back' : 'Retire it'}</button
+              >{/if}
+          </div>
+        </li>
+      {/each}
+    </ul>
+    {#if retiring.error}<Trouble error={retiring.error} />{/if}
+    {#if copying}{#key copying.code}<OwnDrill bind:open of={copying} />{/key}{/if}
+  {:else}
+    <Coming page what="The drills" />
+  {/if}
+</div>
