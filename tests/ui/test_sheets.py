@@ -101,6 +101,16 @@ def _bag(page: Page) -> None:
     expect(page.locator("[data-aid=face_mirror] svg")).to_be_visible()
 
 
+def _change(page: Page) -> None:
+    _step("Change")(page)
+    expect(page.locator("[data-answer]")).to_be_visible()
+
+
+def _drills(page: Page) -> None:
+    page.goto("/drills")
+    expect(page.locator("[data-drill] svg").first).to_be_visible()
+
+
 @dataclass(frozen=True)
 class Opened:
     """A sheet: how to get to where it is opened, what opens it, its title."""
@@ -129,6 +139,9 @@ SHEETS = {
     "repeats": Opened(_proof, "Read the rig again and again…", "Does the rig repeat itself?"),
     "compare from the plan": Opened(_set, "Compare…", "Compare, in turns"),
     "what to note": Opened(_step("Stand"), "What to note", "What to note"),
+    "what brings them here": Opened(_change, "What brings them here…", "What brings them here"),
+    "a change of one's own": Opened(_change, "One of your own…", "A change of your own"),
+    "a drill of one's own": Opened(_drills, "Make it yours…", "After"),
     "other block": Opened(_start, "Other", "Another condition, same station", exact=False),
     "other block, no block in the address": Opened(_start_without_block, "Other", "Another condition", exact=False),
     "compare": Opened(_start, "Compare", "Compare, in turns", exact=False),

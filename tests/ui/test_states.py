@@ -11,12 +11,12 @@ from playwright.sync_api import Page, Route, expect
 from .conftest import findings, own_lesson
 from .test_views import LONGEST, SIZES, open_lesson
 
-STEPS = ("set", "stand", "see", "aim", "start", "judge", "sensors")
+STEPS = ("set", "stand", "see", "aim", "start", "judge", "change", "sensors")
 JUDGED = {"one block": "/judge", "before and after": "/judge?beside=1"}
-ELSEWHERE = {"aids": "/aids", "bag": "/aids/bag", "string": "/aids/string"}
+ELSEWHERE = {"aids": "/aids", "bag": "/aids/bag", "string": "/aids/string", "drills": "/drills"}
 VIEWS = ("today", "golfer", *STEPS)
 # Fewer things of their own: looked at in the states in which something may be missing.
-OTHERS = ("files", *JUDGED, "wall", "wall/finding", *ELSEWHERE)
+OTHERS = ("files", "practice", *JUDGED, "wall", "wall/finding", *ELSEWHERE)
 MEASURE = """
 (() => {
   const found = []
@@ -106,8 +106,8 @@ def address(page: Page, view: str, lesson: str) -> str:
     if view.startswith("wall"):
         return view.replace("wall", f"/wall/{lesson}", 1)
     sheet = page.request.get(f"/api/lessons/{lesson}").json()
-    if view in ("golfer", "files"):
-        return f"/golfers/{sheet['golfer']['id']}" + ("/files" if view == "files" else "")
+    if view in ("golfer", "files", "practice"):
+        return f"/golfers/{sheet['golfer']['id']}" + ("" if view == "golfer" else f"/{view}")
     if view == "one block":
         return f"/lessons/{lesson}/judge" + (f"?block={sheet['blocks'][-1]['id']}" if sheet["blocks"] else "")
     return f"/lessons/{lesson}{JUDGED.get(view, f'/{view}')}"

@@ -24,8 +24,10 @@ VIEWS = [
     *SEE,
     "start",
     "judge",
+    "change",
     "sensors",
     "files",
+    "drills",
     "aids",
     "bag",
     "string",
@@ -69,6 +71,11 @@ def visit(page: Page, view: str) -> None:
         page.get_by_role("button", name="Read it so").click()
         expect(page.locator("[data-check]")).to_be_visible()
         return
+    if view == "change":
+        page.goto(f"/lessons/{open_lesson(page)}/change")
+        expect(page.locator("[data-answer]")).to_be_visible()
+        page.wait_for_load_state("networkidle")
+        return
     if view == "stand":
         page.goto(f"/lessons/{open_lesson(page)}/stand")
         expect(page.locator("[data-behind] svg")).to_be_visible()
@@ -105,6 +112,9 @@ def visit(page: Page, view: str) -> None:
     elif view == "bag":
         page.goto("/aids/bag")
         expect(page.locator("[data-part=peg]")).to_be_visible()
+    elif view == "drills":
+        page.goto("/drills")
+        expect(page.locator("[data-drill] svg").first).to_be_visible()
     elif view == "string":
         page.goto("/aids/string")
         expect(page.locator("[data-string]")).to_contain_text("splits the ball")

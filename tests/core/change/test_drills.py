@@ -22,12 +22,11 @@ def test_every_finding_but_a_line_laid_wrong_has_a_drill():
 
 @pytest.mark.parametrize("it", EVERY, ids=lambda it: it.code)
 @pytest.mark.parametrize("units", ["metric", "feet"])
-@pytest.mark.parametrize("bare", [False, True])
-def test_every_drill_is_laid_to_scale_from_whatever_is_in_the_bag(it: Drill, units, bare):
+def test_every_drill_is_laid_to_scale_from_whatever_is_in_the_bag(it: Drill, units):
     for bag in (None, {}, {"peg": 4, "ruler_board": 1, "string": 1}):
         for length in it.layout.lengths_m or (None,):
-            station = station_of(it, 10.0, 0.9, bag, units, bare=bare, length_m=length)
-            assert station.aids == () if bare else len(station.aids) == len(it.layout.aids)
+            station = station_of(it, 10.0, 0.9, bag, units, length_m=length)
+            assert len(station.aids) == len(it.layout.aids)
     assert not lacking(it, None)
 
 

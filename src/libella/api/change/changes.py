@@ -21,7 +21,7 @@ from ...words.change import change as words
 from ...words.change.complaint import answer_said, complaint_said
 from ...words.judge import chosen as chosen_words
 from ...words.judge.findings import cause_said
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Moment, ShortWords, as_kept
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Moment, ShortWords, Words200, as_kept
 
 router = APIRouter(tags=["change"])
 
@@ -48,7 +48,7 @@ class ChosenIn(Entry):
 
     lesson_id: UUID
     what: ShortWords = Field(min_length=1)
-    feel: ShortWords = ""
+    feel: Words200 = ""
     kind: Kind
     asks: Question = Field("line", description="the question of its retest")
     cause: Cause = Field("", description="the finding it is for; empty: none")

@@ -19,10 +19,9 @@ def station_of(
     bag: Mapping[str, int] | None,
     units: Units,
     *,
-    bare: bool = False,
     length_m: float | None = None,
 ) -> Station:
-    """A drill's station: its first length, or another; `bare`: without what lies beside it."""
+    """A drill's station: at its first length, or another."""
     lengths = it.layout.lengths_m or (2.5,)
     putt = Putt(
         lengths[0] if length_m is None else length_m,
@@ -32,7 +31,7 @@ def station_of(
         falls_doubt_percent=0.2 if it.layout.falls_percent else 0.0,
     )
     rig = _rig(it, bag)
-    aids = () if bare else tuple(_laid(kind, putt, spread_deg, units) for kind in it.layout.aids)
+    aids = tuple(_laid(kind, putt, spread_deg, units) for kind in it.layout.aids)
     laid = _laid(rig, putt, spread_deg, units)
     assert isinstance(laid, Rig)
     return Station(putt, laid, aids=aids)

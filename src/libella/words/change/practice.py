@@ -14,6 +14,7 @@ from ..shared.counts import counted, listed
 _SERVED: Final[dict[str, str]] = {"transfer": "Putting as on the course", "balance": "Every side alike"}
 _EVENTS: Final[dict[Event, str]] = {"putt": "putt", "set_down": "set_down", "look": "look", "round": "time"}
 _QUARTERS: Final = ("", "in front of the hole", "right of the hole", "behind the hole", "left of the hole")
+_PLACES: Final = ("what weighs most", "what weighs second", "what weighs third")
 MISSED: Final = "What is missed is moved to the days that are left, never piled on one of them."
 
 
@@ -87,10 +88,9 @@ def why_said(it: Item, given: Given) -> str:
         case "retest":
             return "To see whether the change helps."
         case _:
-            names = [name for name, _ in given.findings]
-            if it.serves not in names:
+            place = dict(zip((name for name, _ in given.findings), _PLACES, strict=False)).get(it.serves)
+            if place is None:
                 return "So that it holds where it counts."
-            place = ("what weighs most", "what weighs second", "what weighs third")[min(2, names.index(it.serves))]
             return f"For {place}: {serves_name(it.serves).lower()}."
 
 

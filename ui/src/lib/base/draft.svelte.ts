@@ -23,9 +23,14 @@ export class Draft<T> {
     })
   }
 
-  /** Its work is done: the next time the sheet is empty. */
+  /** Its work is done: the next time the sheet is empty, also one that opens in the same moment. */
   clear(): void {
     this.value = this.#first()
+    try {
+      sessionStorage.removeItem(this.#place)
+    } catch {
+      // As above: what forbids storage kept nothing.
+    }
   }
 
   /** Whether something stands there that is not as it began. */

@@ -5,27 +5,36 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { about, type Shapes } from '$lib/data/client'
+  import { stamp } from '$lib/data/clock'
+  import { createWrite } from '$lib/data/write.svelte'
+  import { chooseChange } from './writes'
   import { choices } from '$lib/data/vocabulary.svelte'
 
   type Own = Pick<Required<Shapes['ChosenIn']>, 'what' | 'feel' | 'kind' | 'asks'>
   interface Props {
     open: boolean
     lessonId: string
-    busy: boolean
-    error: Error | null
-    choose: (own: Own) => void
+    chosen: () => void
   }
-  let { open = $bindable(), lessonId, busy, error, choose }: Props = $props()
+  let { open = $bindable(), lessonId, chosen }: Props = $props()
 
   const KINDS = choices<Own['kind']>('change_kind')
   const ASKS = choices<Own['asks']>('question')
   // svelte-ignore state_referenced_locally
   const begun = new Draft<Own>(`change ${lessonId}`, () => ({ what: '', feel: '', kind: 'set_up', asks: 'line' }))
   const draft = $derived(begun.value)
+  const choosing = createWrite(
+    () => chooseChange({ ...$state.snapshot(draft), cause: '', proposal: '', lesson_id: lessonId, made_at: stamp() }),
+    () => {
+      begun.clear()
+      open = false
+      chosen()
+    }
+  )
+  const error = $derived(choosing.error)
   function keep(event: SubmitEvent): void {
     event.preventDefault()
-    choose($state.snapshot(draft))
-    begun.clear()
+    choosing.mutate(undefined)
   }
 </script>
 
@@ -49,6 +58,6 @@
     <Choice label="It changes" options={KINDS} bind:value={draft.kind} />
     <Choice label="The retest asks" options={ASKS} bind:value={draft.asks} first={3} />
     {#if error}<Trouble {error} />{/if}
-    <button class="button primary min-h-14 text-lg" disabled={busy}>Choose it</button>
+    <button class="button primary min-h-14 text-lg" disabled={choosing.isPending}>Choose it</button>
   </form>
 </Sheet>

@@ -4,6 +4,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { day } from '$lib/base/dates'
+  import { Draft } from '$lib/base/draft.svelte'
   import { place } from '$lib/base/place.svelte'
   import DrillDrawn from '$lib/change/DrillDrawn.svelte'
   import RunDrill from '$lib/change/RunDrill.svelte'
@@ -18,12 +19,21 @@
     () => golfer.data?.hand ?? 'right'
   )
   const alone = $derived(page.url.searchParams.get('drill'))
-  const wanted = $derived(Number(page.url.searchParams.get('session')) || plan.data?.next || 0)
+  /** The session that was next when this was opened: with its first run kept another one is. */
+  let first = $state(0)
+  $effect(() => {
+    if (!first && plan.data?.next) first = plan.data.next
+  })
+  const wanted = $derived(Number(page.url.searchParams.get('session')) || first)
   const session = $derived(plan.data?.sessions.find((one) => one.number === wanted))
   const items = $derived(
     alone ? [{ kind: 'drill', drill: alone, words: '', why: '', minutes: 0, bare: true }] : (session?.items ?? [])
   )
-  let at = $state(0)
+  let away = $state(0)
+  /** Where in it the golfer is: there again after a reload. */
+  const reached = new Draft<Record<string, number>>('session', () => ({}))
+  const which = $derived(alone ?? `${plan.data?.id} ${wanted}`)
+  const at = $derived(alone ? away : (reached.value[which] ?? 0))
   /** The set-up feels different today: the check first, and if that is off what looks straight. */
   let different = $state(false)
   let said = $state<string[]>([])
@@ -32,7 +42,8 @@
   const ended = $derived(items.length > 0 && at >= items.length)
   const next = (words = '') => {
     if (words) said = [...said, words]
-    at += 1
+    if (alone) away += 1
+    else reached.value = { ...reached.value, [which]: at + 1 }
   }
   $effect(() => {
     const who = golfer.data

@@ -1,6 +1,5 @@
 <!-- Change: what brought the golfer here and what the lesson answers, the one change, and how it fares in its retests. -->
 <script lang="ts">
-  import { goto } from '$app/navigation'
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
   import Said from '$lib/base/Said.svelte'
@@ -35,11 +34,7 @@
   const choose = createWrite(
     (own: Own & { cause?: string; proposal?: string }) =>
       chooseChange({ cause: '', proposal: '', ...own, lesson_id: id, made_at: stamp() }),
-    () => {
-      another = false
-      wording = false
-      void goto(`/lessons/${id}/change`, { replaceState: true })
-    }
+    () => (another = false)
   )
 </script>
 
@@ -95,7 +90,7 @@
             </div>
           </section>
         {/each}
-        {#if choose.error && !wording}<Trouble error={choose.error} />{/if}
+        {#if choose.error}<Trouble error={choose.error} />{/if}
         <div class="mt-4 flex flex-wrap gap-2">
           <button class="button" onclick={() => (wording = true)}>One of your own…</button>
           {#if held.length}<button class="button plain" onclick={() => (another = false)}>Leave it at one</button>{/if}
@@ -141,13 +136,7 @@
     lessonId={id}
     complaint={it.complaint as Required<Shapes['ComplaintIn']> | null}
   />
-  <OwnChange
-    bind:open={wording}
-    lessonId={id}
-    busy={choose.isPending}
-    error={choose.error}
-    choose={(own) => choose.mutate(own)}
-  />
+  <OwnChange bind:open={wording} lessonId={id} chosen={() => (another = false)} />
 {:else}
   <Coming page what="The change" />
 {/if}
