@@ -27,10 +27,19 @@ def test_every_drill_is_there_with_its_station_and_those_that_serve_first(coach)
     assert next(it for it in coach.get("/drills") if it["code"] == "peg_and_ball")["lacking"]
 
 
+def test_every_drill_that_is_putted_can_be_laid_in_a_lesson_as_it_is_drawn(coach):
+    lesson = coach.lesson()["id"]
+    for it in coach.get("/drills"):
+        if it["event"] == "putt":
+            laid = {name: value for name, value in it["laid"].items() if name not in ("words", "proof")}
+            made = coach.put(f"/stations/{uuid6.uuid7()}", **laid, lesson_id=lesson, laid_at=now())
+            assert made["distance_m"] == it["laid"]["distance_m"] and made["words"] == it["laid"]["words"], it["code"]
+
+
 def test_a_run_scores_itself_and_offers_harder_and_easier(coach):
     golfer = coach.golfer()["id"]
     first = run(coach, golfer, "clean_roll", [1] * 8 + [0] * 2)
-    assert first["next"] == "again" and "8 of 10 in the last run" in first["words"]
+    assert first["next"] == "again" and "The last run: 8 of 10." in first["words"]
     passed = run(coach, golfer, "clean_roll", [1] * 10)
     assert passed["next"] == "harder" and "Passed" in passed["words"]
     # After a pass the next step begins anew; two runs under it are easier again.
@@ -56,7 +65,7 @@ def test_a_coachs_own_drill_behaves_as_one_of_the_product(coach):
     golfer, id = coach.golfer()["id"], str(uuid6.uuid7())
     own = {"copied_from": "clean_roll", "name": "Marble", "times": 6, "minutes": 2, "goal": "count", "goal_size": 5}
     made = coach.put(f"/drills/{id}", **own)
-    assert made["code"] == id and made["own"] and made["goal"] == "5 of 6 in one run." and made["steps"]
+    assert made["code"] == id and made["own"] and made["goal"] == "In one run 5 of 6." and made["steps"]
     assert run(coach, golfer, id, [1] * 5 + [0])["next"] == "harder"
     # Said again it is changed; what can't be is refused with its limit.
     assert coach.put(f"/drills/{id}", **own | {"name": "Marbles"})["name"] == "Marbles"

@@ -63,11 +63,13 @@ def test_today_says_of_each_golfer_what_the_last_lesson_found_as_that_lesson_say
         search.fill(name)
         row = page.get_by_role("listitem").filter(has_text=name).locator("[data-found]")
         expect(row).to_contain_text(told["headline"])
-        expect(row.locator("[data-due]")).to_contain_text(
-            told["next"][0]["words"] if told["next"] else told["next_words"]
-        )
+        said = page.request.get(f"/api/golfers/{golfer['golfer']['id']}/found").json()
+        expect(row.locator("[data-due]")).to_contain_text(said["next"])
+        # A change that was chosen, in this test or another's, is retested before anything else is checked.
+        following = told["next"][0]["words"] if told["next"] else told["next_words"]
+        assert said["next"] == following or said["next"].startswith("Retest “")
         [about] = [it for it in told["links"] if it["name"] == told["about"]]
-        assert page.request.get(f"/api/golfers/{golfer['golfer']['id']}/found").json()["vial"] == about["vial"]
+        assert said["vial"] == about["vial"]
 
 
 def test_an_offset_may_be_let_stay_on_the_bags_page(page: Page):

@@ -15,6 +15,7 @@ from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS
 from ...core.set.layout import from_above
+from ...core.set.station import Station
 from ...exchange.calendar import calendar_of
 from ...lessons.change import drills, practice
 from ...lessons.change.drills import Known
@@ -23,6 +24,7 @@ from ...lessons.golfer.golfers import golfer
 from ...lessons.set.bag import bag
 from ...words.change import practice as words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, ShortWords, VoidIn
+from ..set.stations import AidIn, LaidIn, LaidOut
 
 router = APIRouter(tags=["practice"])
 _SPEED_FT = 10.0
@@ -52,6 +54,7 @@ class DrillOut(BaseModel):
     school: str
     guided: bool
     stage: Scene
+    laid: LaidOut = Field(description="its station, to be laid in a lesson")
     lacking: list[str] = Field(description="what it takes that is not in the bag")
     own: bool
     copied_from: str
@@ -110,7 +113,7 @@ class ItemOut(BaseModel):
     drill: str
     words: str
     why: str
-    minutes: float
+    minutes: float = Field(description="minutes (min), its laying included")
     bare: bool
 
 
@@ -315,6 +318,21 @@ class Drawn:
     units: InUnits
 
 
+def _laid(it: Station, units: InUnits) -> LaidOut:
+    putt = it.putt
+    told = LaidIn(
+        distance_m=putt.distance_m,
+        past_m=putt.past_m,
+        green_speed_ft=putt.green_speed_ft,
+        falls_right_percent=putt.falls_right_percent,
+        falls_doubt_percent=putt.falls_doubt_percent,
+        rig_kind=it.rig.about.kind,
+        rig_sizes_m=dict(it.rig.sizes()),
+        aids=[AidIn(kind=one.about.kind, sizes=dict(one.sizes())) for one in it.aids],
+    )
+    return LaidOut(**LaidOut.of(told.entry(units), units))
+
+
 def _drill(code: str, it: Known, drawn: Drawn) -> DrillOut:
     drill = it.drill
     station = station_of(drill, _SPEED_FT, LEVELS["club"].spread_deg, drawn.owned, drawn.units)
@@ -340,6 +358,7 @@ def _drill(code: str, it: Known, drawn: Drawn) -> DrillOut:
         school=drill.school,
         guided=drill.guided,
         stage=from_above(station, drawn.hand, drawn.units),
+        laid=_laid(station, drawn.units),
         lacking=[one.name for one in lacking(drill, drawn.owned)],
         own=it.own is not None,
         copied_from=it.copied_from,

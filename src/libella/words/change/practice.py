@@ -27,7 +27,7 @@ def goal_said(it: Goal, event: Event) -> str:
     """What is to be shown, honestly: a share by the runs together, a count as a count."""
     what = {"putt": "putts", "set_down": "set-downs", "look": "looks", "round": "rounds"}[event]
     if isinstance(it, CountGoal):
-        return f"{it.times} of {it.of} in one run."
+        return f"In one run {it.times} of {it.of}."
     if isinstance(it, LevelGoal):
         return f"Within {it.within_deg:g}° either side, likely, over the runs together."
     return f"At least {round(it.share * 10)} {what} of 10, likely, over the runs together."
@@ -44,7 +44,7 @@ def progress_said(it: Progress | None, drill: Drill) -> str:
     """Where a golfer stands in a drill, and what comes next."""
     if it is None:
         return "Not run yet."
-    last = f"{it.last.times} of {it.last.of} in the last run. " if it.last is not None else ""
+    last = f"The last run: {it.last.times} of {it.last.of}. " if it.last is not None else ""
     match it.standing:
         case "passed":
             return f"{last}Passed: {_next(drill.harder, 'the next drill')}"

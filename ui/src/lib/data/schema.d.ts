@@ -4901,6 +4901,8 @@ export interface components {
             /** Guided */
             guided: boolean;
             stage: components["schemas"]["Scene"];
+            /** @description its station, to be laid in a lesson */
+            laid: components["schemas"]["LaidOut"];
             /**
              * Lacking
              * @description what it takes that is not in the bag
@@ -6212,7 +6214,10 @@ export interface components {
             words: string;
             /** Why */
             why: string;
-            /** Minutes */
+            /**
+             * Minutes
+             * @description minutes (min), its laying included
+             */
             minutes: number;
             /** Bare */
             bare: boolean;
@@ -6432,6 +6437,51 @@ export interface components {
             rig_at_m: number;
             /** Across M */
             across_m: number;
+        };
+        /**
+         * LaidOut
+         * @description A putt and a rig as they stand.
+         */
+        LaidOut: {
+            /** Distance M */
+            distance_m: number;
+            /** Past M */
+            past_m: number;
+            /** Green Speed Ft */
+            green_speed_ft: number;
+            /**
+             * Capture
+             * @enum {string}
+             */
+            capture: "rim_assisted" | "free_fall";
+            /** Rig Kind */
+            rig_kind: string;
+            /** Rig Sizes M */
+            rig_sizes_m: {
+                [key: string]: number;
+            };
+            /** Falls Forward Percent */
+            falls_forward_percent: number;
+            /** Falls Right Percent */
+            falls_right_percent: number;
+            /** Falls Doubt Percent */
+            falls_doubt_percent: number;
+            read: components["schemas"]["Read"] | null;
+            /**
+             * Target
+             * @enum {string}
+             */
+            target: "computed" | "read";
+            proof: components["schemas"]["Proof"];
+            /** Across M */
+            across_m: number;
+            /** Backstroke M */
+            backstroke_m: number | null;
+            /** Aids */
+            aids: components["schemas"]["AidEntry"][];
+            golfer_says: components["schemas"]["GolferSays"];
+            /** Words */
+            words: string;
         };
         /**
          * LastLesson

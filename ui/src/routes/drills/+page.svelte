@@ -1,6 +1,8 @@
 <!-- Drills: what each is for, drawn to scale, its goal; copied and changed by the coach, or retired. -->
 <script lang="ts">
+  import { goto } from '$app/navigation'
   import { page } from '$app/state'
+  import { v7 } from 'uuid'
   import Choice from '$lib/base/Choice.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -11,9 +13,18 @@
   import { retireDrill } from '$lib/change/writes'
   import type { Shapes } from '$lib/data/client'
   import { createWrite } from '$lib/data/write.svelte'
+  import { planOf } from '$lib/set/plan'
+  import { keepPlan } from '$lib/set/writes'
 
   const golfer = $derived(page.url.searchParams.get('golfer') ?? undefined)
+  /** The lesson it may be laid in; its golfer putts there now. */
+  const lesson = $derived(page.url.searchParams.get('lesson'))
   const drills = drillsQuery(() => golfer)
+  const laying = createWrite(
+    ({ id, drill }: { id: string; drill: Shapes['DrillOut'] }) =>
+      keepPlan(id, { id: v7(), replaces_id: null, plan: planOf(drill.laid), seen: [] }),
+    (_, { id }) => void goto(`/lessons/${id}/set`)
+  )
   let search = $state('')
   let serves = $state('all')
   let copying = $state<Shapes['DrillOut'] | null>(null)
@@ -59,6 +70,11 @@
             {#if golfer && !it.retired}<a class="button primary" href="/golfers/{golfer}/practice?drill={it.code}"
                 >Run it</a
               >{/if}
+            {#if lesson && !it.retired && it.event === 'putt'}<button
+                class="button"
+                disabled={laying.isPending}
+                onclick={() => lesson && laying.mutate({ id: lesson, drill: it })}>Lay it in this lesson</button
+              >{/if}
             <button
               class="button"
               onclick={() => {
@@ -76,7 +92,7 @@
         </li>
       {/each}
     </ul>
-    {#if retiring.error}<Trouble error={retiring.error} />{/if}
+    {#if retiring.error ?? laying.error}<Trouble error={(retiring.error ?? laying.error)!} />{/if}
     {#if copying}{#key copying.code}<OwnDrill bind:open of={copying} />{/key}{/if}
   {:else}
     <Coming page what="The drills" />
