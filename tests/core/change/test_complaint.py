@@ -10,6 +10,7 @@ from libella.core.change.proposal import FACTOR_OF, KINDS, PROPOSALS, Chosen, pr
 from libella.core.judge.findings.judged import judge_lesson
 from libella.core.judge.findings.ranked import RULES
 from libella.core.measure.limits import OutOfLimits
+from libella.words.change.complaint import answer_said
 from tests.core.judge.samples import batch, ledger
 
 RIGHT = batch("start", [1.2, 0.9, 1.4, 1.1, 0.8, 1.5, 1.0, 1.3, 1.1, 0.9])
@@ -36,6 +37,12 @@ def test_both_sides_stand_for_left_and_right_and_lengths_go_up(misses, first, la
 )
 def test_the_start_says_whether_it_is_so(misses, line):
     assert answered(RIGHT, misses=misses).line == line
+
+
+def test_who_misses_to_both_sides_is_told_of_no_side():
+    both = batch("start", [1.2, -1.1, 0.9, -0.9, 1.4, -1.3, 0.1, -0.1, 1.0, -1.0])
+    said = answer_said(answered(both, misses=("both",)), "", "right", "metric")[0]
+    assert said.startswith("So it is: to no one side for sure; the starts scatter by 1.")
 
 
 def test_what_nobody_read_is_said_and_what_was_felt_comes_first():

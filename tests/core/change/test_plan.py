@@ -114,6 +114,13 @@ def test_a_missed_week_is_not_made_up_for():
     assert first <= 1.2 * most
 
 
+def test_the_school_of_the_change_comes_before_its_rival():
+    def first(*schools: str) -> str:
+        return next(it.drill for it in runs(plan(Given((("movement", 9.0),), (15.0,) * 3, schools=schools))))
+
+    assert first("Wide and low") == "wide_and_low" and first("The lead side") == "lead_foot"
+
+
 def test_a_goal_that_is_met_makes_room_for_the_next_drill():
     asked = Given((("strike", 9.0),), (15.0,) * 3)
     before = {it.drill for it in runs(plan(asked))}

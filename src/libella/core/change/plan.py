@@ -47,7 +47,10 @@ def _used(given: Given) -> dict[str, Drill]:
     """The drills a plan may take: of each finding those that the golfer may do with what there is, and mixed ones."""
     names = [name for name, _ in given.findings]
     every = {
-        name: [it for it in (*serving(name), *(one for one in given.more if name in one.serves)) if _fits(it, given)]
+        name: sorted(
+            (it for it in (*serving(name), *(one for one in given.more if name in one.serves)) if _fits(it, given)),
+            key=lambda it: bool(it.school and given.schools and it.school not in given.schools),
+        )
         for name in (*names, "transfer")
     }
     found: dict[str, Drill] = {}

@@ -232,8 +232,9 @@ PROPOSALS: Final[dict[str, Proposal]] = {it.code: it for it in _PROPOSALS}
 
 
 def proposals_for(cause: Cause) -> tuple[Proposal, ...]:
-    """What is usually changed for a cause, in the order in which it is offered; nothing for what nobody knows."""
-    return tuple(it for it in _PROPOSALS if cause in it.causes)
+    """What is usually changed for a cause, what is for it most of all first; nothing for what nobody knows."""
+    found = [it for it in _PROPOSALS if cause in it.causes]
+    return tuple(sorted(found, key=lambda it: it.causes.index(cause)))
 
 
 @dataclass(frozen=True, slots=True)

@@ -30,7 +30,8 @@ class Given:
     change : one was chosen, and is retested; card : there is a set-up card to check by
     limits : what limits the golfer; without : drills that are done with, or that nobody wants
     owned : kinds of instrument at hand; None: not told
-    putt_s : seconds a putt takes
+    putt_s : seconds a putt takes; more : drills of the coach's own
+    schools : those of the change that was chosen: a drill of a rival school comes after the others
     """
 
     findings: tuple[tuple[Serves, float], ...]
@@ -43,6 +44,7 @@ class Given:
     owned: frozenset[str] | None = None
     putt_s: float = PUTT_S
     more: tuple[Drill, ...] = ()
+    schools: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         DAYS.check("days", "plan_days", len(self.minutes))

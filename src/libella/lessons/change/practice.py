@@ -12,6 +12,7 @@ from sqlalchemy import select
 from ...core.change.drill import Drill, Serves
 from ...core.change.drills import serving
 from ...core.change.plan import Plan, plan
+from ...core.change.proposal import PROPOSALS
 from ...core.change.session import Before, Given
 from ...core.change.week import minutes_of
 from ...core.instruments.registry import instruments
@@ -116,11 +117,13 @@ def _given(desk: Desk, entry: PlanEntry, golfer: KeptGolfer) -> Given:
                 SetUpCardRow.put_away_at.is_(None),
             )
         )
+    chosen = chosen_now(desk, golfer.id)
     return Given(
         findings=worked_on(desk, entry.lesson_id),
         minutes=entry.minutes,
         weeks=entry.weeks,
-        change=bool(chosen_now(desk, golfer.id)),
+        change=bool(chosen),
+        schools=tuple(PROPOSALS[it.proposal].school for it in chosen if it.proposal and PROPOSALS[it.proposal].school),
         card=card is not None,
         limits=tuple(golfer.limits),
         without=(*met, *retired),

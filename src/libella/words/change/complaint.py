@@ -6,7 +6,7 @@ from ...core.change.answer import Answer, Look
 from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.golfer.hand import Hand
 from ...core.golfer.limits import Glasses, Limit
-from ...core.measure.units import Units, tape
+from ...core.measure.units import Units, degrees, tape
 from ..judge.claims import call_said, headed
 from ..judge.findings import cause_said
 from ..judge.putts import pace_said
@@ -124,6 +124,8 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     # What the lesson says first is not said twice.
     told = "" if where.lower() in headline.lower() else f" The ball {where}."
     match it.line:
+        case "as_said" if it.complaint.side == "neither" and level.spread is not None:
+            return f"So it is: to no one side for sure; the starts scatter by {degrees(level.spread.value, 0.1)}."
         case "as_said":
             return f"So it is:{told.replace(' The', ' the', 1)}" if told else "So it was today."
         case "otherwise":

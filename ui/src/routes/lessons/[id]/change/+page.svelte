@@ -66,7 +66,7 @@
             <div class="mt-2 grid gap-2 sm:grid-cols-2">
               {#each offer.proposals as one (one.code)}
                 <button
-                  class="button min-h-20 flex-col items-stretch gap-0.5 p-3 text-left whitespace-normal"
+                  class="button min-h-20 flex-col items-stretch justify-start gap-0.5 p-3 text-left whitespace-normal"
                   data-proposal={one.code}
                   disabled={choose.isPending}
                   onclick={() =>
