@@ -46,6 +46,8 @@ def change_aloud(it: Reading) -> None:
     it.say("change", change.retest_due_said, own[0])
     for some in ((), *((one,) for one in own), own[:2], own[:3]):
         it.say("change", change.change_line, some)
+    both = Answer(Complaint(("both",)), "as_said", None, None, (), (), start, None)
+    it.say("change", complaint.answer_said, both, head, it.hand, it.units)
     practice_aloud(it)
     for question in ("line", "spread", "window", *NOTICED):
         it.say("change", change.retest_said, question)
