@@ -9,6 +9,7 @@
   import DrillDrawn from '$lib/change/DrillDrawn.svelte'
   import RunDrill from '$lib/change/RunDrill.svelte'
   import { drillsQuery, planQuery } from '$lib/change/queries.svelte'
+  import { firstError } from '$lib/data/write.svelte'
   import { golferQuery } from '$lib/golfer/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -18,6 +19,7 @@
     () => id,
     () => golfer.data?.hand ?? 'right'
   )
+  const error = $derived(firstError([golfer, plan, drills]))
   const alone = $derived(page.url.searchParams.get('drill'))
   /** The session that was next when this was opened: with its first run kept another one is. */
   let first = $state(0)
@@ -58,12 +60,11 @@
 <svelte:head><title>{golfer.data?.name ?? 'Golfer'}, practice · Libella</title></svelte:head>
 
 <div class="mx-auto max-w-[720px] px-5 py-5" data-practising>
-  {#if plan.error ?? drills.error}
+  {#if error}
     <Trouble
-      error={(plan.error ?? drills.error)!}
+      {error}
       again={() => {
-        void plan.refetch()
-        void drills.refetch()
+        for (const it of [golfer, plan, drills]) void it.refetch()
       }}
     />
   {:else if plan.data === undefined || !drills.data || !golfer.data}
