@@ -151,6 +151,14 @@ def test_said_twice_it_is_one_change_and_said_otherwise_a_conflict(coach):
     assert coach.put(f"/chosen-changes/{uuid6.uuid7()}", 422, **body | {"what": " "})["errors"][0]["field"] == "what"
 
 
+def test_a_change_that_was_taken_back_is_not_there_to_be_dropped(coach):
+    told, _ = aimed_right(coach)
+    held = chosen(coach, told.id)
+    coach.put(f"/changes/{held['id']}/voided", voided=True)
+    assert coach.get(f"/lessons/{told.id}/change")["held"] == []
+    assert "no such change" in coach.put(f"/chosen-changes/{held['id']}/dropped", 404, dropped=True)["detail"]
+
+
 def test_what_limits_a_golfer_is_noted_with_them(coach):
     golfer = coach.golfer(usual_misses=["right", "short"], glasses="varifocal", limits=["knee", "back"])
     assert golfer["limits"] == ["back", "knee"] and golfer["glasses"] == "varifocal"

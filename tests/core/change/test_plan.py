@@ -7,7 +7,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from libella.core.change.drills import drills, serving
-from libella.core.change.plan import Plan, known_drill, plan
+from libella.core.change.plan import Plan, plan
 from libella.core.change.session import Before, Given, Item
 from libella.core.golfer.limits import LIMITS
 from libella.core.judge.findings.ranked import RULES
@@ -42,7 +42,7 @@ def holds(it: Plan, given: Given) -> None:
         for code, minutes in Counter({one.drill: 0.0 for one in own}).items():
             assert minutes + sum(one.minutes for one in own if one.drill == code) <= 12 + 1e-6
         for one in own:
-            drill = known_drill(one.drill)
+            drill = drills().get(one.drill)
             assert drill is not None and not set(drill.unfit) & set(given.limits) and one.serves in drill.serves
         new = {one.drill for one in own} - known
         assert len(new) <= 1

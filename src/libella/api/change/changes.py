@@ -6,10 +6,12 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
+from ...core.change.answer import answer
 from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.change.proposal import Chosen, Kind, Proposal, proposals_for
 from ...core.change.retest import EACH, Standing
-from ...core.judge.findings.finding import Cause, Finding
+from ...core.change.worked_on import worked_on
+from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.start.turns import Question
 from ...lessons.change import changes, complaints
@@ -163,12 +165,10 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
     hand, told = whole.ledger.hand, complaints.complaint_of(sheet.lesson.complaint)
     headline = chosen_words.headline_said(whole.judged.chosen, hand, units)
     held = [_held(it) for it in changes.changes_held(desk, sheet.golfer.id)]
-    named = [it for it in whole.judged.findings.ranked if it.is_named and not it.explained_by]
-    hinted = [it for it in whole.judged.findings.ranked if it.hinted and not it.explained_by]
     return ChangeOut(
         complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
         complaint_words="" if told is None else complaint_said(told, units),
-        answer=answer_said(complaints.answer_of(desk, id, whole), headline, hand, units),
+        answer=answer_said(answer(told or Complaint(), whole.judged), headline, hand, units),
         offers=[
             OfferOut(
                 cause=it.cause,
@@ -176,16 +176,11 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
                 words=cause_said(it, hand, units),
                 proposals=[_proposal(one) for one in proposals_for(it.cause)],
             )
-            for it in _offered(named, hinted)
+            for it in worked_on(whole.judged.findings.ranked, proposals_for)[:FIRST]
         ],
         held=held,
         ask_first=words.ONE_AT_A_TIME if any(not it.dropped for it in held) else "",
     )
-
-
-def _offered(named: list[Finding], hinted: list[Finding]) -> list[Finding]:
-    """What is named; where nothing is, what something read speaks for."""
-    return (named or hinted)[:FIRST]
 
 
 def _proposal(it: Proposal) -> UsualChangeOut:

@@ -9,7 +9,6 @@ from pydantic import BaseModel, Field
 
 from ...core.change.drill import CountGoal, Dose, Drill, Event, LevelGoal, Scored, ShareGoal
 from ...core.change.drill_station import lacking, station_of
-from ...core.change.drills import serving
 from ...core.change.run import Next
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
@@ -148,19 +147,14 @@ def every(
 ) -> list[DrillOut]:
     """Drills, those that serve a finding first where one is named; with where a golfer stands in each."""
     known = drills.drills_known(desk)
-    stands = drills.progress_of(desk, golfer_id) if golfer_id else {}
-    first = [it.code for it in serving(serves)] if serves else []
-    order = sorted(known.items(), key=lambda it: (not _serves(it[0], it[1], first, serves), it[1].retired))
+    stands = drills.progress_of(desk, golfer_id, known) if golfer_id else {}
+    order = sorted(known.items(), key=lambda it: (serves not in it[1].drill.serves, it[1].retired))
     drawn = Drawn(bag(desk), hand, units)
     found = [_drill(code, it, drawn) for code, it in order]
     for one in found if golfer_id else []:
         one.progress = words.progress_said(stands.get(one.code), known[one.code].drill)
         one.next = stands[one.code].next if one.code in stands else None
     return found
-
-
-def _serves(code: str, it: Known, first: list[str], serves: str) -> bool:
-    return code in first or serves in it.drill.serves
 
 
 @router.put("/drills/{id}")
@@ -259,11 +253,12 @@ def calendar(desk: AtDesk, id: UUID) -> Response:
 
 
 def _run(desk: Desk, golfer_id: UUID, id: UUID, code: str) -> RunOut:
-    known, stands = drills.drills_known(desk)[code], drills.progress_of(desk, golfer_id).get(code)
+    known = drills.drills_known(desk)
+    stands = drills.progress_of(desk, golfer_id, known).get(code)
     return RunOut(
         id=id,
         drill=code,
-        words=words.progress_said(stands, known.drill),
+        words=words.progress_said(stands, known[code].drill),
         next=stands.next if stands is not None else "again",
     )
 

@@ -88,9 +88,18 @@ def found(desk: AtDesk, id: UUID, units: InUnits = "metric") -> FoundOut | None:
     lesson = lessons.latest_lessons(desk, [golfers.golfer(desk, id).id]).get(id)
     if not lesson:
         return None
-    told, due = found_in(desk, lesson[0].id, units), changes.retest_due(desk, id)
-    # A change that was chosen comes before whatever else could be checked.
-    return told if due is None else told.model_copy(update={"next": retest_due_said(due), "due": True})
+    told = found_in(desk, lesson[0].id, units)
+    # A change that was chosen comes before whatever else could be checked. Kept, for Today asks it of everybody.
+    due = kept.of_golfer(desk, id, "retest due", _retest_due(id))
+    return told.model_copy(update={"next": due, "due": True}) if due else told
+
+
+def _retest_due(golfer_id: UUID) -> kept.Make:
+    def make(whole: Desk, _: int) -> str:
+        due = changes.retest_due(whole, golfer_id)
+        return "" if due is None else retest_due_said(due)
+
+    return make
 
 
 @router.get("/golfers/{id}/lessons")

@@ -88,4 +88,4 @@ def checked_misses(field: str, told: tuple[Miss, ...]) -> tuple[Miss, ...]:
 def _known(field: str, told: tuple[str, ...], known: tuple[str, ...]) -> None:
     for it in told:
         if it not in known:
-            raise OutOfLimits(field, "complaint_code", named=it, known=known)
+            raise OutOfLimits(field, "no_such_choice", named=it, known=known)

@@ -117,7 +117,7 @@ class Drill:
             if len(text) > _LONGEST:
                 raise OutOfLimits("steps", "said_too_long", most=_LONGEST)
         if self.event not in EVENTS:
-            raise OutOfLimits("event", "complaint_code", named=self.event, known=EVENTS)
+            raise OutOfLimits("event", "no_such_choice", named=self.event, known=EVENTS)
         if isinstance(self.goal, CountGoal) and self.goal.of > self.dose.times:
             raise OutOfLimits("goal", "goal_over_dose", of=self.goal.of, times=self.dose.times)
 

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from typing import Final
 
 from .drill import Drill
-from .drills import drills, serving
+from .drills import serving
 from .session import Before, Given, Session, Unmet
 from .week import Week
 
@@ -82,8 +82,3 @@ def _after(before: Before, sessions: Sequence[Session], given: Given) -> Before:
                 known.add(it.drill)
     sets = [*before.last, *(frozenset(it.drill for it in one.items if it.drill) for one in sessions)]
     return Before(minutes, frozenset(known), tuple(sets[-2:]), before.weeks + 1, before.sessions + len(sessions))
-
-
-def known_drill(code: str, more: Sequence[Drill] = ()) -> Drill | None:
-    """A drill of the product or of the coach; None for one that is gone."""
-    return drills().get(code) or next((it for it in more if it.code == code), None)

@@ -257,9 +257,9 @@ class Chosen:
         if len(self.what) > LONGEST:
             raise OutOfLimits("what", "level_too_long", most=LONGEST)
         if self.kind not in KINDS:
-            raise OutOfLimits("kind", "complaint_code", named=self.kind, known=KINDS)
+            raise OutOfLimits("kind", "no_such_choice", named=self.kind, known=KINDS)
         if self.proposal and self.proposal not in PROPOSALS:
-            raise OutOfLimits("proposal", "complaint_code", named=self.proposal, known=tuple(PROPOSALS))
+            raise OutOfLimits("proposal", "no_such_choice", named=self.proposal, known=tuple(PROPOSALS))
 
     @property
     def factors(self) -> dict[str, str]:

@@ -9,10 +9,10 @@ import numpy as np
 
 from ..certainty.estimate import Estimate, estimated, told_by
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import NINETY, Verdict, weigh
+from ..certainty.verdict import NINETY, Verdict
 from ..estimate.cost import Mix, share_within
 from ..estimate.posterior import Floats
-from ..judge.claims.difference import Difference
+from ..judge.claims.difference import Difference, gained
 from ..judge.claims.level import Level
 from ..judge.claims.reads import Compared
 
@@ -141,12 +141,7 @@ def _of_ways(id: str, question: str, ways: tuple[Way, Way], mix: Mix, *, final: 
         biases = [np.zeros(_DRAWN), np.zeros(_DRAWN)]
     before, after = (share_within(mix, bias, spread) for bias, spread in zip(biases, spreads, strict=True))
     gain: Floats = 100 * (after - before)
-    matter = MATTERS["difference"]
-    call = weigh(
-        float((gain >= matter.matters_from).mean()),
-        float((gain <= -matter.matters_from).mean()),
-        float((np.abs(gain) < matter.nothing_under).mean()),
-    )
+    call = gained(gain, MATTERS["difference"], np.ones(_DRAWN))
     return Retest(id, question, told_by(gain), call, final, mix, ways)
 
 
@@ -163,12 +158,7 @@ def _together(told: Sequence[Retest]) -> Retest | None:
         return _of_ways("", told[0].question, (first, second), told[-1].mix, final=True)
     mean, sd = _weighed([(it.gain.value, it.gain.sd) for it in told])
     drawn = np.random.default_rng(89).normal(mean, sd, _DRAWN)
-    matter = MATTERS["share"]
-    call = weigh(
-        float((drawn >= matter.matters_from).mean()),
-        float((drawn <= -matter.matters_from).mean()),
-        float((np.abs(drawn) < matter.nothing_under).mean()),
-    )
+    call = gained(drawn, MATTERS["share"], np.ones(_DRAWN))
     return Retest("", told[0].question, told_by(drawn), call, final=True, mix=told[-1].mix)
 
 

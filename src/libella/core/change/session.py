@@ -9,6 +9,7 @@ from ..golfer.limits import Limit
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.side import Side
 from .drill import Drill, Serves
+from .retest import EACH
 
 Kind = Literal["check", "retention", "retest", "drill"]
 Wish = Literal["retest", "retention", "check", "first_two", "variety", "aid_off", "sides", "waits"]
@@ -19,6 +20,13 @@ WEEKS: Final = Bounds(1, 8, "weeks")
 PUTT_S: Final = 15.0
 """A putt with what belongs to it: an opinion, until the golfer's own was recorded."""
 REST_EVERY_MIN: Final = 8.0
+LAY_MIN: Final = 1.0
+"""To lay a station, or to change to the other way: an opinion."""
+
+
+def retest_min(putt_s: float = PUTT_S) -> float:
+    """Minutes of a retest, both ways together with the laying."""
+    return 2 * EACH * putt_s / 60 + LAY_MIN
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,10 +11,10 @@ from ..measure.side import Side
 from .drill import Drill, Serves
 from .programme import Programme
 from .retest import EACH
-from .session import REST_EVERY_MIN, Before, Given, Item, Kind, Session, Unmet, Wish
+from .session import LAY_MIN, REST_EVERY_MIN, Before, Given, Item, Kind, Session, Unmet, Wish, retest_min
 
 RETENTION_PUTTS: Final = 10
-_CHECK_MIN, _LAY_MIN, _LONGEST_MIN = 1.5, 1.0, 12.0
+_CHECK_MIN, _LONGEST_MIN = 1.5, 12.0
 _MOST_RUNS: Final = 2
 _FIRST_TWO: Final = 0.6
 _AID_OFF: Final = (0.3, 0.7)
@@ -38,7 +38,12 @@ def minutes_of(it: Drill, putt_s: float) -> float:
     """A run with its laying: putts by how long the golfer takes, all else as the drill says."""
     if not it.putts:
         return min(it.dose.minutes, _LONGEST_MIN)
-    return min(it.putts * putt_s / 60 + _LAY_MIN, _LONGEST_MIN)
+    return min(it.putts * putt_s / 60 + LAY_MIN, _LONGEST_MIN)
+
+
+def _worked(minutes: float) -> float:
+    """What is left of a day beside its rests: one minute in nine is rest, eight are worked."""
+    return minutes * REST_EVERY_MIN / (REST_EVERY_MIN + 1)
 
 
 def _serves(it: Drill, weights: Mapping[Serves, float]) -> Serves:
@@ -74,7 +79,7 @@ class Week:
     def _placed(self) -> list[list[Item]]:
         """What stands before any drill, by day: the retest where there is most time, what was retained and the quick
         check as early as they fit. What fits nowhere is named."""
-        room = [minutes * REST_EVERY_MIN / (REST_EVERY_MIN + 1) for minutes in self.given.minutes]
+        room = [_worked(minutes) for minutes in self.given.minutes]
         found: list[list[Item]] = [[] for _ in self.days]
 
         def place(it: Item, wish: Wish, order: Sequence[int]) -> None:
@@ -87,9 +92,8 @@ class Week:
 
         longest = sorted(self.days, key=lambda day: -room[day])
         if self.given.change and self.week in (2, min(self.given.weeks, 5)):
-            retest = 2 * EACH * self.given.putt_s / 60 + _LAY_MIN
-            place(Item("retest", retest, 2 * EACH), "retest", longest)
-        retained = RETENTION_PUTTS * self.given.putt_s / 60 + _LAY_MIN / 2
+            place(Item("retest", retest_min(self.given.putt_s), 2 * EACH), "retest", longest)
+        retained = RETENTION_PUTTS * self.given.putt_s / 60 + LAY_MIN / 2
         place(Item("retention", retained, RETENTION_PUTTS), "retention", self.days)
         if self.given.card:
             place(Item("check", _CHECK_MIN), "check", self.days)
@@ -107,9 +111,8 @@ class Week:
 
     def _limits(self) -> None:
         for day, minutes in enumerate(self.given.minutes):
-            # One minute in nine is rest: eight are worked.
             taken = sum(it.minutes for it in self.checks[day])
-            self.it.hold(self._spent(day), high=minutes * REST_EVERY_MIN / (REST_EVERY_MIN + 1) - taken)
+            self.it.hold(self._spent(day), high=_worked(minutes) - taken)
             for code, it in self.used.items():
                 runs = [name for (d, c, _), name in self.run.items() if (d, c) == (day, code)]
                 takes = minutes_of(it, self.given.putt_s)

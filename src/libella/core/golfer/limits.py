@@ -15,5 +15,5 @@ def checked_limits(told: tuple[str, ...]) -> tuple[Limit, ...]:
     """What limits, each once, in one order; `OutOfLimits` for what is none."""
     for it in told:
         if it not in LIMITS:
-            raise OutOfLimits("limits", "complaint_code", named=it, known=LIMITS)
+            raise OutOfLimits("limits", "no_such_choice", named=it, known=LIMITS)
     return tuple(it for it in LIMITS if it in told)

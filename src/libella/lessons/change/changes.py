@@ -12,7 +12,7 @@ from ...core.change.proposal import Chosen
 from ...core.change.retest import Tested, retest_of, standing_of
 from ...store.tables import ComparisonRow, LessonRow, NotedChangeRow
 from ..desk.desk import Desk
-from ..desk.problem import Closed
+from ..desk.problem import Closed, NotFound
 from ..desk.stored import Stored
 from ..judge.comparisons import ComparisonSheet, comparison_sheets
 from ..values import KeptChange, KeptComparison, value_of, values_of
@@ -72,16 +72,21 @@ def retest_due(desk: Desk, golfer_id: UUID) -> Chosen | None:
 
 
 def change_held(desk: Desk, id: UUID) -> Change:
-    """One change as it stands, taken back or not."""
+    """One change as it stands; `NotFound` for one that was taken back, or was only noted."""
     with desk.transaction() as session:
-        row = value_of(KeptChange, desk.get(session, NotedChangeRow, id, "change"))
-    return next(it for it in changes_held(desk, row.golfer_id) if it.kept.id == id)
+        golfer_id = desk.get(session, NotedChangeRow, id, "change").golfer_id
+    found = changes_held(desk, golfer_id, only=id)
+    if not found:
+        raise NotFound("change")
+    return found[0]
 
 
-def changes_held(desk: Desk, golfer_id: UUID) -> list[Change]:
-    """What was chosen of a golfer, newest first, each with its retests of all lessons; taken back ones left out."""
+def changes_held(desk: Desk, golfer_id: UUID, *, only: UUID | None = None) -> list[Change]:
+    """What was chosen of a golfer, newest first, each with its retests of all lessons; taken back ones left out.
+    `only`: that one alone, with the others beside it."""
     with desk.transaction() as session:
-        rows = values_of(KeptChange, session.scalars(_chosen(desk, golfer_id)))
+        every = values_of(KeptChange, session.scalars(_chosen(desk, golfer_id)))
+        rows = [it for it in every if only in (None, it.id)]
         compared = values_of(
             KeptComparison,
             session.scalars(
@@ -94,7 +99,7 @@ def changes_held(desk: Desk, golfer_id: UUID) -> list[Change]:
     for row in rows:
         own = [it for it in compared if it.change_id == row.id]
         sheets = [sheet for it in own for sheet in comparison_sheets(desk, it.lesson_id, [it])]
-        beside = [it.words for it in rows if it.id != row.id and it.dropped_at is None]
+        beside = [it.words for it in every if it.id != row.id and it.dropped_at is None]
         retests = [retest_of(it.compared, it.mix) for it in sheets if it.compared is not None]
         stands = standing_of([it for it in retests if it is not None], dropped=row.dropped_at is not None)
         assert row.chosen is not None

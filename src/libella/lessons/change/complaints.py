@@ -1,17 +1,14 @@
-"""What a golfer came with, and what the lesson answers."""
+"""What a golfer came with."""
 
 from collections.abc import Mapping
 from typing import Any, Final
 from uuid import UUID
 
-from ...core.change.answer import Answer, answer
 from ...core.change.complaint import Complaint
 from ...store.tables import LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed
 from ..desk.stored import Stored
-from ..judge.findings import WholeLesson
-from ..lesson.lessons import lesson_sheet
 from ..values import KeptLesson, value_of
 
 _COMPLAINT: Final[Stored[Complaint]] = Stored(Complaint)
@@ -30,9 +27,3 @@ def keep_complaint(desk: Desk, lesson_id: UUID, told: Complaint) -> KeptLesson:
 def complaint_of(told: Mapping[str, Any] | None) -> Complaint | None:
     """As it is kept of a lesson; None where nobody asked."""
     return None if told is None else _COMPLAINT.read(told)
-
-
-def answer_of(desk: Desk, lesson_id: UUID, whole: WholeLesson) -> Answer:
-    """What a lesson, judged, answers; to nothing where nobody asked what the golfer came with."""
-    told = complaint_of(lesson_sheet(desk, lesson_id).lesson.complaint)
-    return answer(told or Complaint(), whole.judged)

@@ -44,7 +44,7 @@ def drills_known(desk: Desk) -> dict[str, Known]:
 def checked_copy(known: Mapping[str, Known], code: str) -> None:
     """`OutOfLimits` for a drill that there is none of to copy."""
     if code not in known:
-        raise OutOfLimits("copied_from", "complaint_code", named=code, known=tuple(drills()))
+        raise OutOfLimits("copied_from", "no_such_choice", named=code, known=tuple(drills()))
 
 
 def keep_drill(desk: Desk, id: UUID, told: Drill, copied_from: str = "") -> Known:
@@ -84,7 +84,7 @@ def keep_run(desk: Desk, id: UUID, entry: RunEntry) -> KeptDrillRun:
     """Keep a run. Said twice it is one; said otherwise, a conflict."""
     known = drills_known(desk)
     if entry.drill not in known:
-        raise OutOfLimits("drill", "complaint_code", named=entry.drill, known=tuple(drills()))
+        raise OutOfLimits("drill", "no_such_choice", named=entry.drill, known=tuple(drills()))
     told = checked_run(known[entry.drill].drill, entry.told)
     with desk.transaction() as session:
         desk.get(session, GolferRow, entry.golfer_id, "golfer")
@@ -121,9 +121,9 @@ def runs_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptDrillRun]:
         return values_of(KeptDrillRun, session.scalars(query))
 
 
-def progress_of(desk: Desk, golfer_id: UUID) -> dict[str, Progress]:
+def progress_of(desk: Desk, golfer_id: UUID, known: Mapping[str, Known]) -> dict[str, Progress]:
     """Where a golfer stands in every drill that was run, by its code."""
-    known, runs = drills_known(desk), runs_of(desk, golfer_id)
+    runs = runs_of(desk, golfer_id)
     codes = dict.fromkeys(it.drill for it in runs if it.drill in known)
     return {code: progress(known[code].drill, [_told(it) for it in runs if it.drill == code]) for code in codes}
 

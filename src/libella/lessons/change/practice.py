@@ -15,6 +15,7 @@ from ...core.change.plan import Plan, plan
 from ...core.change.proposal import PROPOSALS
 from ...core.change.session import Before, Given
 from ...core.change.week import minutes_of
+from ...core.change.worked_on import worked_on
 from ...core.instruments.registry import instruments
 from ...core.set.kit import in_bag
 from ...store.tables import GolferRow, LessonRow, PracticePlanRow, SetUpCardRow
@@ -107,7 +108,7 @@ def _kept(desk: Desk, id: UUID, golfer_id: UUID, entry: PlanEntry, before: Befor
 def _given(desk: Desk, entry: PlanEntry, golfer: KeptGolfer) -> Given:
     parts = bag(desk)
     known = drills_known(desk)
-    met = [code for code, it in progress_of(desk, golfer.id).items() if it.standing == "passed" and it.step >= 1]
+    met = [code for code, it in progress_of(desk, golfer.id, known).items() if it.standing == "passed" and it.step >= 1]
     retired = [code for code, it in known.items() if it.retired]
     with desk.transaction() as session:
         card = session.scalar(
@@ -119,7 +120,7 @@ def _given(desk: Desk, entry: PlanEntry, golfer: KeptGolfer) -> Given:
         )
     chosen = chosen_now(desk, golfer.id)
     return Given(
-        findings=worked_on(desk, entry.lesson_id),
+        findings=_worked_on(desk, entry.lesson_id),
         minutes=entry.minutes,
         weeks=entry.weeks,
         change=bool(chosen),
@@ -132,13 +133,11 @@ def _given(desk: Desk, entry: PlanEntry, golfer: KeptGolfer) -> Given:
     )
 
 
-def worked_on(desk: Desk, lesson_id: UUID) -> tuple[tuple[Serves, float], ...]:
+def _worked_on(desk: Desk, lesson_id: UUID) -> tuple[tuple[Serves, float], ...]:
     """What a plan works on, with its weight in putts of a hundred: the findings named, else those that something speaks
     for, else putting as on the course."""
     ranked = judge_whole(desk, lesson_id).judged.findings.ranked
-    named = [it for it in ranked if it.is_named and not it.explained_by and serving(it.cause)]
-    hinted = [it for it in ranked if it.hinted and not it.explained_by and serving(it.cause)]
-    told = [(it.cause, max(1.0, it.importance)) for it in (named or hinted)[:_MOST]]
+    told = [(it.cause, max(1.0, it.importance)) for it in worked_on(ranked, serving)[:_MOST]]
     return tuple(told) or (("transfer", 1.0),)
 
 

@@ -1,10 +1,12 @@
 """The one change and its retests, in words."""
 
+import math
 from collections.abc import Sequence
 from typing import Final
 
 from ...core.change.proposal import Chosen, Kind
 from ...core.change.retest import EACH, Retest, Standing, Tested
+from ...core.change.session import retest_min
 from ...core.start.turns import Question, noticed
 from ..shared.brief import NOTHING
 from ..shared.certainty import WORDS
@@ -89,7 +91,7 @@ def retest_due_said(chosen: Chosen) -> str:
 
 
 def _minutes() -> int:
-    return 2 * EACH // 4 + 2
+    return math.ceil(retest_min())
 
 
 def retest_said(question: Question) -> str:

@@ -122,22 +122,19 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     level = it.start
     where = f"starts {headed(level, hand, units)}{call_said(level)}"
     # What the lesson says first is not said twice.
-    told = "" if where.lower() in headline.lower() else f" The ball {where}."
+    told = "" if where.lower() in headline.lower() else f"the ball {where}."
+    also = f" T{told[1:]}" if told else ""
     match it.line:
         case "as_said" if it.complaint.side == "neither" and level.spread is not None:
             return f"So it is: to no one side for sure; the starts scatter by {degrees(level.spread.value, 0.1)}."
         case "as_said":
-            return f"So it is:{told.replace(' The', ' the', 1)}" if told else "So it was today."
+            return f"So it is: {told}" if told else "So it was today."
         case "otherwise":
-            return f"Not as you came with it.{told}"
+            return f"Not as you came with it.{also}"
         case "not_there":
-            return (
-                f"Not today:{told.replace(' The', ' the', 1)}"
-                if told
-                else "Not today: the start line is nothing to mend."
-            )
+            return f"Not today: {told or 'the start line is nothing to mend.'}"
         case _:
-            return f"Whether it is so, can't be told yet.{told}"
+            return f"Whether it is so, can't be told yet.{also}"
 
 
 def _pace(it: Answer, headline: str, units: Units) -> str:

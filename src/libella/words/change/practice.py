@@ -1,5 +1,6 @@
 """Drills, runs and the plan, in words."""
 
+import math
 from collections.abc import Mapping
 from typing import Final
 
@@ -7,7 +8,7 @@ from ...core.change.drill import Drill, Event, Serves
 from ...core.change.goal import CountGoal, Goal, LevelGoal
 from ...core.change.retest import EACH
 from ...core.change.run import Progress
-from ...core.change.session import Given, Item, Session, Unmet
+from ...core.change.session import Given, Item, Session, Unmet, retest_min
 from ...core.judge.findings.ranked import RULES
 from ..shared.counts import counted, listed
 
@@ -109,7 +110,7 @@ def unmet_said(it: Unmet, given: Given) -> str:
     longest = f"{max(given.minutes):g}"
     match it.wish:
         case "retest":
-            takes = round(2 * EACH * given.putt_s / 60 + 1)
+            takes = math.ceil(retest_min(given.putt_s))
             return f"{week}no retest: it takes {takes} minutes, and the longest day has {longest}."
         case "retention":
             return f"{week}no day has room for the ten putts that show what is left."

@@ -6,10 +6,10 @@ from ..shared.refusals import KNOWN, Template
 
 REFUSALS: Final[dict[str, Template]] = {
     "miss_twice": ("Each miss is said once, and both sides stand for left and right.", "left, right, or both sides"),
-    "complaint_code": ("There is no “{named}” to choose here.", KNOWN),
+    "no_such_choice": ("There is no “{named}” to choose here.", KNOWN),
     "complaint_ends_first": ("It ends at a shorter length than it begins.", "from {from_m} on"),
     "trust_range": ("Trust is told from 1 to 5, not {told}.", "1 to 5"),
-    "said_too_long": ("The golfer's sentence is too long to keep.", "up to {most} characters"),
+    "said_too_long": ("That is too long to keep.", "up to {most} characters"),
     "drill_wanted": ("A drill has a name and a purpose.", "a few words"),
     "goal_over_dose": ("The goal counts {of}, and a run has {times}.", "up to {times}"),
     "goal_share": ("A share of {share} can't be shown in a few putts: make it a count.", "over 0 and up to {most}"),

@@ -18,7 +18,7 @@ def drills() -> dict[str, Drill]:
 def drill(code: str) -> Drill:
     """The drill of that code, or `OutOfLimits`."""
     if code not in drills():
-        raise OutOfLimits("drill", "complaint_code", named=code, known=tuple(drills()))
+        raise OutOfLimits("drill", "no_such_choice", named=code, known=tuple(drills()))
     return drills()[code]
 
 

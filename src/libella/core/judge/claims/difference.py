@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ...certainty.estimate import INTERVAL, Estimate
-from ...certainty.matter import MATTERS
+from ...certainty.matter import MATTERS, Matter
 from ...certainty.verdict import CLEAR, NINETY, Verdict, clear_among, weigh
 from ...estimate.cost import Mix, difference_limits, share_within
 from ...estimate.posterior import Floats, Posterior
@@ -152,11 +152,11 @@ def _of_levels(
     if about.sides != "line":
         return Difference(about, *levels, shifted, call, ratio)
     calm = 100 * (_alone(by.mix, sigma_b) - _alone(by.mix, sigma_a))
-    steadier = _gained(-calm, weight, clear)
+    steadier = gained(-calm, MATTERS["difference"], weight, clear=clear)
     inside = None
     if about.name == "start":
         gain = 100 * (share_within(by.mix, mu_b, sigma_b) - share_within(by.mix, mu_a, sigma_a))
-        inside = _estimate(gain, weight), _gained(gain, weight, clear)
+        inside = _estimate(gain, weight), gained(gain, MATTERS["difference"], weight, clear=clear)
     return Difference(about, *levels, shifted, call, ratio, steadier, inside)
 
 
@@ -164,9 +164,9 @@ def _alone(mix: Mix, spread: Floats) -> Floats:
     return share_within(mix, np.zeros(1), spread)
 
 
-def _gained(gain: Floats, weight: Floats, clear: float) -> Verdict:
+def gained(gain: Floats, matter: Matter, weight: Floats, *, clear: float = CLEAR) -> Verdict:
     """Putts of a hundred won ("right") or lost ("left"), drawn with weights."""
-    matter, whole = MATTERS["difference"], float(weight.sum())
+    whole = float(weight.sum())
     more = float(weight[gain >= matter.matters_from].sum()) / whole
     less = float(weight[gain <= -matter.matters_from].sum()) / whole
     return weigh(more, less, float(weight[np.abs(gain) < matter.nothing_under].sum()) / whole, clear=clear)
