@@ -12,7 +12,10 @@ export const cache = new QueryClient({
       retry: (tries, error) => tries < 3 && !(error instanceof Refusal && NO.has(error.problem.status)),
       retryDelay: (tries) => 500 * (tries + 1),
       networkMode: 'always',
-      staleTime: 1000
+      staleTime: 1000,
+      // Told of the whole answer, whatever a page read of it so far: one that had looked at its error alone never saw its
+      // data where another answer came later.
+      notifyOnChangeProps: 'all'
     },
     // The outbox knows when to send again, also after the page was closed.
     mutations: { retry: false, networkMode: 'always' }
