@@ -80,6 +80,8 @@ def _step(name: str) -> Callable[[Page], None]:
     def go(page: Page) -> None:
         _set(page)
         page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile(f"^{name}")).click()
+        # The step that was left has a heading of its own: only the address says that this one has come.
+        expect(page).to_have_url(re.compile(f"/{name.lower()}([?#]|$)"))
         expect(page.locator("main h1").first).to_be_attached()
 
     return go
