@@ -20,11 +20,11 @@ from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .base.jobs import Jobs, Task
 from .base.units import with_units
-from .change import changes, practice
-from .golfer import golfers
+from .change import changes, course, practice
+from .golfer import golfers, kits
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
-from .keep import cards, exports, imports, prints
+from .keep import cards, exports, imports, photos, prints
 from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
@@ -56,6 +56,8 @@ ROUTERS = (
     two,
     changes,
     practice,
+    course,
+    kits,
     pauses,
     sensors,
     aims,
@@ -65,6 +67,7 @@ ROUTERS = (
     set_ups,
     maps,
     cards,
+    photos,
     instruments,
     green,
     bag,

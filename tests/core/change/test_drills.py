@@ -33,7 +33,7 @@ def test_every_drill_is_laid_to_scale_from_whatever_is_in_the_bag(it: Drill, uni
 @pytest.mark.parametrize("it", EVERY, ids=lambda it: it.code)
 def test_every_drill_is_whole(it: Drill):
     assert it.steps and it.name and it.purpose and (it.easier or it.event == "round")
-    assert set(it.serves) <= {*RULES, "transfer", "balance"} and set(it.unfit) <= set(LIMITS)
+    assert set(it.serves) <= {*RULES, "transfer", "balance", "retention", "check"} and set(it.unfit) <= set(LIMITS)
     if isinstance(it.goal, CountGoal) and it.event != "round":
         assert it.goal.of == it.dose.times
     if it.scored.note:

@@ -8,20 +8,23 @@ from pydantic import BaseModel, Field
 from ...core.certainty.estimate import Estimate
 from ...core.change.answer import answer
 from ...core.change.complaint import Complaint, Felt, Miss, Want
-from ...core.change.proposal import Chosen, Kind, Proposal, proposals_for
+from ...core.change.proposal import PROPOSALS, Chosen, Kind, Proposal, proposals_for
 from ...core.change.retest import EACH, Standing
 from ...core.change.worked_on import worked_on
 from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.start.turns import Question
 from ...lessons.change import changes, complaints
+from ...lessons.change.left import eye_of, left_of
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.judge.findings import judge_whole
 from ...lessons.lesson.lessons import lesson_sheet
 from ...words.change import change as words
 from ...words.change.complaint import answer_said, complaint_said
+from ...words.change.left import left_said, trained_said
 from ...words.judge import chosen as chosen_words
+from ...words.judge.comparison import felt_said
 from ...words.judge.findings import cause_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Moment, ShortWords, Words200, as_kept
 
@@ -74,6 +77,7 @@ class UsualChangeOut(BaseModel):
     school: str
     rival: str
     caution: str
+    steps: list[str] = Field(description="of what takes more than one time; empty: there are none")
 
 
 class OfferOut(BaseModel):
@@ -92,6 +96,7 @@ class RetestOut(BaseModel):
     lesson_id: UUID
     started_at: datetime
     final: bool
+    felt: str = Field(description="comfort and trust of both ways; empty while nobody said")
     gain: Estimate | None = Field(description="how many more putts of a hundred are as wanted; null while too few")
 
 
@@ -112,6 +117,10 @@ class HeldOut(Kept):
     each: int = Field(description="putts each way that a retest takes")
     dropped: bool
     retests: list[RetestOut]
+    steps: list[str] = Field(description="of what takes more than one time; empty: there are none")
+    ends: str
+    trained: str = Field(description="how far an eye that is trained has come; empty for any other change")
+    left: str = Field(description="what is left of it on another day; empty while nothing is said")
 
 
 class ChangeOut(BaseModel):
@@ -157,14 +166,14 @@ def drop(desk: AtDesk, id: UUID, entry: DroppedIn) -> HeldOut:
 
 
 def _one(desk: Desk, id: UUID) -> HeldOut:
-    return _held(changes.change_held(desk, id))
+    return _held(desk, changes.change_held(desk, id))
 
 
 def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
     whole, sheet = judge_whole(desk, id), lesson_sheet(desk, id)
     hand, told = whole.ledger.hand, complaints.complaint_of(sheet.lesson.complaint)
     headline = chosen_words.headline_said(whole.judged.chosen, hand, units)
-    held = [_held(it) for it in changes.changes_held(desk, sheet.golfer.id)]
+    held = [_held(desk, it) for it in changes.changes_held(desk, sheet.golfer.id)]
     return ChangeOut(
         complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
         complaint_words="" if told is None else complaint_said(told, units),
@@ -194,10 +203,13 @@ def _proposal(it: Proposal) -> UsualChangeOut:
         school=it.school,
         rival=it.rival,
         caution=it.caution,
+        steps=list(it.steps),
     )
 
 
-def _held(it: changes.Change) -> HeldOut:
+def _held(desk: Desk, it: changes.Change) -> HeldOut:
+    of = PROPOSALS.get(it.chosen.proposal)
+    left = left_of(desk, it)
     told = {one.id: one for one in it.tested.retests}
     assert it.kept.lesson_id is not None
     return HeldOut(
@@ -220,8 +232,13 @@ def _held(it: changes.Change) -> HeldOut:
                 lesson_id=one.comparison.lesson_id,
                 started_at=one.comparison.started_at,
                 final=one.turn.condition is None,
+                felt=felt_said([(way.block.condition, way.block.comfort, way.block.trust) for way in one.sheets]),
                 gain=told[str(one.comparison.id)].gain if str(one.comparison.id) in told else None,
             )
             for one in it.retests
         ],
+        steps=list(of.steps) if of else [],
+        ends=of.ends if of else "",
+        trained=trained_said(eye_of(desk, it)) if it.chosen.kind == "train_the_eye" else "",
+        left=left_said(left.told) if left else "",
     )

@@ -1,18 +1,20 @@
 """Drills with their stations, runs, and the plan of the weeks after a lesson."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import UTC, date, datetime
 from typing import Literal
 
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
-from ...core.change.drill import CountGoal, Dose, Drill, Event, LevelGoal, Scored, ShareGoal
+from ...core.change.drill import CountGoal, Dose, Event, LevelGoal, ShareGoal
 from ...core.change.drill_station import lacking, station_of
 from ...core.change.run import Next
+from ...core.change.scored import asks_of, is_read
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS
+from ...core.measure.units import about
 from ...core.set.layout import from_above
 from ...core.set.station import Station
 from ...exchange.calendar import calendar_of
@@ -54,6 +56,9 @@ class DrillOut(BaseModel):
     guided: bool
     stage: Scene
     laid: LaidOut = Field(description="its station, to be laid in a lesson")
+    read_in_lesson: bool = Field(description="putted in a lesson, it scores itself by what is read and noted")
+    notes: list[str] = Field(description="what such a run notes of every putt")
+    lengths: list[str] = Field(description="of the putts, in turns, in words; empty where nothing is putted")
     lacking: list[str] = Field(description="what it takes that is not in the bag")
     own: bool
     copied_from: str
@@ -168,26 +173,15 @@ def keep_drill(desk: AtDesk, id: UUID7, entry: DrillIn, units: InUnits = "metric
         "count": lambda: CountGoal(round(entry.goal_size), entry.times),
         "level": lambda: LevelGoal(entry.goal_size),
     }[entry.goal]()
-    told = Drill(
+    told = replace(
+        of,
         code=str(id),
         name=entry.name,
         purpose=entry.purpose or of.purpose,
-        serves=of.serves,
-        event=of.event,
-        layout=of.layout,
         steps=entry.steps or of.steps,
         dose=Dose(entry.times, entry.minutes, entry.days),
-        scored=Scored(of.scored.asks, of.scored.note, of.scored.options, of.scored.start),
         goal=goal,
-        easier=of.easier,
-        harder=of.harder,
         risk=entry.risk or of.risk,
-        stop=of.stop,
-        school=of.school,
-        guided=of.guided,
-        breaks=of.breaks,
-        sides=of.sides,
-        unfit=of.unfit,
     )
     kept = drills.keep_drill(desk, id, told, entry.copied_from)
     return _drill(str(id), kept, Drawn(bag(desk), "right", units))
@@ -354,6 +348,9 @@ def _drill(code: str, it: Known, drawn: Drawn) -> DrillOut:
         guided=drill.guided,
         stage=from_above(station, drawn.hand, drawn.units),
         laid=_laid(station, drawn.units),
+        read_in_lesson=drill.event == "putt" and is_read(drill.scored),
+        notes=list(asks_of(drill.scored)),
+        lengths=[about(one, 0.0, drawn.units) for one in drill.layout.lengths_m],
         lacking=[one.name for one in lacking(drill, drawn.owned)],
         own=it.own is not None,
         copied_from=it.copied_from,

@@ -10,7 +10,7 @@ from ...core.start.turns import Order, Question
 from ...lessons.judge import comparisons
 from ...lessons.judge.comparisons import ComparisonSheet
 from ...lessons.start.comparisons import ComparisonEntry, Condition, begin_comparison
-from ...words.judge.comparison import QUESTIONS
+from ...words.judge.comparison import QUESTIONS, felt_said
 from ...words.start.run import ORDERS, turn_words
 from ..base.compared import ComparedOut
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords, Words20
@@ -66,6 +66,7 @@ class ComparisonOut(BaseModel):
     turn: UUID | None
     turn_words: str
     compared: ComparedOut
+    felt: str = Field(description="comfort and trust of each way; empty while nobody said")
 
 
 @router.put("/comparisons/{id}")
@@ -131,4 +132,5 @@ def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
         turn=None if at is None else blocks[at].id,
         turn_words=turn_words(it.turn, it.names, row.of),
         compared=ComparedOut.of(it.compared, row.of, it.names, it.hand, units),
+        felt=felt_said([(one.block.condition, one.block.comfort, one.block.trust) for one in it.sheets]),
     )

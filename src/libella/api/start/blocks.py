@@ -8,6 +8,7 @@ from pydantic import BaseModel, Field
 
 from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
+from ...lessons.change.drills import checked_drill
 from ...lessons.start import blocks
 from ...lessons.start.next_golfer import next_golfer
 from ..base.notes import NoteOut
@@ -46,6 +47,7 @@ class BlockIn(Entry):
     factors: dict[Words20, ShortWords] = Field(
         default_factory=dict, description="in what it is not as usual", max_length=8, examples=[{"set_up": "wide base"}]
     )
+    drill: Words40 = Field("", description="the drill it is a run of, by its code; empty: none")
 
 
 class HowIn(Entry):
@@ -142,6 +144,7 @@ class BlockKept(Kept):
     comfort: int | None
     trust: int | None
     factors: dict[str, str] = Field(description="in what it was not as usual")
+    drill: str = Field(description="the drill it is a run of, by its code; empty: none")
     judged_again_at: datetime | None = Field(description="when a proof given after its putts had them judged again")
     started_at: datetime
 
@@ -157,6 +160,7 @@ def start(desk: AtDesk, request: Request, id: UUID7, entry: BlockIn) -> BlockKep
     """Start a block with the rig as it stands."""
     told = entry.model_dump(exclude={"path_model", "ball_ahead_m"})
     path = PathModel(entry.path_model, entry.ball_ahead_m)
+    checked_drill(desk, entry.drill)
     row = blocks.begin_block(desk, id, blocks.BlockEntry(**told, path=path))
     request.app.state.live.tell(row.lesson_id, "block")
     return BlockKept.model_validate(row)

@@ -9,8 +9,9 @@ from ..judge.findings.finding import Cause
 from ..measure.limits import Bounds, OutOfLimits
 from .goal import CountGoal, Goal, LevelGoal, ShareGoal
 
-Serves = Cause | Literal["transfer", "balance"]
-"""A finding, or what belongs to none: putting as on the course, all sides alike."""
+Serves = Cause | Literal["transfer", "balance", "retention", "check"]
+"""A finding, or what belongs to none: putting as on the course, all sides alike, what is left on another day, the
+set-up found again."""
 Event = Literal["putt", "set_down", "look", "round"]
 """What is done over and over: a putt, a set-down, a look at a line; or a round on the course."""
 EVENTS: Final[tuple[Event, ...]] = get_args(Event)
@@ -55,19 +56,29 @@ class Layout:
 
 @dataclass(frozen=True, slots=True)
 class Scored:
-    """What counts as done, once for each event: a note of the putt with one of these options; a start that the rig read
-    to be on the line; else what whoever watches taps.
+    """What counts as done, once for each event: a note of the putt with one of these options, or a size within these
+    ends; a start that the rig read to be on the line; a start that was felt as it was read; else what whoever watches
+    taps.
 
     note, options : of a putt that was noted; empty: none
+    sizes : ends of a noted size, in its unit; where it is how far the ball ran past, a holed putt lies within them
     start : the start as the rig read it lies within so many degrees, or where that is 0, passed clean; None: not the
         start
+    called : the start that was felt is the one that was read
     asks : what is tapped where nothing else tells it: "Clean?"
     """
 
     asks: str
     note: str = ""
     options: tuple[str, ...] = ()
+    sizes: tuple[float, float] | None = None
     start: float | None = None
+    called: bool = False
+
+    @property
+    def of_holed(self) -> bool:
+        """What counts as done is a putt that was holed."""
+        return self.options == ("holed",)
 
 
 @dataclass(frozen=True, slots=True)

@@ -80,5 +80,5 @@ def _after(before: Before, sessions: Sequence[Session], given: Given) -> Before:
             if it.kind == "drill":
                 minutes[it.serves] = minutes.get(it.serves, 0.0) + it.minutes
                 known.add(it.drill)
-    sets = [*before.last, *(frozenset(it.drill for it in one.items if it.drill) for one in sessions)]
+    sets = [*before.last, *(frozenset(it.drill for it in one.items if it.kind == "drill") for one in sessions)]
     return Before(minutes, frozenset(known), tuple(sets[-2:]), before.weeks + 1, before.sessions + len(sessions))

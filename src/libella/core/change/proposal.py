@@ -38,6 +38,7 @@ class Proposal:
     school : whose way it is, where coaches contradict each other; empty where they hardly do
     rival : what the others say instead
     caution : what to mind
+    steps, ends : of what takes more than one time: what is done, in order, and when it has done its work
     """
 
     code: str
@@ -49,6 +50,8 @@ class Proposal:
     school: str = ""
     rival: str = ""
     caution: str = ""
+    steps: tuple[str, ...] = ()
+    ends: str = ""
 
 
 _BACK: Final = "Bent over long it goes to the back: straighten up every eight minutes, stop at pain."
@@ -71,6 +74,15 @@ _PROPOSALS: Final = (
         ("perception",),
         school="Train the eye",
         rival="Move the head, or aim at a near spot.",
+        steps=(
+            "Ask what looks straight in See, before anything else: that is where it begins.",
+            "Ten set-downs over the proved line; each time say left, straight or right. The line stays.",
+            "Ten more with the line covered; uncover it after each.",
+            "Ask again what looks straight.",
+            "The same on most days; ask again a week later.",
+        ),
+        ends="It ends when what looks straight is likely within half a degree twice, or after four weeks without "
+        "anything likely better.",
     ),
     Proposal(
         "near_spot",
@@ -80,6 +92,29 @@ _PROPOSALS: Final = (
         ("perception", "face_aim"),
         school="Near spot",
         rival="The whole line on the ball.",
+        steps=(
+            "Prove the line; mark a spot on it a stride or less ahead of the ball.",
+            "From behind, look from the hole to the spot to the ball.",
+            "Set the face to the spot, and let the hole be.",
+            "Putt as usual and over the spot, in turns: that is the retest.",
+        ),
+        ends="It stays if the starts over the spot are better, twice together.",
+    ),
+    Proposal(
+        "three_points",
+        "routine",
+        "Trace the line over three points: hole, spot, ball",
+        "The eyes run along the ground, they do not jump.",
+        ("perception", "read_and_pace"),
+        school="Trace the line",
+        rival="One look at the hole, then go.",
+        steps=(
+            "From behind the ball find a spot on the line, halfway or nearer.",
+            "Over the ball let the eyes run from the hole to the spot to the ball, and back.",
+            "Twice, at the speed of the ball; then putt without another look.",
+            "Ask what looks straight in See, traced so: against one look at the hole.",
+        ),
+        ends="It stays if what looks straight lies nearer to true, or the starts are better, twice together.",
     ),
     Proposal(
         "trust_the_line",

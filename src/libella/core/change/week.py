@@ -14,6 +14,9 @@ from .retest import EACH
 from .session import LAY_MIN, REST_EVERY_MIN, Before, Given, Item, Kind, Session, Unmet, Wish, retest_min
 
 RETENTION_PUTTS: Final = 10
+CHECK_LOOKS: Final = 3
+TEN_WITHOUT_HELP, BY_THE_CARD = "ten_without_help", "by_the_card"
+"""The drills that are run as these two: see `drills`."""
 _CHECK_MIN, _LONGEST_MIN = 1.5, 12.0
 _MOST_RUNS: Final = 2
 _FIRST_TWO: Final = 0.6
@@ -94,9 +97,9 @@ class Week:
         if self.given.change and self.week in (2, min(self.given.weeks, 5)):
             place(Item("retest", retest_min(self.given.putt_s), 2 * EACH), "retest", longest)
         retained = RETENTION_PUTTS * self.given.putt_s / 60 + LAY_MIN / 2
-        place(Item("retention", retained, RETENTION_PUTTS), "retention", self.days)
+        place(Item("retention", retained, RETENTION_PUTTS, TEN_WITHOUT_HELP), "retention", self.days)
         if self.given.card:
-            place(Item("check", _CHECK_MIN), "check", self.days)
+            place(Item("check", _CHECK_MIN, CHECK_LOOKS, BY_THE_CARD), "check", self.days)
         return [sorted(items, key=lambda it: _FIRST.index(it.kind)) for items in found]
 
     def _missing(self, wish: Wish, n: int = 0) -> int:

@@ -11,11 +11,14 @@ from sqlalchemy import select
 from ...core.change.drill import Drill
 from ...core.change.drills import drills
 from ...core.change.run import Progress, Told, checked_run, progress
+from ...core.change.scored import Putted, scored
+from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
-from ...store.tables import DrillRow, DrillRunRow, GolferRow
+from ...store.tables import BlockRow, DrillRow, DrillRunRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.stored import Stored
-from ..values import KeptDrill, KeptDrillRun, value_of, values_of
+from ..lesson.lessons import with_readings
+from ..values import KeptBlock, KeptDrill, KeptDrillRun, KeptReading, value_of, values_of
 
 _DRILL: Final[Stored[Drill]] = Stored(Drill)
 
@@ -105,27 +108,75 @@ def void_run(desk: Desk, id: UUID, voided: bool) -> KeptDrillRun:
     return desk.void(KeptDrillRun, DrillRunRow, id, "drill_run", voided)
 
 
-def runs_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptDrillRun]:
-    """The runs of a golfer that count, oldest first."""
-    query = (
-        select(DrillRunRow)
-        .where(
-            DrillRunRow.studio_id == desk.studio_id,
-            DrillRunRow.golfer_id == golfer_id,
-            DrillRunRow.voided.is_(False),
-        )
-        .order_by(DrillRunRow.done_at, DrillRunRow.id)
+@dataclass(frozen=True, slots=True)
+class Run:
+    """A run that counts: told event by event, or a block of a lesson that was putted as one and scored by what was read
+    of it."""
+
+    id: UUID
+    drill: str
+    told: Told
+    done_at: datetime
+    bare: bool = True
+    plan_id: UUID | None = None
+    number: int | None = None
+    block_id: UUID | None = None
+
+
+def runs_of(desk: Desk, golfer_id: UUID, known: Mapping[str, Known]) -> Sequence[Run]:
+    """The runs of a golfer that count, oldest first, with those putted in lessons."""
+    query = select(DrillRunRow).where(
+        DrillRunRow.studio_id == desk.studio_id, DrillRunRow.golfer_id == golfer_id, DrillRunRow.voided.is_(False)
     )
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
-        return values_of(KeptDrillRun, session.scalars(query))
+        told = values_of(KeptDrillRun, session.scalars(query))
+    runs = [Run(it.id, it.drill, _told(it), it.done_at, it.bare, it.plan_id, it.number) for it in told]
+    runs += _putted(desk, golfer_id, known)
+    return sorted(runs, key=lambda it: (it.done_at, it.id))
+
+
+def _putted(desk: Desk, golfer_id: UUID, known: Mapping[str, Known]) -> list[Run]:
+    """The blocks of lessons that were putted as a run, once they are full or their lesson has ended."""
+    query = (
+        select(BlockRow, LessonRow.ended_at)
+        .join(LessonRow, (LessonRow.studio_id == BlockRow.studio_id) & (LessonRow.id == BlockRow.lesson_id))
+        .where(BlockRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None))
+        .where(BlockRow.drill != "")
+    )
+    with desk.transaction() as session:
+        rows = session.execute(query).all()
+        over = {block.id for block, ended_at in rows if ended_at is not None}
+        sheets = with_readings(desk, session, values_of(KeptBlock, [block for block, _ in rows]))
+    found: list[Run] = []
+    for it in sheets:
+        valid = [one for one in it.readings if not one.voided]
+        if it.block.drill in known and valid and (len(valid) >= it.block.planned or it.block.id in over):
+            told = scored(known[it.block.drill].drill, [_putt(one) for one in valid])
+            if told:
+                at, bare = valid[-1].taken_at, not it.block.guided
+                found.append(Run(it.block.id, it.block.drill, told, at, bare, block_id=it.block.id))
+    return found
+
+
+def _putt(it: KeptReading) -> Putted:
+    crossing = it.raw.get("crossing")
+    start = None if it.low_deg is None and it.high_deg is None else Interval.of(it.low_deg, it.high_deg)
+    return Putted(start, None if crossing is None else crossing == "clean", it.notes)
 
 
 def progress_of(desk: Desk, golfer_id: UUID, known: Mapping[str, Known]) -> dict[str, Progress]:
     """Where a golfer stands in every drill that was run, by its code."""
-    runs = runs_of(desk, golfer_id)
+    runs = runs_of(desk, golfer_id, known)
     codes = dict.fromkeys(it.drill for it in runs if it.drill in known)
-    return {code: progress(known[code].drill, [_told(it) for it in runs if it.drill == code]) for code in codes}
+    return {code: progress(known[code].drill, [it.told for it in runs if it.drill == code]) for code in codes}
+
+
+def checked_drill(desk: Desk, code: str) -> str:
+    """The code of a drill that is known, or `OutOfLimits`; empty for none."""
+    if code and code not in (known := drills_known(desk)):
+        raise OutOfLimits("drill", "no_such_choice", named=code, known=tuple(known))
+    return code
 
 
 def _told(it: KeptDrillRun) -> Told:

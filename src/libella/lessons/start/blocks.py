@@ -44,6 +44,8 @@ class BlockEntry:
     path: PathModel = NO_PATH
     factors: Mapping[str, str] = field(default_factory=dict[str, str])
     """In what it is not as usual: see `core.judge.ledger.factors`."""
+    drill: str = ""
+    """The drill it is a run of, by its code; empty for none."""
 
     def __post_init__(self) -> None:
         PLANNED.check("planned", "planned", self.planned)
@@ -94,6 +96,7 @@ def add_block(
         "path_model": entry.path.name,
         "ball_ahead_m": entry.path.ball_ahead_m,
         "factors": dict(levels_of(entry.factors)),
+        "drill": entry.drill,
     }
     row = desk.keep(
         session,

@@ -6,9 +6,9 @@ Each is named as its table is, and holds the same columns but the studio. What i
 
 from .aim import KeptAimSeries, KeptSetDown
 from .change import KeptDrill, KeptDrillRun, KeptPracticePlan
-from .golfer import KeptChange, KeptGolfer, KeptLineJoin
+from .golfer import KeptChange, KeptGolfer, KeptGolfRound, KeptLineJoin
 from .judge import KeptFindingAnswer
-from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard
+from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
@@ -29,6 +29,7 @@ __all__ = [
     "KeptFileImport",
     "KeptFindingAnswer",
     "KeptFirstLook",
+    "KeptGolfRound",
     "KeptGolfer",
     "KeptLesson",
     "KeptLineJoin",
@@ -41,6 +42,7 @@ __all__ = [
     "KeptSetDown",
     "KeptSetUp",
     "KeptSetUpCard",
+    "KeptSetUpPhoto",
     "KeptSightTest",
     "KeptSightTrial",
     "KeptStation",

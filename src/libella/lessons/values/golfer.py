@@ -55,6 +55,20 @@ class KeptChange:
     """See `core.change.proposal.Chosen`."""
     dropped_at: datetime | None
     """When the coach dropped it."""
+    kit: Mapping[str, Any] | None
+    """What was in hand from then on, see `core.golfer.kit.Kit`; null where something else was changed."""
+    voided: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptGolfRound:
+    """A round on the course."""
+
+    id: UUID
+    golfer_id: UUID
+    holes: Sequence[Any]
+    """See `core.golfer.golf_round.Hole`."""
+    played_at: datetime
     voided: bool
 
 

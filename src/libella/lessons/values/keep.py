@@ -50,3 +50,17 @@ class KeptFileImport:
     skipped: int
     given_at: datetime
     taken_at: datetime | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptSetUpPhoto:
+    """A photograph of how the golfer stands; the picture itself is asked for alone."""
+
+    id: UUID
+    golfer_id: UUID
+    lesson_id: UUID
+    card_id: UUID | None
+    """The card it belongs to; None for one of the lesson alone."""
+    seen_from: str
+    taken_at: datetime
+    voided: bool

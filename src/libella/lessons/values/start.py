@@ -43,6 +43,8 @@ class KeptBlock(Laid):
     """How it felt, 1 to 5; None while it was not said."""
     factors: Mapping[str, str]
     """In what it was not as usual: see `core.judge.ledger.factors`."""
+    drill: str
+    """The drill it is a run of, by its code; empty for none."""
     judged_again_at: datetime | None
     """When its readings were judged again, with a proof given after them."""
 

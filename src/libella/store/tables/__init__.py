@@ -3,9 +3,9 @@
 from .aim import AimSeriesRow, SetDownRow
 from .base import Flagged, Stored, Voidable
 from .change import DrillRow, DrillRunRow, PracticePlanRow
-from .golfer import GolferRow, LineJoinRow, NotedChangeRow
+from .golfer import GolferRow, GolfRoundRow, LineJoinRow, NotedChangeRow
 from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
-from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow
+from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow, SetUpPhotoRow
 from .lesson import LessonRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
@@ -28,6 +28,7 @@ __all__ = [
     "FindingAnswerRow",
     "FirstLookRow",
     "Flagged",
+    "GolfRoundRow",
     "GolferRevisionRow",
     "GolferRow",
     "KeptAnswerRow",
@@ -45,6 +46,7 @@ __all__ = [
     "SensorZeroRow",
     "SetDownRow",
     "SetUpCardRow",
+    "SetUpPhotoRow",
     "SetUpRow",
     "SightTestRow",
     "SightTrialRow",

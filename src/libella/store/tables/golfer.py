@@ -57,6 +57,24 @@ class GolferRow(Stored):
     )
 
 
+class GolfRoundRow(Voidable):
+    """A round on the course: the putts of each hole."""
+
+    __tablename__ = "golf_round"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    holes: Mapped[list[Any]]
+    """See `core.golfer.golf_round.Hole`."""
+    played_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id", "played_at"),
+    )
+
+
 class LineJoinRow(Voidable):
     """Two of a golfer's lines that the coach joined, each by its key."""
 
@@ -91,6 +109,8 @@ class NotedChangeRow(Voidable):
     """See `core.change.proposal.Chosen`."""
     dropped_at: Mapped[datetime | None]
     """When the coach dropped it."""
+    kit: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """What was in hand from then on, see `core.golfer.kit.Kit`; null where something else was changed."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),

@@ -14,7 +14,7 @@ from sqlalchemy import (
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
-from .base import Stored
+from .base import Stored, Voidable
 
 Phase = Literal["checking", "checked", "taking", "done", "stopped", "failed"]
 """How far the work on a file is."""
@@ -39,6 +39,33 @@ class SetUpCardRow(Stored):
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "golfer_id", "kept_at", "id"),
+    )
+
+
+class SetUpPhotoRow(Voidable):
+    """A photograph of how the golfer stands: made smaller, and nothing in it but the picture."""
+
+    __tablename__ = "set_up_photo"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    lesson_id: Mapped[UUID]
+    card_id: Mapped[UUID | None]
+    """The card it belongs to; null for one of the lesson alone."""
+    seen_from: Mapped[str]
+    """See `lessons.keep.photos.SEEN_FROM`."""
+    picture: Mapped[bytes] = mapped_column(deferred=True)
+    """A JPEG."""
+    taken_at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "card_id"], ["set_up_card.studio_id", "set_up_card.id"]),
+        Index(None, "studio_id", "golfer_id", "taken_at"),
+        Index(None, "studio_id", "lesson_id"),
+        Index(None, "studio_id", "card_id"),
     )
 
 

@@ -51,6 +51,8 @@ class BlockRow(LaidColumns, Stored):
     """How it felt, 1 to 5; null while it was not said."""
     factors: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """In what it was not as usual: see `core.judge.ledger.factors`."""
+    drill: Mapped[str] = mapped_column(server_default=text("''"))
+    """The drill it is a run of, by its code; empty for none."""
     judged_again_at: Mapped[datetime | None]
     """When its readings were judged again, with a proof given after them."""
 

@@ -1,5 +1,6 @@
 """What is said under Change."""
 
+from dataclasses import replace
 from itertools import product
 from typing import Final, get_args
 
@@ -8,16 +9,23 @@ from ...core.certainty.verdict import Verdict
 from ...core.change.answer import Answer, Seen
 from ...core.change.complaint import FELT, MISSES, WANTS, Complaint
 from ...core.change.drills import drills
+from ...core.change.made import Carried, Carries, MadeAt
+from ...core.change.pace_table import LeaveAt, PaceTable
 from ...core.change.proposal import KINDS, Chosen
+from ...core.change.retention import Retained
 from ...core.change.retest import Retest, Tested
 from ...core.change.run import Progress
 from ...core.change.session import Given, Item, Session, Unmet, Wish
+from ...core.change.training import Trained
 from ...core.estimate.cost import Mix
 from ...core.estimate.shares import Share
+from ...core.golfer.golf_round import RoundTold
+from ...core.golfer.kit import NO_KIT, Kit, changed
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.start.turns import NOTICED
-from ..change import change, complaint, practice
+from ..change import change, complaint, course, kit, left, practice
+from ..change.kit import FIELDS
 from ..judge.findings import cause_said
 from .claims import levels_read, paces
 from .findings import a_finding
@@ -49,6 +57,8 @@ def change_aloud(it: Reading) -> None:
     both = Answer(Complaint(("both",)), "as_said", None, None, (), (), start, None)
     it.say("change", complaint.answer_said, both, head, it.hand, it.units)
     practice_aloud(it)
+    afterwards_aloud(it)
+    kit_aloud(it)
     for question in ("line", "spread", "window", *NOTICED):
         it.say("change", change.retest_said, question)
         for one, beside in product(_tested(question), ((), ("wide base",))):
@@ -77,6 +87,54 @@ def practice_aloud(it: Reading) -> None:
     for wish in get_args(Wish):
         it.say("change", practice.unmet_said, Unmet(wish, 0 if wish == "waits" else 2, "strike"), _GIVEN)
     it.say("change", practice.worked_said, _GIVEN)
+
+
+def afterwards_aloud(it: Reading) -> None:
+    gain, gone = normal(1.0, 0.3), normal(0.2, 0.3)
+    for one in (
+        Retained("kept", gain, normal(1.1, 0.2)),
+        Retained("lost", gain, gone),
+        Retained("open", gain, normal(0.6, 0.3), 14),
+        Retained("open", gain, normal(0.6, 0.3)),
+    ):
+        it.say("change", left.left_said, one)
+    first, last = normal(1.4, 0.2), normal(0.3, 0.1)
+    for told in (
+        Trained("to_begin", None, None, 0, better=False),
+        Trained("goes_on", first, first, 1, better=False),
+        Trained("goes_on", first, normal(0.9, 0.2), 2, better=True),
+        Trained("goes_on", first, first, 2, better=False),
+        Trained("reached", first, last, 3, better=True),
+        Trained("given_up", first, first, 5, better=False),
+    ):
+        it.say("change", left.trained_said, told)
+    for rounds in (RoundTold(0, 0, 0, 0, 0, 0, 0), RoundTold(1, 18, 33, 0, 0, 0, 0), RoundTold(2, 36, 63, 3, 9, 7, 1)):
+        it.say("change", course.rounds_said, rounds)
+    it.say("change", course.round_said, 18, 32)
+    words: tuple[tuple[Carries, float], ...] = (("carries", 2.0), ("parts", 25.0), ("open", 6.0), ("carries", -30.0))
+    for word, less in words:
+        it.say("change", course.carried_said, Carried(word, normal(less, 8.0), 40, 18))
+    it.say("change", course.carried_said, None)
+    for made in (MadeAt(2.0, Share(7, 10), Share(3, 9)), MadeAt(6.0, Share(0, 0), Share(1, 4))):
+        it.say("change", course.made_said, made, it.units)
+        it.say("change", course.share_said, made.practice)
+    for leave in (LeaveAt(6.0, normal(0.5, 0.1), 6, 9), LeaveAt(9.0, None, 1, 2)):
+        it.say("change", course.leave_said, leave, it.units)
+    for fitted in (True, False):
+        it.say("change", course.table_said, PaceTable(((3.0, 0.21),), 0.08, fitted, 12))
+    it.say("change", course.row_said, (3.0, 0.21), it.units)
+    for runs in ((), (Share(4, 10), Share(7, 10))):
+        it.say("change", course.helpless_said, runs)
+
+
+def kit_aloud(it: Reading) -> None:
+    before, after = NO_KIT, Kit("Blade", "one line", 0.86, 71.0, 3.5, 350.0, "two heavy", "Ball", "two_tone")
+    it.say("change", kit.kit_said, before, it.units)
+    it.say("change", kit.kit_said, after, it.units)
+    it.say("change", kit.changed_said, before, after, changed(before, after), it.units)
+    it.say("change", kit.changed_said, after, replace(after, length_m=0.84), ("length_m",), it.units)
+    for name in FIELDS:
+        it.say("change", kit.value_said, after, name, it.units)
 
 
 def _progress() -> tuple[Progress, ...]:

@@ -12,7 +12,12 @@ from ...core.change.session import Given, Item, Session, Unmet, retest_min
 from ...core.judge.findings.ranked import RULES
 from ..shared.counts import counted, listed
 
-_SERVED: Final[dict[str, str]] = {"transfer": "Putting as on the course", "balance": "Every side alike"}
+_SERVED: Final[dict[str, str]] = {
+    "transfer": "Putting as on the course",
+    "balance": "Every side alike",
+    "retention": "What is left on another day",
+    "check": "The set-up found again",
+}
 _EVENTS: Final[dict[Event, str]] = {"putt": "putt", "set_down": "set_down", "look": "look", "round": "time"}
 _QUARTERS: Final = ("", "in front of the hole", "right of the hole", "behind the hole", "left of the hole")
 _PLACES: Final = ("what weighs most", "what weighs second", "what weighs third")

@@ -19,6 +19,13 @@ REFUSALS: Final[dict[str, Template]] = {
     "run_of_counts": ("This drill is told as done or not, one for each time.", "1 or 0 for each"),
     "run_too_long": ("A run is not so long.", "up to {most}"),
     "plan_of_nothing": ("A plan works on something.", "one finding, or putting as on the course"),
+    "round_putts": ("A hole of {told} putts is not kept.", "1 to {most}"),
+    "round_holed_missed": ("A first putt that was holed missed to no side.", "a side, or one putt"),
+    "round_holes": ("A round of {told} holes is not kept.", "1 to {most}"),
+    "kit_unchanged": ("That is what is in hand already.", "something that differs"),
+    "photo_too_large": ("That photograph is too large a file.", "up to {most_mb} MB"),
+    "photo_too_many_pixels": ("That photograph has too many pixels.", "up to {most} million"),
+    "no_photo": ("That is no photograph that can be read here.", KNOWN),
     "change_wanted": ("Say what is changed.", "a few words"),
 }
 LABELS: Final[dict[str, str]] = {
@@ -29,9 +36,17 @@ LABELS: Final[dict[str, str]] = {
     "plan_days": "Days a week",
     "plan_weeks": "Weeks",
     "plan_minutes": "Minutes of a day",
+    "first_putt": "First putt",
+    "kit_length_m": "Length in hand",
+    "kit_lie_deg": "Lie",
+    "kit_loft_deg": "Loft",
+    "kit_head_g": "Head",
 }
 CONFLICTS: Final[dict[str, Template]] = {
     "drill_run": ("A run with this id is kept already and says something else.", "Tell it as a new one."),
+    "round": ("A round with this id is kept already and says something else.", "Tell it as a new one."),
+    "kit": ("A kit with this id is kept already and says something else.", "Note it as a new one."),
+    "photo": ("A photograph with this id is kept already and is another one.", "Keep it as a new one."),
     "change": ("A change with this id is kept already and says something else.", "Choose it again."),
     "change_of_another": ("That change was chosen for another golfer.", "Choose one of this golfer's."),
 }

@@ -1,5 +1,6 @@
 """Conditions compared, in words: the one question that was planned, its verdict, and what else was read of both."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
 
@@ -97,3 +98,16 @@ def _asked(it: Difference, whole: Compared, hand: Hand, units: Units) -> str:
         between = f"{gain.low:+.0f} to {gain.high:+.0f}".replace("-", "−")
         return f"{abs(gain.value):.0f} in a hundred {more} start inside the window ({between}), {word}"
     return difference_said(it, hand, units)
+
+
+def felt_said(told: Sequence[tuple[str, int | None, int | None]]) -> str:
+    """How each way felt, beside what it did: its name, comfort and trust, 1 to 5; empty where nobody said."""
+    found = [
+        f"{what} of 5: {', '.join(f'{score} {name}' for name, score in scores)}."
+        for what, scores in (
+            ("Comfort", [(name, comfort) for name, comfort, _ in told if comfort]),
+            ("Trust", [(name, trust) for name, _, trust in told if trust]),
+        )
+        if scores
+    ]
+    return " ".join(found)

@@ -25,6 +25,8 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "miss": ("{n} miss", "{n} misses"),
     "run": ("{n} run", "{n} runs"),
     "day": ("{n} day", "{n} days"),
+    "round": ("{n} round", "{n} rounds"),
+    "hole": ("{n} hole", "{n} holes"),
     "way": ("{n} way", "{n} ways"),
 }
 

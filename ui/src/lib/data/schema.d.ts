@@ -1575,6 +1575,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/golfers/{id}/on-the-course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description A golfer's putts by length, in practice and on the course.
+         */
+        get: operations["course_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rounds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a round.
+         */
+        put: operations["course_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rounds/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take a round out of what counts, or bring it back.
+         */
+        put: operations["course_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description What a golfer has in hand.
+         */
+        get: operations["kit_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep what is in hand from a moment on.
+         */
+        put: operations["kit_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kits/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take what was noted of a kit back, or bring it back.
+         */
+        put: operations["kit_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/pauses": {
         parameters: {
             query?: never;
@@ -2523,6 +2643,87 @@ export interface paths {
          * @description The checks of a lesson, newest first.
          */
         get: operations["cards_checks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Give
+         * @description Give a photograph as the body of the request, at most 25 MB: it is made smaller, and nothing of it is kept but
+         *     the picture.
+         */
+        put: operations["photos_give"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take a photograph away, or bring it back.
+         */
+        put: operations["photos_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description A golfer's photographs, newest first.
+         */
+        get: operations["photos_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Picture
+         * @description The picture itself.
+         */
+        get: operations["photos_picture"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3669,6 +3870,12 @@ export interface components {
             factors?: {
                 [key: string]: string;
             };
+            /**
+             * Drill
+             * @description the drill it is a run of, by its code; empty: none
+             * @default
+             */
+            drill: string;
         };
         /** BlockKept */
         BlockKept: {
@@ -3728,6 +3935,11 @@ export interface components {
             factors: {
                 [key: string]: string;
             };
+            /**
+             * Drill
+             * @description the drill it is a run of, by its code; empty: none
+             */
+            drill: string;
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -3800,6 +4012,11 @@ export interface components {
             factors: {
                 [key: string]: string;
             };
+            /**
+             * Drill
+             * @description the drill it is a run of, by its code; empty: none
+             */
+            drill: string;
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -3890,6 +4107,11 @@ export interface components {
             factors: {
                 [key: string]: string;
             };
+            /**
+             * Drill
+             * @description the drill it is a run of, by its code; empty: none
+             */
+            drill: string;
             /**
              * Judged Again At
              * @description when a proof given after its putts had them judged again
@@ -4424,7 +4646,7 @@ export interface components {
              * Shares
              * @description of each condition, where the question is of what was noted
              */
-            shares: components["schemas"]["ShareOut"][];
+            shares: components["schemas"]["libella__api__base__compared__ShareOut"][];
         };
         /**
          * ComparisonIn
@@ -4525,6 +4747,11 @@ export interface components {
             /** Turn Words */
             turn_words: string;
             compared: components["schemas"]["ComparedOut"];
+            /**
+             * Felt
+             * @description comfort and trust of each way; empty while nobody said
+             */
+            felt: string;
         };
         /**
          * ComplaintIn
@@ -4676,6 +4903,29 @@ export interface components {
              * @description putts of a hundred
              */
             mean: number;
+        };
+        /**
+         * CourseOut
+         * @description A golfer's putts by length; what nobody noted is empty.
+         */
+        CourseOut: {
+            /**
+             * Rounds
+             * @description newest first
+             */
+            rounds: components["schemas"]["RoundOut"][];
+            /** Played */
+            played: string;
+            /** Made */
+            made: components["schemas"]["MadeOut"][];
+            /** Carried */
+            carried: string;
+            /** Leaves */
+            leaves: string[];
+            /** Tables */
+            tables: components["schemas"]["TableOut"][];
+            /** Helpless */
+            helpless: string;
         };
         /**
          * CoverIn
@@ -4903,6 +5153,21 @@ export interface components {
             stage: components["schemas"]["Scene"];
             /** @description its station, to be laid in a lesson */
             laid: components["schemas"]["LaidOut"];
+            /**
+             * Read In Lesson
+             * @description putted in a lesson, it scores itself by what is read and noted
+             */
+            read_in_lesson: boolean;
+            /**
+             * Notes
+             * @description what such a run notes of every putt
+             */
+            notes: string[];
+            /**
+             * Lengths
+             * @description of the putts, in turns, in words; empty where nothing is putted
+             */
+            lengths: string[];
             /**
              * Lacking
              * @description what it takes that is not in the bag
@@ -6004,6 +6269,50 @@ export interface components {
             dropped: boolean;
             /** Retests */
             retests: components["schemas"]["RetestOut"][];
+            /**
+             * Steps
+             * @description of what takes more than one time; empty: there are none
+             */
+            steps: string[];
+            /** Ends */
+            ends: string;
+            /**
+             * Trained
+             * @description how far an eye that is trained has come; empty for any other change
+             */
+            trained: string;
+            /**
+             * Left
+             * @description what is left of it on another day; empty while nothing is said
+             */
+            left: string;
+        };
+        /** HoleIn */
+        HoleIn: {
+            /**
+             * First M
+             * @description the first putt, 0.2 to 40
+             */
+            first_m: number;
+            /**
+             * Putts
+             * @description putts of the hole, 1 to 6
+             */
+            putts: number;
+            /**
+             * Side
+             * @description to which side the first putt missed; empty: not said, or holed
+             * @default
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
+            /**
+             * Pace
+             * @description whether the first putt stopped short or past; empty: not said, or holed
+             * @default
+             * @enum {string}
+             */
+            pace: "" | "short" | "past";
         };
         /**
          * HowIn
@@ -6278,6 +6587,138 @@ export interface components {
             watched: boolean;
             vial: components["schemas"]["Vial"];
         };
+        /** KitChangedOut */
+        KitChangedOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * KitFields
+         * @description What is in hand; empty or null: not noted.
+         */
+        KitFields: {
+            /**
+             * Putter
+             * @default
+             */
+            putter: string;
+            /**
+             * Marks
+             * @description the marks on the putter
+             * @default
+             */
+            marks: string;
+            /**
+             * Length M
+             * @description in hand, 0.5 to 1.4
+             */
+            length_m?: number | null;
+            /**
+             * Lie Deg
+             * @description 55 to 85
+             */
+            lie_deg?: number | null;
+            /**
+             * Loft Deg
+             * @description −2 to 10
+             */
+            loft_deg?: number | null;
+            /**
+             * Head G
+             * @description the head with its weights, g, 250 to 600
+             */
+            head_g?: number | null;
+            /**
+             * Setting
+             * @description how its weights are set
+             * @default
+             */
+            setting: string;
+            /**
+             * Ball
+             * @default
+             */
+            ball: string;
+            /**
+             * Ball Mark
+             * @description what is on the ball; empty: not noted
+             * @default
+             * @enum {string}
+             */
+            ball_mark: "" | "none" | "line" | "two_tone";
+        };
+        /** KitIn */
+        KitIn: {
+            /**
+             * Putter
+             * @default
+             */
+            putter: string;
+            /**
+             * Marks
+             * @description the marks on the putter
+             * @default
+             */
+            marks: string;
+            /**
+             * Length M
+             * @description in hand, 0.5 to 1.4
+             */
+            length_m?: number | null;
+            /**
+             * Lie Deg
+             * @description 55 to 85
+             */
+            lie_deg?: number | null;
+            /**
+             * Loft Deg
+             * @description −2 to 10
+             */
+            loft_deg?: number | null;
+            /**
+             * Head G
+             * @description the head with its weights, g, 250 to 600
+             */
+            head_g?: number | null;
+            /**
+             * Setting
+             * @description how its weights are set
+             * @default
+             */
+            setting: string;
+            /**
+             * Ball
+             * @default
+             */
+            ball: string;
+            /**
+             * Ball Mark
+             * @description what is on the ball; empty: not noted
+             * @default
+             * @enum {string}
+             */
+            ball_mark: "" | "none" | "line" | "two_tone";
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+        };
         /**
          * KitItem
          * @description Something to look at; `code` is what is kept when it is ticked.
@@ -6287,6 +6728,20 @@ export interface components {
             code: string;
             /** Words */
             words: string;
+        };
+        /**
+         * KitOut
+         * @description What is in hand now, and since when what.
+         */
+        KitOut: {
+            now: components["schemas"]["KitFields"];
+            /** Words */
+            words: string;
+            /**
+             * History
+             * @description newest first
+             */
+            history: components["schemas"]["KitChangedOut"][];
         };
         /**
          * Label
@@ -7228,6 +7683,18 @@ export interface components {
             started_at: string;
         };
         /**
+         * MadeOut
+         * @description What is holed from one length.
+         */
+        MadeOut: {
+            /** Length M */
+            length_m: number;
+            practice: components["schemas"]["libella__api__change__course__ShareOut"];
+            course: components["schemas"]["libella__api__change__course__ShareOut"];
+            /** Words */
+            words: string;
+        };
+        /**
          * MapOut
          * @description The map of a lesson.
          */
@@ -7737,6 +8204,36 @@ export interface components {
             rest_due_at: string | null;
             /** Nudges */
             nudges: components["schemas"]["NudgeWords"][];
+        };
+        /**
+         * PhotoOut
+         * @description A photograph; its picture is asked for by itself.
+         */
+        PhotoOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Card Id */
+            card_id: string | null;
+            /**
+             * Seen From
+             * @enum {string}
+             */
+            seen_from: "behind" | "front" | "above" | "far_side";
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Voided */
+            voided: boolean;
         };
         /** PickIn */
         PickIn: {
@@ -8889,6 +9386,11 @@ export interface components {
             started_at: string;
             /** Final */
             final: boolean;
+            /**
+             * Felt
+             * @description comfort and trust of both ways; empty while nobody said
+             */
+            felt: string;
             /** @description how many more putts of a hundred are as wanted; null while too few */
             gain: components["schemas"]["Estimate"] | null;
         };
@@ -8944,6 +9446,39 @@ export interface components {
             rolls: components["schemas"]["RollIn"][];
             /** Green Speed Ft */
             green_speed_ft: number;
+        };
+        /**
+         * RoundIn
+         * @description A round, hole by hole.
+         */
+        RoundIn: {
+            /**
+             * Golfer Id
+             * Format: uuid
+             */
+            golfer_id: string;
+            /** Holes */
+            holes: components["schemas"]["HoleIn"][];
+            /**
+             * Played At
+             * Format: date-time
+             */
+            played_at: string;
+        };
+        /** RoundOut */
+        RoundOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Played At
+             * Format: date-time
+             */
+            played_at: string;
+            /** Words */
+            words: string;
         };
         /** RowOut */
         RowOut: {
@@ -9484,16 +10019,6 @@ export interface components {
              * @enum {string}
              */
             word: "clear" | "likely" | "none" | "open";
-        };
-        /**
-         * ShareOut
-         * @description How often what was asked was as is wanted, of how many.
-         */
-        ShareOut: {
-            /** Times */
-            times: number;
-            /** Of */
-            of: number;
         };
         /**
          * SightIn
@@ -10327,6 +10852,20 @@ export interface components {
              */
             prob_steadier_matters: number;
         };
+        /**
+         * TableOut
+         * @description Backstroke and roll on one surface.
+         */
+        TableOut: {
+            /** Surface */
+            surface: string;
+            /** Green Speed Ft */
+            green_speed_ft: number;
+            /** Words */
+            words: string;
+            /** Rows */
+            rows: string[];
+        };
         /** TakeIn */
         TakeIn: {
             /**
@@ -10827,6 +11366,11 @@ export interface components {
             rival: string;
             /** Caution */
             caution: string;
+            /**
+             * Steps
+             * @description of what takes more than one time; empty: there are none
+             */
+            steps: string[];
         };
         /**
          * UsualLengthIn
@@ -11268,6 +11812,16 @@ export interface components {
             right_mm: number;
         };
         /**
+         * ShareOut
+         * @description How often what was asked was as is wanted, of how many.
+         */
+        libella__api__base__compared__ShareOut: {
+            /** Times */
+            times: number;
+            /** Of */
+            of: number;
+        };
+        /**
          * ChangeOut
          * @description What a lesson comes to for its golfer: what they came with, the answer, the one change.
          */
@@ -11295,6 +11849,24 @@ export interface components {
              * @description said before a second change is chosen; empty where none is held
              */
             ask_first: string;
+        };
+        /**
+         * ShareOut
+         * @description So many of so many putts were holed, and the share that lies behind it, of a hundred.
+         */
+        libella__api__change__course__ShareOut: {
+            /**
+             * Times
+             * @description putts
+             */
+            times: number;
+            /**
+             * Of
+             * @description putts
+             */
+            of: number;
+            /** @description putts of a hundred; null where there was none */
+            share: components["schemas"]["Estimate"] | null;
         };
         /**
          * PlanIn
@@ -20137,6 +20709,646 @@ export interface operations {
             };
         };
     };
+    course_of_golfer: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    course_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoundIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    course_void: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    kit_of_golfer: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    kit_keep: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    kit_void: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     pauses_pauses_now: {
         parameters: {
             query?: never;
@@ -25460,6 +26672,422 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["QuickCheckOut"][];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photos_give: {
+        parameters: {
+            query: {
+                lesson_id: string;
+                taken_at: string;
+                seen_from?: "behind" | "front" | "above" | "far_side";
+                /** @description the card it belongs to; null: of the lesson alone */
+                card_id?: string | null;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photos_void: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photos_of_golfer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photos_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

@@ -11,7 +11,7 @@ DRILL = Drill(
     layout=Layout(("board", "peg_gate", "ball_gate"), (), (2.5,)),
     steps=("Putt, eyes down.", "Call it: left, straight or right.", "Then read it."),
     dose=Dose(10, 5.0, 3),
-    scored=Scored("Called right?"),
+    scored=Scored("Called right?", called=True),
     goal=ShareGoal(0.8),
     easier="Only left or right.",
     harder="How far, too.",

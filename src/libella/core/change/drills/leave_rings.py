@@ -11,7 +11,7 @@ DRILL = Drill(
     layout=Layout(("no_rig",), ("rings",), (5.0, 7.0, 9.0)),
     steps=("Rings of 60 cm and a metre round the hole.", "One putt from each length, in turns."),
     dose=Dose(9, 5.0, 3),
-    scored=Scored("Within 60 cm?"),
+    scored=Scored("Within 60 cm?", "ran_past_m", sizes=(-0.6, 0.6)),
     goal=ShareGoal(0.5),
     easier="The ring at 80 cm.",
     harder="The ring at 45 cm.",

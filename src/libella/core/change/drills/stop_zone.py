@@ -15,7 +15,7 @@ DRILL = Drill(
         "Holed counts.",
     ),
     dose=Dose(12, 6.0, 4),
-    scored=Scored("In the zone?"),
+    scored=Scored("In the zone?", "ran_past_m", sizes=(0.0, 0.6)),
     goal=ShareGoal(0.7),
     easier="The zone half as deep again.",
     harder="The zone a third less deep.",

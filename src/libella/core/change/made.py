@@ -1,0 +1,89 @@
+"""How much of it is holed, length by length, in practice and on the course; whether it carries over (practice 3, 4)."""
+
+import math
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from typing import Final, Literal
+
+import numpy as np
+
+from ..certainty.estimate import Estimate, told_by
+from ..certainty.verdict import is_likely
+from ..estimate.shares import NONE_TOLD, Share
+
+LENGTHS_M: Final = (1.0, 1.5, 2.0, 3.0, 4.5, 6.0, 9.0, 12.0)
+"""What a length is counted with: the nearest of these, by ratio."""
+Carries = Literal["carries", "parts", "open"]
+_MATTERS: Final = 0.10
+"""So much of a share makes a difference: an opinion."""
+_DRAWN: Final = 4000
+
+
+@dataclass(frozen=True, slots=True)
+class MadeAt:
+    """What was holed from one length."""
+
+    length_m: float
+    practice: Share = NONE_TOLD
+    course: Share = NONE_TOLD
+
+
+@dataclass(frozen=True, slots=True)
+class Carried:
+    """Practice against the course, at the lengths that both have, weighed as the course has them.
+
+    less : how many fewer of a hundred are holed on the course, with its 90 % interval
+    """
+
+    word: Carries
+    less: Estimate
+    practice: int
+    course: int
+
+
+def length_of(length_m: float) -> float:
+    """The length it is counted with."""
+    return min(LENGTHS_M, key=lambda it: abs(math.log(length_m / it)))
+
+
+def made_at(practice: Iterable[tuple[float, bool]], course: Iterable[tuple[float, bool]]) -> tuple[MadeAt, ...]:
+    """Putts, each with its length, m, and whether it was holed; length by length, the shortest first."""
+    told = [_counted(it) for it in (practice, course)]
+    return tuple(
+        MadeAt(it, told[0].get(it, NONE_TOLD), told[1].get(it, NONE_TOLD))
+        for it in LENGTHS_M
+        if it in told[0] or it in told[1]
+    )
+
+
+def interval(it: Share) -> Estimate:
+    """A share in a hundred with its 90 % interval, from a uniform prior."""
+    return told_by(100 * np.random.default_rng(97).beta(it.times + 1, it.of - it.times + 1, _DRAWN))
+
+
+def carried(made: Sequence[MadeAt]) -> Carried | None:
+    """Whether what is holed in practice is holed on the course; None where no length has both."""
+    both = [it for it in made if it.practice.of and it.course.of]
+    if not both:
+        return None
+    rng = np.random.default_rng(101)
+    of = sum(it.course.of for it in both)
+    less = np.zeros(_DRAWN)
+    for it in both:
+        share, there = (rng.beta(one.times + 1, one.of - one.times + 1, _DRAWN) for one in (it.practice, it.course))
+        less += (share - there) * it.course.of / of
+    word: Carries = "open"
+    if is_likely(float(np.mean(less > _MATTERS))):
+        word = "parts"
+    elif is_likely(float(np.mean(less < _MATTERS))):
+        word = "carries"
+    return Carried(word, told_by(100 * less), sum(it.practice.of for it in both), of)
+
+
+def _counted(putts: Iterable[tuple[float, bool]]) -> dict[float, Share]:
+    found: dict[float, Share] = {}
+    for length, holed in putts:
+        at = length_of(length)
+        was = found.get(at, NONE_TOLD)
+        found[at] = Share(was.times + holed, was.of + 1)
+    return found

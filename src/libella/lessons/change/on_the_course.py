@@ -1,0 +1,115 @@
+"""A golfer's putts by length, in practice and on the course: what is holed, what is left, how far back for what."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from uuid import UUID
+
+from ...core.change.made import Carried, MadeAt, carried, length_of, made_at
+from ...core.change.pace_table import LeaveAt, PaceTable, Stroke, leave_at, pace_table
+from ...core.estimate.shares import Share
+from ...core.golfer.golf_round import RoundTold, told_together
+from ...core.set.floor import Surface
+from ..desk.desk import Desk
+from ..golfer.rounds import Played, rounds_of
+from ..lesson.lessons import BlockSheet, every_lesson_of
+from .drills import Known, Run, drills_known, runs_of
+
+_HELPLESS = "ten_without_help"
+
+
+@dataclass(frozen=True, slots=True)
+class OnSurface:
+    """A table of backstroke and roll, of one surface."""
+
+    surface: Surface
+    green_speed_ft: float
+    table: PaceTable
+
+
+@dataclass(frozen=True, slots=True)
+class OnTheCourse:
+    """A golfer's putts by length.
+
+    rounds : newest first; played : what they come to together
+    made, carried : what is holed, in practice and on the course; leaves : what is left after a miss
+    tables : backstroke and roll by surface
+    helpless : runs of ten without help, oldest first, each as a share
+    """
+
+    rounds: Sequence[Played]
+    played: RoundTold
+    made: tuple[MadeAt, ...]
+    carried: Carried | None
+    leaves: tuple[LeaveAt, ...]
+    tables: tuple[OnSurface, ...]
+    helpless: tuple[tuple[datetime, Share], ...]
+
+
+def on_the_course(desk: Desk, golfer_id: UUID) -> OnTheCourse:
+    """Everything that was noted of a golfer's putts at the hole."""
+    rounds = rounds_of(desk, golfer_id)
+    known = drills_known(desk)
+    runs = [it for it in runs_of(desk, golfer_id, known) if it.block_id is None]
+    lessons = every_lesson_of(desk, golfer_id)
+    blocks = [it for _, sheets in lessons for it in sheets if it.block.hole]
+    holed = [one for it in blocks for one in _holed(it)] + [one for it in runs for one in _told_holed(it, known)]
+    made = made_at(holed, [(it.first_m, it.holed) for one in rounds for it in one.holes])
+    on: dict[tuple[Surface, float], list[BlockSheet]] = {}
+    for lesson, sheets in lessons:
+        on.setdefault((lesson.surface, lesson.green_speed_ft), []).extend(sheets)
+    tables = [OnSurface(*where, table) for where, sheets in on.items() if (table := _table(sheets))]
+    return OnTheCourse(
+        rounds,
+        told_together([it.holes for it in rounds]),
+        made,
+        carried(made),
+        _leaves(blocks),
+        tuple(tables),
+        tuple((it.done_at, _share(it)) for it in runs if it.drill == _HELPLESS),
+    )
+
+
+def _valid(it: BlockSheet) -> list[dict[str, str | float]]:
+    return [dict(one.notes) for one in it.readings if not one.voided]
+
+
+def _holed(it: BlockSheet) -> list[tuple[float, bool]]:
+    """Of putts with nothing to help: what is holed through a gate in view tells of the gate."""
+    if it.block.guided:
+        return []
+    return [(it.block.distance_m, one["finish"] == "holed") for one in _valid(it) if "finish" in one]
+
+
+def _told_holed(it: Run, known: dict[str, Known]) -> list[tuple[float, bool]]:
+    """Of a run that counts what is holed: its lengths come in turns, as its station is laid."""
+    of = known[it.drill].drill if it.drill in known else None
+    if of is None or not of.scored.of_holed or not of.layout.lengths_m:
+        return []
+    lengths = of.layout.lengths_m
+    return [(lengths[n % len(lengths)], one == 1) for n, one in enumerate(it.told)]
+
+
+def _leaves(blocks: Sequence[BlockSheet]) -> tuple[LeaveAt, ...]:
+    found: dict[float, list[float]] = {}
+    for it in blocks:
+        for one in _valid(it):
+            left = 0.0 if one.get("finish") == "holed" else one.get("ran_past_m")
+            if isinstance(left, float | int):
+                found.setdefault(length_of(it.block.distance_m), []).append(abs(float(left)))
+    return tuple(leave_at(length, found[length]) for length in sorted(found))
+
+
+def _table(blocks: Sequence[BlockSheet]) -> PaceTable | None:
+    """How far a ball rolled is told where how far it was short or past was noted, and so is one that was holed."""
+    strokes: list[Stroke] = []
+    for it in blocks:
+        for one in _valid(it):
+            back, past = one.get("back_m"), one.get("ran_past_m")
+            if isinstance(back, float | int) and isinstance(past, float | int):
+                strokes.append(Stroke(float(back), it.block.distance_m + float(past)))
+    return pace_table(strokes)
+
+
+def _share(it: Run) -> Share:
+    return Share(sum(1 for one in it.told if one == 1), len(it.told))
