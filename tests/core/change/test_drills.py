@@ -37,13 +37,13 @@ def test_every_drill_is_whole(it: Drill):
     if isinstance(it.goal, CountGoal) and it.event != "round":
         assert it.goal.of == it.dose.times
     if it.scored.note:
-        note = (NOTES | watched(*_laid(it)))[it.scored.note]
+        note = (NOTES | watched(*laid_of(it)))[it.scored.note]
         assert set(it.scored.options) <= set(note.options)
     if it.scored.start is not None:
         assert all(kind != "no_rig" for kind in it.layout.rigs)
 
 
-def _laid(it: Drill):
+def laid_of(it: Drill):
     station = station_of(it, 10.0, 0.9, None, "metric")
     return station.rig, station.aids
 

@@ -45,8 +45,11 @@ def keep_photo(desk: Desk, id: UUID, entry: PhotoEntry, picture: bytes) -> KeptS
                 raise Conflict("card_of_another")
         told = asdict(entry)
         taken_at = told.pop("taken_at")
-        more = {"golfer_id": lesson.golfer_id, "picture": picture, "taken_at": taken_at}
-        return value_of(KeptSetUpPhoto, desk.keep(session, SetUpPhotoRow, id, "photo", told, **more))
+        row = desk.keep(
+            session, SetUpPhotoRow, id, "photo", told,
+            golfer_id=lesson.golfer_id, picture=picture, taken_at=taken_at,
+        )  # fmt: skip
+        return value_of(KeptSetUpPhoto, row)
 
 
 def void_photo(desk: Desk, id: UUID, voided: bool) -> KeptSetUpPhoto:
