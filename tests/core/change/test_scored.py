@@ -51,4 +51,7 @@ def test_a_holed_putt_lies_within_any_zone_and_one_beyond_the_rig_within_none():
 
 def test_several_things_that_moved_are_not_still():
     still = drill("wide_and_low")
-    assert scored(still, [Putted(None, None, {"still": "head+knees"}), Putted(None, None, {"still": "nothing"})]) == (0, 1)
+    assert scored(still, [Putted(None, None, {"still": "head+knees"}), Putted(None, None, {"still": "nothing"})]) == (
+        0,
+        1,
+    )

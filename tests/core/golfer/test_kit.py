@@ -17,7 +17,14 @@ def test_a_kit_differs_in_what_was_changed_alone():
 
 @pytest.mark.parametrize(
     "bad",
-    [{"length_m": 2.0}, {"lie_deg": 20.0}, {"loft_deg": 30.0}, {"head_g": 20.0}, {"ball_mark": "x"}, {"ball": "b" * 81}],
+    [
+        {"length_m": 2.0},
+        {"lie_deg": 20.0},
+        {"loft_deg": 30.0},
+        {"head_g": 20.0},
+        {"ball_mark": "x"},
+        {"ball": "b" * 81},
+    ],
 )
 def test_what_no_putter_is_is_refused(bad):
     with pytest.raises(OutOfLimits):

@@ -10,10 +10,11 @@ from ...core.change.made import MadeAt, interval
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import Hole, Pace, Side
 from ...lessons.change.on_the_course import OnTheCourse, on_the_course
+from ...lessons.desk import kept
 from ...lessons.golfer import rounds
 from ...lessons.golfer.rounds import Played
 from ...words.change import course as words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, as_kept
 
 router = APIRouter(tags=["course"])
 
@@ -80,7 +81,14 @@ class CourseOut(BaseModel):
 @router.get("/golfers/{id}/on-the-course")
 def of_golfer(desk: AtDesk, id: UUID, units: InUnits = "metric") -> CourseOut:
     """A golfer's putts by length, in practice and on the course."""
-    return _course(on_the_course(desk, id), units)
+    return as_kept(
+        kept.of_golfer(
+            desk,
+            id,
+            f"on the course, {units}",
+            lambda whole, _: _course(on_the_course(whole, id), units).model_dump_json(),
+        )
+    )
 
 
 @router.put("/rounds/{id}")

@@ -14,7 +14,7 @@ from ...core.change.scored import asks_of, is_read
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS
-from ...core.measure.units import about
+from ...core.measure.units import tape
 from ...core.set.layout import from_above
 from ...core.set.station import Station
 from ...exchange.calendar import calendar_of
@@ -350,7 +350,7 @@ def _drill(code: str, it: Known, drawn: Drawn) -> DrillOut:
         laid=_laid(station, drawn.units),
         read_in_lesson=drill.event == "putt" and is_read(drill.scored),
         notes=list(asks_of(drill.scored)),
-        lengths=[about(one, 0.0, drawn.units) for one in drill.layout.lengths_m],
+        lengths=[tape(one, drawn.units) for one in drill.layout.lengths_m],
         lacking=[one.name for one in lacking(drill, drawn.owned)],
         own=it.own is not None,
         copied_from=it.copied_from,

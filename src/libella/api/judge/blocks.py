@@ -10,6 +10,7 @@ from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.estimate import Summary
+from ...core.golfer.kit import NO_KIT
 from ...core.judge.judgement import Judgement
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side
@@ -17,10 +18,12 @@ from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
+from ...lessons.golfer.kits import kit_at, kits_of
 from ...lessons.judge import blocks as judged_blocks
 from ...lessons.lesson.lessons import BlockSheet, is_invented
 from ...lessons.start import blocks
 from ...lessons.values import KeptGolfer, KeptReading
+from ...words.change.kit import kit_said
 from ...words.judge.judgement import JudgementWords, further_words, judgement_words
 from ...words.judge.putts import ended_said, pace_said
 from ...words.set.station import station_words
@@ -109,6 +112,7 @@ class JudgedOut(BaseModel):
     judgement: JudgementOut
     rays: Scene
     rung: RungOut = Field(description="what the ladder says of the rig")
+    in_hand: str = Field(description="putter and ball as they were noted by then; empty while nobody had")
 
 
 class BlockReadOut(BaseModel):
@@ -150,11 +154,13 @@ def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
     def make(whole: Desk, _: int) -> str:
         it = judged_blocks.judge_block(whole, id, units)
         said = _said(it.sheet, it.golfer, it.judgement, units)
+        kit = kit_at(kits_of(whole, it.golfer.id), it.sheet.block.started_at)
         return JudgedOut(
             block=_out(it.sheet, it.judgement, said, units),
             judgement=_judgement(it.judgement, said),
             rays=it.rays,
             rung=_rung(it.rung, blocks.station_of(it.sheet.block), units),
+            in_hand="" if kit == NO_KIT else kit_said(kit, units),
         ).model_dump_json()
 
     return as_kept(kept.of_block(desk, id, f"judged, {units}", make))

@@ -57,8 +57,10 @@ def left_of(desk: Desk, it: Change) -> LeftOf | None:
 def eye_of(desk: Desk, it: Change) -> Trained:
     """How far an eye has come since the change was chosen: what looked straight as usual, lesson by lesson."""
     asked: list[Asked] = []
-    for lesson, _ in every_lesson_of(desk, it.kept.golfer_id):
-        if lesson.id == it.kept.lesson_id or lesson.started_at >= it.kept.made_at:
+    lessons = [one for one, _ in every_lesson_of(desk, it.kept.golfer_id)]
+    since = next((one.started_at for one in lessons if one.id == it.kept.lesson_id), it.kept.made_at)
+    for lesson in lessons:
+        if lesson.started_at >= since:
             angle = map_sheet(desk, lesson.id).as_usual
             if angle is not None:
                 asked.append(Asked(lesson.started_at.timestamp() / 86400.0, angle))

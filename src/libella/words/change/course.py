@@ -7,7 +7,7 @@ from ...core.change.made import Carried, Carries, MadeAt, interval
 from ...core.change.pace_table import LEAVE_M, WITHIN, LeaveAt, PaceTable
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
-from ...core.measure.units import Units, about, tape
+from ...core.measure.units import Units, tape
 from ..shared.counts import counted, listed
 
 _CARRIES: Final[dict[Carries, str]] = {
@@ -64,7 +64,7 @@ def share_said(it: Share) -> str:
 def made_said(it: MadeAt, units: Units) -> str:
     """One length: practice and course."""
     practice, course = share_said(it.practice), share_said(it.course)
-    return f"{about(it.length_m, 0.0, units)}: in practice {practice}; on the course {course}."
+    return f"{tape(it.length_m, units)}: in practice {practice}; on the course {course}."
 
 
 def leave_said(it: LeaveAt, units: Units) -> str:
@@ -74,7 +74,7 @@ def leave_said(it: LeaveAt, units: Units) -> str:
     if it.left is not None:
         low, high = tape(it.left.low, units), tape(it.left.high, units)
         median = f"; half of what missed within {tape(it.left.value, units)} ({low} to {high})"
-    return f"From {about(it.length_m, 0.0, units)}: {near}{median}."
+    return f"From {tape(it.length_m, units)}: {near}{median}."
 
 
 def table_said(it: PaceTable) -> str:
@@ -89,7 +89,8 @@ def table_said(it: PaceTable) -> str:
 def row_said(row: tuple[float, float], units: Units) -> str:
     """How far back for what roll."""
     roll, back = row
-    return f"{about(roll, 0.0, units)}: {tape(back, units)} back"
+    # A thumb's breadth is as fine as a backstroke is seen.
+    return f"{tape(roll, units)}: {tape(round(back, 2), units)} back"
 
 
 def helpless_said(runs: Sequence[Share]) -> str:
