@@ -9,6 +9,11 @@ from typing import Final
 
 from ..core.aim.links import ANGLE, PLANNED
 from ..core.aim.links import SEEN as AIM_SEEN
+from ..core.golfer.golf_round import LENGTH as FIRST_PUTT
+from ..core.golfer.kit import HEAD as KIT_HEAD
+from ..core.golfer.kit import LENGTH as KIT_LENGTH
+from ..core.golfer.kit import LIE as KIT_LIE
+from ..core.golfer.kit import LOFT as KIT_LOFT
 from ..core.golfer.level import LEVELS
 from ..core.golfer.step import STEP
 from ..core.green.capture import DISTANCE, GREEN_SPEED, PAST
@@ -38,6 +43,7 @@ from ..core.start.turns import EACH, RUN
 from .aim.links import CUES, LINKS
 from .change.change import KIND_NAMES
 from .change.complaint import FELT_NAMES, GLASSES_NAMES, LIMIT_NAMES, MISS_NAMES, WANT_NAMES
+from .change.kit import MARK_NAMES
 from .judge.claims import FACTOR_NAMES
 from .judge.comparison import QUESTIONS
 from .judge.judgement import DISTURBED
@@ -119,6 +125,11 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "spot_putts": _entry("Putts from one spot", SPOT_PUTTS, 1.0),
     "pause_min": _entry("Minutes", MINUTES, 1.0),
     "k": _entry("Share of the face", K, 0.01),
+    "first_putt": _entry("First putt", FIRST_PUTT, 0.5, "To the hole’s centre."),
+    "kit_length_m": _entry("Length in hand", KIT_LENGTH, 0.01, "From the ground to the upper hand’s end.", fine=True),
+    "kit_lie_deg": _entry("Lie", KIT_LIE, 0.5),
+    "kit_loft_deg": _entry("Loft", KIT_LOFT, 0.5),
+    "kit_head_g": _entry("Head", KIT_HEAD, 5.0, "With its weights."),
     "file_distance_m": _entry("Length of the putts", DISTANCE, 0.5),
     "file_rig_m": _entry("Offsets are read at", Bounds(0.05, 3.0, "m"), 0.05),
 }
@@ -149,6 +160,15 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "trace": {"as_usual": "As usual", "ball_to_hole": "Ball to hole", "hole_to_ball": "Hole to ball"},
     "eyes": {"both": "Both", "left": "Left alone", "right": "Right alone"},
     "glasses": {"none": "Wears none", "on": "On", "off": "Off"},
+    "ball_mark": {code: f"{name[0].upper()}{name[1:]}" for code, name in MARK_NAMES.items()},
+    "seen_from": {
+        "behind": "From behind the ball",
+        "front": "Facing the golfer",
+        "above": "From above",
+        "far_side": "From beyond the hole",
+    },
+    "round_side": {"left": "◂ Left", "right": "Right ▸"},
+    "round_pace": {"short": "Short", "past": "Past"},
     "toward": {"hole": "The hole", "start": "The start target"},
     "sighting_eye": {"": "Not known", "left": "Left", "right": "Right"},
     "eye_way": {"mirror": "In the mirror", "plumb": "By plumb", "string": "By a string", "strip": "By a strip"},

@@ -30,6 +30,7 @@ from ...words.judge import findings as words
 from ...words.judge import lesson as lesson_words
 from ...words.judge import putts
 from ...words.judge.bands import band_said
+from ...words.judge.comparison import felt_said
 from ...words.judge.pictures import times_said, written
 from ..base.compared import ComparedOut
 from ..base.read import ClaimOut
@@ -125,6 +126,7 @@ class ComparedLesson(BaseModel):
     id: str
     of: str
     compared: ComparedOut
+    felt: str = Field(description="comfort and trust of each way; empty while nobody said")
 
 
 class LessonFindings(BaseModel):
@@ -215,7 +217,12 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
         compared=[
-            ComparedLesson(id=one.id, of=one.of, compared=ComparedOut.of(one, one.of, [], hand, units))
+            ComparedLesson(
+                id=one.id,
+                of=one.of,
+                compared=ComparedOut.of(one, one.of, [], hand, units),
+                felt=felt_said([(way.condition, way.comfort, way.trust) for way in whole.ways(one.id)]),
+            )
             for one in it.compared
         ],
         read=[ClaimOut.of(one, hand, units) for one in it.reads],

@@ -20,7 +20,7 @@ from ..desk.desk import Desk
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import lesson_sheet
-from ..values import KeptFindingAnswer, value_of, values_of
+from ..values import KeptBlock, KeptFindingAnswer, value_of, values_of
 from .comparisons import planned_in
 from .ledger import ledger_of
 
@@ -35,6 +35,12 @@ class WholeLesson:
     ledger: Ledger
     putt: Putt
     answers: Sequence[KeptFindingAnswer]
+    blocks: Sequence[KeptBlock] = ()
+
+    def ways(self, comparison: str) -> list[KeptBlock]:
+        """The blocks of a comparison, in the order of its conditions."""
+        own = [it for it in self.blocks if str(it.comparison_id) == comparison]
+        return sorted(own, key=lambda it: it.turn or 0)
 
 
 def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
@@ -43,7 +49,7 @@ def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
     told = ledger_of(desk, sheet)
     planned = planned_in(desk, lesson_id, sheet.blocks, told.turns)
     judged = judge_lesson(told.ledger, planned)
-    return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id))
+    return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id), [it.block for it in sheet.blocks])
 
 
 @dataclass(frozen=True, slots=True)

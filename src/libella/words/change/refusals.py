@@ -36,11 +36,6 @@ LABELS: Final[dict[str, str]] = {
     "plan_days": "Days a week",
     "plan_weeks": "Weeks",
     "plan_minutes": "Minutes of a day",
-    "first_putt": "First putt",
-    "kit_length_m": "Length in hand",
-    "kit_lie_deg": "Lie",
-    "kit_loft_deg": "Loft",
-    "kit_head_g": "Head",
 }
 CONFLICTS: Final[dict[str, Template]] = {
     "drill_run": ("A run with this id is kept already and says something else.", "Tell it as a new one."),

@@ -18,6 +18,18 @@
   </ol>
   <p class="mt-2 leading-snug"><b>Goal:</b> {drill.goal} <span class="text-faded">{drill.dose}</span></p>
   {#if drill.progress}<p class="leading-snug" data-progress>{drill.progress}</p>{/if}
+  {#if drill.indoors || drill.outdoors}
+    <p class="mt-1 leading-snug" data-form>
+      {#if drill.indoors}<b>Indoors:</b> {drill.indoors}{/if}
+      {#if drill.outdoors}<b>On the green:</b> {drill.outdoors}{/if}
+    </p>
+  {/if}
+  {#if drill.easier || drill.harder}
+    <p class="mt-1 leading-snug text-faded">
+      {#if drill.easier}Easier: {drill.easier}{/if}
+      {#if drill.harder}Harder: {drill.harder}{/if}
+    </p>
+  {/if}
   {#if drill.risk || drill.stop}<p class="mt-1 leading-snug font-semibold">{drill.risk} {drill.stop}</p>{/if}
   {#if drill.school}<p class="mt-1 text-sm text-faded">{drill.school}: a school; others do it otherwise.</p>{/if}
 </div>

@@ -46,6 +46,20 @@
   {#if held.feel}<p class="mt-1 text-xl leading-snug">{held.feel}</p>{/if}
   <p class="mt-1 text-sm text-faded">{held.kind_name} · chosen {day(held.made_at)}</p>
   <p class="mt-2 max-w-prose text-lg" data-standing>{held.words}</p>
+  {#if held.left}<p class="mt-1 max-w-prose text-lg" data-left>{held.left}</p>{/if}
+  {#each held.retests as one (one.id)}{#if one.felt}<p class="mt-1 max-w-prose leading-snug" data-felt>
+        {day(one.started_at)}: {one.felt}
+      </p>{/if}{/each}
+  {#if held.steps.length && !held.dropped}
+    <details class="mt-2 border-y border-hairline" data-steps>
+      <summary class="min-h-12 cursor-pointer py-2.5 text-lg font-semibold">How it is done, and when it ends</summary>
+      {#if held.trained}<p class="max-w-prose leading-snug font-semibold" data-trained>{held.trained}</p>{/if}
+      <ol class="mt-1 list-decimal pb-2 pl-6 text-lg leading-snug">
+        {#each held.steps as one (one)}<li>{one}</li>{/each}
+      </ol>
+      <p class="max-w-prose pb-2 leading-snug">{held.ends}</p>
+    </details>
+  {/if}
   {#if !held.dropped}
     <h3 class="wide mt-4 text-lg">Retest</h3>
     <p class="max-w-prose leading-snug">{held.retest_words}</p>

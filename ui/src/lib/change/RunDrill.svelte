@@ -14,7 +14,8 @@
     golferId: string
     bare: boolean
     plan?: { id: string; number: number } | undefined
-    done: (said: Shapes['RunOut']) => void
+    /** What was kept, and how each was told. */
+    done: (said: Shapes['RunOut'], told: number[]) => void
   }
   let { drill, golferId, bare, plan, done }: Props = $props()
 
@@ -40,8 +41,9 @@
         done_at: stamp()
       }),
     (said) => {
+      const was = $state.snapshot(told)
       begun.clear()
-      done(said)
+      done(said, was)
     }
   )
   function tell(value: number): void {
@@ -74,6 +76,9 @@
       >Undo last <kbd class="key">U</kbd></button
     >
   </div>
+  {#if drill.lengths.length > 1}<p class="mt-2 text-lg" data-next-length>
+      Next from <b>{drill.lengths[told.length % drill.lengths.length]}</b>
+    </p>{/if}
   <p class="mt-2 text-xl font-semibold">{drill.asks}</p>
   {#if drill.angles}
     <div class="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="The angle, degrees">

@@ -38,3 +38,13 @@ export function planQuery(golfer: () => string) {
     enabled: Boolean(golfer())
   }))
 }
+
+/** A golfer's putts by length, in practice and on the course. */
+export function courseQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.course(golfer())),
+    queryFn: () =>
+      ask(api.GET('/api/golfers/{id}/on-the-course', { params: { path: { id: golfer() }, query: units() } })),
+    staleTime: 0
+  }))
+}

@@ -64,7 +64,11 @@ export const tellRun = (body: Sent<'/api/drill-runs/{id}'>) => {
   return put(
     '/api/drill-runs/{id}',
     { ...path(id), body },
-    { thing: id, words: 'A run of a drill', renews: [key.practice(body.golfer_id), every(key.drills)] }
+    {
+      thing: id,
+      words: 'A run of a drill',
+      renews: [key.practice(body.golfer_id), key.course(body.golfer_id), every(key.drills)]
+    }
   )
 }
 
@@ -85,4 +89,21 @@ export const retireDrill = (id: string, voided: boolean) =>
       words: voided ? 'Retiring a drill' : 'Bringing a drill back',
       renews: [every(key.drills)]
     }
+  )
+
+/** A round, as it is told afterwards. */
+export const tellRound = (body: Sent<'/api/rounds/{id}'>) => {
+  const id = v7()
+  return put(
+    '/api/rounds/{id}',
+    { ...path(id), body },
+    { thing: id, words: 'The round', renews: [key.course(body.golfer_id)] }
+  )
+}
+
+export const voidRound = (golfer: string, id: string, voided: boolean) =>
+  put(
+    '/api/rounds/{id}/voided',
+    { ...path(id), body: { voided } },
+    { thing: id, words: voided ? 'Taking a round back' : 'Bringing a round back', renews: [key.course(golfer)] }
   )

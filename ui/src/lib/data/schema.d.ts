@@ -4623,6 +4623,11 @@ export interface components {
             /** Of */
             of: string;
             compared: components["schemas"]["ComparedOut"];
+            /**
+             * Felt
+             * @description comfort and trust of each way; empty while nobody said
+             */
+            felt: string;
         };
         /**
          * ComparedOut
@@ -6541,6 +6546,11 @@ export interface components {
             rays: components["schemas"]["Scene"];
             /** @description what the ladder says of the rig */
             rung: components["schemas"]["RungOut"];
+            /**
+             * In Hand
+             * @description putter and ball as they were noted by then; empty while nobody had
+             */
+            in_hand: string;
         };
         /**
          * JudgementOut

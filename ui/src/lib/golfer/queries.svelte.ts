@@ -58,3 +58,11 @@ export function todayQuery() {
     ...PAGES
   }))
 }
+
+/** What a golfer has in hand, and since when what. */
+export function kitQuery(id: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.kit(id())),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/kit', { params: { path: { id: id() }, query: units() } }))
+  }))
+}

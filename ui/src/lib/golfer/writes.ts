@@ -1,6 +1,7 @@
 /** What is kept of golfers. */
 import { every, key } from '$lib/data/key'
-import { put, type Sent } from '$lib/data/letter'
+import { v7 } from 'uuid'
+import { path, put, type Sent } from '$lib/data/letter'
 
 export const noteGolfer = (id: string, body: Sent<'/api/golfers/{id}'>) =>
   put(
@@ -11,4 +12,23 @@ export const noteGolfer = (id: string, body: Sent<'/api/golfers/{id}'>) =>
       words: `The golfer “${body.name}”`,
       renews: [key.golfers(), key.golfer(id), key.today(), every(key.lesson), every(key.preview)]
     }
+  )
+
+const ofKit = (golfer: string) => [key.kit(golfer), every(key.golferLine), every(key.judged)]
+
+/** What is in hand from now on. */
+export const noteKit = (body: Sent<'/api/kits/{id}'>) => {
+  const id = v7()
+  return put(
+    '/api/kits/{id}',
+    { ...path(id), body },
+    { thing: id, words: 'What is in hand', renews: ofKit(body.golfer_id) }
+  )
+}
+
+export const voidKit = (golfer: string, id: string, voided: boolean) =>
+  put(
+    '/api/kits/{id}/voided',
+    { ...path(id), body: { voided } },
+    { thing: id, words: voided ? 'Taking a kit back' : 'Bringing a kit back', renews: ofKit(golfer) }
   )

@@ -4,7 +4,7 @@
   import Said from '$lib/base/Said.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
 
-  let { found }: { found: Shapes['ComparedOut'] } = $props()
+  let { found, felt = '' }: { found: Shapes['ComparedOut']; felt?: string } = $props()
   const names = $derived(found.names)
 </script>
 
@@ -30,6 +30,7 @@
     </div>
   {/each}
   <p class="mt-2 text-lg font-semibold"><Said text={found.headline} /></p>
+  {#if felt}<p class="leading-snug" data-felt>{felt}</p>{/if}
   {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
   {#each found.pairs as pair (pair.name)}
     {#if pair.others.length}

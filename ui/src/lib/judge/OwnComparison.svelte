@@ -14,6 +14,6 @@
   <section class="mt-3 border-t border-hairline pt-3">
     <h2 class="wide text-lg">The comparison</h2>
     <p class="mb-1 text-faded">{own.question_words} {own.turn_words}</p>
-    <Compared found={own.compared} />
+    <Compared found={own.compared} felt={own.felt} />
   </section>
 {/if}

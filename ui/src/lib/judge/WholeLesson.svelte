@@ -59,7 +59,7 @@
         {#each it.compared as one (one.id)}
           <section class="mt-5" data-compared-lesson={one.id}>
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Compared: {one.compared.names.join(', ')}</h2>
-            <div class="mt-2"><Compared found={one.compared} /></div>
+            <div class="mt-2"><Compared found={one.compared} felt={one.felt} /></div>
           </section>
         {/each}
         {#if it.links.length}

@@ -28,3 +28,11 @@ export function fileProgressQuery(id: () => string) {
       query.state.data && ['checking', 'taking'].includes(query.state.data.phase) ? 250 : false
   }))
 }
+
+/** A golfer's photographs, newest first. */
+export function photosQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: key.photos(golfer()),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/photos', { params: { path: { id: golfer() } } }))
+  }))
+}

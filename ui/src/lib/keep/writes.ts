@@ -50,3 +50,35 @@ export async function giveFile(golfer: string, id: string, file: File): Promise<
   await renew(key.files(golfer))
   return id
 }
+
+const LARGEST_PHOTO = 25_000_000
+export interface Photo {
+  lesson_id: string
+  seen_from: string
+  taken_at: string
+}
+/** Hand a photograph over. As a file it is no letter of the outbox. */
+export async function givePhoto(golfer: string, id: string, of: Photo, file: File): Promise<string> {
+  if (file.size > LARGEST_PHOTO)
+    throw new Refusal(problemOf({ title: 'Too large', detail: `${file.name}: at most 25 MB are taken.` }, 413))
+  const answer = await fetch(`/api/photos/${id}?${new URLSearchParams({ ...of })}`, {
+    method: 'PUT',
+    body: file,
+    headers: { 'content-type': 'application/octet-stream' }
+  })
+  if (!answer.ok) throw new Refusal(problemOf(await answer.json().catch(() => null), answer.status))
+  await renew(key.photos(golfer))
+  return id
+}
+
+/** Take a photograph away, or bring it back. */
+export const putPhotoAway = (golfer: string, id: string, voided: boolean) =>
+  put(
+    '/api/photos/{id}/voided',
+    { ...path(id), body: { voided } },
+    {
+      thing: `photo ${id}`,
+      words: voided ? 'Taking a photograph away' : 'Bringing a photograph back',
+      renews: [key.photos(golfer)]
+    }
+  )

@@ -124,6 +124,7 @@
         hole: hole === 'hole',
         path_model,
         ball_ahead_m,
+        drill: '',
         started_at: stamp()
       })
     }

@@ -12,7 +12,9 @@
   import { drillsQuery } from '$lib/change/queries.svelte'
   import { retireDrill } from '$lib/change/writes'
   import type { Shapes } from '$lib/data/client'
-  import { createWrite } from '$lib/data/write.svelte'
+  import { createWrite, firstError } from '$lib/data/write.svelte'
+  import { stamp } from '$lib/data/clock'
+  import { startBlock } from '$lib/start/writes'
   import { planOf } from '$lib/set/plan'
   import { keepPlan } from '$lib/set/writes'
 
@@ -20,10 +22,39 @@
   /** The lesson it may be laid in; its golfer putts there now. */
   const lesson = $derived(page.url.searchParams.get('lesson'))
   const drills = drillsQuery(() => golfer)
+  const putting = createWrite(
+    ({ lesson, block }: { lesson: string; block: Shapes['BlockIn'] }) => startBlock(lesson, block),
+    (block) => void goto(`/lessons/${block.lesson_id}/start?block=${block.id}`)
+  )
+  interface Laid {
+    id: string
+    station: string
+    drill: Shapes['DrillOut']
+  }
+  /** A drill that scores itself is putted at once; of any other the station alone is laid. */
   const laying = createWrite(
-    ({ id, drill }: { id: string; drill: Shapes['DrillOut'] }) =>
-      keepPlan(id, { id: v7(), replaces_id: null, plan: planOf(drill.laid), seen: [] }),
-    (_, { id }) => void goto(`/lessons/${id}/set`)
+    ({ id, station, drill }: Laid) =>
+      keepPlan(id, { id: station, replaces_id: null, plan: planOf(drill.laid), seen: [] }),
+    (_, { id, station, drill }) => {
+      if (!drill.read_in_lesson) void goto(`/lessons/${id}/set`)
+      else
+        putting.mutate({
+          lesson: id,
+          block: {
+            station_id: station,
+            condition: drill.name,
+            factors: {},
+            guided: drill.guided,
+            planned: drill.times,
+            asks: drill.notes,
+            hole: true,
+            path_model: '',
+            ball_ahead_m: 0,
+            drill: drill.code,
+            started_at: stamp()
+          }
+        })
+    }
   )
   let search = $state('')
   let serves = $state('all')
@@ -45,6 +76,7 @@
     )
   )
   const retiring = createWrite(({ id, retired }: { id: string; retired: boolean }) => retireDrill(id, retired))
+  const error = $derived(firstError([retiring, laying, putting]))
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Drills' }], false))
 </script>
 
@@ -72,8 +104,9 @@
               >{/if}
             {#if lesson && !it.retired && it.event === 'putt'}<button
                 class="button"
-                disabled={laying.isPending}
-                onclick={() => lesson && laying.mutate({ id: lesson, drill: it })}>Lay it in this lesson</button
+                disabled={laying.isPending || putting.isPending}
+                onclick={() => lesson && laying.mutate({ id: lesson, station: v7(), drill: it })}
+                >{it.read_in_lesson ? 'Putt it in this lesson' : 'Lay it in this lesson'}</button
               >{/if}
             <button
               class="button"
@@ -92,7 +125,7 @@
         </li>
       {/each}
     </ul>
-    {#if retiring.error ?? laying.error}<Trouble error={(retiring.error ?? laying.error)!} />{/if}
+    {#if error}<Trouble {error} />{/if}
     {#if copying}{#key copying.code}<OwnDrill bind:open of={copying} />{/key}{/if}
   {:else}
     <Coming page what="The drills" />

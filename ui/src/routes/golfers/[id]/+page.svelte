@@ -3,12 +3,15 @@
   import { page } from '$app/state'
   import { levelsQuery } from '$lib/data/queries.svelte'
   import CardList from '$lib/keep/CardList.svelte'
+  import InHand from '$lib/golfer/InHand.svelte'
+  import Photos from '$lib/keep/Photos.svelte'
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
   import { place } from '$lib/base/place.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { planQuery } from '$lib/change/queries.svelte'
+  import OnTheCourse from '$lib/change/OnTheCourse.svelte'
   import PlanWeeks from '$lib/change/PlanWeeks.svelte'
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
   import VialLine from '$lib/judge/VialLine.svelte'
@@ -101,6 +104,9 @@
         </p>
         <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
         <CardList golferId={who.id} />
+        <OnTheCourse golferId={who.id} />
+        <InHand golferId={who.id} />
+        <Photos golferId={who.id} />
       {/if}
       <GolferSheet bind:open={noting} golfer={who} />
       <StartLesson bind:open={starting} golfer={who} />

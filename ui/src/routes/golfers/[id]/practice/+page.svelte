@@ -7,11 +7,16 @@
   import { Draft } from '$lib/base/draft.svelte'
   import { place } from '$lib/base/place.svelte'
   import DrillDrawn from '$lib/change/DrillDrawn.svelte'
+  import { Rest } from '$lib/change/rest.svelte'
   import RunDrill from '$lib/change/RunDrill.svelte'
   import { drillsQuery, planQuery } from '$lib/change/queries.svelte'
+  import type { Shapes } from '$lib/data/client'
   import { firstError } from '$lib/data/write.svelte'
   import { golferQuery } from '$lib/golfer/queries.svelte'
 
+  /** The drills that are run when it feels different: see `core/change/drills`. */
+  const CHECK = 'by_the_card'
+  const LOOK = 'still_picture'
   const id = $derived(page.params.id ?? '')
   const golfer = golferQuery(() => id)
   const plan = planQuery(() => id)
@@ -28,22 +33,43 @@
   })
   const wanted = $derived(Number(page.url.searchParams.get('session')) || first)
   const session = $derived(plan.data?.sessions.find((one) => one.number === wanted))
-  const items = $derived(
-    alone ? [{ kind: 'drill', drill: alone, words: '', why: '', minutes: 0, bare: true }] : (session?.items ?? [])
-  )
+  type Item = Shapes['SessionOut']['items'][number]
+  const ONE = { kind: 'drill', words: '', why: '', minutes: 0, bare: true }
+  /** The set-up feels different today: the check first, and if that is off what looks straight, before anything else. */
+  let different = $state(false)
+  let off = $state(false)
+  const items = $derived.by<Item[]>(() => {
+    if (alone) return [{ ...ONE, drill: alone }]
+    const told = session?.items ?? []
+    if (!different) return told
+    const check = told.find((it) => it.kind === 'check') ?? {
+      ...ONE,
+      kind: 'check',
+      drill: CHECK,
+      words: 'Quick check by the card, without a putt.',
+      why: 'It feels different today.'
+    }
+    const look = {
+      ...ONE,
+      drill: LOOK,
+      words: 'What does a true line look like from there?',
+      why: 'The check was off.'
+    }
+    return [check, ...(off ? [look] : []), ...told.filter((it) => it !== check)]
+  })
+  const rest = new Rest()
   let away = $state(0)
   /** Where in it the golfer is: there again after a reload. */
   const reached = new Draft<Record<string, number>>('session', () => ({}))
   const which = $derived(alone ?? `${plan.data?.id} ${wanted}`)
   const at = $derived(alone ? away : (reached.value[which] ?? 0))
-  /** The set-up feels different today: the check first, and if that is off what looks straight. */
-  let different = $state(false)
   let said = $state<string[]>([])
   const item = $derived(items[at])
   const drill = $derived(drills.data?.find((one) => one.code === item?.drill))
   const ended = $derived(items.length > 0 && at >= items.length)
   const next = (words = '') => {
     if (words) said = [...said, words]
+    rest.worked()
     if (alone) away += 1
     else reached.value = { ...reached.value, [which]: at + 1 }
   }
@@ -90,11 +116,16 @@
     {/if}
     {#if different && at === 0}
       <p class="mt-2 max-w-prose text-lg leading-snug" data-different>
-        Then the quick check comes first. If it is off, look at what a true line looks like from there before anything
-        else: the next lesson begins with it.
+        The quick check comes first. If it is off, look at what a true line looks like from there before anything else.
       </p>
     {/if}
-    {#if item.kind === 'drill' && drill}
+    {#if rest.due}
+      <p class="mt-2 flex flex-wrap items-center gap-3 border-2 border-ink p-3 text-lg font-semibold" data-rest>
+        Eight minutes: straighten up, a minute’s rest. Stop at pain.
+        <button class="button" onclick={() => rest.rested()}>Rested</button>
+      </p>
+    {/if}
+    {#if drill}
       <div class="mt-3"><DrillDrawn {drill} /></div>
       {#key at}
         <RunDrill
@@ -102,19 +133,20 @@
           golferId={id}
           bare={item.bare}
           plan={plan.data && session && !alone ? { id: plan.data.id, number: session.number } : undefined}
-          done={(it) => next(`${drill.name}: ${it.words}`)}
+          done={(it, told) => {
+            if (item.kind === 'check' && told.includes(0)) off = true
+            next(`${drill.name}: ${it.words}`)
+          }}
         />
       {/key}
     {:else if item.kind === 'drill'}
       <p class="mt-3 text-lg">This drill is gone.</p>
     {/if}
     <div class="mt-4 flex flex-wrap gap-2 border-t border-hairline pt-3">
-      {#if item.kind !== 'drill'}<button class="button primary min-h-14 px-6 text-lg" onclick={() => next()}
+      {#if !drill && item.kind !== 'drill'}<button class="button primary min-h-14 px-6 text-lg" onclick={() => next()}
           >Done</button
         >{/if}
-      <button class="button min-h-14" onclick={() => next()}
-        >{item.kind === 'drill' ? 'Leave it out today' : 'Not today'}</button
-      >
+      <button class="button min-h-14" onclick={() => next()}>{drill ? 'Leave it out today' : 'Not today'}</button>
     </div>
   {/if}
 </div>

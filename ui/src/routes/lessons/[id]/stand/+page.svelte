@@ -8,6 +8,8 @@
   import Coming from '$lib/base/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import Photos from '$lib/keep/Photos.svelte'
+  import { lessonQuery } from '$lib/data/queries.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
   import WhatToNote from '$lib/stand/WhatToNote.svelte'
   import { setUpEntriesQuery, standQuery } from '$lib/stand/queries.svelte'
@@ -15,6 +17,7 @@
   import { moment } from '$lib/base/dates'
 
   const id = $derived(page.params.id ?? '')
+  const lesson = lessonQuery(() => id)
   const stand = standQuery(() => id)
   const entries = setUpEntriesQuery()
 
@@ -131,6 +134,7 @@
         {/if}
       </div>
     </div>
+    {#if lesson.data}<Photos golferId={lesson.data.golfer.id} lessonId={id} />{/if}
     <WhatToNote bind:open={choosing} entries={entries.data ?? []} {wanted} want={(names) => wanting.mutate(names)} />
   {:else}
     <Coming page what="The set-up" />

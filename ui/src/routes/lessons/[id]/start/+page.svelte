@@ -25,6 +25,7 @@
   import Circumstances from '$lib/start/Circumstances.svelte'
   import BlockCalled from '$lib/start/BlockCalled.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
+  import DrillLine from '$lib/start/DrillLine.svelte'
   import HeardStrip from '$lib/start/HeardStrip.svelte'
   import LadderLine from '$lib/start/LadderLine.svelte'
   import NoteStep from '$lib/start/NoteStep.svelte'
@@ -224,6 +225,7 @@
         {#if comparison && turn && !ended}<TurnLine {comparison} {turn} />{/if}
         {#if !ended}<Nudges lessonId={id} putts={judgement.putts} />{/if}
         {#if !comparison && !ended}<LadderLine rung={judged.data!.rung} {block} lessonId={id} />{/if}
+        {#if block.drill}<DrillLine golferId={sheet.golfer.id} code={block.drill} full={recording.full} />{/if}
         {#if stroke}<HeardStrip {stroke} hidden={!stroke.taken && Boolean(recording.feltFirst)} />{/if}
         <div class="relative min-h-0 flex-1" data-entry>
           {#if turning}
@@ -319,6 +321,7 @@
   {/if}
   <Sheet bind:open={telling} title="This block">
     <BlockCalled lessonId={id} {block} />
+    {#if judged.data?.in_hand}<p class="mb-3 leading-snug" data-in-hand><b>In hand:</b> {judged.data.in_hand}</p>{/if}
     <Circumstances lessonId={id} {block} />
     <button
       class="button mt-3"
