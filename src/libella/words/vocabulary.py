@@ -126,7 +126,7 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "pause_min": _entry("Minutes", MINUTES, 1.0),
     "k": _entry("Share of the face", K, 0.01),
     "first_putt": _entry("First putt", FIRST_PUTT, 0.5, "To the hole’s centre."),
-    "kit_length_m": _entry("Length in hand", KIT_LENGTH, 0.01, "From the ground to the upper hand’s end.", fine=True),
+    "kit_length_m": _entry("Length in hand", KIT_LENGTH, 0.01, "From the ground to the upper hand’s end."),
     "kit_lie_deg": _entry("Lie", KIT_LIE, 0.5),
     "kit_loft_deg": _entry("Loft", KIT_LOFT, 0.5),
     "kit_head_g": _entry("Head", KIT_HEAD, 5.0, "With its weights."),

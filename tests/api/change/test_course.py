@@ -69,7 +69,7 @@ def test_what_is_left_and_how_far_back_for_what_roll_come_from_what_was_noted(co
             notes = {"finish": finish, "back_m": back} | ({} if n == 0 else {"ran_past_m": past})
             told.putt(block, UNWATCHED, **notes)
     found = course(coach, told.golfer)
-    assert len(found["leaves"]) == 3 and found["leaves"][0].startswith("From 3.00 m: 6 of 6 within 60 cm")
+    assert len(found["leaves"]) == 3 and found["leaves"][0].startswith("From about 3 m: 6 of 6 within 60 cm")
     [table] = found["tables"]
     assert table["words"].startswith("Fitted, likely within 10 in a hundred") and "15 putts" in table["words"]
     assert any(it.startswith("5.00 m: 29 cm back") or it.startswith("5.00 m: 30 cm back") for it in table["rows"])

@@ -91,10 +91,9 @@ def test_other_forms_are_read_and_huge_ones_are_not():
         small_photo(huge.getvalue())
 
 
-def test_a_photograph_goes_with_a_card_of_the_same_golfer_alone(coach, client):
-    lesson, other = coach.lesson(), coach.lesson()
-    coach.put(f"/set-ups/{uuid6.uuid7()}", lesson_id=lesson["id"], values={"stance_m": 0.3}, taken_at=now())
-    card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", lesson_id=lesson["id"], kept_at=now())["id"]
-    assert given(client, lesson["id"], photo((30, 30)), card_id=card)["card_id"] == card
-    given(client, other["id"], photo((30, 30)), 409, card_id=card)
+def test_a_photograph_is_taken_from_a_known_side_in_a_lesson_that_goes_on(coach, client):
+    lesson = coach.lesson()
     given(client, lesson["id"], photo((30, 30)), 422, seen_from="below")
+    coach.put(f"/lessons/{lesson['id']}/end", ended_at=now())
+    given(client, lesson["id"], photo((30, 30)), 409)
+    assert coach.get(f"/golfers/{lesson['golfer_id']}/photos") == []

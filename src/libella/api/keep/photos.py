@@ -5,7 +5,7 @@ from typing import Annotated
 
 from fastapi import APIRouter, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import BaseModel
 
 from ...exchange.photo import small_photo
 from ...lessons.keep import photos
@@ -22,7 +22,6 @@ class PhotoIn(Entry):
     lesson_id: UUID
     taken_at: Moment
     seen_from: SeenFrom = "behind"
-    card_id: UUID | None = Field(None, description="the card it belongs to; null: of the lesson alone")
 
 
 class PhotoOut(BaseModel):
@@ -30,7 +29,6 @@ class PhotoOut(BaseModel):
 
     id: UUID
     lesson_id: UUID
-    card_id: UUID | None
     seen_from: SeenFrom
     taken_at: datetime
     voided: bool
@@ -41,7 +39,7 @@ async def give(desk: AtDesk, request: Request, id: UUID7, entry: Annotated[Photo
     """Give a photograph as the body of the request, at most 25 MB: it is made smaller, and nothing of it is kept but
     the picture."""
     content = await request.body()
-    told = PhotoEntry(entry.lesson_id, entry.seen_from, entry.taken_at, entry.card_id)
+    told = PhotoEntry(entry.lesson_id, entry.seen_from, entry.taken_at)
     return await run_in_threadpool(lambda: _photo(photos.keep_photo(desk, id, told, small_photo(content))))
 
 

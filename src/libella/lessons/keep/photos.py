@@ -1,4 +1,4 @@
-"""Photographs of how a golfer stands: with a card, or of a lesson alone, laid beside each other."""
+"""Photographs of how a golfer stands, lesson by lesson: beside each other, and with the cards kept there."""
 
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
@@ -9,9 +9,8 @@ from uuid import UUID
 from sqlalchemy import select
 
 from ...core.measure.limits import OutOfLimits
-from ...store.tables import GolferRow, SetUpCardRow, SetUpPhotoRow
+from ...store.tables import GolferRow, SetUpPhotoRow
 from ..desk.desk import Desk
-from ..desk.problem import Conflict
 from ..lesson.lessons import open_lesson
 from ..values import KeptSetUpPhoto, value_of, values_of
 
@@ -23,12 +22,11 @@ PAGE: Final = 24
 
 @dataclass(frozen=True, slots=True)
 class PhotoEntry:
-    """A photograph of a lesson: from where it was taken, when, and the card it belongs to, if to one."""
+    """A photograph of a lesson: from where it was taken, and when."""
 
     lesson_id: UUID
     seen_from: SeenFrom
     taken_at: datetime
-    card_id: UUID | None = None
 
     def __post_init__(self) -> None:
         if self.seen_from not in SEEN_FROM:
@@ -39,10 +37,6 @@ def keep_photo(desk: Desk, id: UUID, entry: PhotoEntry, picture: bytes) -> KeptS
     """Keep a photograph as it comes from `exchange.photo`. Said twice it is one."""
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, entry.lesson_id, entry.taken_at)
-        if entry.card_id is not None:
-            card = desk.get(session, SetUpCardRow, entry.card_id, "card")
-            if card.golfer_id != lesson.golfer_id:
-                raise Conflict("card_of_another")
         told = asdict(entry)
         taken_at = told.pop("taken_at")
         row = desk.keep(

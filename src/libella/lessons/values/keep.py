@@ -59,8 +59,6 @@ class KeptSetUpPhoto:
     id: UUID
     golfer_id: UUID
     lesson_id: UUID
-    card_id: UUID | None
-    """The card it belongs to; None for one of the lesson alone."""
     seen_from: str
     taken_at: datetime
     voided: bool

@@ -51,8 +51,6 @@ class SetUpPhotoRow(Voidable):
     id: Mapped[UUID] = mapped_column(primary_key=True)
     golfer_id: Mapped[UUID]
     lesson_id: Mapped[UUID]
-    card_id: Mapped[UUID | None]
-    """The card it belongs to; null for one of the lesson alone."""
     seen_from: Mapped[str]
     """See `lessons.keep.photos.SEEN_FROM`."""
     picture: Mapped[bytes] = mapped_column(deferred=True)
@@ -62,10 +60,8 @@ class SetUpPhotoRow(Voidable):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
-        ForeignKeyConstraint(["studio_id", "card_id"], ["set_up_card.studio_id", "set_up_card.id"]),
         Index(None, "studio_id", "golfer_id", "taken_at"),
         Index(None, "studio_id", "lesson_id"),
-        Index(None, "studio_id", "card_id"),
     )
 
 

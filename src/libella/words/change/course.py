@@ -7,6 +7,7 @@ from ...core.change.made import Carried, Carries, MadeAt, interval
 from ...core.change.pace_table import LEAVE_M, WITHIN, LeaveAt, PaceTable
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
+from ...core.measure.constants import FOOT_M
 from ...core.measure.units import Units, tape
 from ..shared.counts import counted, listed
 
@@ -61,10 +62,16 @@ def share_said(it: Share) -> str:
     return f"{it.times} of {it.of} ({round(told.low)} to {round(told.high)} of a hundred)"
 
 
+def _length(length_m: float, units: Units) -> str:
+    """A length that stands for all near it."""
+    return f"about {length_m:g} m" if units == "metric" else f"about {round(length_m / FOOT_M)} ft"
+
+
 def made_said(it: MadeAt, units: Units) -> str:
     """One length: practice and course."""
     practice, course = share_said(it.practice), share_said(it.course)
-    return f"{tape(it.length_m, units)}: in practice {practice}; on the course {course}."
+    length = _length(it.length_m, units)
+    return f"{length[0].upper()}{length[1:]}: in practice {practice}; on the course {course}."
 
 
 def leave_said(it: LeaveAt, units: Units) -> str:
@@ -74,7 +81,7 @@ def leave_said(it: LeaveAt, units: Units) -> str:
     if it.left is not None:
         low, high = tape(it.left.low, units), tape(it.left.high, units)
         median = f"; half of what missed within {tape(it.left.value, units)} ({low} to {high})"
-    return f"From {tape(it.length_m, units)}: {near}{median}."
+    return f"From {_length(it.length_m, units)}: {near}{median}."
 
 
 def table_said(it: PaceTable) -> str:

@@ -45,9 +45,7 @@
                       style:left="{bar.of.share.low}%"
                       style:width="{bar.of.share.high - bar.of.share.low}%"
                     ></span>
-                    <span
-                      class="absolute inset-y-0 w-1 {bar.ink}"
-                      style:left="calc({(100 * bar.of.times) / bar.of.of}% - 2px)"
+                    <span class="absolute inset-y-0 w-1 {bar.ink}" style:left="calc({bar.of.share.value}% - 2px)"
                     ></span>
                   </span>
                 </div>

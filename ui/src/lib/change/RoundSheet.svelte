@@ -21,7 +21,7 @@
   const FOOT = 0.3048
   /** As lengths are guessed on a green. */
   const LENGTHS = $derived(
-    settings.units === 'feet' ? [3, 5, 8, 12, 16, 20, 30, 45].map((it) => it * FOOT) : [1, 1.5, 2.5, 3.5, 5, 6, 9, 14]
+    settings.units === 'feet' ? [3, 5, 7, 10, 15, 20, 30, 40].map((it) => it * FOOT) : [1, 1.5, 2, 3, 4.5, 6, 9, 12]
   )
   const inWords = (it: number) => {
     const ruler = rulerFor(20, settings.units)

@@ -8230,8 +8230,6 @@ export interface components {
              * Format: uuid
              */
             lesson_id: string;
-            /** Card Id */
-            card_id: string | null;
             /**
              * Seen From
              * @enum {string}
@@ -26771,8 +26769,6 @@ export interface operations {
                 lesson_id: string;
                 taken_at: string;
                 seen_from?: "behind" | "front" | "above" | "far_side";
-                /** @description the card it belongs to; null: of the lesson alone */
-                card_id?: string | null;
             };
             header?: never;
             path: {

@@ -7,11 +7,16 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
   import { settings } from '$lib/base/settings.svelte'
+  import { named } from '$lib/data/vocabulary.svelte'
+  import { photosQuery } from './queries.svelte'
   import { putCardAway } from './writes'
 
   let { golferId }: { golferId: string } = $props()
 
   const cards = cardsQuery(() => golferId)
+  const photos = photosQuery(() => golferId)
+  /** Of the lesson a card was kept in: how the golfer stood then. */
+  const photosOf = (lesson: string) => (photos.data ?? []).filter((it) => it.lesson_id === lesson)
   let gone = $state<Shapes['CardOut'] | null>(null)
 
   interface Away {
@@ -62,6 +67,18 @@
           {#each it.rows as row (row.name)}<dt class="text-faded">{row.name}</dt>
             <dd>{row.size}</dd>{/each}
         </dl>
+        {#if photosOf(it.lesson_id).length}
+          <div class="mt-2 flex flex-wrap gap-2" data-card-photos>
+            {#each photosOf(it.lesson_id) as one (one.id)}
+              <img
+                class="h-32 border border-hairline"
+                src="/api/photos/{one.id}/picture"
+                alt={named('seen_from', one.seen_from)}
+                loading="lazy"
+              />
+            {/each}
+          </div>
+        {/if}
       </div>
       <div class="flex flex-wrap content-start gap-2">
         <button class="button" disabled={print.isPending} onclick={() => print.mutate({ id: it.id, what: 'card' })}

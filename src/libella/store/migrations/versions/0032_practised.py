@@ -38,7 +38,6 @@ def upgrade() -> None:
         sa.Column("id", sa.Uuid(), nullable=False),
         sa.Column("golfer_id", sa.Uuid(), nullable=False),
         sa.Column("lesson_id", sa.Uuid(), nullable=False),
-        sa.Column("card_id", sa.Uuid(), nullable=True),
         sa.Column("seen_from", sa.String(), nullable=False),
         sa.Column("picture", sa.LargeBinary(), nullable=False),
         sa.Column("taken_at", sa.DateTime(timezone=True), nullable=False),
@@ -46,11 +45,9 @@ def upgrade() -> None:
         sa.PrimaryKeyConstraint("studio_id", "id"),
         sa.ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         sa.ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
-        sa.ForeignKeyConstraint(["studio_id", "card_id"], ["set_up_card.studio_id", "set_up_card.id"]),
     )
     op.create_index(None, "set_up_photo", ["studio_id", "golfer_id", "taken_at"])
     op.create_index(None, "set_up_photo", ["studio_id", "lesson_id"])
-    op.create_index(None, "set_up_photo", ["studio_id", "card_id"])
     for event in ("insert", "update"):
         op.execute(f"""
             create trigger touched_by_{event} after {event} on golf_round
