@@ -5,16 +5,16 @@ from typing import Any
 from libella.core.aim import links, picture
 from libella.core.green.usual import USUAL, usual_mix
 from libella.core.judge import judgement
+from libella.core.keep import quick_check
 from libella.core.measure.limits import OutOfLimits
-from libella.core.see import quick_check
 from libella.core.set.proposal import propose as proposed
 from libella.core.stand import set_up
 from libella.core.start import ladder
 from libella.words.aim.links import aid_words, aim_words, sum_words
 from libella.words.aim.picture import picture_words
 from libella.words.judge.judgement import further_words, judgement_words
+from libella.words.keep.quick_check import alert_words, drift_word, drift_words
 from libella.words.refusals import RefusalWords, refusal_words
-from libella.words.see.check import alert_words, drift_word, drift_words
 from libella.words.set.objections import objection_words
 from libella.words.set.station import change_words, proposal_words
 from libella.words.stand.set_up import noted_words, wander_words

@@ -17,10 +17,10 @@ from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.instruments import lay
 from libella.core.keep.card import Card, mirror_overlay
+from libella.core.keep.quick_check import Kept
 from libella.core.keep.templates import TEMPLATES, template
 from libella.core.measure.constants import BALL_M
 from libella.core.measure.limits import OutOfLimits
-from libella.core.see.quick_check import Kept
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
 from libella.exchange.card_sheet import card_sheet

@@ -17,7 +17,8 @@ from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfe
 from libella.lessons.judge.blocks import judge_block
 from libella.lessons.judge.comparisons import comparisons_of
 from libella.lessons.judge.findings import judge_whole
-from libella.lessons.keep.cards import cards_of, checks_of
+from libella.lessons.keep.cards import cards_of
+from libella.lessons.keep.quick_checks import checks_of
 from libella.lessons.lesson.lessons import LessonEntry, keep_lesson, lessons_of
 from libella.lessons.see.maps import map_sheet
 from libella.lessons.see.sights import sights_of

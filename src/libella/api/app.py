@@ -24,7 +24,7 @@ from .change import changes, course, practice
 from .golfer import golfers, kits
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
-from .keep import cards, exports, imports, photos, prints
+from .keep import cards, exports, imports, photos, prints, quick_checks
 from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
@@ -67,6 +67,7 @@ ROUTERS = (
     set_ups,
     maps,
     cards,
+    quick_checks,
     photos,
     instruments,
     green,

@@ -17,7 +17,8 @@ from ..core.simulated.golfer import SimulatedEyes
 from ..core.stand.set_up import Value
 from ..lessons.aim.aims import AimEntry, begin_series, keep_set_down
 from ..lessons.desk.desk import Desk
-from ..lessons.keep.cards import CheckEntry, check_sheet, keep_card, keep_check
+from ..lessons.keep.cards import keep_card
+from ..lessons.keep.quick_checks import CheckEntry, check_sheet, keep_check
 from ..lessons.lesson.lessons import read_laser_cautions
 from ..lessons.see.eyes import Taken, keep_take
 from ..lessons.see.sights import SightEntry, begin_test, felt_there, keep_answer, show_test, sight_sheet

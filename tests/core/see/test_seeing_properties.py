@@ -10,11 +10,11 @@ from hypothesis import strategies as st
 from libella.core.certainty.estimate import Estimate
 from libella.core.drawing.scene import reach
 from libella.core.keep.card import mirror_overlay
+from libella.core.keep.quick_check import Kept, asked_angles
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.map import perception_map
 from libella.core.see.map_drawn import map_scene
 from libella.core.see.position import LEVERS, position_of, rounded
-from libella.core.see.quick_check import Kept, asked_angles
 from libella.core.see.side_look import StringLook, StripLook
 from libella.core.see.trial import TRUE
 from libella.core.stand.drawn import set_up_above, set_up_behind

@@ -1,4 +1,4 @@
-"""Set-up cards, and the check for every day against them."""
+"""Set-up cards."""
 
 from datetime import UTC, datetime
 from typing import Literal
@@ -9,17 +9,12 @@ from pydantic import BaseModel, Field
 
 from ...core.keep.card import mirror_overlay
 from ...core.measure.units import Units
-from ...core.see.eyes import EyeTake
-from ...core.see.quick_check import DIRECTIONS
-from ...core.see.trial import Looks
 from ...exchange.card_sheet import card_sheet
 from ...exchange.paper import PaperName, Sheet, tiled
 from ...lessons.keep import cards
-from ...lessons.keep.cards import CheckEntry, CheckSheet, KeptCard
+from ...lessons.keep.cards import KeptCard
 from ...words.keep.card import card_rows, change_words
-from ...words.see.check import LINKS, alert_words, drift_word, drift_words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20, Words80
-from ..see.eyes import EyeMarkIn
 from .prints import labelled, printed
 
 router = APIRouter(tags=["cards"])
@@ -52,59 +47,6 @@ class CardOut(BaseModel):
     put_away_at: datetime | None
     has_eyes: bool
     has_sight: bool
-
-
-class QuickCheckIn(Entry):
-    """What was looked at so far; parts may still be missing."""
-
-    lesson_id: UUID
-    card_id: UUID
-    lead: EyeMarkIn | None = None
-    trail: EyeMarkIn | None = None
-    eye_height_m: float = Field(default=1.45, description="this golfer's, over the mirror")
-    falls_in_percent: float = Field(default=0, description="the mirror's level, falling to the golfer positive")
-    falls_back_percent: float = Field(default=0, description="falling away from the hole positive")
-    level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
-    square_m: float | None = Field(default=None, description="gap at the square reference, right end positive; ± 10 mm")
-    answers: list[Looks] = Field(default_factory=list, max_length=DIRECTIONS)
-    taken_at: Moment
-
-    def entry(self) -> CheckEntry:
-        eyes = None
-        if self.lead and self.trail:
-            eyes = EyeTake(
-                self.lead.mark(),
-                self.trail.mark(),
-                eye_height_m=self.eye_height_m,
-                falls_in_percent=self.falls_in_percent,
-                falls_back_percent=self.falls_back_percent,
-                level_doubt_percent=self.level_doubt_percent,
-            )
-        return CheckEntry(self.card_id, eyes, self.square_m, self.answers)
-
-
-class DriftOut(BaseModel):
-    """One link of the check against the card, in a word and a sentence."""
-
-    what: str
-    word: str
-    drifted: bool
-    words: str
-
-
-class QuickCheckOut(BaseModel):
-    """A check against its card."""
-
-    id: UUID
-    card_id: UUID
-    taken_at: datetime
-    eyes: bool
-    square_m: float | None
-    answers: list[str]
-    angles: tuple[float, ...] = Field(description="true angles to ask, in order, degrees")
-    drifts: list[DriftOut]
-    alert: str
-    drifted: bool = Field(description="something likely drifted")
 
 
 class AwayIn(Entry):
@@ -157,19 +99,6 @@ def print_card(
     return printed(sheets, title, f"set-up-{what}", form, paper, sheet)
 
 
-@router.put("/quick-checks/{id}")
-def check(desk: AtDesk, id: UUID7, entry: QuickCheckIn, units: InUnits = "metric") -> QuickCheckOut:
-    """Keep what was looked at so far, and say how it stands against the card."""
-    cards.keep_check(desk, id, entry.lesson_id, entry.entry(), entry.taken_at)
-    return _check(cards.check_sheet(desk, id), units)
-
-
-@router.get("/lessons/{id}/quick-checks")
-def checks(desk: AtDesk, id: UUID, units: InUnits = "metric") -> list[QuickCheckOut]:
-    """The checks of a lesson, newest first."""
-    return [_check(it, units) for it in cards.checks_of(desk, id)]
-
-
 def _card(it: KeptCard, units: Units) -> CardOut:
     return CardOut(
         id=it.row.id,
@@ -181,22 +110,4 @@ def _card(it: KeptCard, units: Units) -> CardOut:
         put_away_at=it.row.put_away_at,
         has_eyes=it.card.kept.inside is not None,
         has_sight=it.card.kept.angle is not None,
-    )
-
-
-def _check(it: CheckSheet, units: Units) -> QuickCheckOut:
-    return QuickCheckOut(
-        id=it.check.id,
-        card_id=it.check.card_id,
-        taken_at=it.check.taken_at,
-        eyes=it.entry.eyes is not None,
-        square_m=it.entry.square_m,
-        answers=list(it.entry.answers),
-        angles=it.angles,
-        drifts=[
-            DriftOut(what=LINKS[one.what], word=drift_word(one), drifted=one.drifted, words=drift_words(one, units))
-            for one in it.drifts
-        ],
-        alert=alert_words(it.drifts),
-        drifted=any(one.drifted for one in it.drifts),
     )

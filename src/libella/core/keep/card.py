@@ -10,9 +10,9 @@ from ..golfer.hand import Hand
 from ..measure.constants import BALL_M
 from ..see.eyes import EyePlace, EyeTake
 from ..see.position import Position
-from ..see.quick_check import Kept
 from ..see.trial import Looks
 from ..stand.set_up import SetUp
+from .quick_check import Kept
 
 _GRID: Final = (80.0, 100.0)
 Marks = tuple[tuple[float, float], tuple[float, float]]

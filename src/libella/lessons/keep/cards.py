@@ -1,7 +1,6 @@
-"""Set-up cards: kept, gone by, and checked against in under two minutes."""
+"""Set-up cards: kept, and gone by."""
 
-import hashlib
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
@@ -9,39 +8,23 @@ from uuid import UUID
 
 from sqlalchemy import select
 
-from ...core.instruments.square_reference import SquareReference
 from ...core.keep.card import Card, moved_card
-from ...core.measure.interval import Interval
-from ...core.measure.limits import Bounds, OutOfLimits
-from ...core.see.eyes import EyeTake
 from ...core.see.position import LEVERS, Position, position_of
-from ...core.see.quick_check import DIRECTIONS, Drift, asked_angles, drifts
-from ...core.see.trial import Looks, Trial
-from ...store.tables import GolferRow, LessonRow, QuickCheckRow, SetUpCardRow
+from ...core.see.trial import Looks
+from ...store.tables import GolferRow, LessonRow, SetUpCardRow
 from ..desk.desk import Desk
-from ..desk.problem import Conflict, KeptOtherwise, NotYet
+from ..desk.problem import KeptOtherwise, NotYet
 from ..desk.stored import Stored
 from ..lesson.lessons import golfer_in, open_lesson
 from ..see.first_looks import LOOK, first_looks
 from ..see.maps import map_sheet
 from ..stand.set_ups import newest_values
-from ..values import KeptGolfer, KeptQuickCheck, KeptSetUpCard, value_of, values_of
+from ..values import KeptGolfer, KeptSetUpCard, value_of
 
 PAGE = 20
-GAP = Bounds(-SquareReference().half_width_m, SquareReference().half_width_m, "m")
-
-
-@dataclass(frozen=True, slots=True)
-class Looked:
-    """What a check has looked at so far, as it is kept."""
-
-    eyes: EyeTake | None
-    square_m: float | None
-    answers: tuple[Looks, ...]
 
 
 _CARD: Final[Stored[Card]] = Stored(Card)
-_LOOKED: Final[Stored[Looked]] = Stored(Looked)
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,30 +33,6 @@ class KeptCard:
 
     row: KeptSetUpCard
     card: Card
-
-
-@dataclass(frozen=True, slots=True)
-class CheckEntry:
-    """What was looked at so far: each part may still be missing.
-
-    `square_m` is the gap at the square reference, right end positive; `answers` are how each asked rod looks, in order.
-    """
-
-    card_id: UUID
-    eyes: EyeTake | None
-    square_m: float | None
-    answers: Sequence[Looks]
-
-
-@dataclass(frozen=True, slots=True)
-class CheckSheet:
-    """A check with what it says against its card; `angles` are the true angles to ask, in order."""
-
-    check: KeptQuickCheck
-    card: KeptCard
-    entry: CheckEntry
-    angles: tuple[float, ...]
-    drifts: tuple[Drift, ...]
 
 
 def keep_card(
@@ -117,7 +76,7 @@ def keep_card(
         )
         if not new and (row.lesson_id, row.raw["position"], row.note) != (lesson_id, raw["position"], note):
             raise KeptOtherwise("card")
-        return _kept(row)
+        return kept_card(row)
 
 
 def put_away_card(desk: Desk, id: UUID, at: datetime | None) -> KeptCard:
@@ -125,14 +84,14 @@ def put_away_card(desk: Desk, id: UUID, at: datetime | None) -> KeptCard:
     with desk.transaction() as session:
         row = desk.get(session, SetUpCardRow, id, "card", lock=True)
         row.put_away_at = at
-        return _kept(row)
+        return kept_card(row)
 
 
 def card(desk: Desk, id: UUID) -> tuple[KeptCard, KeptGolfer]:
     """One card and whose it is."""
     with desk.transaction() as session:
         row = desk.get(session, SetUpCardRow, id, "card")
-        return _kept(row), golfer_in(desk, session, desk.get(session, LessonRow, row.lesson_id, "lesson"))
+        return kept_card(row), golfer_in(desk, session, desk.get(session, LessonRow, row.lesson_id, "lesson"))
 
 
 def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
@@ -149,60 +108,7 @@ def cards_of(desk: Desk, golfer_id: UUID) -> list[KeptCard]:
     )
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
-        return [_kept(it) for it in session.scalars(query)]
-
-
-def keep_check(desk: Desk, id: UUID, lesson_id: UUID, entry: CheckEntry, taken_at: datetime) -> KeptQuickCheck:
-    """Keep what was looked at so far; each call says all of it, so that a call said twice changes nothing."""
-    if len(entry.answers) > DIRECTIONS:
-        raise OutOfLimits("answers", "directions_count", "answers", most=DIRECTIONS)
-    if entry.square_m is not None:
-        GAP.check("square_m", "square_m", entry.square_m)
-    raw = _LOOKED.keep(Looked(entry.eyes, entry.square_m, tuple(entry.answers)))
-    with desk.transaction() as session:
-        lesson = open_lesson(desk, session, lesson_id, taken_at)
-        if desk.get(session, SetUpCardRow, entry.card_id, "card").golfer_id != lesson.golfer_id:
-            raise Conflict("card_of_another")
-        values = {"lesson_id": lesson_id, "card_id": entry.card_id}
-        row, new = desk.add(session, QuickCheckRow, id, **values, raw=raw, taken_at=taken_at)
-        if not new:
-            if (row.lesson_id, row.card_id) != (lesson_id, entry.card_id):
-                raise KeptOtherwise("check")
-            row.raw = raw
-        return value_of(KeptQuickCheck, row)
-
-
-def check_sheet(desk: Desk, id: UUID) -> CheckSheet:
-    """One check against its card."""
-    with desk.transaction() as session:
-        row = value_of(KeptQuickCheck, desk.get(session, QuickCheckRow, id, "check"))
-        return _checked(row, _kept(desk.get(session, SetUpCardRow, row.card_id, "card")))
-
-
-def checks_of(desk: Desk, lesson_id: UUID) -> list[CheckSheet]:
-    """The checks of a lesson, newest first."""
-    query = select(QuickCheckRow).where(QuickCheckRow.studio_id == desk.studio_id, QuickCheckRow.lesson_id == lesson_id)
-    with desk.transaction() as session:
-        desk.get(session, LessonRow, lesson_id, "lesson")
-        found = session.scalars(query.order_by(QuickCheckRow.taken_at.desc(), QuickCheckRow.id.desc())).all()
-        rows = values_of(KeptQuickCheck, found)
-        return [_checked(it, _kept(desk.get(session, SetUpCardRow, it.card_id, "card"))) for it in rows]
-
-
-def _checked(row: KeptQuickCheck, kept: KeptCard) -> CheckSheet:
-    told = _LOOKED.read(row.raw)
-    entry = CheckEntry(row.card_id, told.eyes, told.square_m, told.answers)
-    # Nobody foresees them, and they are the same when asked again.
-    seed = int.from_bytes(hashlib.sha256(row.id.bytes).digest()[:4])
-    angles = asked_angles(kept.card.kept, seed)
-    trials = [Trial(angle, looks) for angle, looks in zip(angles, told.answers, strict=False)]
-    found = drifts(kept.card.kept, told.eyes, _square(entry.square_m), trials)
-    return CheckSheet(row, kept, entry, angles, found)
-
-
-def _square(gap_m: float | None) -> Interval | None:
-    """The face against the square reference: a gap at the right end is open to a right-handed golfer, aims right."""
-    return None if gap_m is None else SquareReference().interval({"offset_m": gap_m})
+        return [kept_card(it) for it in session.scalars(query)]
 
 
 def _first_look(desk: Desk, lesson_id: UUID, set_up: str, position: Position) -> tuple[Looks, int] | None:
@@ -218,5 +124,6 @@ def _first_look(desk: Desk, lesson_id: UUID, set_up: str, position: Position) ->
     return (here[-1], here.count(here[-1])) if here else None
 
 
-def _kept(row: SetUpCardRow) -> KeptCard:
+def kept_card(row: SetUpCardRow) -> KeptCard:
+    """A card as it stands in its row."""
     return KeptCard(value_of(KeptSetUpCard, row), _CARD.read(row.raw))

@@ -5,8 +5,8 @@ from datetime import UTC, datetime
 from typing import Any, get_args
 
 from ...core.keep.card import Card
+from ...core.keep.quick_check import Kept
 from ...core.see.position import LEVERS, Position
-from ...core.see.quick_check import Kept
 from ...core.start.notes import NOTES
 from ..keep import card as cards
 from ..keep import file_rows

@@ -8,17 +8,17 @@ from typing import Any, get_args
 import numpy as np
 
 from ...core.certainty.estimate import Estimate
+from ...core.keep.quick_check import Kept, drifts
 from ...core.measure.interval import Interval
 from ...core.see.eyes import ZONES, EyeMark, EyeTake, eye_place
 from ...core.see.first_look import FirstLook, Place, Way, first_seen
 from ...core.see.map import PerceptionMap, Tried, perception_map
 from ...core.see.method import Eyes, Glasses, LooksStraight, Toward, Trace, by_directions
 from ...core.see.position import LEVERS, Position
-from ...core.see.quick_check import Kept, drifts
 from ...core.see.side_look import StringLook
 from ...core.see.trial import Looks, Trial
 from ...core.simulated.golfer import SimulatedEyes
-from ..see.check import alert_words, drift_word, drift_words
+from ..keep.quick_check import alert_words, drift_word, drift_words
 from ..see.eyes import eye_brief, eye_words, moved_words
 from ..see.first_look import first_brief, first_words, place_words
 from ..see.map import map_words
@@ -130,10 +130,10 @@ def _check_aloud(it: Reading) -> None:
         looked = EyeTake(EyeMark(inside, -0.032), EyeMark(inside, 0.032))
         trials = [Trial(at, looks) for at in (-1, 0, 0.5, 1, 2)]
         found = drifts(card, looked, Interval(square - 0.3, square + 0.3), trials)
-        it.say("see", alert_words, found)
+        it.say("keep", alert_words, found)
         for drift in found:
-            it.say("see", drift_words, drift, it.units)
-            it.say("see", drift_word, drift)
+            it.say("keep", drift_words, drift, it.units)
+            it.say("keep", drift_word, drift)
     level = Interval(-0.3, 0.3)
     here = EyeTake(EyeMark(0.02, -0.032), EyeMark(0.02, 0.032))
     empty = Kept(None, None, 4.0, None)
@@ -150,7 +150,7 @@ def _check_aloud(it: Reading) -> None:
         ),
     ):
         found = drifts(kept, looked, square, trials)
-        it.say("see", alert_words, found)
+        it.say("keep", alert_words, found)
         for drift in found:
-            it.say("see", drift_words, drift, it.units)
-    it.say("see", alert_words, ())
+            it.say("keep", drift_words, drift, it.units)
+    it.say("keep", alert_words, ())

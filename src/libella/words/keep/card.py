@@ -2,9 +2,9 @@
 
 from ...core.certainty.estimate import Estimate
 from ...core.keep.card import Card
+from ...core.keep.quick_check import Kept
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, degrees
-from ...core.see.quick_check import Kept
 from ...core.stand.set_up import ENTRIES
 from ..see.position import position_words
 from ..shared.counts import counted

@@ -2623,7 +2623,7 @@ export interface paths {
          * Check
          * @description Keep what was looked at so far, and say how it stands against the card.
          */
-        put: operations["cards_check"];
+        put: operations["quick checks_check"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2642,7 +2642,7 @@ export interface paths {
          * Checks
          * @description The checks of a lesson, newest first.
          */
-        get: operations["cards_checks"];
+        get: operations["quick checks_checks"];
         put?: never;
         post?: never;
         delete?: never;
@@ -26549,7 +26549,7 @@ export interface operations {
             };
         };
     };
-    cards_check: {
+    "quick checks_check": {
         parameters: {
             query?: {
                 /** @description Units of lengths in sentences and drawings. */
@@ -26658,7 +26658,7 @@ export interface operations {
             };
         };
     };
-    cards_checks: {
+    "quick checks_checks": {
         parameters: {
             query?: {
                 /** @description Units of lengths in sentences and drawings. */

@@ -1,7 +1,7 @@
 /** What is kept of golfers. */
 import { every, key } from '$lib/data/key'
 import { v7 } from 'uuid'
-import { path, put, type Sent } from '$lib/data/letter'
+import { pathInUnits, put, type Sent } from '$lib/data/letter'
 
 export const noteGolfer = (id: string, body: Sent<'/api/golfers/{id}'>) =>
   put(
@@ -21,7 +21,7 @@ export const noteKit = (body: Sent<'/api/kits/{id}'>) => {
   const id = v7()
   return put(
     '/api/kits/{id}',
-    { ...path(id), body },
+    { ...pathInUnits(id), body },
     { thing: id, words: 'What is in hand', renews: ofKit(body.golfer_id) }
   )
 }
@@ -29,6 +29,6 @@ export const noteKit = (body: Sent<'/api/kits/{id}'>) => {
 export const voidKit = (golfer: string, id: string, voided: boolean) =>
   put(
     '/api/kits/{id}/voided',
-    { ...path(id), body: { voided } },
+    { ...pathInUnits(id), body: { voided } },
     { thing: id, words: voided ? 'Taking a kit back' : 'Bringing a kit back', renews: ofKit(golfer) }
   )

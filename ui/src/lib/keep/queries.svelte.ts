@@ -36,3 +36,12 @@ export function photosQuery(golfer: () => string) {
     queryFn: () => ask(api.GET('/api/golfers/{id}/photos', { params: { path: { id: golfer() } } }))
   }))
 }
+
+/** The quick checks of a lesson, newest first. */
+export function checksQuery(lesson: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.checks(lesson())),
+    queryFn: () =>
+      ask(api.GET('/api/lessons/{id}/quick-checks', { params: { path: { id: lesson() }, query: units() } }))
+  }))
+}

@@ -2,7 +2,7 @@
 import { renew } from '$lib/data/cache'
 import { problemOf, Refusal } from '$lib/data/client'
 import { key } from '$lib/data/key'
-import { path, put, remove, type Sent } from '$lib/data/letter'
+import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 
 const ofFile = (id: string, words: string) => ({ thing: `file ${id}`, words, renews: [key.fileProgress(id)] })
 
@@ -81,4 +81,12 @@ export const putPhotoAway = (golfer: string, id: string, voided: boolean) =>
       words: voided ? 'Taking a photograph away' : 'Bringing a photograph back',
       renews: [key.photos(golfer)]
     }
+  )
+
+/** The whole of a quick check so far. */
+export const keepCheck = (id: string, body: Sent<'/api/quick-checks/{id}'>) =>
+  put(
+    '/api/quick-checks/{id}',
+    { ...pathInUnits(id), body },
+    { thing: `check ${id}`, words: 'The quick check', whole: true, renews: [key.checks(body.lesson_id)] }
   )

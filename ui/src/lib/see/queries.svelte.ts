@@ -28,15 +28,6 @@ export function mapQuery(lesson: () => string) {
   }))
 }
 
-/** The quick checks of a lesson, newest first. */
-export function checksQuery(lesson: () => string) {
-  return createQuery(() => ({
-    queryKey: inUnits(key.checks(lesson())),
-    queryFn: () =>
-      ask(api.GET('/api/lessons/{id}/quick-checks', { params: { path: { id: lesson() }, query: units() } }))
-  }))
-}
-
 /** The ways to ask what looks straight. */
 export function methodsQuery() {
   return createQuery(() => ({

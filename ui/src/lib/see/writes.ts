@@ -118,14 +118,6 @@ export const keepCard = (golfer: string, body: Sent<'/api/set-up-cards/{id}'>) =
     { thing: `cards ${golfer}`, words: 'The set-up card', renews: [key.cards(golfer)] }
   )
 
-/** The whole of a quick check so far. */
-export const keepCheck = (id: string, body: Sent<'/api/quick-checks/{id}'>) =>
-  put(
-    '/api/quick-checks/{id}',
-    { ...pathInUnits(id), body },
-    { thing: `check ${id}`, words: 'The quick check', whole: true, renews: [key.checks(body.lesson_id)] }
-  )
-
 const firstThing = (lesson: string) => `first looks ${lesson}`
 const ofFirst = (lesson: string) => ({
   thing: firstThing(lesson),

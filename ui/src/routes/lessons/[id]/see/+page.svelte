@@ -10,7 +10,7 @@
   import Asking from '$lib/see/Asking.svelte'
   import BeginTest from '$lib/see/BeginTest.svelte'
   import MapPart from '$lib/see/MapPart.svelte'
-  import QuickPart from '$lib/see/QuickPart.svelte'
+  import QuickPart from '$lib/keep/QuickPart.svelte'
   import EyesPart from '$lib/see/EyesPart.svelte'
   import FeltThere from '$lib/see/FeltThere.svelte'
   import Choice from '$lib/base/Choice.svelte'

@@ -1,7 +1,7 @@
 /** A quick check while it is made: eyes, one square check, five directions. */
 import type { Sent } from '$lib/data/letter'
-import type { Look } from './looks'
-import type { Place } from './place'
+import type { Look } from '$lib/see/looks'
+import type { Place } from '$lib/see/place'
 
 export type Step = 'none' | 'eyes' | 'square' | 'directions' | 'done'
 export const DIRECTIONS = 5

@@ -11,9 +11,9 @@ from scipy.special import ndtr
 from ..certainty.estimate import Estimate, normal
 from ..certainty.verdict import Verdict, is_likely, weigh_event
 from ..measure.interval import Interval
-from .eyes import EyeTake
-from .fit import perceive
-from .trial import STEP_DEG, TRUE, Trial
+from ..see.eyes import EyeTake
+from ..see.fit import perceive
+from ..see.trial import STEP_DEG, TRUE, Trial
 
 DIRECTIONS: Final = 5
 _ABOUT: Final = (-1.5, -0.75, 0.0, 0.75, 1.5)

@@ -3,9 +3,9 @@
 import numpy as np
 
 from libella.core.certainty.estimate import Estimate
+from libella.core.keep.quick_check import Kept, asked_angles
 from libella.core.measure.interval import Interval
 from libella.core.see.eyes import EyeMark, EyeTake
-from libella.core.see.quick_check import Kept, asked_angles
 from libella.core.see.trial import Trial
 from libella.core.simulated.golfer import SimulatedEyes
 from tests.said import alert, drifts

@@ -4,9 +4,9 @@ from collections.abc import Sequence
 from typing import Final
 
 from ...core.certainty.verdict import Verdict
+from ...core.keep.quick_check import DIRECTIONS, Drift
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, degrees, percent
-from ...core.see.quick_check import DIRECTIONS, Drift
 
 LINKS: Final = {"eyes": "Eyes", "square": "Face against the square", "sight": "What looks straight"}
 _GONE: Final[dict[tuple[str, ...], str]] = {
