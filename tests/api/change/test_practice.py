@@ -2,13 +2,16 @@
 
 from datetime import UTC, datetime, timedelta
 
+import pytest
 import uuid6
 
+from libella.core.change.drills import drills
+from libella.core.change.goal import CountGoal, LevelGoal, ShareGoal
 from tests.api.change.test_changes import aimed_right, chosen
 from tests.conftest import now
 
 
-def run(coach, golfer, drill, done, status=(200, 201), **more):
+def run(coach, golfer, drill, done=(), status=(200, 201), **more):
     body = {"golfer_id": golfer, "drill": drill, "done": done, "done_at": now()}
     return coach.put(f"/drill-runs/{uuid6.uuid7()}", status, **body | more)
 
@@ -128,3 +131,38 @@ def test_the_calendar_has_a_day_for_each_session_and_no_line_is_too_long(coach, 
         assert f"DTSTART;VALUE=DATE:{one['day'].replace('-', '')}" in whole
         escaped = one["items"][0]["words"].replace(",", "\\,").replace(";", "\\;")
         assert escaped in whole
+
+
+def _told(it, *, wanted):
+    """A whole run, every one as wanted or none; by angles where the drill is of angles."""
+    if it["angles"]:
+        return {"done": [], "angles_deg": [0.0 if wanted else 4.0] * it["times"]}
+    return {"done": [int(wanted)] * it["times"]}
+
+
+@pytest.mark.parametrize("code", drills())
+def test_every_drill_is_run_judged_and_offers_harder_and_easier_and_a_copy_does_alike(coach, code):
+    one, other = coach.golfer()["id"], coach.golfer()["id"]
+    it = next(one for one in coach.get("/drills") if one["code"] == code)
+    assert it["stage"]["shapes"] and it["stage"]["words"] and it["times"] >= 3
+    goal = drills()[code].goal
+    kind, size = {
+        ShareGoal: lambda: ("share", goal.share),
+        CountGoal: lambda: ("count", goal.times),
+        LevelGoal: lambda: ("level", goal.within_deg),
+    }[type(goal)]()
+    own = {"copied_from": code, "name": "Of my own", "times": it["times"], "minutes": 2, "goal": kind}
+    copy = coach.put(f"/drills/{uuid6.uuid7()}", **own, goal_size=size)
+    assert (copy["goal"], copy["steps"], copy["stage"]) == (it["goal"], it["steps"], it["stage"])
+    assert (copy["harder"], copy["indoors"], copy["lengths"]) == (it["harder"], it["indoors"], it["lengths"])
+    said = []
+    for golfer, of in ((one, it), (other, copy)):
+        found = [run(coach, golfer, of["code"], **_told(it, wanted=it_was)) for it_was in (True, True, False, False)]
+        said.append([(answer["next"], answer["words"]) for answer in found])
+    # A copy is told as what it is copied from.
+    assert said[0] == said[1]
+    assert said[0][0][0] in ("harder", "again") and said[0][-1][0] == "easier"
+    assert "harder" in {step for step, _ in said[0]}
+    if it["event"] != "round":
+        assert it["harder"] and it["easier"]
+        assert any("Passed: now" in words for _, words in said[0]) and "now " in said[0][-1][1]
