@@ -22,7 +22,7 @@ from ..lessons.keep.quick_checks import CheckEntry, check_sheet, keep_check
 from ..lessons.lesson.lessons import read_laser_cautions
 from ..lessons.see.eyes import Taken, keep_take
 from ..lessons.see.sights import SightEntry, begin_test, felt_there, keep_answer, show_test, sight_sheet
-from ..lessons.stand.set_ups import keep_set_up
+from ..lessons.stand.set_ups import SetUpEntry, keep_set_up
 
 _SEED = 20_261
 _ANSWERS = 16
@@ -72,7 +72,8 @@ def stand_and_see(desk: Desk, lesson_id: uuid6.UUID, seeing: Seeing, at: datetim
         first = uuid6.uuid7()
         for n in range(3):
             values = {name: _again(name, value, rng) if n else value for name, value in seeing.stands.items()}
-            keep_set_up(desk, uuid6.uuid7() if n else first, lesson_id, values, _minute(at, n), first if n else None)
+            entry = SetUpEntry(lesson_id, values, _minute(at, n), again_of=first if n else None)
+            keep_set_up(desk, uuid6.uuid7() if n else first, entry)
         for n in range(3):
             look = _look(seeing, rng)
             keep_take(desk, uuid6.uuid7(), lesson_id, look, Taken(_minute(at, 3 + n)))

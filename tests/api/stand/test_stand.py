@@ -233,3 +233,18 @@ def test_a_set_up_is_called_otherwise_in_every_step_and_never_made_one_with_anot
     taken = coach.put(f"/lessons/{id}/set-up-names", 409, name="wide base", called="narrow")
     assert "would be one" in taken["detail"]
     coach.put(f"/lessons/{id}/set-up-names", 404, name="tall", called="taller")
+
+
+def test_a_named_set_up_keeps_its_own_sizes_and_its_card_holds_them(coach):
+    lesson = coach.lesson()["id"]
+    usual, wide = str(uuid6.uuid7()), str(uuid6.uuid7())
+    coach.put(f"/set-ups/{usual}", lesson_id=lesson, values={"stance_m": 0.3}, taken_at=now())
+    noted = coach.put(f"/set-ups/{wide}", lesson_id=lesson, values={"stance_m": 0.45}, name="wide base", taken_at=now())
+    assert noted["now"]["name"] == "wide base"
+    # It is one of the lesson's set-ups from then on, and is called otherwise with all the others.
+    assert coach.get(f"/lessons/{lesson}")["set_ups"] == ["wide base"]
+    for name, size in (("wide base", "45"), ("", "30")):
+        card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", lesson_id=lesson, set_up=name, kept_at=now())
+        assert any(size in row["size"] for row in card["rows"]), card["rows"]
+    coach.put(f"/lessons/{lesson}/set-up-names", name="wide base", called="wide")
+    assert coach.get(f"/lessons/{lesson}/stand")["now"]["name"] == "wide"

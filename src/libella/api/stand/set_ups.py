@@ -10,7 +10,7 @@ from ...core.stand.set_up import ENTRIES, Unit
 from ...lessons.see.eyes import eyes_now
 from ...lessons.stand import set_ups
 from ...words.stand.set_up import GROUPS, NotedWords, WanderWords, noted_words, wander_words
-from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words30
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words30, Words80
 
 router = APIRouter(tags=["set-ups"])
 
@@ -36,12 +36,14 @@ class SetUpIn(Entry):
     values: dict[Words30, float | Words30] = Field(
         max_length=len(ENTRIES), examples=[{"ball_toes_m": 0.23, "shoulders_deg": "left"}]
     )
+    name: Words80 = Field("", description="what this set-up is called in the lesson; empty as usual")
     again_of: UUID | None = Field(default=None, description="the first of its run, taken again after stepping away")
     taken_at: Moment
 
 
 class SetUpOut(Kept):
     id: UUID
+    name: str
     values: dict[str, float | str]
     again_of: UUID | None
     taken_at: datetime
@@ -105,7 +107,7 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> StandOut:
 @router.put("/set-ups/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: SetUpIn, units: InUnits = "metric") -> StandOut:
     """Keep a set-up, or take over what was added to it."""
-    set_ups.keep_set_up(desk, id, entry.lesson_id, entry.values, entry.taken_at, entry.again_of)
+    set_ups.keep_set_up(desk, id, set_ups.SetUpEntry(**entry.model_dump()))
     return of_lesson(desk, entry.lesson_id, units)
 
 

@@ -53,7 +53,7 @@ def keep_card(
     found = map_sheet(desk, lesson_id)
     eyes = found.eyes
     angle = found.angle_at(position) if any(it.tried.tells for it in found.sights) else None
-    values = newest_values(desk, lesson_id)
+    values = newest_values(desk, lesson_id, set_up)
     # Where this set-up was marked itself, that is where the eyes are; else where they are as usual, moved.
     there = next((it for it in eyes.set_ups if it.name == set_up), eyes.now if not set_up else None)
     first = _first_look(desk, lesson_id, set_up, position)

@@ -6,7 +6,7 @@ from uuid import UUID
 
 from sqlalchemy import func, literal, select, union_all
 
-from ...store.tables import AimSeriesRow, BlockRow, EyeTakeRow, LessonRow, SightTestRow
+from ...store.tables import AimSeriesRow, BlockRow, EyeTakeRow, LessonRow, SetUpRow, SightTestRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, NotFound
 
@@ -17,6 +17,7 @@ AS_USUAL: Final = ""
 def set_up_names(desk: Desk, lesson_id: UUID) -> list[str]:
     """The set-ups of a lesson by name, in the order of their first use, whichever step used them first."""
     named = [
+        (SetUpRow, SetUpRow.name, SetUpRow.taken_at),
         (EyeTakeRow, EyeTakeRow.set_up, EyeTakeRow.taken_at),
         (SightTestRow, SightTestRow.condition, SightTestRow.started_at),
         (AimSeriesRow, AimSeriesRow.set_up, AimSeriesRow.started_at),
@@ -52,7 +53,9 @@ def call_set_up(desk: Desk, lesson_id: UUID, name: str, called: str) -> list[str
         raise Conflict("set_up_name_taken", name=called)
     with desk.transaction() as session:
         desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
-        for table, column in ((EyeTakeRow, "set_up"), (SightTestRow, "condition"), (AimSeriesRow, "set_up")):
+        for table, column in (
+            (SetUpRow, "name"), (EyeTakeRow, "set_up"), (SightTestRow, "condition"), (AimSeriesRow, "set_up"),
+        ):  # fmt: skip
             told = select(table).where(table.studio_id == desk.studio_id, table.lesson_id == lesson_id)
             for row in session.scalars(told.where(getattr(table, column) == name)):
                 setattr(row, column, called)

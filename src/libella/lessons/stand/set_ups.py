@@ -40,25 +40,37 @@ class StandSheet:
     behind: Scene
 
 
-def keep_set_up(
-    desk: Desk, id: UUID, lesson_id: UUID, values: SetUp, taken_at: datetime, again_of: UUID | None = None
-) -> KeptSetUp:
-    """Keep a set-up; said again with other values it takes them over (it is one entry, being filled in).
+@dataclass(frozen=True, slots=True)
+class SetUpEntry:
+    """A set-up as noted, and when. `name`: what it is called in this lesson, empty as usual; `again_of`: the first of a
+    run of the same set-up, taken again after stepping away."""
 
-    `again_of`: the first of a run of the same set-up, taken again after stepping away.
-    """
-    checked(values)
+    lesson_id: UUID
+    values: SetUp
+    taken_at: datetime
+    name: str = ""
+    again_of: UUID | None = None
+
+    def __post_init__(self) -> None:
+        checked(self.values)
+
+
+def keep_set_up(desk: Desk, id: UUID, entry: SetUpEntry) -> KeptSetUp:
+    """Keep a set-up; said again with other values or another name it takes them over (it is one entry, being filled
+    in)."""
+    lesson_id, again_of = entry.lesson_id, entry.again_of
     with desk.transaction() as session:
-        open_lesson(desk, session, lesson_id, taken_at)
+        open_lesson(desk, session, lesson_id, entry.taken_at)
         if again_of is not None and desk.get(session, SetUpRow, again_of, "set_up").lesson_id != lesson_id:
             raise Conflict("set_up_of_another")
+        told = {"values": dict(entry.values), "name": entry.name.strip()}
         row, new = desk.add(
-            session, SetUpRow, id, lesson_id=lesson_id, values=dict(values), taken_at=taken_at, again_of=again_of
+            session, SetUpRow, id, lesson_id=lesson_id, taken_at=entry.taken_at, again_of=again_of, **told
         )
         if not new:
             if (row.lesson_id, row.again_of) != (lesson_id, again_of):
                 raise KeptOtherwise("set_up")
-            row.values = dict(values)
+            row.values, row.name = dict(entry.values), entry.name.strip()
         return value_of(KeptSetUp, row)
 
 
@@ -145,11 +157,14 @@ def stand_told(desk: Desk, lesson_id: UUID) -> StandTold:
     return StandTold(it.noted, it.wander, it.before is not None)
 
 
-def newest_values(desk: Desk, lesson_id: UUID) -> SetUp:
-    """What the lesson's newest set-up says; empty without one."""
+def newest_values(desk: Desk, lesson_id: UUID, name: str | None = None) -> SetUp:
+    """What the lesson's newest set-up says, or the newest called so; where none is called so, the newest as usual.
+    Empty without one."""
     with desk.transaction() as session:
         firsts = _firsts(_taken(desk, session, lesson_id))
-    return firsts[-1].values if firsts else {}
+    called = firsts if name is None else [it for it in firsts if it.name == name]
+    found = called or [it for it in firsts if not it.name]
+    return found[-1].values if found else {}
 
 
 def newest_run(desk: Desk, lesson_id: UUID) -> Sequence[KeptSetUp]:

@@ -13,6 +13,8 @@ class KeptSetUp:
 
     id: UUID
     lesson_id: UUID
+    name: str
+    """The set-up's name in its lesson; empty as usual."""
     values: Mapping[str, Any]
     again_of: UUID | None
     taken_at: datetime

@@ -8,6 +8,7 @@ from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
     func,
+    text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
@@ -22,6 +23,8 @@ class SetUpRow(Voidable):
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
+    name: Mapped[str] = mapped_column(server_default=text("''"))
+    """The set-up's name in this lesson; empty as usual."""
     values: Mapped[dict[str, Any]]
     again_of: Mapped[UUID | None]
     taken_at: Mapped[datetime]

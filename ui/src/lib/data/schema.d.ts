@@ -9969,6 +9969,12 @@ export interface components {
                 [key: string]: number | string;
             };
             /**
+             * Name
+             * @description what this set-up is called in the lesson; empty as usual
+             * @default
+             */
+            name: string;
+            /**
              * Again Of
              * @description the first of its run, taken again after stepping away
              */
@@ -9986,6 +9992,8 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /** Name */
+            name: string;
             /**
              * Values
              * @description by entry of the set-up, in its own unit, or its word

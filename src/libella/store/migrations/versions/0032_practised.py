@@ -1,5 +1,5 @@
-"""Rounds of a golfer, photographs of a set-up, the kit in hand as of a day, and the drill a block was a run of. Kept so
-far there were none.
+"""Rounds of a golfer, photographs of a set-up and its name, the kit in hand as of a day, and the drill a block was a run of.
+Kept so far there were none.
 
 Revision ID: 0032
 Revises: 0031
@@ -19,6 +19,7 @@ def _voided() -> sa.Column[bool]:
 
 def upgrade() -> None:
     op.add_column("block", sa.Column("drill", sa.String(), server_default=sa.text("''"), nullable=False))
+    op.add_column("set_up", sa.Column("name", sa.String(), server_default=sa.text("''"), nullable=False))
     op.add_column("noted_change", sa.Column("kit", JSONB(), nullable=True))
     op.create_table(
         "golf_round",
@@ -59,4 +60,5 @@ def downgrade() -> None:
     op.drop_table("set_up_photo")
     op.drop_table("golf_round")
     op.drop_column("noted_change", "kit")
+    op.drop_column("set_up", "name")
     op.drop_column("block", "drill")

@@ -5,6 +5,7 @@
   import { stamp } from '$lib/data/clock'
   import { refusal } from '$lib/data/client'
   import { createWrite, saying } from '$lib/data/write.svelte'
+  import NameChoice from '$lib/base/NameChoice.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -23,16 +24,23 @@
 
   interface Draft {
     id: string
+    name: string
     again_of: string | null
     taken_at: string
     values: Record<string, number | string>
   }
-  const fresh = (again_of: string | null): Draft => ({ id: v7(), again_of, taken_at: stamp(), values: {} })
+  const fresh = (again_of: string | null, name = ''): Draft => ({
+    id: v7(),
+    name,
+    again_of,
+    taken_at: stamp(),
+    values: {}
+  })
   let begun = $state<Draft | null>(null)
   let choosing = $state(false)
   const sheet = $derived(stand.data)
   const noting = createWrite((it: Draft) =>
-    noteSetUp(it.id, { lesson_id: id, values: it.values, again_of: it.again_of, taken_at: it.taken_at })
+    noteSetUp(it.id, { lesson_id: id, values: it.values, name: it.name, again_of: it.again_of, taken_at: it.taken_at })
   )
   const voiding = createWrite(
     (it: { id: string; voided: boolean }) => voidSetUp(id, it.id, it.voided),
@@ -41,8 +49,9 @@
   const wanting = createWrite(wantEntries)
   /** As it stands here: begun now, or the last kept with what of it still waits to be kept. */
   const draft = $derived.by<Draft>(() => {
-    const last = begun ?? (sheet?.now ? { ...sheet.now } : { id: '', again_of: null, taken_at: '', values: {} })
-    return begun ? last : { ...last, ...saying<Pick<Draft, 'values'>>(setUpThing(last.id)) }
+    const last =
+      begun ?? (sheet?.now ? { ...sheet.now } : { id: '', name: '', again_of: null, taken_at: '', values: {} })
+    return begun ? last : { ...last, ...saying<Pick<Draft, 'values' | 'name'>>(setUpThing(last.id)) }
   })
   const wanted = $derived(saying<{ names: string[] }>(WANTED)?.names ?? sheet?.wanted ?? [])
   const fault = $derived(noting.error ? refusal(noting.error) : null)
@@ -51,6 +60,13 @@
   const run = $derived(
     (sheet?.taken ?? []).filter((it) => sheet?.now && (it.id === sheet.now.id || it.again_of === sheet.now.id))
   )
+
+  /** Its name stands with its sizes: wherever it is named, in See, Aim and Start, they belong to it. */
+  function call(name: string): void {
+    if (name === draft.name) return
+    begun = { ...(draft.id ? draft : fresh(null)), name }
+    if (Object.keys(begun.values).length) noting.mutate($state.snapshot(begun))
+  }
 
   function note(name: string, value: number | string): void {
     const now = draft.id ? draft : fresh(null)
@@ -73,7 +89,7 @@
         <button class="button" onclick={() => (choosing = true)}>What to note</button>
         {#if sheet.now}
           <button class="button" onclick={() => (begun = fresh(null))}>New set-up</button>
-          <button class="button primary" onclick={() => (begun = fresh(sheet.now?.id ?? null))}
+          <button class="button primary" onclick={() => (begun = fresh(sheet.now?.id ?? null, sheet.now?.name))}
             >Step away and back</button
           >
         {/if}
@@ -93,6 +109,16 @@
         </p>
       </div>
       <div>
+        <div class="mb-3">
+          <NameChoice
+            label="This set-up is"
+            names={lesson.data?.set_ups ?? []}
+            bind:value={() => draft.name, call}
+            another="Another set-up…"
+            kind="set_up"
+            small
+          />
+        </div>
         <div class="grid gap-x-5 gap-y-3 sm:grid-cols-2">
           {#each asked as it (it.name)}
             {@const row = sheet.noted.find((noted) => noted.name === it.name)}
