@@ -172,3 +172,11 @@ def _sight(coach, lesson, about):
         looks = "left" if angle < about - 0.2 else "right" if angle > about + 0.2 else "straight"
         coach.put(f"/sight-trials/{uuid6.uuid7()}", test_id=id, raw={"true_deg": angle, "looks": looks}, taken_at=at)
     coach.put(f"/sight-tests/{id}/shown", ended_at=at)
+
+
+def test_of_what_is_left_nothing_is_said_where_nobody_noted_how_far(coach):
+    told = Told(coach)
+    block = told.block(told.lay("no_rig", proof=None), 6, ("finish",))
+    for finish in ("holed", "short", "past", "holed", "short", "past"):
+        told.putt(block, UNWATCHED, finish=finish)
+    assert course(coach, told.golfer)["leaves"] == []

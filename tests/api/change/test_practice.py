@@ -166,3 +166,25 @@ def test_every_drill_is_run_judged_and_offers_harder_and_easier_and_a_copy_does_
     if it["event"] != "round":
         assert it["harder"] and it["easier"]
         assert any("Passed: now" in words for _, words in said[0]) and "now " in said[0][-1][1]
+
+
+def test_a_run_belongs_to_a_plan_of_its_own_golfer(coach):
+    told, _ = aimed_right(coach)
+    plan = planned(coach, told.id)
+    refused = run(coach, coach.golfer()["id"], "clean_roll", [1] * 5, 409, plan_id=plan["id"], number=1)
+    assert "another golfer" in refused["detail"]
+
+
+def test_a_drill_that_narrows_is_laid_a_step_narrower_once_it_is_passed(coach):
+    golfer = coach.golfer()["id"]
+
+    def laid():
+        it = next(one for one in coach.get("/drills", golfer_id=golfer) if one["code"] == "peg_and_ball")
+        return next(one["sizes"]["inside_width_m"] for one in it["laid"]["aids"] if one["kind"] == "putter_gate")
+
+    before = laid()
+    run(coach, golfer, "peg_and_ball", [1] * 15)
+    assert laid() == pytest.approx(before - 0.004)
+    for _ in range(2):
+        run(coach, golfer, "peg_and_ball", [0] * 15)
+    assert laid() == pytest.approx(before)

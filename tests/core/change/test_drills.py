@@ -3,7 +3,7 @@
 import pytest
 
 from libella.core.change.drill import Dose, Drill, Scored
-from libella.core.change.drill_station import lacking, station_of
+from libella.core.change.drill_station import Form, lacking, station_of
 from libella.core.change.drills import drill, drills, serving
 from libella.core.change.goal import CountGoal, LevelGoal, ShareGoal
 from libella.core.golfer.limits import LIMITS
@@ -25,7 +25,7 @@ def test_every_finding_but_a_line_laid_wrong_has_a_drill():
 def test_every_drill_is_laid_to_scale_from_whatever_is_in_the_bag(it: Drill, units):
     for bag in (None, {}, {"peg": 4, "ruler_board": 1, "string": 1}):
         for length in it.layout.lengths_m or (None,):
-            station = station_of(it, 10.0, 0.9, bag, units, length_m=length)
+            station = station_of(it, 10.0, 0.9, bag, units, Form(length))
             assert len(station.aids) == len(it.layout.aids)
     assert not lacking(it, None)
 
@@ -70,3 +70,23 @@ def test_what_no_drill_is_called_is_refused_and_no_dose_is_endless():
         with pytest.raises(OutOfLimits):
             Dose(*dose)
     assert isinstance(drill("lids").goal, LevelGoal)
+
+
+NARROWING = [it for it in EVERY if it.layout.narrows]
+
+
+@pytest.mark.parametrize("it", NARROWING, ids=lambda it: it.code)
+def test_a_step_harder_is_laid_narrower_as_far_as_it_can_be_laid(it: Drill):
+    of = it.layout.narrows
+    assert of is not None
+
+    def size(step: int) -> float:
+        station = station_of(it, 10.0, 0.9, None, "metric", Form(step=step))
+        return next(one.sizes()[of.dimension] for one in (*station.aids, station.rig) if one.about.kind == of.kind)
+
+    assert size(1) == pytest.approx(size(0) - of.by_m) and size(-1) == pytest.approx(size(0) + of.by_m)
+    assert size(40) == size(39) < size(1)
+
+
+def test_rails_and_putter_gates_narrow():
+    assert {it.layout.narrows.kind for it in NARROWING if it.layout.narrows} == {"twin_rails", "putter_gate"}

@@ -8,8 +8,8 @@ from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
 from ...core.change.drill import CountGoal, Dose, Event, LevelGoal, ShareGoal
-from ...core.change.drill_station import lacking, station_of
-from ...core.change.run import Next
+from ...core.change.drill_station import Form, lacking, station_of
+from ...core.change.run import Next, Progress
 from ...core.change.scored import asks_of, is_read
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
@@ -155,7 +155,7 @@ def every(
     stands = drills.progress_of(desk, golfer_id, known) if golfer_id else {}
     order = sorted(known.items(), key=lambda it: (serves not in it[1].drill.serves, it[1].retired))
     drawn = Drawn(bag(desk), hand, units)
-    found = [_drill(code, it, drawn) for code, it in order]
+    found = [_drill(code, it, drawn, stands.get(code)) for code, it in order]
     for one in found if golfer_id else []:
         one.progress = words.progress_said(stands.get(one.code), known[one.code].drill)
         one.next = stands[one.code].next if one.code in stands else None
@@ -322,9 +322,10 @@ def _laid(it: Station, units: InUnits) -> LaidOut:
     return LaidOut(**LaidOut.of(told.entry(units), units))
 
 
-def _drill(code: str, it: Known, drawn: Drawn) -> DrillOut:
+def _drill(code: str, it: Known, drawn: Drawn, stands: Progress | None = None) -> DrillOut:
     drill = it.drill
-    station = station_of(drill, _SPEED_FT, LEVELS["club"].spread_deg, drawn.owned, drawn.units)
+    form = Form(step=0 if stands is None else stands.next_step)
+    station = station_of(drill, _SPEED_FT, LEVELS["club"].spread_deg, drawn.owned, drawn.units, form)
     return DrillOut(
         code=code,
         name=drill.name,

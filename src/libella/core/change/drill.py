@@ -37,6 +37,15 @@ class Dose:
 
 
 @dataclass(frozen=True, slots=True)
+class Narrowing:
+    """What a step harder narrows, and a step easier widens: a dimension of what lies there, so much a step, m."""
+
+    kind: str
+    dimension: str
+    by_m: float
+
+
+@dataclass(frozen=True, slots=True)
 class Layout:
     """How its station is laid.
 
@@ -45,6 +54,7 @@ class Layout:
     lengths_m : of the putts, in turns; empty where nothing is putted
     falls_percent : across the line, to the left and the right in turns; 0 on the level
     hole : there is a hole; else a tape mark
+    narrows : what of it is narrower with every step
     """
 
     rigs: tuple[str, ...] = ("no_rig",)
@@ -52,6 +62,7 @@ class Layout:
     lengths_m: tuple[float, ...] = (2.5,)
     falls_percent: float = 0.0
     hole: bool = True
+    narrows: Narrowing | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -139,5 +150,5 @@ class Drill:
 
 
 __all__ = [
-    "CountGoal", "Dose", "Drill", "Event", "Goal", "Layout", "LevelGoal", "Scored", "Serves", "ShareGoal",
+    "CountGoal", "Dose", "Drill", "Event", "Goal", "Layout", "LevelGoal", "Narrowing", "Scored", "Serves", "ShareGoal",
 ]  # fmt: skip

@@ -29,6 +29,11 @@ class Progress:
     last: Share | None
 
     @property
+    def next_step(self) -> int:
+        """The step at which the next run is laid."""
+        return self.step + {"passed": 1, "under": -1, "open": 0}[self.standing]
+
+    @property
     def next(self) -> Next:
         return "harder" if self.standing == "passed" else "easier" if self.standing == "under" else "again"
 

@@ -190,6 +190,41 @@ _PATHS: Final[dict[str, tuple[Shape, ...]]] = {
 }
 
 
+_PUTTED_TO: Final = (Circle(-46, 6, 7, "ball"), _HOLE)
+
+
+def _rolled(y: float, x: float = 54.0) -> tuple[Shape, ...]:
+    """A putt that ends at (x, y)."""
+    return (*_PUTTED_TO, Curve(((-46, 6), (0, 6 + (y - 6) / 2), (x, y)), "path"), Circle(x, y, 5, "post"))
+
+
+_MISSES: Final[dict[str, tuple[Shape, ...]]] = {
+    "left": _rolled(-18),
+    "right": _rolled(19),
+    "both": (*_rolled(-18), *_rolled(19)[2:]),
+    "short": _rolled(6, 16),
+    "past": (
+        Circle(-46, 6, 7, "ball"),
+        Circle(18, 6, 8, "hole"),
+        Line(-46, 6, 52, 6, "path"),
+        Circle(54, 6, 5, "post"),
+    ),
+}
+"""As seen from above with the hole to the right: its left is up, whichever hand is played."""
+_FELT: Final[dict[str, tuple[Shape, ...]]] = {
+    "sight": _METHODS["directions"],
+    "mark": _LINKS["mark"],
+    "aim": _LINKS["face"],
+    "stroke": _PATHS["arc"],
+    "strike": (box(-20, -20, -8, 28, "post"), Circle(2, -10, 7, "ball"), Line(-8, 4, 20, 4, "line")),
+    "stillness": (*_feet(), Circle(-14, -24, 10, "ghost"), Circle(10, -24, 10, "board"), _BALL),
+    "read": _TOWARD["start"],
+    "pace": _rolled(6, 16),
+}
+"""Where the golfer feels it: what looks straight, the mark, the face, the stroke, the strike, moving, the read, the
+pace."""
+
+
 def _scene(shapes: Iterable[Shape], hand: Hand, *, turns: bool) -> Scene:
     told = tuple(shapes)
     if turns and hand == "left":
@@ -214,12 +249,13 @@ def choice_pictures(hand: Hand) -> dict[str, dict[str, Scene]]:
         "rig_seen": _RIG_SEEN,
         "putted": _PUTTED,
         "path": _PATHS,
+        "felt": _FELT,
     }
     beside = {("head", f"{lever}_{way}") for lever in ("tilt", "chin") for way in ("plus", "minus")}
     found = {
         kind: {code: _scene(it, hand, turns=(kind, code) not in beside) for code, it in told.items()}
         for kind, told in from_above.items()
     }
-    for kind, told in _ASKING.items():
+    for kind, told in (*_ASKING.items(), ("miss", _MISSES)):
         found[kind] = {code: _scene(it, hand, turns=False) for code, it in told.items()}
     return found

@@ -14,8 +14,9 @@ from ...core.change.run import Progress, Told, checked_run, progress
 from ...core.change.scored import Putted, scored
 from ...core.measure.interval import Interval
 from ...core.measure.limits import OutOfLimits
-from ...store.tables import BlockRow, DrillRow, DrillRunRow, GolferRow, LessonRow
+from ...store.tables import BlockRow, DrillRow, DrillRunRow, GolferRow, LessonRow, PracticePlanRow
 from ..desk.desk import Desk
+from ..desk.problem import Conflict
 from ..desk.stored import Stored
 from ..lesson.lessons import with_readings
 from ..values import KeptBlock, KeptDrill, KeptDrillRun, KeptReading, value_of, values_of
@@ -91,6 +92,10 @@ def keep_run(desk: Desk, id: UUID, entry: RunEntry) -> KeptDrillRun:
     told = checked_run(known[entry.drill].drill, entry.told)
     with desk.transaction() as session:
         desk.get(session, GolferRow, entry.golfer_id, "golfer")
+        if entry.plan_id is not None:
+            of = desk.get(session, PracticePlanRow, entry.plan_id, "practice_plan")
+            if of.golfer_id != entry.golfer_id:
+                raise Conflict("plan_of_another")
         values = {
             "golfer_id": entry.golfer_id,
             "drill": entry.drill,

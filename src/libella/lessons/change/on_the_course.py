@@ -93,7 +93,8 @@ def _told_holed(it: Run, known: dict[str, Known]) -> list[tuple[float, bool]]:
 def _leaves(blocks: Sequence[BlockSheet]) -> tuple[LeaveAt, ...]:
     found: dict[float, list[float]] = {}
     for it in blocks:
-        for one in _valid(it):
+        # Where nobody noted how far, only the holed ones would tell: they say nothing of what is left.
+        for one in _valid(it) if "ran_past_m" in it.block.asks else []:
             left = 0.0 if one.get("finish") == "holed" else one.get("ran_past_m")
             if isinstance(left, float | int):
                 found.setdefault(length_of(it.block.distance_m), []).append(abs(float(left)))

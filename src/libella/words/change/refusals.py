@@ -43,5 +43,6 @@ CONFLICTS: Final[dict[str, Template]] = {
     "kit": ("A kit with this id is kept already and says something else.", "Note it as a new one."),
     "photo": ("A photograph with this id is kept already and is another one.", "Keep it as a new one."),
     "change": ("A change with this id is kept already and says something else.", "Choose it again."),
+    "plan_of_another": ("That plan was made for another golfer.", "Run it by this golfer's own."),
     "change_of_another": ("That change was chosen for another golfer.", "Choose one of this golfer's."),
 }

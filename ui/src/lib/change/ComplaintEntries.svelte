@@ -4,7 +4,7 @@
   import Several from '$lib/base/Several.svelte'
   import { rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
-  import { choices } from '$lib/data/vocabulary.svelte'
+  import { choices, drawnChoices } from '$lib/data/vocabulary.svelte'
   import { missesTapped, type Complaint } from './complaint'
 
   interface Props {
@@ -14,8 +14,8 @@
   }
   let { complaint = $bindable(), whole = false }: Props = $props()
 
-  const MISSES = choices<Complaint['misses'][number]>('miss')
-  const FELT = choices<NonNullable<Complaint['felt']>>('felt')
+  const MISSES = drawnChoices<Complaint['misses'][number]>('miss')
+  const FELT = drawnChoices<NonNullable<Complaint['felt']>>('felt')
   const WANTS = choices<NonNullable<Complaint['wants']>>('want')
   const TRUST = choices<string>('score')
   /** As coaches say it: short ones, and from where on it is a matter of pace. */
@@ -44,6 +44,7 @@
     />
     <Choice
       label="They feel it is"
+      small
       options={[{ value: '', words: 'Can’t say' }, ...FELT]}
       bind:value={
         () => complaint.felt ?? '', (it) => (complaint.felt = it === '' ? null : (it as typeof complaint.felt))
