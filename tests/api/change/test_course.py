@@ -180,3 +180,22 @@ def test_of_what_is_left_nothing_is_said_where_nobody_noted_how_far(coach):
     for finish in ("holed", "short", "past", "holed", "short", "past"):
         told.putt(block, UNWATCHED, finish=finish)
     assert course(coach, told.golfer)["leaves"] == []
+
+
+def test_a_run_made_harder_counts_at_no_length_and_the_ten_without_help_always_do(coach):
+    golfer = coach.golfer()["id"]
+
+    def counted(code):
+        made = course(coach, golfer)["made"]
+        return sum(it["practice"]["of"] for it in made if it["length_m"] in code)
+
+    run(coach, golfer, "two_or_four", [1] * 12)
+    assert counted((1.5, 3.0, 4.5)) == 12
+    # Passed: the next one is from further away.
+    run(coach, golfer, "two_or_four", [1] * 12)
+    assert counted((1.5, 3.0, 4.5)) == 12
+    for _ in range(3):
+        run(coach, golfer, "ten_without_help", [1] * 10)
+    assert counted((2.0,)) == 30
+    said = course(coach, golfer)["helpless"]
+    assert said.endswith("10 of 10, 10 of 10. Whether it is more than at first can’t be told yet.")

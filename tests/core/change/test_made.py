@@ -3,7 +3,7 @@
 import numpy as np
 import pytest
 
-from libella.core.change.made import LENGTHS_M, carried, interval, length_of, made_at
+from libella.core.change.made import LENGTHS_M, carried, interval, length_of, made_at, more_than
 from libella.core.change.pace_table import Stroke, leave_at, pace_table
 from libella.core.estimate.shares import Share
 from libella.core.golfer.golf_round import Hole, checked_holes, told_together
@@ -83,3 +83,10 @@ def test_a_round_is_kept_as_it_can_be_and_no_other():
     for holes in ([], [Hole(3.0, 1)] * 37):
         with pytest.raises(OutOfLimits):
             checked_holes(holes)
+
+
+def test_a_later_run_is_more_only_as_far_as_few_putts_can_tell():
+    assert more_than(Share(4, 10), Share(4, 10)) == pytest.approx(0.5, abs=0.05)
+    assert 0.5 < more_than(Share(4, 10), Share(5, 10)) < 0.8 < more_than(Share(3, 10), Share(8, 10))
+    back = more_than(Share(8, 10), Share(3, 10))
+    assert back == pytest.approx(1 - more_than(Share(3, 10), Share(8, 10)), abs=0.02)

@@ -61,6 +61,13 @@ def interval(it: Share) -> Estimate:
     return told_by(100 * np.random.default_rng(97).beta(it.times + 1, it.of - it.times + 1, _DRAWN))
 
 
+def more_than(first: Share, last: Share) -> float:
+    """The chance that the share behind the last is larger than the one behind the first, from uniform priors."""
+    rng = np.random.default_rng(103)
+    one, other = (rng.beta(it.times + 1, it.of - it.times + 1, _DRAWN) for it in (first, last))
+    return float(np.mean(other > one))
+
+
 def carried(made: Sequence[MadeAt]) -> Carried | None:
     """Whether what is holed in practice is holed on the course; None where no length has both."""
     both = [it for it in made if it.practice.of and it.course.of]

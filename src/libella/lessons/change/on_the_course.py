@@ -7,6 +7,7 @@ from uuid import UUID
 
 from ...core.change.made import Carried, MadeAt, carried, length_of, made_at
 from ...core.change.pace_table import LeaveAt, PaceTable, Stroke, leave_at, pace_table
+from ...core.change.run import progress
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold, told_together
 from ...core.set.floor import Surface
@@ -53,7 +54,7 @@ def on_the_course(desk: Desk, golfer_id: UUID) -> OnTheCourse:
     runs = [it for it in runs_of(desk, golfer_id, known) if it.block_id is None]
     lessons = every_lesson_of(desk, golfer_id)
     blocks = [it for _, sheets in lessons for it in sheets if it.block.hole]
-    holed = [one for it in blocks for one in _holed(it)] + [one for it in runs for one in _told_holed(it, known)]
+    holed = [one for it in blocks for one in _holed(it)] + _told_holed(runs, known)
     made = made_at(holed, [(it.first_m, it.holed) for one in rounds for it in one.holes])
     on: dict[tuple[Surface, float], list[BlockSheet]] = {}
     for lesson, sheets in lessons:
@@ -81,13 +82,18 @@ def _holed(it: BlockSheet) -> list[tuple[float, bool]]:
     return [(it.block.distance_m, one["finish"] == "holed") for one in _valid(it) if "finish" in one]
 
 
-def _told_holed(it: Run, known: dict[str, Known]) -> list[tuple[float, bool]]:
-    """Of a run that counts what is holed: its lengths come in turns, as its station is laid."""
-    of = known[it.drill].drill if it.drill in known else None
-    if of is None or not of.scored.of_holed or not of.layout.lengths_m:
-        return []
-    lengths = of.layout.lengths_m
-    return [(lengths[n % len(lengths)], one == 1) for n, one in enumerate(it.told)]
+def _told_holed(runs: Sequence[Run], known: dict[str, Known]) -> list[tuple[float, bool]]:
+    """Of runs that count what is holed: their lengths come in turns, as their station is laid. Once it was made harder,
+    or easier, nobody knows from where."""
+    found: list[tuple[float, bool]] = []
+    for code in dict.fromkeys(it.drill for it in runs if it.drill in known):
+        of = known[code].drill
+        own = [it.told for it in runs if it.drill == code] if of.scored.of_holed else []
+        lengths = of.layout.lengths_m
+        for n, told in enumerate(own):
+            if code == _HELPLESS or not n or progress(of, own[:n]).next_step == 0:
+                found += [(lengths[at % len(lengths)], one == 1) for at, one in enumerate(told)]
+    return found
 
 
 def _leaves(blocks: Sequence[BlockSheet]) -> tuple[LeaveAt, ...]:

@@ -123,7 +123,8 @@ def afterwards_aloud(it: Reading) -> None:
     for fitted in (True, False):
         it.say("change", course.table_said, PaceTable(((3.0, 0.21),), 0.08, fitted, 12))
     it.say("change", course.row_said, (3.0, 0.21), it.units)
-    for runs in ((), (Share(4, 10), Share(7, 10))):
+    least = Share(4, 10)
+    for runs in ((), (least,), *((least, Share(times, 10)) for times in (5, 8, 10, 1))):
         it.say("change", course.helpless_said, runs)
 
 

@@ -3,12 +3,14 @@
 from collections.abc import Sequence
 from typing import Final
 
-from ...core.change.made import Carried, Carries, MadeAt, interval
+from ...core.certainty.verdict import is_likely, sure_of
+from ...core.change.made import Carried, Carries, MadeAt, interval, more_than
 from ...core.change.pace_table import LEAVE_M, WITHIN, LeaveAt, PaceTable
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
 from ...core.measure.constants import FOOT_M
 from ...core.measure.units import Units, tape
+from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 
 _CARRIES: Final[dict[Carries, str]] = {
@@ -105,4 +107,15 @@ def helpless_said(runs: Sequence[Share]) -> str:
     if not runs:
         return ""
     told = ", ".join(f"{it.times} of {it.of}" for it in runs)
-    return f"Before any other putt, with nothing to help, holed: {told}."
+    return f"Before any other putt, with nothing to help, holed: {told}.{_more(runs)}"
+
+
+def _more(runs: Sequence[Share]) -> str:
+    if len(runs) == 1:
+        return ""
+    chance = more_than(runs[0], runs[-1])
+    if is_likely(chance):
+        return f" More than at first, {WORDS[sure_of(chance)]}."
+    if is_likely(1 - chance):
+        return f" Fewer than at first, {WORDS[sure_of(1 - chance)]}."
+    return " Whether it is more than at first can’t be told yet."

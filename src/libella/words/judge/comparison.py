@@ -100,10 +100,14 @@ def _asked(it: Difference, whole: Compared, hand: Hand, units: Units) -> str:
     return difference_said(it, hand, units)
 
 
+def _way(name: str) -> str:
+    return name if name == "as usual" else f"with “{name}”"
+
+
 def felt_said(told: Sequence[tuple[str, int | None, int | None]]) -> str:
     """How each way felt, beside what it did: its name, comfort and trust, 1 to 5; empty where nobody said."""
     found = [
-        f"{what} of 5: {', '.join(f'{score} {name}' for name, score in scores)}."
+        f"{what}, of 5: {', '.join(f'{score} {_way(name)}' for name, score in scores)}."
         for what, scores in (
             ("Comfort", [(name, comfort) for name, comfort, _ in told if comfort]),
             ("Trust", [(name, trust) for name, _, trust in told if trust]),

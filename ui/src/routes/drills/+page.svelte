@@ -99,7 +99,9 @@
           <p class="text-sm text-faded">{it.serves_names.join(' · ')}{it.retired ? ' · retired' : ''}</p>
           <DrillDrawn drill={it} />
           <div class="mt-2 flex flex-wrap gap-2">
-            {#if golfer && !it.retired}<a class="button primary" href="/golfers/{golfer}/practice?drill={it.code}"
+            {#if golfer && it.event === 'round'}<a class="button primary" href="/golfers/{golfer}">Tell a round there</a
+              >
+            {:else if golfer && !it.retired}<a class="button primary" href="/golfers/{golfer}/practice?drill={it.code}"
                 >Run it</a
               >{/if}
             {#if lesson && !it.retired && it.event === 'putt'}<button

@@ -13,6 +13,6 @@ DRILL = Drill(
     dose=Dose(10, 3.0, 1),
     scored=Scored("Holed?", "finish", ("holed",)),
     goal=ShareGoal(0.5),
-    easier="From a step nearer.",
-    harder="From a step further away.",
+    easier="The same again, so that one day can be set beside another.",
+    harder="The same again, so that one day can be set beside another.",
 )
