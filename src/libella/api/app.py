@@ -24,7 +24,7 @@ from .change import changes, course, practice
 from .golfer import golfers, kits
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
-from .keep import cards, exports, imports, photos, prints, quick_checks
+from .keep import cards, converter, exports, imports, photos, prints, quick_checks, summaries
 from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
@@ -69,6 +69,8 @@ ROUTERS = (
     cards,
     quick_checks,
     photos,
+    summaries,
+    converter,
     instruments,
     green,
     bag,

@@ -24,6 +24,7 @@ from ..core.instruments.light_strip import TURNS
 from ..core.instruments.string_sight import EYES, STRING_HEIGHT
 from ..core.judge.chain import K
 from ..core.judge.disturbed import DISTURBANCES
+from ..core.measure.convert import LENGTH as CONVERT_LENGTH
 from ..core.measure.limits import Bounds
 from ..core.see.eyes import FALLS as MIRROR_FALLS
 from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN
@@ -47,6 +48,7 @@ from .change.kit import MARK_NAMES
 from .judge.claims import FACTOR_NAMES
 from .judge.comparison import QUESTIONS
 from .judge.judgement import DISTURBED
+from .keep.converter import WAY_NAMES
 from .shared.flags import flag_choices
 from .start.run import ORDERS, PATHS
 
@@ -125,6 +127,7 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "spot_putts": _entry("Putts from one spot", SPOT_PUTTS, 1.0),
     "pause_min": _entry("Minutes", MINUTES, 1.0),
     "k": _entry("Share of the face", K, 0.01),
+    "convert_length": _entry("At a length of", CONVERT_LENGTH, 0.5),
     "first_putt": _entry("First putt", FIRST_PUTT, 0.5, "To the hole’s centre."),
     "kit_length_m": _entry("Length in hand", KIT_LENGTH, 0.01, "From the ground to the upper hand’s end."),
     "kit_lie_deg": _entry("Lie", KIT_LIE, 0.5),
@@ -167,6 +170,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "above": "From above",
         "far_side": "From beyond the hole",
     },
+    "convert": {way: f"{name[0].upper()}{name[1:]}" for way, name in WAY_NAMES.items()},
     "round_side": {"left": "◂ Left", "right": "Right ▸"},
     "round_pace": {"short": "Short", "past": "Past"},
     "toward": {"hole": "The hole", "start": "The start target"},

@@ -107,3 +107,27 @@ def test_it_feels_different_today_brings_the_check_first_and_then_the_true_line(
     expect(first).to_have_text("What does a true line look like from there?")
     page.get_by_role("button", name="Leave it out today").tap()
     expect(first).to_have_text("10 putts without any aid, before any other putt.")
+
+
+def test_from_the_plan_to_the_printed_sheet_is_two_taps(page: Page):
+    _, lesson = _own(page, "Sheeted Golfer")
+    now = datetime.now(UTC).isoformat()
+    chosen = {"lesson_id": lesson, "what": "Grip down", "feel": "Short and quiet.", "kind": "stroke", "made_at": now}
+    plan = {"lesson_id": lesson, "minutes": [15], "weeks": 4, "starts_at": now, "made_at": now}
+    for path, body in (("chosen-changes", chosen), ("practice-plans", plan)):
+        answer = page.request.put(f"/api/{path}/{uuid6.uuid7()}", data=body)
+        assert answer.ok, answer.text()
+    step(page, "Change")
+    page.get_by_role("link", name="The sheet to take home…").tap()
+    sheet = page.locator("[data-summary]")
+    expect(sheet).to_contain_text("Grip down")
+    expect(sheet).to_contain_text("Short and quiet.")
+    expect(sheet).to_contain_text("10 putts without any aid, before any other putt.")
+    page.get_by_label("In your own words").fill("Well done.")
+    page.keyboard.press("Tab")
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    with page.expect_download() as printed:
+        page.get_by_role("button", name="Print it").tap()
+    assert printed.value.suggested_filename == "golfers-sheet.pdf"
+    page.reload()
+    expect(page.get_by_label("In your own words")).to_have_value("Well done.")

@@ -6,19 +6,21 @@
   import { keys } from '$lib/base/keys.svelte'
   import KeySheet from '$lib/base/KeySheet.svelte'
   import RefusedLetters from '$lib/base/RefusedLetters.svelte'
+  import Converter from '$lib/keep/Converter.svelte'
   import TermSheet from '$lib/base/TermSheet.svelte'
   import TopLine from '$lib/lesson/TopLine.svelte'
 
   let { children }: { children: Snippet } = $props()
 
   let help = $state(false)
+  let converting = $state(false)
 </script>
 
 <svelte:window onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />
 
 <QueryClientProvider client={cache}>
   <div class="flex h-dvh flex-col">
-    <TopLine help={() => (help = true)} />
+    <TopLine help={() => (help = true)} convert={() => (converting = true)} />
     <RefusedLetters />
     <main class="min-h-0 flex-1 overflow-y-auto">
       {@render children()}
@@ -26,4 +28,5 @@
   </div>
   <KeySheet bind:open={help} />
   <TermSheet />
+  <Converter bind:open={converting} />
 </QueryClientProvider>

@@ -137,9 +137,16 @@ class ChangeOut(BaseModel):
 @router.get("/lessons/{id}/change")
 def change(desk: AtDesk, id: UUID, units: InUnits = "metric") -> ChangeOut:
     """What a lesson comes to for its golfer."""
-    return as_kept(
-        kept.of_lesson(desk, id, f"change, {units}", lambda whole, _: _change(whole, id, units).model_dump_json())
-    )
+    return as_kept(_kept(desk, id, units))
+
+
+def change_in(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
+    """What a lesson comes to for its golfer, as its own page tells it."""
+    return ChangeOut.model_validate_json(_kept(desk, id, units))
+
+
+def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
+    return kept.of_lesson(desk, id, f"change, {units}", lambda whole, _: _change(whole, id, units).model_dump_json())
 
 
 @router.put("/lessons/{id}/complaint")
@@ -232,7 +239,7 @@ def _held(desk: Desk, it: changes.Change) -> HeldOut:
                 lesson_id=one.comparison.lesson_id,
                 started_at=one.comparison.started_at,
                 final=one.turn.condition is None,
-                felt=felt_said([(way.block.condition, way.block.comfort, way.block.trust) for way in one.sheets]),
+                felt=felt_said([way.block.felt for way in one.sheets]),
                 gain=told[str(one.comparison.id)].gain if str(one.comparison.id) in told else None,
             )
             for one in it.retests

@@ -132,5 +132,5 @@ def _out(it: ComparisonSheet, units: Units) -> ComparisonOut:
         turn=None if at is None else blocks[at].id,
         turn_words=turn_words(it.turn, it.names, row.of),
         compared=ComparedOut.of(it.compared, row.of, it.names, it.hand, units),
-        felt=felt_said([(one.block.condition, one.block.comfort, one.block.trust) for one in it.sheets]),
+        felt=felt_said([one.block.felt for one in it.sheets]),
     )

@@ -13,6 +13,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.band import BANDED, BandedLink
 from ...core.golfer.hand import Hand
+from ...core.judge.claims.reads import Compared
 from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
@@ -216,15 +217,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         word=it.chosen[0].word,
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
-        compared=[
-            ComparedLesson(
-                id=one.id,
-                of=one.of,
-                compared=ComparedOut.of(one, one.of, [], hand, units),
-                felt=felt_said([(way.condition, way.comfort, way.trust) for way in whole.ways(one.id)]),
-            )
-            for one in it.compared
-        ],
+        compared=[_compared(one, whole, units) for one in it.compared],
         read=[ClaimOut.of(one, hand, units) for one in it.reads],
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
@@ -259,6 +252,11 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     )
 
 
+def _compared(it: Compared, whole: findings.WholeLesson, units: InUnits) -> ComparedLesson:
+    told = ComparedOut.of(it, it.of, [], whole.ledger.hand, units)
+    return ComparedLesson(id=it.id, of=it.of, compared=told, felt=felt_said([way.felt for way in whole.ways(it.id)]))
+
+
 class FoundOut(BaseModel):
     """A lesson in one line: what it found, what is to be looked at next, and the vial of the link it is about."""
 
@@ -269,9 +267,14 @@ class FoundOut(BaseModel):
     vial: Vial | None
 
 
+def findings_in(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
+    """What a lesson comes to, as its own page tells it."""
+    return LessonFindings.model_validate_json(_kept(desk, id, units))
+
+
 def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     """A lesson's one sentence, wherever a lesson is told in one line."""
-    whole = LessonFindings.model_validate_json(_kept(desk, id, units))
+    whole = findings_in(desk, id, units)
     vial = next((it.vial for it in whole.links if it.name == whole.about), None)
     following = whole.next[0].words if whole.next else whole.next_words
     return FoundOut(lesson_id=id, found=whole.headline, next=following, due=bool(whole.next), vial=vial)

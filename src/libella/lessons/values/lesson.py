@@ -41,3 +41,5 @@ class KeptLesson:
     """The station that is the plan now; null before one was laid, or where none was ever picked."""
     complaint: Mapping[str, Any] | None
     """What the golfer came with: see `core.change.complaint.Complaint`; null where nobody asked."""
+    sheet_note: str
+    """What the coach writes on the sheet the golfer takes home."""

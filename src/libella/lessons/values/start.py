@@ -48,6 +48,11 @@ class KeptBlock(Laid):
     judged_again_at: datetime | None
     """When its readings were judged again, with a proof given after them."""
 
+    @property
+    def felt(self) -> tuple[str, int | None, int | None]:
+        """How it was putted, no name as usual, with comfort and trust."""
+        return self.condition if self.factors else "", self.comfort, self.trust
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class KeptReading:

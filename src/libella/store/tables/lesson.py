@@ -50,6 +50,8 @@ class LessonRow(Stored):
 
     complaint: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     """What the golfer came with; null where nobody asked."""
+    sheet_note: Mapped[str] = mapped_column(server_default=text("''"))
+    """What the coach writes on the sheet the golfer takes home."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),

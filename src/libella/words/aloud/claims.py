@@ -277,5 +277,5 @@ def claims_aloud(it: Reading) -> None:
             it.say("judge", comparison.compared_words, told, one, it.hand, it.units)
         if told is not None:
             it.say("judge", comparison.group_name, told.first)
-    for felt in ((), (("as usual", None, 4), ("wide base", 3, 2)), (("as usual", None, None),)):
+    for felt in ((), (("", None, 4), ("wide base", 3, 2)), (("", None, None),)):
         it.say("judge", comparison.felt_said, felt)

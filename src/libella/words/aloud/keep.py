@@ -1,15 +1,16 @@
 """What is said under Keep."""
 
 from dataclasses import dataclass
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 from typing import Any, get_args
 
 from ...core.keep.card import Card
 from ...core.keep.quick_check import Kept
+from ...core.measure.convert import WAYS, converted
 from ...core.see.position import LEVERS, Position
 from ...core.start.notes import NOTES
 from ..keep import card as cards
-from ..keep import file_rows
+from ..keep import converter, file_rows, summary
 from ..keep.file_rows import Doubt, ReadRow
 from ..keep.file_work import work_words
 from .reading import Reading
@@ -25,8 +26,19 @@ def keep_aloud(it: Reading) -> None:
             it.say("keep", cards.card_rows, card, it.units)
             it.say("keep", cards.change_words, card, it.units)
     _files_aloud(it)
+    _sheet_aloud(it)
+    for amount in (0.0, 0.96, -2.5):
+        for way in WAYS:
+            it.say("keep", converter.amount_said, converted(amount, "deg", 3.0), way)
     for phase, refused in (("stopped", ""), ("failed", ""), ("failed", "mapping"), ("done", "")):
         it.say("keep", work_words, _Ended(phase, _Found(refused)))
+
+
+def _sheet_aloud(it: Reading) -> None:
+    for limits in ((), ("knee",)):
+        it.say("keep", summary.mind_said, ["Pegs lie, they do not stand."], limits)
+    it.say("keep", summary.session_said, date(2026, 4, 6), ["Clean roll: 10 putts."], "About 8 of 15 minutes.")
+    it.say("keep", summary.under_said, "The Ropewalk", date(2026, 4, 3))
 
 
 def _files_aloud(it: Reading) -> None:

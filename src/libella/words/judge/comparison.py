@@ -10,7 +10,7 @@ from ...core.judge.claims.reads import Compared, asked_of
 from ...core.measure.units import Units
 from ...core.start.turns import Of, Question
 from ..shared.certainty import WORDS
-from .claims import difference_said, levels_said, quantity_name
+from .claims import AS_USUAL, difference_said, levels_said, quantity_name
 
 QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
     "start": {
@@ -101,11 +101,12 @@ def _asked(it: Difference, whole: Compared, hand: Hand, units: Units) -> str:
 
 
 def _way(name: str) -> str:
-    return name if name == "as usual" else f"with “{name}”"
+    return f"with “{name}”" if name else AS_USUAL
 
 
 def felt_said(told: Sequence[tuple[str, int | None, int | None]]) -> str:
-    """How each way felt, beside what it did: its name, comfort and trust, 1 to 5; empty where nobody said."""
+    """How each way felt, beside what it did: its name, none as usual, comfort and trust, 1 to 5; empty where nobody
+    said."""
     found = [
         f"{what}, of 5: {', '.join(f'{score} {_way(name)}' for name, score in scores)}."
         for what, scores in (

@@ -5,6 +5,7 @@ from typing import Final
 from ..shared.refusals import KNOWN, OPTIONS, Template
 
 REFUSALS: Final[dict[str, Template]] = {
+    "convert_widest": ("That is no start line: it points further aside than {most_deg}.", "up to {most_deg} to a side"),
     "too_many_blocks": (
         "The file falls apart into more than {most} blocks: look at what is read as condition, block and distance.",
         "at most {most} blocks",

@@ -2,6 +2,7 @@
 import { createQuery } from '@tanstack/svelte-query'
 import { api, ask } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
+import type { paths } from '$lib/data/schema'
 
 /** The files given for a golfer, newest first. */
 export function filesQuery(golfer: () => string) {
@@ -43,5 +44,26 @@ export function checksQuery(lesson: () => string) {
     queryKey: inUnits(key.checks(lesson())),
     queryFn: () =>
       ask(api.GET('/api/lessons/{id}/quick-checks', { params: { path: { id: lesson() }, query: units() } }))
+  }))
+}
+
+/** A lesson as it is taken home. */
+export function summaryQuery(lesson: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.summary(lesson())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/summary', { params: { path: { id: lesson() }, query: units() } })),
+    staleTime: 0
+  }))
+}
+
+type Converting = NonNullable<paths['/api/converted']['get']['parameters']['query']>
+/** An angle in every way; nothing is asked while nobody looks. */
+export function convertedQuery(of: () => Converting | null) {
+  return createQuery(() => ({
+    queryKey: key.converted(of()),
+    queryFn: () => ask(api.GET('/api/converted', { params: { query: of() ?? { amount: 0 } } })),
+    enabled: of() !== null,
+    placeholderData: (before) => before,
+    retry: false
   }))
 }

@@ -1,7 +1,7 @@
 /** What Keep has the server do with files and cards. */
 import { renew } from '$lib/data/cache'
 import { problemOf, Refusal } from '$lib/data/client'
-import { key } from '$lib/data/key'
+import { inUnits, key } from '$lib/data/key'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 
 const ofFile = (id: string, words: string) => ({ thing: `file ${id}`, words, renews: [key.fileProgress(id)] })
@@ -89,4 +89,12 @@ export const keepCheck = (id: string, body: Sent<'/api/quick-checks/{id}'>) =>
     '/api/quick-checks/{id}',
     { ...pathInUnits(id), body },
     { thing: `check ${id}`, words: 'The quick check', whole: true, renews: [key.checks(body.lesson_id)] }
+  )
+
+/** The coach's own words on the sheet. */
+export const noteSheet = (lesson: string, note: string) =>
+  put(
+    '/api/lessons/{id}/sheet-note',
+    { ...pathInUnits(lesson), body: { note } },
+    { thing: `sheet ${lesson}`, words: 'Words for the sheet', whole: true, answers: inUnits(key.summary(lesson)) }
   )

@@ -8,12 +8,14 @@
 
   interface Props {
     help: () => void
+    convert: () => void
   }
-  let { help }: Props = $props()
+  let { help, convert }: Props = $props()
 
   $effect(() =>
     keys.add('Everywhere', () => [
       { key: '?', words: 'Show the keys', run: help },
+      { key: '=', words: 'Convert an angle', run: convert },
       { key: 'l', words: 'Daylight or dim', run: turn }
     ])
   )
@@ -72,6 +74,7 @@
   >
     {settings.units === 'metric' ? 'm' : 'ft'}
   </button>
+  <button class="button plain shrink-0 max-sm:px-2" onclick={convert} aria-label="Convert an angle">∠</button>
   <button class="button plain shrink-0 max-sm:px-2" onclick={turn} aria-label="{light}: change the light">
     <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span
     >

@@ -106,7 +106,10 @@
         </details>
       {/if}
       <PlanWeeks golferId={lesson.data.golfer.id} lessonId={id} />
-      <p class="mt-4"><a class="button" href="/drills?golfer={lesson.data.golfer.id}&lesson={id}">All drills…</a></p>
+      <p class="mt-4 flex flex-wrap gap-2">
+        <a class="button" href="/lessons/{id}/keep">The sheet to take home…</a>
+        <a class="button" href="/drills?golfer={lesson.data.golfer.id}&lesson={id}">All drills…</a>
+      </p>
     </div>
     <aside
       class="flex min-h-0 flex-col gap-3 border-hairline px-4 py-4 max-desk:order-first max-desk:border-b desk:overflow-y-auto desk:border-l"

@@ -1,0 +1,139 @@
+"""A lesson as it is kept and taken home: what they came with, what was found, one change, one drill, the first week."""
+
+from datetime import date
+from typing import Literal
+
+from fastapi import APIRouter, Query
+from fastapi.responses import Response
+from pydantic import BaseModel, Field
+
+from ...core.drawing.scene import Scene
+from ...exchange.golfer_sheet import Told, golfer_sheet
+from ...exchange.paper import PaperName
+from ...lessons.desk.desk import Desk
+from ...lessons.keep import sheets
+from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
+from ...words.keep import summary as words
+from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
+from ..change import changes, practice
+from ..judge import findings
+from .prints import labelled, printed
+
+router = APIRouter(tags=["summary"])
+
+
+class DrillBrief(BaseModel):
+    """The drill that is taken home."""
+
+    name: str
+    steps: list[str]
+    goal: str
+    dose: str
+    stage: Scene
+
+
+class SummaryOut(BaseModel):
+    """A lesson on one page; what there is none of is empty."""
+
+    golfer: str
+    under: str = Field(description="where and when")
+    complaint: str
+    found: list[str] = Field(description="in the golfer's own wording, by level")
+    picture: Scene | None
+    picture_words: str
+    change: list[str] = Field(description="what, how it should feel, where it stands")
+    drill: DrillBrief | None
+    week: list[str] = Field(description="the first sessions, one line each")
+    first_check: str = Field(description="what comes first next time")
+    cautions: list[str]
+    note: str = Field(description="the coach's own words")
+    missing: str = Field(description="what is not there yet; empty where nothing is missing")
+    invented: bool
+
+
+class NoteIn(Entry):
+    note: LongWords = Field("", max_length=600)
+
+
+@router.get("/lessons/{id}/summary")
+def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SummaryOut:
+    """A lesson as it is taken home."""
+    return _summary(desk, lesson_sheet(desk, id), units)
+
+
+@router.put("/lessons/{id}/sheet-note")
+def keep_note(desk: AtDesk, id: UUID, entry: NoteIn, units: InUnits = "metric") -> SummaryOut:
+    """Keep the coach's own words for the sheet."""
+    sheets.keep_note(desk, id, entry.note)
+    return of_lesson(desk, id, units)
+
+
+@router.get(
+    "/lessons/{id}/golfers-sheet",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}, "image/svg+xml": {}}, "description": "The sheet."}},
+)
+def on_paper(
+    desk: AtDesk,
+    id: UUID,
+    form: Literal["pdf", "svg"] = Query("pdf"),
+    paper: PaperName = Query("a4"),
+    sheet: int = Query(1, ge=1),
+    units: InUnits = "metric",
+) -> Response:
+    """The sheet the golfer takes home."""
+    it = of_lesson(desk, id, units)
+    title = labelled(it.golfer, it.invented)
+    told = Told(
+        found=it.found,
+        change=it.change,
+        drill=[it.drill.name, *it.drill.steps, f"Goal: {it.drill.goal} {it.drill.dose}"] if it.drill else [],
+        week=it.week,
+        first_check=it.first_check,
+        cautions=it.cautions,
+        note=it.note,
+        picture=it.picture,
+        station=it.drill.stage if it.drill else None,
+    )
+    return printed(golfer_sheet(told, title, it.under, paper), title, "golfers-sheet", form, paper, sheet)
+
+
+def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
+    lesson, golfer = sheet.lesson, sheet.golfer
+    found = findings.findings_in(desk, lesson.id, units)
+    change = changes.change_in(desk, lesson.id, units)
+    # What was chosen and planned in this lesson: an older one's sheet does not speak of what came later.
+    held = next((it for it in change.held if not it.dropped and it.lesson_id == lesson.id), None)
+    newest = practice.plan_in(desk, golfer.id)
+    plan = newest if newest is not None and newest.lesson_id == lesson.id else None
+    first = [one for one in plan.sessions if one.items and one.week == plan.sessions[0].week] if plan else []
+    code = next((item.drill for one in first for item in one.items if item.kind == "drill"), "")
+    drill = practice.drill_in(desk, code, lesson.hand, units)
+    return SummaryOut(
+        golfer=golfer.name,
+        under=words.under_said(lesson.place, lesson.started_at.date()),
+        complaint=change.complaint_words,
+        found=[found.for_golfer, *([found.pace] if found.pace else [])],
+        picture=found.picture,
+        picture_words=found.picture_words,
+        change=[it for it in (held.what, held.feel, held.words) if it] if held else [],
+        drill=DrillBrief(name=drill.name, steps=drill.steps, goal=drill.goal, dose=drill.dose, stage=drill.stage)
+        if drill
+        else None,
+        week=[_session(one.day, [it.words for it in one.items], one.words) for one in first],
+        first_check=_first_check(desk, lesson.id, units, held),
+        cautions=words.mind_said([drill.risk, drill.stop] if drill else [], golfer.limits),
+        note=lesson.sheet_note,
+        missing="" if held and plan else words.NOTHING_PLANNED,
+        invented=lesson.invented,
+    )
+
+
+def _session(day: date, items: list[str], said: str) -> str:
+    return words.session_said(day, items, said)
+
+
+def _first_check(desk: Desk, id: UUID, units: InUnits, held: changes.HeldOut | None) -> str:
+    if held is not None and held.standing in ("untested", "open", "better_so_far"):
+        return held.retest_words
+    return findings.found_in(desk, id, units).next

@@ -1,0 +1,30 @@
+"""A lesson as it is taken home, in words: what to mind, a session of the first week, what comes first next time."""
+
+from collections.abc import Sequence
+from datetime import date
+from typing import Final
+
+from ...core.golfer.limits import Limit
+
+BENT: Final = "Bent over long it goes to the back: straighten up every eight minutes, stop at pain."
+ADVICE: Final = "This is an opinion on putting, from what was read that day: neither medical advice nor a fitting."
+NO_LASER: Final = "Practise without a laser at home; never look along one, nor into a mirror while one is on."
+ONE_FOOT: Final = "No drill on one foot."
+_DAYS: Final = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
+NOTHING_PLANNED: Final = "Nothing is planned yet: choose a change and plan the weeks."
+
+
+def mind_said(risks: Sequence[str], limits: Sequence[Limit]) -> list[str]:
+    """What to mind at home: of the drill, of the golfer, of all practice; each once."""
+    own = [ONE_FOOT] if {"hip", "knee", "balance"} & set(limits) else []
+    return list(dict.fromkeys([*(it for it in risks if it), *own, BENT, NO_LASER, ADVICE]))
+
+
+def session_said(day: date, items: Sequence[str], words: str) -> str:
+    """A session of the first week, in one line."""
+    return f"{_DAYS[day.weekday()]}: {' '.join(items)} {words}"
+
+
+def under_said(place: str, day: date) -> str:
+    """Where and when, below the title."""
+    return f"{place} · {day.day}.{day.month}.{day.year}"

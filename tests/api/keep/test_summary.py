@@ -1,0 +1,82 @@
+"""A lesson as it is taken home: it says what the other pages say, and prints on one or two sheets."""
+
+import re
+
+import pytest
+import uuid6
+
+from tests.api.change.test_changes import aimed_right, chosen
+from tests.api.change.test_practice import planned
+
+
+@pytest.fixture
+def taken(coach):
+    told, _ = aimed_right(coach)
+    coach.put(f"/lessons/{told.id}/complaint", misses=["right"], from_m=2.0)
+    chosen(coach, told.id, feel="Look at the spot last.")
+    planned(coach, told.id)
+    return told
+
+
+def summary(coach, lesson, **query):
+    return coach.get(f"/lessons/{lesson}/summary", **query)
+
+
+def test_a_lesson_on_one_page_says_what_the_other_pages_say(coach, taken):
+    it = summary(coach, taken.id)
+    assert it["found"][0] == coach.get(f"/lessons/{taken.id}/findings")["for_golfer"]
+    held = coach.get(f"/lessons/{taken.id}/change")["held"][0]
+    assert it["change"] == [held["what"], held["feel"], held["words"]] and it["missing"] == ""
+    plan = coach.get(f"/golfers/{taken.golfer}/practice-plan")
+    first = [one for one in plan["sessions"] if one["week"] == 1]
+    assert len(it["week"]) == len(first)
+    for line, one in zip(it["week"], first, strict=True):
+        assert all(item["words"] in line for item in one["items"])
+    drills = {drill["code"]: drill for drill in coach.get("/drills")}
+    code = next(item["drill"] for one in first for item in one["items"] if item["kind"] == "drill")
+    assert it["drill"]["name"] == drills[code]["name"] and it["drill"]["goal"] == drills[code]["goal"]
+    assert it["first_check"] == held["retest_words"] and it["complaint"].startswith("You miss right")
+    assert any("neither medical advice nor a fitting" in one for one in it["cautions"])
+
+
+def test_what_is_not_there_yet_is_said_and_the_golfers_limits_are_minded(coach):
+    golfer = coach.golfer(limits=["knee"])["id"]
+    told, _ = aimed_right(coach, golfer)
+    it = summary(coach, told.id)
+    assert it["missing"].startswith("Nothing is planned yet") and it["drill"] is None and it["week"] == []
+    assert "No drill on one foot." in it["cautions"]
+
+
+def test_an_older_lessons_sheet_does_not_speak_of_what_came_later(coach, taken):
+    later, _ = aimed_right(coach, taken.golfer)
+    chosen(coach, later.id, what="Wide base", kind="set_up")
+    planned(coach, later.id)
+    assert "Wide base" in summary(coach, later.id)["change"]
+    assert summary(coach, taken.id)["change"][0] == "Aim over a spot" and summary(coach, taken.id)["week"] == []
+
+
+def test_the_coach_adds_words_and_they_are_printed(coach, client, taken):
+    assert coach.put(f"/lessons/{taken.id}/sheet-note", note="  Well done. ")["note"] == "Well done."
+    assert coach.put(f"/lessons/{taken.id}/sheet-note", 422, note="x" * 601)["errors"][0]["field"] == "note"
+    for paper in ("a4", "letter"):
+        for units in ("metric", "feet"):
+            query = {"paper": paper, "units": units, "form": "svg"}
+            answer = client.get(f"/api/lessons/{taken.id}/golfers-sheet", params=query)
+            assert answer.status_code == 200 and int(answer.headers["x-sheets"]) <= 2
+            said = answer.text + "".join(
+                client.get(f"/api/lessons/{taken.id}/golfers-sheet", params=query | {"sheet": n}).text
+                for n in range(2, int(answer.headers["x-sheets"]) + 1)
+            )
+            for part in ("What was found", "One change", "The drill", "The first week", "Well done.", "Mind"):
+                assert part in said, (paper, units, part)
+            # Nothing is written beyond the paper's edge.
+            width = float(re.search(r'width="([\d.]+)mm"', answer.text).group(1))
+            assert all(float(x) < width for x in re.findall(r'<text x="([\d.]+)"', said))
+    pdf = client.get(f"/api/lessons/{taken.id}/golfers-sheet")
+    assert pdf.content.startswith(b"%PDF") and pdf.headers["content-type"] == "application/pdf"
+
+
+def test_the_sheet_of_a_voided_lesson_takes_no_more_words(coach, taken):
+    coach.put(f"/lessons/{taken.id}/voided", voided=True, reason="test")
+    coach.put(f"/lessons/{taken.id}/sheet-note", 409, note="Late.")
+    coach.get(f"/lessons/{uuid6.uuid7()}/summary", 404)
