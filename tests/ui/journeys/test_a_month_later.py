@@ -128,6 +128,6 @@ def test_from_the_plan_to_the_printed_sheet_is_two_taps(page: Page):
     expect(page.locator("[data-link='saved']")).to_be_visible()
     with page.expect_download() as printed:
         page.get_by_role("button", name="Print it").tap()
-    assert printed.value.suggested_filename == "golfers-sheet.pdf"
+    assert printed.value.suggested_filename == "golfers-sheet-a4.pdf"
     page.reload()
     expect(page.get_by_label("In your own words")).to_have_value("Well done.")

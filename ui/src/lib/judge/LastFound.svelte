@@ -12,7 +12,7 @@
 
 <div class="@container min-h-24" data-found>
   <div class="grid grid-cols-1 items-center gap-x-4 gap-y-1 @lg:grid-cols-[minmax(150px,210px)_1fr]">
-    <Vial vial={told?.vial ?? block.vial} words={told?.found ?? ''} size="row" />
+    <Vial vial={told?.vial ?? block.vial} words={told?.found ?? `${block.headline} ${block.size}`} size="row" />
     <p class="min-w-0 leading-snug">
       {#if told}
         <span class="block font-semibold">{told.found}</span>
