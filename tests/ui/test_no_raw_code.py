@@ -66,7 +66,7 @@ def test_no_page_shows_a_code_when_everything_was_noted(page: Page):
     pages = [
         "/", "/drills", f"/golfers/{golfer}", f"/golfers/{golfer}/practice",
         f"/wall/{lesson}", f"/wall/{lesson}/finding",
-        *(f"/lessons/{lesson}/{step}" for step in ("set", "stand", "see", "aim", "judge", "change", "sensors")),
+        *(f"/lessons/{lesson}/{step}" for step in ("set", "stand", "see", "aim", "judge", "change", "keep", "sensors")),
         *(f"/lessons/{lesson}/start?block={it}" for it in blocks),
         *(f"/lessons/{lesson}/judge?block={it}" for it in blocks),
     ]  # fmt: skip

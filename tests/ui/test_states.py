@@ -11,7 +11,7 @@ from playwright.sync_api import Page, Route, expect
 from .conftest import findings, own_lesson
 from .test_views import LONGEST, SIZES, open_lesson
 
-STEPS = ("set", "stand", "see", "aim", "start", "judge", "change", "sensors")
+STEPS = ("set", "stand", "see", "aim", "start", "judge", "change", "keep", "sensors")
 JUDGED = {"one block": "/judge", "before and after": "/judge?beside=1"}
 ELSEWHERE = {"aids": "/aids", "bag": "/aids/bag", "string": "/aids/string", "drills": "/drills"}
 VIEWS = ("today", "golfer", *STEPS)

@@ -25,6 +25,7 @@ VIEWS = [
     "start",
     "judge",
     "change",
+    "keep",
     "sensors",
     "files",
     "drills",
@@ -70,6 +71,11 @@ def visit(page: Page, view: str) -> None:
         page.locator("input[type=file]").set_input_files(file)
         page.get_by_role("button", name="Read it so").click()
         expect(page.locator("[data-check]")).to_be_visible()
+        return
+    if view == "keep":
+        page.goto(f"/lessons/{open_lesson(page)}/keep")
+        expect(page.locator("[data-summary]")).to_be_visible()
+        page.wait_for_load_state("networkidle")
         return
     if view == "change":
         page.goto(f"/lessons/{open_lesson(page)}/change")

@@ -37,7 +37,13 @@ def keep_aloud(it: Reading) -> None:
 def _sheet_aloud(it: Reading) -> None:
     for limits in ((), ("knee",)):
         it.say("keep", summary.mind_said, ["Pegs lie, they do not stand."], limits)
-    it.say("keep", summary.session_said, date(2026, 4, 6), ["Clean roll: 10 putts."], "About 8 of 15 minutes.")
+    it.say(
+        "keep",
+        summary.session_said,
+        date(2026, 4, 6),
+        ["Clean roll: 10 putts.", "Lids: 10 set-downs.", "Lids: 10 set-downs."],
+        "About 8 of 15 minutes.",
+    )
     it.say("keep", summary.under_said, "The Ropewalk", date(2026, 4, 3))
 
 

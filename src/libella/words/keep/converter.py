@@ -18,7 +18,8 @@ _FINE: Final[dict[Way, int]] = {"deg": 2, "minutes": 2, "mm": 0, "in": 1, "edges
 
 
 def amount_said(it: Converted, way: Way) -> str:
-    """One way of it, as finely as it is ever laid, with its side: "0.96° right" is written "0.96 degrees right"."""
+    """One way of it, as finely as it is ever laid, with its side: "Degrees: 0.96 right"."""
     size = round(abs(it.amounts[way]), _FINE[way])
     side = "" if size == 0 else f" {side_of(it.amounts[way])}"
-    return f"{size:g} {WAY_NAMES[way]}{side}"
+    name = WAY_NAMES[way]
+    return f"{name[0].upper()}{name[1:]}: {size:g}{side}"

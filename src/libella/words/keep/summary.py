@@ -5,6 +5,7 @@ from datetime import date
 from typing import Final
 
 from ...core.golfer.limits import Limit
+from ..shared.counts import counted
 
 BENT: Final = "Bent over long it goes to the back: straighten up every eight minutes, stop at pain."
 ADVICE: Final = "This is an opinion on putting, from what was read that day: neither medical advice nor a fitting."
@@ -22,7 +23,13 @@ def mind_said(risks: Sequence[str], limits: Sequence[Limit]) -> list[str]:
 
 def session_said(day: date, items: Sequence[str], words: str) -> str:
     """A session of the first week, in one line."""
-    return f"{_DAYS[day.weekday()]}: {' '.join(items)} {words}"
+    told = [_times(it, items.count(it)) for it in dict.fromkeys(items)]
+    return f"{_DAYS[day.weekday()]}: {' '.join(told)} {words}"
+
+
+def _times(said: str, times: int) -> str:
+    """What is done more than once is said once."""
+    return said if times == 1 else f"{said.rstrip('.')}, {'twice' if times == 2 else counted(times, 'time')}."
 
 
 def under_said(place: str, day: date) -> str:
