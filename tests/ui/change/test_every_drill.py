@@ -10,7 +10,7 @@ def test_every_drill_is_walked_on_a_fresh_golfer(page: Page):
     own_lesson(page, "Walking Golfer")
     lesson = page.url.split("/lessons/")[1].split("/")[0]
     golfer = page.request.get(f"/api/lessons/{lesson}").json()["golfer"]["id"]
-    own = {"copied_from": "clean_roll", "name": "Marble", "times": 6, "minutes": 2, "goal": "count", "goal_size": 5}
+    own = {"copied_from": "clean_roll", "name": "Pebble", "times": 6, "minutes": 2, "goal": "count", "goal_size": 5}
     assert page.request.put(f"/api/drills/{uuid6.uuid7()}", data=own).ok
     drills = page.request.get("/api/drills").json()
     assert len(drills) >= 27

@@ -46,7 +46,7 @@
       {#if n}<span class="text-engraved {n === 1 ? 'max-sm:hidden' : ''}" aria-hidden="true">·</span>{/if}
       {#if step.href}
         <a
-          class="flex h-11 min-w-0 items-center hover:underline {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}"
+          class="flex h-11 min-w-11 items-center hover:underline {!n && place.trail.length > 1 ? 'max-sm:hidden' : ''}"
           href={step.href}><span class="truncate">{step.words}</span></a
         >
       {:else}
