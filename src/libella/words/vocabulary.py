@@ -24,7 +24,7 @@ from ..core.instruments.light_strip import TURNS
 from ..core.instruments.string_sight import EYES, STRING_HEIGHT
 from ..core.judge.chain import K
 from ..core.judge.disturbed import DISTURBANCES
-from ..core.measure.convert import LENGTH as CONVERT_LENGTH
+from ..core.keep.convert import LENGTH as CONVERT_LENGTH
 from ..core.measure.limits import Bounds
 from ..core.see.eyes import FALLS as MIRROR_FALLS
 from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN

@@ -298,11 +298,6 @@ def _plan(it: practice.Practice) -> PlanOut:
     )
 
 
-def plan_in(desk: Desk, golfer_id: UUID) -> PlanOut | None:
-    """The plan a golfer goes by; None before the first."""
-    return now(desk, golfer_id)
-
-
 def drill_in(desk: Desk, code: str, hand: Hand, units: InUnits) -> DrillOut | None:
     """One drill; None where there is none of that code."""
     known = drills.drills_known(desk).get(code)

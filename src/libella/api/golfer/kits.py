@@ -1,6 +1,6 @@
 """What a golfer has in hand, as of a day."""
 
-from dataclasses import fields
+from dataclasses import asdict
 from datetime import UTC, datetime
 
 from fastapi import APIRouter
@@ -79,5 +79,4 @@ def _kit(held: list[kits.InHand], units: InUnits) -> KitOut:
         for before, it in zip(befores, held, strict=False)
         if it.changed
     ]
-    told = {it.name: getattr(now, it.name) for it in fields(Kit)}
-    return KitOut(now=KitFields(**told), words=words.kit_said(now, units), history=history[::-1])
+    return KitOut(now=KitFields(**asdict(now)), words=words.kit_said(now, units), history=history[::-1])

@@ -161,6 +161,11 @@ class LessonFindings(BaseModel):
     misses_words: str
     misses: list[MissOut]
 
+    @property
+    def following(self) -> str:
+        """What is to be looked at next, or that there is nothing."""
+        return self.next[0].words if self.next else self.next_words
+
 
 @router.get("/lessons/{id}/findings")
 def lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonFindings:
@@ -276,8 +281,7 @@ def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     """A lesson's one sentence, wherever a lesson is told in one line."""
     whole = findings_in(desk, id, units)
     vial = next((it.vial for it in whole.links if it.name == whole.about), None)
-    following = whole.next[0].words if whole.next else whole.next_words
-    return FoundOut(lesson_id=id, found=whole.headline, next=following, due=bool(whole.next), vial=vial)
+    return FoundOut(lesson_id=id, found=whole.headline, next=whole.following, due=bool(whole.next), vial=vial)
 
 
 def _band(it: LinkShown, whole: findings.WholeLesson) -> str:

@@ -3,7 +3,7 @@
 from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
-from ...core.measure.convert import WAYS, Way, converted
+from ...core.keep.convert import WAYS, Way, converted
 from ...words.keep.converter import WAY_NAMES, amount_said
 
 router = APIRouter(tags=["converter"])
@@ -23,7 +23,7 @@ def convert(
     amount: float = Query(description="in the way's own unit, right positive"),
     way: Way = Query("deg"),
     length_m: float = Query(3.0, description="of the putt, or to where it is read: 0.1 to 30 m"),
-    step_m: float = Query(0.75, description="the golfer's step: 0.3 to 1.5 m"),
+    step_m: float = Query(0.75, description="the golfer's step: 0.3 to 1.2 m"),
 ) -> list[SaidOut]:
     """The same in every way."""
     it = converted(amount, way, length_m, step_m)

@@ -1,6 +1,5 @@
 """A lesson as it is kept and taken home: what they came with, what was found, one change, one drill, the first week."""
 
-from datetime import date
 from typing import Literal
 
 from fastapi import APIRouter, Query
@@ -104,7 +103,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     change = changes.change_in(desk, lesson.id, units)
     # What was chosen and planned in this lesson: an older one's sheet does not speak of what came later.
     held = next((it for it in change.held if not it.dropped and it.lesson_id == lesson.id), None)
-    newest = practice.plan_in(desk, golfer.id)
+    newest = practice.now(desk, golfer.id)
     plan = newest if newest is not None and newest.lesson_id == lesson.id else None
     first = [one for one in plan.sessions if one.items and one.week == plan.sessions[0].week] if plan else []
     code = next((item.drill for one in first for item in one.items if item.kind == "drill"), "")
@@ -120,8 +119,8 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         drill=DrillBrief(name=drill.name, steps=drill.steps, goal=drill.goal, dose=drill.dose, stage=drill.stage)
         if drill
         else None,
-        week=[_session(one.day, [it.words for it in one.items], one.words) for one in first],
-        first_check=_first_check(desk, lesson.id, units, held),
+        week=[words.session_said(one.day, [it.words for it in one.items], one.words) for one in first],
+        first_check=_first_check(found, held),
         cautions=words.mind_said([drill.risk, drill.stop] if drill else [], golfer.limits),
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
@@ -129,11 +128,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     )
 
 
-def _session(day: date, items: list[str], said: str) -> str:
-    return words.session_said(day, items, said)
-
-
-def _first_check(desk: Desk, id: UUID, units: InUnits, held: changes.HeldOut | None) -> str:
+def _first_check(found: findings.LessonFindings, held: changes.HeldOut | None) -> str:
     if held is not None and held.standing in ("untested", "open", "better_so_far"):
         return held.retest_words
-    return findings.found_in(desk, id, units).next
+    return found.following

@@ -9,6 +9,7 @@ import numpy as np
 
 from ..certainty.estimate import Estimate, told_by
 from ..certainty.verdict import is_likely
+from ..estimate.posterior import Floats
 from ..estimate.shares import NONE_TOLD, Share
 
 LENGTHS_M: Final = (1.0, 1.5, 2.0, 3.0, 4.5, 6.0, 9.0, 12.0)
@@ -58,13 +59,13 @@ def made_at(practice: Iterable[tuple[float, bool]], course: Iterable[tuple[float
 
 def interval(it: Share) -> Estimate:
     """A share in a hundred with its 90 % interval, from a uniform prior."""
-    return told_by(100 * np.random.default_rng(97).beta(it.times + 1, it.of - it.times + 1, _DRAWN))
+    return told_by(100 * _behind(it, np.random.default_rng(97)))
 
 
 def more_than(first: Share, last: Share) -> float:
     """The chance that the share behind the last is larger than the one behind the first, from uniform priors."""
     rng = np.random.default_rng(103)
-    one, other = (rng.beta(it.times + 1, it.of - it.times + 1, _DRAWN) for it in (first, last))
+    one, other = (_behind(it, rng) for it in (first, last))
     return float(np.mean(other > one))
 
 
@@ -77,7 +78,7 @@ def carried(made: Sequence[MadeAt]) -> Carried | None:
     of = sum(it.course.of for it in both)
     less = np.zeros(_DRAWN)
     for it in both:
-        share, there = (rng.beta(one.times + 1, one.of - one.times + 1, _DRAWN) for one in (it.practice, it.course))
+        share, there = (_behind(one, rng) for one in (it.practice, it.course))
         less += (share - there) * it.course.of / of
     word: Carries = "open"
     if is_likely(float(np.mean(less > _MATTERS))):
@@ -85,6 +86,11 @@ def carried(made: Sequence[MadeAt]) -> Carried | None:
     elif is_likely(float(np.mean(less < _MATTERS))):
         word = "carries"
     return Carried(word, told_by(100 * less), sum(it.practice.of for it in both), of)
+
+
+def _behind(it: Share, rng: np.random.Generator) -> Floats:
+    """Draws of the share that lies behind what was seen, from a uniform prior."""
+    return rng.beta(it.times + 1, it.of - it.times + 1, _DRAWN)
 
 
 def _counted(putts: Iterable[tuple[float, bool]]) -> dict[float, Share]:

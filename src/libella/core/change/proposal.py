@@ -54,7 +54,7 @@ class Proposal:
     ends: str = ""
 
 
-_BACK: Final = "Bent over long it goes to the back: straighten up every eight minutes, stop at pain."
+BACK: Final = "Bent over long it goes to the back: straighten up every eight minutes, stop at pain."
 _PROPOSALS: Final = (
     Proposal(
         "move_the_head",
@@ -64,7 +64,7 @@ _PROPOSALS: Final = (
         ("perception", "compensation"),
         school="Move the head",
         rival="Keep the head and train the eye, or aim at a near spot.",
-        caution=_BACK,
+        caution=BACK,
     ),
     Proposal(
         "train_the_eye",
@@ -210,7 +210,7 @@ _PROPOSALS: Final = (
         "spread",
         school="Wide and low",
         rival="The weight to the lead side, or a quiet lower body.",
-        caution=_BACK,
+        caution=BACK,
     ),
     Proposal(
         "lead_side",

@@ -4,7 +4,7 @@ import math
 from dataclasses import dataclass
 from typing import Final, Literal
 
-from scipy.special import ndtr
+from scipy.special import ndtr, ndtri
 
 from ..certainty.estimate import Estimate, normal
 from ..certainty.verdict import LIKELY, is_likely
@@ -12,9 +12,8 @@ from ..certainty.verdict import LIKELY, is_likely
 Left = Literal["kept", "lost", "open"]
 _KEPT, _LOST = 2 / 3, 1 / 3
 """Of the gain: more than this is left, less than that."""
-_SURE: Final = 0.8416
+_SURE: Final = float(ndtri(LIKELY))
 """So many deviations from 0 make a thing likely."""
-assert abs(ndtr(_SURE) - LIKELY) < 1e-3
 _MOST_MORE: Final = 200
 
 

@@ -1,6 +1,6 @@
 """Runs of a drill against its goal: where the golfer stands, at which step, and what comes next (practice 3)."""
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from typing import Literal
 
@@ -50,6 +50,16 @@ def checked_run(it: Drill, told: Told) -> Told:
 
 def progress(it: Drill, runs: Sequence[Told]) -> Progress:
     """`runs`: all of this drill, oldest first. After a pass, or two runs likely under it, the next step begins."""
+    return [Progress("open", 0, 0, None), *_after_each(it, runs)][-1]
+
+
+def steps_of(it: Drill, runs: Sequence[Told]) -> list[int]:
+    """The step at which each run was laid, steps passed less steps back; `runs` as in `progress`."""
+    return [0, *(one.next_step for one in _after_each(it, runs))][: len(runs)]
+
+
+def _after_each(it: Drill, runs: Sequence[Told]) -> Iterator[Progress]:
+    """Where the golfer stood after each run."""
     step, since = 0, list[Told]()
     standing: Standing = "open"
     for run in runs:
@@ -57,15 +67,16 @@ def progress(it: Drill, runs: Sequence[Told]) -> Progress:
             step, since = step + (1 if standing == "passed" else -1), []
         since.append(run)
         standing = _standing(it, since)
-    last = None if not runs or isinstance(it.goal, LevelGoal) else _share(runs[-1])
-    return Progress(standing, step, len(since), last)
+        last = None if isinstance(it.goal, LevelGoal) else share_of(run)
+        yield Progress(standing, step, len(since), last)
 
 
 def _standing(it: Drill, runs: Sequence[Told]) -> Standing:
     if isinstance(it.goal, LevelGoal):
         return it.goal.standing([[Interval(*one) for one in run if not isinstance(one, int)] for run in runs])
-    return it.goal.standing([_share(run) for run in runs])
+    return it.goal.standing([share_of(run) for run in runs])
 
 
-def _share(run: Told) -> Share:
+def share_of(run: Told) -> Share:
+    """How many of a run were as wanted."""
     return Share(sum(one for one in run if isinstance(one, int)), len(run))

@@ -5,10 +5,9 @@ from typing import Any, Final
 from uuid import UUID
 
 from ...core.change.complaint import Complaint
-from ...store.tables import LessonRow
 from ..desk.desk import Desk
-from ..desk.problem import Closed
 from ..desk.stored import Stored
+from ..lesson.lessons import lesson_to_note
 from ..values import KeptLesson, value_of
 
 _COMPLAINT: Final[Stored[Complaint]] = Stored(Complaint)
@@ -17,9 +16,7 @@ _COMPLAINT: Final[Stored[Complaint]] = Stored(Complaint)
 def keep_complaint(desk: Desk, lesson_id: UUID, told: Complaint) -> KeptLesson:
     """Keep what the golfer came with; said again it takes the place of what was said before."""
     with desk.transaction() as session:
-        row = desk.get(session, LessonRow, lesson_id, "lesson", lock=True)
-        if row.voided_at is not None:
-            raise Closed("lesson_voided")
+        row = lesson_to_note(desk, session, lesson_id)
         row.complaint = _COMPLAINT.keep(told)
         return value_of(KeptLesson, row)
 

@@ -130,15 +130,19 @@ class Run:
 
 def runs_of(desk: Desk, golfer_id: UUID, known: Mapping[str, Known]) -> Sequence[Run]:
     """The runs of a golfer that count, oldest first, with those putted in lessons."""
+    runs = [*told_runs(desk, golfer_id), *_putted(desk, golfer_id, known)]
+    return sorted(runs, key=lambda it: (it.done_at, it.id))
+
+
+def told_runs(desk: Desk, golfer_id: UUID) -> Sequence[Run]:
+    """The runs of a golfer that count and were told event by event, oldest first."""
     query = select(DrillRunRow).where(
         DrillRunRow.studio_id == desk.studio_id, DrillRunRow.golfer_id == golfer_id, DrillRunRow.voided.is_(False)
     )
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
-        told = values_of(KeptDrillRun, session.scalars(query))
-    runs = [Run(it.id, it.drill, _told(it), it.done_at, it.bare, it.plan_id, it.number) for it in told]
-    runs += _putted(desk, golfer_id, known)
-    return sorted(runs, key=lambda it: (it.done_at, it.id))
+        told = values_of(KeptDrillRun, session.scalars(query.order_by(DrillRunRow.done_at, DrillRunRow.id)))
+    return [Run(it.id, it.drill, _told(it), it.done_at, it.bare, it.plan_id, it.number) for it in told]
 
 
 def _putted(desk: Desk, golfer_id: UUID, known: Mapping[str, Known]) -> list[Run]:

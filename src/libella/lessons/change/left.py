@@ -40,13 +40,13 @@ def left_of(desk: Desk, it: Change) -> LeftOf | None:
         return None
     last = max((one.comparison.started_at for one in it.retests), default=it.kept.made_at)
     lessons = every_lesson_of(desk, it.kept.golfer_id)
-    tested = {one.comparison.lesson_id for one in it.retests}
-    shared = max((_laying(desk, one) for one, _ in lessons if one.id in tested), default=0.0)
     later = [one for one, sheets in lessons if one.started_at >= last + _LATER and sheets]
     for lesson in reversed(later):
         found = _first_bare(desk, lesson, it.chosen.factors)
         if found is not None:
             known, putts = found
+            tested = {one.comparison.lesson_id for one in it.retests}
+            shared = max((_laying(desk, one) for one, _ in lessons if one.id in tested), default=0.0)
             before, after = (_known(way) for way in told.ways)
             wide = Known(known.mean, math.hypot(known.sd, shared))
             left = retained(before, after, wide, putts, _spread(told))

@@ -7,16 +7,15 @@ from uuid import UUID
 
 from ...core.change.made import Carried, MadeAt, carried, length_of, made_at
 from ...core.change.pace_table import LeaveAt, PaceTable, Stroke, leave_at, pace_table
-from ...core.change.run import progress
+from ...core.change.run import share_of, steps_of
+from ...core.change.week import TEN_WITHOUT_HELP
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold, told_together
 from ...core.set.floor import Surface
 from ..desk.desk import Desk
 from ..golfer.rounds import Played, rounds_of
 from ..lesson.lessons import BlockSheet, every_lesson_of
-from .drills import Known, Run, drills_known, runs_of
-
-_HELPLESS = "ten_without_help"
+from .drills import Known, Run, drills_known, told_runs
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,7 +50,7 @@ def on_the_course(desk: Desk, golfer_id: UUID) -> OnTheCourse:
     """Everything that was noted of a golfer's putts at the hole."""
     rounds = rounds_of(desk, golfer_id)
     known = drills_known(desk)
-    runs = [it for it in runs_of(desk, golfer_id, known) if it.block_id is None]
+    runs = told_runs(desk, golfer_id)
     lessons = every_lesson_of(desk, golfer_id)
     blocks = [it for _, sheets in lessons for it in sheets if it.block.hole]
     holed = [one for it in blocks for one in _holed(it)] + _told_holed(runs, known)
@@ -67,7 +66,7 @@ def on_the_course(desk: Desk, golfer_id: UUID) -> OnTheCourse:
         carried(made),
         _leaves(blocks),
         tuple(tables),
-        tuple((it.done_at, _share(it)) for it in runs if it.drill == _HELPLESS),
+        tuple((it.done_at, share_of(it.told)) for it in runs if it.drill == TEN_WITHOUT_HELP),
     )
 
 
@@ -90,8 +89,8 @@ def _told_holed(runs: Sequence[Run], known: dict[str, Known]) -> list[tuple[floa
         of = known[code].drill
         own = [it.told for it in runs if it.drill == code] if of.scored.of_holed else []
         lengths = of.layout.lengths_m
-        for n, told in enumerate(own):
-            if code == _HELPLESS or not n or progress(of, own[:n]).next_step == 0:
+        for told, step in zip(own, steps_of(of, own), strict=True):
+            if step == 0 or code == TEN_WITHOUT_HELP:
                 found += [(lengths[at % len(lengths)], one == 1) for at, one in enumerate(told)]
     return found
 
@@ -116,7 +115,3 @@ def _table(blocks: Sequence[BlockSheet]) -> PaceTable | None:
             if isinstance(back, float | int) and isinstance(past, float | int):
                 strokes.append(Stroke(float(back), it.block.distance_m + float(past)))
     return pace_table(strokes)
-
-
-def _share(it: Run) -> Share:
-    return Share(sum(1 for one in it.told if one == 1), len(it.told))

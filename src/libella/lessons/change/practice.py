@@ -26,7 +26,7 @@ from ..judge.findings import judge_whole
 from ..set.bag import bag
 from ..values import KeptGolfer, KeptPracticePlan, value_of, values_of
 from .changes import chosen_now
-from .drills import Known, Run, drills_known, progress_of, runs_of
+from .drills import Known, Run, drills_known, progress_of, told_runs
 
 _GIVEN: Final[Stored[Given]] = Stored(Given)
 _PLAN: Final[Stored[Plan]] = Stored(Plan)
@@ -145,9 +145,8 @@ def practice(desk: Desk, id: UUID) -> Practice:
     """One plan as it stands."""
     with desk.transaction() as session:
         kept = value_of(KeptPracticePlan, desk.get(session, PracticePlanRow, id, "practice_plan"))
-    known = drills_known(desk)
-    runs = [it for it in runs_of(desk, kept.golfer_id, known) if it.plan_id == id]
-    return Practice(kept, _GIVEN.read(kept.given), _PLAN.read(kept.made), runs, known)
+    runs = [it for it in told_runs(desk, kept.golfer_id) if it.plan_id == id]
+    return Practice(kept, _GIVEN.read(kept.given), _PLAN.read(kept.made), runs, drills_known(desk))
 
 
 def practice_now(desk: Desk, golfer_id: UUID) -> Practice | None:

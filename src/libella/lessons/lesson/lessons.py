@@ -151,6 +151,14 @@ def blocks_where(desk: Desk, session: Session, *which: ColumnElement[bool]) -> l
     return with_readings(desk, session, values_of(KeptBlock, blocks))
 
 
+def lesson_to_note(desk: Desk, session: Session, id: UUID) -> LessonRow:
+    """A lesson to note something of, locked; `Closed` where it is voided. It may have ended."""
+    row = desk.get(session, LessonRow, id, "lesson", lock=True)
+    if row.voided_at is not None:
+        raise Closed("lesson_voided")
+    return row
+
+
 def with_readings(desk: Desk, session: Session, blocks: Sequence[KeptBlock]) -> list[BlockSheet]:
     """Blocks with their readings, oldest first."""
     readings = session.scalars(

@@ -5,8 +5,8 @@ from datetime import UTC, date, datetime
 from typing import Any, get_args
 
 from ...core.keep.card import Card
+from ...core.keep.convert import WAYS, converted
 from ...core.keep.quick_check import Kept
-from ...core.measure.convert import WAYS, converted
 from ...core.see.position import LEVERS, Position
 from ...core.start.notes import NOTES
 from ..keep import card as cards

@@ -2,7 +2,7 @@
 
 from typing import Final
 
-from ...core.measure.convert import Converted, Way
+from ...core.keep.convert import Converted, Way
 from ...core.measure.side import side_of
 
 WAY_NAMES: Final[dict[Way, str]] = {

@@ -27692,7 +27692,7 @@ export interface operations {
                 way?: "deg" | "minutes" | "mm" | "in" | "edges" | "cups" | "steps";
                 /** @description of the putt, or to where it is read: 0.1 to 30 m */
                 length_m?: number;
-                /** @description the golfer's step: 0.3 to 1.5 m */
+                /** @description the golfer's step: 0.3 to 1.2 m */
                 step_m?: number;
             };
             header?: never;

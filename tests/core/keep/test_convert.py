@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from libella.core.measure.convert import WAYS, converted
+from libella.core.keep.convert import WAYS, converted
 from libella.core.measure.limits import OutOfLimits
 
 

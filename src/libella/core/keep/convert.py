@@ -3,16 +3,16 @@
 from dataclasses import dataclass
 from typing import Final, Literal, get_args
 
-from .angle import angle_deg, hole_widths, offset_m
-from .constants import HOLE_M, INCH_M
-from .limits import Bounds, OutOfLimits
+from ..golfer.step import STEP
+from ..measure.angle import angle_deg, hole_widths, offset_m
+from ..measure.constants import HOLE_M, INCH_M
+from ..measure.limits import Bounds, OutOfLimits
 
 Way = Literal["deg", "minutes", "mm", "in", "edges", "cups", "steps"]
 """Degrees; minutes of a clock's face, sixty to the round; across the line at the length, in millimetres or inches;
 from the hole's centre, an edge being half its width; hole widths; the golfer's steps."""
 WAYS: Final[tuple[Way, ...]] = get_args(Way)
 LENGTH: Final = Bounds(0.1, 30.0, "m")
-STEP: Final = Bounds(0.3, 1.5, "m")
 _MINUTE_DEG: Final = 6.0
 _WIDEST_DEG: Final = 80.0
 
