@@ -118,6 +118,7 @@ def test_every_sentence_is_read_aloud_and_none_trips():
     every_sentence_is_read(lines)
     whoever_says_something_is_asked_to(reading)
     nothing_trips(reading)
+    whoever_is_told_the_units_speaks_them(reading)
     the_page_has_every_step(reading)
     nothing_in_brief_is_cut(reading)
 
@@ -157,6 +158,19 @@ def nothing_trips(reading):
     assert len(said) > 2000
     for what, trips in TRIPS.items():
         assert [it for it in said if re.search(trips, it)] == [], what
+
+
+# A green's speed is told in feet everywhere.
+OTHER_UNITS = {
+    "feet": r"(?<![\w.])(?:\d+(?:[.,]\d+)?\s?(?:mm|cm|m)|(?:milli|centi)?metres?)(?![\w/])",
+    "metric": r"(?<![\w.])(?:[\d/]+\s?(?:in|ft)(?! a hundred| green|[.);])|inch(?:es)?|every foot)(?![\w/])",
+}
+
+
+def whoever_is_told_the_units_speaks_them(reading):
+    for units, other in OTHER_UNITS.items():
+        said = reading.in_units[units]
+        assert len(said) > 500 and [it for it in said if re.search(other, it)] == [], units
 
 
 def the_page_has_every_step(reading):

@@ -1,6 +1,7 @@
 """What was read aloud: each sentence once, by step and by who says it."""
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
+import inspect
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, fields, is_dataclass
 from typing import Any, Final, cast
 
@@ -12,19 +13,24 @@ STEPS: Final = ("set", "stand", "see", "aim", "start", "judge", "change", "keep"
 
 @dataclass
 class Reading:
-    """What was said so far: by step and function, each sentence once; and which functions said it."""
+    """What was said so far: by step and function, each sentence once; and which functions said it; and what was said by those that are told
+    in which units to speak."""
 
     units: Units = "metric"
     hand: Hand = "right"
     said: dict[str, dict[str, dict[str, None]]] = field(default_factory=lambda: {step: {} for step in STEPS})
     functions: set[Callable[..., Any]] = field(default_factory=set[Callable[..., Any]])
+    in_units: dict[Units, dict[str, None]] = field(default_factory=lambda: {"metric": {}, "feet": {}})
 
     def say(self, step: str, words: Callable[..., Any], *facts: Any, **more: Any) -> None:
         """Say what a function makes of these facts."""
         self.functions.add(words)
-        self.note(step, words.__name__, sentences(words(*facts, **more)))
+        said = [*sentences(words(*facts, **more))]
+        if "units" in inspect.signature(words).parameters:
+            self.in_units[self.units].update((it, None) for it in said)
+        self.note(step, words.__name__, said)
 
-    def note(self, step: str, what: str, said: Iterator[str]) -> None:
+    def note(self, step: str, what: str, said: Iterable[str]) -> None:
         # A dictionary keeps the order and finds fast.
         self.said[step].setdefault(what, {}).update((it, None) for it in said if it)
 

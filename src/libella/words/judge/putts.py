@@ -7,6 +7,7 @@ from ...core.golfer.hand import Hand
 from ...core.judge.claims.growth import Growth
 from ...core.judge.claims.level import FEWEST
 from ...core.judge.claims.pace import Pace
+from ...core.measure.constants import FOOT_M
 from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, tape
 from ...core.start.notes import NOTES, Notes
@@ -22,11 +23,17 @@ def growth_said(it: Growth, hand: Hand, units: Units) -> str:
     at = [f"{_sided(one.bias)} at {tape(one.distance_m, units)}" for one in it.lengths]
     where = f"Starts {listed(at)}"
     over = "" if it.lessons == 1 else f", over {counted(it.lessons, 'lesson')}"
-    slope = f"{abs(it.slope.value):.2f}° with every metre"
+    slope = _with_length(abs(it.slope.value), units)
     if it.call.names_direction:
         return f"{where}{over}: it grows, {slope} to the {it.call.side}, {WORDS[it.call.word]}."
     word = "it does not grow by enough to matter" if it.call.word == "none" else "whether it grows, can't tell yet"
     return f"{where}{over}: {word}."
+
+
+def _with_length(degrees_a_metre: float, units: Units) -> str:
+    if units == "feet":
+        return f"{degrees_a_metre * FOOT_M:.2f}° with every foot"
+    return f"{degrees_a_metre:.2f}° with every metre"
 
 
 def _sided(it: Estimate) -> str:
