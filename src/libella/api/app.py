@@ -13,6 +13,7 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from .. import __version__
+from ..exchange.archive.work import check_archive, take_archive
 from ..exchange.file_work import check_file, take_file
 from ..lessons.desk.desk import Desk, open_desk
 from .aim import aims
@@ -24,7 +25,7 @@ from .change import changes, course, practice
 from .golfer import golfers, kits
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
-from .keep import cards, converter, exports, imports, photos, prints, quick_checks, summaries
+from .keep import archives, cards, converter, exports, imports, photos, prints, quick_checks, summaries
 from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
@@ -70,6 +71,7 @@ ROUTERS = (
     quick_checks,
     photos,
     summaries,
+    archives,
     converter,
     instruments,
     green,
@@ -174,7 +176,13 @@ async def _at_work(app: FastAPI) -> AsyncGenerator[None]:
         app.state.live.close()
 
 
-TASKS: Final[dict[str, Task]] = {"check_file": check_file, "take_file": take_file}
+TASKS: Final[dict[str, Task]] = {
+    "check_file": check_file,
+    "take_file": take_file,
+    "make_archive": archives.make_archive,
+    "check_archive": check_archive,
+    "take_archive": take_archive,
+}
 """Long work by name; each is begun with the id of what it works on."""
 
 

@@ -8,7 +8,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 from ..core.measure.limits import OutOfLimits
 
 MOST_BYTES: Final = 25_000_000
-_MOST_PIXELS: Final = 60_000_000
+MOST_PIXELS: Final = 60_000_000
 _EDGE: Final = 1600
 _QUALITY: Final = 82
 _FORMS: Final = ("JPEG", "PNG", "WEBP")
@@ -29,8 +29,8 @@ def small_photo(content: bytes) -> bytes:
         told = Image.open(io.BytesIO(content), formats=_FORMS)
     except (UnidentifiedImageError, OSError, SyntaxError, ValueError, Image.DecompressionBombError) as why:
         raise OutOfLimits("picture", "no_photo", known=_FORMS) from why
-    if told.width * told.height > _MOST_PIXELS:
-        raise OutOfLimits("picture", "photo_too_many_pixels", most=_MOST_PIXELS // 1_000_000)
+    if told.width * told.height > MOST_PIXELS:
+        raise OutOfLimits("picture", "photo_too_many_pixels", most=MOST_PIXELS // 1_000_000)
     try:
         # The one thing a camera's own data is needed for: which way is up.
         upright = ImageOps.exif_transpose(told).convert("RGB")

@@ -45,6 +45,12 @@ def drawn(scene: Scene, x: float, y: float, scale: float = 1.0) -> str:
     return "".join(_shape(it, x - scene.left * scale, y - scene.top * scale, scale) for it in scene.shapes)
 
 
+def scene_svg(scene: Scene) -> str:
+    """A scene as a file of its own, in true size."""
+    width, height = scene.right - scene.left, scene.bottom - scene.top
+    return svg_page(width, height, drawn(scene, -scene.left, -scene.top))
+
+
 def text(x: float, y: float, said: str, *, size: float = _TEXT_MM, anchor: str = "start", weight: int = 400) -> str:
     """A line of text, its baseline at y mm."""
     return (

@@ -10,10 +10,11 @@ from starlette.datastructures import MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ...exchange.sheet import LARGEST_FILE
+from ...lessons.keep.archive_work import LARGEST_PART
 from .problems import too_large, too_slow
 
 LARGEST_BODY = 64 * 1024
-LARGEST_BY_PATH = {"/api/imports/": LARGEST_FILE, "/api/sensor-link/": 512 * 1024}
+LARGEST_BY_PATH = {"/api/imports/": LARGEST_FILE, "/api/archives/": LARGEST_PART, "/api/sensor-link/": 512 * 1024}
 
 
 class BodyLimit:

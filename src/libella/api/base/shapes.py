@@ -26,6 +26,7 @@ from pydantic import (
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...lessons.desk.desk import Desk
+from ...lessons.desk.names import is_markup
 from ...lessons.desk.times import checked_time
 
 _SAID: Final = frozenset([str, UUID, datetime, Any, object])
@@ -37,6 +38,12 @@ def _printable(text: str) -> str:
     return text
 
 
+def _named(text: str) -> str:
+    if is_markup(text):
+        raise ValueError("markup is no name")
+    return text
+
+
 _Trimmed = Annotated[str, StringConstraints(strip_whitespace=True), AfterValidator(_printable)]
 """Trimmed and printable; the aliases below bound its length."""
 Words10 = Annotated[_Trimmed, StringConstraints(max_length=10)]
@@ -45,7 +52,7 @@ Words30 = Annotated[_Trimmed, StringConstraints(max_length=30)]
 Words40 = Annotated[_Trimmed, StringConstraints(max_length=40)]
 Words80 = Annotated[_Trimmed, StringConstraints(max_length=80)]
 Words200 = Annotated[_Trimmed, StringConstraints(max_length=200)]
-ShortWords = Annotated[_Trimmed, StringConstraints(min_length=1, max_length=80)]
+ShortWords = Annotated[_Trimmed, StringConstraints(min_length=1, max_length=80), AfterValidator(_named)]
 LongWords = Annotated[_Trimmed, StringConstraints(max_length=4000)]
 Search = Annotated[Words80, Query(description="part of the name")]
 

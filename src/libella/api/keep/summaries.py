@@ -1,5 +1,6 @@
 """A lesson as it is kept and taken home: what they came with, what was found, one change, one drill, the first week."""
 
+from collections.abc import Sequence
 from typing import Literal
 
 from fastapi import APIRouter, Query
@@ -8,7 +9,7 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...exchange.golfer_sheet import Told, golfer_sheet
-from ...exchange.paper import PaperName
+from ...exchange.paper import PaperName, Sheet
 from ...lessons.desk.desk import Desk
 from ...lessons.keep import sheets
 from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
@@ -82,6 +83,12 @@ def on_paper(
 ) -> Response:
     """The sheet the golfer takes home."""
     it = of_lesson(desk, id, units)
+    sheets_, title = sheets_of(it, paper)
+    return printed(sheets_, title, "golfers-sheet", form, paper, sheet)
+
+
+def sheets_of(it: SummaryOut, paper: PaperName) -> tuple[Sequence[Sheet], str]:
+    """The golfer's sheet on paper, and its title."""
     title = labelled(it.golfer, it.invented)
     told = Told(
         found=it.found,
@@ -94,7 +101,7 @@ def on_paper(
         picture=it.picture,
         station=it.drill.stage if it.drill else None,
     )
-    return printed(golfer_sheet(told, title, it.under, paper), title, "golfers-sheet", form, paper, sheet)
+    return golfer_sheet(told, title, it.under, paper), title
 
 
 def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:

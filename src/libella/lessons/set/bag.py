@@ -19,12 +19,17 @@ def bag(desk: Desk) -> dict[str, int] | None:
         return session.get_one(StudioRow, desk.studio_id).bag
 
 
-def keep_bag(desk: Desk, parts: Mapping[str, int] | None) -> dict[str, int] | None:
-    """Take over what is in the bag; None forgets it, and everything counts as there."""
+def checked_bag(parts: Mapping[str, int] | None) -> None:
+    """Raise `OutOfLimits` for a part that is none, or a count that is."""
     for name, count in (parts or {}).items():
         if name not in PARTS:
             raise OutOfLimits(f"bag.{name}", "no_part", named=name, known=tuple(PARTS))
         _COUNT.check(f"bag.{name}", PARTS[name].name, count)
+
+
+def keep_bag(desk: Desk, parts: Mapping[str, int] | None) -> dict[str, int] | None:
+    """Take over what is in the bag; None forgets it, and everything counts as there."""
+    checked_bag(parts)
     with desk.transaction() as session:
         studio = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
         studio.bag = None if parts is None else {name: n for name, n in parts.items() if n}
@@ -38,10 +43,15 @@ def spreads(desk: Desk) -> dict[Level, float]:
     return {level: own.get(level, it.spread_deg) for level, it in LEVELS.items()}
 
 
-def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
-    """Take over the coach's own opinion; a level left out goes back to the usual."""
+def checked_spreads(own: Mapping[Level, float]) -> None:
+    """Raise `OutOfLimits` for a spread that nobody has."""
     for level, spread in own.items():
         SPREAD.check(f"spreads_deg.{level}", f"spread_{level}", spread)
+
+
+def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
+    """Take over the coach's own opinion; a level left out goes back to the usual."""
+    checked_spreads(own)
     with desk.transaction() as session:
         session.get_one(StudioRow, desk.studio_id, with_for_update=True).spreads_deg = {
             str(level): spread for level, spread in own.items()

@@ -5,7 +5,16 @@ from .base import Flagged, Stored, Voidable
 from .change import DrillRow, DrillRunRow, PracticePlanRow
 from .golfer import GolferRow, GolfRoundRow, LineJoinRow, NotedChangeRow
 from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
-from .keep import ColumnMapRow, FileImportRow, FileWorkRow, QuickCheckRow, SetUpCardRow, SetUpPhotoRow
+from .keep import (
+    ArchivePartRow,
+    ArchiveWorkRow,
+    ColumnMapRow,
+    FileImportRow,
+    FileWorkRow,
+    QuickCheckRow,
+    SetUpCardRow,
+    SetUpPhotoRow,
+)
 from .lesson import LessonRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
@@ -16,6 +25,8 @@ from .studio import StudioRow
 
 __all__ = [
     "AimSeriesRow",
+    "ArchivePartRow",
+    "ArchiveWorkRow",
     "BandVersionRow",
     "BlockRow",
     "ColumnMapRow",

@@ -18,6 +18,8 @@ from .base import Stored, Voidable
 
 Phase = Literal["checking", "checked", "taking", "done", "stopped", "failed"]
 """How far the work on a file is."""
+ArchivePhase = Literal["making", "made", "given", "checking", "checked", "taking", "taken", "stopped", "failed"]
+"""How far the work on an archive is; the first two on its way out."""
 
 
 class SetUpCardRow(Stored):
@@ -144,3 +146,46 @@ class FileWorkRow(Stored):
     begun_at: Mapped[datetime] = mapped_column(server_default=func.now())
 
     __table_args__ = (ForeignKeyConstraint(["studio_id", "import_id"], ["file_import.studio_id", "file_import.id"]),)
+
+
+class ArchiveWorkRow(Stored):
+    """An archive on its way out or in: how far the work on it is, and what reading it found."""
+
+    __tablename__ = "archive_work"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID | None]
+    """The golfer it is of, on its way out; null for the whole studio, and on its way in."""
+    name: Mapped[str]
+    """What its file is called."""
+    phase: Mapped[ArchivePhase] = mapped_column(String)
+    total: Mapped[int] = mapped_column(server_default=text("0"))
+    done: Mapped[int] = mapped_column(server_default=text("0"))
+    stop_asked: Mapped[bool] = mapped_column(server_default=text("false"))
+    """The coach asked for it to stop; whoever works on it sees that before its next rows."""
+    found: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """See `lessons.keep.archive_work.Found`."""
+    begun_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+    )
+
+
+class ArchivePartRow(Stored):
+    """A piece of an archive's file."""
+
+    __tablename__ = "archive_part"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    work_id: Mapped[UUID] = mapped_column(primary_key=True)
+    number: Mapped[int] = mapped_column(primary_key=True)
+    content: Mapped[bytes]
+
+    __table_args__ = (
+        ForeignKeyConstraint(
+            ["studio_id", "work_id"], ["archive_work.studio_id", "archive_work.id"], ondelete="CASCADE"
+        ),
+    )

@@ -13,8 +13,8 @@ STEPS: Final = ("set", "stand", "see", "aim", "start", "judge", "change", "keep"
 
 @dataclass
 class Reading:
-    """What was said so far: by step and function, each sentence once; and which functions said it; and what was said by those that are told
-    in which units to speak."""
+    """What was said so far: by step and function, each sentence once; which functions said it; and what was said by
+    those that are told in which units to speak."""
 
     units: Units = "metric"
     hand: Hand = "right"

@@ -3,8 +3,9 @@
 from typing import Final
 
 from ..shared.refusals import KNOWN, OPTIONS, Template
+from . import archive
 
-REFUSALS: Final[dict[str, Template]] = {
+REFUSALS: Final[dict[str, Template]] = archive.REFUSALS | {
     "convert_widest": ("That is no start line: it points further aside than {most_deg}.", "up to {most_deg} to a side"),
     "too_many_blocks": (
         "The file falls apart into more than {most} blocks: look at what is read as condition, block and distance.",
@@ -65,7 +66,7 @@ REFUSALS: Final[dict[str, Template]] = {
     "no_form": ("Putts don't go out as “{named}”.", KNOWN),
     "no_number": ("That is no number.", "a number"),
 }
-CONFLICTS: Final[dict[str, Template]] = {
+CONFLICTS: Final[dict[str, Template]] = archive.CONFLICTS | {
     "file": ("Another file was given under this id.", "Give it anew."),
     "file_taken": ("This file was taken in already.", "Undo it first, or give it anew."),
     "file_not_taken": ("This file was not taken in.", "Take it in first."),

@@ -1,0 +1,143 @@
+"""An archive on its way out: one ZIP with the rows as JSON, as tables, the files that were given, and what was made of
+them on paper."""
+
+import csv
+import hashlib
+import io
+import json
+from collections.abc import Callable, Iterable, Iterator
+from datetime import UTC, datetime
+from typing import IO, Final
+from zipfile import ZIP_DEFLATED, ZipFile, ZipInfo
+
+from sqlalchemy.orm import Session
+
+from ... import __version__
+from ...lessons.desk.desk import Desk
+from ...lessons.keep.archive_rows import Kind, Scope, counted, files_of, kinds, rows_of, subject_of, table_of
+from ...lessons.values import KeptGolfer
+from . import form
+
+Progress = Callable[[int, int], None]
+"""Told how many rows of how many are out; may raise."""
+Papers = Callable[[KeptGolfer], Iterable[tuple[str, bytes]]]
+"""What is made of a golfer's lessons on paper: files, each with its name in the archive."""
+_ROWS_A_FILE: Final = 10_000
+_LEVEL: Final = 3
+
+
+class _Out:
+    """The ZIP as it grows, and what its manifest will say of each file."""
+
+    def __init__(self, to: IO[bytes], at: datetime) -> None:
+        self._zip = ZipFile(to, "w", ZIP_DEFLATED, compresslevel=_LEVEL)
+        self._at = at.timetuple()[:6]
+        self.files: list[dict[str, object]] = []
+
+    def add(self, name: str, pieces: Iterable[bytes]) -> None:
+        digest, size = hashlib.sha256(), 0
+        info = ZipInfo(name, self._at)
+        info.compress_type = ZIP_DEFLATED
+        with self._zip.open(info, "w", force_zip64=True) as out:
+            for it in pieces:
+                digest.update(it)
+                size += len(it)
+                out.write(it)
+        self.files.append({"name": name, "bytes": size, "sha256": digest.hexdigest()})
+
+    def close(self, manifest: bytes) -> None:
+        self._zip.writestr(ZipInfo(form.MANIFEST, self._at), manifest, ZIP_DEFLATED)
+        self._zip.close()
+
+
+def write(
+    to: IO[bytes], desk: Desk, session: Session, scope: Scope, papers: Iterable[tuple[str, bytes]], progress: Progress
+) -> None:
+    """Write the archive of a scope, of one state of the tables; `papers` come last.
+
+    What `session` sees must not change meanwhile: it is opened so that it does not.
+    """
+    at = datetime.now(UTC)
+    name, invented = subject_of(session, desk, scope.golfer_id)
+    counts = counted(session, scope)
+    total, done = sum(counts.values()), 0
+    out, tables = _Out(to, at), list[dict[str, object]]()
+
+    def tick(more: int) -> None:
+        nonlocal done
+        done += more
+        progress(done, total)
+
+    for kind in (it for it in kinds() if it.name in counts):
+        files = _rows(out, session, scope, kind, tick)
+        tables.append({"name": kind.name, "columns": list(kind.names), "rows": counts[kind.name], "files": files})
+        if counts[kind.name]:
+            out.add(f"tables/{kind.name}.csv", table_of(session, scope, kind))
+            progress(done, total)
+    for file, content in (*files_of(session, scope), *_described(name, scope, invented, at)):
+        out.add(file, [content])
+    for file, content in papers:
+        progress(done, total)
+        out.add(file, [content])
+    told = {
+        "format": form.FORMAT,
+        "version": form.VERSION,
+        "program": __version__,
+        "scope": "studio" if scope.golfer_id is None else "golfer",
+        "of": name,
+        "invented": invented,
+        "made_at": at.isoformat(),
+        "tables": tables,
+        "files": out.files,
+    }
+    out.close(json.dumps(told, ensure_ascii=False, indent=1).encode())
+
+
+def _rows(out: _Out, session: Session, scope: Scope, kind: Kind, tick: Callable[[int], None]) -> int:
+    """Write a table's rows, so many a file: none is too large to be read whole. Gives how many files it took."""
+    waiting, files = list[str](), 0
+
+    def cut() -> None:
+        nonlocal waiting, files
+        files += 1
+        out.add(form.data_file(kind, files), [b"[\n", ",\n".join(waiting).encode(), b"\n]\n"])
+        waiting = []
+
+    for some in rows_of(session, scope, kind):
+        waiting += some
+        tick(len(some))
+        if len(waiting) >= _ROWS_A_FILE:
+            cut()
+    if waiting:
+        cut()
+    return files
+
+
+def _described(name: str, scope: Scope, invented: bool, at: datetime) -> Iterator[tuple[str, bytes]]:
+    table = io.StringIO()
+    writer = csv.writer(table)
+    writer.writerow(("table", "column", "unit", "may_be_empty", "what"))
+    writer.writerows(form.dictionary())
+    yield form.DICTIONARY, table.getvalue().encode()
+    yield form.SCHEMA, json.dumps(form.schema(), indent=1).encode()
+    of = "the whole studio" if scope.golfer_id is None else "one golfer"
+    label = "\nINVENTED DEMO: nobody in it is real.\n" if invented else ""
+    yield (
+        form.README,
+        _README.format(name=name, of=of, label=label, day=f"{at:%Y-%m-%d}", version=form.VERSION).encode(),
+    )
+
+
+_README: Final = """{name}
+Everything Libella keeps of {of}, {day}.
+{label}
+data/         the rows, as JSON: what is read in again. Their shape: schema.json
+tables/       the same rows as CSV tables; what each column says: tables/dictionary.csv
+photographs/  photographs, as JPEG
+given/        files of putts as they were given, compressed (gzip)
+sheets/       what the newest lessons came to, on paper (PDF)
+drawings/     what was found in them, drawn (SVG)
+manifest.json what is in here, with a SHA-256 of every file
+
+Angles are degrees, right positive; lengths metres; times UTC. Format libella-archive, version {version}.
+"""

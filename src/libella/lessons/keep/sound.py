@@ -1,0 +1,117 @@
+"""Whether what was taken in from elsewhere can be read: every page of a golfer is made of what is read here."""
+
+from collections.abc import Callable, Iterator
+from typing import Final
+from uuid import UUID
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from ...core.measure.limits import OutOfLimits
+from ...store.tables import BlockRow, LessonRow, StationRow
+from ..change.changes import changes_held
+from ..change.complaints import complaint_of
+from ..change.drills import drills_known, runs_of
+from ..change.practice import practice_now
+from ..desk.desk import Desk
+from ..golfer.golfers import golfer, usual_of
+from ..golfer.kits import kits_of
+from ..golfer.rounds import rounds_of
+from ..judge.bands import bands_now
+from ..judge.comparisons import comparisons_of
+from ..judge.findings import answers_of, told_then
+from ..judge.ledger import ledger_of
+from ..judge.line_joins import joins_of
+from ..lesson.lessons import LessonSheet, every_lesson_of, in_lesson
+from ..set.bag import bag, checked_bag, checked_spreads, spreads
+from ..set.plans import plans_in
+from ..set.stations import entry_of, find_saved
+from ..set.tool_zeros import checked_tools
+from ..start.blocks import station_of
+from ..start.pauses import pauses_of
+from ..start.sensors import sensors_of
+from ..values import KeptBlock, KeptStation, values_of
+from ..values.set import Laid
+from .cards import cards_of
+from .quick_checks import checks_of
+
+_UNREADABLE: Final = (ArithmeticError, AssertionError, AttributeError, LookupError, TypeError, ValueError)
+_OF_STUDIO: Final[tuple[Callable[[Desk], object], ...]] = (pauses_of, bands_now, drills_known)
+_OF_GOLFER: Final[tuple[Callable[[Desk, UUID], object], ...]] = (
+    kits_of, rounds_of, joins_of, cards_of, changes_held, practice_now,
+)  # fmt: skip
+_OF_LESSON: Final[tuple[Callable[[Desk, UUID], object], ...]] = (
+    comparisons_of, plans_in, checked_tools, checks_of, sensors_of,
+)  # fmt: skip
+
+
+def read_studio(desk: Desk) -> None:
+    """Read what is the studio's own; `OutOfLimits` where it can't be."""
+    try:
+        checked_bag(bag(desk))
+        checked_spreads(spreads(desk))
+        for read in _OF_STUDIO:
+            read(desk)
+        for it in find_saved(desk):
+            entry_of(it).station()
+    except _UNREADABLE as why:
+        raise OutOfLimits("archive", "archive_unreadable", whose="the studio itself") from why
+
+
+def read_golfer(desk: Desk, id: UUID) -> Iterator[int]:
+    """Read everything of a golfer as its pages do, lesson by lesson; gives how many readings each held.
+
+    Raises
+    ------
+    OutOfLimits
+        where something of it can't be read: a size out of its limits, a reading that its instrument can't give.
+    """
+    try:
+        yield from _read(desk, id)
+    except _UNREADABLE as why:
+        raise OutOfLimits("archive", "archive_unreadable", whose=_name(desk, id)) from why
+
+
+def _name(desk: Desk, id: UUID) -> str:
+    return golfer(desk, id).name[:80]
+
+
+def _read(desk: Desk, id: UUID) -> Iterator[int]:
+    who = golfer(desk, id)
+    usual_of(who)
+    runs_of(desk, id, drills_known(desk))
+    for read in _OF_GOLFER:
+        read(desk, id)
+    for laid in _laid(desk, id):
+        entry_of(laid).station()
+    for lesson, blocks in every_lesson_of(desk, id):
+        whole = LessonSheet(lesson, in_lesson(who, lesson), blocks)
+        complaint_of(lesson.complaint)
+        for it in blocks:
+            station = station_of(it.block)
+            for reading in it.readings:
+                station.interval(reading.raw)
+        gathered = ledger_of(desk, whole, earlier=False)
+        for read in _OF_LESSON:
+            read(desk, lesson.id)
+        for it in answers_of(desk, lesson.id):
+            told_then(it)
+        yield sum(len(it.events) for it in gathered.ledger.batches)
+
+
+def _laid(desk: Desk, golfer_id: UUID) -> list[Laid]:
+    """Whatever was laid for a golfer, plans that were given up and voided lessons included."""
+    lessons = select(LessonRow.id).where(LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id)
+    with desk.transaction() as session:
+        stations = select(StationRow).where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id.in_(lessons))
+        blocks = select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id.in_(lessons))
+        return [*values_of(KeptStation, session.scalars(stations)), *values_of(KeptBlock, session.scalars(blocks))]
+
+
+def forget(session: Session) -> None:
+    """Let go of rows that were fetched so far: of a studio they are more than fit."""
+    session.flush()
+    session.expunge_all()
+    for it in session.info.values():
+        if isinstance(it, list):
+            it.clear()
