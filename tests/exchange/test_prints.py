@@ -17,6 +17,7 @@ from libella.core.green.putt import Putt
 from libella.core.green.read import Read
 from libella.core.instruments import lay
 from libella.core.keep.card import Card, mirror_overlay
+from libella.core.keep.caution import laid
 from libella.core.keep.quick_check import Kept
 from libella.core.keep.templates import TEMPLATES, template
 from libella.core.measure.constants import BALL_M
@@ -26,6 +27,7 @@ from libella.core.set.station import Station
 from libella.exchange.card_sheet import card_sheet
 from libella.exchange.paper import FOOT, MARGIN, OVERLAP, paper_size, pdf, tiled
 from libella.exchange.station_sheet import station_sheet
+from libella.words.keep.caution import cautions_said
 
 from ..said import refusal
 
@@ -155,7 +157,7 @@ def test_the_station_sheet_says_what_to_lay_in_order_and_what_to_mind():
     order = ["Mark the ball's spot", "Line: from the spot", "Gate of pegs: Ball to gate 50 cm", "String over the line"]
     places = [said.index(it) for it in order]
     assert places == sorted(places)
-    for it in (*LADEN.cautions, "Straight three <for> Ø", "Kit check", "Your read"):
+    for it in (*cautions_said(laid(LADEN)), "Straight three <for> Ø", "Kit check", "Your read"):
         assert it[:60] in said
     # The drawing keeps its scale in both directions, and every line stays on the paper.
     for sheet in sheets:
@@ -194,8 +196,15 @@ def test_the_mirrors_overlay_fits_one_sheet_with_its_marks_in_true_size(paper):
 def test_a_set_up_card_says_every_size_and_draws_to_the_scale_it_names():
     kept = Kept(Estimate(5, 2, 8), Estimate(30, 27, 33), 3.0, Estimate(0.1, -0.4, 0.6))
     card = Card({"inside": 35.0}, {"ball_toes_m": 0.24, "stance_m": 0.3}, kept, None, (10, 50))
-    [sheet] = card_sheet(card, "A golfer: set-up card", "a word", "right", "metric", "a4")
-    for said in ("35 mm further in", "Ball to the toes: 24 cm", "Eyes: 5 mm inside the line", "a word", "1 : "):
+    [sheet] = card_sheet(card, "A golfer: set-up card", "a word", ["Mind this."], "right", "metric", "a4")
+    for said in (
+        "35 mm further in",
+        "Ball to the toes: 24 cm",
+        "Eyes: 5 mm inside the line",
+        "a word",
+        "Mind this.",
+        "1 : ",
+    ):
         assert said in sheet.svg
     scale = 1 / float(re.search(r"1 : (\d+)", sheet.svg)[1])
     lengths = [abs(it["y2"] - it["y1"]) for it in elements(sheet.svg, "tape") if it["x1"] == it["x2"]]

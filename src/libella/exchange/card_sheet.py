@@ -1,6 +1,6 @@
 """A set-up card on paper: what to change, distances and marks, both drawings; and the overlay for the mirror."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 
 from ..core.golfer.hand import Hand
 from ..core.keep.card import Card
@@ -12,11 +12,12 @@ from .prose import written
 from .svg import drawn, text
 
 _DRAWN_MM = 80.0
-_CAUTION = "Long bent-over standing hurts backs: break every ten minutes, stop at pain and see a licensed professional."
 
 
-def card_sheet(card: Card, title: str, note: str, hand: Hand, units: Units, paper: PaperName) -> tuple[Sheet, ...]:
-    """One sheet, or more where what there is to say does not fit one."""
+def card_sheet(
+    card: Card, title: str, note: str, mind: Sequence[str], hand: Hand, units: Units, paper: PaperName
+) -> tuple[Sheet, ...]:
+    """One sheet, or more where what there is to say does not fit one; `mind`: cautions that apply."""
     width, height = paper_size(paper)
     inside = card.kept.inside
     body = text(MARGIN, MARGIN + 6, title, size=6, weight=700)
@@ -36,6 +37,6 @@ def card_sheet(card: Card, title: str, note: str, hand: Hand, units: Units, pape
         ("Change", [change_words(card, units)] if card.position else [], "□"),
         ("Stand like this", [f"{name}: {size}" for name, size in card_rows(card, units)], "□"),
         ("Note", [note] if note else [], ""),
-        ("Mind", [_CAUTION], "!"),
+        ("Mind", mind, "!"),
     ]
     return written(Sheet(width, height, body), y + tall + 8, parts, title)

@@ -4,10 +4,12 @@ from collections.abc import Iterable
 from typing import Final
 
 from ..core.golfer.hand import Hand
+from ..core.keep.caution import laid
 from ..core.measure.units import Units
 from ..core.set.kit import kit_check
 from ..core.set.layout import from_above, from_side
 from ..core.set.station import Station
+from ..words.keep.caution import cautions_said
 from ..words.set.briefing import allows, breaks, tape_list, trust
 from ..words.set.objections import objection_words
 from ..words.set.station import station_words
@@ -42,7 +44,7 @@ def station_sheet(station: Station, title: str, hand: Hand, units: Units, paper:
         ("Mind", objections, "!"),
         ("The putt", [*breaks(station, units), allows(station, units)], ""),
         ("What the line is worth", trust(station, units), ""),
-        ("Cautions", station.cautions, "!"),
+        ("Cautions", cautions_said(laid(station)), "!"),
         ("Kit check", [it.words for it in kit_check([one.about for one in (station.rig, *station.aids)])], "□"),
     ]
     return written(Sheet(width, height, body), y, parts, title)

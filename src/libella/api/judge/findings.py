@@ -162,6 +162,11 @@ class LessonFindings(BaseModel):
     misses: list[MissOut]
 
     @property
+    def named(self) -> frozenset[Cause]:
+        """What was found at least likely."""
+        return frozenset(it.cause for it in self.first if it.word in ("likely", "clear"))
+
+    @property
     def following(self) -> str:
         """What is to be looked at next, or that there is nothing."""
         return self.next[0].words if self.next else self.next_words

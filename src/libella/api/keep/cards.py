@@ -11,9 +11,10 @@ from ...core.keep.card import mirror_overlay
 from ...core.measure.units import Units
 from ...exchange.card_sheet import card_sheet
 from ...exchange.paper import PaperName, Sheet, tiled
-from ...lessons.keep import cards
+from ...lessons.keep import cards, cautions
 from ...lessons.keep.cards import KeptCard
 from ...words.keep.card import card_rows, change_words
+from ...words.keep.caution import cautions_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20, Words80
 from .prints import labelled, printed
 
@@ -93,7 +94,8 @@ def print_card(
     title = labelled(f"{golfer.name}: {'set-up card' if what == 'card' else 'overlay for the mirror'}", golfer.invented)
     sheets: tuple[Sheet, ...]
     if what == "card":
-        sheets = card_sheet(kept.card, title, kept.row.note, hand, units, paper)
+        mind = cautions_said(cautions.of_golfer(desk, golfer.id, "card"))
+        sheets = card_sheet(kept.card, title, kept.row.note, mind, hand, units, paper)
     else:
         sheets = tiled(mirror_overlay(hand, kept.card.zone_mm, kept.card.marks, kept.card.nose), title, paper)
     return printed(sheets, title, f"set-up-{what}", form, paper, sheet)

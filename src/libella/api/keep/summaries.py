@@ -8,12 +8,14 @@ from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
+from ...core.keep.caution import Case
 from ...exchange.golfer_sheet import Told, golfer_sheet
 from ...exchange.paper import PaperName, Sheet
 from ...lessons.desk.desk import Desk
-from ...lessons.keep import sheets
+from ...lessons.keep import cautions, sheets
 from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
 from ...words.keep import summary as words
+from ...words.keep.caution import cautions_said
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
 from ..change import changes, practice
 from ..judge import findings
@@ -128,11 +130,17 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         else None,
         week=[words.session_said(one.day, [it.words for it in one.items], one.words) for one in first],
         first_check=_first_check(found, held),
-        cautions=words.mind_said([drill.risk, drill.stop] if drill else [], golfer.limits),
+        cautions=_mind(drill, cautions.for_home(desk, lesson.id, code, found.named)),
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
         invented=lesson.invented,
     )
+
+
+def _mind(drill: practice.DrillOut | None, case: Case) -> list[str]:
+    """What to mind at home: of the drill first, then all that applies."""
+    own = [it for it in (drill.risk, drill.stop) if it] if drill else []
+    return list(dict.fromkeys([*own, *cautions_said(case)]))
 
 
 def _first_check(found: findings.LessonFindings, held: changes.HeldOut | None) -> str:

@@ -21,8 +21,10 @@ from ...core.instruments import (
 )
 from ...core.instruments.likeness import likeness
 from ...core.instruments.string_sight import StringSight, eyes_from_cover
+from ...core.keep.caution import Case
 from ...core.measure.side import Side
 from ...core.measure.units import Units, about
+from ...words.keep.caution import cautions_said
 from ...words.set.string import string_words
 from ..base.shapes import Entry, InUnits, Words40
 
@@ -36,6 +38,7 @@ class InstrumentOut(BaseModel):
     quantity: Quantity = Field(description="what it measures")
     dimensions: list[Dimension]
     picture: Scene = Field(description="as it stands there, to be known by its shape")
+    cautions: list[str] = Field(description="what to mind with it, laid by itself")
     usual: int = Field(description="its place among its like, the usual ones first: an opinion")
 
 
@@ -74,6 +77,7 @@ def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
             quantity=it.about.quantity,
             dimensions=list(it.dimensions(units)),
             picture=likeness(it.laid(usual_sizes(it.about.kind, {}, units)), units),
+            cautions=cautions_said(Case("laid", (it.about,))),
             usual=usual_place(it.about.kind),
         )
         for it in instruments().values()

@@ -15,6 +15,7 @@ from ...core.green.read import GolferSays, Read
 from ...core.instruments import Measures, Rig, Sight, usual_sizes
 from ...core.instruments.elevated_string import ElevatedString
 from ...core.instruments.rig import Fit
+from ...core.keep.caution import laid
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
@@ -29,6 +30,7 @@ from ...lessons.see.eyes import eyes_now
 from ...lessons.set import bag
 from ...lessons.set.plans import proof_of
 from ...lessons.set.stations import AidEntry, StationEntry
+from ...words.keep.caution import cautions_said
 from ...words.set.briefing import allows, breaks, trust
 from ...words.set.objections import Objection, objection_words
 from ...words.set.proof import HOW, WAYS
@@ -213,7 +215,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         backstroke_m=station.backstroke_or_usual_m,
         parts=needed(abouts, bag.bag(desk)),
         kit_check=kit_check(abouts),
-        cautions=station.cautions,
+        cautions=tuple(cautions_said(laid(station))),
         laser=station.has_laser,
         watched=NoteOut.every(watched(station.rig, station.aids)),
         reads_start=station.rig.reads_start,

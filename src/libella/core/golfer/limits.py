@@ -4,7 +4,7 @@ from typing import Final, Literal, get_args
 
 from ..measure.limits import OutOfLimits
 
-Limit = Literal["back", "neck", "shoulder", "hip", "knee", "balance"]
+Limit = Literal["back", "neck", "shoulder", "hip", "knee", "balance", "tremor"]
 LIMITS: Final[tuple[Limit, ...]] = get_args(Limit)
 Glasses = Literal["", "none", "single", "varifocal", "contacts"]
 """Worn while putting; empty while it is not known."""

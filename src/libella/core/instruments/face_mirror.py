@@ -5,7 +5,6 @@ from typing import ClassVar
 
 from ..measure.angle import angle_deg
 from .aid import About
-from .cautions import LASER, MIRROR_AND_LASER
 from .thrown import Thrown
 
 
@@ -31,7 +30,7 @@ class FaceMirror(Thrown):
             "The zero taken at the emitter, though the emitter stands beside the line.",
             "Read as if the angle were not doubled.",
         ),
-        cautions=(*LASER, MIRROR_AND_LASER),
+        cautions=("Tape it on well: it must not fall off in the stroke.",),
         parts=(("face_mirror", 1), ("pointing_laser", 1), ("ruler_board", 1)),
     )
 

@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from typing import ClassVar
 
 from .aid import About
-from .cautions import LASER, MIRROR_AND_LASER
 from .ground_line import GroundLine, line_about
 
 
@@ -17,7 +16,7 @@ class GroundLaser(GroundLine):
         "Laser on the ground",
         "laser on the ground",
         "The laser not over the ball's spot and the aim point both.",
-        (*LASER, MIRROR_AND_LASER),
+        ("Its stand trips people: keep it out of the way to the ball.",),
         "line_laser",
         laser=True,
     )

@@ -6,7 +6,6 @@ from typing import ClassVar
 from ..drawing.scene import Shape, Tape, box
 from ..measure.units import Units, tape
 from .aid import About, Solid, dimension
-from .cautions import MIRROR_AND_LASER
 from .scale import Scale
 
 _LONG_M = 0.3
@@ -51,7 +50,7 @@ class GroundMirror(Scale):
             "Both eyes open: the other eye shows half an eye-distance off.",
             "The mirror's line not on the line.",
         ),
-        cautions=(MIRROR_AND_LASER, "A mirror blinds in low sun: turn it over when you leave it."),
+        cautions=("A mirror blinds in low sun: turn it over when you leave it.",),
         parts=(("ground_mirror", 1), ("level", 1)),
     )
 

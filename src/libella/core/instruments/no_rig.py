@@ -10,7 +10,6 @@ from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.units import Units
 from .aid import About, Raw, Zone, choice
-from .cautions import BEYOND_THE_HOLE
 from .rig import Rig, Sight
 
 _AT_M = 0.5
@@ -40,7 +39,7 @@ class NoRig(Rig):
         cannot="Whether a miss was aimed, pushed or pulled; a holed putt says little of its start.",
         read="Note what lies beside it, or where the ball finished.",
         mistakes=("Misses counted as starts: pace and read are in them.",),
-        cautions=(BEYOND_THE_HOLE,),
+        cautions=("Watch the start with the eyes: a head that turns after the ball goes to the neck.",),
     )
 
     @property

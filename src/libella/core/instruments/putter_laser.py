@@ -5,7 +5,6 @@ from typing import ClassVar
 
 from ..measure.angle import angle_deg
 from .aid import About, dimension
-from .cautions import LASER
 from .thrown import Thrown
 
 
@@ -34,7 +33,7 @@ class PutterLaser(Thrown):
             "The emitter's own place beside the line left out.",
             "The throw measured from the ball instead of from the emitter.",
         ),
-        cautions=LASER,
+        cautions=("Tighten it before the stroke: it must not fly off.",),
         parts=(("putter_laser", 1), ("ruler_board", 1)),
     )
 

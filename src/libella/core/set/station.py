@@ -8,7 +8,6 @@ from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..green.read import SAYS_NOTHING, GolferSays
 from ..instruments.aid import Aid, Raw, Solid, Zone
-from ..instruments.cautions import BEYOND_THE_HOLE, MIRROR_AND_LASER
 from ..instruments.rig import Rig, Sight
 from ..measure.angle import angle_deg
 from ..measure.constants import HOLE_M
@@ -194,18 +193,6 @@ class Station:
     def backstroke_or_usual_m(self) -> float:
         """How far the head goes back, m."""
         return usual_backstroke_m(self.putt.distance_m) if self.backstroke_m is None else self.backstroke_m
-
-    @property
-    def cautions(self) -> tuple[str, ...]:
-        """What to mind with all that is laid here, said once each, and only where its cause is laid too."""
-        told = dict.fromkeys(it for aid in (self.rig, *self.aids) for it in aid.about.cautions)
-        lacking = {MIRROR_AND_LASER: not self.has_laser, BEYOND_THE_HOLE: not self._has_line}
-        return tuple(it for it in told if not lacking.get(it, False))
-
-    @property
-    def _has_line(self) -> bool:
-        """Something laid leads the eye along the line to the hole."""
-        return any(it.about.guides and it.about.at != "hole" for it in (self.rig, *self.aids))
 
     @property
     def has_laser(self) -> bool:

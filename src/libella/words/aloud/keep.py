@@ -35,8 +35,6 @@ def keep_aloud(it: Reading) -> None:
 
 
 def _sheet_aloud(it: Reading) -> None:
-    for limits in ((), ("knee",)):
-        it.say("keep", summary.mind_said, ["Pegs lie, they do not stand."], limits)
     it.say(
         "keep",
         summary.session_said,

@@ -43,6 +43,7 @@ LIMIT_NAMES: Final[dict[Limit, str]] = {
     "hip": "Hip",
     "knee": "Knee",
     "balance": "Balance",
+    "tremor": "Jerks or tremor",
 }
 GLASSES_NAMES: Final[dict[Glasses, str]] = {
     "": "Not known",

@@ -4,21 +4,10 @@ from collections.abc import Sequence
 from datetime import date
 from typing import Final
 
-from ...core.change.proposal import BACK
-from ...core.golfer.limits import Limit
 from ..shared.counts import counted
 
-ADVICE: Final = "This is an opinion on putting, from what was read that day: neither medical advice nor a fitting."
-NO_LASER: Final = "Practise without a laser at home; never look along one, nor into a mirror while one is on."
-ONE_FOOT: Final = "No drill on one foot."
 _DAYS: Final = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 NOTHING_PLANNED: Final = "Nothing is planned yet: choose a change and plan the weeks."
-
-
-def mind_said(risks: Sequence[str], limits: Sequence[Limit]) -> list[str]:
-    """What to mind at home: of the drill, of the golfer, of all practice; each once."""
-    own = [ONE_FOOT] if {"hip", "knee", "balance"} & set(limits) else []
-    return list(dict.fromkeys([*(it for it in risks if it), *own, BACK, NO_LASER, ADVICE]))
 
 
 def session_said(day: date, items: Sequence[str], words: str) -> str:

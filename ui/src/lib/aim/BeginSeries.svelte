@@ -168,7 +168,7 @@
   </div>
   {#if unread}
     <div class="grid gap-1 border-t border-hairline pt-3">
-      {#each chosen?.about.cautions ?? [] as it (it)}<p><strong>Caution.</strong> {it}</p>{/each}
+      {#each chosen?.cautions ?? [] as it (it)}<p><strong>Caution.</strong> {it}</p>{/each}
       <label class="flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
         <input
           type="checkbox"

@@ -94,7 +94,7 @@
           </ul>
           <p class="mt-2 font-semibold">Cautions</p>
           <ul class="list-disc pl-5">
-            {#each it.about.cautions as caution (caution)}<li>{caution}</li>{/each}
+            {#each it.cautions as caution (caution)}<li>{caution}</li>{/each}
           </ul>
         </details>
       </div>
