@@ -62,7 +62,8 @@ def test_every_row_leads_with_its_studio(engine):
     for table in Stored.metadata.sorted_tables:
         key = [it.name for it in table.primary_key.columns]
         assert key[0] == ("id" if table.name == "studio" else "studio_id"), table.name
-        for index in table.indexes:
+        # An index of words finds words; whose they are is asked of the rows.
+        for index in (it for it in table.indexes if not str(it.name).endswith("_words")):
             assert next(iter(index.columns)).name == "studio_id", index.name
 
 

@@ -25,7 +25,19 @@ from .change import changes, course, practice
 from .golfer import golfers, kits
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
-from .keep import archives, cards, cautions, converter, exports, imports, photos, prints, quick_checks, summaries
+from .keep import (
+    archives,
+    cards,
+    cautions,
+    converter,
+    exports,
+    imports,
+    logbook,
+    photos,
+    prints,
+    quick_checks,
+    summaries,
+)
 from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
@@ -73,6 +85,7 @@ ROUTERS = (
     summaries,
     archives,
     cautions,
+    logbook,
     converter,
     instruments,
     green,

@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import DateTime, MetaData, text
+from sqlalchemy import DateTime, Index, MetaData, text
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
@@ -38,3 +38,9 @@ class Flagged(Voidable):
 
     __abstract__ = True
     flags: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
+
+
+def in_words(table: str, words: str) -> Index:
+    """An index of what was written of a table's rows, word by word, in no language of its own; `words` as the database
+    itself writes the expression, so that it is known again."""
+    return Index(f"ix_{table}_words", text(f"to_tsvector('simple'::regconfig, {words})"), postgresql_using="gin")

@@ -44,6 +44,7 @@ class PracticePlanRow(Voidable):
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "golfer_id", "made_at"),
         Index(None, "studio_id", "lesson_id"),
+        Index(None, "studio_id", "made_at", "id"),
     )
 
 
@@ -70,4 +71,5 @@ class DrillRunRow(Voidable):
         ForeignKeyConstraint(["studio_id", "plan_id"], ["practice_plan.studio_id", "practice_plan.id"]),
         Index(None, "studio_id", "golfer_id", "done_at"),
         Index(None, "studio_id", "plan_id"),
+        Index(None, "studio_id", "done_at", "id"),
     )

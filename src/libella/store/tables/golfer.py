@@ -19,7 +19,7 @@ from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.limits import Glasses
 from ...core.see.eyes import School, SightingEye
-from .base import Stored, Voidable
+from .base import Stored, Voidable, in_words
 
 
 class GolferRow(Stored):
@@ -54,6 +54,7 @@ class GolferRow(Stored):
         ForeignKeyConstraint(["studio_id"], ["studio.id"]),
         CheckConstraint("hand in ('right', 'left')", name="hand"),
         Index(None, "studio_id", "name", "id"),
+        in_words("golfer", "(name || ' ') || notes"),
     )
 
 
@@ -72,6 +73,7 @@ class GolfRoundRow(Voidable):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         Index(None, "studio_id", "golfer_id", "played_at"),
+        Index(None, "studio_id", "played_at", "id"),
     )
 
 
@@ -117,4 +119,6 @@ class NotedChangeRow(Voidable):
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "golfer_id", "made_at"),
         Index(None, "studio_id", "lesson_id"),
+        Index(None, "studio_id", "made_at", "id"),
+        in_words("noted_change", "words"),
     )

@@ -14,7 +14,7 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from .base import Stored, Voidable
+from .base import Stored, Voidable, in_words
 
 
 class GolferRevisionRow(Stored):
@@ -67,6 +67,8 @@ class FindingAnswerRow(Voidable):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "lesson_id"),
+        Index(None, "studio_id", "answered_at", "id"),
+        in_words("finding_answer", "words"),
     )
 
 

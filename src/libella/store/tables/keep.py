@@ -14,7 +14,7 @@ from sqlalchemy import (
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
-from .base import Stored, Voidable
+from .base import Stored, Voidable, in_words
 
 Phase = Literal["checking", "checked", "taking", "done", "stopped", "failed"]
 """How far the work on a file is."""
@@ -41,6 +41,8 @@ class SetUpCardRow(Stored):
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "golfer_id", "kept_at", "id"),
+        Index(None, "studio_id", "kept_at", "id"),
+        in_words("set_up_card", "note"),
     )
 
 

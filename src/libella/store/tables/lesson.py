@@ -15,7 +15,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.golfer.hand import Hand
 from ...core.set.floor import Surface
-from .base import Stored
+from .base import Stored, in_words
 
 
 class LessonRow(Stored):
@@ -59,4 +59,8 @@ class LessonRow(Stored):
         Index(None, "studio_id", "file_import_id"),
         Index(None, "studio_id", "golfer_id", "started_at"),
         Index(None, "studio_id", "started_at"),
+        in_words(
+            "lesson",
+            "(((((place || ' ') || conditions) || ' ') || sheet_note) || ' ') || COALESCE(complaint ->> 'said', '')",
+        ),
     )

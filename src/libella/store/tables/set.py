@@ -58,6 +58,7 @@ class StationRow(LaidColumns, Stored):
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         ForeignKeyConstraint(["studio_id", "replaces_id"], ["station.studio_id", "station.id"]),
         Index(None, "studio_id", "lesson_id", "laid_at"),
+        Index(None, "studio_id", "laid_at", "id"),
     )
 
 

@@ -12,7 +12,7 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from .base import Voidable
+from .base import Voidable, in_words
 
 
 class SetUpRow(Voidable):
@@ -33,4 +33,6 @@ class SetUpRow(Voidable):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "lesson_id", "taken_at", "id"),
+        Index(None, "studio_id", "taken_at", "id"),
+        in_words("set_up", "name"),
     )

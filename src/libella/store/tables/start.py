@@ -15,7 +15,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.start.path import PathName
 from ...core.start.turns import Of, Order, Question
-from .base import Flagged, Stored
+from .base import Flagged, Stored, in_words
 from .set import LaidColumns
 
 
@@ -62,6 +62,8 @@ class BlockRow(LaidColumns, Stored):
         ForeignKeyConstraint(["studio_id", "comparison_id"], ["comparison.studio_id", "comparison.id"]),
         Index(None, "studio_id", "comparison_id"),
         Index(None, "studio_id", "lesson_id", "started_at"),
+        Index(None, "studio_id", "started_at", "id"),
+        in_words("block", "condition"),
     )
 
 

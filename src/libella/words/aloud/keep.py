@@ -4,13 +4,16 @@ from dataclasses import dataclass
 from datetime import UTC, date, datetime
 from typing import Any, get_args
 
+from ...core.golfer.limits import LIMITS
 from ...core.keep.card import Card
+from ...core.keep.caution import At, Case, of_kinds
 from ...core.keep.convert import WAYS, converted
+from ...core.keep.due import DueKind
 from ...core.keep.quick_check import Kept
 from ...core.see.position import LEVERS, Position
 from ...core.start.notes import NOTES
+from ..keep import archive, caution, converter, file_rows, logbook, summary
 from ..keep import card as cards
-from ..keep import converter, file_rows, summary
 from ..keep.file_rows import Doubt, ReadRow
 from ..keep.file_work import work_words
 from .reading import Reading
@@ -27,6 +30,11 @@ def keep_aloud(it: Reading) -> None:
             it.say("keep", cards.change_words, card, it.units)
     _files_aloud(it)
     _sheet_aloud(it)
+    _logbook_aloud(it)
+    _archive_aloud(it)
+    for at in get_args(At):
+        case = Case(at, of_kinds("ground_laser", "ground_mirror"), "green", minutes=13.0, limits=LIMITS, sight=True)
+        it.say("keep", caution.cautions_said, case)
     for amount in (0.0, 0.96, -2.5):
         for way in WAYS:
             it.say("keep", converter.amount_said, converted(amount, "deg", 3.0), way)
@@ -43,6 +51,56 @@ def _sheet_aloud(it: Reading) -> None:
         "About 8 of 15 minutes.",
     )
     it.say("keep", summary.under_said, "The Ropewalk", date(2026, 4, 3))
+
+
+def _logbook_aloud(it: Reading) -> None:
+    for sort in get_args(logbook.Sort):
+        for words, size in (("as it was written", 9.0), ("", 0.0)):
+            it.say("keep", logbook.entry_said, sort, words, "behind", "Peg gate", size, it.units)
+    for kind in get_args(DueKind):
+        for of in ("Aim over a spot", ""):
+            it.say("keep", logbook.due_said, kind, of)
+    for words in ("jun", ""):
+        it.say("keep", logbook.nothing_found, words)
+
+
+@dataclass(frozen=True)
+class _Damaged:
+    file: str
+    code: str
+    needed: bool
+    facts: tuple[tuple[str, str], ...] = (("where", "row 3, hand"),)
+
+
+@dataclass(frozen=True)
+class _Archived:
+    of: str = "The Ropewalk"
+    scope: str = "studio"
+    invented: bool = True
+    made_at: str = "2026-04-03T10:05:00+00:00"
+    golfers: tuple[str, ...] = ("Junia Thale", "Wim Adeyari")
+    counts: tuple[tuple[str, int], ...] = (("golfer", 5), ("lesson", 1), ("band_version", 2))
+    new: tuple[tuple[str, int], ...] = (("golfer", 1), ("reading", 12))
+    here: int = 3
+    otherwise: int = 4
+    rows_otherwise: tuple[tuple[str, str], ...] = (("golf_round", "7"),) * 4
+
+
+def _archive_aloud(it: Reading) -> None:
+    it.say("keep", archive.file_name, "The Ropewalk", True)
+    for one in (_Archived(), _Archived(scope="golfer", invented=False, counts=()), _Archived(of="")):
+        it.say("keep", archive.found_said, one)
+    for one in (_Archived(), _Archived(new=(), here=0, otherwise=0)):
+        it.say("keep", archive.taken_said, one)
+    for code in archive.DAMAGES:
+        for needed in (True, False):
+            it.say("keep", archive.damage_said, _Damaged("data/lesson-0001.json", code, needed))
+    facts = {
+        "told": "2", "newest": "1", "where": "scope", "most": "9", "named": "x", "most_mb": "9", "file": "data/x",
+        "table": "lesson", "to": "golfer", "whose": "Junia Thale",
+    }  # fmt: skip
+    for code in ("", *archive.REFUSALS):
+        it.say("keep", archive.refused_said, code, facts)
 
 
 def _files_aloud(it: Reading) -> None:
