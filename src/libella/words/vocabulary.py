@@ -49,6 +49,7 @@ from .judge.claims import FACTOR_NAMES
 from .judge.comparison import QUESTIONS
 from .judge.judgement import DISTURBED
 from .keep.converter import WAY_NAMES
+from .keep.logbook import SORT_NAMES
 from .shared.flags import flag_choices
 from .start.run import ORDERS, PATHS
 
@@ -277,5 +278,6 @@ def choices() -> dict[str, dict[str, str]]:
         "limit": dict(LIMIT_NAMES),
         "worn": dict(GLASSES_NAMES),
         "change_kind": dict(KIND_NAMES),
+        "log": dict(SORT_NAMES),
     }
     return _CHOICES | {kind: {str(code): name for code, name in told.items()} for kind, told in named.items()}

@@ -89,7 +89,7 @@ def test_what_is_due_waits_until_its_day_and_goes_when_it_is_done(coach, engine)
     found = coach.get("/due")
     assert [it["kind"] for it in found] == ["lesson", "card", "retest"]
     assert "Aim over a spot" in found[2]["words"] and found[2]["lesson_id"] == told.id
-    coach.put(f"/chosen-changes/{change['id']}/dropped", dropped=True, at=now())
+    coach.put(f"/chosen-changes/{change['id']}/dropped", dropped=True)
     coach.put(f"/quick-checks/{uuid6.uuid7()}", lesson_id=told.id, card_id=card, taken_at=now())
     coach.put(f"/lessons/{told.id}/end", ended_at=now())
     assert coach.get("/due") == []

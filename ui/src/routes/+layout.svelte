@@ -3,7 +3,7 @@
   import { QueryClientProvider } from '@tanstack/svelte-query'
   import type { Snippet } from 'svelte'
   import { cache } from '$lib/data/cache'
-  import { keys } from '$lib/base/keys.svelte'
+  import { keys, keySheet } from '$lib/base/keys.svelte'
   import KeySheet from '$lib/base/KeySheet.svelte'
   import RefusedLetters from '$lib/base/RefusedLetters.svelte'
   import Converter from '$lib/keep/Converter.svelte'
@@ -12,7 +12,6 @@
 
   let { children }: { children: Snippet } = $props()
 
-  let help = $state(false)
   let converting = $state(false)
 </script>
 
@@ -20,13 +19,13 @@
 
 <QueryClientProvider client={cache}>
   <div class="flex h-dvh flex-col">
-    <TopLine help={() => (help = true)} convert={() => (converting = true)} />
+    <TopLine convert={() => (converting = true)} />
     <RefusedLetters />
     <main class="min-h-0 flex-1 overflow-y-auto">
       {@render children()}
     </main>
   </div>
-  <KeySheet bind:open={help} />
+  <KeySheet bind:open={keySheet.open} />
   <TermSheet />
   <Converter bind:open={converting} />
 </QueryClientProvider>

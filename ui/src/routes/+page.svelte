@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation'
   import type { Shapes } from '$lib/data/client'
   import { place } from '$lib/base/place.svelte'
+  import DueList from '$lib/keep/DueList.svelte'
   import GolferSheet from '$lib/golfer/GolferSheet.svelte'
   import StartLesson from '$lib/lesson/StartLesson.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -71,6 +72,7 @@
         >More lessons</button
       >
     {/if}
+    {#if !today.isPending}<DueList />{/if}
   </section>
 
   <!-- Where it stands below the lessons it waits for them: it would slide away under a finger. -->
@@ -86,6 +88,7 @@
           bind:value={search}
         />
         <button class="button" onclick={() => (adding = true)}>Add golfer</button>
+        <a class="button" href="/logbook">Logbook</a>
         <a class="button" href="/aids">Aids</a>
       </div>
     </div>

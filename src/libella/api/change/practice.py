@@ -14,6 +14,7 @@ from ...core.change.scored import asks_of, is_read
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS
+from ...core.keep.caution import Case
 from ...core.measure.units import tape
 from ...core.set.layout import from_above
 from ...core.set.station import Station
@@ -24,6 +25,7 @@ from ...lessons.desk.desk import Desk
 from ...lessons.golfer.golfers import golfer
 from ...lessons.set.bag import bag
 from ...words.change import practice as words
+from ...words.keep.caution import cautions_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, ShortWords, VoidIn
 from ..set.stations import AidIn, LaidIn, LaidOut
 
@@ -50,6 +52,7 @@ class DrillOut(BaseModel):
     harder: str
     risk: str
     stop: str
+    mind: list[str] = Field(description="cautions that apply to it")
     indoors: str
     outdoors: str
     school: str
@@ -349,6 +352,7 @@ def _drill(code: str, it: Known, drawn: Drawn, stands: Progress | None = None) -
         harder=drill.harder,
         risk=drill.risk,
         stop=drill.stop,
+        mind=cautions_said(Case("drill", drill=drill)),
         indoors=drill.indoors,
         outdoors=drill.outdoors,
         school=drill.school,

@@ -31,7 +31,9 @@ def told(
     if lesson is not None:
         case = cautions.of_lesson(desk, lesson, at)
         if at == "judged":
-            case = replace(case, causes=findings.findings_in(desk, lesson, "metric").named)
+            # What is laid, and where, is told where it is laid.
+            named = findings.findings_in(desk, lesson, "metric").named
+            case = replace(case, causes=named, aids=(), surface=None)
     elif golfer is not None:
         case = cautions.of_golfer(desk, golfer, at)
     else:

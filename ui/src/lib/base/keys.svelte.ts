@@ -73,3 +73,6 @@ const NAMES: Record<string, string> = { ArrowLeft: '◂', ArrowRight: '▸', Ent
 export function cap(key: string): string {
   return NAMES[key] ?? key.toUpperCase()
 }
+
+/** The sheet of keys and words: opened by its key, and from the guide. */
+export const keySheet = $state({ open: false })

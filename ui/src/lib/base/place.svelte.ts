@@ -4,6 +4,15 @@ interface Step {
   href?: string
 }
 
+/** Which section of the guide tells of an address. */
+export function chapter(path: string): string {
+  const [room = '', , step] = path.split('/').filter(Boolean)
+  if (!room) return 'today'
+  if (room === 'lessons') return step ?? 'set'
+  if (room === 'golfers') return { files: 'files', practice: 'drills' }[step ?? ''] ?? 'golfer'
+  return room === 'guide' || room === 'states' ? 'lesson' : room
+}
+
 class Place {
   trail = $state<Step[]>([])
   invented = $state(false)

@@ -31,5 +31,6 @@
     </p>
   {/if}
   {#if drill.risk || drill.stop}<p class="mt-1 leading-snug font-semibold">{drill.risk} {drill.stop}</p>{/if}
+  {#each drill.mind as it (it)}<p class="mt-1 text-[15px] leading-snug">{it}</p>{/each}
   {#if drill.school}<p class="mt-1 text-sm text-faded">{drill.school}: a school; others do it otherwise.</p>{/if}
 </div>

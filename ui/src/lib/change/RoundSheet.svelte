@@ -1,5 +1,6 @@
 <!-- A round told afterwards: each hole by the length of its first putt and how many there were; two taps where it was holed. -->
 <script lang="ts">
+  import Cautions from '$lib/keep/Cautions.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { Draft } from '$lib/base/draft.svelte'
@@ -108,4 +109,5 @@
       ? `: ${holes.length} ${holes.length === 1 ? 'hole' : 'holes'}, ${told} putts`
       : ''}</button
   >
+  <div class="mt-3"><Cautions at="round" /></div>
 </Sheet>

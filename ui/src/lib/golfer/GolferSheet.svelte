@@ -12,6 +12,7 @@
   import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Several from '$lib/base/Several.svelte'
+  import Cautions from '$lib/keep/Cautions.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import { stepsAre } from '$lib/base/stride.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -154,4 +155,5 @@
         >{/if}
     </div>
   </form>
+  <div class="mt-3"><Cautions at="golfer" /></div>
 </Sheet>

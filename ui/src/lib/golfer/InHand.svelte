@@ -3,6 +3,7 @@
   import { untrack } from 'svelte'
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
+  import Cautions from '$lib/keep/Cautions.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -130,4 +131,5 @@
     disabled={keeping.isPending}
     onclick={() => keeping.mutate(undefined)}>In hand from now on</button
   >
+  <div class="mt-3"><Cautions at="kit" /></div>
 </Sheet>

@@ -1,5 +1,6 @@
 <!-- The lesson judged whole: one sentence and one picture, then the findings, ranked; what to check next; what to mind. -->
 <script lang="ts">
+  import Cautions from '$lib/keep/Cautions.svelte'
   import type { Shapes } from '$lib/data/client'
   import Said from '$lib/base/Said.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
@@ -119,6 +120,7 @@
             </ul>
           </section>
         {/if}
+        <Cautions at="judged" lesson={id} />
         {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
         {#if next}
           <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">

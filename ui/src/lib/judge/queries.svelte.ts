@@ -37,7 +37,8 @@ export function findingsQuery(id: () => string, wanted: () => boolean = () => tr
 export function sidesQuery(
   first: () => string | undefined,
   second: () => string,
-  blocks: () => { first?: string | undefined; second?: string | undefined }
+  blocks: () => { first?: string | undefined; second?: string | undefined },
+  wanted: () => boolean = () => true
 ) {
   return createQuery(() => ({
     queryKey: inUnits(key.sides(first() ?? '', second()), blocks().first, blocks().second),
@@ -54,7 +55,7 @@ export function sidesQuery(
           }
         })
       ),
-    enabled: Boolean(first()) && (first() !== second() || blocks().first !== blocks().second),
+    enabled: wanted() && Boolean(first()) && (first() !== second() || blocks().first !== blocks().second),
     staleTime: 0
   }))
 }

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { v7 } from 'uuid'
   import Choice from '$lib/base/Choice.svelte'
+  import Cautions from './Cautions.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { day } from '$lib/base/dates'
   import { stamp } from '$lib/data/clock'
@@ -52,9 +53,8 @@
         >{giving.isPending ? 'Taking it in…' : 'Photograph…'}</button
       >
     </div>
-    <p class="mt-1 text-sm text-faded">
-      Ask before you film. Place and device are taken out; it stays on this machine.
-    </p>
+    <div class="mt-1"><Cautions at="photo" lesson={lessonId} /></div>
+    <p class="mt-1 text-sm text-faded">Place and device are taken out; it stays on this machine.</p>
   {/if}
   {#if error}<Trouble {error} />{/if}
   {#each sides as side (side.value)}

@@ -1,5 +1,5 @@
 /** What Keep asks the server: files of putts on their way in. */
-import { createQuery } from '@tanstack/svelte-query'
+import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
 import { api, ask } from '$lib/data/client'
 import { inUnits, key, units } from '$lib/data/key'
 import type { paths } from '$lib/data/schema'
@@ -65,5 +65,61 @@ export function convertedQuery(of: () => Converting | null) {
     enabled: of() !== null,
     placeholderData: (before) => before,
     retry: false
+  }))
+}
+
+type Cautioned = NonNullable<paths['/api/cautions']['get']['parameters']['query']>
+/** What to mind where it is told: of a lesson, of a golfer, of a record. */
+export function cautionsQuery(at: () => Cautioned['at'], of: () => { lesson?: string; golfer?: string }) {
+  return createQuery(() => ({
+    queryKey: key.cautions(at(), of()),
+    queryFn: () => ask(api.GET('/api/cautions', { params: { query: { at: at(), ...of() } } })),
+    staleTime: 0
+  }))
+}
+
+/** What is due today. */
+export function dueQuery() {
+  return createQuery(() => ({
+    queryKey: key.due(),
+    queryFn: () => ask(api.GET('/api/due')),
+    staleTime: 0
+  }))
+}
+
+export type Sought = Pick<
+  NonNullable<paths['/api/logbook']['get']['parameters']['query']>,
+  'q' | 'sorts' | 'golfer' | 'since' | 'until'
+>
+/** The logbook, a page at a time, newest first. */
+export function logbookQuery(sought: () => Sought) {
+  return createInfiniteQuery(() => ({
+    queryKey: inUnits(key.logbook(sought())),
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/logbook', { params: { query: { ...sought(), after: pageParam, ...units() } } })),
+    initialPageParam: null as string | null,
+    getNextPageParam: (page: { next: string | null }) => page.next,
+    placeholderData: (before) => before,
+    staleTime: 0
+  }))
+}
+
+/** The guide. */
+export function guideQuery() {
+  return createQuery(() => ({
+    queryKey: key.guide(),
+    queryFn: () => ask(api.GET('/api/guide')),
+    staleTime: Infinity
+  }))
+}
+
+const WORKING = ['making', 'checking', 'taking']
+/** How far an archive is. */
+export function archiveQuery(id: () => string | null) {
+  return createQuery(() => ({
+    queryKey: key.archive(id() ?? ''),
+    queryFn: () => ask(api.GET('/api/archives/{id}', { params: { path: { id: id() ?? '' } } })),
+    enabled: id() !== null,
+    refetchInterval: (query) => (query.state.data && WORKING.includes(query.state.data.phase) ? 250 : false)
   }))
 }

@@ -98,3 +98,36 @@ export const noteSheet = (lesson: string, note: string) =>
     { ...pathInUnits(lesson), body: { note } },
     { thing: `sheet ${lesson}`, words: 'Words for the sheet', whole: true, answers: inUnits(key.summary(lesson)) }
   )
+
+const ofArchive = (id: string, words: string) => ({
+  thing: `archive ${id}`,
+  words,
+  answers: key.archive(id),
+  now: true
+})
+
+/** Have everything of a golfer, or of the studio, made into one file. */
+export const makeArchive = (id: string, golfer_id: string | null) =>
+  put('/api/archives/{id}/out', { ...path(id), body: { golfer_id } }, ofArchive(id, 'Everything out'))
+export const lookAtArchive = (id: string) =>
+  put('/api/archives/{id}/look', path(id), ofArchive(id, 'Looking at the archive'))
+export const takeArchiveIn = (id: string) =>
+  put('/api/archives/{id}/rows', path(id), ofArchive(id, 'Taking the archive in'))
+export const stopArchive = (id: string) =>
+  remove('/api/archives/{id}/work', path(id), ofArchive(id, 'Stopping the work on the archive'))
+
+const PIECE = 8 * 1024 * 1024
+/** Hand an archive over, piece by piece; `sent` is told how many bytes are. As a file it is no letter of the outbox. */
+export async function giveArchive(id: string, file: File, sent: (bytes: number) => void): Promise<string> {
+  for (let at = 0, number = 0; number === 0 || at < file.size; at += PIECE, number++) {
+    const query = new URLSearchParams({ name: file.name.slice(0, 120) })
+    const answer = await fetch(`/api/archives/${id}/parts/${number}?${query}`, {
+      method: 'PUT',
+      body: file.slice(at, at + PIECE),
+      headers: { 'content-type': 'application/octet-stream' }
+    })
+    if (!answer.ok) throw new Refusal(problemOf(await answer.json().catch(() => null), answer.status))
+    sent(Math.min(at + PIECE, file.size))
+  }
+  return id
+}

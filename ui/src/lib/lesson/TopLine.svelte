@@ -3,18 +3,18 @@
   import Demo from '$lib/base/Demo.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { settings } from '$lib/base/settings.svelte'
-  import { keys } from '$lib/base/keys.svelte'
-  import { place } from '$lib/base/place.svelte'
+  import { keys, keySheet } from '$lib/base/keys.svelte'
+  import { page } from '$app/state'
+  import { chapter, place } from '$lib/base/place.svelte'
 
   interface Props {
-    help: () => void
     convert: () => void
   }
-  let { help, convert }: Props = $props()
+  let { convert }: Props = $props()
 
   $effect(() =>
     keys.add('Everywhere', () => [
-      { key: '?', words: 'Show the keys', run: help },
+      { key: '?', words: 'Show the keys and words', run: () => (keySheet.open = true) },
       { key: '=', words: 'Convert an angle', run: convert },
       { key: 'l', words: 'Daylight or dim', run: turn }
     ])
@@ -64,7 +64,9 @@
     {#if outbox.refused.length}
       <span class="font-semibold text-danger">! {link}</span>
     {:else}
-      <span class:font-semibold={outbox.waiting.length}>{link === 'saved' ? '●' : '◌'} {link}</span>
+      <span class:font-semibold={outbox.waiting.length}
+        >{link === 'saved' ? '●' : '◌'} <span class={link === 'saved' ? 'max-sm:sr-only' : ''}>{link}</span></span
+      >
     {/if}
   </span>
   <button
@@ -79,5 +81,9 @@
     <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span
     >
   </button>
-  <button class="button plain hidden shrink-0 sm:inline-flex" onclick={help} aria-label="Show the keys">?</button>
+  <a
+    class="button plain shrink-0 max-sm:px-2"
+    href="/guide#{chapter(page.url.pathname)}"
+    aria-label="Help with this screen">?</a
+  >
 </header>

@@ -54,6 +54,7 @@
         {#if who.notes}<p class="mt-1 max-w-prose text-faded">{who.notes}</p>{/if}
       </div>
       <div class="flex gap-2">
+        <a class="button" href="/logbook?golfer={who.id}">Logbook</a>
         <button class="button" onclick={() => (noting = true)}>Change</button>
         <button class="button primary min-h-14 px-6 text-lg" onclick={() => (starting = true)}>Start lesson</button>
       </div>
@@ -100,7 +101,8 @@
           <span class="label block">Take every putt out, or putts in</span>
           <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=csv" download>CSV</a>
           <a class="button mt-1 mr-2" href="/api/exports/golfer/{who.id}?form=json" download>JSON</a>
-          <a class="button mt-1" href="/golfers/{who.id}/files">From a file…</a>
+          <a class="button mt-1 mr-2" href="/golfers/{who.id}/files">From a file…</a>
+          <a class="button mt-1" href="/archive?golfer={who.id}">Everything…</a>
         </p>
         <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
         <CardList golferId={who.id} />

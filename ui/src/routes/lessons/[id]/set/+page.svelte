@@ -17,6 +17,7 @@
   import StartBlock from '$lib/start/StartBlock.svelte'
   import BesideEntries from '$lib/set/BesideEntries.svelte'
   import { keepDraft, takeDraft } from '$lib/set/draft'
+  import Cautions from '$lib/keep/Cautions.svelte'
   import Findings from '$lib/set/Findings.svelte'
   import KitCheck from '$lib/set/KitCheck.svelte'
   import { planOf, type Plan } from '$lib/set/plan'
@@ -273,6 +274,7 @@
           again={() => preview.refetch()}
           prove={planning.tab === 'proof' ? null : () => planning.prove()}
         />
+        <Cautions at="lesson" lesson={id} besides={seen?.cautions ?? []} />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
