@@ -108,6 +108,11 @@ def _change(page: Page) -> None:
     expect(page.locator("[data-answer]")).to_be_visible()
 
 
+def _guide(page: Page) -> None:
+    page.goto("/guide")
+    expect(page.locator("[data-number]").first).to_be_attached()
+
+
 def _drills(page: Page) -> None:
     page.goto("/drills")
     expect(page.locator("[data-drill] svg").first).to_be_visible()
@@ -130,7 +135,7 @@ SHEETS = {
     "start a lesson": Opened(_today, "Start lesson with", "Lesson with", exact=False),
     "what is noted": Opened(_golfer, "Change", "What is noted"),
     "start from the golfer": Opened(_golfer, "Start lesson", "Lesson with"),
-    "keys": Opened(_today, "Show the keys", "Keys and words"),
+    "keys": Opened(_guide, "Show the keys", "Keys and words"),
     "lesson": Opened(_set, "Lesson", "This lesson"),
     "plans": Opened(_planned, "Plans", "The plans of this lesson", exact=False),
     "kept stations": Opened(_set, "Kept stations…", "Kept stations"),

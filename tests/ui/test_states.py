@@ -13,7 +13,15 @@ from .test_views import LONGEST, SIZES, open_lesson
 
 STEPS = ("set", "stand", "see", "aim", "start", "judge", "change", "keep", "sensors")
 JUDGED = {"one block": "/judge", "before and after": "/judge?beside=1"}
-ELSEWHERE = {"aids": "/aids", "bag": "/aids/bag", "string": "/aids/string", "drills": "/drills"}
+ELSEWHERE = {
+    "aids": "/aids",
+    "bag": "/aids/bag",
+    "string": "/aids/string",
+    "drills": "/drills",
+    "logbook": "/logbook",
+    "archive": "/archive",
+    "guide": "/guide",
+}
 VIEWS = ("today", "golfer", *STEPS)
 # Fewer things of their own: looked at in the states in which something may be missing.
 OTHERS = ("files", "practice", *JUDGED, "wall", "wall/finding", *ELSEWHERE)

@@ -12,6 +12,7 @@ from .units import speaks_one_system_of_units
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 PLANS = {"set-rig": "Rig", "set-beside": "Beside it", "set-proof": "Proof", "set-print": "Print"}
+STANDS = {"logbook": "[data-entry]", "archive": "main h1", "guide": "[data-section]"}
 SEE = {"see-eyes": "Where the eyes are", "see-map": "What moves it", "see-check": "Quick check"}
 VIEWS = [
     "today",
@@ -29,6 +30,10 @@ VIEWS = [
     "sensors",
     "files",
     "drills",
+    "logbook",
+    "time line",
+    "archive",
+    "guide",
     "aids",
     "bag",
     "string",
@@ -71,6 +76,18 @@ def visit(page: Page, view: str) -> None:
         page.locator("input[type=file]").set_input_files(file)
         page.get_by_role("button", name="Read it so").click()
         expect(page.locator("[data-check]")).to_be_visible()
+        return
+    if view == "time line":
+        [greta] = page.request.get("/api/golfers", params={"q": "Greta"}).json()["items"]
+        page.goto(f"/logbook?golfer={greta['golfer']['id']}")
+        page.get_by_role("button", name="Set the lesson of").first.click()
+        page.get_by_role("button", name="Set the lesson of").last.click()
+        expect(page.locator("[data-beside] [data-headline]")).to_be_visible()
+        return
+    if view in STANDS:
+        page.goto(f"/{view}")
+        expect(page.locator(STANDS[view]).first).to_be_visible()
+        page.wait_for_load_state("networkidle")
         return
     if view == "keep":
         page.goto(f"/lessons/{open_lesson(page)}/keep")

@@ -28,7 +28,8 @@ def full(coach):
 
 
 def test_every_kind_is_found_by_its_words_and_the_time_line_holds_them_all(coach, full):
-    assert sorts(log(coach, golfer=full["first"])) == set(SORTS) == {it.sort for it in _ARMS}
+    assert sorts(log(coach, golfer=full["first"])) | {"golfer"} == set(SORTS) == {it.sort for it in _ARMS}
+    assert sorts(log(coach, sorts=["golfer"])) == {"golfer"}
     times = [it["at"] for it in log(coach, golfer=full["first"])]
     assert times == sorted(times, reverse=True)
     for words, sort in (
@@ -63,10 +64,11 @@ def test_days_and_golfers_narrow_it_down_and_pages_follow_each_other(coach, full
     assert seen == {(it["sort"], it["id"]) for it in every}
 
 
-def test_a_lesson_tells_what_it_found_once_that_stands_ready_and_what_was_taken_back_is_gone(coach, full):
+def test_a_lesson_tells_what_it_found_in_the_time_line_and_what_was_taken_back_is_gone(coach, full):
     [lesson] = [it for it in log(coach, q="cut") if it["sort"] == "lesson"]
     headline = coach.get(f"/lessons/{lesson['id']}/findings")["headline"]
-    assert next(it for it in log(coach, q="cut") if it["sort"] == "lesson")["found"]["found"] == headline
+    line = log(coach, golfer=full["first"])
+    assert next(it for it in line if it["id"] == lesson["id"])["found"]["found"] == headline
     [change] = [it for it in log(coach, q="spot") if it["sort"] == "change"]
     coach.put(f"/changes/{change['id']}/voided", voided=True)
     assert "change" not in sorts(log(coach, q="spot"))

@@ -19,7 +19,7 @@ def _choose(page: Page, *names: str) -> None:
         page.get_by_role("dialog").get_by_role("radio", name=it, exact=True).tap()
 
 
-def test_from_the_complaint_to_a_change_a_drill_and_a_plan_on_the_demo(page: Page):
+def test_from_the_complaint_to_a_change_a_plan_and_the_printed_sheet_on_the_demo(page: Page):
     golfer, lesson = _demo(page, "Idris")
     page.goto(f"/lessons/{lesson}/judge")
     expect(page.locator("[data-headline]")).to_be_visible()
@@ -46,6 +46,20 @@ def test_from_the_complaint_to_a_change_a_drill_and_a_plan_on_the_demo(page: Pag
     following = page.locator("[data-next-session]")
     expect(following).to_contain_text("10 putts without any aid, before any other putt.")
     shot(page, "change-tablet")
+    # The sheet, two taps from the plan to paper; with the drill's station behind it where that is wanted.
+    page.get_by_role("link", name="The sheet to take home…").tap()
+    said = page.locator("[data-summary]")
+    for it in ("You leave putts short", "Putt to a zone past the hole", "The first week", "First thing next time"):
+        expect(said).to_contain_text(it)
+    sizes = []
+    for name in ("Print it", "With station and card"):
+        with page.expect_download() as saved:
+            page.get_by_role("button", name=name).tap()
+        content = saved.value.path().read_bytes()
+        assert content.startswith(b"%PDF-")
+        sizes.append(len(content))
+    assert sizes[1] > sizes[0]
+    step(page, "Change")
     # Somebody who says what is due says the retest now.
     found = page.request.get(f"/api/golfers/{golfer}/found").json()
     assert found["next"].startswith("Retest “Putt to a zone past the hole")

@@ -7,7 +7,7 @@ from typing import Literal
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
-from ...core.change.drill import CountGoal, Dose, Event, LevelGoal, ShareGoal
+from ...core.change.drill import CountGoal, Dose, Drill, Event, LevelGoal, ShareGoal
 from ...core.change.drill_station import Form, lacking, station_of
 from ...core.change.run import Next, Progress
 from ...core.change.scored import asks_of, is_read
@@ -307,6 +307,16 @@ def drill_in(desk: Desk, code: str, hand: Hand, units: InUnits) -> DrillOut | No
     return None if known is None else _drill(code, known, Drawn(bag(desk), hand, units))
 
 
+def station_in(desk: Desk, code: str, units: InUnits) -> Station | None:
+    """A drill's station as it is laid from the bag; None where there is no such drill."""
+    known = drills.drills_known(desk).get(code)
+    return None if known is None else _station(known.drill, bag(desk), units)
+
+
+def _station(it: Drill, owned: dict[str, int] | None, units: InUnits, form: Form = Form()) -> Station:
+    return station_of(it, _SPEED_FT, LEVELS["club"].spread_deg, owned, units, form)
+
+
 @dataclass(frozen=True, slots=True)
 class Drawn:
     """From what stations are drawn: what is in the bag, for which hand, in which units."""
@@ -334,7 +344,7 @@ def _laid(it: Station, units: InUnits) -> LaidOut:
 def _drill(code: str, it: Known, drawn: Drawn, stands: Progress | None = None) -> DrillOut:
     drill = it.drill
     form = Form(step=0 if stands is None else stands.next_step)
-    station = station_of(drill, _SPEED_FT, LEVELS["club"].spread_deg, drawn.owned, drawn.units, form)
+    station = _station(drill, drawn.owned, drawn.units, form)
     return DrillOut(
         code=code,
         name=drill.name,

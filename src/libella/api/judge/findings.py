@@ -178,12 +178,8 @@ def lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LessonFindings:
     return as_kept(_kept(desk, id, units))
 
 
-def _what(units: InUnits) -> str:
-    return f"findings, {units}"
-
-
 def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
-    what = _what(units)
+    what = f"findings, {units}"
 
     def make(whole: Desk, revision: int) -> str:
         before = kept.under_other_rules(whole, id, what, revision)
@@ -288,18 +284,9 @@ def findings_in(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
 
 def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     """A lesson's one sentence, wherever a lesson is told in one line."""
-    return _in_one_line(id, findings_in(desk, id, units))
-
-
-def _in_one_line(id: UUID, whole: LessonFindings) -> FoundOut:
+    whole = findings_in(desk, id, units)
     vial = next((it.vial for it in whole.links if it.name == whole.about), None)
     return FoundOut(lesson_id=id, found=whole.headline, next=whole.following, due=bool(whole.next), vial=vial)
-
-
-def found_if_ready(desk: Desk, golfer_id: UUID, id: UUID, units: InUnits) -> FoundOut | None:
-    """The same where it stands ready; None where it would have to be worked out first."""
-    answer = kept.ready(desk, golfer_id, id, _what(units))
-    return None if answer is None else _in_one_line(id, LessonFindings.model_validate_json(answer))
 
 
 def _band(it: LinkShown, whole: findings.WholeLesson) -> str:

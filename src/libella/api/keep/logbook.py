@@ -16,7 +16,7 @@ from ...lessons.keep.logbook import LogEntry, Sort, Sought
 from ...lessons.lesson.lessons import open_lessons
 from ...words.keep import logbook as words
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Words80, cursor, opened
-from ..judge.findings import FoundOut, found_if_ready
+from ..judge.findings import FoundOut, found_in
 
 router = APIRouter(tags=["logbook"])
 
@@ -32,7 +32,7 @@ class LogEntryOut(BaseModel):
     golfer: str
     lesson_id: UUID | None
     words: str
-    found: FoundOut | None = Field(description="of a lesson: what it came to, where that stands ready")
+    found: FoundOut | None = Field(description="of a lesson in a golfer's time line: what it came to")
 
 
 class LogPage(Page):
@@ -71,7 +71,7 @@ def look_up(
     if any(it.sort == "drill" for it in rows):
         names |= {code: it.drill.name for code, it in drills_known(desk).items()}
     more = cursor(rows[-1].at.isoformat(), rows[-1].id) if len(rows) == logbook.PAGE else None
-    items = [_entry(desk, it, names.get(it.code, ""), units) for it in rows]
+    items = [_entry(desk, it, names.get(it.code, ""), units, told=golfer is not None) for it in rows]
     return LogPage(items=items, next=more, nothing="" if items or after else words.nothing_found(q))
 
 
@@ -79,7 +79,7 @@ def _zoned(at: datetime | None) -> datetime | None:
     return at.replace(tzinfo=UTC) if at is not None and at.tzinfo is None else at
 
 
-def _entry(desk: Desk, it: LogEntry, name: str, units: InUnits) -> LogEntryOut:
+def _entry(desk: Desk, it: LogEntry, name: str, units: InUnits, *, told: bool) -> LogEntryOut:
     return LogEntryOut(
         sort=it.sort,
         name=words.SORT_NAMES[it.sort],
@@ -89,14 +89,9 @@ def _entry(desk: Desk, it: LogEntry, name: str, units: InUnits) -> LogEntryOut:
         golfer=it.golfer,
         lesson_id=it.lesson_id,
         words=words.entry_said(it.sort, it.words, it.code, name, it.size, units),
-        found=_found(desk, it, units),
+        # In one golfer's time line each lesson says what it found; over all golfers that would be worked out for ever.
+        found=found_in(desk, it.id, units) if told and it.sort == "lesson" else None,
     )
-
-
-def _found(desk: Desk, it: LogEntry, units: InUnits) -> FoundOut | None:
-    if it.sort != "lesson" or it.golfer_id is None:
-        return None
-    return found_if_ready(desk, it.golfer_id, it.id, units)
 
 
 @router.get("/due")

@@ -9,11 +9,15 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.keep.caution import Case
+from ...exchange.card_sheet import card_sheet
 from ...exchange.golfer_sheet import Told, golfer_sheet
 from ...exchange.paper import PaperName, Sheet
+from ...exchange.station_sheet import station_sheet
 from ...lessons.desk.desk import Desk
 from ...lessons.keep import cautions, sheets
+from ...lessons.keep.cards import cards_of
 from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
+from ...words.judge.chosen import PLAIN
 from ...words.keep import summary as words
 from ...words.keep.caution import cautions_said
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
@@ -27,6 +31,7 @@ router = APIRouter(tags=["summary"])
 class DrillBrief(BaseModel):
     """The drill that is taken home."""
 
+    code: str
     name: str
     steps: list[str]
     goal: str
@@ -81,11 +86,14 @@ def on_paper(
     form: Literal["pdf", "svg"] = Query("pdf"),
     paper: PaperName = Query("a4"),
     sheet: int = Query(1, ge=1),
+    whole: bool = Query(False, description="with the drill’s station and the lesson’s set-up card behind it"),
     units: InUnits = "metric",
 ) -> Response:
     """The sheet the golfer takes home."""
     it = of_lesson(desk, id, units)
     sheets_, title = sheets_of(it, paper)
+    if whole:
+        sheets_ = [*sheets_, *_behind(desk, id, it, paper, units)]
     return printed(sheets_, title, "golfers-sheet", form, paper, sheet)
 
 
@@ -106,6 +114,21 @@ def sheets_of(it: SummaryOut, paper: PaperName) -> tuple[Sequence[Sheet], str]:
     return golfer_sheet(told, title, it.under, paper), title
 
 
+def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName, units: InUnits) -> list[Sheet]:
+    """What is laid and how to stand, each on a sheet of its own; none of what there is none of."""
+    lesson = lesson_sheet(desk, id).lesson
+    found: list[Sheet] = []
+    station = practice.station_in(desk, it.drill.code, units) if it.drill else None
+    if it.drill is not None and station is not None:
+        found += station_sheet(station, labelled(it.drill.name, it.invented), lesson.hand, units, paper)
+    card = next((one for one in cards_of(desk, lesson.golfer_id) if one.row.lesson_id == id), None)
+    if card is not None:
+        title = labelled(f"{it.golfer}: set-up card", it.invented)
+        mind = cautions_said(cautions.of_golfer(desk, lesson.golfer_id, "card"))
+        found += card_sheet(card.card, title, card.row.note, mind, lesson.hand, units, paper)
+    return found
+
+
 def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     lesson, golfer = sheet.lesson, sheet.golfer
     found = findings.findings_in(desk, lesson.id, units)
@@ -117,7 +140,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     first = [one for one in plan.sessions if one.items and one.week == plan.sessions[0].week] if plan else []
     code = next((item.drill for one in first for item in one.items if item.kind == "drill"), "")
     drill = practice.drill_in(desk, code, lesson.hand, units)
-    return SummaryOut(
+    told = SummaryOut(
         golfer=golfer.name,
         under=words.under_said(lesson.place, lesson.started_at.date()),
         complaint=change.complaint_words,
@@ -125,7 +148,9 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         picture=found.picture,
         picture_words=found.picture_words,
         change=[it for it in (held.what, held.feel, held.words) if it] if held else [],
-        drill=DrillBrief(name=drill.name, steps=drill.steps, goal=drill.goal, dose=drill.dose, stage=drill.stage)
+        drill=DrillBrief(
+            code=code, name=drill.name, steps=drill.steps, goal=drill.goal, dose=drill.dose, stage=drill.stage
+        )
         if drill
         else None,
         week=[words.session_said(one.day, [it.words for it in one.items], one.words) for one in first],
@@ -134,6 +159,28 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
         invented=lesson.invented,
+    )
+    return _plain(told, units) if golfer.level in PLAIN else told
+
+
+def _plain(it: SummaryOut, units: InUnits) -> SummaryOut:
+    """The same without degrees."""
+
+    def plain(said: list[str]) -> list[str]:
+        return [words.plainly(one, units) for one in said]
+
+    drill = it.drill
+    if drill is not None:
+        goal, steps = words.plainly(drill.goal, units), plain(drill.steps)
+        drill = drill.model_copy(update={"goal": goal, "steps": steps})
+    return it.model_copy(
+        update={
+            "found": plain(it.found),
+            "change": plain(it.change),
+            "drill": drill,
+            "week": plain(it.week),
+            "first_check": words.plainly(it.first_check, units),
+        }
     )
 
 

@@ -54,15 +54,6 @@ def of_block(desk: Desk, id: UUID, what: str, make: Make) -> str:
         return _kept(whole, golfer_id, id, what, make)
 
 
-def ready(desk: Desk, golfer_id: UUID, about_id: UUID, what: str) -> str | None:
-    """An answer that stands ready, as old as the data and the rules are; None where it would have to be made."""
-    with desk.transaction() as session:
-        answer = session.get(KeptAnswerRow, (desk.studio_id, about_id, what))
-        if answer is None or (answer.revision, answer.rules) != (_revision(desk, session, golfer_id), rules()):
-            return None
-        return answer.answer
-
-
 def under_other_rules(desk: Desk, id: UUID, what: str, revision: int) -> str | None:
     """The answer about a lesson that older rules gave of the same data; None where there is none."""
     with desk.transaction() as session:

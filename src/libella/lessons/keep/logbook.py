@@ -64,12 +64,14 @@ class Sought:
 
 @dataclass(frozen=True, slots=True)
 class _Arm:
-    """Where entries of one sort come from: all as SQL; `words` is what an index is kept of, where there are many."""
+    """Where entries of one sort come from: all as SQL; `words` is what an index is kept of, where there are many, and
+    `shows` what is shown of it, where that is another thing."""
 
     sort: Sort
     table: str
     at: str
     words: str = "''"
+    shows: str = ""
     lesson: str = "null::uuid"
     golfer: str = "t.golfer_id"
     code: str = "''"
@@ -79,10 +81,12 @@ class _Arm:
 
 
 _ARMS: Final = (
-    _Arm("golfer", "golfer", "t.updated_at", "t.name || ' ' || t.notes", golfer="t.id"),
+    _Arm("golfer", "golfer", "t.updated_at", "t.name || ' ' || t.notes", shows="t.notes", golfer="t.id"),
     _Arm(
         "lesson", "lesson", "t.started_at",
         "t.place || ' ' || t.conditions || ' ' || t.sheet_note || ' ' || coalesce(t.complaint ->> 'said', '')",
+        shows="concat_ws(' · ', nullif(t.place, ''), nullif(t.conditions, ''), nullif(t.complaint ->> 'said', ''), "
+        "nullif(t.sheet_note, ''))",
         lesson="t.id", where="t.voided_at is null",
     ),
     _Arm("station", "station", "t.laid_at", code="t.rig_kind", size="t.distance_m", of_lesson=True),
@@ -97,6 +101,7 @@ _ARMS: Final = (
     _Arm(
         "kit", "noted_change", "t.made_at",
         "t.words || ' ' || coalesce(t.kit ->> 'putter', '') || ' ' || coalesce(t.kit ->> 'ball', '')",
+        shows="concat_ws(' · ', nullif(t.words, ''), nullif(t.kit ->> 'putter', ''), nullif(t.kit ->> 'ball', ''))",
         where="not t.voided and t.kit is not null",
     ),
     _Arm(
@@ -114,11 +119,11 @@ _ARMS: Final = (
 
 
 def look_up(desk: Desk, sought: Sought) -> Sequence[LogEntry]:
-    """A page of the logbook, newest first."""
+    """A page of the logbook, newest first; golfers themselves only where they are searched or asked for."""
     words = re.findall(r"\w+", sought.words)[:_MOST_WORDS]
     if sought.words.strip() and not words:
         return []
-    arms = [it for it in _ARMS if not sought.sorts or it.sort in sought.sorts]
+    arms = [it for it in _ARMS if (it.sort in sought.sorts if sought.sorts else words or it.sort != "golfer")]
     codes = _codes(desk, sought.words) if words else []
     facts: dict[str, Any] = {
         "studio": desk.studio_id,
@@ -163,7 +168,7 @@ def _query(arm: _Arm, sought: Sought, searched: bool) -> str:
         where.append(f"({arm.at}, t.id) < (:before_at, :before_id)")
     return (
         f"select '{arm.sort}' as sort, t.id, {golfer} as golfer_id, {lesson} as lesson_id, {arm.at} as at, "
-        f"{arm.words} as words, {arm.code} as code, {arm.size} as size from {arm.table} t {beside} "
+        f"{arm.shows or arm.words} as words, {arm.code} as code, {arm.size} as size from {arm.table} t {beside} "
         f"where {' and '.join(where)} order by {arm.at} desc, t.id desc limit :most"
     )
 

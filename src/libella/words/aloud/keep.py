@@ -50,6 +50,8 @@ def _sheet_aloud(it: Reading) -> None:
         ["Clean roll: 10 putts.", "Lids: 10 set-downs.", "Lids: 10 set-downs."],
         "About 8 of 15 minutes.",
     )
+    for degrees in (0.1, 0.6, 1.0, 1.5, 4.0):
+        it.say("keep", summary.plainly, f"Within {degrees:g}° either side.", it.units)
     it.say("keep", summary.under_said, "The Ropewalk", date(2026, 4, 3))
 
 

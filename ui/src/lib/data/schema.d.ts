@@ -5403,6 +5403,8 @@ export interface components {
          * @description The drill that is taken home.
          */
         DrillBrief: {
+            /** Code */
+            code: string;
             /** Name */
             name: string;
             /** Steps */
@@ -8066,7 +8068,7 @@ export interface components {
             lesson_id: string | null;
             /** Words */
             words: string;
-            /** @description of a lesson: what it came to, where that stands ready */
+            /** @description of a lesson in a golfer's time line: what it came to */
             found: components["schemas"]["FoundOut"] | null;
         };
         /**
@@ -28005,6 +28007,8 @@ export interface operations {
                 form?: "pdf" | "svg";
                 paper?: "a4" | "letter";
                 sheet?: number;
+                /** @description with the drill’s station and the lesson’s set-up card behind it */
+                whole?: boolean;
                 /** @description Units of lengths in sentences and drawings. */
                 units?: "metric" | "feet";
             };

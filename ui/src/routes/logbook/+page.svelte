@@ -114,8 +114,8 @@
         </p>
         <div class="min-w-0">
           {#if to}<a class="flex min-h-11 flex-col justify-center hover:underline" href={to}>
-              {#if !golferId && it.golfer && it.sort !== 'golfer'}<b class="wrap-break-word">{it.golfer}</b>{/if}
-              <span class="leading-snug wrap-break-word">{it.words || it.golfer}</span>
+              {#if !golferId && it.golfer}<b class="wrap-break-word">{it.golfer}</b>{/if}
+              <span class="leading-snug wrap-break-word">{it.words}</span>
             </a>{:else}<p class="flex min-h-11 items-center leading-snug wrap-break-word">{it.words}</p>{/if}
           {#if it.found}
             <p class="font-semibold"><Said text={it.found.found} /></p>

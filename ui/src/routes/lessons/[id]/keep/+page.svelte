@@ -21,12 +21,12 @@
     (note: string) => noteSheet(id, note),
     () => (typed = null)
   )
-  const printing = createAsk(() =>
+  const printing = createAsk((whole: boolean) =>
     save(
       api.GET('/api/lessons/{id}/golfers-sheet', {
         params: {
           path: { id },
-          query: { paper: settings.units === 'feet' ? 'letter' : 'a4', units: settings.units }
+          query: { paper: settings.units === 'feet' ? 'letter' : 'a4', whole, units: settings.units }
         },
         parseAs: 'blob'
       }),
@@ -45,11 +45,18 @@
         <h1 class="wide text-2xl">The sheet to take home</h1>
         <p class="text-faded">{it.golfer} · {it.under}</p>
       </div>
-      <button
-        class="button primary min-h-14 px-6 text-lg"
-        disabled={printing.isPending}
-        onclick={() => printing.mutate(undefined)}>{printing.isPending ? 'Drawing…' : 'Print it'}</button
-      >
+      <div class="flex flex-wrap gap-2">
+        {#if it.drill}
+          <button class="button min-h-14" disabled={printing.isPending} onclick={() => printing.mutate(true)}
+            >With station and card</button
+          >
+        {/if}
+        <button
+          class="button primary min-h-14 px-6 text-lg"
+          disabled={printing.isPending}
+          onclick={() => printing.mutate(false)}>{printing.isPending ? 'Drawing…' : 'Print it'}</button
+        >
+      </div>
     </div>
     {#if it.missing}<p class="mt-3 text-lg" data-missing>{it.missing}</p>{/if}
     {#if it.complaint}<p class="mt-3 text-lg">{it.complaint}</p>{/if}
