@@ -1,4 +1,4 @@
-"""Over the years: what was noted is found again, two lessons are set beside each other, everything goes out and comes in."""
+"""Over the years: what was noted is found again, lessons stand beside each other, everything goes out and in."""
 
 import re
 
@@ -23,7 +23,7 @@ def test_the_logbook_finds_a_lesson_and_sets_two_of_its_golfer_beside_each_other
     assert first is not None
     told = page.request.get(f"/api{first.removesuffix('/judge')}/findings").json()["headline"]
     expect(lessons.first).to_contain_text(told)
-    beside = page.get_by_role("button", name=re.compile("^Set the lesson of"))
+    beside = page.get_by_role("button", name=re.compile("the lesson of"))
     beside.first.tap()
     beside.last.tap()
     expect(page.locator("[data-beside] [data-headline]")).to_be_visible()
@@ -61,7 +61,7 @@ def test_what_is_due_stands_on_today_and_help_opens_at_its_place(page: Page):
     ]  # fmt: skip
     page.route("**/api/due", lambda route: route.fulfill(json=due))
     page.goto("/")
-    listed = page.locator("[data-due]")
+    listed = page.locator("[data-due-list]")
     expect(listed).to_contain_text("Retest “Aim over a spot”.")
     listed.get_by_role("link").tap()
     expect(page.get_by_role("heading", name="Wim Adeyari")).to_be_visible()

@@ -14,7 +14,7 @@
 </script>
 
 {#if rows.length}
-  <section aria-labelledby="due" class="mt-8" data-due>
+  <section aria-labelledby="due" class="mt-8" data-due-list>
     <h2 id="due" class="wide border-b-2 border-ink pb-1 text-xl">Due</h2>
     <ul>
       {#each shown as it (it.kind + it.golfer_id + it.lesson_id + it.words)}

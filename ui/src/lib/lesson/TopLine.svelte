@@ -65,7 +65,9 @@
       <span class="font-semibold text-danger">! {link}</span>
     {:else}
       <span class:font-semibold={outbox.waiting.length}
-        >{link === 'saved' ? '●' : '◌'} <span class={link === 'saved' ? 'max-sm:sr-only' : ''}>{link}</span></span
+        >{link === 'saved' ? '●' : '◌'}
+        {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
+          >{:else}{link}{/if}</span
       >
     {/if}
   </span>

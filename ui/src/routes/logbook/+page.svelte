@@ -126,7 +126,7 @@
           <button
             class="button"
             aria-pressed={chosen.some((one) => one.id === it.id)}
-            aria-label="Set the lesson of {day(it.at)} beside another"
+            aria-label="{chosen.some((one) => one.id === it.id) ? 'Chosen' : 'Beside…'} the lesson of {day(it.at)}"
             onclick={() => choose(it)}>{chosen.some((one) => one.id === it.id) ? 'Chosen' : 'Beside…'}</button
           >
         {:else if it.sort === 'golfer' && it.golfer_id}
