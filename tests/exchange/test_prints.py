@@ -24,7 +24,7 @@ from libella.core.measure.constants import BALL_M
 from libella.core.measure.limits import OutOfLimits
 from libella.core.set.proof import Proof
 from libella.core.set.station import Station
-from libella.exchange.card_sheet import card_sheet
+from libella.exchange.card_sheet import Said, card_sheet
 from libella.exchange.paper import FOOT, MARGIN, OVERLAP, paper_size, pdf, tiled
 from libella.exchange.station_sheet import station_sheet
 from libella.words.keep.caution import cautions_said
@@ -196,7 +196,7 @@ def test_the_mirrors_overlay_fits_one_sheet_with_its_marks_in_true_size(paper):
 def test_a_set_up_card_says_every_size_and_draws_to_the_scale_it_names():
     kept = Kept(Estimate(5, 2, 8), Estimate(30, 27, 33), 3.0, Estimate(0.1, -0.4, 0.6))
     card = Card({"inside": 35.0}, {"ball_toes_m": 0.24, "stance_m": 0.3}, kept, None, (10, 50))
-    [sheet] = card_sheet(card, "A golfer: set-up card", "a word", ["Mind this."], "right", "metric", "a4")
+    [sheet] = card_sheet(card, Said("A golfer: set-up card", "a word", ["Mind this."]), "right", "metric", "a4")
     for said in (
         "35 mm further in",
         "Ball to the toes: 24 cm",

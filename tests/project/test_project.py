@@ -99,6 +99,8 @@ def test_the_front_end_computes_nothing_of_the_job():
 MANY_PARAMETERS = {
     "problem": "the members of RFC 9457",
     "print_card": "each is a part of the address",
+    "on_paper": "each is a part of the address",
+    "look_up": "each is a part of the address",
     "one": "each is a part of a print's address, or who asks",
     "line": "two points and how they are drawn",
     "reader_station": "the sizes of a putt and its reader, told apart by name in a file",

@@ -1,6 +1,7 @@
 """A set-up card on paper: what to change, distances and marks, both drawings; and the overlay for the mirror."""
 
 from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
 
 from ..core.golfer.hand import Hand
 from ..core.keep.card import Card
@@ -14,13 +15,20 @@ from .svg import drawn, text
 _DRAWN_MM = 80.0
 
 
-def card_sheet(
-    card: Card, title: str, note: str, mind: Sequence[str], hand: Hand, units: Units, paper: PaperName
-) -> tuple[Sheet, ...]:
-    """One sheet, or more where what there is to say does not fit one; `mind`: cautions that apply."""
+@dataclass(frozen=True, slots=True)
+class Said:
+    """What a card says beside its sizes: its title, the coach's note, cautions that apply."""
+
+    title: str
+    note: str
+    mind: Sequence[str]
+
+
+def card_sheet(card: Card, said: Said, hand: Hand, units: Units, paper: PaperName) -> tuple[Sheet, ...]:
+    """One sheet, or more where what there is to say does not fit one."""
     width, height = paper_size(paper)
     inside = card.kept.inside
-    body = text(MARGIN, MARGIN + 6, title, size=6, weight=700)
+    body = text(MARGIN, MARGIN + 6, said.title, size=6, weight=700)
     y = MARGIN + 14
     x = MARGIN
     tall = 0.0
@@ -36,7 +44,7 @@ def card_sheet(
     parts: list[tuple[str, Iterable[str], str]] = [
         ("Change", [change_words(card, units)] if card.position else [], "□"),
         ("Stand like this", [f"{name}: {size}" for name, size in card_rows(card, units)], "□"),
-        ("Note", [note] if note else [], ""),
-        ("Mind", mind, "!"),
+        ("Note", [said.note] if said.note else [], ""),
+        ("Mind", said.mind, "!"),
     ]
-    return written(Sheet(width, height, body), y + tall + 8, parts, title)
+    return written(Sheet(width, height, body), y + tall + 8, parts, said.title)

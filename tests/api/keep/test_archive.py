@@ -23,9 +23,9 @@ from libella.exchange.archive import form, work
 from libella.exchange.spreadsheet import from_spreadsheet
 from libella.lessons.desk.desk import open_desk
 from libella.lessons.keep import archive_work
-from libella.lessons.keep.archive_rows import FILES, LEFT_OUT, SECRETS, kinds
 from libella.store.server.database import connect, migrate
 from libella.store.tables import Stored
+from libella.store.whole.kinds import FILES, LEFT_OUT, SECRETS, kinds
 
 from ...conftest import Coach, demo_database, new_database
 from .whole_studio import fill

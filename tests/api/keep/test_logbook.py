@@ -7,7 +7,8 @@ import uuid6
 from sqlalchemy import text
 
 from libella.lessons.keep import logbook
-from libella.lessons.keep.logbook import _ARMS, SORTS
+from libella.lessons.keep.logbook import SORTS
+from libella.store.logbook import ARMS
 from tests.api.change.test_changes import aimed_right, chosen
 from tests.conftest import now
 
@@ -28,7 +29,7 @@ def full(coach):
 
 
 def test_every_kind_is_found_by_its_words_and_the_time_line_holds_them_all(coach, full):
-    assert sorts(log(coach, golfer=full["first"])) | {"golfer"} == set(SORTS) == {it.sort for it in _ARMS}
+    assert sorts(log(coach, golfer=full["first"])) | {"golfer"} == set(SORTS) == {it.sort for it in ARMS}
     assert sorts(log(coach, sorts=["golfer"])) == {"golfer"}
     times = [it["at"] for it in log(coach, golfer=full["first"])]
     assert times == sorted(times, reverse=True)

@@ -5,8 +5,10 @@ import re
 import pytest
 import uuid6
 
+from libella.words.keep.summary import plainly
 from tests.api.change.test_changes import aimed_right, chosen
 from tests.api.change.test_practice import planned
+from tests.conftest import now
 
 
 @pytest.fixture
@@ -80,3 +82,27 @@ def test_the_sheet_of_a_voided_lesson_takes_no_more_words(coach, taken):
     coach.put(f"/lessons/{taken.id}/voided", voided=True, reason="test")
     coach.put(f"/lessons/{taken.id}/sheet-note", 409, note="Late.")
     coach.get(f"/lessons/{uuid6.uuid7()}/summary", 404)
+
+
+def test_whoever_starts_out_reads_no_degrees(coach):
+    golfer = coach.golfer(level="starting")["id"]
+    told, _ = aimed_right(coach, golfer)
+    chosen(coach, told.id)
+    planned(coach, told.id)
+    it = summary(coach, told.id)
+    said = [*it["found"], *it["change"], *it["week"], it["first_check"], it["drill"]["goal"], *it["drill"]["steps"]]
+    assert not [one for one in said if "°" in one]
+    assert plainly("Within 0.5° either side.", "feet") == "Within a finger’s width at 10 ft either side."
+    assert plainly("It points 1.6° right.", "metric") == "It points a hand’s width at 3 m right."
+
+
+def test_station_and_card_come_behind_the_sheet(coach, client, taken):
+    at = {"lesson_id": taken.id}
+    coach.put(f"/set-ups/{uuid6.uuid7()}", **at, values={"stance_m": 0.3}, taken_at=now())
+    coach.put(f"/set-up-cards/{uuid6.uuid7()}", **at, note="narrow", kept_at=now())
+    ask = f"/api/lessons/{taken.id}/golfers-sheet"
+    alone, whole = (client.get(ask, params={"form": "svg", "whole": it}) for it in (False, True))
+    sheets = int(whole.headers["x-sheets"])
+    assert alone.text == whole.text and sheets >= int(alone.headers["x-sheets"]) + 2
+    told = [client.get(ask, params={"form": "svg", "whole": True, "sheet": n + 1}).text for n in range(sheets)]
+    assert "Kit check" in "".join(told) and "Stand like this" in told[-1]

@@ -26,6 +26,7 @@ from ...lessons.golfer.golfers import golfer
 from ...lessons.set.bag import bag
 from ...words.change import practice as words
 from ...words.keep.caution import cautions_said
+from ...words.shared.label import labelled
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, ShortWords, VoidIn
 from ..set.stations import AidIn, LaidIn, LaidOut
 
@@ -244,7 +245,8 @@ def calendar(desk: AtDesk, id: UUID) -> Response:
     """The plan as a calendar file."""
     it = practice.practice(desk, id)
     told = _plan(it)
-    name = golfer(desk, it.kept.golfer_id).name
+    who = golfer(desk, it.kept.golfer_id)
+    name = labelled(who.name, who.invented)
     days = [(one.day, one.words, [item.words for item in one.items]) for one in told.sessions if one.items]
     return Response(calendar_of(str(id), name, days, it.kept.made_at), media_type="text/calendar; charset=utf-8")
 

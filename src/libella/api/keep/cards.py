@@ -9,14 +9,15 @@ from pydantic import BaseModel, Field
 
 from ...core.keep.card import mirror_overlay
 from ...core.measure.units import Units
-from ...exchange.card_sheet import card_sheet
+from ...exchange.card_sheet import Said, card_sheet
 from ...exchange.paper import PaperName, Sheet, tiled
 from ...lessons.keep import cards, cautions
 from ...lessons.keep.cards import KeptCard
 from ...words.keep.card import card_rows, change_words
 from ...words.keep.caution import cautions_said
+from ...words.shared.label import labelled
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20, Words80
-from .prints import labelled, printed
+from .prints import printed
 
 router = APIRouter(tags=["cards"])
 
@@ -95,7 +96,7 @@ def print_card(
     sheets: tuple[Sheet, ...]
     if what == "card":
         mind = cautions_said(cautions.of_golfer(desk, golfer.id, "card"))
-        sheets = card_sheet(kept.card, title, kept.row.note, mind, hand, units, paper)
+        sheets = card_sheet(kept.card, Said(title, kept.row.note, mind), hand, units, paper)
     else:
         sheets = tiled(mirror_overlay(hand, kept.card.zone_mm, kept.card.marks, kept.card.nose), title, paper)
     return printed(sheets, title, f"set-up-{what}", form, paper, sheet)

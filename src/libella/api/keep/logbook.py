@@ -88,7 +88,7 @@ def _entry(desk: Desk, it: LogEntry, name: str, units: InUnits, *, told: bool) -
         golfer_id=it.golfer_id,
         golfer=it.golfer,
         lesson_id=it.lesson_id,
-        words=words.entry_said(it.sort, it.words, it.code, name, it.size, units),
+        words=words.entry_said(it.sort, " ".join(it.words.split()), it.code, name, it.size, units),
         # In one golfer's time line each lesson says what it found; over all golfers that would be worked out for ever.
         found=found_in(desk, it.id, units) if told and it.sort == "lesson" else None,
     )

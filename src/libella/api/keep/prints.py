@@ -15,6 +15,7 @@ from ...exchange.paper import PaperName, Sheet, pdf, tiled
 from ...exchange.station_sheet import station_sheet
 from ...lessons.desk.desk import studio
 from ...lessons.set.plans import proof_of
+from ...words.shared.label import labelled
 from ..base.shapes import AtDesk, InUnits, Words80
 from ..set.stations import PlannedIn
 
@@ -78,11 +79,6 @@ def printed(
     return Response(sheets[sheet - 1].svg, media_type="image/svg+xml", headers=headers)
 
 
-def labelled(title: str, invented: bool) -> str:
-    """The title of what is printed of the invented demo says so."""
-    return f"{title} · invented demo" if invented else title
-
-
 def _sheets(
     name: str, station: Station, plan: PrintIn, paper: PaperName, units: InUnits, *, invented: bool
 ) -> tuple[tuple[Sheet, ...], str]:
@@ -90,4 +86,5 @@ def _sheets(
         title = labelled(plan.title or "Station sheet", invented)
         return station_sheet(station, title, plan.hand, units, paper), title
     print_ = template(name)
-    return tiled(print_.draw(station, plan.hand, units), print_.name, paper), print_.name
+    title = labelled(print_.name, invented)
+    return tiled(print_.draw(station, plan.hand, units), title, paper), title

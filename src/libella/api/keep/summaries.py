@@ -9,7 +9,7 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.keep.caution import Case
-from ...exchange.card_sheet import card_sheet
+from ...exchange.card_sheet import Said, card_sheet
 from ...exchange.golfer_sheet import Told, golfer_sheet
 from ...exchange.paper import PaperName, Sheet
 from ...exchange.station_sheet import station_sheet
@@ -20,10 +20,11 @@ from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
 from ...words.judge.chosen import PLAIN
 from ...words.keep import summary as words
 from ...words.keep.caution import cautions_said
+from ...words.shared.label import labelled
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
 from ..change import changes, practice
 from ..judge import findings
-from .prints import labelled, printed
+from .prints import printed
 
 router = APIRouter(tags=["summary"])
 
@@ -125,7 +126,7 @@ def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName, units: InUni
     if card is not None:
         title = labelled(f"{it.golfer}: set-up card", it.invented)
         mind = cautions_said(cautions.of_golfer(desk, lesson.golfer_id, "card"))
-        found += card_sheet(card.card, title, card.row.note, mind, lesson.hand, units, paper)
+        found += card_sheet(card.card, Said(title, card.row.note, mind), lesson.hand, units, paper)
     return found
 
 

@@ -4,7 +4,7 @@ share, or what its name says, stands here."""
 from collections.abc import Mapping
 from typing import Final
 
-from ...lessons.keep.archive_rows import FILES, Column, Kind
+from ...store.whole.kinds import FILES, Column, Kind
 
 _SHARED: Final[Mapping[str, str]] = {
     "id": "its own id, a UUIDv7: it stays the same wherever it is read",

@@ -1,6 +1,6 @@
 """What an archive looks like: its files, the shape of every row, its schema and its data dictionary.
 
-All of it follows from the tables (`lessons.keep.archive_rows.kinds`): there is no second list that could fall behind.
+All of it follows from the tables (`store.whole.kinds.kinds`): there is no second list that could fall behind.
 """
 
 import re
@@ -12,7 +12,7 @@ from typing import Annotated, Any, Final, Literal, get_args, get_origin
 from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, Field, TypeAdapter, create_model
 
 from ...lessons.desk.names import is_markup
-from ...lessons.keep.archive_rows import FILES, LEFT_OUT, Column, Kind, kinds
+from ...store.whole.kinds import FILES, LEFT_OUT, Column, Kind, kinds
 from .dictionary import says_of
 
 FORMAT: Final = "libella-archive"

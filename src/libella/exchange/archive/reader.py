@@ -14,8 +14,8 @@ from PIL import Image, UnidentifiedImageError
 from pydantic import ValidationError
 
 from ...core.measure.limits import OutOfLimits
-from ...lessons.keep.archive_rows import FILES, Kind, kinds
 from ...lessons.keep.archive_work import Damage, Found
+from ...store.whole.kinds import FILES, Kind, kinds
 from ..columns import MAPPING
 from ..photo import MOST_BYTES, MOST_PIXELS
 from ..sheet import LARGEST_FILE

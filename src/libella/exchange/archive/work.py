@@ -14,9 +14,10 @@ from ...core.measure.limits import OutOfLimits
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
 from ...lessons.keep import archive_work, sound
-from ...lessons.keep.archive_rows import Scope, TakeIn, Taken
 from ...lessons.keep.archive_work import Found
 from ...lessons.keep.imports import Cancelled
+from ...store.whole.rows import Scope
+from ...store.whole.take_in import TakeIn, Taken
 from .reader import Archive
 from .writer import Papers, write
 
@@ -32,7 +33,7 @@ def make_archive(desk: Desk, id: UUID, papers: Papers) -> None:
     with _work(desk, id), tempfile.SpooledTemporaryFile(_MEMORY) as file, desk.transaction() as session:
         # One state of all tables, whatever is written meanwhile.
         session.connection(execution_options={"isolation_level": "REPEATABLE READ"})
-        write(file, desk, session, scope, _papers(desk, scope, papers), _seldom(desk, id))
+        write(file, session, scope, _papers(desk, scope, papers), _seldom(desk, id))
         file.seek(0)
         archive_work.keep_file(desk, id, file)
         archive_work.end(desk, id, "made")
@@ -86,7 +87,7 @@ def _take(desk: Desk, session: Session, archive: Archive, progress: Callable[[in
     # Set down, taken in, read again: the third is counted as much as the first.
     rows = sum(it.rows for it in told.tables)
     done, total = 0, 2 * rows
-    into = TakeIn(desk, session)
+    into = TakeIn(session, desk.studio_id)
     for kind, table in archive.tables():
         into.begin(kind, table.columns)
         for some, count in archive.rows(kind):

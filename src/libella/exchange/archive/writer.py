@@ -13,9 +13,9 @@ from zipfile import ZIP_DEFLATED, ZipFile, ZipInfo
 from sqlalchemy.orm import Session
 
 from ... import __version__
-from ...lessons.desk.desk import Desk
-from ...lessons.keep.archive_rows import Kind, Scope, counted, files_of, kinds, rows_of, subject_of, table_of
 from ...lessons.values import KeptGolfer
+from ...store.whole.kinds import Kind, kinds
+from ...store.whole.rows import Scope, counted, files_of, rows_of, subject_of, table_of
 from . import form
 
 Progress = Callable[[int, int], None]
@@ -51,14 +51,14 @@ class _Out:
 
 
 def write(
-    to: IO[bytes], desk: Desk, session: Session, scope: Scope, papers: Iterable[tuple[str, bytes]], progress: Progress
+    to: IO[bytes], session: Session, scope: Scope, papers: Iterable[tuple[str, bytes]], progress: Progress
 ) -> None:
     """Write the archive of a scope, of one state of the tables; `papers` come last.
 
     What `session` sees must not change meanwhile: it is opened so that it does not.
     """
     at = datetime.now(UTC)
-    name, invented = subject_of(session, desk, scope.golfer_id)
+    name, invented = subject_of(session, scope)
     counts = counted(session, scope)
     total, done = sum(counts.values()), 0
     out, tables = _Out(to, at), list[dict[str, object]]()

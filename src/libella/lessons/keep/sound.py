@@ -4,11 +4,26 @@ from collections.abc import Callable, Iterator
 from typing import Final
 from uuid import UUID
 
-from sqlalchemy import select
+from sqlalchemy import select, union
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
-from ...store.tables import BlockRow, LessonRow, StationRow
+from ...store.tables import (
+    AimSeriesRow,
+    BlockRow,
+    ComparisonRow,
+    EyeTakeRow,
+    FindingAnswerRow,
+    FirstLookRow,
+    LessonRow,
+    QuickCheckRow,
+    SensorRow,
+    SetUpRow,
+    SightTestRow,
+    StationRow,
+    StrokeRow,
+    ToolCheckRow,
+)
 from ..change.changes import changes_held
 from ..change.complaints import complaint_of
 from ..change.drills import drills_known, runs_of
@@ -20,7 +35,7 @@ from ..golfer.rounds import rounds_of
 from ..judge.bands import bands_now
 from ..judge.comparisons import comparisons_of
 from ..judge.findings import answers_of, told_then
-from ..judge.ledger import ledger_of
+from ..judge.ledger import every_batch, ledger_of
 from ..judge.line_joins import joins_of
 from ..lesson.lessons import LessonSheet, every_lesson_of, in_lesson
 from ..set.bag import bag, checked_bag, checked_spreads, spreads
@@ -40,6 +55,11 @@ _OF_STUDIO: Final[tuple[Callable[[Desk], object], ...]] = (pauses_of, bands_now,
 _OF_GOLFER: Final[tuple[Callable[[Desk, UUID], object], ...]] = (
     kits_of, rounds_of, joins_of, cards_of, changes_held, practice_now,
 )  # fmt: skip
+_MORE: Final = (
+    AimSeriesRow, ComparisonRow, EyeTakeRow, FindingAnswerRow, FirstLookRow, QuickCheckRow, SensorRow, SetUpRow,
+    SightTestRow, StrokeRow, ToolCheckRow,
+)  # fmt: skip
+"""Tables of what is read in a lesson beside its putts."""
 _OF_LESSON: Final[tuple[Callable[[Desk, UUID], object], ...]] = (
     comparisons_of, plans_in, checked_tools, checks_of, sensors_of,
 )  # fmt: skip
@@ -84,19 +104,36 @@ def _read(desk: Desk, id: UUID) -> Iterator[int]:
         read(desk, id)
     for laid in _laid(desk, id):
         entry_of(laid).station()
-    for lesson, blocks in every_lesson_of(desk, id):
-        whole = LessonSheet(lesson, in_lesson(who, lesson), blocks)
+    lessons = every_lesson_of(desk, id)
+    for _ in every_batch(desk, who, lessons, bands_now(desk).of[who.level].spread_deg["start"], starts_only=True):
+        pass
+    more = _with_more(desk, id)
+    for lesson, blocks in lessons:
         complaint_of(lesson.complaint)
         for it in blocks:
             station = station_of(it.block)
             for reading in it.readings:
                 station.interval(reading.raw)
-        gathered = ledger_of(desk, whole, earlier=False)
-        for read in _OF_LESSON:
-            read(desk, lesson.id)
-        for it in answers_of(desk, lesson.id):
-            told_then(it)
-        yield sum(len(it.events) for it in gathered.ledger.batches)
+        if lesson.id in more:
+            _read_more(desk, LessonSheet(lesson, in_lesson(who, lesson), blocks))
+        yield sum(len(it.readings) for it in blocks)
+
+
+def _read_more(desk: Desk, whole: LessonSheet) -> None:
+    """What else was read in a lesson, and said of it."""
+    ledger_of(desk, whole, earlier=False)
+    for read in _OF_LESSON:
+        read(desk, whole.lesson.id)
+    for it in answers_of(desk, whole.lesson.id):
+        told_then(it)
+
+
+def _with_more(desk: Desk, golfer_id: UUID) -> set[UUID]:
+    """Lessons that hold more than stations and putts: most of ten years hold nothing else."""
+    lessons = select(LessonRow.id).where(LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id)
+    held = [select(it.lesson_id).where(it.studio_id == desk.studio_id, it.lesson_id.in_(lessons)) for it in _MORE]
+    with desk.transaction() as session:
+        return set(session.scalars(union(*held)))
 
 
 def _laid(desk: Desk, golfer_id: UUID) -> list[Laid]:

@@ -30,7 +30,6 @@ _SEEN_FROM: Final = {
 
 def entry_said(sort: Sort, words: str, code: str, name: str, size: float | None, units: Units) -> str:
     """An entry in one line. `name`: what its code is called; `size`: its length, m, or how many of it."""
-    words = " ".join(words.split())
     match sort:
         case "station":
             laid = f"{name}, {tape(size or 0.0, units)}"

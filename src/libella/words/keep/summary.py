@@ -39,7 +39,7 @@ def plainly(said: str, units: Units) -> str:
     """The same without degrees, for whoever does not think in them: how wide it is at 3 m, in fingers and hands.
 
     >>> plainly("Within 0.5° either side.", "metric")
-    'Within two fingers’ width at 3 m either side.'
+    'Within a finger’s width at 3 m either side.'
     """
     at = "10 ft" if units == "feet" else "3 m"
     return _DEGREES.sub(lambda it: f"{_width(offset_m(float(it['size']), _AT_M))} at {at}", said)
