@@ -33,7 +33,7 @@ NAMES = ("Aldo", "Berit", "Cato", "Dunja", "Eskil", "Fenna", "Gwen", "Hauke", "I
 def filled(engine: Engine, desk: Desk, golfers: int, lessons: int) -> None:
     """Golfers as copies of what two lessons were: rows straight into the tables, as if typed over the years."""
     with engine.begin() as connection:
-        connection.execute(text("set local libella.quiet = 'on'"))
+        connection.execute(text("set local libella.quiet = 'on'; set local statement_timeout = '30min'"))
         facts = {"studio": desk.studio_id, "golfers": golfers, "lessons": lessons, "each": EACH}
         for statement in _COPIES:
             connection.execute(text(statement), facts)

@@ -7,10 +7,10 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from html import escape
-from pathlib import Path
 from typing import Final, Literal
 
 from ..core.drawing.scene import Scene
+from .font import FONT
 from .svg import drawn, line, svg_page, text
 
 PaperName = Literal["a4", "letter"]
@@ -19,8 +19,6 @@ MARGIN: Final = 10.0
 FOOT: Final = 22.0
 OVERLAP: Final = 10.0
 _BAR_MM: Final = 100.0
-_FONT: Final = Path(__file__).parent / "fonts" / "atkinson-hyperlegible-next-latin-wght-normal.woff2"
-"""The font of the screens, which ships with the package: paper is made without the front end's packages."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,7 +84,7 @@ def pdf(sheets: Sequence[Sheet], title: str) -> bytes:
     from weasyprint import HTML  # takes half a second to load, and few lessons print
 
     width, height = sheets[0].width, sheets[0].height
-    face = f"@font-face {{ font-family: 'Libella Text'; src: url('{_FONT.as_uri()}'); font-weight: 200 800; }}"
+    face = f"@font-face {{ font-family: 'Libella Text'; src: url('{FONT.as_uri()}'); font-weight: 200 800; }}"
     style = (
         f"{face} @page {{ size: {width:g}mm {height:g}mm; margin: 0 }} body {{ margin: 0 }} svg {{ display: block }}"
     )

@@ -16,6 +16,7 @@ from ...lessons.golfer import golfers
 from ...lessons.keep import archive_work, sound
 from ...lessons.keep.archive_work import Found
 from ...lessons.keep.imports import Cancelled
+from ...store.whole import take_time
 from ...store.whole.rows import Scope
 from ...store.whole.take_in import TakeIn, Taken
 from .reader import Archive
@@ -33,6 +34,7 @@ def make_archive(desk: Desk, id: UUID, papers: Papers) -> None:
     with _work(desk, id), tempfile.SpooledTemporaryFile(_MEMORY) as file, desk.transaction() as session:
         # One state of all tables, whatever is written meanwhile.
         session.connection(execution_options={"isolation_level": "REPEATABLE READ"})
+        take_time(session)
         write(file, session, scope, _papers(desk, scope, papers), _seldom(desk, id))
         file.seek(0)
         archive_work.keep_file(desk, id, file)
@@ -87,6 +89,7 @@ def _take(desk: Desk, session: Session, archive: Archive, progress: Callable[[in
     # Set down, taken in, read again: the third is counted as much as the first.
     rows = sum(it.rows for it in told.tables)
     done, total = 0, 2 * rows
+    take_time(session)
     into = TakeIn(session, desk.studio_id)
     for kind, table in archive.tables():
         into.begin(kind, table.columns)
