@@ -2,7 +2,7 @@
 
 from functools import cache
 from pathlib import Path
-from typing import Final
+from typing import Any, Final
 
 from fontTools.ttLib import TTFont
 
@@ -15,7 +15,7 @@ _UNKNOWN: Final = 0.75
 @cache
 def _widths() -> dict[int, float]:
     """Width of each letter, as a share of the size."""
-    font = TTFont(FONT)
+    font: Any = TTFont(FONT)
     units, wide = font["head"].unitsPerEm, font["hmtx"].metrics
     return {code: wide[name][0] / units for code, name in font.getBestCmap().items()}
 

@@ -10,7 +10,6 @@ from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
 from ...lessons.lesson import lessons
-from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.change.change import retest_due_said
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
@@ -62,15 +61,16 @@ def find(
     last = lessons.latest_lessons(desk, [it.id for it in rows])
     items: list[GolferLine] = []
     for row in rows:
-        lesson, blocks = last.get(row.id, (None, []))
-        newest = _last(desk, lesson, blocks[-1], row, units) if lesson else None
+        lesson = last.get(row.id)
+        newest = _last(desk, lesson, row, units) if lesson else None
         items.append(GolferLine(golfer=golfer_out(row), last=newest))
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
     return GolferPage(items=items, next=more)
 
 
-def _last(desk: Desk, lesson: KeptLesson, block: BlockSheet, who: KeptGolfer, units: InUnits) -> LastLesson:
-    def make(_: Desk, __: int) -> str:
+def _last(desk: Desk, lesson: KeptLesson, who: KeptGolfer, units: InUnits) -> LastLesson:
+    def make(whole: Desk, _: int) -> str:
+        block = lessons.blocks_of(whole, [lesson.id])[-1]
         return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
 
     return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
@@ -88,7 +88,7 @@ def found(desk: AtDesk, id: UUID, units: InUnits = "metric") -> FoundOut | None:
     lesson = lessons.latest_lessons(desk, [golfers.golfer(desk, id).id]).get(id)
     if not lesson:
         return None
-    told = found_in(desk, lesson[0].id, units)
+    told = found_in(desk, lesson.id, units)
     # A change that was chosen comes before whatever else could be checked. Kept, for Today asks it of everybody.
     due = kept.of_golfer(desk, id, "retest due", _retest_due(id))
     return told.model_copy(update={"next": due, "due": True}) if due else told

@@ -216,19 +216,18 @@ def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Seq
         ]
 
 
-def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, tuple[KeptLesson, list[BlockSheet]]]:
+def latest_lessons(desk: Desk, golfer_ids: Sequence[UUID]) -> dict[UUID, KeptLesson]:
     """Each golfer's newest lesson that holds a block, by golfer."""
-    held = select(BlockRow.lesson_id).where(BlockRow.studio_id == desk.studio_id)
+    held = select(BlockRow.id).where(BlockRow.studio_id == LessonRow.studio_id, BlockRow.lesson_id == LessonRow.id)
     query = (
         select(LessonRow)
         .ext(distinct_on(LessonRow.golfer_id))
         .where(LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id.in_(golfer_ids))
-        .where(LessonRow.voided_at.is_(None), LessonRow.id.in_(held))
+        .where(LessonRow.voided_at.is_(None), held.exists())
         .order_by(LessonRow.golfer_id, LessonRow.started_at.desc())
     )
     with desk.transaction() as session:
-        rows = values_of(KeptLesson, session.scalars(query))
-    return {lesson.golfer_id: (lesson, blocks) for lesson, blocks in _with_blocks(desk, rows)}
+        return {it.golfer_id: it for it in values_of(KeptLesson, session.scalars(query))}
 
 
 def is_invented(desk: Desk, lesson_id: UUID) -> bool:
