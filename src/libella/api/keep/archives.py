@@ -42,7 +42,7 @@ class ArchiveOut(BaseModel):
     id: UUID
     name: str
     phase: ArchivePhase
-    total: int = Field(description="rows")
+    total: int = Field(description="rows; on the way out paper counts as so many")
     done: int = Field(description="rows")
     says: list[str] = Field(description="what it is of, and what it holds or brought")
     damages: list[str] = Field(description="file by file, what is wrong with it")

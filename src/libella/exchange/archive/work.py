@@ -2,7 +2,7 @@
 
 import logging
 import tempfile
-from collections.abc import Callable, Generator, Iterator
+from collections.abc import Callable, Generator
 from contextlib import contextmanager
 from dataclasses import replace
 from typing import IO, Final
@@ -16,6 +16,7 @@ from ...lessons.golfer import golfers
 from ...lessons.keep import archive_work, sound
 from ...lessons.keep.archive_work import Found
 from ...lessons.keep.imports import Cancelled
+from ...lessons.values import KeptGolfer
 from ...store.whole import take_time
 from ...store.whole.rows import Scope
 from ...store.whole.take_in import TakeIn, Taken
@@ -35,22 +36,21 @@ def make_archive(desk: Desk, id: UUID, papers: Papers) -> None:
         # One state of all tables, whatever is written meanwhile.
         session.connection(execution_options={"isolation_level": "REPEATABLE READ"})
         take_time(session)
-        write(file, session, scope, _papers(desk, scope, papers), _seldom(desk, id))
+        write(file, session, scope, _people(desk, scope), papers, _seldom(desk, id))
         file.seek(0)
         archive_work.keep_file(desk, id, file)
         archive_work.end(desk, id, "made")
 
 
-def _papers(desk: Desk, scope: Scope, papers: Papers) -> Iterator[tuple[str, bytes]]:
-    for it in _everybody(desk) if scope.golfer_id is None else [golfers.golfer(desk, scope.golfer_id)]:
-        yield from papers(it)
-
-
-def _everybody(desk: Desk) -> Iterator[golfers.KeptGolfer]:
+def _people(desk: Desk, scope: Scope) -> list[KeptGolfer]:
+    if scope.golfer_id is not None:
+        return [golfers.golfer(desk, scope.golfer_id)]
+    people: list[KeptGolfer] = []
     after: tuple[str, UUID] | None = None
     while some := golfers.find_golfers(desk, after=after):
-        yield from some
+        people += some
         after = some[-1].name, some[-1].id
+    return people
 
 
 def check_archive(desk: Desk, id: UUID) -> None:

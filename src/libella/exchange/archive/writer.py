@@ -5,7 +5,7 @@ import csv
 import hashlib
 import io
 import json
-from collections.abc import Callable, Iterable, Iterator
+from collections.abc import Callable, Iterable, Iterator, Sequence
 from datetime import UTC, datetime
 from typing import IO, Final
 from zipfile import ZIP_DEFLATED, ZipFile, ZipInfo
@@ -22,6 +22,8 @@ Progress = Callable[[int, int], None]
 """Told how many rows of how many are out; may raise."""
 Papers = Callable[[KeptGolfer], Iterable[tuple[str, bytes]]]
 """What is made of a golfer's lessons on paper: files, each with its name in the archive."""
+_PAPERS_AS_ROWS: Final = 2000
+"""A golfer's papers take about as long as so many rows: by that they count in how far it is."""
 _ROWS_A_FILE: Final = 10_000
 _LEVEL: Final = 3
 
@@ -51,16 +53,16 @@ class _Out:
 
 
 def write(
-    to: IO[bytes], session: Session, scope: Scope, papers: Iterable[tuple[str, bytes]], progress: Progress
+    to: IO[bytes], session: Session, scope: Scope, people: Sequence[KeptGolfer], papers: Papers, progress: Progress
 ) -> None:
-    """Write the archive of a scope, of one state of the tables; `papers` come last.
+    """Write the archive of a scope, of one state of the tables; the `papers` of these `people` come last.
 
     What `session` sees must not change meanwhile: it is opened so that it does not.
     """
     at = datetime.now(UTC)
     name, invented = subject_of(session, scope)
     counts = counted(session, scope)
-    total, done = sum(counts.values()), 0
+    total, done = sum(counts.values()) + _PAPERS_AS_ROWS * len(people), 0
     out, tables = _Out(to, at), list[dict[str, object]]()
 
     def tick(more: int) -> None:
@@ -76,9 +78,10 @@ def write(
             progress(done, total)
     for file, content in (*files_of(session, scope), *_described(name, scope, invented, at)):
         out.add(file, [content])
-    for file, content in papers:
-        progress(done, total)
-        out.add(file, [content])
+    for it in people:
+        for file, content in papers(it):
+            out.add(file, [content])
+        tick(_PAPERS_AS_ROWS)
     told = {
         "format": form.FORMAT,
         "version": form.VERSION,

@@ -3940,7 +3940,7 @@ export interface components {
             phase: "making" | "made" | "given" | "checking" | "checked" | "taking" | "taken" | "stopped" | "failed";
             /**
              * Total
-             * @description rows
+             * @description rows; on the way out paper counts as so many
              */
             total: number;
             /**

@@ -85,7 +85,7 @@
     </div>
     {#if made.data?.phase === 'making'}
       {@render progress(
-        `${count(made.data.done)} of ${count(made.data.total)} rows`,
+        `${Math.floor((100 * made.data.done) / Math.max(made.data.total, 1))} % made`,
         made.data.done,
         made.data.total,
         () => out && stopping.mutate(out)
