@@ -16,7 +16,9 @@ export const key = {
   converted: (of: unknown) => ['converted', of],
   archive: (id: string) => ['archive', id],
   cards: (golfer: string) => ['cards', golfer],
-  cautions: (at: string, of: unknown) => ['cautions', at, of],
+  /** Of a lesson they are asked again with the lesson: another surface or plan calls for others. */
+  cautions: (at: string, lesson: string, golfer: string) =>
+    lesson ? ['lesson', lesson, 'cautions', at] : ['cautions', at, golfer],
   due: () => ['due'],
   guide: () => ['guide'],
   logbook: (sought: unknown) => ['logbook', sought],

@@ -72,7 +72,7 @@ type Cautioned = NonNullable<paths['/api/cautions']['get']['parameters']['query'
 /** What to mind where it is told: of a lesson, of a golfer, of a record. */
 export function cautionsQuery(at: () => Cautioned['at'], of: () => { lesson?: string; golfer?: string }) {
   return createQuery(() => ({
-    queryKey: key.cautions(at(), of()),
+    queryKey: key.cautions(at(), of().lesson ?? '', of().golfer ?? ''),
     queryFn: () => ask(api.GET('/api/cautions', { params: { query: { at: at(), ...of() } } })),
     staleTime: 0
   }))
