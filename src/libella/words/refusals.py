@@ -62,6 +62,7 @@ TITLES: Final[dict[str, str]] = {
 """What each sort of conflict is called."""
 
 THINGS: Final[dict[str, str]] = {
+    "archive": "There is no such archive, or nobody came for it in a day.",
     "change": "There is no such change here.",
     "line": "Nothing was read on this line.",
     "line_join": "These lines are not joined here.",

@@ -532,6 +532,14 @@ def test_a_hundred_archives_that_are_not_sound_are_refused_with_the_reason_and_n
     assert [it[:2] for it in passed] == [], "\n".join(map(str, passed))
 
 
+def test_an_archive_that_is_not_on_its_way_is_not_found(full):
+    nowhere = str(uuid6.uuid7())
+    for path in (f"/archives/{nowhere}", f"/archives/{nowhere}/file"):
+        assert full.coach.get(path, 404)["detail"]
+    for what in ("look", "rows"):
+        full.coach.put(f"/archives/{nowhere}/{what}", 404)
+
+
 def test_rows_that_belong_to_somebody_else_here_are_refused(full, empty):
     assert empty.take(full.whole)["phase"] == "taken"
     before = quiet(empty)
