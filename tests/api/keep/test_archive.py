@@ -532,6 +532,24 @@ def test_a_hundred_archives_that_are_not_sound_are_refused_with_the_reason_and_n
     assert [it[:2] for it in passed] == [], "\n".join(map(str, passed))
 
 
+def test_what_is_told_twice_or_begun_again_after_a_crash_is_done_once(full, empty):
+    made = str(uuid6.uuid7())
+    for _ in range(2):
+        full.coach.put(f"/archives/{made}/out", golfer_id=full.ids["first"])
+        full.wait(made)
+    # A process that was killed between the last piece and saying so begins again.
+    desk = full.client.app.state.desk()
+    archive_work.end(desk, made, "making")
+    work.make_archive(desk, made, lambda golfer: [])
+    assert full.coach.get(f"/archives/{made}")["phase"] == "made"
+    again = full.client.get(f"/api/archives/{made}/file").content
+    taken = empty.take(again)
+    for _ in range(2):
+        empty.coach.put(f"/archives/{taken['id']}/rows")
+        time.sleep(0.5)
+    assert empty.wait(taken["id"]) == taken and taken["phase"] == "taken"
+
+
 def test_an_archive_that_is_not_on_its_way_is_not_found(full):
     nowhere = str(uuid6.uuid7())
     for path in (f"/archives/{nowhere}", f"/archives/{nowhere}/file"):

@@ -1,4 +1,5 @@
-"""Making, looking at and taking in an archive: the work itself, for whichever process does it."""
+"""Making, looking at and taking in an archive: the work itself, for whichever process does it. What is asked
+for again once it is done is not done again."""
 
 import logging
 import tempfile
@@ -31,7 +32,10 @@ _MEMORY: Final = 32 * 1024**2
 
 def make_archive(desk: Desk, id: UUID, papers: Papers) -> None:
     """Make the archive that was asked for, and keep its file until it is fetched."""
-    scope = Scope(desk.studio_id, archive_work.work_on(desk, id).golfer_id)
+    it = archive_work.work_on(desk, id)
+    if it.phase != "making":
+        return
+    scope = Scope(desk.studio_id, it.golfer_id)
     with _work(desk, id), tempfile.SpooledTemporaryFile(_MEMORY) as file, desk.transaction() as session:
         # One state of all tables, whatever is written meanwhile.
         session.connection(execution_options={"isolation_level": "REPEATABLE READ"})
@@ -55,6 +59,8 @@ def _people(desk: Desk, scope: Scope) -> list[KeptGolfer]:
 
 def check_archive(desk: Desk, id: UUID) -> None:
     """Look at a given archive, file by file, and keep what was found."""
+    if archive_work.work_on(desk, id).phase != "checking":
+        return
     with _work(desk, id), _given(desk, id) as file:
         try:
             found = Archive(file).look(_seldom(desk, id, every=50))
@@ -65,7 +71,10 @@ def check_archive(desk: Desk, id: UUID) -> None:
 
 def take_archive(desk: Desk, id: UUID) -> None:
     """Take an archive in: all of it, once everything in it was read as its pages will read it; or nothing."""
-    found = archive_work.work_on(desk, id).found
+    it = archive_work.work_on(desk, id)
+    if it.phase != "taking":
+        return
+    found = it.found
     with _work(desk, id), _given(desk, id) as file:
         try:
             with desk.together() as whole, whole.transaction() as session:

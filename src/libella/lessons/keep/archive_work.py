@@ -144,7 +144,8 @@ def ask_stop(desk: Desk, id: UUID) -> None:
 
 
 def keep_file(desk: Desk, id: UUID, file: IO[bytes]) -> None:
-    """Keep what was made, piece by piece."""
+    """Keep what was made, piece by piece, in place of what work that was cut off left."""
+    let_go_of_file(desk, id)
     with desk.transaction() as session:
         for number in range(MOST_PARTS):
             content = file.read(LARGEST_PART)
