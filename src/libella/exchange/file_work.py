@@ -10,6 +10,7 @@ from ..lessons.desk.desk import Desk
 from ..lessons.golfer import golfers
 from ..lessons.keep import file_work, imports
 from ..lessons.keep.imports import PuttRow
+from ..lessons.keep.stoppable import Cancelled
 from ..lessons.values import KeptFileImport
 from .columns import MAPPING, ColumnMapping
 from .putt_rows import Check, putts
@@ -32,7 +33,7 @@ def check_file(desk: Desk, id: UUID) -> None:
             if check.good % _EVERY == 0:
                 file_work.at(desk, id, check.good + check.bad)
         file_work.at(desk, id, sheet.rows)
-    except imports.Cancelled:
+    except Cancelled:
         file_work.end(desk, id, "stopped", check.found())
         return
     except OutOfLimits as fault:
@@ -58,7 +59,7 @@ def take_file(desk: Desk, id: UUID) -> None:
     bad = file_work.work_on(desk, [id])[id].found.bad
     try:
         imports.take(desk, id, rows, bad, datetime.now(UTC), lambda done: file_work.at(desk, id, done))
-    except imports.Cancelled:
+    except Cancelled:
         file_work.end(desk, id, "stopped")
     except Exception:
         file_work.end(desk, id, "failed")

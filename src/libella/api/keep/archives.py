@@ -20,7 +20,7 @@ from ...lessons.desk.problem import NotYet
 from ...lessons.golfer import golfers
 from ...lessons.keep import archive_work
 from ...lessons.keep.archive_work import MOST_PARTS, ArchivePhase, ArchiveWork
-from ...lessons.lesson.lessons import lessons_of
+from ...lessons.lesson.lessons import newest_lessons
 from ...lessons.values import KeptGolfer
 from ...words.keep import archive as words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry
@@ -138,7 +138,7 @@ def make_archive(desk: Desk, id: AnyUUID) -> None:
 
 
 def _papers(desk: Desk, golfer: KeptGolfer, newest: int) -> Iterable[tuple[str, bytes]]:
-    for lesson, _ in lessons_of(desk, golfer.id)[:newest]:
+    for lesson in newest_lessons(desk, golfer.id, newest):
         it = summaries.of_lesson(desk, lesson.id)
         sheets, title = summaries.sheets_of(it, "a4")
         yield f"sheets/golfers-sheet-{lesson.id}.pdf", pdf(sheets, title)

@@ -11,8 +11,10 @@ from ...core.keep.card import mirror_overlay
 from ...core.measure.units import Units
 from ...exchange.card_sheet import Said, card_sheet
 from ...exchange.paper import PaperName, Sheet, tiled
+from ...lessons.desk.desk import Desk
 from ...lessons.keep import cards, cautions
 from ...lessons.keep.cards import KeptCard
+from ...lessons.values import KeptGolfer
 from ...words.keep.card import card_rows, change_words
 from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
@@ -91,15 +93,22 @@ def print_card(
 ) -> Response:
     """The card, or the mirror's overlay in true size."""
     kept, golfer = cards.card(desk, id)
-    hand = golfer.hand
-    title = labelled(f"{golfer.name}: {'set-up card' if what == 'card' else 'overlay for the mirror'}", golfer.invented)
-    sheets: tuple[Sheet, ...]
     if what == "card":
-        mind = cautions_said(cautions.of_golfer(desk, golfer.id, "card"))
-        sheets = card_sheet(kept.card, Said(title, kept.row.note, mind), hand, units, paper)
+        sheets, title = card_on_paper(desk, kept, golfer, units, paper)
     else:
-        sheets = tiled(mirror_overlay(hand, kept.card.zone_mm, kept.card.marks, kept.card.nose), title, paper)
+        title = labelled(f"{golfer.name}: overlay for the mirror", golfer.invented)
+        overlay = mirror_overlay(golfer.hand, kept.card.zone_mm, kept.card.marks, kept.card.nose)
+        sheets = tiled(overlay, title, paper)
     return printed(sheets, title, f"set-up-{what}", form, paper, sheet)
+
+
+def card_on_paper(
+    desk: Desk, kept: KeptCard, golfer: KeptGolfer, units: Units, paper: PaperName
+) -> tuple[tuple[Sheet, ...], str]:
+    """A card on paper, and its title."""
+    title = labelled(f"{golfer.name}: set-up card", golfer.invented)
+    mind = cautions_said(cautions.of_golfer(desk, golfer.id, "card"))
+    return card_sheet(kept.card, Said(title, kept.row.note, mind), golfer.hand, units, paper), title
 
 
 def _card(it: KeptCard, units: Units) -> CardOut:

@@ -1,6 +1,7 @@
 """A lesson as it is kept and taken home: what they came with, what was found, one change, one drill, the first week."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
+from functools import partial
 from typing import Literal
 
 from fastapi import APIRouter, Query
@@ -9,7 +10,6 @@ from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...core.keep.caution import Case
-from ...exchange.card_sheet import Said, card_sheet
 from ...exchange.golfer_sheet import Told, golfer_sheet
 from ...exchange.paper import PaperName, Sheet
 from ...exchange.station_sheet import station_sheet
@@ -24,6 +24,7 @@ from ...words.shared.label import labelled
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
 from ..change import changes, practice
 from ..judge import findings
+from .cards import card_on_paper
 from .prints import printed
 
 router = APIRouter(tags=["summary"])
@@ -117,16 +118,14 @@ def sheets_of(it: SummaryOut, paper: PaperName) -> tuple[Sequence[Sheet], str]:
 
 def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName, units: InUnits) -> list[Sheet]:
     """What is laid and how to stand, each on a sheet of its own; none of what there is none of."""
-    lesson = lesson_sheet(desk, id).lesson
+    sheet = lesson_sheet(desk, id)
     found: list[Sheet] = []
     station = practice.station_in(desk, it.drill.code, units) if it.drill else None
     if it.drill is not None and station is not None:
-        found += station_sheet(station, labelled(it.drill.name, it.invented), lesson.hand, units, paper)
-    card = next((one for one in cards_of(desk, lesson.golfer_id) if one.row.lesson_id == id), None)
+        found += station_sheet(station, labelled(it.drill.name, it.invented), sheet.lesson.hand, units, paper)
+    card = next((one for one in cards_of(desk, sheet.golfer.id) if one.row.lesson_id == id), None)
     if card is not None:
-        title = labelled(f"{it.golfer}: set-up card", it.invented)
-        mind = cautions_said(cautions.of_golfer(desk, lesson.golfer_id, "card"))
-        found += card_sheet(card.card, Said(title, card.row.note, mind), lesson.hand, units, paper)
+        found += card_on_paper(desk, card, sheet.golfer, units, paper)[0]
     return found
 
 
@@ -141,48 +140,28 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     first = [one for one in plan.sessions if one.items and one.week == plan.sessions[0].week] if plan else []
     code = next((item.drill for one in first for item in one.items if item.kind == "drill"), "")
     drill = practice.drill_in(desk, code, lesson.hand, units)
-    told = SummaryOut(
+    say = partial(words.plainly, units=units) if golfer.level in PLAIN else str
+    return SummaryOut(
         golfer=golfer.name,
         under=words.under_said(lesson.place, lesson.started_at.date()),
         complaint=change.complaint_words,
-        found=[found.for_golfer, *([found.pace] if found.pace else [])],
+        found=[say(it) for it in (found.for_golfer, found.pace) if it],
         picture=found.picture,
         picture_words=found.picture_words,
-        change=[it for it in (held.what, held.feel, held.words) if it] if held else [],
-        drill=DrillBrief(
-            code=code, name=drill.name, steps=drill.steps, goal=drill.goal, dose=drill.dose, stage=drill.stage
-        )
-        if drill
-        else None,
-        week=[words.session_said(one.day, [it.words for it in one.items], one.words) for one in first],
-        first_check=_first_check(found, held),
+        change=[say(it) for it in (held.what, held.feel, held.words) if it] if held else [],
+        drill=_brief(code, drill, say) if drill else None,
+        week=[say(words.session_said(one.day, [it.words for it in one.items], one.words)) for one in first],
+        first_check=say(_first_check(found, held)),
         cautions=_mind(drill, cautions.for_home(desk, lesson.id, code, found.named)),
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
         invented=lesson.invented,
     )
-    return _plain(told, units) if golfer.level in PLAIN else told
 
 
-def _plain(it: SummaryOut, units: InUnits) -> SummaryOut:
-    """The same without degrees."""
-
-    def plain(said: list[str]) -> list[str]:
-        return [words.plainly(one, units) for one in said]
-
-    drill = it.drill
-    if drill is not None:
-        goal, steps = words.plainly(drill.goal, units), plain(drill.steps)
-        drill = drill.model_copy(update={"goal": goal, "steps": steps})
-    return it.model_copy(
-        update={
-            "found": plain(it.found),
-            "change": plain(it.change),
-            "drill": drill,
-            "week": plain(it.week),
-            "first_check": words.plainly(it.first_check, units),
-        }
-    )
+def _brief(code: str, drill: practice.DrillOut, say: Callable[[str], str]) -> DrillBrief:
+    steps, goal = [say(it) for it in drill.steps], say(drill.goal)
+    return DrillBrief(code=code, name=drill.name, steps=steps, goal=goal, dose=drill.dose, stage=drill.stage)
 
 
 def _mind(drill: practice.DrillOut | None, case: Case) -> list[str]:

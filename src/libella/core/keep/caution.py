@@ -14,13 +14,13 @@ from ..golfer.limits import Limit
 from ..instruments import instruments
 from ..instruments.aid import About
 from ..judge.findings.finding import Cause
+from ..set.floor import Surface
 from ..set.station import Station
 from ..start.pauses import Pauses
 
 At = Literal["laid", "lesson", "judged", "drill", "sheet", "card", "round", "kit", "golfer", "photo"]
 """Where it would be told: of what is laid, in a lesson, of what it found, with a drill, on the sheet taken home, on a
 set-up card, with a round on the course, what is in hand, a golfer's record, a photograph."""
-Surface = Literal["indoor_mat", "carpet", "green"]
 _WET: Final = re.compile(r"\b(?:wet|rain\w*|dew\w*|damp|drizzl\w*|soaked)\b", re.I)
 _PEGGED: Final = frozenset(["peg", "stake", "rod"])
 """Parts of the bag that are stuck into a green."""

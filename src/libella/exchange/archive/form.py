@@ -4,7 +4,7 @@ All of it follows from the tables (`store.whole.kinds.kinds`): there is no secon
 """
 
 import re
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from datetime import datetime
 from functools import cache
 from typing import Annotated, Any, Final, Literal, get_args, get_origin
@@ -32,6 +32,10 @@ KEPT: Final = re.compile(
 )
 """Names of files that an archive may hold, whole: no other path is looked at."""
 _CONTROL: Final = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f-\x9f\ud800-\udfff]")
+
+
+Progress = Callable[[int, int], None]
+"""Told how much of how much is done; may raise."""
 
 
 def data_file(kind: Kind, number: int) -> str:

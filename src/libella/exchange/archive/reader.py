@@ -6,7 +6,7 @@ import hashlib
 import io
 import json
 import zlib
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Iterator, Mapping
 from typing import IO, Any, Final
 from zipfile import ZIP_DEFLATED, ZIP_STORED, BadZipFile, LargeZipFile, ZipFile, ZipInfo
 
@@ -20,7 +20,7 @@ from ..columns import MAPPING
 from ..photo import MOST_BYTES, MOST_PIXELS
 from ..sheet import LARGEST_FILE
 from . import form
-from .form import Manifest, TableTold
+from .form import Manifest, Progress, TableTold
 
 MOST_FILES: Final = 400_000
 MOST_UNPACKED: Final = 8 * 1024**3
@@ -32,7 +32,6 @@ _SMALL: Final = 1024**2
 _MAPPED: Final = ("file_import", "column_map")
 """Tables that say how the columns of a file are read."""
 _NAMES_TOLD: Final = 5
-Progress = Callable[[int, int], None]
 _BROKEN: Final = (
     BadZipFile,
     LargeZipFile,

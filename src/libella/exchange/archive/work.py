@@ -3,7 +3,7 @@ for again once it is done is not done again."""
 
 import logging
 import tempfile
-from collections.abc import Callable, Generator
+from collections.abc import Generator
 from contextlib import contextmanager
 from dataclasses import replace
 from typing import IO, Final
@@ -16,11 +16,12 @@ from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
 from ...lessons.keep import archive_work, sound
 from ...lessons.keep.archive_work import Found
-from ...lessons.keep.imports import Cancelled
+from ...lessons.keep.stoppable import Cancelled
 from ...lessons.values import KeptGolfer
 from ...store.whole import take_time
 from ...store.whole.rows import Scope
 from ...store.whole.take_in import TakeIn, Taken
+from .form import Progress
 from .reader import Archive
 from .writer import Papers, write
 
@@ -93,7 +94,7 @@ def take_archive(desk: Desk, id: UUID) -> None:
         archive_work.let_go_of_file(desk, id)
 
 
-def _take(desk: Desk, session: Session, archive: Archive, progress: Callable[[int, int], None]) -> Taken:
+def _take(desk: Desk, session: Session, archive: Archive, progress: Progress) -> Taken:
     told = archive.manifest
     # Set down, taken in, read again: the third is counted as much as the first.
     rows = sum(it.rows for it in told.tables)
@@ -114,7 +115,7 @@ def _take(desk: Desk, session: Session, archive: Archive, progress: Callable[[in
         for count in sound.read_golfer(desk, golfer_id):
             done = min(done + count, total)
             progress(done, total)
-        sound.forget(session)
+        desk.let_go()
     return taken
 
 
@@ -145,7 +146,7 @@ def _given(desk: Desk, id: UUID) -> Generator[IO[bytes]]:
         yield file
 
 
-def _seldom(desk: Desk, id: UUID, every: int = _EVERY) -> Callable[[int, int], None]:
+def _seldom(desk: Desk, id: UUID, every: int = _EVERY) -> Progress:
     """Tell how far it is, not at each step; raises when it was told to stop."""
     last = -every
 

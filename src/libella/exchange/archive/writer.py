@@ -17,9 +17,8 @@ from ...lessons.values import KeptGolfer
 from ...store.whole.kinds import Kind, kinds
 from ...store.whole.rows import Scope, counted, files_of, rows_of, subject_of, table_of
 from . import form
+from .form import Progress
 
-Progress = Callable[[int, int], None]
-"""Told how many rows of how many are out; may raise."""
 Papers = Callable[[KeptGolfer], Iterable[tuple[str, bytes]]]
 """What is made of a golfer's lessons on paper: files, each with its name in the archive."""
 _PAPERS_AS_ROWS: Final = 2000

@@ -7,7 +7,7 @@ from datetime import UTC, datetime, timedelta
 from typing import IO, Final
 from uuid import UUID
 
-from sqlalchemy import delete, func, select, update
+from sqlalchemy import delete, func, select
 from sqlalchemy.dialects.postgresql import insert
 
 from ...core.measure.limits import OutOfLimits
@@ -16,7 +16,7 @@ from ...store.tables.keep import ArchivePhase
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotYet
 from ..desk.stored import Stored
-from .imports import Cancelled
+from .stoppable import Cancelled, say
 
 LARGEST_PART: Final = 8 * 1024 * 1024
 MOST_PARTS: Final = 128
@@ -200,11 +200,4 @@ def _let_go(desk: Desk) -> None:
 
 
 def _set(desk: Desk, id: UUID, **values: object) -> bool:
-    statement = (
-        update(ArchiveWorkRow)
-        .where(ArchiveWorkRow.studio_id == desk.studio_id, ArchiveWorkRow.id == id)
-        .values(**values)
-        .returning(ArchiveWorkRow.stop_asked)
-    )
-    with desk.transaction() as session:
-        return bool(session.scalar(statement))
+    return say(desk, ArchiveWorkRow, ArchiveWorkRow.id, id, **values)

@@ -13,18 +13,18 @@ from ..change.complaints import complaint_of
 from ..change.drills import drills_known
 from ..desk.desk import Desk
 from ..golfer.golfers import golfer
-from ..lesson.lessons import lesson_sheet
+from ..lesson.lessons import golfer_in
 from ..set.plans import plan_now
 from ..set.stations import entry_of
 from ..start.pauses import pause_sheet
-from ..values import KeptGolfer, KeptLesson
+from ..values import KeptGolfer, KeptLesson, value_of
 
 
 def of_lesson(desk: Desk, id: UUID, at: At, now: datetime | None = None) -> Case:
     """The case of a lesson as it stands."""
-    sheet = lesson_sheet(desk, id)
-    lesson, who = sheet.lesson, sheet.golfer
     with desk.transaction() as session:
+        lesson = value_of(KeptLesson, desk.get(session, LessonRow, id, "lesson"))
+        who = golfer_in(desk, session, lesson)
         row = plan_now(desk, session, id)
     complaint = complaint_of(lesson.complaint)
     case = laid(entry_of(row).station(), at=at) if row else Case(at)

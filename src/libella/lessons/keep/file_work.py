@@ -10,7 +10,7 @@ from datetime import datetime
 from typing import Final
 from uuid import UUID
 
-from sqlalchemy import select, update
+from sqlalchemy import select
 from sqlalchemy.dialects.postgresql import insert
 
 from ...store.tables import FileImportRow, FileWorkRow
@@ -19,7 +19,7 @@ from ...words.keep.file_rows import Doubt, ReadRow
 from ..desk.desk import Desk
 from ..desk.problem import NotYet
 from ..desk.stored import Stored
-from .imports import Cancelled
+from .stoppable import Cancelled, say
 
 
 @dataclass(frozen=True, slots=True)
@@ -116,11 +116,4 @@ def ask_stop(desk: Desk, import_id: UUID) -> None:
 
 
 def _set(desk: Desk, import_id: UUID, **values: object) -> bool:
-    statement = (
-        update(FileWorkRow)
-        .where(FileWorkRow.studio_id == desk.studio_id, FileWorkRow.import_id == import_id)
-        .values(**values)
-        .returning(FileWorkRow.stop_asked)
-    )
-    with desk.transaction() as session:
-        return bool(session.scalar(statement))
+    return say(desk, FileWorkRow, FileWorkRow.import_id, import_id, **values)

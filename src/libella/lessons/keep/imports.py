@@ -51,12 +51,8 @@ def too_many_blocks() -> OutOfLimits:
     return OutOfLimits("mapping", "too_many_blocks", most=MOST_BLOCKS)
 
 
-class Cancelled(Exception):
-    """The coach stopped it; nothing of it is kept."""
-
-
 Progress = Callable[[int], None]
-"""Told how many putts are written; may raise `Cancelled`."""
+"""Told how many putts are written; may raise `stoppable.Cancelled`."""
 
 
 def keep_file(desk: Desk, id: UUID, golfer_id: UUID, name: str, content: bytes, at: datetime) -> KeptFileImport:

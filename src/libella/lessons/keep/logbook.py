@@ -9,17 +9,17 @@ import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Final, Literal, get_args
+from typing import Final, get_args
 from uuid import UUID
 
 from ...core.change.drills import drills
 from ...core.instruments import instruments
 from ...core.measure.limits import OutOfLimits
 from ...store.logbook import found
+from ...words.keep.logbook import Sort
 from ..change.drills import drills_known
 from ..desk.desk import Desk
 
-Sort = Literal["golfer", "lesson", "station", "change", "kit", "drill", "plan", "round", "card", "note", "photograph"]
 SORTS: Final[tuple[Sort, ...]] = get_args(Sort)
 PAGE: Final = 30
 _MOST_WORDS: Final = 8

@@ -5,7 +5,6 @@ from typing import Final
 from uuid import UUID
 
 from sqlalchemy import select, union
-from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
 from ...store.tables import (
@@ -143,12 +142,3 @@ def _laid(desk: Desk, golfer_id: UUID) -> list[Laid]:
         stations = select(StationRow).where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id.in_(lessons))
         blocks = select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id.in_(lessons))
         return [*values_of(KeptStation, session.scalars(stations)), *values_of(KeptBlock, session.scalars(blocks))]
-
-
-def forget(session: Session) -> None:
-    """Let go of rows that were fetched so far: of a studio they are more than fit."""
-    session.flush()
-    session.expunge_all()
-    for it in session.info.values():
-        if isinstance(it, list):
-            it.clear()

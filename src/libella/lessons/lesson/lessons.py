@@ -172,10 +172,10 @@ def with_readings(desk: Desk, session: Session, blocks: Sequence[KeptBlock]) -> 
     return [BlockSheet(it, by_block[it.id]) for it in blocks]
 
 
-def lessons_of(
-    desk: Desk, golfer_id: UUID, before: tuple[datetime, UUID] | None = None
-) -> Sequence[tuple[KeptLesson, list[BlockSheet]]]:
-    """A page of a golfer's lessons with their blocks, newest first; voided ones are left out."""
+def newest_lessons(
+    desk: Desk, golfer_id: UUID, most: int, before: tuple[datetime, UUID] | None = None
+) -> Sequence[KeptLesson]:
+    """A golfer's newest lessons, newest first; voided ones are left out."""
     query = select(LessonRow).where(
         LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None)
     )
@@ -183,9 +183,15 @@ def lessons_of(
         query = query.where(tuple_(LessonRow.started_at, LessonRow.id) < before)
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
-        query = query.order_by(LessonRow.started_at.desc(), LessonRow.id.desc()).limit(PAGE)
-        rows = values_of(KeptLesson, session.scalars(query))
-    return _with_blocks(desk, rows)
+        query = query.order_by(LessonRow.started_at.desc(), LessonRow.id.desc()).limit(most)
+        return values_of(KeptLesson, session.scalars(query))
+
+
+def lessons_of(
+    desk: Desk, golfer_id: UUID, before: tuple[datetime, UUID] | None = None
+) -> Sequence[tuple[KeptLesson, list[BlockSheet]]]:
+    """A page of a golfer's lessons with their blocks, newest first; voided ones are left out."""
+    return _with_blocks(desk, newest_lessons(desk, golfer_id, PAGE, before))
 
 
 def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[KeptLesson, list[BlockSheet]]]:

@@ -8,11 +8,11 @@ const PAGES = {
   getNextPageParam: (page: { next: string | null }) => page.next
 }
 
-export function golferQuery(id: () => string, wanted: () => boolean = () => true) {
+export function golferQuery(id: () => string) {
   return createQuery(() => ({
     queryKey: key.golfer(id()),
     queryFn: () => ask(api.GET('/api/golfers/{id}', { params: { path: { id: id() } } })),
-    enabled: wanted()
+    enabled: Boolean(id())
   }))
 }
 

@@ -37,8 +37,7 @@ export function findingsQuery(id: () => string, wanted: () => boolean = () => tr
 export function sidesQuery(
   first: () => string | undefined,
   second: () => string,
-  blocks: () => { first?: string | undefined; second?: string | undefined },
-  wanted: () => boolean = () => true
+  blocks: () => { first?: string | undefined; second?: string | undefined }
 ) {
   return createQuery(() => ({
     queryKey: inUnits(key.sides(first() ?? '', second()), blocks().first, blocks().second),
@@ -55,7 +54,7 @@ export function sidesQuery(
           }
         })
       ),
-    enabled: wanted() && Boolean(first()) && (first() !== second() || blocks().first !== blocks().second),
+    enabled: Boolean(first()) && (first() !== second() || blocks().first !== blocks().second),
     staleTime: 0
   }))
 }

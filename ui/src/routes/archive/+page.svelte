@@ -12,10 +12,7 @@
   import { giveArchive, lookAtArchive, makeArchive, stopArchive, takeArchiveIn } from '$lib/keep/writes'
 
   const golferId = $derived(page.url.searchParams.get('golfer') ?? '')
-  const golfer = golferQuery(
-    () => golferId,
-    () => Boolean(golferId)
-  )
+  const golfer = golferQuery(() => golferId)
   let out = $state<string | null>(null)
   let into = $state<string | null>(null)
   let sent = $state(0)

@@ -17,10 +17,7 @@
 
   type Entry = Shapes['LogEntryOut']
   const golferId = $derived(page.url.searchParams.get('golfer') ?? '')
-  const golfer = golferQuery(
-    () => golferId,
-    () => Boolean(golferId)
-  )
+  const golfer = golferQuery(() => golferId)
   let typed = $state('')
   let sorts = $state<Entry['sort'][]>([])
   let since = $state('')
@@ -46,13 +43,13 @@
   let chosen = $state.raw<Entry[]>([])
   const pair = $derived([...chosen].sort((one, other) => one.at.localeCompare(other.at)))
   const sides = sidesQuery(
-    () => pair[0]?.id,
+    () => (pair.length === 2 ? pair[0]?.id : undefined),
     () => pair[1]?.id ?? '',
-    () => ({}),
-    () => pair.length === 2
+    () => ({})
   )
+  const isChosen = (it: Entry) => chosen.some((one) => one.id === it.id)
   function choose(it: Entry): void {
-    if (chosen.some((one) => one.id === it.id)) chosen = chosen.filter((one) => one.id !== it.id)
+    if (isChosen(it)) chosen = chosen.filter((one) => one.id !== it.id)
     else chosen = [...chosen.filter((one) => one.golfer_id === it.golfer_id), it].slice(-2)
   }
 
@@ -125,9 +122,9 @@
         {#if it.sort === 'lesson'}
           <button
             class="button"
-            aria-pressed={chosen.some((one) => one.id === it.id)}
-            aria-label="{chosen.some((one) => one.id === it.id) ? 'Chosen' : 'Beside…'} the lesson of {day(it.at)}"
-            onclick={() => choose(it)}>{chosen.some((one) => one.id === it.id) ? 'Chosen' : 'Beside…'}</button
+            aria-pressed={isChosen(it)}
+            aria-label="{isChosen(it) ? 'Chosen' : 'Beside…'} the lesson of {day(it.at)}"
+            onclick={() => choose(it)}>{isChosen(it) ? 'Chosen' : 'Beside…'}</button
           >
         {:else if it.sort === 'golfer' && it.golfer_id}
           <button class="button" onclick={() => goto(`/logbook?golfer=${it.golfer_id}`)}>Time line</button>
