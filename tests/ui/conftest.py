@@ -94,7 +94,9 @@ def hold_first_answer(page: Page, url: str) -> Callable[[], None]:
             route.continue_()
         else:
             held.append(route)
-            answers.append(route.fetch())
+            # A connection kept open may just have been closed by the server for being idle: a browser
+            # asks again of itself, the fetch of a route only when told to.
+            answers.append(route.fetch(max_retries=3))
 
     def let_go() -> None:
         while not answers:
