@@ -16,6 +16,8 @@ ROUTES = {
     "golfers/[id]/+page.svelte": "golfer",
     "golfers/[id]/files/+page.svelte": "files",
     "golfers/[id]/practice/+page.svelte": "drills",
+    "golfers/[id]/schools/+page.svelte": "schools",
+    "schools/+page.svelte": "schools",
     "drills/+page.svelte": "drills",
     "aids/+page.svelte": "aids",
     "aids/bag/+page.svelte": "aids",

@@ -23,6 +23,7 @@ from .base.jobs import Jobs, Task
 from .base.units import with_units
 from .change import changes, course, practice
 from .golfer import golfers, kits
+from .golfer import schools as golfer_schools
 from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
 from .keep import (
@@ -65,6 +66,7 @@ ROUTERS = (
     judged_blocks,
     comparisons,
     bands,
+    golfer_schools,
     findings,
     golfers_line,
     two,

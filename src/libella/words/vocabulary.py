@@ -177,12 +177,6 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "toward": {"hole": "The hole", "start": "The start target"},
     "sighting_eye": {"": "Not known", "left": "Left", "right": "Right"},
     "eye_way": {"mirror": "In the mirror", "plumb": "By plumb", "string": "By a string", "strip": "By a strip"},
-    "school": {
-        "none": "No school chosen",
-        "over": "Over the line",
-        "inside": "A little inside",
-        "own": "Where straight looks straight",
-    },
     "looks": {"left": "◂ Left", "straight": "Straight", "right": "Right ▸"},
     "turned_from": {"left": "◂ From the left", "right": "From the right ▸"},
     "aid_seen": {"natural": "No aid in view", "aided": "Aid in view"},

@@ -23,6 +23,7 @@ from libella.core.judge.findings.next_check import WAYS, Check, checks
 from libella.core.judge.findings.ranked import findings, judged
 from libella.core.judge.ledger.entry import Batch, Event
 from libella.core.measure.interval import Interval
+from libella.core.schools.held import Schools
 from libella.core.set.kit import PARTS
 from libella.words.judge.chosen import for_golfer, headline_said, meaning_said
 from libella.words.judge.findings import cause_said, fact_said, weight_said
@@ -421,7 +422,7 @@ def test_body_lines_to_the_paths_side_speak_for_it():
 def test_an_offset_that_repeats_may_stay_where_the_school_says_so_and_the_starts_are_fine():
     fine = 0
     for it in lessons(Truth((), aim=1.6, delivery=-1.6)):
-        school = replace(it, band=replace(it.band, offset_may_stay=True))
+        school = replace(it, schools=Schools({"face_at_address": "may_stay"}))
         named, left = findings(it), findings(school)
         if not any(one.cause in ("face_aim", "compensation") for one in named.named):
             continue

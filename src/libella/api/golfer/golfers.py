@@ -8,7 +8,9 @@ from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS, Level
 from ...core.golfer.limits import Glasses, Limit
 from ...core.green.usual import UsualLength
+from ...core.schools.held import Schools
 from ...lessons.golfer import golfers
+from ...lessons.golfer.schools import schools_of
 from ...lessons.values import KeptGolfer
 from ..base.problems import Problem
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, ShortWords
@@ -68,7 +70,7 @@ class LevelOut(BaseModel):
     name: str
 
 
-def golfer_out(row: KeptGolfer) -> GolferOut:
+def golfer_out(row: KeptGolfer, schools: Schools) -> GolferOut:
     """A golfer, with the usual lengths in force."""
     return GolferOut(
         id=row.id,
@@ -76,7 +78,9 @@ def golfer_out(row: KeptGolfer) -> GolferOut:
         hand=row.hand,
         level=row.level,
         notes=row.notes,
-        usual_lengths=[UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row)],
+        usual_lengths=[
+            UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row, schools)
+        ],
         usual_noted=row.usual_lengths is not None,
         step_m=row.step_m,
         usual_misses=tuple(row.usual_misses),
@@ -95,7 +99,8 @@ def levels() -> list[LevelOut]:
 @router.put("/golfers/{id}", responses={412: {"model": Problem}})
 def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
-    return golfer_out(golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen), entry.hand_from))
+    row = golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen), entry.hand_from)
+    return golfer_out(row, schools_of(desk, row))
 
 
 def _entry(told: GolferNoted) -> golfers.GolferEntry:
@@ -116,4 +121,5 @@ def _entry(told: GolferNoted) -> golfers.GolferEntry:
 
 @router.get("/golfers/{id}")
 def one(desk: AtDesk, id: UUID) -> GolferOut:
-    return golfer_out(golfers.golfer(desk, id))
+    row = golfers.golfer(desk, id)
+    return golfer_out(row, schools_of(desk, row))

@@ -15,6 +15,7 @@ from ...core.golfer.limits import Glasses, Limit, checked_limits
 from ...core.golfer.step import STEP
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
 from ...core.measure.limits import OutOfLimits
+from ...core.schools.held import Schools
 from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
@@ -105,9 +106,11 @@ def _told(entry: GolferEntry) -> dict[str, object]:
     }
 
 
-def usual_of(row: KeptGolfer) -> tuple[UsualLength, ...]:
-    """The lengths this golfer usually putts."""
-    return USUAL if row.usual_lengths is None else tuple(UsualLength(*it) for it in row.usual_lengths)
+def usual_of(row: KeptGolfer, schools: Schools) -> tuple[UsualLength, ...]:
+    """The lengths this golfer usually putts: as noted, else by the school held, else as is usual for anybody."""
+    if row.usual_lengths is None:
+        return schools.settings.lengths or USUAL
+    return tuple(UsualLength(*it) for it in row.usual_lengths)
 
 
 def golfer(desk: Desk, id: UUID) -> KeptGolfer:

@@ -28,6 +28,7 @@ from ..aim.aims import AimSheet, aim_table
 from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
+from ..golfer.schools import schools_of
 from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of, in_lesson
 from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
@@ -39,7 +40,7 @@ from ..stand.set_ups import newest_run
 from ..start.blocks import station_of
 from ..start.strokes import strokes_by_putt, strokes_of, strokes_of_all
 from ..values import KeptGolfer, KeptLesson
-from .bands import bands_now
+from .bands import band_for
 from .block_batch import block_batch, day_of, event_of, valid_in
 
 _ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
@@ -65,11 +66,12 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     plan = entry_of(row).station() if row else None
     putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
     strokes = strokes_by_putt(strokes_of(desk, lesson_id))
-    band = bands_now(desk).of[golfer.level]
+    schools = schools_of(desk, golfer)
+    band = band_for(desk, golfer.level, schools)
     read = [it for it in sheet.blocks if valid_in(it)]
     blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in read]
     laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
-    usual, tools = usual_of(golfer), bag(desk)
+    usual, tools = usual_of(golfer, schools), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
     turns = aim_turns(desk, lesson_id, aims)
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
@@ -77,7 +79,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         hand=golfer.hand,
         mix=usual_mix(putt, usual),
         lengths_m=tuple(it.distance_m for it in usual),
-        k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or K_USUAL,
+        k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or schools.settings.k or K_USUAL,
         level=golfer.level,
         band=band,
         batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims, turns)], key=lambda it: it.day)),
@@ -85,6 +87,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         proof=_second_proof(laid),
         line_deg=_line_deg(laid),
         tools=_usual_bag(electronics=bool(strokes)) if tools is None else frozenset(tools),
+        schools=schools,
     )
     return Gathered(ledger, putt, turns)
 

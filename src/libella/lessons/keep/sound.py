@@ -31,7 +31,8 @@ from ..desk.desk import Desk
 from ..golfer.golfers import golfer, usual_of
 from ..golfer.kits import kits_of
 from ..golfer.rounds import rounds_of
-from ..judge.bands import bands_now
+from ..golfer.schools import schools_of
+from ..judge.bands import band_for, bands_now
 from ..judge.comparisons import comparisons_of
 from ..judge.findings import answers_of, told_then
 from ..judge.ledger import every_batch, ledger_of
@@ -97,14 +98,15 @@ def _name(desk: Desk, id: UUID) -> str:
 
 def _read(desk: Desk, id: UUID) -> Iterator[int]:
     who = golfer(desk, id)
-    usual_of(who)
+    schools = schools_of(desk, who)
+    usual_of(who, schools)
     runs_of(desk, id, drills_known(desk))
     for read in _OF_GOLFER:
         read(desk, id)
     for laid in _laid(desk, id):
         entry_of(laid).station()
     lessons = every_lesson_of(desk, id)
-    for _ in every_batch(desk, who, lessons, bands_now(desk).of[who.level].spread_deg["start"], starts_only=True):
+    for _ in every_batch(desk, who, lessons, band_for(desk, who.level, schools).spread_deg["start"], starts_only=True):
         pass
     more = _with_more(desk, id)
     for lesson, blocks in lessons:

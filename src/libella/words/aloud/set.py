@@ -15,7 +15,7 @@ from ...core.instruments.string_sight import StringSight
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...core.set.proof import Evidence, Measured, Proof, Repeatability, Way, prove
-from ...core.set.proposal import propose
+from ...core.set.proposal import Wanted, propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
@@ -100,7 +100,7 @@ def set_aloud(it: Reading) -> None:
         it.say("set", trust, Station(PUTTS[0], gate(it.units), Proof(way, doubt_m=0.0002)), it.units)
         it.say("set", tape_list, Station(PUTTS[0], gate(it.units), Proof(way)), it.hand, it.units)
     for measures, level, putt in product(get_args(Measures), LEVELS, PUTTS[:2]):
-        for proposal in propose(measures, putt, LEVELS[level].spread_deg, {}, it.units):
+        for proposal in propose(Wanted(measures, putt, LEVELS[level].spread_deg), {}, it.units):
             it.say("set", proposal_words, proposal, it.units)
     for station in _crowded(it):
         for objection in station.objections(it.hand):

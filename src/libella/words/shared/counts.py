@@ -27,6 +27,7 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "day": ("{n} day", "{n} days"),
     "round": ("{n} round", "{n} rounds"),
     "hole": ("{n} hole", "{n} holes"),
+    "holed_putt": ("{n} holed putt", "{n} holed putts"),
     "way": ("{n} way", "{n} ways"),
 }
 

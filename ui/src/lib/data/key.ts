@@ -63,6 +63,8 @@ export const key = {
   question: (lesson: string) => ['question', lesson],
   rolls: () => ['rolls'],
   saved: () => ['saved'],
+  /** Of a lesson they are asked again with the lesson: what was read of its golfer speaks, too. */
+  schools: (lesson: string, golfer: string) => (lesson ? ['lesson', lesson, 'schools'] : ['schools', golfer]),
   sensors: (lesson: string) => ['sensors', lesson],
   setUpEntries: () => ['set-up-entries'],
   sides: (first: string, second: string) => ['sides', first, second],

@@ -1075,6 +1075,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Coach
+         * @description Where coaches contradict each other, and what this one holds.
+         */
+        get: operations["schools_of_coach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{disagreement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Declare
+         * @description Say which school the coach holds, or none.
+         */
+        put: operations["schools_declare"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description The same of a golfer, with what the newest lesson and the retests say.
+         */
+        get: operations["schools_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/schools/{disagreement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Declare Of
+         * @description Say which school is held for a golfer, or none: then the coach's holds.
+         */
+        put: operations["schools_declare_of"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The same in a lesson, with what it read.
+         */
+        get: operations["schools_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/findings": {
         parameters: {
             query?: never;
@@ -5346,6 +5446,14 @@ export interface components {
              */
             shape: "curve";
         };
+        /** DeclaredIn */
+        DeclaredIn: {
+            /**
+             * School
+             * @description the code of a school; empty: none is held
+             */
+            school: string;
+        };
         /**
          * Dimension
          * @description One dimension of an instrument, to be taped (m), leaned (deg) or levelled (%).
@@ -5383,6 +5491,67 @@ export interface components {
              * @enum {string}
              */
             unit: "m" | "deg" | "%";
+        };
+        /**
+         * DisagreementOut
+         * @description Something on which coaches contradict each other.
+         */
+        DisagreementOut: {
+            /** Code */
+            code: string;
+            /** Asks */
+            asks: string;
+            /**
+             * At
+             * @description the step at which it is told
+             * @enum {string}
+             */
+            at: "set" | "stand" | "see" | "aim" | "start" | "judge" | "change" | "keep";
+            /** At Name */
+            at_name: string;
+            /** Schools */
+            schools: components["schemas"]["SchoolOut"][];
+            /**
+             * Coach
+             * @description the school the coach holds; empty: none
+             */
+            coach: string;
+            /**
+             * Golfer
+             * @description the school held for this golfer; empty: none
+             */
+            golfer: string;
+            /**
+             * Held
+             * @description the school that counts: the golfer's before the coach's; empty: none
+             */
+            held: string;
+            /** By */
+            by: ("golfer" | "coach") | null;
+            /** By Words */
+            by_words: string;
+            /**
+             * Words
+             * @description the school that counts, in a sentence; empty: none
+             */
+            words: string;
+            /**
+             * Told
+             * @description what this golfer's own data say
+             */
+            told: string;
+            /**
+             * Told School
+             * @description the school they speak for; empty: none of them, or nothing yet
+             */
+            told_school: string;
+            /** Told Sure */
+            told_sure: ("clear" | "likely") | null;
+            /**
+             * Stands
+             * @description how they stand to the school that is held; empty while they say nothing
+             */
+            stands: string;
         };
         /**
          * DriftOut
@@ -5986,24 +6155,14 @@ export interface components {
             mirror: components["schemas"]["Scene"];
             /**
              * School
-             * @enum {string}
+             * @description the school held of where the eyes are; empty: none
              */
-            school: "none" | "over" | "inside" | "own";
+            school: string;
             /** Zone Mm */
             zone_mm: [
                 number,
                 number
             ] | null;
-            /**
-             * Schools
-             * @description each school's own zone: opinions
-             */
-            schools: {
-                [key: string]: [
-                    number,
-                    number
-                ] | null;
-            };
             /**
              * Sighting Eye
              * @description empty while it is not known
@@ -6187,6 +6346,11 @@ export interface components {
              */
             through: string;
             answer: components["schemas"]["FindingAnswerOut"] | null;
+            /**
+             * Decided By
+             * @description the disagreements whose school decided something of it; empty: none
+             */
+            decided_by: string[];
         };
         /**
          * FirstLookIn
@@ -7746,12 +7910,6 @@ export interface components {
              * @description putts of a hundred that start inside the window and miss, as is usual
              */
             lost_inside: number;
-            /**
-             * Offset May Stay
-             * @description an offset of the face that repeats is left alone where the starts are fine
-             * @default false
-             */
-            offset_may_stay: boolean;
         };
         /** LevelBandOut */
         LevelBandOut: {
@@ -7776,8 +7934,6 @@ export interface components {
              * @description putts of a hundred
              */
             lost_inside: number;
-            /** Offset May Stay */
-            offset_may_stay: boolean;
         };
         /** LevelOut */
         LevelOut: {
@@ -10304,6 +10460,32 @@ export interface components {
             shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
+         * SchoolOut
+         * @description One side.
+         */
+        SchoolOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /**
+             * Changes
+             * @description what declaring it changes, sentence by sentence; empty: words alone
+             */
+            changes: string[];
+        };
+        /**
+         * SchoolsOut
+         * @description Every disagreement, in the order of the steps, and what the schools held set together.
+         */
+        SchoolsOut: {
+            /** Disagreements */
+            disagreements: components["schemas"]["DisagreementOut"][];
+            settings: components["schemas"]["SettingsOut"];
+        };
+        /**
          * Section
          * @description A piece of a chapter: its heading, what it says, what is done step by step.
          */
@@ -10559,6 +10741,30 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
+        };
+        /**
+         * SettingsOut
+         * @description What the schools held set where nobody said otherwise; null: they leave it as it is.
+         */
+        SettingsOut: {
+            /** Past M */
+            past_m: number | null;
+            /** Capture */
+            capture: ("rim_assisted" | "free_fall") | null;
+            /** Hole */
+            hole: boolean | null;
+            /** Trace */
+            trace: string | null;
+            /** Cue */
+            cue: string | null;
+            /** Path */
+            path: ("" | "straight" | "arc" | "arc_then_straight") | null;
+            /** First */
+            first: ("picture" | "numbers" | "touch" | "feel") | null;
+            /** Days A Week */
+            days_a_week: number | null;
+            /** Minutes A Day */
+            minutes_a_day: number | null;
         };
         /** ShareIn */
         ShareIn: {
@@ -11982,6 +12188,16 @@ export interface components {
             school: string;
             /** Rival */
             rival: string;
+            /**
+             * Decided By
+             * @description the disagreements whose school brought it to its place; empty: none
+             */
+            decided_by: string[];
+            /**
+             * Proved
+             * @description what its own retests say; empty: it was not retested
+             */
+            proved: string;
             /** Caution */
             caution: string;
             /**
@@ -12205,11 +12421,6 @@ export interface components {
         /** WantedEyesIn */
         WantedEyesIn: {
             /**
-             * School
-             * @enum {string}
-             */
-            school: "none" | "over" | "inside" | "own";
-            /**
              * Zone Mm
              * @description own edges, mm inside; null: the school's
              */
@@ -12313,6 +12524,11 @@ export interface components {
              * @description the plan whose line it is laid on
              */
             proof_of?: string | null;
+            /**
+             * Golfer
+             * @description whose schools say what comes first; null: the coach's alone
+             */
+            golfer?: string | null;
         };
         /**
          * WayIn
@@ -18600,6 +18816,538 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LinkBandsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_of_coach: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_declare: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                disagreement: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeclaredIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_of_golfer: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_declare_of: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+                disagreement: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeclaredIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_of_lesson: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
                 };
             };
             /** @description Bad Request */

@@ -13,6 +13,7 @@ from ...golfer.level import Level
 from ...measure.interval import Interval
 from ...measure.side import Side
 from ...measure.window import Window
+from ...schools.held import NONE_HELD, Schools
 from ...start.stroke import UNZEROED_DEG
 from .factors import GUIDED, Levels, is_guided, moving
 from .quantity import quantity
@@ -189,6 +190,7 @@ class Ledger:
     proof : what a second check found
     level, band : of the golfer, and what counts as fine there
     tools : what the coach's bag holds, by kind of part; None where nothing was said of the bag
+    schools : that are held of this golfer
     """
 
     hand: Hand
@@ -202,6 +204,7 @@ class Ledger:
     proof: SecondProof | None = None
     line_deg: float | None = None
     tools: frozenset[str] | None = None
+    schools: Schools = NONE_HELD
 
     @property
     def toe_sign(self) -> int:

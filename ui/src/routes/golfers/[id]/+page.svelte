@@ -55,6 +55,7 @@
       </div>
       <div class="flex gap-2">
         <a class="button" href="/logbook?golfer={who.id}">Logbook</a>
+        <a class="button" href="/golfers/{who.id}/schools">Schools</a>
         <button class="button" onclick={() => (noting = true)}>Change</button>
         <button class="button primary min-h-14 px-6 text-lg" onclick={() => (starting = true)}>Start lesson</button>
       </div>

@@ -1,0 +1,30 @@
+<!-- The mark of a school: by it something was decided; one tap tells the rival. -->
+<script lang="ts">
+  import type { Whose } from './queries.svelte'
+  import { schoolsQuery } from './queries.svelte'
+  import SchoolSheet from './SchoolSheet.svelte'
+
+  interface Props {
+    of: string
+    whose: Whose
+    golfer?: { id: string; name: string } | undefined
+    /** Said beside the mark; nothing: the name of the school that is held. */
+    words?: string
+  }
+  let { of, whose, golfer, words }: Props = $props()
+  let open = $state(false)
+  const schools = schoolsQuery(() => whose)
+  const it = $derived(schools.data?.disagreements.find((one) => one.code === of))
+  const name = $derived(it?.schools.find((one) => one.code === it.held)?.name)
+</script>
+
+{#if it}
+  <button
+    type="button"
+    class="button plain min-h-11 px-2 text-left leading-snug whitespace-normal"
+    data-school-mark={of}
+    onclick={() => (open = true)}
+    ><span aria-hidden="true">◇</span> {words ?? name ?? it.asks}<span class="sr-only">: what others hold</span></button
+  >
+  <SchoolSheet bind:open {it} {golfer} />
+{/if}

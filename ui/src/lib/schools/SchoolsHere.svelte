@@ -1,0 +1,27 @@
+<!-- The schools held at this step, each with its mark; where this golfer's data speak they stand first. -->
+<script lang="ts">
+  import SchoolMark from './SchoolMark.svelte'
+  import { schoolsQuery } from './queries.svelte'
+
+  interface Props {
+    at: string
+    lesson: string
+    golfer: { id: string; name: string }
+  }
+  let { at, lesson, golfer }: Props = $props()
+  const schools = schoolsQuery(() => ({ lesson }))
+  const here = $derived(schools.data?.disagreements.filter((it) => it.at === at) ?? [])
+  const held = $derived(here.filter((it) => it.held))
+</script>
+
+{#if here.length}
+  <section class="text-[15px]" aria-label="Where coaches differ" data-schools={at}>
+    {#each held as it (it.code)}
+      {#if it.told_sure}<p class="mt-1 leading-snug font-semibold" data-told>{it.told} {it.stands}</p>{/if}
+      <SchoolMark of={it.code} whose={{ lesson }} {golfer} words={it.words} />
+    {/each}
+    <a class="inline-flex min-h-11 items-center text-faded underline" href="/golfers/{golfer.id}/schools#{at}"
+      >Where coaches differ{held.length ? '' : ': nothing is taken for granted here'}…</a
+    >
+  </section>
+{/if}
