@@ -21,7 +21,7 @@
 {#if it}
   <button
     type="button"
-    class="button plain min-h-11 px-2 text-left leading-snug whitespace-normal"
+    class="button plain min-h-11 justify-start px-1 text-left leading-snug font-normal whitespace-normal underline decoration-dotted underline-offset-4"
     data-school-mark={of}
     onclick={() => (open = true)}
     ><span aria-hidden="true">◇</span> {words ?? name ?? it.asks}<span class="sr-only">: what others hold</span></button

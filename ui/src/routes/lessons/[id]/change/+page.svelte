@@ -67,6 +67,11 @@
         {#each it.offers as offer (offer.cause)}
           <section class="mt-4" data-offer={offer.cause}>
             <h2 class="border-b-2 border-ink pb-1 text-lg font-semibold"><Said text={offer.words} /></h2>
+            {#each decided(offer) as of (of)}<SchoolMark
+                {of}
+                whose={{ lesson: id }}
+                golfer={lesson.data.golfer}
+              />{/each}
             <div class="mt-2 grid gap-2 sm:grid-cols-2">
               {#each offer.proposals as one (one.code)}
                 <button
@@ -93,11 +98,6 @@
                 </button>
               {/each}
             </div>
-            {#each decided(offer) as of (of)}<SchoolMark
-                {of}
-                whose={{ lesson: id }}
-                golfer={lesson.data.golfer}
-              />{/each}
           </section>
         {/each}
         {#if choose.error}<Trouble error={choose.error} />{/if}
