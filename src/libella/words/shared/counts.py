@@ -28,6 +28,7 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "round": ("{n} round", "{n} rounds"),
     "hole": ("{n} hole", "{n} holes"),
     "holed_putt": ("{n} holed putt", "{n} holed putts"),
+    "read": ("{n} read", "{n} reads"),
     "way": ("{n} way", "{n} ways"),
 }
 

@@ -1695,6 +1695,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/golfers/{id}/expected": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Expected Of
+         * @description The chance of holing by length, putts in a round, and what is left, from everything read of a golfer.
+         */
+        get: operations["course_expected_of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rounds/{id}": {
         parameters: {
             query?: never;
@@ -5948,6 +5968,36 @@ export interface components {
              * @default []
              */
             rolls: components["schemas"]["TrialRoll"][];
+        };
+        /**
+         * ExpectedOut
+         * @description What may be expected on the course; no picture and no round while too few starts were read.
+         */
+        ExpectedOut: {
+            picture: components["schemas"]["Scene"] | null;
+            /** Words */
+            words: string;
+            /** Round */
+            round: string;
+            /**
+             * Worth
+             * @description what the change is worth in a round; empty: none was retested by its starts
+             */
+            worth: string;
+            /**
+             * Change
+             * @description the change whose curve stands beside; empty: none
+             */
+            change: string;
+            /** Left */
+            left: string[];
+            /**
+             * Parts
+             * @description where what was recorded parts from it for sure
+             */
+            parts: string[];
+            /** Basis */
+            basis: string;
         };
         /**
          * EyeMarkIn
@@ -22096,6 +22146,111 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    course_expected_of: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedOut"];
                 };
             };
             /** @description Bad Request */

@@ -11,6 +11,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { planQuery } from '$lib/change/queries.svelte'
+  import Expected from '$lib/change/Expected.svelte'
   import OnTheCourse from '$lib/change/OnTheCourse.svelte'
   import PlanWeeks from '$lib/change/PlanWeeks.svelte'
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
@@ -107,6 +108,7 @@
         </p>
         <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
         <CardList golferId={who.id} />
+        <Expected golfer={who} />
         <OnTheCourse golferId={who.id} />
         <InHand golferId={who.id} />
         <Photos golferId={who.id} />
