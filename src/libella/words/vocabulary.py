@@ -175,6 +175,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "round_side": {"left": "◂ Left", "right": "Right ▸"},
     "round_pace": {"short": "Short", "past": "Past"},
     "toward": {"hole": "The hole", "start": "The start target"},
+    "wording": {"": "By level", "plain": "Plain", "dense": "With numbers"},
     "sighting_eye": {"": "Not known", "left": "Left", "right": "Right"},
     "eye_way": {"mirror": "In the mirror", "plumb": "By plumb", "string": "By a string", "strip": "By a strip"},
     "looks": {"left": "◂ Left", "straight": "Straight", "right": "Right ▸"},

@@ -7,6 +7,7 @@ from ...core.change.complaint import Miss
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS, Level
 from ...core.golfer.limits import Glasses, Limit
+from ...core.golfer.wording import Chosen
 from ...core.green.usual import UsualLength
 from ...core.schools.held import Schools
 from ...lessons.golfer import golfers
@@ -39,6 +40,7 @@ class GolferNoted(Entry):
     usual_misses: tuple[Miss, ...] = Field((), max_length=4, description="where putts usually miss")
     glasses: Glasses = Field("", description="worn while putting; empty: not known")
     limits: tuple[Limit, ...] = Field((), description="what limits posture")
+    wording: Chosen = Field("", description="how things are put to this golfer; empty: by the level")
 
 
 class GolferIn(GolferNoted):
@@ -62,6 +64,7 @@ class GolferOut(Kept):
     usual_misses: tuple[Miss, ...]
     glasses: Glasses
     limits: tuple[Limit, ...]
+    wording: Chosen
     invented: bool
 
 
@@ -86,6 +89,7 @@ def golfer_out(row: KeptGolfer, schools: Schools) -> GolferOut:
         usual_misses=tuple(row.usual_misses),
         glasses=row.glasses,
         limits=tuple(row.limits),
+        wording=row.wording,
         invented=row.invented,
     )
 
@@ -116,6 +120,7 @@ def _entry(told: GolferNoted) -> golfers.GolferEntry:
         usual_misses=told.usual_misses,
         glasses=told.glasses,
         limits=told.limits,
+        wording=told.wording,
     )
 
 

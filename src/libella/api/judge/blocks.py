@@ -11,6 +11,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.estimate import Summary
 from ...core.golfer.kit import NO_KIT
+from ...core.golfer.wording import wording_for
 from ...core.judge.judgement import Judgement
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side
@@ -29,6 +30,7 @@ from ...words.change.kit import kit_said
 from ...words.judge.judgement import JudgementWords, further_words, judgement_words
 from ...words.judge.putts import ended_said, pace_said
 from ...words.set.station import station_words
+from ...words.shared.plain import put
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
 from ..base.read import ClaimOut
@@ -52,6 +54,12 @@ class BlockLine(BlockKept):
     headline: str
     size: str
     vial: Vial
+
+    def put_to(self, golfer: KeptGolfer, units: InUnits) -> "BlockLine":
+        """The same as things are put to this golfer, on a screen of theirs."""
+        wording = wording_for(golfer.level, golfer.wording)
+        said = {"headline": put(self.headline, wording, units), "size": put(self.size, wording, units)}
+        return self.model_copy(update=said)
 
 
 class BlockOut(BlockLine):
@@ -193,7 +201,7 @@ def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
     last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
     station = blocks.station_of(sheet.block)
     return WallOut(
-        block=block_line(sheet, golfer, schools_of(desk, golfer), units),
+        block=block_line(sheet, golfer, schools_of(desk, golfer), units).put_to(golfer, units),
         last=_last(last, station, units) if last else None,
         watched=station.rig.reads_start,
         invented=invented,

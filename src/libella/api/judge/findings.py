@@ -227,7 +227,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         brief=chosen_words.chosen_brief(it.chosen),
         meaning=chosen_words.meaning_said(it.chosen[0], hand),
         also=also,
-        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),
+        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.wording, units),
         word=it.chosen[0].word,
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,

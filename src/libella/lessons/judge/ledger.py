@@ -9,6 +9,7 @@ from uuid import UUID
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.golfer.hand import Hand
+from ...core.golfer.wording import wording_for
 from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.green.usual import usual_mix
 from ...core.judge.chain import K_USUAL, fit_k
@@ -88,6 +89,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         line_deg=_line_deg(laid),
         tools=_usual_bag(electronics=bool(strokes)) if tools is None else frozenset(tools),
         schools=schools,
+        wording=wording_for(golfer.level, golfer.wording),
     )
     return Gathered(ledger, putt, turns)
 

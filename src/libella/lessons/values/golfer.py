@@ -10,6 +10,7 @@ from ...core.change.complaint import Miss
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.limits import Glasses, Limit
+from ...core.golfer.wording import Chosen
 from ...core.see.eyes import SightingEye
 
 
@@ -38,6 +39,8 @@ class KeptGolfer:
     """Worn while putting; empty while it is not known."""
     limits: Sequence[Limit]
     """What limits posture."""
+    wording: Chosen
+    """How things are put to this golfer; empty: by the level."""
     invented: bool
 
 

@@ -18,6 +18,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.limits import Glasses
+from ...core.golfer.wording import Chosen
 from ...core.see.eyes import SightingEye
 from .base import Stored, Voidable, in_words
 
@@ -47,6 +48,8 @@ class GolferRow(Stored):
     """Worn while putting; empty while it is not known."""
     limits: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
     """What limits posture: see `core.golfer.limits.LIMITS`."""
+    wording: Mapped[Chosen] = mapped_column(String, server_default=text("''"))
+    """How things are put to this golfer; empty: by the level."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 

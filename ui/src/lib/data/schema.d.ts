@@ -6633,6 +6633,13 @@ export interface components {
              * @default []
              */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
+            /**
+             * Wording
+             * @description how things are put to this golfer; empty: by the level
+             * @default
+             * @enum {string}
+             */
+            wording: "" | "plain" | "dense";
             /** @description as it was when the editing began; null for a new one */
             seen?: components["schemas"]["GolferNoted"] | null;
             /**
@@ -6722,6 +6729,13 @@ export interface components {
              * @default []
              */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
+            /**
+             * Wording
+             * @description how things are put to this golfer; empty: by the level
+             * @default
+             * @enum {string}
+             */
+            wording: "" | "plain" | "dense";
         };
         /** GolferOut */
         GolferOut: {
@@ -6765,6 +6779,11 @@ export interface components {
             glasses: "" | "none" | "single" | "varifocal" | "contacts";
             /** Limits */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
+            /**
+             * Wording
+             * @enum {string}
+             */
+            wording: "" | "plain" | "dense";
             /** Invented */
             invented: boolean;
         };

@@ -10,6 +10,7 @@ from ...estimate.cost import Mix
 from ...golfer.band import Band
 from ...golfer.hand import Hand
 from ...golfer.level import Level
+from ...golfer.wording import Wording
 from ...measure.interval import Interval
 from ...measure.side import Side
 from ...measure.window import Window
@@ -190,7 +191,7 @@ class Ledger:
     proof : what a second check found
     level, band : of the golfer, and what counts as fine there
     tools : what the coach's bag holds, by kind of part; None where nothing was said of the bag
-    schools : that are held of this golfer
+    schools : that are held of this golfer; wording : how things are put to them
     """
 
     hand: Hand
@@ -205,6 +206,7 @@ class Ledger:
     line_deg: float | None = None
     tools: frozenset[str] | None = None
     schools: Schools = NONE_HELD
+    wording: Wording = "dense"
 
     @property
     def toe_sign(self) -> int:
