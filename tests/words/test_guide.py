@@ -22,6 +22,7 @@ ROUTES = {
     "aids/+page.svelte": "aids",
     "aids/bag/+page.svelte": "aids",
     "aids/string/+page.svelte": "aids",
+    "aids/readers/+page.svelte": "aids",
     "logbook/+page.svelte": "logbook",
     "archive/+page.svelte": "archive",
     "wall/[id]/+page.svelte": "wall",

@@ -45,7 +45,7 @@ from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
 from .see import eyes, first_looks, maps, sights
-from .set import bag, conditions, green, instruments, plans, saved, stations, tool_checks
+from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 
@@ -59,6 +59,7 @@ ROUTERS = (
     vocabulary,
     plans,
     tool_checks,
+    second_readings,
     stations,
     conditions,
     saved,

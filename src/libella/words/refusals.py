@@ -91,6 +91,7 @@ THINGS: Final[dict[str, str]] = {
     "standin": "There is no such stand-in here; they are started from the demo only, or by their own command.",
     "station": "There is no such station here.",
     "stroke": "There is no such stroke here.",
+    "second_reading": "There is no such reading by two here.",
     "tool_check": "There is no such check of an instrument here.",
     "test": "There is no such test here.",
 }

@@ -83,6 +83,12 @@ class Schools:
 NONE_HELD: Final = Schools()
 
 
+def checked_held(told: Mapping[str, str]) -> None:
+    """`OutOfLimits` for schools that nobody can hold."""
+    for code, school in told.items():
+        checked_school(code, school)
+
+
 def checked_school(code: str, school: str) -> None:
     """`OutOfLimits` for what no coach disagrees on, or for no side of it; an empty school is none held."""
     if code not in DISAGREEMENTS:

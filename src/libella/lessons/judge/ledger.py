@@ -36,6 +36,7 @@ from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
 from ..set.bag import bag
 from ..set.plans import plan_now
+from ..set.second_readings import ErrorsAt
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
 from ..start.blocks import station_of
@@ -70,7 +71,9 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     schools = schools_of(desk, golfer)
     band = band_for(desk, golfer.level, schools)
     read = [it for it in sheet.blocks if valid_in(it)]
-    blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in read]
+    errors = ErrorsAt.of(desk)
+    expected = band.spread_deg["start"]
+    blocks = [block_batch(it, golfer.hand, strokes, expected, errors.at(it.block.started_at)) for it in read]
     laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
     usual, tools = usual_of(golfer, schools), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
@@ -120,7 +123,9 @@ def others_of(
         events = tuple(
             Event(str(it.id), {name: _entry(name, value) for name, value in it.values.items()}) for it in run
         )
-        yield Batch(str(run[0].id), "stand", day_of(run[0].taken_at), events, lesson=str(lesson_id))
+        error = ErrorsAt.of(desk).at(run[0].taken_at).mm("body_lines")
+        noise = {name: error for name, it in ENTRIES.items() if it.group == "body_lines" and error}
+        yield Batch(str(run[0].id), "stand", day_of(run[0].taken_at), events, lesson=str(lesson_id), noise=noise)
 
 
 def every_batch(
@@ -132,10 +137,12 @@ def every_batch(
     starts_only: bool = False,
 ) -> Iterable[Batch]:
     """Everything that was read of a golfer over lessons; `starts_only`: of putts alone, without what sensors told."""
+    errors = ErrorsAt.of(desk)
     strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
     for lesson, sheets in lessons:
         told = strokes_by_putt(strokes.get(lesson.id, ()))
-        yield from (block_batch(it, lesson.hand, told, expected_deg) for it in sheets if valid_in(it))
+        valid = (it for it in sheets if valid_in(it))
+        yield from (block_batch(it, lesson.hand, told, expected_deg, errors.at(it.block.started_at)) for it in valid)
         if not starts_only:
             whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
             yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets)

@@ -38,6 +38,7 @@ from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
+from ..set.second_readings import ReadingErrors, reading_errors
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
 from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
@@ -213,11 +214,12 @@ def _looked(
     zeros = {it.kept.kind: it.zero for it in checked_here(desk, session, lesson_id)}
     zone = zone_of(golfer, schools_of(desk, golfer))
     names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
+    errors = reading_errors(desk, takes[0].taken_at) if takes else ReadingErrors()
     set_ups: list[SetUpEyes] = []
     for name in names:
         own = [it for it in takes if it.set_up == name and not it.voided]
         looks = {it.id: _by_tool(look_of(it), zeros) for it in own}
-        set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None))
+        set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None, errors))
     last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
     return golfer, takes, set_ups, next(it for it in set_ups if it.name == last)
 
@@ -240,6 +242,7 @@ def _in_set_up(
     hand: Hand,
     zone: tuple[float, float] | None,
     before: SetUpEyes | None,
+    errors: ReadingErrors,
 ) -> SetUpEyes:
     first = [by_id[it.id] for it in takes if it.reread_of is None]
     looks = [it for it in first if isinstance(it, EyeTake)]
@@ -250,13 +253,19 @@ def _in_set_up(
             one, other = by_id[it.reread_of], by_id[it.id]
             if isinstance(one, EyeTake) and isinstance(other, EyeTake):
                 pairs.append((one, other))
-    error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else None
+    # Read again here it is known here; else as two readers found it, once.
+    error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else _by_two(errors, looks)
     found = eye_place(looks, hand, zone, sides=sides, reading_m=error)
     was = before.found if before else None
     moved = None
     if found and was:
         moved = normal(found.inside.value - was.inside.value, math.hypot(found.inside.sd, was.inside.sd))
     return SetUpEyes(name, len(first), looks, found, eye_vial(first, found, zone), moved)
+
+
+def _by_two(errors: ReadingErrors, looks: Sequence[EyeTake]) -> float | None:
+    mm = errors.mm("mirror" if looks else "string")
+    return mm / 1000 if mm else None
 
 
 def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes: Sequence[KeptEyeTake]) -> LookSizes:

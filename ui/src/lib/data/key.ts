@@ -66,6 +66,7 @@ export const key = {
   saved: () => ['saved'],
   /** Of a lesson they are asked again with the lesson: what was read of its golfer speaks, too. */
   schools: (lesson: string, golfer: string) => (lesson ? ['lesson', lesson, 'schools'] : ['schools', golfer]),
+  secondReadings: () => ['second-readings'],
   sensors: (lesson: string) => ['sensors', lesson],
   setUpEntries: () => ['set-up-entries'],
   sides: (first: string, second: string) => ['sides', first, second],

@@ -430,6 +430,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/second-readings/things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Things
+         * @description Everything that two can read.
+         */
+        get: operations["second readings_things"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Every
+         * @description Everything read by two, newest first.
+         */
+        get: operations["second readings_every"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * First
+         * @description Keep what the first reader read.
+         */
+        put: operations["second readings_first"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings/{id}/second": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Second
+         * @description Keep what the second reader read of the same.
+         */
+        put: operations["second readings_second"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take it out of what counts, or bring it back.
+         */
+        put: operations["second readings_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/preview": {
         parameters: {
             query?: never;
@@ -6402,6 +6502,29 @@ export interface components {
              */
             decided_by: string[];
         };
+        /** FirstIn */
+        FirstIn: {
+            /**
+             * By
+             * @description who read
+             */
+            by: string;
+            /**
+             * Values
+             * @description in order: numbers, or zones
+             */
+            values: (number | string)[];
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Thing
+             * @description what was read
+             */
+            thing: string;
+        };
         /**
          * FirstLookIn
          * @description How a true rod looks from a place: as usual, or one lever moved, without a size.
@@ -6816,7 +6939,7 @@ export interface components {
          * @description What the golfer makes of the green: a read, and the slope as felt by foot.
          */
         GolferSaysIn: {
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Falls Forward Percent
              * @description downhill to the hole positive
@@ -7499,7 +7622,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9228,7 +9351,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9342,7 +9465,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9449,6 +9572,7 @@ export interface components {
          *     checks : readings in that check; 0 when none was made
          *     tool_deg, tool_doubt_deg : the rig's own error as a check of the instrument itself found it, right positive, added
          *         to every reading; and what is not known of it
+         *     reader_m : how far a reading of the rig is off across the line, one standard deviation, as two readers found it
          *     evidence : what was measured; None where a proof was once only said
          *     line : the line it was made on; None where that was not kept
          *     fell : which parts of the line were changed after it, so that it proves nothing here
@@ -9495,6 +9619,11 @@ export interface components {
              * @default 0
              */
             tool_doubt_deg: number;
+            /**
+             * Reader M
+             * @default 0
+             */
+            reader_m: number;
             evidence?: components["schemas"]["Evidence"] | null;
             line?: components["schemas"]["LaidLine"] | null;
             /**
@@ -9642,7 +9771,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9873,31 +10002,6 @@ export interface components {
             outside_m: number;
         };
         /**
-         * ReadIn
-         * @description A coach's read: where beside the hole the putt is to be started at.
-         */
-        ReadIn: {
-            /**
-             * Place
-             * @default centre
-             * @enum {string}
-             */
-            place: "centre" | "inside_edge" | "edge" | "outside";
-            /**
-             * Side
-             * @default left
-             * @enum {string}
-             */
-            side: "left" | "right";
-            /**
-             * Outside M
-             * @description how far outside the edge, m
-             * @default 0
-             * @example 0.05
-             */
-            outside_m: number;
-        };
-        /**
          * ReadOut
          * @description What a station file holds; nothing is kept yet.
          */
@@ -9941,6 +10045,50 @@ export interface components {
             golfer_says: components["schemas"]["GolferSays"];
             /** Words */
             words: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * ReadThingOut
+         * @description Something that two can read.
+         */
+        ReadThingOut: {
+            /**
+             * Thing
+             * @enum {string}
+             */
+            thing: "mirror" | "gate" | "laser" | "strike" | "body_lines" | "string" | "golfer";
+            /** Name */
+            name: string;
+            /** Asks */
+            asks: string;
+            /**
+             * Unit
+             * @description of a number: mm or deg; empty of zones
+             */
+            unit: string;
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
+            low: number | null;
+            /**
+             * High
+             * @description in the entry's own unit
+             */
+            high: number | null;
+            /**
+             * Zones
+             * @description in order; empty of numbers
+             */
+            zones: components["schemas"]["ReadZoneOut"][];
+            /** Fewest */
+            fewest: number;
+        };
+        /** ReadZoneOut */
+        ReadZoneOut: {
+            /** Code */
+            code: string;
             /** Name */
             name: string;
         };
@@ -10393,7 +10541,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -10553,6 +10701,44 @@ export interface components {
             /** Disagreements */
             disagreements: components["schemas"]["DisagreementOut"][];
             settings: components["schemas"]["SettingsOut"];
+        };
+        /**
+         * SecondReadingOut
+         * @description Read by two. What the first read is shown to nobody before the second has read.
+         */
+        SecondReadingOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Thing
+             * @enum {string}
+             */
+            thing: "mirror" | "gate" | "laser" | "strike" | "body_lines" | "string" | "golfer";
+            /** Name */
+            name: string;
+            /** First By */
+            first_by: string;
+            /** Second By */
+            second_by: string;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Readings */
+            readings: number;
+            /** First */
+            first: (number | string)[] | null;
+            /** Second */
+            second: (number | string)[] | null;
+            error: components["schemas"]["Estimate"] | null;
+            /** Words */
+            words: string[];
+            /** Voided */
+            voided: boolean;
         };
         /**
          * Section
@@ -11265,7 +11451,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12084,7 +12270,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12551,7 +12737,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12827,6 +13013,49 @@ export interface components {
             made_at: string;
             /** Voided */
             voided: boolean;
+        };
+        /**
+         * ReadIn
+         * @description A coach's read: where beside the hole the putt is to be started at.
+         */
+        libella__api__set__green__ReadIn: {
+            /**
+             * Place
+             * @default centre
+             * @enum {string}
+             */
+            place: "centre" | "inside_edge" | "edge" | "outside";
+            /**
+             * Side
+             * @default left
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Outside M
+             * @description how far outside the edge, m
+             * @default 0
+             * @example 0.05
+             */
+            outside_m: number;
+        };
+        /** ReadIn */
+        libella__api__set__second_readings__ReadIn: {
+            /**
+             * By
+             * @description who read
+             */
+            by: string;
+            /**
+             * Values
+             * @description in order: numbers, or zones
+             */
+            values: (number | string)[];
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
         };
         /** PlanIn */
         libella__api__start__blocks__PlanIn: {
@@ -15297,6 +15526,536 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ToolOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadThingOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_every": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_first": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_second": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["libella__api__set__second_readings__ReadIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_void": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"];
                 };
             };
             /** @description Bad Request */

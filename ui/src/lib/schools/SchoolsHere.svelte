@@ -1,6 +1,7 @@
 <!-- The schools held at this step, each with its mark; where this golfer's data speak they stand first. -->
 <script lang="ts">
   import SchoolMark from './SchoolMark.svelte'
+  import SchoolSheet from './SchoolSheet.svelte'
   import { schoolsQuery } from './queries.svelte'
 
   interface Props {
@@ -12,16 +13,20 @@
   const schools = schoolsQuery(() => ({ lesson }))
   const here = $derived(schools.data?.disagreements.filter((it) => it.at === at) ?? [])
   const held = $derived(here.filter((it) => it.held))
+  let chosen = $state('')
+  const open = $derived(here.find((it) => it.code === chosen))
 </script>
 
 {#if here.length}
   <section class="text-[15px]" aria-label="Where coaches differ" data-schools={at}>
     {#each held as it (it.code)}
       {#if it.told_sure}<p class="mt-1 leading-snug font-semibold" data-told>{it.told} {it.stands}</p>{/if}
-      <SchoolMark of={it.code} whose={{ lesson }} {golfer} words={it.words} />
+      <SchoolMark of={it.code} whose={{ lesson }} {golfer} words={it.words} opened={(of) => (chosen = of)} />
     {/each}
     <a class="inline-flex min-h-11 items-center text-faded underline" href="/golfers/{golfer.id}/schools#{at}"
       >Where coaches differ{held.length ? '' : ': nothing is taken for granted here'}…</a
     >
   </section>
 {/if}
+
+{#if open}<SchoolSheet bind:open={() => chosen !== '', (is) => !is && (chosen = '')} it={open} {golfer} />{/if}
