@@ -17,16 +17,15 @@
   const open = $derived(here.find((it) => it.code === chosen))
 </script>
 
-{#if here.length}
-  <section class="text-[15px]" aria-label="Where coaches differ" data-schools={at}>
-    {#each held as it (it.code)}
-      {#if it.told_sure}<p class="mt-1 leading-snug font-semibold" data-told>{it.told} {it.stands}</p>{/if}
-      <SchoolMark of={it.code} whose={{ lesson }} {golfer} words={it.words} opened={(of) => (chosen = of)} />
-    {/each}
-    <a class="inline-flex min-h-11 items-center text-faded underline" href="/golfers/{golfer.id}/schools#{at}"
-      >Where coaches differ{held.length ? '' : ': nothing is taken for granted here'}…</a
-    >
-  </section>
-{/if}
+<!-- The way there stands at once: nothing below it moves as what is held comes in. -->
+<section class="text-[15px]" aria-label="Where coaches differ" data-schools={at}>
+  {#each held as it (it.code)}
+    {#if it.told_sure}<p class="mt-1 leading-snug font-semibold" data-told>{it.told} {it.stands}</p>{/if}
+    <SchoolMark of={it.code} whose={{ lesson }} {golfer} words={it.words} opened={(of) => (chosen = of)} />
+  {/each}
+  <a class="inline-flex min-h-11 items-center text-faded underline" href="/golfers/{golfer.id}/schools#{at}"
+    >Where coaches differ…</a
+  >
+</section>
 
 {#if open}<SchoolSheet bind:open={() => chosen !== '', (is) => !is && (chosen = '')} it={open} {golfer} />{/if}
