@@ -24,7 +24,7 @@ from .base.units import with_units
 from .change import changes, course, practice
 from .golfer import golfers, kits
 from .golfer import schools as golfer_schools
-from .judge import bands, comparisons, findings, golfers_line, two
+from .judge import bands, comparisons, explained, findings, golfers_line, two
 from .judge import blocks as judged_blocks
 from .keep import (
     archives,
@@ -69,6 +69,7 @@ ROUTERS = (
     bands,
     golfer_schools,
     findings,
+    explained,
     golfers_line,
     two,
     changes,

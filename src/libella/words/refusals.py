@@ -68,6 +68,7 @@ THINGS: Final[dict[str, str]] = {
     "line_join": "These lines are not joined here.",
     "answer": "There is no such answer here.",
     "block": "There is no such block here.",
+    "claim": "Nothing of that kind was read here.",
     "card": "There is no such card here.",
     "check": "There is no such check here.",
     "comparison": "There is no such comparison here.",

@@ -30,6 +30,7 @@ export const key = {
   drills: (golfer: string) => ['drills', golfer],
   drops: () => ['drops'],
   entry: (block: string) => ['entry', block],
+  explained: (lesson: string, claim: string) => ['lesson', lesson, 'explained', claim],
   expected: (golfer: string) => ['expected', golfer],
   eyes: (lesson: string) => ['eyes', lesson],
   file: (file: string) => ['file', file],

@@ -174,7 +174,7 @@
   {#if it?.read.length}
     <section class="mt-5" data-was-read>
       <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
-      <ReadRows rows={it.read} />
+      <ReadRows rows={it.read} lessonId={id} />
     </section>
   {/if}
 {/snippet}
