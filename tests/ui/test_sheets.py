@@ -113,11 +113,6 @@ def _guide(page: Page) -> None:
     expect(page.locator("[data-number]").first).to_be_attached()
 
 
-def _schools(page: Page) -> None:
-    page.goto("/schools")
-    expect(page.locator("[data-asks=pace]")).to_be_visible()
-
-
 def _drills(page: Page) -> None:
     page.goto("/drills")
     expect(page.locator("[data-drill] svg").first).to_be_visible()
@@ -157,7 +152,6 @@ SHEETS = {
     "a round": Opened(_golfer, "Tell a round…", "A round"),
     "what is in hand": Opened(_golfer, "Note what is in hand…", "In hand from now on"),
     "a drill of one's own": Opened(_drills, "Make it yours…", "After"),
-    "a school": Opened(_schools, "How far past the hole is a putt meant to run?", "How far past", exact=False),
     "other block": Opened(_start, "Other", "Another condition, same station", exact=False),
     "other block, no block in the address": Opened(_start_without_block, "Other", "Another condition", exact=False),
     "compare": Opened(_start, "Compare", "Compare, in turns", exact=False),

@@ -20,8 +20,6 @@ ELSEWHERE = {
     "drills": "/drills",
     "logbook": "/logbook",
     "archive": "/archive",
-    "schools": "/schools",
-    "readers": "/aids/readers",
     "guide": "/guide",
 }
 VIEWS = ("today", "golfer", *STEPS)

@@ -37,8 +37,6 @@ VIEWS = [
     "aids",
     "bag",
     "string",
-    "schools",
-    "readers",
     "states",
 ]
 
@@ -143,12 +141,6 @@ def visit(page: Page, view: str) -> None:
     elif view == "string":
         page.goto("/aids/string")
         expect(page.locator("[data-string]")).to_contain_text("splits the ball")
-    elif view == "schools":
-        page.goto("/schools")
-        expect(page.locator("[data-asks=pace]")).to_be_visible()
-    elif view == "readers":
-        page.goto("/aids/readers")
-        expect(page.locator("[data-read]")).to_be_visible()
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()

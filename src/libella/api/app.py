@@ -23,8 +23,7 @@ from .base.jobs import Jobs, Task
 from .base.units import with_units
 from .change import changes, course, practice
 from .golfer import golfers, kits
-from .golfer import schools as golfer_schools
-from .judge import bands, comparisons, explained, findings, golfers_line, two
+from .judge import bands, comparisons, findings, golfers_line, two
 from .judge import blocks as judged_blocks
 from .keep import (
     archives,
@@ -45,7 +44,7 @@ from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
 from .see import eyes, first_looks, maps, sights
-from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
+from .set import bag, conditions, green, instruments, plans, saved, stations, tool_checks
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 
@@ -59,7 +58,6 @@ ROUTERS = (
     vocabulary,
     plans,
     tool_checks,
-    second_readings,
     stations,
     conditions,
     saved,
@@ -67,9 +65,7 @@ ROUTERS = (
     judged_blocks,
     comparisons,
     bands,
-    golfer_schools,
     findings,
-    explained,
     golfers_line,
     two,
     changes,

@@ -68,7 +68,6 @@ THINGS: Final[dict[str, str]] = {
     "line_join": "These lines are not joined here.",
     "answer": "There is no such answer here.",
     "block": "There is no such block here.",
-    "claim": "Nothing of that kind was read here.",
     "card": "There is no such card here.",
     "check": "There is no such check here.",
     "comparison": "There is no such comparison here.",
@@ -92,7 +91,6 @@ THINGS: Final[dict[str, str]] = {
     "standin": "There is no such stand-in here; they are started from the demo only, or by their own command.",
     "station": "There is no such station here.",
     "stroke": "There is no such stroke here.",
-    "second_reading": "There is no such reading by two here.",
     "tool_check": "There is no such check of an instrument here.",
     "test": "There is no such test here.",
 }

@@ -11,11 +11,6 @@ from ...core.measure.units import Units
 from ...words.judge.claims import category_name, claim_name, level_said, share_said
 
 
-def key_of(it: Claim) -> str:
-    """The quantity and the way it was read: what tells a claim from every other of its lesson."""
-    return "|".join([it.quantity.name, *(f"{factor}={level}" for factor, level in it.levels)])
-
-
 class PartOut(BaseModel):
     """A category of a share, and how often."""
 
@@ -26,7 +21,6 @@ class PartOut(BaseModel):
 class ClaimOut(BaseModel):
     """One quantity as it was read one way: where it lies, or how often what."""
 
-    key: str = Field(description="names the claim where it is opened")
     quantity: str
     name: str
     words: str
@@ -43,7 +37,6 @@ class ClaimOut(BaseModel):
         if isinstance(it, Level):
             drawn = about.sides in ("line", "eyes") and it.vial.bubble_at is not None and it.beyond is None
             return ClaimOut(
-                key=key_of(it),
                 quantity=about.name,
                 name=claim_name(it),
                 words=level_said(it, hand, units),
@@ -56,7 +49,6 @@ class ClaimOut(BaseModel):
             )
         parts = [PartOut(name=category_name(about.name, name), times=n) for name, n in it.counts]
         return ClaimOut(
-            key=key_of(it),
             quantity=about.name,
             name=claim_name(it),
             words=share_said(it),

@@ -1,10 +1,8 @@
 """A lesson judged whole: findings, the chain, cautions, misses; and what its coach says of them."""
 
 import json
-from collections.abc import Callable, Mapping, Sequence
 from datetime import datetime
 from functools import partial
-from typing import Final
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
@@ -15,7 +13,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.band import BANDED, BandedLink
 from ...core.golfer.hand import Hand
-from ...core.judge.claims.reads import Claim, Compared
+from ...core.judge.claims.reads import Compared
 from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
@@ -24,7 +22,6 @@ from ...core.judge.findings.judged import LessonJudged
 from ...core.judge.findings.next_check import WAYS, Check, CheckName
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.measure.side import Side
-from ...core.schools.school import First
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.judge import findings
@@ -103,7 +100,6 @@ class FindingOut(BaseModel):
     picture_words: str
     through: str = Field(description="which finding above it is seen through")
     answer: FindingAnswerOut | None
-    decided_by: list[str] = Field(description="the disagreements whose school decided something of it; empty: none")
 
 
 class ChainLinkOut(BaseModel):
@@ -227,12 +223,12 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         brief=chosen_words.chosen_brief(it.chosen),
         meaning=chosen_words.meaning_said(it.chosen[0], hand),
         also=also,
-        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.wording, units),
+        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),
         word=it.chosen[0].word,
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
         compared=[_compared(one, whole, units) for one in it.compared],
-        read=[ClaimOut.of(one, hand, units) for one in _in_order(it.reads, whole.ledger.schools.settings.first)],
+        read=[ClaimOut.of(one, hand, units) for one in it.reads],
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         picture=own.scene if own else drawn[0] if drawn else None,
@@ -321,25 +317,7 @@ def _finding(
         picture_words=times_said(drawn.times) if drawn else "",
         through=words.through_said(it),
         answer=_answer(told) if told else None,
-        decided_by=_decided_by(it),
     )
-
-
-def _in_order(reads: Sequence[Claim], first: First | None) -> list[Claim]:
-    """What was read, with what this golfer wants to see first before the rest."""
-    return sorted(reads, key=lambda it: _LATER[first](it) if first in _LATER else False)
-
-
-_LATER: Final[Mapping[First | None, Callable[[Claim], bool]]] = {
-    "feel": lambda it: it.quantity.name != "feels_straight",
-    "touch": lambda it: it.quantity.kind != "share",
-}
-
-
-def _decided_by(it: Finding) -> list[str]:
-    """The disagreements whose school decided something of a finding: one of its facts, or that it may stay."""
-    body = ["body"] if any(one.what == "body_stays" for one in it.facts) else []
-    return [*(["face_at_address"] if it.kind == "stays" else []), *body]
 
 
 def _fact(it: Fact, units: InUnits) -> FactOut:

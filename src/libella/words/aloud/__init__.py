@@ -19,7 +19,6 @@ from .keep import keep_aloud
 from .line import line_aloud
 from .reading import Reading, page, sentences
 from .refusals import refusals_aloud
-from .schools import schools_aloud
 from .see import see_aloud
 from .set import set_aloud
 from .stand import stand_aloud
@@ -42,7 +41,6 @@ def read_aloud() -> Reading:
             judge_aloud,
             line_aloud,
             findings_aloud,
-            schools_aloud,
             change_aloud,
             keep_aloud,
             refusals_aloud,

@@ -18,10 +18,8 @@ from ...core.judge.claims.difference import Difference, Group, difference
 from ...core.judge.claims.growth import AtLength, Growth
 from ...core.judge.claims.level import Level, Weighing, level_of
 from ...core.judge.claims.pace import Pace, pace_of
-from ...core.judge.claims.reads import Compared, compared, reads
+from ...core.judge.claims.reads import Compared, compared
 from ...core.judge.claims.share import ShareOf, share_of
-from ...core.judge.explained import Explained, Rests
-from ...core.judge.explained import explained as explain
 from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, Value
 from ...core.judge.ledger.factors import FACTORS, Levels
 from ...core.judge.ledger.quantity import names, quantity
@@ -31,7 +29,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
 from ...core.start.turns import Question
-from ..judge import claims, comparison, explained, putts, two
+from ..judge import claims, comparison, putts, two
 from .reading import Reading
 
 WORDS: Final[tuple[Word, ...]] = get_args(Word)
@@ -42,38 +40,6 @@ _PUTTED: Final = Putted(2.5, Window(0.97, 0.97))
 _FELL: Final[Mapping[str, Value]] = {"holed": "holed", "stopped": "holed"}
 _MIDDLES: Final = (-1.5, 0.0, 0.05, 1.5)
 _FULL: Final = ("start", "face", "path", "strike", "roll_past", "eyes_inside", "eyes_behind", "strike_high")
-
-
-def _opened_aloud(it: Reading) -> None:
-    ledger = Ledger("right", BY.mix, (2.0,), Estimate(0.85, 0.8, 0.9), "club", usual_band("club"))
-    for name in ("start", "face", "strike", "path", "eyes_inside", "roll_past", "still", "holed"):
-        notes: list[Value] = ["nothing", "head"] * 4 if name == "still" else ["holed", "missed"] * 4
-        values = notes if quantity(name).kind == "share" else _read(name, 1.5, 0.3, 8)
-        doubted = tuple(Event(f"{n}", {name: one}, 0.5 if n < 2 else 1.0) for n, one in enumerate(values))
-        own = batch(name, values, proved=name != "start")
-        own = replace(
-            own, events=doubted if name == "face" else own.events[:1] + doubted[:1] + own.events[2:], voided=1
-        )
-        other = batch(name, values[:3], LEVELS[1], turn=1)
-        opened = _opened(replace(ledger, batches=(own, other)), name)
-        it.say("judge", explained.title_said, opened)
-        it.say("judge", explained.rests_said, opened)
-        it.say("judge", explained.sums_said, opened, it.hand, it.units)
-        for one in opened.left_out:
-            it.say("judge", explained.left_said, one, it.units)
-        for move in opened.moves:
-            it.say("judge", explained.moves_said, move, opened.claim.quantity, it.hand, it.units)
-        for read in opened.rests:
-            it.say("judge", explained.reading_said, read, opened.claim.quantity, it.hand, it.units)
-    for low, high in ((-math.inf, 1.0), (1.0, math.inf), (-math.inf, math.inf), (0.5, 0.5)):
-        read = Rests(Place("start", "b"), "a", Interval(low, high), 1.0)
-        it.say("judge", explained.reading_said, read, quantity("start"), it.hand, it.units)
-
-
-def _opened(ledger: Ledger, name: str) -> Explained:
-    """The claim of a quantity as usual, opened."""
-    claim = next(one for one in reads(ledger, BY) if one.quantity.name == name and not one.levels)
-    return explain(ledger, claim, BY)
 
 
 def batch(name: str, values: Sequence[Value], levels: Levels = (), *, turn: int = 0, proved: bool = True) -> Batch:
@@ -260,7 +226,6 @@ def comparisons() -> tuple[Compared, ...]:
 
 
 def claims_aloud(it: Reading) -> None:
-    _opened_aloud(it)
     for name in names():
         it.say("judge", claims.quantity_name, name)
     for share in shares_read():

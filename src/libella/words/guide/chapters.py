@@ -5,7 +5,7 @@ from typing import Final, Literal
 
 Screen = Literal[
     "today", "set", "stand", "see", "aim", "start", "judge", "change", "keep",
-    "golfer", "schools", "drills", "aids", "files", "logbook", "archive", "wall", "question", "sensors",
+    "golfer", "drills", "aids", "files", "logbook", "archive", "wall", "question", "sensors",
 ]  # fmt: skip
 
 
@@ -176,13 +176,6 @@ SCREENS: Final[dict[Screen, Section]] = {
     "wall": Section(
         "wall", "The wall", "What the golfer sees from a few steps away: one sentence, the vial, the picture."
     ),
-    "schools": Section(
-        "schools",
-        "Schools",
-        "Where coaches contradict each other, by step: say what you hold, for everybody or for one golfer. Each side "
-        "says what it changes; the mark ◇ beside a sentence tells that a school decided it, and opens the others. What "
-        "was read of the golfer, where it is at least likely, stands above every school.",
-    ),
     "question": Section(
         "question", "The question", "What is asked of the golfer alone, with nothing that gives the answer away."
     ),
@@ -216,12 +209,6 @@ ADDING: Final[tuple[Section, ...]] = (
         ("Say what it serves, its steps, dose and goal, and whom it does not fit.",
          "Lay its station: kinds of rig and aids, lengths.",
          "Say by what it scores itself, if by anything that is read."),
-    ),
-    Section(
-        "school", "A school",
-        "One entry in core/schools, in the file of its step: its words, and what it sets, offers, leaves or lets stay.",
-        ("What is read of a golfer speaks for a side by a reader in core/change/school_told.py.",
-         "The table-driven tests of schools hold it to have a rival and to change something."),
     ),
     Section(
         "caution", "A caution",

@@ -67,12 +67,7 @@ export const tellRun = (body: Sent<'/api/drill-runs/{id}'>) => {
     {
       thing: id,
       words: 'A run of a drill',
-      renews: [
-        key.practice(body.golfer_id),
-        key.course(body.golfer_id),
-        key.expected(body.golfer_id),
-        every(key.drills)
-      ]
+      renews: [key.practice(body.golfer_id), key.course(body.golfer_id), every(key.drills)]
     }
   )
 }
@@ -102,7 +97,7 @@ export const tellRound = (body: Sent<'/api/rounds/{id}'>) => {
   return put(
     '/api/rounds/{id}',
     { ...path(id), body },
-    { thing: id, words: 'The round', renews: [key.course(body.golfer_id), key.expected(body.golfer_id)] }
+    { thing: id, words: 'The round', renews: [key.course(body.golfer_id)] }
   )
 }
 
@@ -110,9 +105,5 @@ export const voidRound = (golfer: string, id: string, voided: boolean) =>
   put(
     '/api/rounds/{id}/voided',
     { ...path(id), body: { voided } },
-    {
-      thing: id,
-      words: voided ? 'Taking a round back' : 'Bringing a round back',
-      renews: [key.course(golfer), key.expected(golfer)]
-    }
+    { thing: id, words: voided ? 'Taking a round back' : 'Bringing a round back', renews: [key.course(golfer)] }
   )

@@ -430,106 +430,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/second-readings/things": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Things
-         * @description Everything that two can read.
-         */
-        get: operations["second readings_things"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/second-readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Every
-         * @description Everything read by two, newest first.
-         */
-        get: operations["second readings_every"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/second-readings/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * First
-         * @description Keep what the first reader read.
-         */
-        put: operations["second readings_first"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/second-readings/{id}/second": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Second
-         * @description Keep what the second reader read of the same.
-         */
-        put: operations["second readings_second"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/second-readings/{id}/voided": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Void
-         * @description Take it out of what counts, or bring it back.
-         */
-        put: operations["second readings_void"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/stations/preview": {
         parameters: {
             query?: never;
@@ -1175,106 +1075,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/schools": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Of Coach
-         * @description Where coaches contradict each other, and what this one holds.
-         */
-        get: operations["schools_of_coach"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schools/{disagreement}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Declare
-         * @description Say which school the coach holds, or none.
-         */
-        put: operations["schools_declare"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/golfers/{id}/schools": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Of Golfer
-         * @description The same of a golfer, with what the newest lesson and the retests say.
-         */
-        get: operations["schools_of_golfer"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/golfers/{id}/schools/{disagreement}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Declare Of
-         * @description Say which school is held for a golfer, or none: then the coach's holds.
-         */
-        put: operations["schools_declare_of"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{id}/schools": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Of Lesson
-         * @description The same in a lesson, with what it read.
-         */
-        get: operations["schools_of_lesson"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/{id}/findings": {
         parameters: {
             query?: never;
@@ -1787,26 +1587,6 @@ export interface paths {
          * @description A golfer's putts by length, in practice and on the course.
          */
         get: operations["course_of_golfer"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/golfers/{id}/expected": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Expected Of
-         * @description The chance of holing by length, putts in a round, and what is left, from everything read of a golfer.
-         */
-        get: operations["course_expected_of"];
         put?: never;
         post?: never;
         delete?: never;
@@ -5566,14 +5346,6 @@ export interface components {
              */
             shape: "curve";
         };
-        /** DeclaredIn */
-        DeclaredIn: {
-            /**
-             * School
-             * @description the code of a school; empty: none is held
-             */
-            school: string;
-        };
         /**
          * Dimension
          * @description One dimension of an instrument, to be taped (m), leaned (deg) or levelled (%).
@@ -5611,67 +5383,6 @@ export interface components {
              * @enum {string}
              */
             unit: "m" | "deg" | "%";
-        };
-        /**
-         * DisagreementOut
-         * @description Something on which coaches contradict each other.
-         */
-        DisagreementOut: {
-            /** Code */
-            code: string;
-            /** Asks */
-            asks: string;
-            /**
-             * At
-             * @description the step at which it is told
-             * @enum {string}
-             */
-            at: "set" | "stand" | "see" | "aim" | "start" | "judge" | "change" | "keep";
-            /** At Name */
-            at_name: string;
-            /** Schools */
-            schools: components["schemas"]["SchoolOut"][];
-            /**
-             * Coach
-             * @description the school the coach holds; empty: none
-             */
-            coach: string;
-            /**
-             * Golfer
-             * @description the school held for this golfer; empty: none
-             */
-            golfer: string;
-            /**
-             * Held
-             * @description the school that counts: the golfer's before the coach's; empty: none
-             */
-            held: string;
-            /** By */
-            by: ("golfer" | "coach") | null;
-            /** By Words */
-            by_words: string;
-            /**
-             * Words
-             * @description the school that counts, in a sentence; empty: none
-             */
-            words: string;
-            /**
-             * Told
-             * @description what this golfer's own data say
-             */
-            told: string;
-            /**
-             * Told School
-             * @description the school they speak for; empty: none of them, or nothing yet
-             */
-            told_school: string;
-            /** Told Sure */
-            told_sure: ("clear" | "likely") | null;
-            /**
-             * Stands
-             * @description how they stand to the school that is held; empty while they say nothing
-             */
-            stands: string;
         };
         /**
          * DriftOut
@@ -6070,36 +5781,6 @@ export interface components {
             rolls: components["schemas"]["TrialRoll"][];
         };
         /**
-         * ExpectedOut
-         * @description What may be expected on the course; no picture and no round while too few starts were read.
-         */
-        ExpectedOut: {
-            picture: components["schemas"]["Scene"] | null;
-            /** Words */
-            words: string;
-            /** Round */
-            round: string;
-            /**
-             * Worth
-             * @description what the change is worth in a round; empty: none was retested by its starts
-             */
-            worth: string;
-            /**
-             * Change
-             * @description the change whose curve stands beside; empty: none
-             */
-            change: string;
-            /** Left */
-            left: string[];
-            /**
-             * Parts
-             * @description where what was recorded parts from it for sure
-             */
-            parts: string[];
-            /** Basis */
-            basis: string;
-        };
-        /**
          * EyeMarkIn
          * @description Where one eye shows itself, or stands, m.
          */
@@ -6305,14 +5986,24 @@ export interface components {
             mirror: components["schemas"]["Scene"];
             /**
              * School
-             * @description the school held of where the eyes are; empty: none
+             * @enum {string}
              */
-            school: string;
+            school: "none" | "over" | "inside" | "own";
             /** Zone Mm */
             zone_mm: [
                 number,
                 number
             ] | null;
+            /**
+             * Schools
+             * @description each school's own zone: opinions
+             */
+            schools: {
+                [key: string]: [
+                    number,
+                    number
+                ] | null;
+            };
             /**
              * Sighting Eye
              * @description empty while it is not known
@@ -6496,34 +6187,6 @@ export interface components {
              */
             through: string;
             answer: components["schemas"]["FindingAnswerOut"] | null;
-            /**
-             * Decided By
-             * @description the disagreements whose school decided something of it; empty: none
-             */
-            decided_by: string[];
-        };
-        /** FirstIn */
-        FirstIn: {
-            /**
-             * By
-             * @description who read
-             */
-            by: string;
-            /**
-             * Values
-             * @description in order: numbers, or zones
-             */
-            values: (number | string)[];
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /**
-             * Thing
-             * @description what was read
-             */
-            thing: string;
         };
         /**
          * FirstLookIn
@@ -6756,13 +6419,6 @@ export interface components {
              * @default []
              */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
-            /**
-             * Wording
-             * @description how things are put to this golfer; empty: by the level
-             * @default
-             * @enum {string}
-             */
-            wording: "" | "plain" | "dense";
             /** @description as it was when the editing began; null for a new one */
             seen?: components["schemas"]["GolferNoted"] | null;
             /**
@@ -6852,13 +6508,6 @@ export interface components {
              * @default []
              */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
-            /**
-             * Wording
-             * @description how things are put to this golfer; empty: by the level
-             * @default
-             * @enum {string}
-             */
-            wording: "" | "plain" | "dense";
         };
         /** GolferOut */
         GolferOut: {
@@ -6902,11 +6551,6 @@ export interface components {
             glasses: "" | "none" | "single" | "varifocal" | "contacts";
             /** Limits */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
-            /**
-             * Wording
-             * @enum {string}
-             */
-            wording: "" | "plain" | "dense";
             /** Invented */
             invented: boolean;
         };
@@ -6939,7 +6583,7 @@ export interface components {
          * @description What the golfer makes of the green: a read, and the slope as felt by foot.
          */
         GolferSaysIn: {
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Falls Forward Percent
              * @description downhill to the hole positive
@@ -7622,7 +7266,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -8102,6 +7746,12 @@ export interface components {
              * @description putts of a hundred that start inside the window and miss, as is usual
              */
             lost_inside: number;
+            /**
+             * Offset May Stay
+             * @description an offset of the face that repeats is left alone where the starts are fine
+             * @default false
+             */
+            offset_may_stay: boolean;
         };
         /** LevelBandOut */
         LevelBandOut: {
@@ -8126,6 +7776,8 @@ export interface components {
              * @description putts of a hundred
              */
             lost_inside: number;
+            /** Offset May Stay */
+            offset_may_stay: boolean;
         };
         /** LevelOut */
         LevelOut: {
@@ -9351,7 +9003,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9465,7 +9117,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9572,7 +9224,6 @@ export interface components {
          *     checks : readings in that check; 0 when none was made
          *     tool_deg, tool_doubt_deg : the rig's own error as a check of the instrument itself found it, right positive, added
          *         to every reading; and what is not known of it
-         *     reader_m : how far a reading of the rig is off across the line, one standard deviation, as two readers found it
          *     evidence : what was measured; None where a proof was once only said
          *     line : the line it was made on; None where that was not kept
          *     fell : which parts of the line were changed after it, so that it proves nothing here
@@ -9619,11 +9270,6 @@ export interface components {
              * @default 0
              */
             tool_doubt_deg: number;
-            /**
-             * Reader M
-             * @default 0
-             */
-            reader_m: number;
             evidence?: components["schemas"]["Evidence"] | null;
             line?: components["schemas"]["LaidLine"] | null;
             /**
@@ -9771,7 +9417,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -10002,6 +9648,31 @@ export interface components {
             outside_m: number;
         };
         /**
+         * ReadIn
+         * @description A coach's read: where beside the hole the putt is to be started at.
+         */
+        ReadIn: {
+            /**
+             * Place
+             * @default centre
+             * @enum {string}
+             */
+            place: "centre" | "inside_edge" | "edge" | "outside";
+            /**
+             * Side
+             * @default left
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Outside M
+             * @description how far outside the edge, m
+             * @default 0
+             * @example 0.05
+             */
+            outside_m: number;
+        };
+        /**
          * ReadOut
          * @description What a station file holds; nothing is kept yet.
          */
@@ -10045,50 +9716,6 @@ export interface components {
             golfer_says: components["schemas"]["GolferSays"];
             /** Words */
             words: string;
-            /** Name */
-            name: string;
-        };
-        /**
-         * ReadThingOut
-         * @description Something that two can read.
-         */
-        ReadThingOut: {
-            /**
-             * Thing
-             * @enum {string}
-             */
-            thing: "mirror" | "gate" | "laser" | "strike" | "body_lines" | "string" | "golfer";
-            /** Name */
-            name: string;
-            /** Asks */
-            asks: string;
-            /**
-             * Unit
-             * @description of a number: mm or deg; empty of zones
-             */
-            unit: string;
-            /**
-             * Low
-             * @description in the entry's own unit
-             */
-            low: number | null;
-            /**
-             * High
-             * @description in the entry's own unit
-             */
-            high: number | null;
-            /**
-             * Zones
-             * @description in order; empty of numbers
-             */
-            zones: components["schemas"]["ReadZoneOut"][];
-            /** Fewest */
-            fewest: number;
-        };
-        /** ReadZoneOut */
-        ReadZoneOut: {
-            /** Code */
-            code: string;
             /** Name */
             name: string;
         };
@@ -10541,7 +10168,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -10675,70 +10302,6 @@ export interface components {
              * @default []
              */
             shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
-        };
-        /**
-         * SchoolOut
-         * @description One side.
-         */
-        SchoolOut: {
-            /** Code */
-            code: string;
-            /** Name */
-            name: string;
-            /** Words */
-            words: string;
-            /**
-             * Changes
-             * @description what declaring it changes, sentence by sentence; empty: words alone
-             */
-            changes: string[];
-        };
-        /**
-         * SchoolsOut
-         * @description Every disagreement, in the order of the steps, and what the schools held set together.
-         */
-        SchoolsOut: {
-            /** Disagreements */
-            disagreements: components["schemas"]["DisagreementOut"][];
-            settings: components["schemas"]["SettingsOut"];
-        };
-        /**
-         * SecondReadingOut
-         * @description Read by two. What the first read is shown to nobody before the second has read.
-         */
-        SecondReadingOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Thing
-             * @enum {string}
-             */
-            thing: "mirror" | "gate" | "laser" | "strike" | "body_lines" | "string" | "golfer";
-            /** Name */
-            name: string;
-            /** First By */
-            first_by: string;
-            /** Second By */
-            second_by: string;
-            /**
-             * Taken At
-             * Format: date-time
-             */
-            taken_at: string;
-            /** Readings */
-            readings: number;
-            /** First */
-            first: (number | string)[] | null;
-            /** Second */
-            second: (number | string)[] | null;
-            error: components["schemas"]["Estimate"] | null;
-            /** Words */
-            words: string[];
-            /** Voided */
-            voided: boolean;
         };
         /**
          * Section
@@ -10996,30 +10559,6 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
-        };
-        /**
-         * SettingsOut
-         * @description What the schools held set where nobody said otherwise; null: they leave it as it is.
-         */
-        SettingsOut: {
-            /** Past M */
-            past_m: number | null;
-            /** Capture */
-            capture: ("rim_assisted" | "free_fall") | null;
-            /** Hole */
-            hole: boolean | null;
-            /** Trace */
-            trace: string | null;
-            /** Cue */
-            cue: string | null;
-            /** Path */
-            path: ("" | "straight" | "arc" | "arc_then_straight") | null;
-            /** First */
-            first: ("picture" | "numbers" | "touch" | "feel") | null;
-            /** Days A Week */
-            days_a_week: number | null;
-            /** Minutes A Day */
-            minutes_a_day: number | null;
         };
         /** ShareIn */
         ShareIn: {
@@ -11451,7 +10990,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12270,7 +11809,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12443,16 +11982,6 @@ export interface components {
             school: string;
             /** Rival */
             rival: string;
-            /**
-             * Decided By
-             * @description the disagreements whose school brought it to its place; empty: none
-             */
-            decided_by: string[];
-            /**
-             * Proved
-             * @description what its own retests say; empty: it was not retested
-             */
-            proved: string;
             /** Caution */
             caution: string;
             /**
@@ -12676,6 +12205,11 @@ export interface components {
         /** WantedEyesIn */
         WantedEyesIn: {
             /**
+             * School
+             * @enum {string}
+             */
+            school: "none" | "over" | "inside" | "own";
+            /**
              * Zone Mm
              * @description own edges, mm inside; null: the school's
              */
@@ -12737,7 +12271,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
+            read?: components["schemas"]["ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12779,11 +12313,6 @@ export interface components {
              * @description the plan whose line it is laid on
              */
             proof_of?: string | null;
-            /**
-             * Golfer
-             * @description whose schools say what comes first; null: the coach's alone
-             */
-            golfer?: string | null;
         };
         /**
          * WayIn
@@ -13013,49 +12542,6 @@ export interface components {
             made_at: string;
             /** Voided */
             voided: boolean;
-        };
-        /**
-         * ReadIn
-         * @description A coach's read: where beside the hole the putt is to be started at.
-         */
-        libella__api__set__green__ReadIn: {
-            /**
-             * Place
-             * @default centre
-             * @enum {string}
-             */
-            place: "centre" | "inside_edge" | "edge" | "outside";
-            /**
-             * Side
-             * @default left
-             * @enum {string}
-             */
-            side: "left" | "right";
-            /**
-             * Outside M
-             * @description how far outside the edge, m
-             * @default 0
-             * @example 0.05
-             */
-            outside_m: number;
-        };
-        /** ReadIn */
-        libella__api__set__second_readings__ReadIn: {
-            /**
-             * By
-             * @description who read
-             */
-            by: string;
-            /**
-             * Values
-             * @description in order: numbers, or zones
-             */
-            values: (number | string)[];
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
         };
         /** PlanIn */
         libella__api__start__blocks__PlanIn: {
@@ -15526,536 +15012,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ToolOut"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    "second readings_things": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReadThingOut"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    "second readings_every": {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SecondReadingOut"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    "second readings_first": {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FirstIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SecondReadingOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    "second readings_second": {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["libella__api__set__second_readings__ReadIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SecondReadingOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    "second readings_void": {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["VoidIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SecondReadingOut"];
                 };
             };
             /** @description Bad Request */
@@ -19728,538 +18684,6 @@ export interface operations {
             };
         };
     };
-    schools_of_coach: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SchoolsOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    schools_declare: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                disagreement: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DeclaredIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SchoolsOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    schools_of_golfer: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SchoolsOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    schools_declare_of: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-                disagreement: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DeclaredIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SchoolsOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    schools_of_lesson: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SchoolsOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     findings_lesson: {
         parameters: {
             query?: {
@@ -22924,111 +21348,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CourseOut"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Timeout */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Insufficient Storage */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    course_expected_of: {
-        parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExpectedOut"];
                 };
             };
             /** @description Bad Request */

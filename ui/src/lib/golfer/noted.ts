@@ -12,8 +12,7 @@ export const NOBODY = (): Noted => ({
   step_m: null,
   usual_misses: [],
   glasses: '',
-  limits: [],
-  wording: ''
+  limits: []
 })
 
 export const notedOf = (it: Shapes['GolferOut']): Noted => ({
@@ -25,6 +24,5 @@ export const notedOf = (it: Shapes['GolferOut']): Noted => ({
   step_m: it.step_m,
   usual_misses: it.usual_misses,
   glasses: it.glasses,
-  limits: it.limits,
-  wording: it.wording
+  limits: it.limits
 })

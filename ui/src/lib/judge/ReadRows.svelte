@@ -1,17 +1,9 @@
 <!-- Everything that was read, a row each: what of, what it comes to, and where it lies or how often what. -->
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
-  import ExplainedSheet from './ExplainedSheet.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
 
-  interface Props {
-    rows: Shapes['ClaimOut'][]
-    /** The lesson whose claims they are: each can be opened. None: of a part of it, which is told with the whole. */
-    lessonId?: string
-  }
-  let { rows, lessonId }: Props = $props()
-  let chosen = $state('')
-  const open = $derived(rows.find((it) => it.key === chosen))
+  let { rows }: { rows: Shapes['ClaimOut'][] } = $props()
 </script>
 
 <ul data-read>
@@ -22,16 +14,7 @@
         : ''}"
       data-quantity={it.quantity}
     >
-      <p class="leading-snug">
-        <span class="font-semibold">{it.name}</span>: {it.words}
-        {#if lessonId}<button
-            type="button"
-            class="button plain min-h-11 px-2"
-            data-why={it.key}
-            aria-label="Why: {it.name}"
-            onclick={() => (chosen = it.key)}>Why…</button
-          >{/if}
-      </p>
+      <p class="leading-snug"><span class="font-semibold">{it.name}</span>: {it.words}</p>
       {#if it.vial}<Vial vial={it.vial} words="{it.name}: {it.words}" size="row" />
       {:else if it.parts.length}
         <p class="flex h-6 border border-ink" aria-hidden="true">
@@ -44,10 +27,3 @@
     </li>
   {/each}
 </ul>
-
-{#if lessonId && open}<ExplainedSheet
-    bind:open={() => chosen !== '', (is) => !is && (chosen = '')}
-    {lessonId}
-    claim={open.key}
-    name={open.name}
-  />{/if}

@@ -3,7 +3,6 @@
   import Cautions from '$lib/keep/Cautions.svelte'
   import type { Shapes } from '$lib/data/client'
   import Said from '$lib/base/Said.svelte'
-  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
@@ -15,7 +14,6 @@
   import ChainLinks from './ChainLinks.svelte'
   import FindingRow from './FindingRow.svelte'
   import { wayTo } from './check'
-  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { findingsQuery } from './queries.svelte'
 
   let { id, sheet }: { id: string; sheet: Shapes['LessonSheetOut'] } = $props()
@@ -24,9 +22,6 @@
   const it = $derived(found.data)
   const next = $derived(it?.next[0])
   const plan = $derived(sheet.stations.find((one) => one.current))
-  // What this golfer wants to see first is a school's to say; one picture where nobody said.
-  const schools = schoolsQuery(() => ({ lesson: id }))
-  const numbersFirst = $derived((schools.data?.settings.first ?? 'picture') !== 'picture')
   const read = $derived(Boolean(it && (it.read.length || it.first.length)))
 </script>
 
@@ -47,16 +42,19 @@
         {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth><Said text={it.growth} /></p>{/if}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
-        {#if numbersFirst}{@render wasRead()}{@render picture()}{:else}{@render picture()}{/if}
+        {#if it.picture}
+          <div class="mt-2">
+            <Picture
+              scene={it.picture}
+              label={it.headline}
+              words={it.fan ? it.picture_words : `${it.picture_words} ${it.chain_words}`}
+            />
+          </div>
+        {/if}
         {#if it.first.length}
           <section class="mt-4" aria-label="Findings">
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Findings</h2>
-            {#each it.first as one, n (one.cause)}<FindingRow
-                lessonId={id}
-                golfer={sheet.golfer}
-                finding={one}
-                place={n + 1}
-              />{/each}
+            {#each it.first as one, n (one.cause)}<FindingRow lessonId={id} finding={one} place={n + 1} />{/each}
           </section>
         {/if}
         {#each it.compared as one (one.id)}
@@ -76,7 +74,12 @@
             <ChainLinks links={it.links} />
           </section>
         {/if}
-        {#if !numbersFirst}{@render wasRead()}{/if}
+        {#if it.read.length}
+          <section class="mt-5">
+            <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
+            <ReadRows rows={it.read} />
+          </section>
+        {/if}
         {#if it.misses.length}
           <details class="mt-5 border-t border-hairline">
             <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold" data-misses>{it.misses_words}</summary>
@@ -96,7 +99,7 @@
           <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold"
             >Ruled out, or not looked at: {it.more.length}</summary
           >
-          {#each it.more as one (one.cause)}<FindingRow lessonId={id} golfer={sheet.golfer} finding={one} />{/each}
+          {#each it.more as one (one.cause)}<FindingRow lessonId={id} finding={one} />{/each}
         </details>
       {:else}
         <h1 class="wide text-2xl">Nothing to judge yet</h1>
@@ -118,7 +121,6 @@
           </section>
         {/if}
         <Cautions at="judged" lesson={id} />
-        <SchoolsHere at="judge" lesson={id} golfer={sheet.golfer} />
         {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
         {#if next}
           <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
@@ -157,24 +159,3 @@
 {:else}
   <Coming page what="The judgement" />
 {/if}
-
-{#snippet picture()}
-  {#if it?.picture}
-    <div class="mt-2">
-      <Picture
-        scene={it.picture}
-        label={it.headline}
-        words={it.fan ? it.picture_words : `${it.picture_words} ${it.chain_words}`}
-      />
-    </div>
-  {/if}
-{/snippet}
-
-{#snippet wasRead()}
-  {#if it?.read.length}
-    <section class="mt-5" data-was-read>
-      <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
-      <ReadRows rows={it.read} lessonId={id} />
-    </section>
-  {/if}
-{/snippet}

@@ -126,18 +126,3 @@ export function comparedQuery(
     enabled: Boolean(other())
   }))
 }
-
-/** A claim of a lesson opened; asked again with the lesson. */
-export function explainedQuery(lesson: () => string, claim: () => string, wanted: () => boolean) {
-  return createQuery(() => ({
-    queryKey: inUnits(key.explained(lesson(), claim())),
-    queryFn: () =>
-      ask(
-        api.GET('/api/lessons/{id}/explained', {
-          params: { path: { id: lesson() }, query: { claim: claim(), ...units() } }
-        })
-      ),
-    enabled: wanted(),
-    staleTime: 0
-  }))
-}

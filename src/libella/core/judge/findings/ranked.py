@@ -154,10 +154,6 @@ def _place(it: Finding, case: Case) -> tuple[int, float, int]:
         group = -1
     # Of questions the likelier first, and what something speaks for before what nobody looked at.
     size = -it.importance if group < 2 else -(it.hinted + it.call.probability + 0.01 * min(it.importance, 20.0))
-    first = case.ledger.schools.settings.causes
-    if group == 2 and not it.hinted and it.cause in first:
-        # Where nothing read speaks for any of them, the school says what is looked at first.
-        size -= 1 - first.index(it.cause) / len(first)
     return group, size, list(RULES).index(it.cause)
 
 
@@ -199,6 +195,6 @@ def _may_stay(case: Case, starts: Starts | None) -> bool:
     it = case.ledger
     level = case.level("face") or case.level("address")
     aimed = level.spread if level else None
-    if "face_offset" not in it.schools.stays or aimed is None or starts is None:
+    if not it.band.offset_may_stay or aimed is None or starts is None:
         return False
     return starts.call.word == "none" and aimed.value <= it.band.spread_deg["face_aim"]

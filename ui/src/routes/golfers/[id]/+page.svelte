@@ -11,7 +11,6 @@
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { planQuery } from '$lib/change/queries.svelte'
-  import Expected from '$lib/change/Expected.svelte'
   import OnTheCourse from '$lib/change/OnTheCourse.svelte'
   import PlanWeeks from '$lib/change/PlanWeeks.svelte'
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
@@ -56,7 +55,6 @@
       </div>
       <div class="flex gap-2">
         <a class="button" href="/logbook?golfer={who.id}">Logbook</a>
-        <a class="button" href="/golfers/{who.id}/schools">Schools</a>
         <button class="button" onclick={() => (noting = true)}>Change</button>
         <button class="button primary min-h-14 px-6 text-lg" onclick={() => (starting = true)}>Start lesson</button>
       </div>
@@ -108,7 +106,6 @@
         </p>
         <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
         <CardList golferId={who.id} />
-        <Expected golfer={who} />
         <OnTheCourse golferId={who.id} />
         <InHand golferId={who.id} />
         <Photos golferId={who.id} />

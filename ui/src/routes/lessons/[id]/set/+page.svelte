@@ -29,8 +29,6 @@
   import PuttEntries from '$lib/set/PuttEntries.svelte'
   import { lineNowQuery } from '$lib/judge/queries.svelte'
   import { previewQuery } from '$lib/set/queries.svelte'
-  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
-  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
   import { keepPlan, pickPlan, planOnItsWay, readCautions } from '$lib/set/writes'
@@ -44,13 +42,11 @@
   const line = lineNowQuery(() => lesson.data?.golfer.id ?? '')
   const sheet = $derived(lesson.data)
   const known = $derived(instruments.data ?? [])
-  const schools = schoolsQuery(() => ({ lesson: id }))
   let proposing = $state(false)
 
   const planning = new Planning()
   $effect(() => {
-    // A first putt is as the schools held would have it: they are known as soon as the lesson, or not at all.
-    if (!sheet || schools.isLoading || untrack(() => planning.plan)) return
+    if (!sheet || untrack(() => planning.plan)) return
     const asked = page.url.searchParams.get('plan')
     const told = asked ? null : untrack(() => planOnItsWay(id))
     if (told?.plan) planning.goOn(told.plan)
@@ -58,8 +54,7 @@
       const which = asked ?? told?.id
       planning.begin(
         sheet.stations.find((it) => (which ? it.id === which : it.current)),
-        sheet.lesson.green_speed_ft,
-        schools.data?.settings
+        sheet.lesson.green_speed_ft
       )
     }
     const left = takeDraft(id)
@@ -280,7 +275,6 @@
           prove={planning.tab === 'proof' ? null : () => planning.prove()}
         />
         <Cautions at="lesson" lesson={id} besides={seen?.cautions ?? []} />
-        <div class="mt-3"><SchoolsHere at="set" lesson={id} golfer={sheet.golfer} /></div>
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
         {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
@@ -333,7 +327,6 @@
     proofOf={planning.known(sheet.stations)}
     level={sheet.golfer.level}
     hand={sheet.golfer.hand}
-    golfer={sheet.golfer.id}
     expected={line.data?.spread_deg}
     use={(it) => planning.take(it)}
   />

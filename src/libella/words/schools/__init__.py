@@ -1,1 +1,0 @@
-"""Schools in words: what a golfer's own data say of them, and who holds which."""
