@@ -100,5 +100,5 @@ def remedies(station, units):
     return tuple(change_words(it, units) for it in station.remedies)
 
 
-def propose(measures, putt, spread_deg, bag, units):
-    return tuple(Said(it, words=proposal_words(it, units)) for it in proposed(measures, putt, spread_deg, bag, units))
+def propose(wanted, bag, units):
+    return tuple(Said(it, words=proposal_words(it, units)) for it in proposed(wanted, bag, units))

@@ -136,7 +136,7 @@ def test_old_data_is_judged_as_it_was(cluster):
     with psycopg.connect(url, autocommit=True) as connection:
         # A school's usual edges are an opinion that was changed since: these golfers keep those they were judged by.
         connection.execute(
-            "update golfer set eye_zone_mm = '[10, 50]' where eye_school = 'inside' and eye_zone_mm is null"
+            "update golfer set eye_zone_mm = '[10, 50]' where schools ->> 'eyes' = 'inside' and eye_zone_mm is null"
         )
         # A device of another lesson is offered only where it was heard lately, since.
         connection.execute("update sensor set heard_at = now()")

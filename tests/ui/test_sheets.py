@@ -10,6 +10,7 @@ from playwright.sync_api import Locator, Page, expect
 
 from .conftest import findings, own_lesson, plan
 from .start.test_main_flow import start_block
+from .test_views import open_lesson
 
 By = Callable[[Page, Locator], None]
 
@@ -113,6 +114,16 @@ def _guide(page: Page) -> None:
     expect(page.locator("[data-number]").first).to_be_attached()
 
 
+def _judged(page: Page) -> None:
+    page.goto(f"/lessons/{open_lesson(page)}/judge")
+    expect(page.locator("[data-meaning]")).to_be_visible()
+
+
+def _schools(page: Page) -> None:
+    page.goto("/schools")
+    expect(page.locator("[data-asks=pace]")).to_be_visible()
+
+
 def _drills(page: Page) -> None:
     page.goto("/drills")
     expect(page.locator("[data-drill] svg").first).to_be_visible()
@@ -152,6 +163,8 @@ SHEETS = {
     "a round": Opened(_golfer, "Tell a round…", "A round"),
     "what is in hand": Opened(_golfer, "Note what is in hand…", "In hand from now on"),
     "a drill of one's own": Opened(_drills, "Make it yours…", "After"),
+    "why": Opened(_judged, "Why:", "Why:", exact=False),
+    "a school": Opened(_schools, "How far past the hole is a putt meant to run?", "How far past", exact=False),
     "other block": Opened(_start, "Other", "Another condition, same station", exact=False),
     "other block, no block in the address": Opened(_start_without_block, "Other", "Another condition", exact=False),
     "compare": Opened(_start, "Compare", "Compare, in turns", exact=False),

@@ -11,7 +11,7 @@ from playwright.sync_api import Page, Route, expect
 from .conftest import findings, own_lesson
 from .test_views import LONGEST, SIZES, open_lesson
 
-STEPS = ("set", "stand", "see", "aim", "start", "judge", "change", "keep", "sensors")
+STEPS = ("set", "stand", "see", "aim", "start", "judge", "change", "keep", "sensors", "teaching")
 JUDGED = {"one block": "/judge", "before and after": "/judge?beside=1"}
 ELSEWHERE = {
     "aids": "/aids",
@@ -20,6 +20,9 @@ ELSEWHERE = {
     "drills": "/drills",
     "logbook": "/logbook",
     "archive": "/archive",
+    "schools": "/schools",
+    "opinions": "/opinions",
+    "readers": "/aids/readers",
     "guide": "/guide",
 }
 VIEWS = ("today", "golfer", *STEPS)

@@ -37,6 +37,10 @@ VIEWS = [
     "aids",
     "bag",
     "string",
+    "schools",
+    "teaching",
+    "opinions",
+    "readers",
     "states",
 ]
 
@@ -109,6 +113,11 @@ def visit(page: Page, view: str) -> None:
         page.get_by_text("How it looked at each angle").first.click()
         expect(page.locator("[data-sight] polyline.left").first).to_be_visible()
         return
+    if view == "teaching":
+        page.goto(f"/lessons/{open_lesson(page)}/teaching?show=gate")
+        expect(page.locator("[data-taught-picture] svg")).to_be_visible()
+        page.wait_for_load_state("networkidle")
+        return
     if view.split("-")[0] in ("set", "start", "judge"):
         page.goto(f"/lessons/{open_lesson(page)}/{view.split('-')[0]}")
         expect(page.locator("main svg").first).to_be_visible()
@@ -141,6 +150,15 @@ def visit(page: Page, view: str) -> None:
     elif view == "string":
         page.goto("/aids/string")
         expect(page.locator("[data-string]")).to_contain_text("splits the ball")
+    elif view == "schools":
+        page.goto("/schools")
+        expect(page.locator("[data-asks=pace]")).to_be_visible()
+    elif view == "opinions":
+        page.goto("/opinions")
+        expect(page.locator("[data-opinions=judge]")).to_be_visible()
+    elif view == "readers":
+        page.goto("/aids/readers")
+        expect(page.locator("[data-read]")).to_be_visible()
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()

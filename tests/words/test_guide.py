@@ -16,10 +16,14 @@ ROUTES = {
     "golfers/[id]/+page.svelte": "golfer",
     "golfers/[id]/files/+page.svelte": "files",
     "golfers/[id]/practice/+page.svelte": "drills",
+    "golfers/[id]/schools/+page.svelte": "schools",
+    "schools/+page.svelte": "schools",
+    "opinions/+page.svelte": "opinions",
     "drills/+page.svelte": "drills",
     "aids/+page.svelte": "aids",
     "aids/bag/+page.svelte": "aids",
     "aids/string/+page.svelte": "aids",
+    "aids/readers/+page.svelte": "aids",
     "logbook/+page.svelte": "logbook",
     "archive/+page.svelte": "archive",
     "wall/[id]/+page.svelte": "wall",
@@ -29,6 +33,7 @@ ROUTES = {
         for it in ("set", "stand", "see", "aim", "start", "judge", "change", "keep")
     },
     "lessons/[id]/sensors/+page.svelte": "sensors",
+    "lessons/[id]/teaching/+page.svelte": "teaching",
     "wall/[id]/finding/+page.svelte": "wall",
 }
 NO_HELP = {"guide/+page.svelte", "states/+page.svelte"}

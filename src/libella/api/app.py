@@ -23,7 +23,8 @@ from .base.jobs import Jobs, Task
 from .base.units import with_units
 from .change import changes, course, practice
 from .golfer import golfers, kits
-from .judge import bands, comparisons, findings, golfers_line, two
+from .golfer import schools as golfer_schools
+from .judge import bands, comparisons, explained, findings, golfers_line, two
 from .judge import blocks as judged_blocks
 from .keep import (
     archives,
@@ -34,6 +35,7 @@ from .keep import (
     guide,
     imports,
     logbook,
+    opinions,
     photos,
     prints,
     quick_checks,
@@ -44,9 +46,10 @@ from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
 from .see import eyes, first_looks, maps, sights
-from .set import bag, conditions, green, instruments, plans, saved, stations, tool_checks
+from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
+from .teach import drawings as teaching
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
 _REFUSALS = (400, 404, 408, 409, 413, 422, 503, 507)
@@ -58,6 +61,7 @@ ROUTERS = (
     vocabulary,
     plans,
     tool_checks,
+    second_readings,
     stations,
     conditions,
     saved,
@@ -65,11 +69,14 @@ ROUTERS = (
     judged_blocks,
     comparisons,
     bands,
+    golfer_schools,
     findings,
+    explained,
     golfers_line,
     two,
     changes,
     practice,
+    teaching,
     course,
     kits,
     pauses,
@@ -87,6 +94,7 @@ ROUTERS = (
     archives,
     cautions,
     logbook,
+    opinions,
     guide,
     converter,
     instruments,

@@ -11,6 +11,7 @@ from libella.core.change.scored import is_read
 from tests.api.change.test_changes import aimed_right, chosen, on_marks, retested
 from tests.api.change.test_practice import run
 from tests.api.judge.lessons import Told
+from tests.api.judge.test_findings import putted
 from tests.conftest import now
 
 UNWATCHED = {"start": "not_watched"}
@@ -199,3 +200,27 @@ def test_a_run_made_harder_counts_at_no_length_and_the_ten_without_help_always_d
     assert counted((2.0,)) == 30
     said = course(coach, golfer)["helpless"]
     assert said.endswith("10 of 10, 10 of 10. Whether it is more than at first can’t be told yet.")
+
+
+def test_what_to_expect_is_told_from_the_starts_with_its_picture_and_what_parts_from_it(coach):
+    lesson = coach.lesson()
+    golfer = lesson["golfer_id"]
+    nothing = coach.get(f"/golfers/{golfer}/expected")
+    assert nothing["picture"] is None and nothing["round"] == "" and "Five putts" in nothing["words"]
+    putted(coach, lesson, [0.005 * (n % 3 - 1) for n in range(20)])
+    told = coach.get(f"/golfers/{golfer}/expected")
+    assert "putts a round" in told["round"] and "from 2 m about" in told["words"] and told["worth"] == ""
+    assert "From 20 putts with the start read" in told["basis"] and "an opinion" in told["basis"]
+    assert len(told["left"]) == 3 and told["parts"] == [] and told["picture"]["shapes"]
+    feet = coach.get(f"/golfers/{golfer}/expected", units="feet")
+    assert "from 6 ft about" in feet["words"] and " m " not in feet["words"] and "cm" not in "".join(feet["left"])
+    # A round in which none of many short ones fell parts from what such starts make likely.
+    holes = [{"first_m": 1.0, "putts": 2, "side": "", "pace": ""} for _ in range(18)]
+    for _ in range(2):
+        coach.put(f"/rounds/{uuid6.uuid7()}", golfer_id=golfer, holes=holes, played_at=now())
+    parted = coach.get(f"/golfers/{golfer}/expected")
+    assert any("on the course 0 of 36 were holed, fewer than" in it for it in parted["parts"])
+    # A stricter hole holes less.
+    coach.put("/schools/capture", school="free_fall")
+    strict = coach.get(f"/golfers/{golfer}/expected")
+    assert "free" in strict["basis"] and strict["round"] != parted["round"]

@@ -118,7 +118,8 @@ def texts(told: object) -> list[str]:
     if isinstance(told, str):
         return [told] if " " in told else []
     if isinstance(told, dict):
-        return [one for it in told.values() for one in texts(it)]
+        # What opens a claim is an address, and is said to nobody.
+        return [one for name, it in told.items() if name not in ("key", "why") for one in texts(it)]
     if isinstance(told, list):
         return [one for it in told for one in texts(it)]
     assert told is None or (isinstance(told, int | float | bool) and not (isinstance(told, float) and math.isnan(told)))

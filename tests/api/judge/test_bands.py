@@ -61,21 +61,18 @@ def test_who_told_nothing_of_the_bag_is_not_sent_for_a_sensor_first(coach):
     assert "Not at hand, as far as is known: stroke sensor." in sensor["words"]
 
 
-def test_a_repeating_offset_may_stay_for_a_level_and_is_named_for_another(coach):
+def test_a_repeating_offset_may_stay_by_the_school_held_for_a_golfer(coach):
     lesson = coach.lesson()
     coach.station(lesson["id"])
     degrees(coach, lesson, "face", [1.7, 1.7, 1.8, 1.7, 1.6, 1.7, 1.7, 1.7])
     putted(coach, lesson, [0.005 * (n % 3 - 1) for n in range(20)])
     assert found(coach, lesson)["first"][0]["cause"] == "compensation"
-    usual = coach.get("/link-bands")
-    names = ("links", "cost", "lost_inside", "offset_may_stay")
-    levels = {it["level"]: {name: it[name] for name in names} for it in usual["levels"]}
-    assert levels["club"]["offset_may_stay"] is False
-    levels["elite"]["offset_may_stay"] = True
-    coach.put(f"/link-bands/{uuid6.uuid7()}", levels=levels)
+    coach.put("/schools/face_at_address", school="may_stay")
+    assert found(coach, lesson)["headline"].startswith("Nothing to mend")
+    # The golfer's goes before the coach's.
+    coach.put(f"/golfers/{lesson['golfer_id']}/schools/face_at_address", school="square")
     assert found(coach, lesson)["first"][0]["cause"] == "compensation"
-    levels["club"]["offset_may_stay"] = True
-    coach.put(f"/link-bands/{uuid6.uuid7()}", levels=levels)
+    coach.put(f"/golfers/{lesson['golfer_id']}/schools/face_at_address", school="")
     told = found(coach, lesson)
     assert told["headline"].startswith("Nothing to mend")
     assert any("It may stay" in it["words"] for it in told["more"] if it["cause"] == "compensation")

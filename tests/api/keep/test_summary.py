@@ -5,7 +5,7 @@ import re
 import pytest
 import uuid6
 
-from libella.words.keep.summary import plainly
+from libella.words.shared.plain import plainly
 from tests.api.change.test_changes import aimed_right, chosen
 from tests.api.change.test_practice import planned
 from tests.conftest import now

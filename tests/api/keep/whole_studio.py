@@ -23,6 +23,11 @@ def fill(coach: Coach) -> dict:
     """Fill it; gives the ids of two golfers."""
     first, other = coach.golfer("Åse “Quote” Long-Name", notes="=1+1, <b>so</b> said"), coach.golfer("Bo Other")
     coach.put("/bag", parts={"ball": 3})
+    coach.put("/schools/pace", school="die")
+    coach.put(f"/golfers/{first['id']}/schools/eyes", school="over")
+    read_twice = f"/second-readings/{uuid6.uuid7()}"
+    coach.put(read_twice, thing="strike", by="=Ada", values=[1, 2, 3, 4, 5], at=now())
+    coach.put(f"{read_twice}/second", by="Bo", values=[1, 2, 3, 5, 9], at=now())
     save(coach, "Narrow gate")
     told = ("links", "cost", "lost_inside")
     levels = {it["level"]: {name: it[name] for name in told} for it in coach.get("/link-bands")["levels"]}

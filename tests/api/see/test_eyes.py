@@ -23,8 +23,8 @@ def test_looks_are_kept_corrected_and_judged_against_the_zone(coach):
     lesson = coach.lesson()
     sheet = coach.get(f"/lessons/{lesson['id']}/eyes")
     # No school is picked for a golfer: until one is chosen there is a place, and no zone.
-    assert sheet["words"] == ["Nobody looked yet."] and (sheet["school"], sheet["zone_mm"]) == ("none", None)
-    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="inside", zone_mm=None)
+    assert sheet["words"] == ["Nobody looked yet."] and (sheet["school"], sheet["zone_mm"]) == ("", None)
+    coach.put(f"/golfers/{lesson['golfer_id']}/schools/eyes", school="inside")
     for inside in (0.012, 0.016, 0.014):
         sheet = keep(coach, lesson, inside=inside, falls_in_percent=1.0, eye_height_m=1.45)
     # 14 mm shown, and the mirror falls 1 % to the golfer: 28.5 mm in truth.
@@ -34,10 +34,11 @@ def test_looks_are_kept_corrected_and_judged_against_the_zone(coach):
     again = coach.get(f"/lessons/{lesson['id']}/eyes")
     assert again == sheet
 
-    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="over", zone_mm=[-5, 5])
+    coach.put(f"/golfers/{lesson['golfer_id']}/schools/eyes", school="over")
+    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", zone_mm=[-5, 5])
     over = coach.get(f"/lessons/{lesson['id']}/eyes")
     assert over["zone_mm"] == [-5, 5] and "too far in, clear" in over["words"][-1]
-    coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="own")
+    coach.put(f"/golfers/{lesson['golfer_id']}/schools/eyes", school="own")
     assert coach.get(f"/lessons/{lesson['id']}/eyes")["found"]["in_zone"] is None
 
 
@@ -72,7 +73,7 @@ def test_what_can_not_be_is_refused_with_field_limit_and_unit(coach, more, field
 def test_a_zone_the_wrong_way_round_is_refused(coach):
     golfer = coach.golfer()
     for zone, field in (([50, 10], "zone_mm.1"), ([10, 10], "zone_mm.1"), ([-400, 10], "zone_mm.0")):
-        refused = coach.put(f"/golfers/{golfer['id']}/eyes", 422, school="inside", zone_mm=zone)
+        refused = coach.put(f"/golfers/{golfer['id']}/eyes", 422, zone_mm=zone)
         assert refused["errors"][0]["field"] == field
 
 

@@ -159,9 +159,9 @@ def test_eyes_by_string_and_strip_and_a_second_reading(coach):
     assert again["found"]["takes"] == 3 and again["found"]["reading_mm"] > 1
     assert any("read twice" in it for it in again["words"])
     keep_look(coach, lesson, reread_of=sheet["takes"][0]["id"], status=409)
-    wanted = coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="over", sighting_eye="left")
+    wanted = coach.put(f"/golfers/{lesson['golfer_id']}/eyes", sighting_eye="left")
     assert wanted["sighting_eye"] == "left"
-    assert coach.put(f"/golfers/{lesson['golfer_id']}/eyes", school="own")["sighting_eye"] == "left"
+    assert coach.put(f"/golfers/{lesson['golfer_id']}/eyes")["sighting_eye"] == "left"
 
 
 def kept_card(coach, lesson, position=None):

@@ -23,6 +23,7 @@ from libella.core.judge.findings.next_check import WAYS, Check, checks
 from libella.core.judge.findings.ranked import findings, judged
 from libella.core.judge.ledger.entry import Batch, Event
 from libella.core.measure.interval import Interval
+from libella.core.schools.held import Schools
 from libella.core.set.kit import PARTS
 from libella.words.judge.chosen import for_golfer, headline_said, meaning_said
 from libella.words.judge.findings import cause_said, fact_said, weight_said
@@ -217,9 +218,9 @@ def test_no_sentence_claims_more_than_its_probability(aim, delivery, beta, putts
     # The headline is the surest thing said; the golfer's own screen says no other, and no surer.
     whole = judge_lesson(it).chosen
     headline, first = headline_said(whole, "right", "metric"), whole[0]
-    plain = for_golfer(whole, "right", "starting", "metric")
-    assert plain.startswith("Likely: ") == (first.word == "likely")
-    assert for_golfer(whole, "right", "elite", "metric") == headline
+    plain = for_golfer(whole, "right", "plain", "metric")
+    assert "for sure" not in plain or first.word == "clear"
+    assert for_golfer(whole, "right", "dense", "metric") == headline
     if found.starts is not None and found.starts.call.word in ("clear", "likely"):
         assert "Nothing to mend" not in headline
 
@@ -421,7 +422,7 @@ def test_body_lines_to_the_paths_side_speak_for_it():
 def test_an_offset_that_repeats_may_stay_where_the_school_says_so_and_the_starts_are_fine():
     fine = 0
     for it in lessons(Truth((), aim=1.6, delivery=-1.6)):
-        school = replace(it, band=replace(it.band, offset_may_stay=True))
+        school = replace(it, schools=Schools({"face_at_address": "may_stay"}))
         named, left = findings(it), findings(school)
         if not any(one.cause in ("face_aim", "compensation") for one in named.named):
             continue

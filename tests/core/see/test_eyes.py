@@ -10,11 +10,14 @@ from hypothesis import strategies as st
 from libella.core.instruments.light_strip import turns_dark_m
 from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
-from libella.core.see.eyes import ZONES, EyeMark, EyeTake, eye_place, eye_vial, mirror_scene, reading_error_m
+from libella.core.schools.held import DISAGREEMENTS
+from libella.core.see.eyes import EyeMark, EyeTake, eye_place, eye_vial, mirror_scene, reading_error_m
 from libella.core.see.side_look import StringLook, StripLook
 from libella.words.see.eyes import eye_words
 
 from ..estimate.reference import cases
+
+INSIDE, OWN = (DISAGREEMENTS["eyes"].schools[it].settings.eyes_mm for it in ("inside", "own"))
 
 
 def take(inside=30.0, behind=20.0, apart=64.0, **more) -> EyeTake:
@@ -97,18 +100,18 @@ def test_takes_of_a_known_golfer_give_bias_and_spread():
 
 
 def test_the_zone_is_a_schools_and_is_answered():
-    there = eye_place([take(30.0)] * 3, "right", ZONES["inside"])
+    there = eye_place([take(30.0)] * 3, "right", INSIDE)
     assert there.in_zone.word == "none"
     assert "The zone from 5 mm inside to 40 mm inside (a school's opinion): in it." in eye_words(there, "metric")
-    far = eye_place([take(80.0)] * 5, "right", ZONES["inside"])
+    far = eye_place([take(80.0)] * 5, "right", INSIDE)
     assert (far.in_zone.word, far.in_zone.side) == ("clear", "right") and "too far in, clear" in eye_words(
         far, "metric"
     )[-1]
     # Within 5 mm of the edge nothing is named.
-    edge = eye_place([take(44.0)] * 5, "right", ZONES["inside"])
+    edge = eye_place([take(44.0)] * 5, "right", INSIDE)
     assert not edge.in_zone.names_direction
-    assert eye_place([take(30.0)] * 3, "right", ZONES["own"]).in_zone is None
-    vial = eye_vial([take(30.0)] * 3, there, ZONES["inside"])
+    assert eye_place([take(30.0)] * 3, "right", OWN).in_zone is None
+    vial = eye_vial([take(30.0)] * 3, there, INSIDE)
     assert (vial.mark_left, vial.mark_right, vial.unit) == (5.0, 40.0, "mm") and vial.bubble_at == there.inside.value
     assert eye_place([], "right", None) is None and eye_vial([], None, None).bubble_at is None
 

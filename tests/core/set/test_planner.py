@@ -14,6 +14,7 @@ from libella.core.measure.limits import OutOfLimits
 from libella.core.set.kit import PARTS, in_bag, kit_check, needed
 from libella.core.set.layout import from_above, from_side
 from libella.core.set.objections import usual_backstroke_m
+from libella.core.set.proposal import Wanted
 from libella.core.set.station import MOST_AIDS, Station
 from libella.words.set.briefing import breaks, tape_list
 from libella.words.set.sight import sight_words
@@ -34,7 +35,7 @@ def said(station: Station, hand="right") -> str:
 @given(st.sampled_from(list(QUANTITIES)), st.floats(0.4, 10), st.floats(0.4, 3.0))
 def test_whatever_is_wanted_something_is_proposed_that_fits_the_putt(measures, distance, spread):
     putt = Putt(distance, 0.2, 10)
-    found = propose(measures, putt, spread, None, "metric")
+    found = propose(Wanted(measures, putt, spread), None, "metric")
     assert found and all(it.aid.about.measures == measures for it in found)
     for it in found:
         assert not it.missing and it.words
@@ -48,14 +49,14 @@ def test_whatever_is_wanted_something_is_proposed_that_fits_the_putt(measures, d
 
 
 def test_a_strict_rig_is_proposed_as_strict_as_wanted():
-    for it in propose("start", PUTT, 0.8, None, "metric"):
+    for it in propose(Wanted("start", PUTT, 0.8), None, "metric"):
         if it.aid.about.kind in ("peg_gate", "ball_gate", "bridge_gate"):
             assert it.aid.limit_deg == pytest.approx(0.8, abs=0.01)
             assert it.sight.fit == "good" or sight_words(it.sight).endswith("prove the line.")
 
 
 def test_what_is_not_in_the_bag_comes_last_and_says_what_is_missing():
-    found = propose("start", PUTT, 1.4, {"peg": 2, "ball": 1, "tape_measure": 1}, "metric")
+    found = propose(Wanted("start", PUTT, 1.4), {"peg": 2, "ball": 1, "tape_measure": 1}, "metric")
     assert found[0].aid.about.kind == "peg_gate" and not found[0].missing
     balls = next(it for it in found if it.aid.about.kind == "ball_gate")
     # Two for the gate and one to putt.
@@ -132,7 +133,7 @@ def test_a_string_that_ends_before_the_hole_is_too_short():
 
 def test_what_is_proposed_for_a_putt_has_nothing_against_it_by_itself():
     for measures in ("eyes", "body", "path", "pace"):
-        for it in propose(measures, PUTT, 1.4, None, "metric"):
+        for it in propose(Wanted(measures, PUTT, 1.4), None, "metric"):
             assert said(Station(PUTT, GATE, aids=(it.aid,))) == "", it.aid.about.kind
 
 

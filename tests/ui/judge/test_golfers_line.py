@@ -6,8 +6,6 @@ from playwright.sync_api import Page, expect
 
 from ..conftest import no_serious_finding
 
-OFFSET = "An offset of the face that repeats, the starts being fine"
-
 
 def open_pell(page: Page) -> None:
     """However many golfers other tests have added since."""
@@ -70,18 +68,3 @@ def test_today_says_of_each_golfer_what_the_last_lesson_found_as_that_lesson_say
         assert said["next"] == following or said["next"].startswith("Retest “")
         [about] = [it for it in told["links"] if it["name"] == told["about"]]
         assert said["vial"] == about["vial"]
-
-
-def test_an_offset_may_be_let_stay_on_the_bags_page(page: Page):
-    page.goto("/aids/bag")
-    bands = page.locator("[data-link-bands]")
-    choice = bands.get_by_role("radiogroup", name=OFFSET).or_(bands.get_by_role("group", name=OFFSET))
-    bands.get_by_role("radio", name="Starting out").click()
-    expect(choice.get_by_role("radio", name="Is named")).to_be_checked()
-    choice.get_by_role("radio", name="May stay").click()
-    expect(bands).to_contain_text("Version")
-    page.reload()
-    bands.get_by_role("radio", name="Starting out").click()
-    expect(choice.get_by_role("radio", name="May stay")).to_be_checked()
-    choice.get_by_role("radio", name="Is named").click()
-    expect(choice.get_by_role("radio", name="Is named")).to_be_checked()

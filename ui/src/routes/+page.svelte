@@ -90,6 +90,7 @@
         <button class="button" onclick={() => (adding = true)}>Add golfer</button>
         <a class="button" href="/logbook">Logbook</a>
         <a class="button" href="/aids">Aids</a>
+        <a class="button" href="/schools">Schools</a>
       </div>
     </div>
     {#if golfers.error}

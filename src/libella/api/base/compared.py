@@ -5,8 +5,9 @@ from pydantic import BaseModel, Field
 from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
 from ...core.golfer.hand import Hand
-from ...core.judge.claims.difference import Difference
-from ...core.judge.claims.reads import Compared, asked_of
+from ...core.judge.claims.difference import Difference, Group
+from ...core.judge.claims.reads import Compared, asked_in, asked_of
+from ...core.judge.explained.every import pair_key
 from ...core.measure.units import Units
 from ...words.judge.comparison import compared_words, group_name
 
@@ -18,6 +19,7 @@ class PairOut(BaseModel):
     word: Word | None
     headline: str
     others: tuple[str, ...] = Field(description="what else was read of both, a sentence each")
+    why: tuple[str, ...] = Field(description="what opens the headline, then each of `others`; empty: nothing to open")
 
 
 class ShareOut(BaseModel):
@@ -45,11 +47,16 @@ class ComparedOut(BaseModel):
         asked = asked_of(it.question, it.of)
         told = [next((one for one in all_ if one.quantity.name == asked), None) for _, all_ in it.others]
         known = [one for one in told if one is not None]
+        read = [(group, all_, one) for (group, all_), one in zip(it.others, told, strict=True) if all_]
         pairs = [
-            PairOut(name=pair.name, word=_word(one, it), headline=pair.headline, others=pair.others)
-            for pair, one in zip(
-                said.pairs, [one for (_, all_), one in zip(it.others, told, strict=True) if all_], strict=True
+            PairOut(
+                name=pair.name,
+                word=_word(one, it),
+                headline=pair.headline,
+                others=pair.others,
+                why=_why(it, group, all_),
             )
+            for pair, (group, all_, one) in zip(said.pairs, read, strict=True)
         ]
         levels = [one for one in known if one.first is not None and one.second is not None]
         shares = [one.shares for one in known if one.shares is not None]
@@ -68,6 +75,12 @@ class ComparedOut(BaseModel):
             note=said.note,
             shares=tuple(ShareOut(times=one.times(wanted or one.told), of=one.of) for one in counts),
         )
+
+
+def _why(it: Compared, group: Group, told: tuple[Difference, ...]) -> tuple[str, ...]:
+    asked = asked_in(told, it)
+    rest = (pair_key(it, group, one) for one in told if one is not asked)
+    return ("" if asked is None else pair_key(it, group, asked), *rest)
 
 
 def _word(asked: Difference | None, whole: Compared) -> Word | None:

@@ -7,6 +7,7 @@ from ...core.certainty.vial import Vial
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.level import Level
 from ...core.judge.claims.reads import Claim
+from ...core.judge.explained.every import claim_key
 from ...core.measure.units import Units
 from ...words.judge.claims import category_name, claim_name, level_said, share_said
 
@@ -21,6 +22,7 @@ class PartOut(BaseModel):
 class ClaimOut(BaseModel):
     """One quantity as it was read one way: where it lies, or how often what."""
 
+    key: str = Field(description="names the claim where it is opened")
     quantity: str
     name: str
     words: str
@@ -37,6 +39,7 @@ class ClaimOut(BaseModel):
         if isinstance(it, Level):
             drawn = about.sides in ("line", "eyes") and it.vial.bubble_at is not None and it.beyond is None
             return ClaimOut(
+                key=claim_key(it),
                 quantity=about.name,
                 name=claim_name(it),
                 words=level_said(it, hand, units),
@@ -49,6 +52,7 @@ class ClaimOut(BaseModel):
             )
         parts = [PartOut(name=category_name(about.name, name), times=n) for name, n in it.counts]
         return ClaimOut(
+            key=claim_key(it),
             quantity=about.name,
             name=claim_name(it),
             words=share_said(it),

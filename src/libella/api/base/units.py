@@ -32,7 +32,20 @@ UNITS: Final[dict[str, str]] = {
     "zone": "mm inside the line, from and to",
     **dict.fromkeys(("Slope.forward_doubt", "Slope.right_doubt"), "%, one standard deviation"),
     **dict.fromkeys(
-        ("Cost.right", "Cost.left", "Cost.small", "Verdict.probability", "prob_inside", "truer", "enough"), _CHANCE
+        (
+            "Cost.right",
+            "Cost.left",
+            "Cost.small",
+            "Verdict.probability",
+            "Grounds.right",
+            "Grounds.left",
+            "Grounds.small",
+            "Grounds.clear",
+            "prob_inside",
+            "truer",
+            "enough",
+        ),
+        _CHANCE,
     ),
     **dict.fromkeys(("Summary.prob_right", "prob_steadier_matters"), _CHANCE),
     **dict.fromkeys(("Summary.bias", "Summary.spread"), "deg, right positive"),

@@ -1,5 +1,6 @@
 """What a golfer comes with, what the lesson answers, and the one change: chosen, retested, kept or dropped."""
 
+from collections.abc import Sequence
 from datetime import UTC, datetime
 
 from fastapi import APIRouter
@@ -10,14 +11,18 @@ from ...core.change.answer import answer
 from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.change.proposal import PROPOSALS, Chosen, Kind, Proposal, proposals_for
 from ...core.change.retest import EACH, Standing
+from ...core.change.school_told import Retested, proved_place
 from ...core.change.worked_on import worked_on
 from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.ranked import FIRST, RULES
+from ...core.schools.held import Schools
 from ...core.start.turns import Question
 from ...lessons.change import changes, complaints
 from ...lessons.change.left import eye_of, left_of
+from ...lessons.change.schools import tried
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
+from ...lessons.golfer.schools import schools_of
 from ...lessons.judge.findings import judge_whole
 from ...lessons.lesson.lessons import lesson_sheet
 from ...words.change import change as words
@@ -76,6 +81,8 @@ class UsualChangeOut(BaseModel):
     asks: Question
     school: str
     rival: str
+    decided_by: list[str] = Field(description="the disagreements whose school brought it to its place; empty: none")
+    proved: str = Field(description="what its own retests say; empty: it was not retested")
     caution: str
     steps: list[str] = Field(description="of what takes more than one time; empty: there are none")
 
@@ -180,7 +187,9 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
     whole, sheet = judge_whole(desk, id), lesson_sheet(desk, id)
     hand, told = whole.ledger.hand, complaints.complaint_of(sheet.lesson.complaint)
     headline = chosen_words.headline_said(whole.judged.chosen, hand, units)
-    held = [_held(desk, it) for it in changes.changes_held(desk, sheet.golfer.id)]
+    chosen = changes.changes_held(desk, sheet.golfer.id)
+    held = [_held(desk, it) for it in chosen]
+    schools, retested = schools_of(desk, sheet.golfer), tried(chosen)
     return ChangeOut(
         complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
         complaint_words="" if told is None else complaint_said(told, units),
@@ -190,7 +199,7 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
                 cause=it.cause,
                 name=RULES[it.cause].name,
                 words=cause_said(it, hand, units),
-                proposals=[_proposal(one) for one in proposals_for(it.cause)],
+                proposals=[_proposal(one, schools, retested) for one in _in_order(it.cause, schools, retested)],
             )
             for it in worked_on(whole.judged.findings.ranked, proposals_for)[:FIRST]
         ],
@@ -199,7 +208,12 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
     )
 
 
-def _proposal(it: Proposal) -> UsualChangeOut:
+def _in_order(cause: Cause, schools: Schools, told: Sequence[Retested]) -> list[Proposal]:
+    """What is usually changed for it: by this golfer's retests, then by the schools held, then as it usually stands."""
+    return sorted(proposals_for(cause), key=lambda it: (proved_place(told, it.code), schools.place(it.code)))
+
+
+def _proposal(it: Proposal, schools: Schools, told: Sequence[Retested]) -> UsualChangeOut:
     return UsualChangeOut(
         code=it.code,
         kind=it.kind,
@@ -209,6 +223,8 @@ def _proposal(it: Proposal) -> UsualChangeOut:
         asks=it.asks,
         school=it.school,
         rival=it.rival,
+        decided_by=list(schools.deciding(it.code)),
+        proved=words.PROVED[proved_place(told, it.code)],
         caution=it.caution,
         steps=list(it.steps),
     )

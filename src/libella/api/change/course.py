@@ -7,12 +7,16 @@ from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
 from ...core.change.made import MadeAt, interval
+from ...core.course.drawn import chance_drawn
+from ...core.drawing.scene import Scene
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import Hole, Pace, Side
 from ...lessons.change.on_the_course import OnTheCourse, on_the_course
+from ...lessons.change.outlook import Expected, expected
 from ...lessons.desk import kept
 from ...lessons.golfer import rounds
 from ...lessons.golfer.rounds import Played
+from ...words.change import chance
 from ...words.change import course as words
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, as_kept
 
@@ -88,6 +92,48 @@ def of_golfer(desk: AtDesk, id: UUID, units: InUnits = "metric") -> CourseOut:
             f"on the course, {units}",
             lambda whole, _: _course(on_the_course(whole, id), units).model_dump_json(),
         )
+    )
+
+
+class ExpectedOut(BaseModel):
+    """What may be expected on the course; no picture and no round while too few starts were read."""
+
+    picture: Scene | None
+    words: str
+    round: str
+    worth: str = Field(description="what the change is worth in a round; empty: none was retested by its starts")
+    change: str = Field(description="the change whose curve stands beside; empty: none")
+    left: list[str]
+    parts: list[str] = Field(description="where what was recorded parts from it for sure")
+    basis: str
+
+
+@router.get("/golfers/{id}/expected")
+def expected_of(desk: AtDesk, id: UUID, units: InUnits = "metric") -> ExpectedOut:
+    """The chance of holing by length, putts in a round, and what is left, from everything read of a golfer."""
+    return as_kept(
+        kept.of_golfer(
+            desk, id, f"expected, {units}", lambda whole, _: _expected(expected(whole, id), units).model_dump_json()
+        )
+    )
+
+
+def _expected(it: Expected, units: InUnits) -> ExpectedOut:
+    found = it.outlook
+    if found is None:
+        nothing = {"picture": None, "round": "", "worth": "", "change": "", "left": [], "parts": [], "basis": ""}
+        return ExpectedOut(words=chance.TOO_FEW, **nothing)
+    change = it.change.chosen.what if it.change is not None and found.worth is not None else ""
+    words = chance.chances_said(found, units)
+    return ExpectedOut(
+        picture=chance_drawn(found, it.made, units, f"{chance.CURVE}. {words}"),
+        words=words,
+        round=chance.round_said(found),
+        worth=chance.worth_said(found, change),
+        change=change,
+        left=[chance.left_said(one, units) for one in found.left],
+        parts=[chance.parts_said(one, units) for one in found.parts],
+        basis=chance.basis_said(found, it.starts, it.green),
     )
 
 

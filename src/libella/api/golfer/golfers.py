@@ -7,8 +7,11 @@ from ...core.change.complaint import Miss
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS, Level
 from ...core.golfer.limits import Glasses, Limit
+from ...core.golfer.wording import Chosen
 from ...core.green.usual import UsualLength
+from ...core.schools.held import Schools
 from ...lessons.golfer import golfers
+from ...lessons.golfer.schools import schools_of
 from ...lessons.values import KeptGolfer
 from ..base.problems import Problem
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, ShortWords
@@ -37,6 +40,7 @@ class GolferNoted(Entry):
     usual_misses: tuple[Miss, ...] = Field((), max_length=4, description="where putts usually miss")
     glasses: Glasses = Field("", description="worn while putting; empty: not known")
     limits: tuple[Limit, ...] = Field((), description="what limits posture")
+    wording: Chosen = Field("", description="how things are put to this golfer; empty: by the level")
 
 
 class GolferIn(GolferNoted):
@@ -60,6 +64,7 @@ class GolferOut(Kept):
     usual_misses: tuple[Miss, ...]
     glasses: Glasses
     limits: tuple[Limit, ...]
+    wording: Chosen
     invented: bool
 
 
@@ -68,7 +73,7 @@ class LevelOut(BaseModel):
     name: str
 
 
-def golfer_out(row: KeptGolfer) -> GolferOut:
+def golfer_out(row: KeptGolfer, schools: Schools) -> GolferOut:
     """A golfer, with the usual lengths in force."""
     return GolferOut(
         id=row.id,
@@ -76,12 +81,15 @@ def golfer_out(row: KeptGolfer) -> GolferOut:
         hand=row.hand,
         level=row.level,
         notes=row.notes,
-        usual_lengths=[UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row)],
+        usual_lengths=[
+            UsualLengthIn(distance_m=it.distance_m, weight=it.weight) for it in golfers.usual_of(row, schools)
+        ],
         usual_noted=row.usual_lengths is not None,
         step_m=row.step_m,
         usual_misses=tuple(row.usual_misses),
         glasses=row.glasses,
         limits=tuple(row.limits),
+        wording=row.wording,
         invented=row.invented,
     )
 
@@ -95,7 +103,8 @@ def levels() -> list[LevelOut]:
 @router.put("/golfers/{id}", responses={412: {"model": Problem}})
 def keep(desk: AtDesk, id: UUID7, entry: GolferIn) -> GolferOut:
     """Add a golfer, or take over the edited entry."""
-    return golfer_out(golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen), entry.hand_from))
+    row = golfers.keep_golfer(desk, id, _entry(entry), entry.seen and _entry(entry.seen), entry.hand_from)
+    return golfer_out(row, schools_of(desk, row))
 
 
 def _entry(told: GolferNoted) -> golfers.GolferEntry:
@@ -111,9 +120,11 @@ def _entry(told: GolferNoted) -> golfers.GolferEntry:
         usual_misses=told.usual_misses,
         glasses=told.glasses,
         limits=told.limits,
+        wording=told.wording,
     )
 
 
 @router.get("/golfers/{id}")
 def one(desk: AtDesk, id: UUID) -> GolferOut:
-    return golfer_out(golfers.golfer(desk, id))
+    row = golfers.golfer(desk, id)
+    return golfer_out(row, schools_of(desk, row))

@@ -25,9 +25,6 @@ class LevelBandIn(Entry):
     links: dict[BandedLink, LinkBandIn]
     cost: float = Field(description="putts of a hundred a bias may cost")
     lost_inside: float = Field(description="putts of a hundred that start inside the window and miss, as is usual")
-    offset_may_stay: bool = Field(
-        default=False, description="an offset of the face that repeats is left alone where the starts are fine"
-    )
 
 
 class LinkBandsIn(Entry):
@@ -40,7 +37,6 @@ class LevelBandOut(BaseModel):
     links: dict[BandedLink, LinkBandIn]
     cost: float
     lost_inside: float
-    offset_may_stay: bool
 
 
 class LinkBandsOut(BaseModel):
@@ -67,7 +63,6 @@ def keep(desk: AtDesk, id: UUID7, entry: LinkBandsIn) -> LinkBandsOut:
             {link: one.spread_deg for link, one in it.links.items()},
             it.cost,
             it.lost_inside,
-            it.offset_may_stay,
         )
         for level, it in entry.levels.items()
     }
@@ -89,7 +84,6 @@ def _out(it: bands.Bands) -> LinkBandsOut:
                 },
                 cost=band.cost,
                 lost_inside=band.lost_inside,
-                offset_may_stay=band.offset_may_stay,
             )
             for level, band in it.of.items()
         ],

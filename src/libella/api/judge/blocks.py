@@ -11,14 +11,17 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.estimate import Summary
 from ...core.golfer.kit import NO_KIT
+from ...core.golfer.wording import wording_for
 from ...core.judge.judgement import Judgement
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side
+from ...core.schools.held import Schools
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, Step
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer.kits import kit_at, kits_of
+from ...lessons.golfer.schools import schools_of
 from ...lessons.judge import blocks as judged_blocks
 from ...lessons.lesson.lessons import BlockSheet, is_invented
 from ...lessons.start import blocks
@@ -27,6 +30,7 @@ from ...words.change.kit import kit_said
 from ...words.judge.judgement import JudgementWords, further_words, judgement_words
 from ...words.judge.putts import ended_said, pace_said
 from ...words.set.station import station_words
+from ...words.shared.plain import put
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
 from ..base.read import ClaimOut
@@ -50,6 +54,12 @@ class BlockLine(BlockKept):
     headline: str
     size: str
     vial: Vial
+
+    def put_to(self, golfer: KeptGolfer, units: InUnits) -> "BlockLine":
+        """The same as things are put to this golfer, on a screen of theirs."""
+        wording = wording_for(golfer.level, golfer.wording)
+        said = {"headline": put(self.headline, wording, units), "size": put(self.size, wording, units)}
+        return self.model_copy(update=said)
 
 
 class BlockOut(BlockLine):
@@ -153,7 +163,7 @@ def judged(desk: AtDesk, id: UUID, units: InUnits = "metric") -> JudgedOut:
 
     def make(whole: Desk, _: int) -> str:
         it = judged_blocks.judge_block(whole, id, units)
-        said = _said(it.sheet, it.golfer, it.judgement, units)
+        said = _said(it.sheet, it.golfer, schools_of(whole, it.golfer), it.judgement, units)
         kit = kit_at(kits_of(whole, it.golfer.id), it.sheet.block.started_at)
         return JudgedOut(
             block=_out(it.sheet, it.judgement, said, units),
@@ -191,7 +201,7 @@ def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
     last = next((reading for reading in reversed(sheet.readings) if not reading.voided), None)
     station = blocks.station_of(sheet.block)
     return WallOut(
-        block=block_line(sheet, golfer, units),
+        block=block_line(sheet, golfer, schools_of(desk, golfer), units).put_to(golfer, units),
         last=_last(last, station, units) if last else None,
         watched=station.rig.reads_start,
         invented=invented,
@@ -204,21 +214,23 @@ def further(desk: AtDesk, id: UUID) -> FurtherOut:
     return FurtherOut(words=further_words(judged_blocks.further_putts(desk, id)))
 
 
-def block_line(sheet: BlockSheet, golfer: KeptGolfer, units: InUnits) -> BlockLine:
+def block_line(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools, units: InUnits) -> BlockLine:
     """A block in one line."""
-    judgement = judged_blocks.judge_sheet(sheet, golfer)
-    return _line(sheet, judgement, _said(sheet, golfer, judgement, units), units)
+    judgement = judged_blocks.judge_sheet(sheet, golfer, schools)
+    return _line(sheet, judgement, _said(sheet, golfer, schools, judgement, units), units)
 
 
-def block_out(sheet: BlockSheet, golfer: KeptGolfer, units: InUnits) -> BlockOut:
+def block_out(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools, units: InUnits) -> BlockOut:
     """A block with its readings."""
-    judgement = judged_blocks.judge_sheet(sheet, golfer)
-    return _out(sheet, judgement, _said(sheet, golfer, judgement, units), units)
+    judgement = judged_blocks.judge_sheet(sheet, golfer, schools)
+    return _out(sheet, judgement, _said(sheet, golfer, schools, judgement, units), units)
 
 
-def _said(sheet: BlockSheet, golfer: KeptGolfer, judgement: Judgement, units: InUnits) -> JudgementWords:
+def _said(
+    sheet: BlockSheet, golfer: KeptGolfer, schools: Schools, judgement: Judgement, units: InUnits
+) -> JudgementWords:
     station = blocks.station_of(sheet.block)
-    return judgement_words(judgement, station, judged_blocks.occasion_of(sheet, golfer), units)
+    return judgement_words(judgement, station, judged_blocks.occasion_of(sheet, golfer, schools), units)
 
 
 def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:

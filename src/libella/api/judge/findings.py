@@ -1,8 +1,10 @@
 """A lesson judged whole: findings, the chain, cautions, misses; and what its coach says of them."""
 
 import json
+from collections.abc import Callable, Mapping, Sequence
 from datetime import datetime
 from functools import partial
+from typing import Final
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
@@ -13,15 +15,17 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.band import BANDED, BandedLink
 from ...core.golfer.hand import Hand
-from ...core.judge.claims.reads import Compared
+from ...core.judge.claims.reads import Claim, Compared
+from ...core.judge.explained.every import cause_key, chosen_key, claim_key
 from ...core.judge.findings.answer import Answer
-from ...core.judge.findings.chain_picture import LinkName, LinkShown, fan
+from ...core.judge.findings.chain_picture import READ_AS, LinkName, LinkShown, fan
 from ...core.judge.findings.finding import Cause, Fact, Finding
 from ...core.judge.findings.first_picture import about_link, first_picture
 from ...core.judge.findings.judged import LessonJudged
 from ...core.judge.findings.next_check import WAYS, Check, CheckName
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.measure.side import Side
+from ...core.schools.school import First
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.judge import findings
@@ -100,6 +104,7 @@ class FindingOut(BaseModel):
     picture_words: str
     through: str = Field(description="which finding above it is seen through")
     answer: FindingAnswerOut | None
+    decided_by: list[str] = Field(description="the disagreements whose school decided something of it; empty: none")
 
 
 class ChainLinkOut(BaseModel):
@@ -113,6 +118,7 @@ class ChainLinkOut(BaseModel):
     step: str
     at: str
     band: str = Field(description="whether it is fine for this golfer's level, where that is sure enough")
+    why: str = Field(description="what opens it; empty: it was not read by itself")
 
 
 class MissOut(BaseModel):
@@ -137,6 +143,7 @@ class LessonFindings(BaseModel):
     brief: str = Field(description="the same in at most twelve characters")
     meaning: str
     also: list[str] = Field(description="what is said next, the surest first")
+    why: list[str] = Field(description="what opens the headline, then each of `also`; empty: nothing was read")
     for_golfer: str = Field(description="the same for the golfer's own screen: plain, or dense, by level")
     word: Word
     rules_changed: str = Field(default="", description="what was said of the same data under older rules, if otherwise")
@@ -223,12 +230,13 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         brief=chosen_words.chosen_brief(it.chosen),
         meaning=chosen_words.meaning_said(it.chosen[0], hand),
         also=also,
-        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.level, units),
+        why=[chosen_key(one) for one in it.chosen[: 1 + len(also)]],
+        for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.wording, units),
         word=it.chosen[0].word,
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
         compared=[_compared(one, whole, units) for one in it.compared],
-        read=[ClaimOut.of(one, hand, units) for one in it.reads],
+        read=[ClaimOut.of(one, hand, units) for one in _in_order(it.reads, whole.ledger.schools.settings.first)],
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         picture=own.scene if own else drawn[0] if drawn else None,
@@ -247,6 +255,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
                 step=one.at.step,
                 at=one.at.id,
                 band=_band(one, whole),
+                why=_why_link(one, it),
             )
             for one in it.chain.links
         ],
@@ -289,6 +298,15 @@ def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     return FoundOut(lesson_id=id, found=whole.headline, next=whole.following, due=bool(whole.next), vial=vial)
 
 
+def _why_link(it: LinkShown, judged: LessonJudged) -> str:
+    """A link's vial opens as what was read of it as usual; the strike's is what striking there adds."""
+    if it.name == "strike":
+        return cause_key("strike")
+    levels = (judged.case.level(name) for name in dict(READ_AS)[it.name])
+    level = next((one for one in levels if one is not None and one.enough), None)
+    return "" if level is None else claim_key(level)
+
+
 def _band(it: LinkShown, whole: findings.WholeLesson) -> str:
     link: BandedLink | None = next((one for one in BANDED if one == it.name), None)
     told = whole.ledger
@@ -317,7 +335,25 @@ def _finding(
         picture_words=times_said(drawn.times) if drawn else "",
         through=words.through_said(it),
         answer=_answer(told) if told else None,
+        decided_by=_decided_by(it),
     )
+
+
+def _in_order(reads: Sequence[Claim], first: First | None) -> list[Claim]:
+    """What was read, with what this golfer wants to see first before the rest."""
+    return sorted(reads, key=lambda it: _LATER[first](it) if first in _LATER else False)
+
+
+_LATER: Final[Mapping[First | None, Callable[[Claim], bool]]] = {
+    "feel": lambda it: it.quantity.name != "feels_straight",
+    "touch": lambda it: it.quantity.kind != "share",
+}
+
+
+def _decided_by(it: Finding) -> list[str]:
+    """The disagreements whose school decided something of a finding: one of its facts, or that it may stay."""
+    body = ["body"] if any(one.what == "body_stays" for one in it.facts) else []
+    return [*(["face_at_address"] if it.kind == "stays" else []), *body]
 
 
 def _fact(it: Fact, units: InUnits) -> FactOut:

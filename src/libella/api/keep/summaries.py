@@ -9,6 +9,7 @@ from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
+from ...core.golfer.wording import wording_for
 from ...core.keep.caution import Case
 from ...exchange.golfer_sheet import Told, golfer_sheet
 from ...exchange.paper import PaperName, Sheet
@@ -17,10 +18,10 @@ from ...lessons.desk.desk import Desk
 from ...lessons.keep import cautions, sheets
 from ...lessons.keep.cards import cards_of
 from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
-from ...words.judge.chosen import PLAIN
 from ...words.keep import summary as words
 from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
+from ...words.shared.plain import put
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
 from ..change import changes, practice
 from ..judge import findings
@@ -140,7 +141,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     first = [one for one in plan.sessions if one.items and one.week == plan.sessions[0].week] if plan else []
     code = next((item.drill for one in first for item in one.items if item.kind == "drill"), "")
     drill = practice.drill_in(desk, code, lesson.hand, units)
-    say = partial(words.plainly, units=units) if golfer.level in PLAIN else str
+    say = partial(put, wording=wording_for(golfer.level, golfer.wording), units=units)
     return SummaryOut(
         golfer=golfer.name,
         under=words.under_said(lesson.place, lesson.started_at.date()),

@@ -9,6 +9,7 @@ from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
+from ...lessons.golfer.schools import schools_of
 from ...lessons.lesson import lessons
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.change.change import retest_due_said
@@ -63,7 +64,7 @@ def find(
     for row in rows:
         lesson = last.get(row.id)
         newest = _last(desk, lesson, row, units) if lesson else None
-        items.append(GolferLine(golfer=golfer_out(row), last=newest))
+        items.append(GolferLine(golfer=golfer_out(row, schools_of(desk, row)), last=newest))
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
     return GolferPage(items=items, next=more)
 
@@ -71,7 +72,9 @@ def find(
 def _last(desk: Desk, lesson: KeptLesson, who: KeptGolfer, units: InUnits) -> LastLesson:
     def make(whole: Desk, _: int) -> str:
         block = lessons.blocks_of(whole, [lesson.id])[-1]
-        return LastLesson(started_at=lesson.started_at, block=block_line(block, who, units)).model_dump_json()
+        return LastLesson(
+            started_at=lesson.started_at, block=block_line(block, who, schools_of(whole, who), units)
+        ).model_dump_json()
 
     return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
 
@@ -79,7 +82,7 @@ def _last(desk: Desk, lesson: KeptLesson, who: KeptGolfer, units: InUnits) -> La
 @router.get("/golfers-seen-last")
 def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
     """The golfers of the newest lessons, for whoever putts next."""
-    return [golfer_out(it) for it in golfers.seen_last(desk, q)]
+    return [golfer_out(it, schools_of(desk, it)) for it in golfers.seen_last(desk, q)]
 
 
 @router.get("/golfers/{id}/found")
@@ -115,12 +118,13 @@ def lessons_of(
 
 def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:
     who = golfers.golfer(desk, id)
+    held = schools_of(desk, who)
     rows = lessons.lessons_of(desk, id, before)
     items = [
         GolferLesson(
             lesson=LessonOut.model_validate(it),
             found=found_in(desk, it.id, units).found,
-            blocks=[block_line(block, who, units) for block in blocks],
+            blocks=[block_line(block, who, held, units) for block in blocks],
         )
         for it, blocks in rows
     ]

@@ -12,6 +12,7 @@ from ...lessons.aim import aims
 from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk, studio
+from ...lessons.golfer.schools import schools_of
 from ...lessons.lesson import lessons
 from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
@@ -110,7 +111,9 @@ def _open_lesson(desk: Desk, lesson: KeptLesson, golfer: KeptGolfer, units: InUn
         return OpenLesson(
             lesson=LessonOut.model_validate(lesson),
             golfer=GolferBrief.model_validate(golfer),
-            blocks=[block_line(it, golfer, units) for it in lessons.blocks_of(whole, [lesson.id])],
+            blocks=[
+                block_line(it, golfer, schools_of(whole, golfer), units) for it in lessons.blocks_of(whole, [lesson.id])
+            ],
         ).model_dump_json()
 
     return OpenLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"today, {units}", make))
@@ -131,7 +134,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
     plans = [plan_out(it, units) for it in laid]
     stand, sight, aim = _stand(desk, id, units), _sight(desk, id, units), _aim(desk, id, units)
     change = change_line(changes.chosen_now(desk, sheet.golfer.id))
-    blocks = [block_out(it, sheet.golfer, units) for it in sheet.blocks]
+    blocks = [block_out(it, sheet.golfer, schools_of(desk, sheet.golfer), units) for it in sheet.blocks]
     # Plans that would read alike say what differs, wherever this lesson names them.
     told = dict(
         zip((it.id for it in plans), apart_words([entry_of(it.station).station() for it in laid], units), strict=True)

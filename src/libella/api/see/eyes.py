@@ -9,7 +9,7 @@ from pydantic import BaseModel, Field
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.instruments.light_strip import USUAL_TURNS_M, Device, Strip
-from ...core.see.eyes import ZONES, EyeMark, EyePlace, EyeTake, School, Way
+from ...core.see.eyes import EyeMark, EyePlace, EyeTake, Way
 from ...core.see.side_look import Covers, SideWay, StringLook, StripLook
 from ...lessons.lesson.set_up_name import AS_USUAL
 from ...lessons.see import eyes
@@ -120,14 +120,12 @@ class EyesSheetOut(BaseModel):
     words: tuple[str, ...]
     vial: Vial
     mirror: Scene
-    school: School
+    school: str = Field(description="the school held of where the eyes are; empty: none")
     zone_mm: tuple[float, float] | None
-    schools: dict[School, tuple[float, float] | None] = Field(description="each school's own zone: opinions")
     sighting_eye: SightingEye = Field(description="empty while it is not known")
 
 
 class WantedEyesIn(Entry):
-    school: School
     zone_mm: tuple[float, float] | None = Field(default=None, description="own edges, mm inside; null: the school's")
     sighting_eye: SightingEye | None = Field(default=None, description="null leaves what is noted")
 
@@ -156,7 +154,6 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> EyesSheetOut
         mirror=sheet.mirror,
         school=sheet.school,
         zone_mm=sheet.zone_mm,
-        schools=ZONES,
         sighting_eye=sheet.sighting_eye,
     )
 
@@ -189,8 +186,8 @@ def void(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> Ey
 @router.put("/golfers/{id}/eyes")
 def want(desk: AtDesk, id: UUID, entry: WantedEyesIn) -> WantedEyesIn:
     """Say where this golfer's eyes are wanted."""
-    row = eyes.want_eyes(desk, id, entry.school, entry.zone_mm, entry.sighting_eye)
-    values = {"school": row.eye_school, "zone_mm": row.eye_zone_mm, "sighting_eye": row.sighting_eye}
+    row = eyes.want_eyes(desk, id, entry.zone_mm, entry.sighting_eye)
+    values = {"zone_mm": row.eye_zone_mm, "sighting_eye": row.sighting_eye}
     return WantedEyesIn.model_validate(values)
 
 

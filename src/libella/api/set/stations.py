@@ -21,11 +21,13 @@ from ...core.measure.units import Units
 from ...core.set.kit import KitItem, Needed, kit_check, needed
 from ...core.set.layout import from_above, from_side
 from ...core.set.proof import FEWEST_MEASURED, NOT_PROVED, Proof, Way
-from ...core.set.proposal import laid_by_itself, propose
+from ...core.set.proposal import Wanted, laid_by_itself, propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.start.watched import watched
 from ...lessons.desk.desk import Desk
+from ...lessons.golfer import golfers
+from ...lessons.golfer.schools import schools_of
 from ...lessons.see.eyes import eyes_now
 from ...lessons.set import bag
 from ...lessons.set.plans import proof_of
@@ -244,6 +246,7 @@ class WantedIn(PuttIn):
     )
     only_bag: bool = Field(default=False, description="leave out what is not in the bag")
     proof_of: UUID | None = Field(default=None, description="the plan whose line it is laid on")
+    golfer: UUID | None = Field(default=None, description="whose schools say what comes first; null: the coach's alone")
 
 
 class ProposalOut(BaseModel):
@@ -265,7 +268,9 @@ def proposals(desk: AtDesk, wanted: WantedIn, units: InUnits = "metric") -> list
     """Instruments that tell what is wanted, laid to suit putt and level, the best first; keeps nothing."""
     spread = wanted.wanted_deg or bag.spreads(desk)[wanted.level]
     proof = proof_of(desk, wanted.proof_of)
-    found = propose(wanted.measures, wanted.putt(), spread, bag.bag(desk), units, proof)
+    held = schools_of(desk, golfers.golfer(desk, wanted.golfer) if wanted.golfer else None).settings
+    asked = Wanted(wanted.measures, wanted.putt(), spread, proof, held.line_by, held.gate_at_m)
+    found = propose(asked, bag.bag(desk), units)
     return [
         ProposalOut(
             kind=it.aid.about.kind,

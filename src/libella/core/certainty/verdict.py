@@ -4,7 +4,7 @@ Everything that is judged, a bias, a difference, a drift, what the picture does 
 the texts of the words stand in `words.certainty`.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Final, Literal
 
 from ..measure.side import Side
@@ -41,14 +41,33 @@ def clear_among(candidates: int) -> float:
 
 
 @dataclass(frozen=True, slots=True)
+class Grounds:
+    """What a word was weighed from: the arguments of `weigh`, chances 0 to 1."""
+
+    right: float
+    left: float
+    small: float
+    can_be_clear: bool = True
+    clear: float = CLEAR
+
+    def call(self, cost: float | None = None) -> "Verdict":
+        """The word they come to."""
+        return weigh(self.right, self.left, self.small, can_be_clear=self.can_be_clear, clear=self.clear, cost=cost)
+
+
+@dataclass(frozen=True, slots=True)
 class Verdict:
     """The word, the side it is about (neither where there is nothing to mend), the probability behind it, and what it
-    costs on average, in the unit of what matters; None where it was not weighed by cost."""
+    costs on average, in the unit of what matters; None where it was not weighed by cost.
+
+    `grounds`: what the word was weighed from, carried so that it can be opened; None where it was told, not weighed.
+    """
 
     word: Word
     side: Side
     probability: float
     cost: float | None = None
+    grounds: Grounds | None = field(default=None, compare=False, repr=False)
 
     @property
     def names_direction(self) -> bool:
@@ -76,14 +95,14 @@ def weigh(
     cost : carried along
     """
     side: Side = "right" if right >= left else "left"
-    strongest = max(right, left)
+    strongest, by = max(right, left), Grounds(right, left, small, can_be_clear, clear)
     if strongest >= clear and can_be_clear:
-        return Verdict("clear", side, strongest, cost)
+        return Verdict("clear", side, strongest, cost, by)
     if strongest >= LIKELY:
-        return Verdict("likely", side, strongest, cost)
+        return Verdict("likely", side, strongest, cost, by)
     if small >= NONE:
-        return Verdict("none", "neither", small, cost)
-    return Verdict("open", side, strongest, cost)
+        return Verdict("none", "neither", small, cost, by)
+    return Verdict("open", side, strongest, cost, by)
 
 
 def weigh_event(chance: float) -> Verdict:

@@ -49,7 +49,7 @@ def _used(given: Given) -> dict[str, Drill]:
     every = {
         name: sorted(
             (it for it in (*serving(name), *(one for one in given.more if name in one.serves)) if _fits(it, given)),
-            key=lambda it: bool(it.school and given.schools and it.school not in given.schools),
+            key=lambda it: (_rival(it, given), _held(it, given)),
         )
         for name in (*names, "transfer")
     }
@@ -60,6 +60,16 @@ def _used(given: Given) -> dict[str, Drill]:
             if every[name][n : n + 1]:
                 found.setdefault(every[name][n].code, every[name][n])
     return found
+
+
+def _rival(it: Drill, given: Given) -> bool:
+    """It is of another school than the change that was chosen."""
+    return bool(it.school and given.schools and it.school not in given.schools)
+
+
+def _held(it: Drill, given: Given) -> int:
+    """Where the schools held bring a drill: before the others (-1), after them (1), or nowhere."""
+    return (it.code in given.last) - (it.code in given.first)
 
 
 def _fits(it: Drill, given: Given) -> bool:

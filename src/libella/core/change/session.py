@@ -40,6 +40,7 @@ class Given:
     owned : kinds of instrument at hand; None: not told
     putt_s : seconds a putt takes; more : drills of the coach's own
     schools : those of the change that was chosen: a drill of a rival school comes after the others
+    first, last : drills that the schools held stand for, and those they do without
     """
 
     findings: tuple[tuple[Serves, float], ...]
@@ -53,6 +54,8 @@ class Given:
     putt_s: float = PUTT_S
     more: tuple[Drill, ...] = ()
     schools: tuple[str, ...] = ()
+    first: tuple[str, ...] = ()
+    last: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         DAYS.check("days", "plan_days", len(self.minutes))

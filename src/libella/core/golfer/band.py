@@ -26,14 +26,12 @@ class Band:
     bias_deg, spread_deg : of each link, degrees: no more than this
     cost : putts of a hundred that a bias may cost
     lost_inside : putts of a hundred that start inside the window and miss, as is usual
-    offset_may_stay : a school's: where the starts are fine, an offset of the face that repeats is left alone
     """
 
     bias_deg: Mapping[BandedLink, float]
     spread_deg: Mapping[BandedLink, float]
     cost: float
     lost_inside: float
-    offset_may_stay: bool = False
 
     def with_start_spread(self, deg: float) -> "Band":
         """The same with the start's spread as the coach expects it of the level."""

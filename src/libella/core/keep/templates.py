@@ -19,7 +19,7 @@ from ..measure.angle import angle_deg, offset_m
 from ..measure.constants import BALL_M
 from ..measure.limits import OutOfLimits
 from ..measure.units import Units, fine_degrees, tape
-from ..see.eyes import ZONES
+from ..schools.held import DISAGREEMENTS
 from ..set.station import Station
 from .card import mirror_overlay
 
@@ -110,7 +110,7 @@ def ruler_board(station: Station, hand: Hand, units: Units) -> Scene:
 
 def eye_mirror(station: Station, hand: Hand, units: Units) -> Scene:
     """An overlay for the ground mirror: a grid of 10 mm about the line, and the zone a little inside it."""
-    return mirror_overlay(hand, ZONES["inside"], None)
+    return mirror_overlay(hand, DISAGREEMENTS["eyes"].schools["inside"].settings.eyes_mm, None)
 
 
 def laser_card(station: Station, hand: Hand, units: Units) -> Scene:

@@ -26,7 +26,6 @@ from .side_look import SideLook
 Way = Literal["mirror", "plumb"]
 SightingEye = Literal["left", "right", ""]
 """The eye a golfer sights with; empty while it is not known."""
-School = Literal["none", "over", "inside", "own"]
 PLACE: Final = Bounds(-0.3, 0.3, "m")
 HEIGHT: Final = Bounds(0.8, 2.0, "m")
 FALLS: Final = Bounds(-10.0, 10.0, "%")
@@ -37,14 +36,6 @@ WIDEST_M: Final = 0.1
 """Eyes further apart than this are in no head."""
 INSIDE: Final = Prior(bias_mean=0.0, bias_sd=40.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
 BEHIND: Final = Prior(bias_mean=40.0, bias_sd=60.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
-ZONES: Final[dict[School, tuple[float, float] | None]] = {
-    "none": None,
-    "over": (-10.0, 10.0),
-    "inside": (5.0, 40.0),
-    "own": None,
-}
-"""Target zones by school, mm inside: opinions (handbook 7). `own` is wherever this golfer sees straight; `none`:
-no school was chosen yet."""
 _REACH_MM: Final = 120.0
 
 

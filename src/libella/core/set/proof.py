@@ -96,6 +96,7 @@ class Proof:
     checks : readings in that check; 0 when none was made
     tool_deg, tool_doubt_deg : the rig's own error as a check of the instrument itself found it, right positive, added
         to every reading; and what is not known of it
+    reader_m : how far a reading of the rig is off across the line, one standard deviation, as two readers found it
     evidence : what was measured; None where a proof was once only said
     line : the line it was made on; None where that was not kept
     fell : which parts of the line were changed after it, so that it proves nothing here
@@ -109,6 +110,7 @@ class Proof:
     checks: int = 0
     tool_deg: float = 0.0
     tool_doubt_deg: float = 0.0
+    reader_m: float = 0.0
     evidence: Evidence | None = None
     line: LaidLine | None = None
     fell: tuple[Part, ...] = ()
@@ -151,7 +153,9 @@ class Proof:
             # The ground is as it was rolled, whatever stands on it and wherever the ball is sent.
             own = ("zero_deg", "noise_deg", "checks") if "rig" in gone else ()
             return replace(self, **{name: getattr(NOT_PROVED, name) for name in own})
-        fallen = replace(NOT_PROVED, fell=gone, tool_deg=self.tool_deg, tool_doubt_deg=self.tool_doubt_deg)
+        fallen = replace(
+            NOT_PROVED, fell=gone, tool_deg=self.tool_deg, tool_doubt_deg=self.tool_doubt_deg, reader_m=self.reader_m
+        )
         if "rig" in gone:
             return fallen
         return replace(fallen, zero_deg=self.zero_deg, noise_deg=self.noise_deg, checks=self.checks)

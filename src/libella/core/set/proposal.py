@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from ..green.putt import Putt
 from ..instruments.aid import Aid, Measures
+from ..instruments.gate import Gate
 from ..instruments.registry import instruments, lay, usual_sizes
 from ..instruments.rig import Rig, Sight
 from ..measure.units import Units
@@ -25,39 +26,49 @@ class Proposal:
     missing: tuple[Needed, ...]
 
 
-def propose(
-    measures: Measures,
-    putt: Putt,
-    spread_deg: float,
-    bag: Mapping[str, int] | None,
-    units: Units,
-    proof: Proof = NOT_PROVED,
-) -> tuple[Proposal, ...]:
+@dataclass(frozen=True, slots=True)
+class Wanted:
+    """What a coach wants to know, where, and how it would be laid.
+
+    Attributes
+    ----------
+    measures : what is to be known; putt : the putt it is to be known on
+    spread_deg : strictness wanted, which is the spread expected of the golfer (degrees)
+    proof : of the line as it is laid now, which holds for what is proposed as far as it would once that is laid
+    first : kinds that a school lays before any other; gate_at_m : where a school's gate stands; None: as it suits
+    """
+
+    measures: Measures
+    putt: Putt
+    spread_deg: float
+    proof: Proof = NOT_PROVED
+    first: tuple[str, ...] = ()
+    gate_at_m: float | None = None
+
+
+def propose(wanted: Wanted, bag: Mapping[str, int] | None, units: Units) -> tuple[Proposal, ...]:
     """All instruments that tell what is wanted, the best first.
 
-    Best: what is in the bag; then what sees well enough for the putt; then what leaves the golfer unguided; then
-    what sees finest.
-
-    Parameters
-    ----------
-    measures : what the coach wants to know
-    putt : the putt it is to be known on
-    spread_deg : strictness wanted, which is the spread expected of the golfer (degrees)
-    bag : parts the coach owns; None when the bag was not told, and then all is taken for there
-    proof : of the line as it is laid now, which holds for what is proposed as far as it would once that is laid
+    Best: what a school lays first; what is in the bag; then what sees well enough for the putt; then what leaves the
+    golfer unguided; then what sees finest. `bag`: parts the coach owns; None when the bag was not told, and then all is
+    taken for there.
     """
-    kinds = [it for it in instruments().values() if it.about.measures == measures]
-    found = [
-        _laid(it, putt, spread_deg, bag, units, proof) for it in kinds if not issubclass(it, Rig) or it.reads_start
-    ]
-    return tuple(sorted(found, key=_rank))
+    kinds = [it for it in instruments().values() if it.about.measures == wanted.measures]
+    found = [_laid(it, wanted, bag, units) for it in kinds if not issubclass(it, Rig) or it.reads_start]
+    return tuple(sorted(found, key=lambda it: (_school(it, wanted.first), _rank(it))))
 
 
-def _laid(
-    kind: type[Aid], putt: Putt, spread_deg: float, bag: Mapping[str, int] | None, units: Units, proof: Proof
-) -> Proposal:
-    aid = kind.laid(usual_sizes(kind.about.kind, {}, units)).for_putt(putt, spread_deg)
-    sight = _sight(aid, putt, spread_deg, units, proof) if isinstance(aid, Rig) else None
+def _school(it: Proposal, first: tuple[str, ...]) -> int:
+    kind = it.aid.about.kind
+    return first.index(kind) if kind in first else len(first)
+
+
+def _laid(kind: type[Aid], wanted: Wanted, bag: Mapping[str, int] | None, units: Units) -> Proposal:
+    usual = usual_sizes(kind.about.kind, {}, units)
+    if wanted.gate_at_m is not None and issubclass(kind, Gate):
+        usual["distance_m"] = wanted.gate_at_m
+    aid = kind.laid(usual).for_putt(wanted.putt, wanted.spread_deg)
+    sight = _sight(aid, wanted.putt, wanted.spread_deg, units, wanted.proof) if isinstance(aid, Rig) else None
     missing = tuple(it for it in needed([aid.about], bag) if not it.is_there)
     return Proposal(aid, sight, missing)
 

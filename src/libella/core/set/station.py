@@ -133,8 +133,12 @@ class Station:
 
     @property
     def noise_deg(self) -> float:
-        """Standard deviation of the reading noise: what a check of the rig found, and what the rig states of itself."""
-        return math.hypot(self.proof.noise_deg, self.rig.noise_deg)
+        """Standard deviation of the reading noise: what a check of the rig found, and what the rig states of itself.
+
+        What two readers found counts where the rig was not read again and again: that holds a reading's error, too.
+        """
+        reader = 0.0 if self.proof.checks else angle_deg(self.proof.reader_m, self.rig.station_m)
+        return math.hypot(self.proof.noise_deg, self.rig.noise_deg, reader)
 
     def interval(self, raw: Raw) -> Interval:
         """The start error, degrees, against the start target, that a raw reading stands for."""

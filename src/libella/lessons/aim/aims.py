@@ -38,6 +38,7 @@ from ...store.tables import AimSeriesRow, LessonRow, SetDownRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed, NotYet
 from ..golfer.golfers import usual_of
+from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
@@ -213,7 +214,7 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
 
 def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     golfer = golfer_in(desk, session, lesson)
-    mix = usual_mix(Putt(2.0, USUAL_PAST_M, lesson.green_speed_ft), usual_of(golfer))
+    mix = usual_mix(Putt(2.0, USUAL_PAST_M, lesson.green_speed_ft), usual_of(golfer, schools_of(desk, golfer)))
     sets = session.scalars(
         select(AimSeriesRow)
         .where(AimSeriesRow.studio_id == desk.studio_id, AimSeriesRow.lesson_id == lesson.id)

@@ -22,6 +22,7 @@ from ...store.tables import GolferRow, LessonRow, PracticePlanRow, SetUpCardRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed
 from ..desk.stored import Stored
+from ..golfer.schools import schools_of
 from ..judge.findings import judge_whole
 from ..set.bag import bag
 from ..values import KeptGolfer, KeptPracticePlan, value_of, values_of
@@ -118,13 +119,15 @@ def _given(desk: Desk, entry: PlanEntry, golfer: KeptGolfer) -> Given:
                 SetUpCardRow.put_away_at.is_(None),
             )
         )
-    chosen = chosen_now(desk, golfer.id)
+    chosen, held = chosen_now(desk, golfer.id), schools_of(desk, golfer)
     return Given(
         findings=_worked_on(desk, entry.lesson_id),
         minutes=entry.minutes,
         weeks=entry.weeks,
         change=bool(chosen),
         schools=tuple(PROPOSALS[it.proposal].school for it in chosen if it.proposal and PROPOSALS[it.proposal].school),
+        first=tuple(it for it in known if held.place(it) < 0),
+        last=tuple(it for it in known if held.place(it) > 0),
         card=card is not None,
         limits=tuple(golfer.limits),
         without=(*met, *retired),

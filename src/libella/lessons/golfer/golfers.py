@@ -13,8 +13,10 @@ from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.limits import Glasses, Limit, checked_limits
 from ...core.golfer.step import STEP
+from ...core.golfer.wording import CHOICES, Chosen
 from ...core.green.usual import USUAL, UsualLength, checked_lengths
 from ...core.measure.limits import OutOfLimits
+from ...core.schools.held import Schools
 from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
@@ -26,7 +28,8 @@ PAGE = 20
 @dataclass(frozen=True, slots=True)
 class GolferEntry:
     """What a coach notes of a golfer; `step_m`: the golfer's own step, for pacing off a putt; `usual_misses`: where
-    putts usually miss; `glasses`: worn while putting; `limits`: what limits posture."""
+    putts usually miss; `glasses`: worn while putting; `limits`: what limits posture;
+    `wording`: how things are put to them, empty: by the level."""
 
     name: str
     hand: Hand
@@ -37,6 +40,7 @@ class GolferEntry:
     usual_misses: tuple[Miss, ...] = ()
     glasses: Glasses = ""
     limits: tuple[Limit, ...] = ()
+    wording: Chosen = ""
     invented: bool = False
 
     def __post_init__(self) -> None:
@@ -46,6 +50,8 @@ class GolferEntry:
             checked_lengths(self.usual_lengths)
         checked_misses("usual_misses", self.usual_misses)
         checked_limits(self.limits)
+        if self.wording not in CHOICES:
+            raise OutOfLimits("wording", "no_such_choice", named=self.wording, known=CHOICES)
 
 
 HandFrom = Literal["next", "now", "always"]
@@ -101,13 +107,16 @@ def _told(entry: GolferEntry) -> dict[str, object]:
         "usual_misses": list(entry.usual_misses),
         "glasses": entry.glasses,
         "limits": list(checked_limits(entry.limits)),
+        "wording": entry.wording,
         "usual_lengths": None if lengths is None else [[it.distance_m, it.weight] for it in checked_lengths(lengths)],
     }
 
 
-def usual_of(row: KeptGolfer) -> tuple[UsualLength, ...]:
-    """The lengths this golfer usually putts."""
-    return USUAL if row.usual_lengths is None else tuple(UsualLength(*it) for it in row.usual_lengths)
+def usual_of(row: KeptGolfer, schools: Schools) -> tuple[UsualLength, ...]:
+    """The lengths this golfer usually putts: as noted, else by the school held, else as is usual for anybody."""
+    if row.usual_lengths is None:
+        return schools.settings.lengths or USUAL
+    return tuple(UsualLength(*it) for it in row.usual_lengths)
 
 
 def golfer(desk: Desk, id: UUID) -> KeptGolfer:

@@ -11,11 +11,14 @@ from sqlalchemy.orm import Session
 
 from ...core.golfer.band import Band, checked_band, usual_band
 from ...core.golfer.level import LEVELS, Level
+from ...core.schools.held import Schools
 from ...store.tables import BandVersionRow, StudioRow
 from ..desk.desk import Desk
 from ..desk.stored import Stored
 from ..set.bag import spreads
 
+ONE_LINE: Final[Level] = "elite"
+"""Whose bands hold for everybody where one line is held for all."""
 _BAND: Final[Stored[Band]] = Stored(Band)
 
 
@@ -40,6 +43,11 @@ def bands_now(desk: Desk) -> Bands:
         kept_at,
         {level: told.get(level, usual_band(level)).with_start_spread(expected[level]) for level in LEVELS},
     )
+
+
+def band_for(desk: Desk, level: Level, schools: Schools) -> Band:
+    """What a golfer of that level is held to: what is fine there, or one line for all by the school held."""
+    return bands_now(desk).of[ONE_LINE if schools.settings.one_level else level]
 
 
 def keep_bands(desk: Desk, id: UUID, told: Mapping[Level, Band]) -> Bands:

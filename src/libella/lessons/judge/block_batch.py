@@ -22,6 +22,7 @@ from ...core.measure.interval import Interval
 from ...core.set.station import Station
 from ...core.start.stroke import UNZEROED_DEG
 from ..lesson.lessons import BlockSheet
+from ..set.second_readings import ReadingErrors
 from ..start.blocks import path_of, station_of
 from ..start.strokes import StrokeSheet
 from ..values import KeptBlock, KeptReading
@@ -76,9 +77,13 @@ class _Sensed:
 
 
 def block_batch(
-    sheet: BlockSheet, hand: Hand, strokes: Mapping[UUID, Sequence[StrokeSheet]], expected_deg: float
+    sheet: BlockSheet,
+    hand: Hand,
+    strokes: Mapping[UUID, Sequence[StrokeSheet]],
+    expected_deg: float,
+    errors: ReadingErrors,
 ) -> Batch:
-    """A block of putts as a batch of the ledger."""
+    """A block of putts as a batch of the ledger; `errors`: of single readings, as two readers found them by then."""
     block, valid = sheet.block, valid_in(sheet)
     station = station_of(block)
     watched = station.rig.reads_start
@@ -98,7 +103,8 @@ def block_batch(
         levels=block_levels(block, station),
         label=block.condition,
         lesson=str(block.lesson_id),
-        noise={"start": station.noise_deg} | sensed.noise,
+        noise={"start": station.noise_deg, "strike": errors.mm("strike")} | sensed.noise,
+        misread={"still": errors.mm("golfer")},
         sources=_sources(block, station, sensed),
         putted=_putted(block, station, sensed, hand, expected_deg),
         proved=station.proof.proves_line,

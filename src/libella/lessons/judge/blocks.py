@@ -10,12 +10,15 @@ from ...core.judge.claims.pace import Pace
 from ...core.judge.claims.reads import Claim, reads
 from ...core.judge.findings.case import Case
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
+from ...core.judge.ledger.entry import Ledger
 from ...core.measure.units import Units
+from ...core.schools.held import Schools
 from ...core.set.layout import rays
 from ...core.set.station import Station
 from ...core.start.ladder import Rung
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
+from ..golfer.schools import schools_of
 from ..lesson.lessons import BlockSheet, lesson_sheet
 from ..start.blocks import block_and_golfer, rung_of, station_of, valid_intervals
 from ..values import KeptGolfer
@@ -38,18 +41,18 @@ def judge_block(desk: Desk, id: UUID, units: Units) -> Judged:
     sheet, golfer = block_and_golfer(desk, id)
     station = station_of(sheet.block)
     picture = rays(station, tuple(valid_intervals(sheet)), units, hole=sheet.block.hole)
-    return Judged(sheet, golfer, judge_sheet(sheet, golfer), picture, rung_of(sheet))
+    return Judged(sheet, golfer, judge_sheet(sheet, golfer, schools_of(desk, golfer)), picture, rung_of(sheet))
 
 
-def judge_sheet(sheet: BlockSheet, golfer: KeptGolfer) -> Judgement:
+def judge_sheet(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools) -> Judgement:
     """The judgement of a block already read from the store."""
     station = station_of(sheet.block)
-    return judge(valid_intervals(sheet), station, occasion_of(sheet, golfer), planned=sheet.block.planned)
+    return judge(valid_intervals(sheet), station, occasion_of(sheet, golfer, schools), planned=sheet.block.planned)
 
 
-def occasion_of(sheet: BlockSheet, golfer: KeptGolfer) -> Occasion:
+def occasion_of(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools) -> Occasion:
     """What a block is judged for."""
-    return Occasion(golfer.hand, usual_of(golfer), sheet.block.hole, tuple(sheet.block.disturbances))
+    return Occasion(golfer.hand, usual_of(golfer, schools), sheet.block.hole, tuple(sheet.block.disturbances))
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,9 +61,17 @@ class BlockRead:
     face's share."""
 
     claims: tuple[Claim, ...]
-    pace: Pace | None
-    hand: Hand
+    ledger: Ledger
+    case: Case
     shares_face: bool
+
+    @property
+    def pace(self) -> Pace | None:
+        return self.case.pace
+
+    @property
+    def hand(self) -> Hand:
+        return self.ledger.hand
 
 
 def read_of_block(desk: Desk, id: UUID) -> BlockRead:
@@ -70,11 +81,12 @@ def read_of_block(desk: Desk, id: UUID) -> BlockRead:
     own = replace(ledger, batches=tuple(it for it in ledger.batches if it.id == str(id)))
     case = Case(own)
     told = "impact" in own.quantities and "path" in own.quantities
-    return BlockRead(reads(own, case.weighing), case.pace, own.hand, told)
+    return BlockRead(reads(own, case.weighing), own, case, told)
 
 
 def further_putts(desk: Desk, id: UUID) -> Further | None:
     """How many more putts would settle a block (takes a moment: it plays the block on)."""
     sheet, golfer = block_and_golfer(desk, id)
     station: Station = station_of(sheet.block)
-    return further(valid_intervals(sheet), station, occasion_of(sheet, golfer), planned=sheet.block.planned)
+    occasion = occasion_of(sheet, golfer, schools_of(desk, golfer))
+    return further(valid_intervals(sheet), station, occasion, planned=sheet.block.planned)

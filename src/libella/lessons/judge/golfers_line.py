@@ -28,10 +28,11 @@ from ..desk.desk import Desk
 from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..golfer.golfers import usual_of
+from ..golfer.schools import schools_of
 from ..lesson.lessons import every_lesson_of
 from ..see.eyes import zone_of
 from ..values import KeptChange, KeptGolfer, value_of
-from .bands import bands_now
+from .bands import band_for
 from .ledger import every_batch
 from .line_joins import joined
 
@@ -66,8 +67,9 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     since = lessons[0][0].started_at
     first_day = since.timestamp() / 86400.0
     putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
-    mix = usual_mix(putt, usual_of(golfer))
-    spread = bands_now(desk).of[golfer.level].spread_deg["start"]
+    schools = schools_of(desk, golfer)
+    mix = usual_mix(putt, usual_of(golfer, schools))
+    spread = band_for(desk, golfer.level, schools).spread_deg["start"]
     by = Weighing(mix, K_USUAL.value, spread)
     told: dict[LineKey, list[LineBlock]] = {}
     batches = list(every_batch(desk, golfer, lessons, spread, starts_only=starts_only))
@@ -87,7 +89,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     for keys in joined(desk, golfer_id, list(told)):
         blocks = sorted((one for it in keys for one in told[it]), key=lambda one: one.day)
         moved = [_since(one, first_day) for one in blocks]
-        pooled.append(golfers_line(keys, moved, noted, _window(keys[0].name, golfer, putt), mix))
+        pooled.append(golfers_line(keys, moved, noted, _window(keys[0].name, zone_of(golfer, schools), putt), mix))
     lines = sorted((it for it in pooled if it is not None), key=lambda it: -len(it.blocks))
     # The line of most blocks of every quantity first, link by link down the chain; what else there is comes behind.
     main = {it.quantity.name: it for it in reversed(lines)}
@@ -119,10 +121,10 @@ def _since(it: LineBlock, first_day: float) -> LineBlock:
     return replace(it, day=it.day - first_day)
 
 
-def _window(name: str, golfer: KeptGolfer, putt: Putt) -> Window:
+def _window(name: str, zone_mm: tuple[float, float] | None, putt: Putt) -> Window:
     """Where the marks of a line stand that is of no single putt; of eyes at the edges of the zone wanted."""
     if name == "eyes_inside":
-        return zone_marks(zone_of(golfer))
+        return zone_marks(zone_mm)
     reach = REACHES.get(quantity(name).unit)
     return level_window(putt, NO_HOLE_M) if reach is None else Window(reach, reach)
 
@@ -147,4 +149,4 @@ def compare_lines(desk: Desk, golfer_id: UUID, first: LineKey, second: LineKey) 
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
     putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
-    return lines_beside(one, other, usual_mix(putt, usual_of(golfer))), found.hand
+    return lines_beside(one, other, usual_mix(putt, usual_of(golfer, schools_of(desk, golfer)))), found.hand

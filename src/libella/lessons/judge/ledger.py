@@ -9,6 +9,7 @@ from uuid import UUID
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.golfer.hand import Hand
+from ...core.golfer.wording import wording_for
 from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.green.usual import usual_mix
 from ...core.judge.chain import K_USUAL, fit_k
@@ -28,18 +29,20 @@ from ..aim.aims import AimSheet, aim_table
 from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
+from ..golfer.schools import schools_of
 from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of, in_lesson
 from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
 from ..set.bag import bag
 from ..set.plans import plan_now
+from ..set.second_readings import ErrorsAt
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
 from ..start.blocks import station_of
 from ..start.strokes import strokes_by_putt, strokes_of, strokes_of_all
 from ..values import KeptGolfer, KeptLesson
-from .bands import bands_now
+from .bands import band_for
 from .block_batch import block_batch, day_of, event_of, valid_in
 
 _ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
@@ -65,11 +68,14 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     plan = entry_of(row).station() if row else None
     putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
     strokes = strokes_by_putt(strokes_of(desk, lesson_id))
-    band = bands_now(desk).of[golfer.level]
+    schools = schools_of(desk, golfer)
+    band = band_for(desk, golfer.level, schools)
     read = [it for it in sheet.blocks if valid_in(it)]
-    blocks = [block_batch(it, golfer.hand, strokes, band.spread_deg["start"]) for it in read]
+    errors = ErrorsAt.of(desk)
+    expected = band.spread_deg["start"]
+    blocks = [block_batch(it, golfer.hand, strokes, expected, errors.at(it.block.started_at)) for it in read]
     laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
-    usual, tools = usual_of(golfer), bag(desk)
+    usual, tools = usual_of(golfer, schools), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
     turns = aim_turns(desk, lesson_id, aims)
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
@@ -77,7 +83,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         hand=golfer.hand,
         mix=usual_mix(putt, usual),
         lengths_m=tuple(it.distance_m for it in usual),
-        k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or K_USUAL,
+        k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or schools.settings.k or K_USUAL,
         level=golfer.level,
         band=band,
         batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims, turns)], key=lambda it: it.day)),
@@ -85,6 +91,8 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         proof=_second_proof(laid),
         line_deg=_line_deg(laid),
         tools=_usual_bag(electronics=bool(strokes)) if tools is None else frozenset(tools),
+        schools=schools,
+        wording=wording_for(golfer.level, golfer.wording),
     )
     return Gathered(ledger, putt, turns)
 
@@ -115,7 +123,9 @@ def others_of(
         events = tuple(
             Event(str(it.id), {name: _entry(name, value) for name, value in it.values.items()}) for it in run
         )
-        yield Batch(str(run[0].id), "stand", day_of(run[0].taken_at), events, lesson=str(lesson_id))
+        error = ErrorsAt.of(desk).at(run[0].taken_at).mm("body_lines")
+        noise = {name: error for name, it in ENTRIES.items() if it.group == "body_lines" and error}
+        yield Batch(str(run[0].id), "stand", day_of(run[0].taken_at), events, lesson=str(lesson_id), noise=noise)
 
 
 def every_batch(
@@ -127,10 +137,12 @@ def every_batch(
     starts_only: bool = False,
 ) -> Iterable[Batch]:
     """Everything that was read of a golfer over lessons; `starts_only`: of putts alone, without what sensors told."""
+    errors = ErrorsAt.of(desk)
     strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
     for lesson, sheets in lessons:
         told = strokes_by_putt(strokes.get(lesson.id, ()))
-        yield from (block_batch(it, lesson.hand, told, expected_deg) for it in sheets if valid_in(it))
+        valid = (it for it in sheets if valid_in(it))
+        yield from (block_batch(it, lesson.hand, told, expected_deg, errors.at(it.block.started_at)) for it in valid)
         if not starts_only:
             whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
             yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets)

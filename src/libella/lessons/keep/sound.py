@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlalchemy import select, union
 
 from ...core.measure.limits import OutOfLimits
+from ...core.schools.held import checked_held
 from ...store.tables import (
     AimSeriesRow,
     BlockRow,
@@ -31,7 +32,8 @@ from ..desk.desk import Desk
 from ..golfer.golfers import golfer, usual_of
 from ..golfer.kits import kits_of
 from ..golfer.rounds import rounds_of
-from ..judge.bands import bands_now
+from ..golfer.schools import coach_schools, schools_of
+from ..judge.bands import band_for, bands_now
 from ..judge.comparisons import comparisons_of
 from ..judge.findings import answers_of, told_then
 from ..judge.ledger import every_batch, ledger_of
@@ -39,6 +41,7 @@ from ..judge.line_joins import joins_of
 from ..lesson.lessons import LessonSheet, every_lesson_of, in_lesson
 from ..set.bag import bag, checked_bag, checked_spreads, spreads
 from ..set.plans import plans_in
+from ..set.second_readings import second_readings
 from ..set.stations import entry_of, find_saved
 from ..set.tool_zeros import checked_tools
 from ..start.blocks import station_of
@@ -50,7 +53,7 @@ from .cards import cards_of
 from .quick_checks import checks_of
 
 _UNREADABLE: Final = (ArithmeticError, AssertionError, AttributeError, LookupError, TypeError, ValueError)
-_OF_STUDIO: Final[tuple[Callable[[Desk], object], ...]] = (pauses_of, bands_now, drills_known)
+_OF_STUDIO: Final[tuple[Callable[[Desk], object], ...]] = (pauses_of, bands_now, drills_known, second_readings)
 _OF_GOLFER: Final[tuple[Callable[[Desk, UUID], object], ...]] = (
     kits_of, rounds_of, joins_of, cards_of, changes_held, practice_now,
 )  # fmt: skip
@@ -69,6 +72,7 @@ def read_studio(desk: Desk) -> None:
     try:
         checked_bag(bag(desk))
         checked_spreads(spreads(desk))
+        checked_held(coach_schools(desk))
         for read in _OF_STUDIO:
             read(desk)
         for it in find_saved(desk):
@@ -97,14 +101,16 @@ def _name(desk: Desk, id: UUID) -> str:
 
 def _read(desk: Desk, id: UUID) -> Iterator[int]:
     who = golfer(desk, id)
-    usual_of(who)
+    schools = schools_of(desk, who)
+    checked_held(schools.golfer)
+    usual_of(who, schools)
     runs_of(desk, id, drills_known(desk))
     for read in _OF_GOLFER:
         read(desk, id)
     for laid in _laid(desk, id):
         entry_of(laid).station()
     lessons = every_lesson_of(desk, id)
-    for _ in every_batch(desk, who, lessons, bands_now(desk).of[who.level].spread_deg["start"], starts_only=True):
+    for _ in every_batch(desk, who, lessons, band_for(desk, who.level, schools).spread_deg["start"], starts_only=True):
         pass
     more = _with_more(desk, id)
     for lesson, blocks in lessons:

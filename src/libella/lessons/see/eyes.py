@@ -17,12 +17,11 @@ from ...core.golfer.hand import Hand
 from ...core.instruments import lay
 from ...core.instruments.light_strip import USUAL_TURNS_M, Device, LightStrip
 from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.schools.held import Schools
 from ...core.see.eyes import (
-    ZONES,
     EyeMark,
     EyePlace,
     EyeTake,
-    School,
     SightingEye,
     eye_place,
     eye_vial,
@@ -35,9 +34,11 @@ from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, KeptOtherwise
 from ..desk.stored import Stored
+from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
 from ..set.plans import plan_id_now, plan_now
+from ..set.second_readings import ReadingErrors, reading_errors
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
 from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
@@ -99,7 +100,7 @@ class EyeSheet:
     now: SetUpEyes
     mirror: Scene
     hand: Hand
-    school: School
+    school: str
     zone_mm: tuple[float, float] | None
     sighting_eye: SightingEye
     sizes: LookSizes
@@ -158,13 +159,9 @@ def void_take(desk: Desk, id: UUID, voided: bool) -> KeptEyeTake:
 
 
 def want_eyes(
-    desk: Desk,
-    golfer_id: UUID,
-    school: School,
-    zone_mm: tuple[float, float] | None,
-    sighting_eye: SightingEye | None = None,
+    desk: Desk, golfer_id: UUID, zone_mm: tuple[float, float] | None, sighting_eye: SightingEye | None = None
 ) -> KeptGolfer:
-    """Where this golfer's eyes are wanted: a school, with its own edges or the school's (None).
+    """The edges of where this golfer's eyes are wanted: own ones, or the school's that is held (None).
 
     `sighting_eye` None leaves what is noted.
     """
@@ -175,7 +172,7 @@ def want_eyes(
             raise OutOfLimits("zone_mm.1", "zone_edges", "mm", edge_m=abs(zone_mm[0]) / 1000)
     with desk.transaction() as session:
         row = desk.get(session, GolferRow, golfer_id, "golfer", lock=True)
-        row.eye_school, row.eye_zone_mm = school, None if zone_mm is None else list(zone_mm)
+        row.eye_zone_mm = None if zone_mm is None else list(zone_mm)
         if sighting_eye is not None:
             row.sighting_eye = sighting_eye
         return value_of(KeptGolfer, row)
@@ -185,15 +182,16 @@ def eye_sheet(desk: Desk, lesson_id: UUID) -> EyeSheet:
     """The looks of a lesson."""
     with desk.transaction() as session:
         golfer, takes, set_ups, now = _looked(desk, session, lesson_id)
+        schools = schools_of(desk, golfer)
         sizes = _sizes(desk, session, lesson_id, golfer.id, takes)
-    zone = zone_of(golfer)
+    zone, held = zone_of(golfer, schools), schools.of("eyes")
     return EyeSheet(
         takes=takes,
         set_ups=set_ups,
         now=now,
         mirror=mirror_scene(now.looks, golfer.hand, zone),
         hand=golfer.hand,
-        school=golfer.eye_school,
+        school=held.code if held else "",
         zone_mm=zone,
         sighting_eye=golfer.sighting_eye,
         sizes=sizes,
@@ -214,13 +212,15 @@ def _looked(
     query = select(EyeTakeRow).where(EyeTakeRow.studio_id == desk.studio_id, EyeTakeRow.lesson_id == lesson_id)
     takes = values_of(KeptEyeTake, session.scalars(query.order_by(EyeTakeRow.taken_at, EyeTakeRow.id)))
     zeros = {it.kept.kind: it.zero for it in checked_here(desk, session, lesson_id)}
-    zone = zone_of(golfer)
+    zone = zone_of(golfer, schools_of(desk, golfer))
     names = list(dict.fromkeys(it.set_up for it in takes if not it.voided)) or [AS_USUAL]
+    errors = reading_errors(desk, takes[0].taken_at) if takes else ReadingErrors()
     set_ups: list[SetUpEyes] = []
     for name in names:
         own = [it for it in takes if it.set_up == name and not it.voided]
         looks = {it.id: _by_tool(look_of(it), zeros) for it in own}
-        set_ups.append(_in_set_up(name, own, looks, golfer.hand, zone, set_ups[-1] if set_ups else None))
+        here = _in_set_up(name, own, looks, golfer.hand, zone, errors)
+        set_ups.append(replace(here, moved=_moved(here, set_ups[-1])) if set_ups else here)
     last = next((it.set_up for it in reversed(takes) if not it.voided), names[-1])
     return golfer, takes, set_ups, next(it for it in set_ups if it.name == last)
 
@@ -242,7 +242,7 @@ def _in_set_up(
     by_id: Mapping[UUID, AnyLook],
     hand: Hand,
     zone: tuple[float, float] | None,
-    before: SetUpEyes | None,
+    errors: ReadingErrors,
 ) -> SetUpEyes:
     first = [by_id[it.id] for it in takes if it.reread_of is None]
     looks = [it for it in first if isinstance(it, EyeTake)]
@@ -253,13 +253,22 @@ def _in_set_up(
             one, other = by_id[it.reread_of], by_id[it.id]
             if isinstance(one, EyeTake) and isinstance(other, EyeTake):
                 pairs.append((one, other))
-    error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else None
+    # Read again here it is known here; else as two readers found it, once.
+    error = reading_error_m(pairs, looks[-1].seen_m) if pairs and looks else _by_two(errors, looks)
     found = eye_place(looks, hand, zone, sides=sides, reading_m=error)
-    was = before.found if before else None
-    moved = None
-    if found and was:
-        moved = normal(found.inside.value - was.inside.value, math.hypot(found.inside.sd, was.inside.sd))
-    return SetUpEyes(name, len(first), looks, found, eye_vial(first, found, zone), moved)
+    return SetUpEyes(name, len(first), looks, found, eye_vial(first, found, zone), None)
+
+
+def _moved(here: SetUpEyes, before: SetUpEyes) -> Estimate | None:
+    now, was = here.found, before.found
+    if now is None or was is None:
+        return None
+    return normal(now.inside.value - was.inside.value, math.hypot(now.inside.sd, was.inside.sd))
+
+
+def _by_two(errors: ReadingErrors, looks: Sequence[EyeTake]) -> float | None:
+    mm = errors.mm("mirror" if looks else "string")
+    return mm / 1000 if mm else None
 
 
 def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes: Sequence[KeptEyeTake]) -> LookSizes:
@@ -308,10 +317,11 @@ def _strip(laid: Mapping[str, Mapping[str, float]]) -> LightStrip | None:
     return next((it for it in strips if isinstance(it, LightStrip)), None)
 
 
-def zone_of(golfer: KeptGolfer) -> tuple[float, float] | None:
-    """Where this golfer's eyes are wanted, mm inside; None where straight looks straight."""
-    if golfer.eye_school == "own" or golfer.eye_zone_mm is None:
-        return ZONES[golfer.eye_school]
+def zone_of(golfer: KeptGolfer, schools: Schools) -> tuple[float, float] | None:
+    """Where this golfer's eyes are wanted, mm inside; None where no school says, or wherever straight is seen."""
+    zone = schools.settings.eyes_mm
+    if zone is None or golfer.eye_zone_mm is None:
+        return zone
     return float(golfer.eye_zone_mm[0]), float(golfer.eye_zone_mm[1])
 
 

@@ -10,6 +10,9 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ...core.instruments.aid import Raw
+from ...core.instruments.gate import Gate
+from ...core.instruments.ground_line import GroundLine
+from ...core.instruments.registry import instruments
 from ...core.measure.limits import OutOfLimits
 from ...core.set.proof import NOT_PROVED, Evidence, Proof, Repeatability, Way, prove, repeatability
 from ...core.set.station import Station
@@ -28,6 +31,7 @@ from ..desk.desk import Desk
 from ..desk.merge import merged
 from ..desk.problem import Changed, Conflict, PlanChanged
 from ..values import KeptStation, value_of, values_of
+from .second_readings import reading_errors
 from .stations import PROOF, StationEntry, entry_of, laid_values
 from .tool_zeros import zero_here
 
@@ -181,11 +185,21 @@ def keep_station(
             # What two changed apart must go together.
             entry_of(value_of(KeptStation, row)).station()
         own, known = PROOF.read(row.proof), zero_here(desk, session, lesson_id, row.rig_kind)
-        if own.tool_deg != known.right_deg and id not in used_stations(desk, session, lesson_id):
-            row.proof = PROOF.keep(replace(own, tool_deg=known.right_deg, tool_doubt_deg=known.doubt_deg))
+        reader_m = _reader_m(desk, row.rig_kind, laying.laid_at)
+        stands = own.tool_deg == known.right_deg and own.reader_m == reader_m
+        if not stands and id not in used_stations(desk, session, lesson_id):
+            tool = {"tool_deg": known.right_deg, "tool_doubt_deg": known.doubt_deg}
+            row.proof = PROOF.keep(replace(own, **tool, reader_m=reader_m))
         if laying.current:
             lesson.plan_id = id
         return value_of(KeptStation, row)
+
+
+def _reader_m(desk: Desk, kind: str, at: datetime) -> float:
+    """How far a reading of such a rig is off across the line, as two readers found it."""
+    it = instruments().get(kind)
+    thing = "gate" if it and issubclass(it, Gate) else "laser" if it and issubclass(it, GroundLine) else None
+    return reading_errors(desk, at).mm(thing) / 1000 if thing else 0.0
 
 
 def _changes(row: StationRow, told: Mapping[str, object], seen: Sequence[StationEntry]) -> dict[str, object]:
@@ -228,7 +242,8 @@ def prove_station(
             check = _check(station, rig_check)
             proof = prove(way, evidence, station.line, green_speed_ft=entry.green_speed_ft, check=check)
             own = PROOF.read(row.proof)
-            proof = replace(proof, tool_deg=own.tool_deg, tool_doubt_deg=own.tool_doubt_deg)
+            tool = {"tool_deg": own.tool_deg, "tool_doubt_deg": own.tool_doubt_deg}
+            proof = replace(proof, **tool, reader_m=own.reader_m)
         except OutOfLimits as fault:
             raise fault.at(f"proof.{fault.field}") from None
         _give(desk, session, row, proof, at)

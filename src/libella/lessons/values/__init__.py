@@ -12,7 +12,7 @@ from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
-from .set import KeptSavedStation, KeptStation, KeptToolCheck, Laid
+from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
 from .stand import KeptSetUp
 from .start import KeptBlock, KeptComparison, KeptReading
 from .studio import KeptStudio
@@ -37,6 +37,7 @@ __all__ = [
     "KeptQuickCheck",
     "KeptReading",
     "KeptSavedStation",
+    "KeptSecondReading",
     "KeptSensor",
     "KeptSensorZero",
     "KeptSetDown",

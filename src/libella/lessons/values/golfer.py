@@ -10,7 +10,8 @@ from ...core.change.complaint import Miss
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.limits import Glasses, Limit
-from ...core.see.eyes import School, SightingEye
+from ...core.golfer.wording import Chosen
+from ...core.see.eyes import SightingEye
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -22,10 +23,10 @@ class KeptGolfer:
     hand: Hand
     level: Level
     notes: str
-    eye_school: School
-    """Where this golfer's eyes are wanted: see `core.see.eyes.ZONES`."""
+    schools: Mapping[str, Any]
+    """The schools this golfer holds to, by disagreement: see `core.schools.held`. They go before the coach's."""
     eye_zone_mm: Sequence[Any] | None
-    """Own edges of that zone, mm inside; null takes the school's."""
+    """Own edges of where the eyes are wanted, mm inside; null takes the school's."""
     sighting_eye: SightingEye
     """left or right; empty while it is not known."""
     usual_lengths: Sequence[Any] | None
@@ -38,6 +39,8 @@ class KeptGolfer:
     """Worn while putting; empty while it is not known."""
     limits: Sequence[Limit]
     """What limits posture."""
+    wording: Chosen
+    """How things are put to this golfer; empty: by the level."""
     invented: bool
 
 

@@ -8,6 +8,7 @@ from uuid import UUID
 
 from ...core.green.capture import Capture
 from ...core.green.putt import Target
+from ...core.see.second_reader import Thing
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -66,4 +67,19 @@ class KeptToolCheck:
     raw: Mapping[str, Any]
     taken_at: datetime
     recorded_at: datetime
+    voided: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptSecondReading:
+    """What two readers read of the same."""
+
+    id: UUID
+    thing: Thing
+    first_by: str
+    first: Sequence[Any]
+    taken_at: datetime
+    second_by: str
+    second: Sequence[Any] | None
+    answered_at: datetime | None
     voided: bool

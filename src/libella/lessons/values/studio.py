@@ -22,5 +22,7 @@ class KeptStudio:
     """Start-line spread expected by golfer's level, where the coach has an opinion of his own."""
     set_up_wanted: Sequence[str] | None
     """What the coach notes of a set-up (see `core.stand.set_up.ENTRIES`); null until told."""
+    schools: Mapping[str, Any]
+    """The schools the coach holds to, by disagreement: see `core.schools.held`."""
     pauses: Mapping[str, Any]
     """When to break off, where the coach has an opinion of his own: see `core.start.pauses.Pauses`."""

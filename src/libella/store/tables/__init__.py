@@ -18,7 +18,7 @@ from .keep import (
 from .lesson import LessonRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
-from .set import LaidColumns, SavedStationRow, StationRow, ToolCheckRow
+from .set import LaidColumns, SavedStationRow, SecondReadingRow, StationRow, ToolCheckRow
 from .stand import SetUpRow
 from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
 from .studio import StudioRow
@@ -53,6 +53,7 @@ __all__ = [
     "ReadingMarkRow",
     "ReadingRow",
     "SavedStationRow",
+    "SecondReadingRow",
     "SensorRow",
     "SensorZeroRow",
     "SetDownRow",

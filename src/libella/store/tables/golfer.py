@@ -18,7 +18,8 @@ from sqlalchemy.orm import Mapped, mapped_column
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...core.golfer.limits import Glasses
-from ...core.see.eyes import School, SightingEye
+from ...core.golfer.wording import Chosen
+from ...core.see.eyes import SightingEye
 from .base import Stored, Voidable, in_words
 
 
@@ -31,10 +32,10 @@ class GolferRow(Stored):
     hand: Mapped[Hand] = mapped_column(String)
     level: Mapped[Level] = mapped_column(String)
     notes: Mapped[str]
-    eye_school: Mapped[School] = mapped_column(String, server_default=text("'none'"))
-    """Where this golfer's eyes are wanted: see `core.see.eyes.ZONES`."""
+    schools: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """The schools this golfer holds to, by disagreement: see `core.schools.held`. They go before the coach's."""
     eye_zone_mm: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
-    """Own edges of that zone, mm inside; null takes the school's."""
+    """Own edges of where the eyes are wanted, mm inside; null takes the school's."""
     sighting_eye: Mapped[SightingEye] = mapped_column(String, server_default=text("''"))
     """left or right; empty while it is not known."""
     usual_lengths: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
@@ -47,6 +48,8 @@ class GolferRow(Stored):
     """Worn while putting; empty while it is not known."""
     limits: Mapped[list[str]] = mapped_column(server_default=text("'[]'"))
     """What limits posture: see `core.golfer.limits.LIMITS`."""
+    wording: Mapped[Chosen] = mapped_column(String, server_default=text("''"))
+    """How things are put to this golfer; empty: by the level."""
     invented: Mapped[bool] = mapped_column(server_default=text("false"))
     updated_at: Mapped[datetime] = mapped_column(server_default=func.now(), onupdate=func.now())
 

@@ -99,3 +99,30 @@ class ToolCheckRow(Voidable):
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         Index(None, "studio_id", "lesson_id", "taken_at", "id"),
     )
+
+
+class SecondReadingRow(Voidable):
+    """What two readers read of the same, neither knowing of the other: see `core.see.second_reader`."""
+
+    __tablename__ = "second_reading"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    thing: Mapped[str]
+    """What was read: see `core.see.second_reader.THINGS`."""
+    first_by: Mapped[str]
+    """Who read first."""
+    first: Mapped[list[Any]]
+    """What the first reader read, in order."""
+    taken_at: Mapped[datetime]
+    second_by: Mapped[str] = mapped_column(server_default=text("''"))
+    """Who read second; empty while nobody did."""
+    second: Mapped[list[Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """What the second reader read of the same, in the same order."""
+    answered_at: Mapped[datetime | None]
+    """When the second reader had read: from then on its error counts."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        Index(None, "studio_id", "taken_at", "id"),
+    )

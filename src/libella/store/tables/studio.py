@@ -27,5 +27,7 @@ class StudioRow(Stored):
     """Start-line spread expected by golfer's level, where the coach has an opinion of his own."""
     set_up_wanted: Mapped[list[str] | None] = mapped_column(JSONB(none_as_null=True))
     """What the coach notes of a set-up (see `core.stand.set_up.ENTRIES`); null until told."""
+    schools: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """The schools the coach holds to, by disagreement: see `core.schools.held`."""
     pauses: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """When to break off, where the coach has an opinion of his own: see `core.start.pauses.Pauses`."""

@@ -17,12 +17,16 @@ from .findings import findings_aloud
 from .judge import judge_aloud
 from .keep import keep_aloud
 from .line import line_aloud
+from .opened import opened_aloud
+from .opinions import opinions_aloud
 from .reading import Reading, page, sentences
 from .refusals import refusals_aloud
+from .schools import schools_aloud
 from .see import see_aloud
 from .set import set_aloud
 from .stand import stand_aloud
 from .start import start_aloud
+from .teach import teach_aloud
 
 __all__ = ["Reading", "page", "read_aloud"]
 
@@ -41,8 +45,12 @@ def read_aloud() -> Reading:
             judge_aloud,
             line_aloud,
             findings_aloud,
+            opened_aloud,
+            schools_aloud,
+            teach_aloud,
             change_aloud,
             keep_aloud,
+            opinions_aloud,
             refusals_aloud,
         ):
             step(reading)

@@ -17,14 +17,19 @@ from ...core.change.retest import Retest, Tested
 from ...core.change.run import Progress
 from ...core.change.session import Given, Item, Session, Unmet, Wish
 from ...core.change.training import Trained
+from ...core.course.chance import Green
+from ...core.course.outlook import DRAWN, outlook, starter_of
+from ...core.course.roller import Finish, roller
 from ...core.estimate.cost import Mix
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
 from ...core.golfer.kit import NO_KIT, Kit, changed
+from ...core.green.capture import Capture
+from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.start.turns import NOTICED
-from ..change import change, complaint, course, kit, left, practice
+from ..change import chance, change, complaint, course, kit, left, practice
 from ..change.kit import FIELDS
 from ..judge.findings import cause_said
 from .claims import levels_read, paces
@@ -57,12 +62,36 @@ def change_aloud(it: Reading) -> None:
     both = Answer(Complaint(("both",)), "as_said", None, None, (), (), start, None)
     it.say("change", complaint.answer_said, both, head, it.hand, it.units)
     practice_aloud(it)
+    course_aloud(it)
     afterwards_aloud(it)
     kit_aloud(it)
     for question in ("line", "spread", "window", *NOTICED):
         it.say("change", change.retest_said, question)
         for one, beside in product(_tested(question), ((), ("wide base",))):
             it.say("change", change.standing_said, one, question, beside)
+
+
+def course_aloud(it: Reading) -> None:
+    green, usual = Green(10.0), roller((), DRAWN)
+    rolled = [Finish(length, Interval(0.2, 0.4)) for length in (2.0, 5.0) for _ in range(6)]
+    parted = [MadeAt(2.0, Share(1, 60), Share(59, 60))]
+    usual_starts, worse = (starter_of(normal(bias, 0.1), normal(1.0, 0.1)) for bias in (0.0, 1.5))
+    for one, other, told, reads in (
+        (usual_starts, None, usual, 0),
+        (worse, usual_starts, roller(rolled, DRAWN), 5),
+        (usual_starts, worse, usual, 1),
+        (usual_starts, starter_of(normal(0.0, 0.5), normal(1.0, 0.3), seed=3), usual, 0),
+    ):
+        found = outlook(one, other, told, green, parted, reads)
+        it.say("change", chance.chances_said, found, it.units)
+        it.say("change", chance.round_said, found)
+        it.say("change", chance.worth_said, found, "wide base")
+        for ends in found.left:
+            it.say("change", chance.left_said, ends, it.units)
+        for parts in found.parts:
+            it.say("change", chance.parts_said, parts, it.units)
+        for capture in get_args(Capture):
+            it.say("change", chance.basis_said, found, 30, Green(9.5, capture))
 
 
 def practice_aloud(it: Reading) -> None:

@@ -52,7 +52,7 @@ def batch(name: str, values: Sequence[Value], levels: Levels = (), *, turn: int 
     return Batch(id, step, 0.0, events, levels, label, putted=putted, comparison="it", turn=turn, proved=proved)
 
 
-def _read(name: str, middle: float, spread: float, n: int) -> list[Value]:
+def read_about(name: str, middle: float, spread: float, n: int) -> list[Value]:
     """Readings about so many of its prior's spreads."""
     prior = quantity(name).prior
     assert prior is not None
@@ -76,12 +76,12 @@ def levels_read() -> tuple[Level, ...]:
     found: list[Level | None] = []
     numbers = [it for it in names() if quantity(it).kind == "level" and it != "feels_straight"]
     for name in numbers:
-        shapes: list[Sequence[Value]] = [_read(name, 1.5, 0.3, 12)]
+        shapes: list[Sequence[Value]] = [read_about(name, 1.5, 0.3, 12)]
         if quantity(name).event == "set_up":
-            shapes.append(_read(name, 1.5, 0.3, 1))
+            shapes.append(read_about(name, 1.5, 0.3, 1))
         if name in _FULL:
-            shapes += [_read(name, it, 0.3, 12) for it in _MIDDLES]
-            shapes += [_read(name, 0.5, 1.0, 2), [Interval(-4.0, 4.0)] * 9]
+            shapes += [read_about(name, it, 0.3, 12) for it in _MIDDLES]
+            shapes += [read_about(name, 0.5, 1.0, 2), [Interval(-4.0, 4.0)] * 9]
             if quantity(name).sides != "pace":
                 shapes += [_open(name, side, 9, all_=all_) for side, all_ in product((-1, 1), (True, False))]
         found += [level_of([batch(name, it)], name, (), BY) for it in shapes]
@@ -147,7 +147,7 @@ def differences_read() -> tuple[Difference, ...]:
     for name in ("start", "face", "path", "strike", "roll_past", "eyes_inside", "eyes_behind", "strike_high"):
         for middle, spread in ((-2.0, 0.3), (2.0, 0.3), (0.0, 0.3), (0.5, 1.5), (0.0, 2.5), (0.0, 0.05)):
             one, other = (
-                Group("", (batch(name, _read(name, at, wide, 14), turn=n),))
+                Group("", (batch(name, read_about(name, at, wide, 14), turn=n),))
                 for n, (at, wide) in enumerate(((0.0, 0.3), (middle, spread)))
             )
             found.append(difference(one, other, name, BY))
@@ -212,7 +212,7 @@ def comparisons() -> tuple[Compared, ...]:
     questions: tuple[Question, ...] = ("line", "spread", "window", "roll", "strike")
     for question, final, apart, wide in product(questions, (True, False), (0.0, 2.0), (0.3, 0.002)):
         arms = [
-            batch("start", _read("start", at, spread, 14), (("trial", name),) if name else (), turn=n)
+            batch("start", read_about("start", at, spread, 14), (("trial", name),) if name else (), turn=n)
             for n, (name, at, spread) in enumerate(
                 (("", 0.0, 0.3), ("wide base", apart, wide), ("no line", -apart, 1.5))
             )

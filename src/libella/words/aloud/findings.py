@@ -10,6 +10,7 @@ from ...core.certainty.verdict import Verdict, Word
 from ...core.certainty.vial import Bubble, vial
 from ...core.golfer.band import BANDED, usual_band
 from ...core.golfer.level import LEVELS
+from ...core.golfer.wording import Wording
 from ...core.judge.findings.answer import ANSWERS, ToldThen
 from ...core.judge.findings.chain_picture import Chain, Largest, LinkName, LinkShown
 from ...core.judge.findings.chosen import (
@@ -174,8 +175,8 @@ def _chosen(it: Reading) -> None:
         it.say("judge", chosen.chosen_said, one, it.hand, it.units)
         it.say("judge", chosen.meaning_said, one, it.hand)
         it.say("judge", chosen.chosen_brief, [one])
-        for level in ("club", "skilled"):
-            it.say("judge", chosen.for_golfer, [one], it.hand, level, it.units)
+        for wording in get_args(Wording):
+            it.say("judge", chosen.for_golfer, [one], it.hand, wording, it.units)
     it.say("judge", chosen.headline_said, told, it.hand, it.units)
     it.say("judge", chosen.also_said, told, it.hand, it.units)
     it.say("judge", findings.rules_changed_said, "Can't tell yet.")

@@ -16,6 +16,7 @@ from ..keep import archive, caution, converter, file_rows, logbook, summary
 from ..keep import card as cards
 from ..keep.file_rows import Doubt, ReadRow
 from ..keep.file_work import work_words
+from ..shared import plain
 from .reading import Reading
 from .samples import about
 
@@ -51,7 +52,7 @@ def _sheet_aloud(it: Reading) -> None:
         "About 8 of 15 minutes.",
     )
     for degrees in (0.1, 0.6, 1.0, 1.5, 4.0):
-        it.say("keep", summary.plainly, f"Within {degrees:g}° either side.", it.units)
+        it.say("keep", plain.put, f"Within {degrees:g}° either side: likely.", "plain", it.units)
     it.say("keep", summary.under_said, "The Ropewalk", date(2026, 4, 3))
 
 

@@ -10,7 +10,7 @@ import numpy as np
 from ...core.certainty.estimate import Estimate
 from ...core.keep.quick_check import Kept, drifts
 from ...core.measure.interval import Interval
-from ...core.see.eyes import ZONES, EyeMark, EyeTake, eye_place
+from ...core.see.eyes import EyeMark, EyeTake, eye_place
 from ...core.see.first_look import FirstLook, Place, Way, first_seen
 from ...core.see.map import PerceptionMap, Tried, perception_map
 from ...core.see.method import Eyes, Glasses, LooksStraight, Toward, Trace, by_directions
@@ -100,7 +100,7 @@ def _first_aloud(it: Reading) -> None:
 
 
 def _eyes_aloud(it: Reading) -> None:
-    for zone, inside, spread in product(ZONES.values(), (-0.03, 0.0, 0.02, 0.12), (0.001, 0.02)):
+    for zone, inside, spread in product((None, (-10.0, 10.0), (5.0, 40.0)), (-0.03, 0.0, 0.02, 0.12), (0.001, 0.02)):
         takes = [EyeTake(EyeMark(inside + off, -0.032), EyeMark(inside + off, 0.032)) for off in (0.0, spread, -spread)]
         for some in (takes[:0], takes[:1], takes):
             for error in (None, 0.004):

@@ -14,8 +14,9 @@ from ...core.instruments.elevated_string import ElevatedString
 from ...core.instruments.string_sight import StringSight
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
+from ...core.see.second_reader import READ, agreement
 from ...core.set.proof import Evidence, Measured, Proof, Repeatability, Way, prove
-from ...core.set.proposal import propose
+from ...core.set.proposal import Wanted, propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
@@ -24,6 +25,7 @@ from ..set.conditions import ConditionTold, conditions_said
 from ..set.green import falls_words, read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
+from ..set.second_reader import agreement_said
 from ..set.sight import remedy_words, sight_words
 from ..set.station import apart_words, change_words, proposal_words, replaced_words, station_words
 from ..set.string import fit_words, lean_words, string_words
@@ -72,6 +74,7 @@ def _odd() -> Iterator[Aid]:
 
 
 def set_aloud(it: Reading) -> None:
+    second_readers_aloud(it)
     for station in stations(it.units):
         it.say("set", station_words, station, it.units)
         other = replace(station, putt=replace(station.putt, distance_m=station.putt.distance_m + 1))
@@ -100,7 +103,7 @@ def set_aloud(it: Reading) -> None:
         it.say("set", trust, Station(PUTTS[0], gate(it.units), Proof(way, doubt_m=0.0002)), it.units)
         it.say("set", tape_list, Station(PUTTS[0], gate(it.units), Proof(way)), it.hand, it.units)
     for measures, level, putt in product(get_args(Measures), LEVELS, PUTTS[:2]):
-        for proposal in propose(measures, putt, LEVELS[level].spread_deg, {}, it.units):
+        for proposal in propose(Wanted(measures, putt, LEVELS[level].spread_deg), {}, it.units):
             it.say("set", proposal_words, proposal, it.units)
     for station in _crowded(it):
         for objection in station.objections(it.hand):
@@ -128,3 +131,17 @@ def set_aloud(it: Reading) -> None:
         zero = ToolZero(inside_m=inside, behind_m=-inside, doubt_m=0.0005, checks=2)
         it.say("set", tool_words, ToolCheck("ground_mirror"), zero, it.units)
         it.say("set", tool_words, ToolCheck("strip_bar"), zero, it.units)
+
+
+def second_readers_aloud(it: Reading) -> None:
+    zones: tuple[str, ...]
+    for thing, about in READ.items():
+        zones = about.zones or ("",)
+        for far in (0.0, 3.0):
+            numbers = [float(n) for n in range(8)], [n + far for n in range(8)]
+            coded = [zones[0]] * 8, [zones[min(int(far), 1) * (len(zones) - 1)]] * 8
+            first, second = numbers if about.bounds else coded
+            it.say("set", agreement_said, thing, agreement(thing, first, second), it.units)
+        if about.bounds:
+            numbers = [float(n) for n in range(8)], [n - 3.0 for n in range(8)]
+            it.say("set", agreement_said, thing, agreement(thing, *numbers), it.units)

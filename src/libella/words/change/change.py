@@ -50,6 +50,11 @@ _WANTED: Final[dict[Question, str]] = {
     "strike": "are struck in the middle",
     "finish": "are not left short",
 }
+PROVED: Final[dict[int, str]] = {
+    -1: "Retested with this golfer: better.",
+    0: "",
+    1: "Retested with this golfer: worse.",
+}
 ONE_AT_A_TIME: Final = (
     "One change at a time: with two, a retest tells of both together and of neither alone. "
     "Drop the other, or go on with both."

@@ -5,7 +5,8 @@ from typing import Final, Literal
 
 Screen = Literal[
     "today", "set", "stand", "see", "aim", "start", "judge", "change", "keep",
-    "golfer", "drills", "aids", "files", "logbook", "archive", "wall", "question", "sensors",
+    "golfer", "schools", "drills", "aids", "files", "logbook", "archive", "wall", "question", "sensors",
+    "teaching", "opinions",
 ]  # fmt: skip
 
 
@@ -176,8 +177,27 @@ SCREENS: Final[dict[Screen, Section]] = {
     "wall": Section(
         "wall", "The wall", "What the golfer sees from a few steps away: one sentence, the vial, the picture."
     ),
+    "schools": Section(
+        "schools",
+        "Schools",
+        "Where coaches contradict each other, by step: say what you hold, for everybody or for one golfer. Each side "
+        "says what it changes; the mark ◇ beside a sentence tells that a school decided it, and opens the others. What "
+        "was read of the golfer, where it is at least likely, stands above every school.",
+    ),
     "question": Section(
         "question", "The question", "What is asked of the golfer alone, with nothing that gives the answer away."
+    ),
+    "opinions": Section(
+        "opinions",
+        "Opinions",
+        "Every number that nobody measured, by step, with the value that counts; where a coach may hold another, the "
+        "line leads there.",
+    ),
+    "teaching": Section(
+        "teaching",
+        "Shown and moved",
+        "What a coach explains, moved with a finger while the golfer watches: it begins with this golfer’s own "
+        "numbers. A finger on the picture moves the lever that is marked; Full screen is for the wall.",
     ),
     "sensors": Section(
         "sensors",
@@ -209,6 +229,18 @@ ADDING: Final[tuple[Section, ...]] = (
         ("Say what it serves, its steps, dose and goal, and whom it does not fit.",
          "Lay its station: kinds of rig and aids, lengths.",
          "Say by what it scores itself, if by anything that is read."),
+    ),
+    Section(
+        "school", "A school",
+        "One entry in core/schools, in the file of its step: its words, and what it sets, offers, leaves or lets stay.",
+        ("What is read of a golfer speaks for a side by a reader in core/change/school_told.py.",
+         "The table-driven tests of schools hold it to have a rival and to change something."),
+    ),
+    Section(
+        "teaching", "A teaching drawing",
+        "One entry in core/teach: its levers, and what is drawn and told with them where they stand.",
+        ("Its name, levers, sentences and labels in words/teach/drawings.py.",
+         "Its line in core/teach/registry.py: page, wire and tests find it."),
     ),
     Section(
         "caution", "A caution",

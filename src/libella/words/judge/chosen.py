@@ -4,8 +4,10 @@ and the same for the golfer's own screen."""
 from collections.abc import Sequence
 from typing import Final
 
+from ...core.certainty.estimate import Estimate
+from ...core.certainty.verdict import Word
 from ...core.golfer.hand import Hand, push_or_pull
-from ...core.golfer.level import Level as GolferLevel
+from ...core.golfer.wording import Wording
 from ...core.judge.findings.chosen import (
     Cause_,
     Chosen,
@@ -27,6 +29,7 @@ from ...core.measure.units import Units, degrees
 from ..shared.brief import MARKS, NOTHING, angle_brief
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
+from ..shared.plain import SURE, plainly, width_said
 from .claims import (
     beyond_said,
     call_said,
@@ -34,13 +37,11 @@ from .claims import (
     headed,
     levels_said,
     quantity_name,
-    sized,
 )
 from .comparison import group_name
 from .findings import cause_said, weight_said
 from .putts import growth_said, pace_said
 
-PLAIN: Final[tuple[GolferLevel, ...]] = ("starting", "club")
 _MORE: Final = 3
 
 
@@ -221,19 +222,34 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             return "What was read stands below." if it.read else ""
 
 
-def for_golfer(some: Sequence[Chosen], hand: Hand, level: GolferLevel, units: Units) -> str:
-    """One sentence for the golfer's own screen: plain for who is starting out or plays at a club, dense for others."""
-    it = some[0]
-    if level not in PLAIN:
-        return headline_said(some, hand, units)
-    said = _plain(it, hand, units)
-    return f"Likely: {said[0].lower()}{said[1:]}" if it.word == "likely" else said
+def for_golfer(some: Sequence[Chosen], hand: Hand, wording: Wording, units: Units) -> str:
+    """One sentence for the golfer's own screen, as things are put to this golfer: of the same side, size and strength
+    either way."""
+    return headline_said(some, hand, units) if wording == "dense" else plainly(_plain(some[0], hand, units), units)
+
+
+_SIZED: Final = frozenset(("rig", "perception", "ball_mark", "face_aim", "face_at_impact", "path"))
+
+
+def _angle_of(it: Cause_) -> Estimate | None:
+    """The angle a cause is told with; None where the dense words tell none either."""
+    size = it.finding.size
+    told = it.finding.cause in _SIZED or it.finding.kind == "read_off"
+    return size if size is not None and it.finding.unit == "deg" and told else None
+
+
+def _how(size: Estimate | None, word: Word, units: Units) -> str:
+    """How far at three metres, where that is an angle, and how often against luck."""
+    sure = SURE[word] if word in ("clear", "likely") else ""
+    wide = f"about {width_said(size.value, units)}" if size is not None else ""
+    told = ", ".join(it for it in (wide, sure) if it)
+    return f": {told}" if told else ""
 
 
 def _plain(it: Chosen, hand: Hand, units: Units) -> str:
     match it:
         case Cause_():
-            return f"{_plain_cause(it, units)}."
+            return f"{_plain_cause(it, units)}{_how(_angle_of(it), it.word, units)}."
         case LineFirst():
             return f"Everything points {it.side}: maybe it is the line we laid. We measure it first."
         case PutRight():
@@ -250,8 +266,9 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
             return f"Your misses go {it.side}. Why, we can't tell yet."
         case Wide():
             if it.toe != "neither":
-                return f"Your putts scatter with where you hit them: {_ends(it.toe)}."
-            return "Your putts scatter. Why, we can't tell yet."
+                by = f"by about {width_said(it.starts.spread.value, units)}"
+                return f"Your putts scatter, {by}, with where you hit them: {_ends(it.toe)}."
+            return f"Your putts scatter, by about {width_said(it.starts.spread.value, units)}. Why, we can't tell yet."
         case Nothing():
             return "Nothing to mend. Keep it as it is."
         case Open():
@@ -263,25 +280,29 @@ def _plain_off(it: Off, hand: Hand, units: Units) -> str:
     name = level.quantity.name
     right = level.bias.value > 0 if level.beyond is None else level.beyond.side == "right"
     side = "right" if right else "left"
+    sized_by = level.bias if level.beyond is None and level.quantity.unit == "deg" else None
+    how = _how(sized_by, it.word, units)
     if name == "start":
         why = "" if it.by_stroke or it.path_may else ". Why, we can't tell yet"
-        return f"Your putts start to the {side}{why}"
+        return f"Your putts start to the {side}{how}{why}"
     if name == "strike":
-        return f"You hit the ball off the {'toe' if right else 'heel'} of the putter"
+        return f"You hit the ball off the {'toe' if right else 'heel'} of the putter{how}"
     if name in ("face", "address"):
-        return f"Your putter points {side} before you start"
+        return f"Your putter points {side} before you start{how}"
     if name == "impact":
-        return f"Your putter points {side} when it meets the ball"
+        return f"Your putter points {side} when it meets the ball{how}"
+    if name == "path_back":
+        return f"Going back, your putter goes to the {side}{how}"
     if name == "path":
-        return f"Your putter travels {sized(level.quantity, level.bias.value, level.bias.doubt, hand, units)}"
+        return f"Your putter travels to the {side}{how}"
     if name in ("mark", "to_mark"):
         return (
-            f"The line on your ball points {side}"
+            f"The line on your ball points {side}{how}"
             if name == "mark"
-            else f"Your putter points {side} of the line on your ball"
+            else f"Your putter points {side} of the line on your ball{how}"
         )
     if name == "looks_straight":
-        return f"What looks straight to you points {side}"
+        return f"What looks straight to you points {side}{how}"
     return headline_said([it], hand, units).removesuffix(".")
 
 
@@ -305,7 +326,7 @@ def _plain_cause(whole: Cause_, units: Units) -> str:
             return f"Your putter travels to the {side}"
         case "strike":
             end = "toe" if it.size is not None and it.size.value > 0 else "heel"
-            return f"You hit the ball off the {end} of the putter"
+            return f"You hit the ball off the {end} of the putter, and it starts {side}"
         case "movement":
             return "When something moves, your putts scatter"
         case "guide":

@@ -6,7 +6,7 @@ from typing import Final
 
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.difference import Difference, Group
-from ...core.judge.claims.reads import Compared, asked_of
+from ...core.judge.claims.reads import Compared, asked_in, asked_of
 from ...core.measure.units import Units
 from ...core.start.turns import Of, Question
 from ..shared.certainty import WORDS
@@ -70,10 +70,7 @@ def compared_words(it: Compared | None, of: str, hand: Hand, units: Units) -> Co
 
 
 def _pair(group: Group, told: tuple[Difference, ...], whole: Compared, hand: Hand, units: Units) -> PairWords:
-    asked = next((it for it in told if it.quantity.name == asked_of(whole.question, whole.of)), None)
-    if asked is None and whole.of == "aim":
-        # Set down to be read against the ball's mark, say: that is the aim that was asked about.
-        asked = told[0]
+    asked = asked_in(told, whole)
     name = group_name(group)
     against = f"“{name}” against “{group_name(whole.first)}”"
     so_far = "" if whole.final else "So far "

@@ -30,7 +30,7 @@ def cause_said(it: Finding, hand: Hand, units: Units) -> str:
     if it.explained_by is not None and not it.is_named:
         return f"{name}: told with {RULES[it.explained_by].name.lower()}."
     if it.kind == "stays":
-        return f"{name}: an offset that repeats, and the starts are fine. It may stay, by what is fine for this level."
+        return f"{name}: an offset that repeats, and the starts are fine. It may stay, by the school that is held."
     if it.call.word == "none":
         return f"{name}: nothing to mend."
     if it.call.word == "open" and it.kind in ("shorter", "longer"):
@@ -189,6 +189,7 @@ FACTS: Final[dict[str, str]] = {
     "read": "{name} {size}, {times} read",
     "second_proof": "A second check found the line {size}",
     "body_turned": "{name} turned {where}",
+    "body_stays": "{name} turned {side} each of {times}: it repeats, and may stay by the school that is held",
     "path_in_to_out": "In to out {number} of {of}, in words or by rails: a side, and no size",
     "path_out_to_in": "Out to in {number} of {of}, in words or by rails: a side, and no size",
     "struck_heel": "Struck towards the heel {number} of {of}",

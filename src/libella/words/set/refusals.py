@@ -17,6 +17,15 @@ REFUSALS: Final[dict[str, Template]] = {
         "under {longest_m}",
     ),
     "lengths_count": ("Usual lengths are 1 to {most} lengths; these are {told}.", "1 to {most} lengths"),
+    "readings_count": (
+        "Two readers read {fewest} to {most} of the same; these are {told}.",
+        "{fewest} to {most} readings",
+    ),
+    "readings_unlike": (
+        "The second reader reads the same, in the same order: {first} readings, not {second}.",
+        "{first} readings",
+    ),
+    "number_wanted": ("A number is wanted here.", "a number"),
     "length_twice": ("This length is there already.", "each length once"),
     "no_putt_arrives": (
         "No putt arrives at that pace on this slope ({forward} % forward, {right} % to the right) and green speed "
@@ -128,6 +137,10 @@ LABELS: Final[dict[str, str]] = {
     "start_deg": "Start",
 }
 CONFLICTS: Final[dict[str, Template]] = {
+    "second_reading": (
+        "A reading by two with this id is kept already and says something else.",
+        "Read it again.",
+    ),
     "tool_check": ("A check with this id is kept already and says something else.", "Check it again."),
     "set_up_name_taken": (
         "This lesson has a set-up called “{name}” already: the two would be one.",

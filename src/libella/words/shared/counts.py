@@ -27,6 +27,12 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "day": ("{n} day", "{n} days"),
     "round": ("{n} round", "{n} rounds"),
     "hole": ("{n} hole", "{n} holes"),
+    "holed_putt": ("{n} holed putt", "{n} holed putts"),
+    "fact": ("{n} fact", "{n} facts"),
+    "reading": ("{n} reading", "{n} readings"),
+    "doubted_one": ("one of them doubted, and counts less", "{n} of them doubted, and count less"),
+    "voided": ("{n} reading that was voided", "{n} readings that were voided"),
+    "read": ("{n} read", "{n} reads"),
     "way": ("{n} way", "{n} ways"),
 }
 

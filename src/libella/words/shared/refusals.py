@@ -28,10 +28,15 @@ REFUSALS: Final[dict[str, Template]] = {
 LABELS: Final[dict[str, str]] = {
     "usual_weight": "How often",
     "planned": "Planned putts",
+    "read_mirror": "Eyes inside",
+    "read_strike": "Struck towards the toe",
+    "read_body_lines": "A body line",
+    "teaching_lever": "The lever",
 }
 EDITED: Final[dict[str, str]] = {
     "name": "Name", "hand": "Hand", "level": "Level", "notes": "Notes", "step_m": "Step",
     "usual_lengths": "Usual lengths", "usual_misses": "Usual miss", "glasses": "Glasses", "limits": "What limits",
+    "wording": "How it is put",
     "place": "Place", "surface": "Surface", "green_speed_ft": "Green speed",
     "started_at": "Begun", "conditions": "Conditions",
 }  # fmt: skip

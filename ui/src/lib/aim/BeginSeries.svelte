@@ -11,6 +11,7 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { readCautions } from '$lib/set/writes'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { aimChoicesQuery } from './queries.svelte'
   import UnderChoice from '$lib/start/UnderChoice.svelte'
   import { NOT_HERE, setDown, USUAL, waysToStand, type Under } from '$lib/start/under'
@@ -38,7 +39,8 @@
   const choices = aimChoicesQuery()
   const instruments = instrumentsQuery()
   let link = $state<Series['link']>('face')
-  let cue = $state<Series['cue']>('line')
+  const schools = schoolsQuery(() => ({ lesson: lessonId }))
+  let cue = $derived((schools.data?.settings.cue ?? 'line') as Series['cue'])
   // What is laid here, or was read with last, is what it is read with again.
   // svelte-ignore state_referenced_locally
   let kind = $state(Object.keys(tools)[0] ?? 'face_mirror')

@@ -17,6 +17,9 @@
   }
   let { label, options, value = $bindable(), small = false, first = Infinity, onchange }: Props = $props()
   let every = $state(false)
+  /** The group knows an empty value as nothing chosen: an option that stands for nothing has a name of its own in it. */
+  const NOTHING = '—'
+  const inGroup = (it: string) => it || NOTHING
   const reached = $derived(options.some((it) => it.value === value))
   const shown = $derived(every ? options : options.filter((it, n) => n < first || it.value === value))
 </script>
@@ -28,16 +31,16 @@
     aria-label={label}
     class="flex flex-wrap gap-1.5"
     bind:value={
-      () => value,
+      () => inGroup(value),
       (chosen) => {
         if (!chosen) return
-        value = chosen as T
+        value = (chosen === NOTHING ? '' : chosen) as T
         onchange?.(value)
       }
     }
   >
     {#each shown as it (it.value)}
-      <ToggleGroup.Item value={it.value}>
+      <ToggleGroup.Item value={inGroup(it.value)}>
         {#snippet child({ props })}
           <!-- Tab stops on what is chosen; arrow keys go on from there. -->
           <button

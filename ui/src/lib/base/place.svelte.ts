@@ -9,7 +9,7 @@ export function chapter(path: string): string {
   const [room = '', , step] = path.split('/').filter(Boolean)
   if (!room) return 'today'
   if (room === 'lessons') return step ?? 'set'
-  if (room === 'golfers') return { files: 'files', practice: 'drills' }[step ?? ''] ?? 'golfer'
+  if (room === 'golfers') return { files: 'files', practice: 'drills', schools: 'schools' }[step ?? ''] ?? 'golfer'
   return room === 'guide' || room === 'states' ? 'lesson' : room
 }
 

@@ -7,6 +7,7 @@
   import { day } from '$lib/base/dates'
   import { stamp } from '$lib/data/clock'
   import { createWrite, firstError } from '$lib/data/write.svelte'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { planQuery } from './queries.svelte'
   import { dropPlan, goOnWith, makePlan } from './writes'
 
@@ -21,8 +22,9 @@
   const it = $derived(plan.data)
   const DAYS = ['1', '2', '3', '4', '5', '6'].map((n) => ({ value: n, words: n }))
   const MINUTES = ['5', '10', '15', '20', '30', '45', '60'].map((n) => ({ value: n, words: n }))
-  let days = $state('3')
-  let minutes = $state('15')
+  const schools = schoolsQuery(() => (lessonId ? { lesson: lessonId } : { golfer: golferId }))
+  let days = $derived(String(schools.data?.settings.days_a_week ?? 3))
+  let minutes = $derived(String(schools.data?.settings.minutes_a_day ?? 15))
   let asking = $state(false)
   const making = createWrite(
     (lesson: string) =>

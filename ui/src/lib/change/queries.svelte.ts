@@ -48,3 +48,11 @@ export function courseQuery(golfer: () => string) {
     staleTime: 0
   }))
 }
+
+/** What a golfer may expect on the course. */
+export function expectedQuery(golfer: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.expected(golfer())),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/expected', { params: { path: { id: golfer() }, query: units() } }))
+  }))
+}

@@ -67,7 +67,12 @@ export const tellRun = (body: Sent<'/api/drill-runs/{id}'>) => {
     {
       thing: id,
       words: 'A run of a drill',
-      renews: [key.practice(body.golfer_id), key.course(body.golfer_id), every(key.drills)]
+      renews: [
+        key.practice(body.golfer_id),
+        key.course(body.golfer_id),
+        key.expected(body.golfer_id),
+        every(key.drills)
+      ]
     }
   )
 }
@@ -97,7 +102,7 @@ export const tellRound = (body: Sent<'/api/rounds/{id}'>) => {
   return put(
     '/api/rounds/{id}',
     { ...path(id), body },
-    { thing: id, words: 'The round', renews: [key.course(body.golfer_id)] }
+    { thing: id, words: 'The round', renews: [key.course(body.golfer_id), key.expected(body.golfer_id)] }
   )
 }
 
@@ -105,5 +110,9 @@ export const voidRound = (golfer: string, id: string, voided: boolean) =>
   put(
     '/api/rounds/{id}/voided',
     { ...path(id), body: { voided } },
-    { thing: id, words: voided ? 'Taking a round back' : 'Bringing a round back', renews: [key.course(golfer)] }
+    {
+      thing: id,
+      words: voided ? 'Taking a round back' : 'Bringing a round back',
+      renews: [key.course(golfer), key.expected(golfer)]
+    }
   )

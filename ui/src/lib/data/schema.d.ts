@@ -430,6 +430,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/second-readings/things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Things
+         * @description Everything that two can read.
+         */
+        get: operations["second readings_things"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Every
+         * @description Everything read by two, newest first.
+         */
+        get: operations["second readings_every"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * First
+         * @description Keep what the first reader read.
+         */
+        put: operations["second readings_first"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings/{id}/second": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Second
+         * @description Keep what the second reader read of the same.
+         */
+        put: operations["second readings_second"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-readings/{id}/voided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Void
+         * @description Take it out of what counts, or bring it back.
+         */
+        put: operations["second readings_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/preview": {
         parameters: {
             query?: never;
@@ -1075,6 +1175,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Coach
+         * @description Where coaches contradict each other, and what this one holds.
+         */
+        get: operations["schools_of_coach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{disagreement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Declare
+         * @description Say which school the coach holds, or none.
+         */
+        put: operations["schools_declare"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Golfer
+         * @description The same of a golfer, with what the newest lesson and the retests say.
+         */
+        get: operations["schools_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/schools/{disagreement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Declare Of
+         * @description Say which school is held for a golfer, or none: then the coach's holds.
+         */
+        put: operations["schools_declare_of"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Lesson
+         * @description The same in a lesson, with what it read.
+         */
+        get: operations["schools_of_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/findings": {
         parameters: {
             query?: never;
@@ -1128,6 +1328,46 @@ export interface paths {
          * @description Take an answer back, or bring it back.
          */
         put: operations["findings_void"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/explained": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of A Lesson
+         * @description Open what a lesson says.
+         */
+        get: operations["explained_of_a_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/explained": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of A Block
+         * @description Open what is said of a block's putts.
+         */
+        get: operations["explained_of_a_block"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1575,6 +1815,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/teaching": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Every
+         * @description Every teaching drawing.
+         */
+        get: operations["teaching_every"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/teaching/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description A drawing with the golfer's own numbers at the start, or with its levers where they were moved to.
+         */
+        get: operations["teaching_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/golfers/{id}/on-the-course": {
         parameters: {
             query?: never;
@@ -1587,6 +1867,26 @@ export interface paths {
          * @description A golfer's putts by length, in practice and on the course.
          */
         get: operations["course_of_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/golfers/{id}/expected": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Expected Of
+         * @description The chance of holing by length, putts in a round, and what is left, from everything read of a golfer.
+         */
+        get: operations["course_expected_of"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2984,6 +3284,26 @@ export interface paths {
          * @description What is due today, what has waited longest first: retests, what is left of a change, cards, lessons left open.
          */
         get: operations["logbook_what_is_due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/opinions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Every
+         * @description Every prior, threshold, default and band that nobody measured, in the order of a lesson.
+         */
+        get: operations["opinions_every"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4649,6 +4969,11 @@ export interface components {
              * @description whether it is fine for this golfer's level, where that is sure enough
              */
             band: string;
+            /**
+             * Why
+             * @description what opens it; empty: it was not read by itself
+             */
+            why: string;
         };
         /**
          * Change
@@ -4833,6 +5158,11 @@ export interface components {
          * @description One quantity as it was read one way: where it lies, or how often what.
          */
         ClaimOut: {
+            /**
+             * Key
+             * @description names the claim where it is opened
+             */
+            key: string;
             /** Quantity */
             quantity: string;
             /** Name */
@@ -5346,6 +5676,14 @@ export interface components {
              */
             shape: "curve";
         };
+        /** DeclaredIn */
+        DeclaredIn: {
+            /**
+             * School
+             * @description the code of a school; empty: none is held
+             */
+            school: string;
+        };
         /**
          * Dimension
          * @description One dimension of an instrument, to be taped (m), leaned (deg) or levelled (%).
@@ -5383,6 +5721,101 @@ export interface components {
              * @enum {string}
              */
             unit: "m" | "deg" | "%";
+        };
+        /**
+         * DisagreementOut
+         * @description Something on which coaches contradict each other.
+         */
+        DisagreementOut: {
+            /** Code */
+            code: string;
+            /** Asks */
+            asks: string;
+            /**
+             * At
+             * @description the step at which it is told
+             * @enum {string}
+             */
+            at: "set" | "stand" | "see" | "aim" | "start" | "judge" | "change" | "keep";
+            /** At Name */
+            at_name: string;
+            /** Schools */
+            schools: components["schemas"]["SchoolOut"][];
+            /**
+             * Coach
+             * @description the school the coach holds; empty: none
+             */
+            coach: string;
+            /**
+             * Golfer
+             * @description the school held for this golfer; empty: none
+             */
+            golfer: string;
+            /**
+             * Held
+             * @description the school that counts: the golfer's before the coach's; empty: none
+             */
+            held: string;
+            /** By */
+            by: ("golfer" | "coach") | null;
+            /** By Words */
+            by_words: string;
+            /**
+             * Words
+             * @description the school that counts, in a sentence; empty: none
+             */
+            words: string;
+            /**
+             * Told
+             * @description what this golfer's own data say
+             */
+            told: string;
+            /**
+             * Told School
+             * @description the school they speak for; empty: none of them, or nothing yet
+             */
+            told_school: string;
+            /** Told Sure */
+            told_sure: ("clear" | "likely") | null;
+            /**
+             * Stands
+             * @description how they stand to the school that is held; empty while they say nothing
+             */
+            stands: string;
+        };
+        /** DrawingName */
+        DrawingName: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * DrawingOut
+         * @description A teaching drawing with its levers where they stand.
+         */
+        DrawingOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /**
+             * Own
+             * @description what of it was read of this golfer
+             */
+            own: string;
+            /**
+             * Scale
+             * @description how it is drawn
+             */
+            scale: string;
+            /** Levers */
+            levers: components["schemas"]["TaughtLeverOut"][];
+            /**
+             * Moved
+             * @description for each lever its pictures, in the order of `levers`
+             */
+            moved: components["schemas"]["MovedOut"][];
         };
         /**
          * DriftOut
@@ -5781,6 +6214,62 @@ export interface components {
             rolls: components["schemas"]["TrialRoll"][];
         };
         /**
+         * ExpectedOut
+         * @description What may be expected on the course; no picture and no round while too few starts were read.
+         */
+        ExpectedOut: {
+            picture: components["schemas"]["Scene"] | null;
+            /** Words */
+            words: string;
+            /** Round */
+            round: string;
+            /**
+             * Worth
+             * @description what the change is worth in a round; empty: none was retested by its starts
+             */
+            worth: string;
+            /**
+             * Change
+             * @description the change whose curve stands beside; empty: none
+             */
+            change: string;
+            /** Left */
+            left: string[];
+            /**
+             * Parts
+             * @description where what was recorded parts from it for sure
+             */
+            parts: string[];
+            /** Basis */
+            basis: string;
+        };
+        /** ExplainedOut */
+        ExplainedOut: {
+            /** Name */
+            name: string;
+            /**
+             * Says
+             * @description what is said, as it is said
+             */
+            says: string;
+            /** Rests */
+            rests: string;
+            /** Readings */
+            readings: components["schemas"]["RestsOut"][];
+            /** Left Out */
+            left_out: string[];
+            /**
+             * Sums
+             * @description what was believed before, the numbers, how the word follows
+             */
+            sums: string[];
+            /**
+             * Moves
+             * @description what would change it most, the most first
+             */
+            moves: string[];
+        };
+        /**
          * EyeMarkIn
          * @description Where one eye shows itself, or stands, m.
          */
@@ -5986,24 +6475,14 @@ export interface components {
             mirror: components["schemas"]["Scene"];
             /**
              * School
-             * @enum {string}
+             * @description the school held of where the eyes are; empty: none
              */
-            school: "none" | "over" | "inside" | "own";
+            school: string;
             /** Zone Mm */
             zone_mm: [
                 number,
                 number
             ] | null;
-            /**
-             * Schools
-             * @description each school's own zone: opinions
-             */
-            schools: {
-                [key: string]: [
-                    number,
-                    number
-                ] | null;
-            };
             /**
              * Sighting Eye
              * @description empty while it is not known
@@ -6187,6 +6666,34 @@ export interface components {
              */
             through: string;
             answer: components["schemas"]["FindingAnswerOut"] | null;
+            /**
+             * Decided By
+             * @description the disagreements whose school decided something of it; empty: none
+             */
+            decided_by: string[];
+        };
+        /** FirstIn */
+        FirstIn: {
+            /**
+             * By
+             * @description who read
+             */
+            by: string;
+            /**
+             * Values
+             * @description in order: numbers, or zones
+             */
+            values: (number | string)[];
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Thing
+             * @description what was read
+             */
+            thing: string;
         };
         /**
          * FirstLookIn
@@ -6301,6 +6808,25 @@ export interface components {
              */
             due: boolean;
             vial: components["schemas"]["Vial"] | null;
+        };
+        /**
+         * FrameOut
+         * @description The picture with its lever on one place.
+         */
+        FrameOut: {
+            /**
+             * Value
+             * @description where the lever stands, in its own unit
+             */
+            value: number;
+            /**
+             * Says
+             * @description the same with its unit
+             */
+            says: string;
+            scene: components["schemas"]["Scene"];
+            /** Told */
+            told: string[];
         };
         /** FurtherOut */
         FurtherOut: {
@@ -6419,6 +6945,13 @@ export interface components {
              * @default []
              */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
+            /**
+             * Wording
+             * @description how things are put to this golfer; empty: by the level
+             * @default
+             * @enum {string}
+             */
+            wording: "" | "plain" | "dense";
             /** @description as it was when the editing began; null for a new one */
             seen?: components["schemas"]["GolferNoted"] | null;
             /**
@@ -6508,6 +7041,13 @@ export interface components {
              * @default []
              */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
+            /**
+             * Wording
+             * @description how things are put to this golfer; empty: by the level
+             * @default
+             * @enum {string}
+             */
+            wording: "" | "plain" | "dense";
         };
         /** GolferOut */
         GolferOut: {
@@ -6551,6 +7091,11 @@ export interface components {
             glasses: "" | "none" | "single" | "varifocal" | "contacts";
             /** Limits */
             limits: ("back" | "neck" | "shoulder" | "hip" | "knee" | "balance" | "tremor")[];
+            /**
+             * Wording
+             * @enum {string}
+             */
+            wording: "" | "plain" | "dense";
             /** Invented */
             invented: boolean;
         };
@@ -6583,7 +7128,7 @@ export interface components {
          * @description What the golfer makes of the green: a read, and the slope as felt by foot.
          */
         GolferSaysIn: {
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Falls Forward Percent
              * @description downhill to the hole positive
@@ -6610,6 +7155,38 @@ export interface components {
              * @description which lessons are in none of it; empty where all are
              */
             aside: string;
+        };
+        /**
+         * Grounds
+         * @description What a word was weighed from: the arguments of `weigh`, chances 0 to 1.
+         */
+        Grounds: {
+            /**
+             * Right
+             * @description a chance, 0 to 1
+             */
+            right: number;
+            /**
+             * Left
+             * @description a chance, 0 to 1
+             */
+            left: number;
+            /**
+             * Small
+             * @description a chance, 0 to 1
+             */
+            small: number;
+            /**
+             * Can Be Clear
+             * @default true
+             */
+            can_be_clear: boolean;
+            /**
+             * Clear
+             * @description a chance, 0 to 1
+             * @default 0.95
+             */
+            clear: number;
         };
         /**
          * GuideOut
@@ -7266,7 +7843,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -7464,6 +8041,11 @@ export interface components {
              * @description what is said next, the surest first
              */
             also: string[];
+            /**
+             * Why
+             * @description what opens the headline, then each of `also`; empty: nothing was read
+             */
+            why: string[];
             /**
              * For Golfer
              * @description the same for the golfer's own screen: plain, or dense, by level
@@ -7746,12 +8328,6 @@ export interface components {
              * @description putts of a hundred that start inside the window and miss, as is usual
              */
             lost_inside: number;
-            /**
-             * Offset May Stay
-             * @description an offset of the face that repeats is left alone where the starts are fine
-             * @default false
-             */
-            offset_may_stay: boolean;
         };
         /** LevelBandOut */
         LevelBandOut: {
@@ -7776,8 +8352,6 @@ export interface components {
              * @description putts of a hundred
              */
             lost_inside: number;
-            /** Offset May Stay */
-            offset_may_stay: boolean;
         };
         /** LevelOut */
         LevelOut: {
@@ -8362,6 +8936,16 @@ export interface components {
             words: string;
         };
         /**
+         * MovedOut
+         * @description Every place of one lever, the others standing still.
+         */
+        MovedOut: {
+            /** Lever */
+            lever: string;
+            /** Frames */
+            frames: components["schemas"]["FrameOut"][];
+        };
+        /**
          * Needed
          * @description A part a station takes, and how many of it are in the bag; None where the bag was not told.
          */
@@ -8578,6 +9162,31 @@ export interface components {
             /** Blocks */
             blocks: components["schemas"]["BlockLine"][];
         };
+        /** OpinionOut */
+        OpinionOut: {
+            /**
+             * Step
+             * @enum {string}
+             */
+            step: "set" | "stand" | "see" | "aim" | "start" | "judge" | "change" | "keep" | "course";
+            /** Name */
+            name: string;
+            /**
+             * Value
+             * @description as it counts, with its unit
+             */
+            value: string;
+            /**
+             * Held
+             * @description who may hold another
+             */
+            held: string;
+            /**
+             * Page
+             * @description where; empty: nowhere
+             */
+            page: string;
+        };
         /** OutIn */
         OutIn: {
             /**
@@ -8626,6 +9235,11 @@ export interface components {
              * @description what else was read of both, a sentence each
              */
             others: string[];
+            /**
+             * Why
+             * @description what opens the headline, then each of `others`; empty: nothing to open
+             */
+            why: string[];
         };
         /** PairedOut */
         PairedOut: {
@@ -9003,7 +9617,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9117,7 +9731,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9224,6 +9838,7 @@ export interface components {
          *     checks : readings in that check; 0 when none was made
          *     tool_deg, tool_doubt_deg : the rig's own error as a check of the instrument itself found it, right positive, added
          *         to every reading; and what is not known of it
+         *     reader_m : how far a reading of the rig is off across the line, one standard deviation, as two readers found it
          *     evidence : what was measured; None where a proof was once only said
          *     line : the line it was made on; None where that was not kept
          *     fell : which parts of the line were changed after it, so that it proves nothing here
@@ -9270,6 +9885,11 @@ export interface components {
              * @default 0
              */
             tool_doubt_deg: number;
+            /**
+             * Reader M
+             * @default 0
+             */
+            reader_m: number;
             evidence?: components["schemas"]["Evidence"] | null;
             line?: components["schemas"]["LaidLine"] | null;
             /**
@@ -9417,7 +10037,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -9648,31 +10268,6 @@ export interface components {
             outside_m: number;
         };
         /**
-         * ReadIn
-         * @description A coach's read: where beside the hole the putt is to be started at.
-         */
-        ReadIn: {
-            /**
-             * Place
-             * @default centre
-             * @enum {string}
-             */
-            place: "centre" | "inside_edge" | "edge" | "outside";
-            /**
-             * Side
-             * @default left
-             * @enum {string}
-             */
-            side: "left" | "right";
-            /**
-             * Outside M
-             * @description how far outside the edge, m
-             * @default 0
-             * @example 0.05
-             */
-            outside_m: number;
-        };
-        /**
          * ReadOut
          * @description What a station file holds; nothing is kept yet.
          */
@@ -9716,6 +10311,50 @@ export interface components {
             golfer_says: components["schemas"]["GolferSays"];
             /** Words */
             words: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * ReadThingOut
+         * @description Something that two can read.
+         */
+        ReadThingOut: {
+            /**
+             * Thing
+             * @enum {string}
+             */
+            thing: "mirror" | "gate" | "laser" | "strike" | "body_lines" | "string" | "golfer";
+            /** Name */
+            name: string;
+            /** Asks */
+            asks: string;
+            /**
+             * Unit
+             * @description of a number: mm or deg; empty of zones
+             */
+            unit: string;
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
+            low: number | null;
+            /**
+             * High
+             * @description in the entry's own unit
+             */
+            high: number | null;
+            /**
+             * Zones
+             * @description in order; empty of numbers
+             */
+            zones: components["schemas"]["ReadZoneOut"][];
+            /** Fewest */
+            fewest: number;
+        };
+        /** ReadZoneOut */
+        ReadZoneOut: {
+            /** Code */
+            code: string;
             /** Name */
             name: string;
         };
@@ -9883,6 +10522,28 @@ export interface components {
             value: number;
             /** Words */
             words: string;
+        };
+        /**
+         * RestsOut
+         * @description A reading it rests on, with where it was tapped.
+         */
+        RestsOut: {
+            /** Words */
+            words: string;
+            /**
+             * Weight
+             * @description as much of a whole reading as it counts
+             */
+            weight: number;
+            /** Step */
+            step: string;
+            /**
+             * At
+             * @description the block, series or set-up it was read in
+             */
+            at: string;
+            /** Id */
+            id: string;
         };
         /**
          * RetestOut
@@ -10168,7 +10829,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -10302,6 +10963,77 @@ export interface components {
              * @default []
              */
             shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+        };
+        /**
+         * SchoolOut
+         * @description One side.
+         */
+        SchoolOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /**
+             * Changes
+             * @description what declaring it changes, sentence by sentence; empty: words alone
+             */
+            changes: string[];
+        };
+        /**
+         * SchoolsOut
+         * @description Every disagreement, in the order of the steps, and what the schools held set together.
+         */
+        SchoolsOut: {
+            /** Disagreements */
+            disagreements: components["schemas"]["DisagreementOut"][];
+            settings: components["schemas"]["SettingsOut"];
+        };
+        /**
+         * SecondReadingOut
+         * @description Read by two. What the first read is shown to nobody before the second has read.
+         */
+        SecondReadingOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Thing
+             * @enum {string}
+             */
+            thing: "mirror" | "gate" | "laser" | "strike" | "body_lines" | "string" | "golfer";
+            /** Name */
+            name: string;
+            /** First By */
+            first_by: string;
+            /** Second By */
+            second_by: string;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Readings */
+            readings: number;
+            /**
+             * First
+             * @description in the thing's unit, or zones
+             */
+            first: (number | string)[] | null;
+            /**
+             * Second
+             * @description of the same, in the same order
+             */
+            second: (number | string)[] | null;
+            /** @description how far a single reading is off, one standard deviation, in the thing's unit; of stillness: the share that is wrong */
+            error: components["schemas"]["Estimate"] | null;
+            /** Words */
+            words: string[];
+            /** Voided */
+            voided: boolean;
         };
         /**
          * Section
@@ -10559,6 +11291,30 @@ export interface components {
             taken_at: string;
             /** Voided */
             voided: boolean;
+        };
+        /**
+         * SettingsOut
+         * @description What the schools held set where nobody said otherwise; null: they leave it as it is.
+         */
+        SettingsOut: {
+            /** Past M */
+            past_m: number | null;
+            /** Capture */
+            capture: ("rim_assisted" | "free_fall") | null;
+            /** Hole */
+            hole: boolean | null;
+            /** Trace */
+            trace: string | null;
+            /** Cue */
+            cue: string | null;
+            /** Path */
+            path: ("" | "straight" | "arc" | "arc_then_straight") | null;
+            /** First */
+            first: ("picture" | "numbers" | "touch" | "feel") | null;
+            /** Days A Week */
+            days_a_week: number | null;
+            /** Minutes A Day */
+            minutes_a_day: number | null;
         };
         /** ShareIn */
         ShareIn: {
@@ -10990,7 +11746,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -11565,6 +12321,38 @@ export interface components {
             sides: string[];
         };
         /**
+         * TaughtLeverOut
+         * @description What a finger moves.
+         */
+        TaughtLeverOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
+            low: number;
+            /**
+             * High
+             * @description in the entry's own unit
+             */
+            high: number;
+            /**
+             * Step
+             * @description in the lever's own unit
+             */
+            step: number;
+            /**
+             * Value
+             * @description where it stands, in the lever's own unit
+             */
+            value: number;
+        };
+        /**
          * TermOut
          * @description A word of the job, opened by a tap on it.
          */
@@ -11809,7 +12597,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -11982,6 +12770,16 @@ export interface components {
             school: string;
             /** Rival */
             rival: string;
+            /**
+             * Decided By
+             * @description the disagreements whose school brought it to its place; empty: none
+             */
+            decided_by: string[];
+            /**
+             * Proved
+             * @description what its own retests say; empty: it was not retested
+             */
+            proved: string;
             /** Caution */
             caution: string;
             /**
@@ -12012,6 +12810,8 @@ export interface components {
          * Verdict
          * @description The word, the side it is about (neither where there is nothing to mend), the probability behind it, and what it
          *     costs on average, in the unit of what matters; None where it was not weighed by cost.
+         *
+         *     `grounds`: what the word was weighed from, carried so that it can be opened; None where it was told, not weighed.
          */
         Verdict: {
             /**
@@ -12034,6 +12834,7 @@ export interface components {
              * @description putts of a hundred
              */
             cost?: number | null;
+            grounds?: components["schemas"]["Grounds"] | null;
         };
         /**
          * Vial
@@ -12205,11 +13006,6 @@ export interface components {
         /** WantedEyesIn */
         WantedEyesIn: {
             /**
-             * School
-             * @enum {string}
-             */
-            school: "none" | "over" | "inside" | "own";
-            /**
              * Zone Mm
              * @description own edges, mm inside; null: the school's
              */
@@ -12271,7 +13067,7 @@ export interface components {
              */
             falls_doubt_percent: number;
             /** @description the coach's own read */
-            read?: components["schemas"]["ReadIn"] | null;
+            read?: components["schemas"]["libella__api__set__green__ReadIn"] | null;
             /**
              * Target
              * @description what the putt is started at, and errors counted from
@@ -12313,6 +13109,11 @@ export interface components {
              * @description the plan whose line it is laid on
              */
             proof_of?: string | null;
+            /**
+             * Golfer
+             * @description whose schools say what comes first; null: the coach's alone
+             */
+            golfer?: string | null;
         };
         /**
          * WayIn
@@ -12542,6 +13343,49 @@ export interface components {
             made_at: string;
             /** Voided */
             voided: boolean;
+        };
+        /**
+         * ReadIn
+         * @description A coach's read: where beside the hole the putt is to be started at.
+         */
+        libella__api__set__green__ReadIn: {
+            /**
+             * Place
+             * @default centre
+             * @enum {string}
+             */
+            place: "centre" | "inside_edge" | "edge" | "outside";
+            /**
+             * Side
+             * @default left
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Outside M
+             * @description how far outside the edge, m
+             * @default 0
+             * @example 0.05
+             */
+            outside_m: number;
+        };
+        /** ReadIn */
+        libella__api__set__second_readings__ReadIn: {
+            /**
+             * By
+             * @description who read
+             */
+            by: string;
+            /**
+             * Values
+             * @description in order: numbers, or zones
+             */
+            values: (number | string)[];
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
         };
         /** PlanIn */
         libella__api__start__blocks__PlanIn: {
@@ -15012,6 +15856,536 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ToolOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadThingOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_every": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_first": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_second": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["libella__api__set__second_readings__ReadIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "second readings_void": {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondReadingOut"];
                 };
             };
             /** @description Bad Request */
@@ -18684,6 +20058,538 @@ export interface operations {
             };
         };
     };
+    schools_of_coach: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_declare: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                disagreement: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeclaredIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_of_golfer: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_declare_of: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+                disagreement: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeclaredIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schools_of_lesson: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     findings_lesson: {
         parameters: {
             query?: {
@@ -18917,6 +20823,220 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FindingAnswerOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    explained_of_a_lesson: {
+        parameters: {
+            query: {
+                /** @description its key */
+                claim: string;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExplainedOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    explained_of_a_block: {
+        parameters: {
+            query: {
+                /** @description its key */
+                claim: string;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExplainedOut"];
                 };
             };
             /** @description Bad Request */
@@ -21327,6 +23447,214 @@ export interface operations {
             };
         };
     };
+    teaching_every: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingName"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    teaching_one: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+                /** @description levers that were moved, each as `name:value` in its own unit */
+                stand?: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     course_of_golfer: {
         parameters: {
             query?: {
@@ -21348,6 +23676,111 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    course_expected_of: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedOut"];
                 };
             };
             /** @description Bad Request */
@@ -29071,6 +31504,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DueOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    opinions_every: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpinionOut"][];
                 };
             };
             /** @description Bad Request */

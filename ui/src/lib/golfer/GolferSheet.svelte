@@ -33,6 +33,7 @@
   const levels = levelsQuery()
   const MISSES = choices<Noted['usual_misses'][number]>('miss')
   const LIMITS = choices<Noted['limits'][number]>('limit')
+  const WORDINGS = choices<Noted['wording']>('wording')
   const WORN = choices<Noted['glasses']>('worn')
   const HANDS = choices<Shapes['GolferIn']['hand']>('hand')
   /** Somebody new, half noted: there again after a reload. */
@@ -138,6 +139,7 @@
         change={(it) => (draft.limits = it)}
       />
       <Choice label="Worn while putting" options={WORN} bind:value={draft.glasses} />
+      <Choice label="How it is put to them: screen, wall, paper" options={WORDINGS} bind:value={draft.wording} />
       <UsualLengths usual={golfer.usual_lengths} bind:lengths={draft.usual_lengths} {error} />
     {/if}
     {#if error}<Trouble {error} />{/if}

@@ -12,7 +12,8 @@ export const NOBODY = (): Noted => ({
   step_m: null,
   usual_misses: [],
   glasses: '',
-  limits: []
+  limits: [],
+  wording: ''
 })
 
 export const notedOf = (it: Shapes['GolferOut']): Noted => ({
@@ -24,5 +25,6 @@ export const notedOf = (it: Shapes['GolferOut']): Noted => ({
   step_m: it.step_m,
   usual_misses: it.usual_misses,
   glasses: it.glasses,
-  limits: it.limits
+  limits: it.limits,
+  wording: it.wording
 })

@@ -11,6 +11,7 @@
   import CompareBlocks from './CompareBlocks.svelte'
   import OwnComparison from './OwnComparison.svelte'
   import ReadRows from './ReadRows.svelte'
+  import Why from './Why.svelte'
   import ShareOfFace from './ShareOfFace.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { moment } from '$lib/base/dates'
@@ -36,6 +37,7 @@
     () => blockId,
     () => it?.putts
   )
+  const started = $derived(told.data?.read.find((one) => one.quantity === 'start'))
   const whole = findingsQuery(() => id)
 </script>
 
@@ -56,13 +58,19 @@
       {#if block.judged_again_at}<p class="mt-1 text-faded" data-judged-again>
           Judged again with the proof given {moment(block.judged_again_at)}, after its putts.
         </p>{/if}
-      {#if told.data?.pace}<p class="mt-1 text-xl font-semibold" data-pace>{told.data.pace}</p>{/if}
+      {#if told.data?.pace}<p class="mt-1 text-xl font-semibold" data-pace>
+          {told.data.pace}
+          <Why of={{ lesson: id, block: block.id }} key="finishes" name={told.data.pace} />
+        </p>{/if}
       {#if it.watched}<Vial vial={it.vial} words="{it.headline} {it.size}" size="large" />{/if}
       <h1 class="wide mt-2 text-[34px] leading-tight" data-headline>
         <Said text={it.headline} /> <span class="font-text text-2xl font-normal tracking-normal">{it.size}</span>
       </h1>
       {#if it.counts}<p class="mt-1 text-lg font-semibold" data-counts>{it.counts}</p>{/if}
-      <p class="mt-1 max-w-prose text-lg"><Said text={it.meaning} /></p>
+      <p class="mt-1 max-w-prose text-lg">
+        <Said text={it.meaning} />
+        {#if started}<Why of={{ lesson: id, block: block.id }} key={started.key} name={it.headline} />{/if}
+      </p>
       {#if it.read}<p class="mt-1 max-w-prose font-semibold" data-read><Said text={it.read} /></p>{/if}
       {#if it.doubt}<p class="mt-1 text-faded"><Said text={it.doubt} /></p>{/if}
       <OwnComparison lessonId={id} {block} />
@@ -75,7 +83,7 @@
       {#if told.data?.read.length}
         <section class="mt-4">
           <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read of these putts</h2>
-          <ReadRows rows={told.data.read} />
+          <ReadRows rows={told.data.read} of={{ lesson: id, block: block.id }} />
         </section>
       {/if}
       {#if told.data?.tells_k}<ShareOfFace {block} />{/if}

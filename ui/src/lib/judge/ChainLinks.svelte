@@ -2,8 +2,9 @@
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import Vial from '$lib/drawing/Vial.svelte'
+  import Why from './Why.svelte'
 
-  let { links }: { links: Shapes['ChainLinkOut'][] } = $props()
+  let { links, lessonId }: { links: Shapes['ChainLinkOut'][]; lessonId: string } = $props()
 </script>
 
 <ol class="grid" data-links>
@@ -14,6 +15,7 @@
         <span class="font-semibold">{it.label}</span>
         {it.words}
         {it.band} <span class="text-faded">{it.readings} read</span>
+        {#if it.why}<Why of={{ lesson: lessonId }} key={it.why} name={it.label} />{/if}
       </p>
     </li>
   {/each}

@@ -3,8 +3,15 @@
   import type { Shapes } from '$lib/data/client'
   import Said from '$lib/base/Said.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
+  import Why from './Why.svelte'
 
-  let { found, felt = '' }: { found: Shapes['ComparedOut']; felt?: string } = $props()
+  interface Props {
+    found: Shapes['ComparedOut']
+    felt?: string
+    /** The lesson it belongs to: what it says can be opened there. */
+    lessonId?: string
+  }
+  let { found, felt = '', lessonId }: Props = $props()
   const names = $derived(found.names)
 </script>
 
@@ -33,9 +40,17 @@
   {#if felt}<p class="leading-snug" data-felt>{felt}</p>{/if}
   {#if found.note}<p class="text-sm text-faded">{found.note}</p>{/if}
   {#each found.pairs as pair (pair.name)}
+    {#if lessonId && pair.why[0]}<Why of={{ lesson: lessonId }} key={pair.why[0]} name={pair.headline} />{/if}
     {#if pair.others.length}
       <ul class="mt-1 border-t border-hairline pt-1" data-others={pair.name}>
-        {#each pair.others as one (one)}<li class="leading-snug">{one}</li>{/each}
+        {#each pair.others as one, n (one)}<li class="leading-snug">
+            {one}
+            {#if lessonId && pair.why[n + 1]}<Why
+                of={{ lesson: lessonId }}
+                key={pair.why[n + 1] ?? ''}
+                name={one}
+              />{/if}
+          </li>{/each}
       </ul>
     {/if}
   {/each}

@@ -6,18 +6,21 @@
   import Picture from '$lib/drawing/Picture.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import SchoolMark from '$lib/schools/SchoolMark.svelte'
   import Evidence from './Evidence.svelte'
+  import Why from './Why.svelte'
   import { wayTo } from './check'
   import { answerFinding, voidAnswer } from './writes'
 
   interface Props {
     lessonId: string
+    golfer?: { id: string; name: string } | undefined
     finding: Shapes['FindingOut']
     /** Its place among the first; none for what comes after. */
     place?: number
     open?: boolean
   }
-  let { lessonId, finding, place, open = false }: Props = $props()
+  let { lessonId, golfer, finding, place, open = false }: Props = $props()
 
   // Its words may change while it is read: it stays open.
   // svelte-ignore state_referenced_locally
@@ -48,6 +51,12 @@
     {#if finding.picture && opened}
       <div><Picture small scene={finding.picture} label={finding.words} words={finding.picture_words} /></div>
     {/if}
+    {#if opened}{#each finding.decided_by as of (of)}<SchoolMark
+          {of}
+          whose={{ lesson: lessonId }}
+          {golfer}
+        />{/each}{/if}
+    {#if opened}<p><Why of={{ lesson: lessonId }} key="cause:{finding.cause}" name={finding.words} /></p>{/if}
     {#if finding.speaks_for.length}<Evidence {lessonId} title="Speaks for it" facts={finding.speaks_for} />{/if}
     {#if finding.against.length}<Evidence {lessonId} title="Speaks against it" facts={finding.against} />{/if}
     {#if finding.missing}<p>{finding.missing}</p>{/if}

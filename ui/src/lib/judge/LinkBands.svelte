@@ -19,18 +19,11 @@
   const step = (value: number, by: number) => Math.min(6, Math.max(0.2, Math.round((value + by * 0.1) * 10) / 10))
   const whole = (value: number, by: number) => Math.min(40, Math.max(1, Math.round(value + by)))
 
-  const OFFSET = [
-    { value: 'go' as const, words: 'Is named' },
-    { value: 'stay' as const, words: 'May stay' }
-  ]
-  function keep(changed: Partial<Pick<Level, 'cost' | 'lost_inside' | 'links' | 'offset_may_stay'>>): void {
+  function keep(changed: Partial<Pick<Level, 'cost' | 'lost_inside' | 'links'>>): void {
     const levels = Object.fromEntries(
       (bands.data?.levels ?? []).map((one) => {
         const now = one.level === level ? { ...one, ...changed } : one
-        return [
-          one.level,
-          { links: now.links, cost: now.cost, lost_inside: now.lost_inside, offset_may_stay: now.offset_may_stay }
-        ]
+        return [one.level, { links: now.links, cost: now.cost, lost_inside: now.lost_inside }]
       })
     )
     keeping.mutate({ levels })
@@ -102,13 +95,6 @@
         read={typedNumber}
         step={(by) => keep({ lost_inside: whole(it.lost_inside, by) })}
         onvalue={(n) => keep({ lost_inside: n })}
-      />
-    </div>
-    <div class="mt-4">
-      <Choice
-        label="An offset of the face that repeats, the starts being fine"
-        options={OFFSET}
-        bind:value={() => (it.offset_may_stay ? 'stay' : 'go'), (to) => keep({ offset_may_stay: to === 'stay' })}
       />
     </div>
   {/if}

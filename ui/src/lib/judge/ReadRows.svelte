@@ -2,8 +2,14 @@
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import Vial from '$lib/drawing/Vial.svelte'
+  import Why from './Why.svelte'
 
-  let { rows }: { rows: Shapes['ClaimOut'][] } = $props()
+  interface Props {
+    rows: Shapes['ClaimOut'][]
+    /** Whose claims they are: each can be opened. None: of a part, which is told with the whole. */
+    of?: { lesson: string; block?: string | undefined }
+  }
+  let { rows, of }: Props = $props()
 </script>
 
 <ul data-read>
@@ -14,7 +20,10 @@
         : ''}"
       data-quantity={it.quantity}
     >
-      <p class="leading-snug"><span class="font-semibold">{it.name}</span>: {it.words}</p>
+      <p class="leading-snug">
+        <span class="font-semibold">{it.name}</span>: {it.words}
+        {#if of}<Why {of} key={it.key} name={it.name} />{/if}
+      </p>
       {#if it.vial}<Vial vial={it.vial} words="{it.name}: {it.words}" size="row" />
       {:else if it.parts.length}
         <p class="flex h-6 border border-ink" aria-hidden="true">

@@ -3,6 +3,7 @@
   import Cautions from '$lib/keep/Cautions.svelte'
   import type { Shapes } from '$lib/data/client'
   import Said from '$lib/base/Said.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
@@ -10,10 +11,12 @@
   import Unproved from '$lib/set/Unproved.svelte'
   import Compared from './Compared.svelte'
   import ReadRows from './ReadRows.svelte'
+  import Why from './Why.svelte'
   import Unsorted from './Unsorted.svelte'
   import ChainLinks from './ChainLinks.svelte'
   import FindingRow from './FindingRow.svelte'
   import { wayTo } from './check'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { findingsQuery } from './queries.svelte'
 
   let { id, sheet }: { id: string; sheet: Shapes['LessonSheetOut'] } = $props()
@@ -22,6 +25,9 @@
   const it = $derived(found.data)
   const next = $derived(it?.next[0])
   const plan = $derived(sheet.stations.find((one) => one.current))
+  // What this golfer wants to see first is a school's to say; one picture where nobody said.
+  const schools = schoolsQuery(() => ({ lesson: id }))
+  const numbersFirst = $derived((schools.data?.settings.first ?? 'picture') !== 'picture')
   const read = $derived(Boolean(it && (it.read.length || it.first.length)))
 </script>
 
@@ -34,33 +40,42 @@
       {#if plan && !plan.proved && (it.line_counts || !read)}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
       {#if read}
         <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}><Said text={it.headline} /></h1>
-        <p class="mt-1 max-w-prose text-lg" data-meaning><Said text={it.meaning} /></p>
-        {#if it.also.length}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>
-            {#each it.also as one (one)}<li><Said text={one} /></li>{/each}
+        <p class="mt-1 max-w-prose text-lg" data-meaning>
+          <Said text={it.meaning} />
+          {#if it.why[0]}<Why of={{ lesson: id }} key={it.why[0]} name={it.headline} />{/if}
+        </p>
+        {#if it.also.length || it.pace || it.growth}<ul class="mt-2 grid max-w-prose gap-1 text-lg" data-also>
+            {#each it.also as one, n (one)}<li>
+                <Said text={one} />
+                {#if it.why[n + 1]}<Why of={{ lesson: id }} key={it.why[n + 1] ?? ''} name={one} />{/if}
+              </li>{/each}
+            {#if it.pace}<li data-pace>
+                <Said text={it.pace} />
+                <Why of={{ lesson: id }} key="finishes" name={it.pace} />
+              </li>{/if}
+            {#if it.growth}<li data-growth>
+                <Said text={it.growth} />
+                <Why of={{ lesson: id }} key="growth" name={it.growth} />
+              </li>{/if}
           </ul>{/if}
-        {#if it.pace}<p class="mt-2 max-w-prose text-lg" data-pace><Said text={it.pace} /></p>{/if}
-        {#if it.growth}<p class="mt-2 max-w-prose text-lg" data-growth><Said text={it.growth} /></p>{/if}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
-        {#if it.picture}
-          <div class="mt-2">
-            <Picture
-              scene={it.picture}
-              label={it.headline}
-              words={it.fan ? it.picture_words : `${it.picture_words} ${it.chain_words}`}
-            />
-          </div>
-        {/if}
+        {#if numbersFirst}{@render wasRead()}{@render picture()}{:else}{@render picture()}{/if}
         {#if it.first.length}
           <section class="mt-4" aria-label="Findings">
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Findings</h2>
-            {#each it.first as one, n (one.cause)}<FindingRow lessonId={id} finding={one} place={n + 1} />{/each}
+            {#each it.first as one, n (one.cause)}<FindingRow
+                lessonId={id}
+                golfer={sheet.golfer}
+                finding={one}
+                place={n + 1}
+              />{/each}
           </section>
         {/if}
         {#each it.compared as one (one.id)}
           <section class="mt-5" data-compared-lesson={one.id}>
             <h2 class="wide border-b-2 border-ink pb-1 text-xl">Compared: {one.compared.names.join(', ')}</h2>
-            <div class="mt-2"><Compared found={one.compared} felt={one.felt} /></div>
+            <div class="mt-2"><Compared found={one.compared} felt={one.felt} lessonId={id} /></div>
           </section>
         {/each}
         {#if it.links.length}
@@ -71,15 +86,10 @@
                 <Picture small scene={it.fan} label={it.fan_words} words="{it.fan_words} {it.chain_words}" />
               </div>
             {/if}
-            <ChainLinks links={it.links} />
+            <ChainLinks links={it.links} lessonId={id} />
           </section>
         {/if}
-        {#if it.read.length}
-          <section class="mt-5">
-            <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
-            <ReadRows rows={it.read} />
-          </section>
-        {/if}
+        {#if !numbersFirst}{@render wasRead()}{/if}
         {#if it.misses.length}
           <details class="mt-5 border-t border-hairline">
             <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold" data-misses>{it.misses_words}</summary>
@@ -99,7 +109,7 @@
           <summary class="min-h-14 cursor-pointer py-3 text-lg font-semibold"
             >Ruled out, or not looked at: {it.more.length}</summary
           >
-          {#each it.more as one (one.cause)}<FindingRow lessonId={id} finding={one} />{/each}
+          {#each it.more as one (one.cause)}<FindingRow lessonId={id} golfer={sheet.golfer} finding={one} />{/each}
         </details>
       {:else}
         <h1 class="wide text-2xl">Nothing to judge yet</h1>
@@ -121,6 +131,7 @@
           </section>
         {/if}
         <Cautions at="judged" lesson={id} />
+        <SchoolsHere at="judge" lesson={id} golfer={sheet.golfer} />
         {#if it.next_words}<p class="text-lg leading-snug" data-next="">{it.next_words}</p>{/if}
         {#if next}
           <section class="border-hairline {it.guards.length ? 'border-t pt-3' : ''}">
@@ -146,6 +157,7 @@
         {/if}
         <p class="border-t border-hairline pt-3">
           <a class="button w-full" href="/wall/{id}/finding">Show it to the golfer</a>
+          <a class="button mt-2 w-full" href="/lessons/{id}/teaching">Show why, and move it…</a>
         </p>
         {#if sheet.blocks.length}
           <section class="mt-auto border-t border-hairline pt-3">
@@ -159,3 +171,24 @@
 {:else}
   <Coming page what="The judgement" />
 {/if}
+
+{#snippet picture()}
+  {#if it?.picture}
+    <div class="mt-2">
+      <Picture
+        scene={it.picture}
+        label={it.headline}
+        words={it.fan ? it.picture_words : `${it.picture_words} ${it.chain_words}`}
+      />
+    </div>
+  {/if}
+{/snippet}
+
+{#snippet wasRead()}
+  {#if it?.read.length}
+    <section class="mt-5" data-was-read>
+      <h2 class="wide border-b-2 border-ink pb-1 text-xl">What was read</h2>
+      <ReadRows rows={it.read} of={{ lesson: id }} />
+    </section>
+  {/if}
+{/snippet}

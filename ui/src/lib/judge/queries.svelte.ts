@@ -126,3 +126,21 @@ export function comparedQuery(
     enabled: Boolean(other())
   }))
 }
+
+/** Something a lesson, or a block alone, says: opened; asked again with the lesson. */
+export function explainedQuery(
+  of: () => { lesson: string; block?: string | undefined },
+  what: () => string,
+  wanted: () => boolean
+) {
+  const opened = (it: ReturnType<typeof of>, query: { claim: string } & ReturnType<typeof units>) =>
+    it.block
+      ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
+      : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
+  return createQuery(() => ({
+    queryKey: inUnits([...key.explained(of().lesson, what()), of().block ?? '']),
+    queryFn: () => ask(opened(of(), { claim: what(), ...units() })),
+    enabled: wanted(),
+    staleTime: 0
+  }))
+}

@@ -11,6 +11,7 @@
   import PositionEntry from './PositionEntry.svelte'
   import SeePicture from './SeePicture.svelte'
   import { drawnChoices, named, pictured } from '$lib/data/vocabulary.svelte'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { methodsQuery } from './queries.svelte'
   import { beginTest } from './writes'
 
@@ -42,7 +43,11 @@
   }
   let method = $state<Test['method']>(before.method)
   let condition = $state(before.condition)
-  let trace = $state<Test['trace']>(before.trace)
+  const schools = schoolsQuery(() => ({ lesson: lessonId }))
+  // As it was asked last; for a first one as the school held says.
+  let trace = $derived<Test['trace']>(
+    last?.trace ?? (schools.data?.settings.trace as Test['trace'] | null | undefined) ?? before.trace
+  )
   let eyes = $state<Test['eyes']>(before.eyes)
   let glasses = $state<Test['glasses']>(before.glasses)
   let away_m = $state(before.away_m)

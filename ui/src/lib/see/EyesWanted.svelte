@@ -6,6 +6,7 @@
   import Choice from '$lib/base/Choice.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import SchoolMark from '$lib/schools/SchoolMark.svelte'
   import { wantEyes } from './writes'
 
   interface Props {
@@ -15,15 +16,13 @@
   }
   let { lessonId, golfer, sheet }: Props = $props()
 
-  type Wanted = Pick<Shapes['EyesSheetOut'], 'school' | 'zone_mm'> & {
+  type Wanted = Pick<Shapes['EyesSheetOut'], 'zone_mm'> & {
     sighting_eye: Shapes['EyesSheetOut']['sighting_eye'] | null
   }
   const SIGHTING = choices<Shapes['EyesSheetOut']['sighting_eye']>('sighting_eye')
-  const SCHOOLS = choices<Shapes['EyesSheetOut']['school']>('school')
   const wanting = createWrite((it: Wanted) => wantEyes(lessonId, golfer.id, it as Parameters<typeof wantEyes>[2]))
   const edges = [0, 1] as const
-  const want = (change: Partial<Wanted>) =>
-    wanting.mutate({ school: sheet.school, zone_mm: sheet.zone_mm, sighting_eye: null, ...change })
+  const want = (change: Partial<Wanted>) => wanting.mutate({ zone_mm: sheet.zone_mm, sighting_eye: null, ...change })
   function edge(n: 0 | 1, mm: number): void {
     if (sheet.zone_mm) want({ zone_mm: edges.map((other) => (other === n ? mm : (sheet.zone_mm?.[other] ?? 0))) })
   }
@@ -37,11 +36,8 @@
 <p class="mt-1 mb-4 text-sm text-faded">
   Both eyes open, a far mark through a gap between the hands; shut one: with the sighting eye it stays.
 </p>
-<Choice
-  label="Where {golfer.name}’s eyes are wanted: an opinion"
-  options={SCHOOLS}
-  bind:value={() => sheet.school, (school) => want({ school, zone_mm: null })}
-/>
+<h3 class="label">Where {golfer.name}’s eyes are wanted: an opinion</h3>
+<SchoolMark of="eyes" whose={{ lesson: lessonId }} {golfer} />
 {#if sheet.zone_mm}
   <div class="mt-3 grid grid-cols-2 gap-x-5">
     {#each edges as n (n)}

@@ -19,11 +19,13 @@
     proofOf: string | null
     level: Shapes['GolferBrief']['level']
     hand: Shapes['GolferBrief']['hand']
+    /** By whose schools what is laid first is laid first. */
+    golfer: string
     /** The spread this golfer has shown in earlier lessons, if any told it. */
     expected?: number | null | undefined
     use: (proposal: Shapes['ProposalOut']) => void
   }
-  let { open = $bindable(), plan, proofOf, level, hand, expected, use }: Props = $props()
+  let { open = $bindable(), plan, proofOf, level, hand, golfer, expected, use }: Props = $props()
 
   const NO_RIG = 'no_rig'
   const MARKS: Partial<Record<Shapes['RigSightOut']['fit'], string>> = { good: '✓', unsure: '!' }
@@ -37,7 +39,16 @@
   const band = $derived(bands.data?.find((it) => it.level === level))
   const wanted = $derived(own ?? expected ?? band?.spread_deg ?? 1.4)
   const found = proposalsQuery(
-    () => ({ ...puttOf(plan), measures, level, hand, wanted_deg: wanted, only_bag: onlyBag, proof_of: proofOf }),
+    () => ({
+      ...puttOf(plan),
+      measures,
+      level,
+      hand,
+      golfer,
+      wanted_deg: wanted,
+      only_bag: onlyBag,
+      proof_of: proofOf
+    }),
     () => bag.data,
     // Asked once all of it is known, not once for each part that comes.
     () => open && !bag.isPending && !bands.isPending

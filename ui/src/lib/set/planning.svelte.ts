@@ -44,17 +44,22 @@ export function tabOf(field: string): Tab {
 
 const tapeSaid = (high: number) => (metres: number) => withUnit(metres, rulerFor(high, settings.units))
 
+type Held = Pick<Shapes['SettingsOut'], 'past_m' | 'capture'>
+
 export class Planning {
   plan = $state<Plan | null>(null)
   tab = $state<Tab>('putt')
+  /** The first putt of a lesson, as the schools held would have it. */
+  private first: Plan = FIRST
   /** The line is being proved: measured, or rolled both ways. */
   proving = $state(false)
   /** The plan of the lesson that this is, as it was last told to be kept; null before there is one. */
   kept = $state.raw<ToKeep | null>(null)
 
   /** The lesson's plan, or a first putt that suits most floors. */
-  begin(now: Shapes['StationOut'] | undefined, green_speed_ft: number): void {
-    this.plan = structuredClone(now ? planOf(now) : { ...FIRST, green_speed_ft })
+  begin(now: Shapes['StationOut'] | undefined, green_speed_ft: number, held?: Held): void {
+    this.first = { ...FIRST, past_m: held?.past_m ?? FIRST.past_m, capture: held?.capture ?? FIRST.capture }
+    this.plan = structuredClone(now ? planOf(now) : { ...this.first, green_speed_ft })
     const plan = now ? structuredClone(planOf(now)) : null
     this.kept = now && plan ? { id: now.id, replaces_id: now.replaces_id, plan, seen: [plan] } : null
   }
@@ -100,7 +105,7 @@ export class Planning {
   /** Whether anything was planned that is not kept yet. */
   touched(plan: Plan): boolean {
     // A plan nobody touched is none: the first putt of a lesson is offered, not laid.
-    const before = this.kept?.plan ?? { ...FIRST, green_speed_ft: plan.green_speed_ft }
+    const before = this.kept?.plan ?? { ...this.first, green_speed_ft: plan.green_speed_ft }
     return !same(filledFrom(plan, before), before)
   }
 

@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation'
   import { stamp } from '$lib/data/clock'
   import { about, type Shapes } from '$lib/data/client'
-  import { notesQuery } from '$lib/data/queries.svelte'
+  import { lessonQuery, notesQuery } from '$lib/data/queries.svelte'
   import { drawnChoices, named } from '$lib/data/vocabulary.svelte'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
@@ -12,6 +12,8 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import CueAndRoutine from './CueAndRoutine.svelte'
   import UnderChoice from './UnderChoice.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { USUAL, withFactors, type Under } from './under'
   import { startBlock } from './writes'
 
@@ -89,18 +91,22 @@
   const usualAsks = $derived([...before, ...needed, ...wanted])
   const asks = $derived(every.map((it) => it.note).filter((it) => tapped[it] ?? usualAsks.includes(it)))
   const toggle = (note: string) => (tapped[note] = !asks.includes(note))
-  // What is tapped there stays, also when a block comes meanwhile.
-  // svelte-ignore state_referenced_locally
-  let hole = $state<'hole' | 'none'>(like && !like.hole ? 'none' : 'hole')
-  // svelte-ignore state_referenced_locally
-  let path_model = $state<Shapes['BlockIn']['path_model']>(like?.path_model ?? '')
+  // What is tapped there stays, also when a block comes meanwhile; before that it is as in the block before, else as the
+  // school held says.
+  const lesson = lessonQuery(() => lessonId)
+  const schools = schoolsQuery(() => ({ lesson: lessonId }))
+  const held = $derived(schools.data?.settings)
+  let holeTapped = $state<'hole' | 'none' | null>(null)
+  const hole = $derived(holeTapped ?? ((like?.hole ?? held?.hole ?? true) ? 'hole' : 'none'))
+  let pathTapped = $state<Shapes['BlockIn']['path_model'] | null>(null)
+  const path_model = $derived(pathTapped ?? (like ? like.path_model : (held?.path ?? '')))
   // svelte-ignore state_referenced_locally
   let ball_ahead_m = $state(like?.ball_ahead_m ?? 0)
   const noted = $derived(
     hole === 'hole' ? asks : asks.filter((it) => !every.find((note) => note.note === it)?.needs_hole)
   )
-  const HOLES = drawnChoices<typeof hole>('putted')
-  const PATHS = drawnChoices<typeof path_model>('path')
+  const HOLES = drawnChoices<'hole' | 'none'>('putted')
+  const PATHS = drawnChoices<Shapes['BlockIn']['path_model']>('path')
 
   const starting = createWrite(
     (body: Shapes['BlockIn']) => startBlock(lessonId, body),
@@ -205,11 +211,17 @@
       >
     </summary>
     <div class="grid gap-3">
-      <Choice label="Putted" options={HOLES} small bind:value={hole} />
-      <Choice label="The path as this golfer means it" options={PATHS} small bind:value={path_model} />
+      <Choice label="Putted" options={HOLES} small bind:value={() => hole, (it) => (holeTapped = it)} />
+      <Choice
+        label="The path as this golfer means it"
+        options={PATHS}
+        small
+        bind:value={() => path_model, (it) => (pathTapped = it)}
+      />
       {#if path_model.startsWith('arc')}
         <LengthEntry of="ball_ahead_m" value={ball_ahead_m} onvalue={(m) => (ball_ahead_m = m)} />
       {/if}
+      {#if lesson.data}<SchoolsHere at="start" lesson={lessonId} golfer={lesson.data.golfer} />{/if}
     </div>
   </details>
   {#if error}<Trouble {error} />{/if}

@@ -42,6 +42,7 @@
   <div class="flex flex-wrap items-end gap-3 border-b-2 border-ink pb-1">
     <h1 class="wide mr-auto text-2xl">Aids</h1>
     <a class="button" href="/aids/bag">My bag and strictness…</a>
+    <a class="button" href="/aids/readers">Two readers…</a>
     <a class="button" href="/aids/string">String over the line…</a>
     <input class="entry w-64!" type="search" placeholder="Find an aid" aria-label="Find an aid" bind:value={search} />
   </div>

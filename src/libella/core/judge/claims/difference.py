@@ -131,12 +131,12 @@ def _of_levels(
 ) -> Difference:
     rng = np.random.default_rng(61)
     (mu_a, sigma_a), (mu_b, sigma_b) = (_drawn(it, rng) for it in levels)
-    apart_sd = _apart_sd(groups, about.name)
-    shift = mu_b - mu_a + rng.normal(0.0, 1.0, _DRAWN) * apart_sd
-    far, near = _limits(about, levels, by)
+    apart_by = apart_sd(groups, about.name)
+    shift = mu_b - mu_a + rng.normal(0.0, 1.0, _DRAWN) * apart_by
+    far, near = limits_between(about, levels, by)
     right, left = float((shift >= far).mean()), float((shift <= -far).mean())
     small = float((np.abs(shift) < near).mean())
-    proved = all(it.proved for it in levels) or apart_sd == 0.0
+    proved = all(it.proved for it in levels) or apart_by == 0.0
     call = weigh(right, left, small, clear=clear, can_be_clear=proved)
     shifted = _estimate(shift, np.ones(_DRAWN))
     if sigma_a is None or sigma_b is None:
@@ -192,7 +192,7 @@ def drawn(post: Posterior, n: int, rng: np.random.Generator) -> tuple[Floats, Fl
     return bias, np.exp(post.log_spread[column] + rng.uniform(-0.5, 0.5, n) * wide[1])
 
 
-def _apart_sd(groups: tuple[Group, Group], name: str) -> float:
+def apart_sd(groups: tuple[Group, Group], name: str) -> float:
     """What the difference is not known by beyond the readings: what both share falls out of it."""
     one, other = (shares_of([it for it in group.batches if it.counts.get(name)], name) for group in groups)
     parts: list[float] = []
@@ -205,7 +205,8 @@ def _apart_sd(groups: tuple[Group, Group], name: str) -> float:
     return math.hypot(*parts)
 
 
-def _limits(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple[float, float]:
+def limits_between(about: Quantity, levels: tuple[Level, Level], by: Weighing) -> tuple[float, float]:
+    """The same of two levels, at the spread both show."""
     spreads = [it.spread.value for it in levels if it.spread]
     if about.sides == "line":
         return limits_of(about, math.exp(float(np.mean(np.log(spreads)))) if spreads else by.spread_deg, by)

@@ -297,20 +297,52 @@ def _window(told: Sequence[Batch], about: Quantity, by: Weighing) -> Window:
     return Window(at, at)
 
 
-def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, proved: bool) -> Verdict | None:
+@dataclass(frozen=True, slots=True)
+class Chances:
+    """What a level's word hangs on.
+
+    Attributes
+    ----------
+    right, left, small : that it lies there by enough to matter, and that there is nothing to mend
+    own : as much of right and left as is the golfer's where the line is not proved
+    far, near : from where it matters, and under where there is nothing to mend; in putts of a hundred where `cost` says
+        what it costs, else in the quantity's unit
+    """
+
+    right: float
+    left: float
+    small: float
+    own: float
+    far: float
+    near: float
+    cost: float | None = None
+
+    def call(self, *, can_be_clear: bool) -> Verdict:
+        """The word they come to."""
+        right, left = self.own * self.right, self.own * self.left
+        return weigh(right, left, self.small, can_be_clear=can_be_clear, cost=self.cost)
+
+
+def chances_of(post: Posterior, about: Quantity, against: float, by: Weighing, *, proved: bool) -> Chances | None:
+    """What the word of a level hangs on; None of what nobody judges."""
     if not about.matter:
         return None
     matter = MATTERS[about.matter]
     own = 1.0 if proved else golfers_own(post.bias_quantile(0.5) - against, 0.0)
     if matter.by_cost and about.sides == "line":
         found = cost(post, by.mix, matter)
-        return weigh(own * found.right, own * found.left, found.small, can_be_clear=proved, cost=found.mean)
+        return Chances(found.right, found.left, found.small, own, matter.matters_from, matter.nothing_under, found.mean)
     far, near = matter.matters_from, matter.nothing_under
     if matter.by_cost:
         far, near = path_limits(by)
     small = post.bias_above(against - near) - post.bias_above(against + near)
     right, left = post.bias_above(against + far), 1 - post.bias_above(against - far)
-    return weigh(own * right, own * left, small, can_be_clear=proved)
+    return Chances(right, left, small, own, far, near)
+
+
+def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, proved: bool) -> Verdict | None:
+    found = chances_of(post, about, against, by, proved=proved)
+    return None if found is None else found.call(can_be_clear=proved)
 
 
 def path_limits(by: Weighing) -> tuple[float, float]:

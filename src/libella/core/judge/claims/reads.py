@@ -97,6 +97,15 @@ class Compared:
         )
 
 
+def asked_in(told: Sequence[Difference], whole: Compared) -> Difference | None:
+    """The one of a condition's differences that its comparison asked about; None where it was not read in both."""
+    asked = next((it for it in told if it.quantity.name == asked_of(whole.question, whole.of)), None)
+    if asked is None and whole.of == "aim" and told:
+        # Set down to be read against the ball's mark, say: that is the aim that was asked about.
+        return told[0]
+    return asked
+
+
 def asked_of(question: str, of: str) -> str:
     """The quantity that a comparison's question is about."""
     by_note = {"roll": "roll", "still": "still", "touch": "touch", "strike": "strike", "finish": "holed"}

@@ -3,15 +3,14 @@ they are counted at."""
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 from typing import Final
 
 import numpy as np
 
-from ...certainty.estimate import Estimate, estimated, normal
+from ...certainty.estimate import Estimate, estimated, normal, told_by
 from ...certainty.matter import MATTERS
-from ...certainty.verdict import Verdict
 from ...estimate import Posterior
 from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
@@ -252,8 +251,10 @@ class Case:
         call = called(right, left, small, missing, can_be_clear=self.proved, cost=weight.value)
         if self.line_first and call.names_direction:
             # What every link shares is the line's until a second proof says otherwise.
-            call = Verdict("open", call.side, min(call.probability, 0.79), call.cost)
-        return Finding(cause, weight, call, size, "deg", tuple(facts), missing)
+            call = replace(call, word="open", probability=min(call.probability, 0.79))
+        as_is = float(self.linked.as_it_is.mean())
+        inside = as_is, as_is + weight.value
+        return Finding(cause, weight, call, size, "deg", tuple(facts), missing, adds=told_by(adds), inside=inside)
 
     def by_gain(
         self, cause: Cause, gain: Floats, size: Estimate | None, missing: tuple[Missing, ...], *, kind: str = ""

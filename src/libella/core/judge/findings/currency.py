@@ -38,12 +38,13 @@ class Putts:
         return 100 * share_within(self.mix, self.bias + shift, self.spread if spread is None else spread)
 
     @cached_property
-    def _as_it_is(self) -> Floats:
+    def as_it_is(self) -> Floats:
+        """(N,) the same with nothing taken away; worked out once however many causes are weighed."""
         return self.share()
 
     def gain(self, shift: float) -> Floats:
         """(N,) what shifting every start by so much brings; negative where it costs."""
-        return self.share(shift) - self._as_it_is
+        return self.share(shift) - self.as_it_is
 
 
 def weight_of(gain: Floats) -> Estimate:

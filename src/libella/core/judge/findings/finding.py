@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ...certainty.estimate import Estimate
-from ...certainty.verdict import LIKELY, Verdict, weigh
+from ...certainty.verdict import LIKELY, Grounds, Verdict, weigh
 from ...measure.side import Side
 from ..ledger.entry import Place
 
@@ -68,6 +68,10 @@ class Finding:
     explained_by: Cause | None = None
     halves: tuple[Estimate, ...] = ()
     """Of a compensation: what taking away the aim alone, and the stroke alone, brings."""
+    adds: Estimate | None = None
+    """What it adds to the start, degrees; None of what is told by its cost alone."""
+    inside: tuple[float, float] | None = None
+    """Putts of a hundred that start inside as it is, and with it taken away; None where it was not counted so."""
 
     @property
     def is_named(self) -> bool:
@@ -91,7 +95,8 @@ def called(
     if missing:
         # However it looks, it was not read well enough to be named, nor to be ruled out.
         strongest = max(right, left)
-        return Verdict("open", "right" if right >= left else "left", min(strongest, LIKELY), cost)
+        by = Grounds(right, left, small, can_be_clear)
+        return Verdict("open", "right" if right >= left else "left", min(strongest, LIKELY), cost, by)
     return weigh(right, left, small, can_be_clear=can_be_clear, cost=cost)
 
 

@@ -133,7 +133,9 @@ def judged(case: Case) -> Findings:
     if starts is not None and _may_stay(case, starts):
         for cause in _OFFSETS:
             if found[cause].is_named:
-                left = Verdict("none", found[cause].call.side, starts.call.probability, 0.0)
+                left = replace(
+                    found[cause].call, word="none", probability=starts.call.probability, cost=0.0, grounds=None
+                )
                 found[cause] = replace(found[cause], call=left, kind="stays")
     for cause, by in _explained(found, case).items():
         found[cause] = replace(found[cause], explained_by=by)
@@ -154,6 +156,10 @@ def _place(it: Finding, case: Case) -> tuple[int, float, int]:
         group = -1
     # Of questions the likelier first, and what something speaks for before what nobody looked at.
     size = -it.importance if group < 2 else -(it.hinted + it.call.probability + 0.01 * min(it.importance, 20.0))
+    first = case.ledger.schools.settings.causes
+    if group == 2 and not it.hinted and it.cause in first:
+        # Where nothing read speaks for any of them, the school says what is looked at first.
+        size -= 1 - first.index(it.cause) / len(first)
     return group, size, list(RULES).index(it.cause)
 
 
@@ -195,6 +201,6 @@ def _may_stay(case: Case, starts: Starts | None) -> bool:
     it = case.ledger
     level = case.level("face") or case.level("address")
     aimed = level.spread if level else None
-    if not it.band.offset_may_stay or aimed is None or starts is None:
+    if "face_offset" not in it.schools.stays or aimed is None or starts is None:
         return False
     return starts.call.word == "none" and aimed.value <= it.band.spread_deg["face_aim"]

@@ -10,9 +10,11 @@ from ...estimate.cost import Mix
 from ...golfer.band import Band
 from ...golfer.hand import Hand
 from ...golfer.level import Level
+from ...golfer.wording import Wording
 from ...measure.interval import Interval
 from ...measure.side import Side
 from ...measure.window import Window
+from ...schools.held import NONE_HELD, Schools
 from ...start.stroke import UNZEROED_DEG
 from .factors import GUIDED, Levels, is_guided, moving
 from .quantity import quantity
@@ -113,7 +115,7 @@ class Batch:
     day : when, in days
     label : what the coach calls it; decides nothing
     levels : the factors that were not as usual
-    noise : reading noise by quantity, one standard deviation
+    noise : reading noise by quantity, one standard deviation; misread : the share of notes that are wrong, by quantity
     sources : what its readings share, by quantity
     fitted : levels worked out by their own step
     proved : its line was measured a second way, or it was read against none
@@ -128,6 +130,7 @@ class Batch:
     label: str = ""
     lesson: str = ""
     noise: Mapping[str, float] = field(default_factory=dict[str, float])
+    misread: Mapping[str, float] = field(default_factory=dict[str, float])
     sources: Mapping[str, tuple[Source, ...]] = field(default_factory=dict[str, tuple[Source, ...]])
     fitted: Mapping[str, Fitted] = field(default_factory=dict[str, Fitted])
     putted: Putted | None = None
@@ -165,7 +168,9 @@ class Batch:
 
     def noted_with_weight(self, name: str) -> list[tuple[str, float]]:
         """The same, each with as much of a whole note it counts."""
-        return [(value, it.weight) for it in self.events if isinstance(value := it.values.get(name), str)]
+        # Of two readers who disagree one is wrong: what may be wrong tells so much less.
+        counts = 1 - 2 * min(self.misread.get(name, 0.0), 0.5)
+        return [(value, it.weight * counts) for it in self.events if isinstance(value := it.values.get(name), str)]
 
 
 @dataclass(frozen=True, slots=True)
@@ -189,6 +194,7 @@ class Ledger:
     proof : what a second check found
     level, band : of the golfer, and what counts as fine there
     tools : what the coach's bag holds, by kind of part; None where nothing was said of the bag
+    schools : that are held of this golfer; wording : how things are put to them
     """
 
     hand: Hand
@@ -202,6 +208,8 @@ class Ledger:
     proof: SecondProof | None = None
     line_deg: float | None = None
     tools: frozenset[str] | None = None
+    schools: Schools = NONE_HELD
+    wording: Wording = "dense"
 
     @property
     def toe_sign(self) -> int:

@@ -11,6 +11,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { planQuery } from '$lib/change/queries.svelte'
+  import Expected from '$lib/change/Expected.svelte'
   import OnTheCourse from '$lib/change/OnTheCourse.svelte'
   import PlanWeeks from '$lib/change/PlanWeeks.svelte'
   import GolfersLine from '$lib/judge/GolfersLine.svelte'
@@ -53,8 +54,9 @@
         </p>
         {#if who.notes}<p class="mt-1 max-w-prose text-faded">{who.notes}</p>{/if}
       </div>
-      <div class="flex gap-2">
+      <div class="flex flex-wrap gap-2">
         <a class="button" href="/logbook?golfer={who.id}">Logbook</a>
+        <a class="button" href="/golfers/{who.id}/schools">Schools</a>
         <button class="button" onclick={() => (noting = true)}>Change</button>
         <button class="button primary min-h-14 px-6 text-lg" onclick={() => (starting = true)}>Start lesson</button>
       </div>
@@ -106,6 +108,7 @@
         </p>
         <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">Set-up cards</h2>
         <CardList golferId={who.id} />
+        <Expected golfer={who} />
         <OnTheCourse golferId={who.id} />
         <InHand golferId={who.id} />
         <Photos golferId={who.id} />

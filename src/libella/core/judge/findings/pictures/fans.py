@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from typing import Final
 
 from ....certainty.estimate import Estimate
+from ....drawing import rays
 from ....drawing.scene import Area, Circle, Curve, Label, Line, Ray, Role, Shape
 from ....measure.constants import HOLE_M
 from ....measure.side import side_of
@@ -24,7 +25,7 @@ _FAINT: Final = 2
 
 def across(deg: float, times: int, long: float = LONG) -> float:
     """How far beside the hole an angle ends."""
-    return long * math.tan(math.radians(deg)) * times
+    return rays.across(long, deg, times)
 
 
 def times_for(degs: Iterable[float], tall: float = TALL) -> int:

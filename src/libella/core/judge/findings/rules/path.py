@@ -4,6 +4,7 @@ from typing import Final
 
 from ....measure.interval import Interval
 from ....measure.side import Side, side_of
+from ...claims.level import Level
 from ..case import Case
 from ..finding import Fact, Finding, needs
 from ..pictures.drawn import link
@@ -14,6 +15,9 @@ TURNED_DEG: Final = 1.0
 """From where a body line counts as turned (handbook 5): an opinion."""
 _BODY: Final = ("feet", "knees", "hips", "forearms", "shoulders", "chest")
 _PARALLEL_DEG: Final = 0.5
+_REPEATS_DEG: Final = 2.0
+_REPEATED: Final = 3
+"""So many set-ups within so much repeat: opinions."""
 
 
 def find(case: Case) -> Finding:
@@ -56,10 +60,18 @@ def _body(case: Case, name: str) -> list[Fact]:
         last.low_or_none is not None and last.low >= -_PARALLEL_DEG and last.high <= _PARALLEL_DEG
     ):
         return []
+    if _may_stay(case, level, len(values)):
+        return [Fact("body_stays", "against", None, number=len(values), at=told[-1].place, name=name, side=side)]
     path = case.level("path")
     speaks = "for" if path is None or side_of(path.bias.value) == side else "against"
     size = None if by_side or level is None else level.bias
     return [Fact("body_turned", speaks, size, number=len(values), at=told[-1].place, name=name, side=side)]
+
+
+def _may_stay(case: Case, level: Level | None, times: int) -> bool:
+    """The school's: a body line that is turned by as much every time is left alone."""
+    repeats = level is not None and level.spread is not None and level.spread.value <= _REPEATS_DEG
+    return "body_lines" in case.ledger.schools.stays and times >= _REPEATED and repeats
 
 
 RULE = Rule(

@@ -27,7 +27,8 @@ def find(case: Case) -> Finding:
     middle = float(np.median(off))
     far, near = case.matters_deg
     mix, spread = case.ledger.mix, case.spread
-    lost = 100 * (share_within(mix, np.zeros(1), spread) - share_within(mix, off, spread))
+    straight, along = 100 * share_within(mix, np.zeros(1), spread), 100 * share_within(mix, off, spread)
+    lost = straight - along
     chance = float((off * math.copysign(1.0, middle) >= far).mean())
     right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
     weight = weight_of(lost)
@@ -36,7 +37,9 @@ def find(case: Case) -> Finding:
     if proof is not None:
         facts = [Fact("second_proof", "for" if call.names_direction else "against", proof.off, at=proof.at)]
     size = proof.off if proof else told_by(off) if case.line_first else None
-    return Finding("rig", weight, call, size, "deg", tuple(facts), missing, kind="first" if case.line_first else "")
+    inside = float(np.mean(along)), float(np.mean(straight))
+    kind = "first" if case.line_first else ""
+    return Finding("rig", weight, call, size, "deg", tuple(facts), missing, kind=kind, adds=told_by(off), inside=inside)
 
 
 def _shared(case: Case) -> list[Fact]:

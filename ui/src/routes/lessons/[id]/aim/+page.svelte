@@ -10,6 +10,7 @@
   import type { Shapes } from '$lib/data/client'
   import { instrumentsQuery, lessonQuery } from '$lib/data/queries.svelte'
   import { named as cueNamed } from '$lib/data/vocabulary.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -113,6 +114,9 @@
           </div>
         </article>
       {/each}
+      {#if lesson.data}<div class="mt-6">
+          <SchoolsHere at="aim" lesson={id} golfer={lesson.data.golfer} />
+        </div>{/if}
     {/if}
   {:else}
     <Coming page what="The aim" />

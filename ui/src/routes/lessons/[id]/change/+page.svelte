@@ -15,6 +15,8 @@
   import Picture from '$lib/drawing/Picture.svelte'
   import { findingsQuery } from '$lib/judge/queries.svelte'
   import { lessonQuery } from '$lib/data/queries.svelte'
+  import SchoolMark from '$lib/schools/SchoolMark.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import { createWrite } from '$lib/data/write.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -28,6 +30,8 @@
   let another = $state(false)
   const choosing = $derived(another || (it !== undefined && held.length === 0))
 
+  /** By which schools the changes of a finding stand in their order. */
+  const decided = (offer: Shapes['OfferOut']) => [...new Set(offer.proposals.flatMap((one) => one.decided_by))]
   let telling = $state(false)
   let wording = $state(false)
   type Own = Pick<Required<Shapes['ChosenIn']>, 'what' | 'feel' | 'kind' | 'asks'>
@@ -63,6 +67,11 @@
         {#each it.offers as offer (offer.cause)}
           <section class="mt-4" data-offer={offer.cause}>
             <h2 class="border-b-2 border-ink pb-1 text-lg font-semibold"><Said text={offer.words} /></h2>
+            {#each decided(offer) as of (of)}<SchoolMark
+                {of}
+                whose={{ lesson: id }}
+                golfer={lesson.data.golfer}
+              />{/each}
             <div class="mt-2 grid gap-2 sm:grid-cols-2">
               {#each offer.proposals as one (one.code)}
                 <button
@@ -84,6 +93,7 @@
                   {#if one.school}<span class="text-sm leading-snug font-normal text-faded"
                       >{one.school}; others: {one.rival}</span
                     >{/if}
+                  {#if one.proved}<span class="text-sm leading-snug font-semibold" data-proved>{one.proved}</span>{/if}
                   {#if one.caution}<span class="text-sm leading-snug font-normal">{one.caution}</span>{/if}
                 </button>
               {/each}
@@ -105,7 +115,9 @@
           {#each dropped as one (one.id)}<HeldChange held={one} lessonId={id} sheet={lesson.data} />{/each}
         </details>
       {/if}
+      <div class="mt-4"><SchoolsHere at="change" lesson={id} golfer={lesson.data.golfer} /></div>
       <PlanWeeks golferId={lesson.data.golfer.id} lessonId={id} />
+      <div class="mt-4"><SchoolsHere at="keep" lesson={id} golfer={lesson.data.golfer} /></div>
       <p class="mt-4 flex flex-wrap gap-2">
         <a class="button" href="/lessons/{id}/keep">The sheet to take home…</a>
         <a class="button" href="/drills?golfer={lesson.data.golfer.id}&lesson={id}">All drills…</a>

@@ -19,6 +19,7 @@
   import { leversQuery, sightsQuery } from '$lib/see/queries.svelte'
   import { askOn, leaveTest } from '$lib/see/writes'
   import FirstLook from '$lib/see/FirstLook.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
   import type { Shapes } from '$lib/data/client'
 
@@ -133,4 +134,7 @@
       {/each}
     {/if}
   {/if}
+  {#if !open && part && lesson.data}<div class="mt-6">
+      <SchoolsHere at="see" lesson={id} golfer={lesson.data.golfer} />
+    </div>{/if}
 </div>

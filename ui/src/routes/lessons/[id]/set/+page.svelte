@@ -29,6 +29,8 @@
   import PuttEntries from '$lib/set/PuttEntries.svelte'
   import { lineNowQuery } from '$lib/judge/queries.svelte'
   import { previewQuery } from '$lib/set/queries.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import RigEntries from '$lib/set/RigEntries.svelte'
   import SavedStations from '$lib/set/SavedStations.svelte'
   import { keepPlan, pickPlan, planOnItsWay, readCautions } from '$lib/set/writes'
@@ -42,11 +44,13 @@
   const line = lineNowQuery(() => lesson.data?.golfer.id ?? '')
   const sheet = $derived(lesson.data)
   const known = $derived(instruments.data ?? [])
+  const schools = schoolsQuery(() => ({ lesson: id }))
   let proposing = $state(false)
 
   const planning = new Planning()
   $effect(() => {
-    if (!sheet || untrack(() => planning.plan)) return
+    // A first putt is as the schools held would have it: they are known as soon as the lesson, or not at all.
+    if (!sheet || schools.isLoading || untrack(() => planning.plan)) return
     const asked = page.url.searchParams.get('plan')
     const told = asked ? null : untrack(() => planOnItsWay(id))
     if (told?.plan) planning.goOn(told.plan)
@@ -54,7 +58,8 @@
       const which = asked ?? told?.id
       planning.begin(
         sheet.stations.find((it) => (which ? it.id === which : it.current)),
-        sheet.lesson.green_speed_ft
+        sheet.lesson.green_speed_ft,
+        schools.data?.settings
       )
     }
     const left = takeDraft(id)
@@ -274,6 +279,8 @@
           again={() => preview.refetch()}
           prove={planning.tab === 'proof' ? null : () => planning.prove()}
         />
+        <!-- Once the findings above stand: it would slide away under a finger. -->
+        {#if seen}<SchoolsHere at="set" lesson={id} golfer={sheet.golfer} />{/if}
         <Cautions at="lesson" lesson={id} besides={seen?.cautions ?? []} />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
@@ -327,6 +334,7 @@
     proofOf={planning.known(sheet.stations)}
     level={sheet.golfer.level}
     hand={sheet.golfer.hand}
+    golfer={sheet.golfer.id}
     expected={line.data?.spread_deg}
     use={(it) => planning.take(it)}
   />

@@ -10,6 +10,7 @@
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import Photos from '$lib/keep/Photos.svelte'
+  import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import { lessonQuery } from '$lib/data/queries.svelte'
   import NoteEntry from '$lib/stand/NoteEntry.svelte'
   import WhatToNote from '$lib/stand/WhatToNote.svelte'
@@ -160,6 +161,9 @@
         {/if}
       </div>
     </div>
+    {#if lesson.data}<div class="mt-5">
+        <SchoolsHere at="stand" lesson={id} golfer={lesson.data.golfer} />
+      </div>{/if}
     {#if lesson.data}<Photos golferId={lesson.data.golfer.id} lessonId={id} />{/if}
     <WhatToNote bind:open={choosing} entries={entries.data ?? []} {wanted} want={(names) => wanting.mutate(names)} />
   {:else}

@@ -1,0 +1,77 @@
+"""Whatever a lesson or a block says, opened: what it rests on, what was left out, how its word came about, what would
+change it most."""
+
+from collections.abc import Mapping
+
+from fastapi import APIRouter, Query
+from pydantic import BaseModel, Field
+
+from ...core.golfer.hand import Hand
+from ...core.judge.explained.every import Opener, of_block, of_lesson
+from ...lessons.desk.problem import NotFound
+from ...lessons.judge import blocks
+from ...lessons.judge.findings import judge_whole
+from ...words.judge.explained.opened import ReadingWords, opened_said
+from ..base.shapes import UUID, AtDesk, InUnits, Words200
+
+router = APIRouter(tags=["explained"])
+
+
+class RestsOut(BaseModel):
+    """A reading it rests on, with where it was tapped."""
+
+    words: str
+    weight: float = Field(description="as much of a whole reading as it counts")
+    step: str
+    at: str = Field(description="the block, series or set-up it was read in")
+    id: str
+
+
+class ExplainedOut(BaseModel):
+    name: str
+    says: str = Field(description="what is said, as it is said")
+    rests: str
+    readings: list[RestsOut]
+    left_out: list[str]
+    sums: list[str] = Field(description="what was believed before, the numbers, how the word follows")
+    moves: list[str] = Field(description="what would change it most, the most first")
+
+
+@router.get("/lessons/{id}/explained")
+def of_a_lesson(
+    desk: AtDesk, id: UUID, claim: Words200 = Query(description="its key"), units: InUnits = "metric"
+) -> ExplainedOut:
+    """Open what a lesson says."""
+    with desk.together() as whole:
+        it = judge_whole(whole, id)
+    return _opened(of_lesson(it.ledger, it.judged), claim, it.ledger.hand, units)
+
+
+@router.get("/blocks/{id}/explained")
+def of_a_block(
+    desk: AtDesk, id: UUID, claim: Words200 = Query(description="its key"), units: InUnits = "metric"
+) -> ExplainedOut:
+    """Open what is said of a block's putts."""
+    with desk.together() as whole:
+        it = blocks.read_of_block(whole, id)
+    return _opened(of_block(it.ledger, it.claims, it.case), claim, it.hand, units)
+
+
+def _opened(every: Mapping[str, Opener], key: str, hand: Hand, units: InUnits) -> ExplainedOut:
+    if key not in every:
+        raise NotFound("claim")
+    it = opened_said(every[key](), hand, units)
+    return ExplainedOut(
+        name=it.name,
+        says=it.says,
+        rests=it.rests,
+        readings=[_rests(one) for one in it.readings],
+        left_out=list(it.left_out),
+        sums=list(it.sums),
+        moves=list(it.moves),
+    )
+
+
+def _rests(it: ReadingWords) -> RestsOut:
+    step, at = (it.at.step, it.at.id) if it.at else ("", "")
+    return RestsOut(words=it.words, weight=it.weight, step=step, at=at, id=it.id)

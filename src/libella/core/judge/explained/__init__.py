@@ -1,0 +1,1 @@
+"""Why a lesson says what it says: whatever it says, opened."""

@@ -1,0 +1,105 @@
+"""What a golfer may expect on the course, from everything that was read of starts, finishes and reads."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Final
+from uuid import UUID
+
+from ...core.change.made import MadeAt
+from ...core.change.retest import Retest
+from ...core.course.chance import Green
+from ...core.course.outlook import DRAWN, Outlook, changed_by, outlook, read_error, starter_of
+from ...core.course.roller import Finish, roller
+from ...core.green.capture import longest_past
+from ...core.judge.golfers_line import GolfersLine
+from ...core.judge.ledger.entry import Batch
+from ...core.measure.interval import Interval
+from ..desk.desk import Desk
+from ..golfer.golfers import golfer
+from ..golfer.schools import schools_of
+from ..judge.bands import band_for
+from ..judge.golfers_line import golfers_lines
+from ..judge.ledger import every_batch
+from ..lesson.lessons import every_lesson_of
+from .changes import Change, changes_held
+from .on_the_course import on_the_course
+
+_FEWEST: Final = 5
+"""Starts below which nothing is predicted."""
+
+
+@dataclass(frozen=True, slots=True)
+class Expected:
+    """What may be expected, and from what it is told.
+
+    Attributes
+    ----------
+    outlook : None where too few starts were read
+    starts : how many were; green : the one it is told for
+    change : the change set beside it; None where none was retested by its starts
+    """
+
+    outlook: Outlook | None
+    starts: int
+    green: Green
+    change: Change | None
+    made: Sequence[MadeAt]
+
+
+def expected(desk: Desk, golfer_id: UUID) -> Expected:
+    """What a golfer may expect."""
+    who = golfer(desk, golfer_id)
+    schools = schools_of(desk, who)
+    lessons = [it for it in every_lesson_of(desk, golfer_id) if it[0].hand == who.hand]
+    speed = lessons[-1][0].green_speed_ft if lessons else 10.0
+    green = Green(speed, schools.settings.capture or "rim_assisted")
+    made = on_the_course(desk, golfer_id).made
+    line = _starts(golfers_lines(desk, golfer_id, starts_only=True).lines)
+    if line is None or line.spread is None or line.readings < _FEWEST:
+        return Expected(None, line.readings if line else 0, green, None, made)
+    band = band_for(desk, who.level, schools)
+    batches = list(every_batch(desk, who, lessons, band.spread_deg["start"], starts_only=True))
+    reads = [it.putted.read_off.value for it in batches if it.putted and it.putted.read_off is not None]
+    starter = starter_of(line.now, line.spread, read_error(reads))
+    change, retest = _retested(changes_held(desk, golfer_id))
+    found = outlook(
+        starter,
+        changed_by(starter, retest) if retest else None,
+        roller(_finishes(batches, green), DRAWN),
+        green,
+        made,
+        len(reads),
+    )
+    return Expected(found, line.readings, green, change, made)
+
+
+def _starts(lines: Sequence[GolfersLine]) -> GolfersLine | None:
+    """The line of the starts with nothing in view; else the one there is."""
+    told = [it for it in lines if it.quantity.name == "start" and it.beyond is None]
+    return next((it for it in told if not it.guided), told[0] if told else None)
+
+
+def _finishes(batches: Sequence[Batch], green: Green) -> list[Finish]:
+    """Putts of blocks in which it was noted how far past the hole they ended. One that was holed says that it got
+    there, and no faster than the hole takes it: without them the finishes would be those of misses alone."""
+    holed = Interval(0.0, longest_past(green.speed_ft, green.capture))
+    found: list[Finish] = []
+    for it in batches:
+        if it.putted is None or not it.putted.hole or not it.counts.get("roll_past"):
+            continue
+        for event in it.events:
+            past = holed if event.values.get("holed") == "holed" else event.values.get("roll_past")
+            if isinstance(past, Interval):
+                found.append(Finish(it.putted.distance_m, past))
+    return found
+
+
+def _retested(held: Sequence[Change]) -> tuple[Change | None, Retest | None]:
+    """The newest change that stands and was retested by its starts, with what its retests say together."""
+    for it in held:
+        if it.tested.standing in ("dropped", "untested") or it.beside:
+            continue
+        told = it.tested.together or next((one for one in reversed(it.tested.retests) if one.final), None)
+        if told is not None and told.ways is not None:
+            return it, told
+    return None, None

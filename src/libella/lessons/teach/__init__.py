@@ -1,0 +1,1 @@
+"""Teaching drawings, with the golfer's own numbers at the start."""

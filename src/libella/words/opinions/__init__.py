@@ -1,0 +1,1 @@
+"""Opinions: every number that nobody measured, on one page."""

@@ -1,0 +1,1 @@
+"""Teaching drawings, in words."""

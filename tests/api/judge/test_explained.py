@@ -1,0 +1,65 @@
+"""A claim opened over the wire: its readings lead to where they were tapped, its numbers give its word."""
+
+import re
+
+from fastapi.testclient import TestClient
+
+from libella.api.app import create_app
+from libella.store.server.database import connect
+
+from ...conftest import demo_database
+from .test_findings import found, putted
+
+
+def test_every_claim_of_a_lesson_opens_and_a_voided_putt_is_named(coach):
+    lesson = coach.lesson()
+    block = putted(coach, lesson, [0.03 + 0.005 * (n % 3 - 1) for n in range(12)])
+    id = coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["readings"][-1]["id"]
+    coach.put(f"/readings/{id}/voided", reason="talked")
+    [row] = found(coach, lesson)["read"]
+    why = coach.get(f"/lessons/{lesson['id']}/explained", claim=row["key"])
+    assert why["says"] == row["words"] and len(why["readings"]) == row["count"] == 11
+    assert all(one["at"] == block["id"] and one["step"] == "start" for one in why["readings"])
+    assert why["left_out"] == ["Left out: 1 reading that was voided."]
+    assert why["moves"] and re.search(r"clear|likely|mend|tell yet", why["sums"][-1])
+    feet = coach.get(f"/lessons/{lesson['id']}/explained", claim=row["key"], units="feet")
+    assert not re.search(r"[0-9] (mm|cm|m)[ .,]", " ".join([*feet["sums"], *feet["moves"]]))
+    coach.get(f"/lessons/{lesson['id']}/explained", 404, claim="clouds")
+
+
+def test_what_is_said_of_a_block_alone_opens_by_its_putts(coach):
+    lesson = coach.lesson()
+    block = putted(coach, lesson, [0.03 + 0.005 * (n % 3 - 1) for n in range(12)])
+    putted(coach, lesson, [-0.03 + 0.005 * (n % 3 - 1) for n in range(6)])
+    [row] = [it for it in coach.get(f"/blocks/{block['id']}/read")["read"] if it["quantity"] == "start"]
+    why = coach.get(f"/blocks/{block['id']}/explained", claim=row["key"])
+    assert why["says"] == row["words"] and len(why["readings"]) == row["count"] == 12
+    coach.get(f"/blocks/{block['id']}/explained", 404, claim="cause:path")
+
+
+def test_on_the_demo_whatever_is_said_opens_and_says_the_same(cluster):
+    engine, kinds = connect(demo_database(cluster)), set()
+    with TestClient(create_app(engine), base_url="http://localhost") as client:
+        for one in client.get("/api/golfers").json()["items"]:
+            lessons = client.get(f"/api/golfers/{one['golfer']['id']}/lessons").json()["items"]
+            lesson = lessons[0]["lesson"]["id"]
+            found = client.get(f"/api/lessons/{lesson}/findings").json()
+            said = {row["key"]: row["words"] for row in found["read"]}
+            said |= {f"cause:{it['cause']}": it["words"] for it in [*found["first"], *found["more"]]}
+            said |= {key: "" for key in [*found["why"], *(it["why"] for it in found["links"])] if key not in said}
+            pairs = [pair for it in found["compared"] for pair in it["compared"]["pairs"]]
+            said |= {key: words for it in pairs for key, words in zip(it["why"][1:], it["others"], strict=True)}
+            said |= {it["why"][0]: "" for it in pairs}
+            said |= {"finishes": found["pace"]} if found["pace"] else {}
+            said |= {"growth": found["growth"]} if found["growth"] else {}
+            for key, words in said.items():
+                if not key:
+                    continue
+                answer = client.get(f"/api/lessons/{lesson}/explained", params={"claim": key})
+                assert answer.status_code == 200, (key, answer.text)
+                why = answer.json()
+                assert words in ("", why["says"]), key
+                assert why["sums"] and (why["readings"] or key.startswith("cause:")), key
+                kinds.add(key.split(":")[0].split("|")[0])
+    engine.dispose()
+    assert kinds >= {"cause", "pair", "start", "face", "finishes"}
