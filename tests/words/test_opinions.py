@@ -45,6 +45,6 @@ def test_its_value_is_the_one_that_counts_and_has_its_unit(it):
 
 def test_a_value_follows_the_constant(monkeypatch):
     it = next(one for one in OPINIONS if one.source == "certainty.verdict.CLEAR")
-    assert it.value_said("metric") == "95 in a hundred"
+    assert it.value_said("metric") == "95 of a hundred"
     monkeypatch.setattr("libella.core.certainty.verdict.CLEAR", 0.9)
-    assert it.value_said("metric") == "90 in a hundred"
+    assert it.value_said("metric") == "90 of a hundred"

@@ -51,7 +51,7 @@ def _deg(value: float, units: Units) -> str:
 
 
 def _share(value: float, units: Units) -> str:
-    return f"{100 * value:g} in a hundred"
+    return f"{100 * value:g} of a hundred"
 
 
 def _metres(value: float, units: Units) -> str:
@@ -111,7 +111,7 @@ def _by_unit(value: Any, units: Units) -> str:
 
 def _matters(value: dict[str, Matter], units: Units) -> str:
     def size(it: Matter, n: float) -> str:
-        return f"{n:g} putts in a hundred" if it.unit == "putts_in_100" else _in(it.unit, n, units)
+        return f"{n:g} putts of a hundred" if it.unit == "putts_in_100" else _in(it.unit, n, units)
 
     def one(it: Matter) -> str:
         return f"from {size(it, it.matters_from)}, nothing under {size(it, it.nothing_under)}"
@@ -128,11 +128,11 @@ def _first_putts(value: Any, units: Units) -> str:
 
 
 def _likely(value: Any, units: Units) -> str:
-    return ", ".join(f"{size:g} ({100 * chance:.0f} in a hundred)" for size, chance in value)
+    return ", ".join(f"{size:g} ({100 * chance:.0f} of a hundred)" for size, chance in value)
 
 
 def _grows(value: Any, units: Units) -> str:
-    return f"{tape(value[0], units)}, and {100 * value[1]:g} in a hundred of the length"
+    return f"{tape(value[0], units)}, and {100 * value[1]:g} of a hundred of the length"
 
 
 def _sds(value: tuple[float, ...], units: Units) -> str:

@@ -11,6 +11,7 @@
   import { createWrite } from '$lib/data/write.svelte'
   import { sideHeight } from '$lib/drawing/page'
   import Stage from '$lib/drawing/Stage.svelte'
+  import Coming from '$lib/base/Coming.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import PlanComparison from '$lib/start/PlanComparison.svelte'
   import { offeredUnder } from '$lib/start/under'
@@ -49,18 +50,16 @@
 
   const planning = new Planning()
   $effect(() => {
-    // A first putt is as the schools held would have it: they are known as soon as the lesson, or not at all.
-    if (!sheet || schools.isLoading || untrack(() => planning.plan)) return
+    if (!sheet || untrack(() => planning.plan)) return
     const asked = page.url.searchParams.get('plan')
     const told = asked ? null : untrack(() => planOnItsWay(id))
     if (told?.plan) planning.goOn(told.plan)
     else {
       const which = asked ?? told?.id
-      planning.begin(
-        sheet.stations.find((it) => (which ? it.id === which : it.current)),
-        sheet.lesson.green_speed_ft,
-        schools.data?.settings
-      )
+      const stands = sheet.stations.find((it) => (which ? it.id === which : it.current))
+      // A first putt is as the schools held would have it: they are known as soon as the lesson, or not at all.
+      if (!stands && schools.isLoading) return
+      planning.begin(stands, sheet.lesson.green_speed_ft, schools.data?.settings)
     }
     const left = takeDraft(id)
     if (left && !asked) planning.plan = left
@@ -338,4 +337,6 @@
     expected={line.data?.spread_deg}
     use={(it) => planning.take(it)}
   />
+{:else if sheet}
+  <Coming page what="The putt" />
 {/if}
