@@ -51,7 +51,7 @@ def further(readings, station, occasion, *, planned):
 
 
 def aim_found(readings, link, putt, hand, units, **more):
-    more.setdefault("mix", usual_mix(putt, USUAL))
+    more.setdefault("mix", usual_mix(putt, USUAL()))
     it = links.aim_found(readings, link, putt, hand, **more)
     return Said(it, aim_words(it, units))
 

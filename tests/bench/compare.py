@@ -13,7 +13,7 @@ from libella.core.set.station import Station
 from libella.core.simulated.golfer import SimulatedGolfer
 
 STATION = Station(Putt(2.5, 0.3, 10), lay("board", {}), Proof("tape", doubt_m=0.0015))
-BY = Weighing(usual_mix(STATION.putt, USUAL), 0.85, 0.9)
+BY = Weighing(usual_mix(STATION.putt, USUAL()), 0.85, 0.9)
 PLAYED = 300
 
 

@@ -25,7 +25,7 @@ SIDES = (0.5, 0.05, 0.95)
 
 def read_of(rng, bias, spread):
     """The posterior of a lesson of starts, read to half a millimetre at a metre."""
-    found = posterior([Interval(it - 0.03, it + 0.03) for it in rng.normal(bias, spread, PUTTS)], START)
+    found = posterior([Interval(it - 0.03, it + 0.03) for it in rng.normal(bias, spread, PUTTS)], START())
     return Estimate(*map(found.bias_quantile, SIDES)), Estimate(*map(found.spread_quantile, SIDES))
 
 

@@ -24,8 +24,8 @@ def held(station: Station, putts: int, rng: np.random.Generator, spread: float |
     edges = [it.high for it in zones[:-1]]
     found = np.zeros(2)
     for _ in range(blocks):
-        bias = rng.normal(START.bias_mean, START.bias_sd)
-        sd = spread or float(np.exp(rng.normal(np.log(START.spread_median), START.spread_log_sd)))
+        bias = rng.normal(START().bias_mean, START().bias_sd)
+        sd = spread or float(np.exp(rng.normal(np.log(START().spread_median), START().spread_log_sd)))
         starts = rng.normal(bias, sd, putts)
         lapsed = rng.random(putts) < LAPSE_SHARE
         starts[lapsed] = rng.uniform(-10, 10, int(lapsed.sum()))

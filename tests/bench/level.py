@@ -44,7 +44,7 @@ def main() -> None:
     print("asked: step likely in at least 75 %; none: likely in at most 20 %, clear in at most 4 %")
     many = [LineBlock(n / 2, (rng.normal(), 0.3), (rng.normal(0, 0.3), 0.2), n // 2, n // 2, 0.1) for n in range(300)]
     noted = [Change(50.0, "new putter"), Change(100.0, "eyes in")]
-    mix, took = usual_mix(Putt(2.0, 0.35, 10), USUAL), []
+    mix, took = usual_mix(Putt(2.0, 0.35, 10), USUAL()), []
     for _ in range(5):
         began = time.perf_counter()
         golfers_line([LineKey("start", ())], many, noted, Window(1.5, 1.5), mix)

@@ -34,7 +34,7 @@ def words(
     for _ in range(blocks):
         off = rng.normal(0, rig_sd) if rig_sd else 0.0
         starts = rng.normal(bias + off, SPREAD, putts)
-        post = posterior([zones[n] for n in np.searchsorted(edges, starts)], START).blurred(rig_sd)
+        post = posterior([zones[n] for n in np.searchsorted(edges, starts)], START()).blurred(rig_sd)
         new[_named(verdict(summarise(post, window)), bias)] += 1
         old[_named(_by_quarter(post, window), bias)] += 1
     return new, old

@@ -113,7 +113,7 @@ def lesson(truth: Truth, size: Size, rng: np.random.Generator) -> Ledger:
     found = normal(off + float(rng.normal(0, 0.1)), 0.1) if size.second_proof else None
     line = found.value if found else 0.0
     known = size.proved or found is not None
-    laid = Source("line", "laid", _LINE_DEG if known else BY_EYE_DEG)
+    laid = Source("line", "laid", _LINE_DEG if known else BY_EYE_DEG())
     sets: list[Batch] = []
     if size.answers:
         sets.append(_picture(truth, size, rng, off - line, laid, proved=known))
@@ -129,8 +129,8 @@ def lesson(truth: Truth, size: Size, rng: np.random.Generator) -> Ledger:
             sets.append(Batch(name, "aim", 0.0, events, sources={name: (laid,)}, proved=known, lesson="now"))
     return Ledger(
         hand=truth.hand,
-        mix=usual_mix(_putt(2.5), USUAL),
-        lengths_m=tuple(it.distance_m for it in USUAL),
+        mix=usual_mix(_putt(2.5), USUAL()),
+        lengths_m=tuple(it.distance_m for it in USUAL()),
         k=K,
         level=truth.level,
         band=usual_band(truth.level),

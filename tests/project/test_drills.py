@@ -184,9 +184,9 @@ def test_what_matters_is_one_row(monkeypatch):
     from libella.core.measure.interval import Interval
 
     reads = [Interval(it - 0.1, it + 0.1) for it in (0.2, 0.3, 0.1, 0.25, 0.2, 0.3)]
-    usual = summarise(posterior(reads, START), _window()).cost.small
-    monkeypatch.setitem(MATTERS, "start", Matter(0.2, 0.5, "putts in a hundred"))
-    assert summarise(posterior(reads, START), _window()).cost.small < usual
+    usual = summarise(posterior(reads, START()), _window()).cost.small
+    monkeypatch.setitem(MATTERS(), "start", Matter(0.2, 0.5, "putts in a hundred"))
+    assert summarise(posterior(reads, START()), _window()).cost.small < usual
 
 
 def test_the_front_end_types_no_limit_and_no_code_again():

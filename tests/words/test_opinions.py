@@ -1,4 +1,4 @@
-"""Opinions in one place: whatever the core calls an opinion stands on the page, with the value that counts."""
+"""Opinions in one place: whatever the core calls an opinion is one, stands on the page, and says its value and unit."""
 
 import ast
 from itertools import pairwise
@@ -6,14 +6,17 @@ from pathlib import Path
 
 import pytest
 
-from libella.words.opinions.held import HELD, OPINIONS
+from libella.core.opinions.every import every_opinion
+from libella.core.opinions.held import NOTHING_HELD, Opinion, held_of
+from libella.words.opinions.held import BESIDES, OPINIONS, held_said
+from libella.words.opinions.number import part_name, version_said
 
 CORE = Path(__file__).parents[2] / "src" / "libella" / "core"
 
 
-def called_opinions() -> set[str]:
-    """Constants of the core whose own words call them an opinion, as module and name."""
-    found: set[str] = set()
+def called_opinions() -> dict[str, ast.expr | None]:
+    """Constants of the core whose own words call them an opinion, as module and name, with what they are."""
+    found: dict[str, ast.expr | None] = {}
     for path in CORE.rglob("*.py"):
         body = ast.parse(path.read_text()).body
         module = ".".join(path.relative_to(CORE).with_suffix("").parts)
@@ -23,28 +26,44 @@ def called_opinions() -> set[str]:
                 continue
             [target] = it.targets if isinstance(it, ast.Assign) else [it.target]
             names = target.elts if isinstance(target, ast.Tuple) else [target]
-            found |= {f"{module}.{name.id}" for name in names}
+            found |= {f"{module}.{name.id}": it.value for name in names if isinstance(name, ast.Name)}
     return found
 
 
-def test_whatever_the_core_calls_an_opinion_stands_on_the_page():
-    on_the_page = {it.source for it in OPINIONS}
-    assert called_opinions() - on_the_page == set(), "an entry in words/opinions/held.py"
-    assert len(on_the_page) == len(OPINIONS) > 50
-    assert len({it.name for it in OPINIONS}) == len(OPINIONS)
+def test_whatever_the_core_calls_an_opinion_can_be_held():
+    plain = {
+        name
+        for name, value in called_opinions().items()
+        if not (isinstance(value, ast.Call) and ast.unparse(value.func).startswith(Opinion.__name__))
+    }
+    assert plain == set(), "make it an Opinion, and give it a name in words/opinions/held.py"
+    assert len(called_opinions()) > 30
 
 
-@pytest.mark.parametrize("it", OPINIONS, ids=lambda it: it.source)
-def test_its_value_is_the_one_that_counts_and_has_its_unit(it):
-    assert it.held in HELD
+def test_every_opinion_stands_on_the_page_once():
+    assert {it.opinion for it in OPINIONS} == set(every_opinion())
+    assert len({it.name for it in OPINIONS}) == len(OPINIONS) == len(every_opinion())
+
+
+@pytest.mark.parametrize("it", OPINIONS, ids=lambda it: it.opinion)
+def test_its_value_and_each_of_its_numbers_are_said_with_their_unit(it):
+    assert it.besides in BESIDES
+    numbers = every_opinion()[it.opinion].numbers
     for units in ("metric", "feet"):
-        said = it.value_said(units)
-        assert any(letter.isdigit() for letter in said) and "Matter(" not in said and "(" not in said[:1]
-    assert it.value_said("metric") != "0"
+        said = it.value_said(NOTHING_HELD, units)
+        assert any(letter.isdigit() for letter in said) and "(" not in said and "_" not in said
+    names = [part_name(it.opinion, at) for at in numbers]
+    assert len(set(names)) == len(names) and (len(names) == 1 or all(names)), names
+    told = {at: one.most for at, one in numbers.items()}
+    held = held_of(every_opinion(), [(it.opinion, told)])
+    if held.values.get(it.opinion, every_opinion()[it.opinion].value) != every_opinion()[it.opinion].value:
+        assert it.value_said(held, "metric") != it.value_said(NOTHING_HELD, "metric")
+        [said] = held_said(held, "metric")
+        assert it.value_said(held, "metric") in said and it.value_said(NOTHING_HELD, "metric") in said
+    assert version_said(it.opinion, told, "metric") != version_said(it.opinion, {}, "metric") == "as it stands"
 
 
-def test_a_value_follows_the_constant(monkeypatch):
-    it = next(one for one in OPINIONS if one.source == "certainty.verdict.CLEAR")
-    assert it.value_said("metric") == "95 of a hundred"
-    monkeypatch.setattr("libella.core.certainty.verdict.CLEAR", 0.9)
-    assert it.value_said("metric") == "90 of a hundred"
+def test_a_value_follows_what_is_held():
+    it = next(one for one in OPINIONS if one.opinion == "clear")
+    assert it.value_said(NOTHING_HELD, "metric") == "95 of a hundred"
+    assert it.value_said(held_of(every_opinion(), [("clear", {"": 0.92})]), "metric") == "92 of a hundred"

@@ -5,7 +5,7 @@ from contextlib import asynccontextmanager
 from pathlib import Path
 from typing import Any, Final
 
-from fastapi import APIRouter, FastAPI
+from fastapi import APIRouter, Depends, FastAPI
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
 from sqlalchemy import Engine, text
@@ -20,6 +20,7 @@ from .aim import aims
 from .base import live, problems
 from .base.guard import BodyLimit, SafeHeaders
 from .base.jobs import Jobs, Task
+from .base.opinions import hold_opinions
 from .base.units import with_units
 from .change import changes, course, practice
 from .golfer import golfers, kits
@@ -151,7 +152,9 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     _serve_health(api, app)
     for module in ROUTERS:
-        api.include_router(module.router)
+        # A socket tells that something changed, never what it means: it weighs nothing.
+        held = [] if module in (live, sensor_link) else [Depends(hold_opinions)]
+        api.include_router(module.router, dependencies=held)
     app.include_router(api)
     _serve_pages(app, front_end)
     return app

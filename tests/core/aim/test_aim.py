@@ -30,7 +30,7 @@ def test_set_downs_are_judged_as_a_block_is_at_their_planned_end():
     done = found([1.4, 1.6, 1.5, 1.2, 1.8, 1.5, 1.5])
     assert done.headline == "1.5° right, clear." and "the face is open to the line" in done.meaning
     assert done.summary.bias.value == pytest.approx(
-        posterior([by_degrees(it, 0.25) for it in (1.4, 1.6, 1.5, 1.2, 1.8, 1.5, 1.5)], START).bias_quantile(0.5)
+        posterior([by_degrees(it, 0.25) for it in (1.4, 1.6, 1.5, 1.2, 1.8, 1.5, 1.5)], START()).bias_quantile(0.5)
     )
     assert found([]).headline == "No set-down yet."
 

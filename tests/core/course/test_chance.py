@@ -81,7 +81,7 @@ def test_rounds_come_to_what_the_handbook_says():
 
 def test_a_round_played_putt_by_putt_comes_to_the_same():
     rng = np.random.default_rng(2)
-    first = [length for length, n in FIRST_PUTTS for _ in range(n)]
+    first = [length for length, n in FIRST_PUTTS() for _ in range(n)]
     rounds = np.zeros(1500)
     for n in range(len(rounds)):
         for length in first:

@@ -33,13 +33,13 @@ def test_the_bias_that_costs_so_many_costs_so_many(told, putts):
 
 def test_a_bias_costs_more_the_further_it_lies_and_nothing_where_there_is_none():
     mix = Mix.one(Window(1.2, 1.2))
-    post = posterior([Interval(it - 0.05, it + 0.05) for it in (0.4, 0.9, 1.3, 0.7, 1.0, 0.2)], START)
+    post = posterior([Interval(it - 0.05, it + 0.05) for it in (0.4, 0.9, 1.3, 0.7, 1.0, 0.2)], START())
     each = costs(post, mix)
     middle = int(np.argmin(np.abs(post.bias)))
     assert each[middle] == pytest.approx(0.0, abs=0.5)
     right = each[middle:]
     assert (np.diff(right, axis=0) >= -1e-9).all()
-    found = cost(post, mix, MATTERS["start"])
+    found = cost(post, mix, MATTERS()["start"])
     assert found.mean == pytest.approx(post.mean(each)) and found.right > found.left
     assert found.right + found.left <= 1 + 1e-9
 

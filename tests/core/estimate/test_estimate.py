@@ -77,8 +77,8 @@ def test_the_fast_normal_integral_is_the_normal_integral():
 def test_without_putts_only_the_prior_speaks():
     it = summarise(posterior([]), WINDOW)
     assert it.bias.value == pytest.approx(0, abs=0.01)
-    assert it.bias.high == pytest.approx(1.645 * START.bias_sd, abs=0.05)
-    assert it.spread.value == pytest.approx(START.spread_median, rel=0.01)
+    assert it.bias.high == pytest.approx(1.645 * START().bias_sd, abs=0.05)
+    assert it.spread.value == pytest.approx(START().spread_median, rel=0.01)
 
 
 def test_many_fine_readings_give_the_sample_mean_and_deviation():
@@ -130,8 +130,8 @@ def test_nine_intervals_in_ten_hold_the_truth(rig, putts):
     read = reader(RIGS[rig])
     held = np.zeros(2)
     for _ in range(rounds):
-        bias = rng.normal(START.bias_mean, START.bias_sd)
-        spread = math.exp(rng.normal(math.log(START.spread_median), START.spread_log_sd))
+        bias = rng.normal(START().bias_mean, START().bias_sd)
+        spread = math.exp(rng.normal(math.log(START().spread_median), START().spread_log_sd))
         block = read(rng.normal(bias, spread, putts))
         post = posterior(block, lapse=0.0)
         held += (
@@ -173,7 +173,7 @@ def test_further_putts_come_true():
     def settled(right, left, small):
         return (np.maximum(right, left) >= 0.8) | (small >= 0.8)
 
-    more = further_putts(post, zones, WINDOW, settled, matter=MATTERS["start"])
+    more = further_putts(post, zones, WINDOW, settled, matter=MATTERS()["start"])
     assert more is not None
     rng = np.random.default_rng(5)
     done = 0
@@ -188,7 +188,7 @@ def test_further_putts_come_true():
 
 @pytest.mark.parametrize("doubt", [0.05, 0.2, 1.0])
 def test_a_shared_doubt_adds_its_square_to_that_of_the_bias(doubt):
-    post = posterior([Interval(it - 0.1, it + 0.1) for it in (0.2, 0.6, -0.1, 0.4, 0.3, 0.5)], START)
+    post = posterior([Interval(it - 0.1, it + 0.1) for it in (0.2, 0.6, -0.1, 0.4, 0.3, 0.5)], START())
 
     def variance(it):
         mass = it.weight.sum(axis=1)

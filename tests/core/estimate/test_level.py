@@ -66,14 +66,14 @@ def test_the_prior_counts_once():
     """A block's mean is drawn to its own prior; its likelihood is not."""
     rng = np.random.default_rng(3)
     reads = [Interval(it - 0.05, it + 0.05) for it in rng.normal(3.0, 1.5, 6)]
-    post = posterior(reads, START)
-    mean, sd = bias_likelihood(post, START)
+    post = posterior(reads, START())
+    mean, sd = bias_likelihood(post, START())
     assert mean > post.bias_quantile(0.5)
     assert 0.3 < sd < 1.2
-    log_spread, _ = spread_likelihood(post, START)
+    log_spread, _ = spread_likelihood(post, START())
     assert 0.6 < np.exp(log_spread) < 3.0
     # Readings that say nothing add nothing.
-    assert bias_likelihood(posterior([], START), START) is None
+    assert bias_likelihood(posterior([], START()), START()) is None
 
 
 def test_what_is_no_angle_is_pooled_alike_in_its_own_unit():

@@ -10,7 +10,7 @@ from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
 
 PUTTED = Putted(2.5, Window(0.97, 0.97))
-BY = Weighing(usual_mix(Putt(2.0, 0.35, 10), USUAL), 0.85, 0.9)
+BY = Weighing(usual_mix(Putt(2.0, 0.35, 10), USUAL()), 0.85, 0.9)
 
 
 def near(value, half=0.1):
@@ -29,7 +29,7 @@ def ledger(*batches, **more):
     told = {
         "hand": "right",
         "mix": BY.mix,
-        "lengths_m": tuple(it.distance_m for it in USUAL),
+        "lengths_m": tuple(it.distance_m for it in USUAL()),
         "k": K_USUAL,
         "level": "skilled",
         "band": usual_band("skilled"),

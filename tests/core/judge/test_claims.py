@@ -283,7 +283,7 @@ def test_named_differences_come_surest_first():
     found = differences(Group("a", (one,)), Group("b", (batch("start", drawn(2, 2.0, 0.4, 14), id="b"),)), BY)
     assert [it.quantity.name for it in named(found)] == ["start"]
     far, near_ = difference_limits(0.9, BY.mix)
-    assert far > 0 and near_ > 0 and MATTERS["difference"].matters_from > 0
+    assert far > 0 and near_ > 0 and MATTERS()["difference"].matters_from > 0
 
 
 def test_spreads_a_fifth_apart_are_told_so_by_the_pair_as_by_each():

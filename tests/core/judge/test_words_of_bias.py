@@ -24,7 +24,7 @@ def near(value, doubt):
 
 @given(starts)
 def test_the_words_carry_their_unit_their_side_and_no_more_than_is_known(angles):
-    summary = summarise(posterior([by_degrees(it, 0.25) for it in angles], START), PUTT.window)
+    summary = summarise(posterior([by_degrees(it, 0.25) for it in angles], START()), PUTT.window)
     for call in (None, verdict(summary), verdict(summary, proved=False)):
         words = headline(summary, call, "Nothing.")
         if words == "Nothing to mend in the bias.":

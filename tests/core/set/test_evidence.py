@@ -44,7 +44,7 @@ CHANGES = {
 @given(st.floats(0.6, 5), st.floats(-0.05, 0.05), st.integers(2, 6))
 def test_a_line_off_at_one_place_is_as_far_off_in_angle_at_the_rig(at, beside, times):
     proof = prove("string", Evidence((Measured(at, beside),) * times), LINE, green_speed_ft=10)
-    assert proof.is_proved and proof.doubt_m == pytest.approx(USUAL_DOUBT_M["string"], abs=1e-6)
+    assert proof.is_proved and proof.doubt_m == pytest.approx(USUAL_DOUBT_M()["string"], abs=1e-6)
     assert math.tan(math.radians(proof.correction_deg(1.0))) == pytest.approx(beside / at, abs=1e-9)
 
 
@@ -136,11 +136,11 @@ def test_a_line_takes_two_measurements_and_their_scatter_shrinks_with_more():
         found = prove("tape", Evidence(told), LINE, green_speed_ft=10)
         scatter = stdev(it.beside_m for it in told) / math.sqrt(len(told))
         assert found.offset_m == pytest.approx(0.003)
-        assert found.doubt_m == pytest.approx(math.hypot(USUAL_DOUBT_M["tape"], scatter))
+        assert found.doubt_m == pytest.approx(math.hypot(USUAL_DOUBT_M()["tape"], scatter))
 
 
 def test_a_line_laid_by_eye_is_known_to_so_many_tenths():
-    assert NOT_PROVED.line_deg(1.0) == NOT_PROVED.line_deg(3.0) == BY_EYE_DEG == 0.6
+    assert NOT_PROVED.line_deg(1.0) == NOT_PROVED.line_deg(3.0) == BY_EYE_DEG() == 0.6
 
 
 @pytest.mark.parametrize(("share", "fit"), [(0.30, "good"), (0.36, "unsure")])

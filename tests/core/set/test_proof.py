@@ -130,7 +130,7 @@ def test_a_repeatability_check_gives_zero_noise_and_what_stays_unknown():
 
 
 def test_the_budget_names_the_largest_contributor():
-    loose = budget(Proof("rolled", doubt_m=USUAL_DOUBT_M["rolled"]), 0.5)
+    loose = budget(Proof("rolled", doubt_m=USUAL_DOUBT_M()["rolled"]), 0.5)
     assert loose.contributors[0].by == "zero"
     exact = budget(Proof("second_laser", doubt_m=0.0002), 0.3)
     assert exact.contributors[0].by == "ball"

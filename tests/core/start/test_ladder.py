@@ -45,7 +45,7 @@ def test_it_waits_for_ten():
 
 
 def test_three_in_four_go_through_what_is_wanted():
-    post = posterior([STATION.interval(it) for it in last_ten(5)], START)
+    post = posterior([STATION.interval(it) for it in last_ten(5)], START())
     wanted = three_in_four_deg(post)
     assert post.mean(post.inside(wanted, wanted)) == pytest.approx(WANTED, abs=1e-3)
     assert pytest.approx(0.75) == WANTED

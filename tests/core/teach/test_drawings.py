@@ -14,7 +14,7 @@ from libella.core.teach.windows import window_deg
 from libella.words.teach import drawings as words
 
 PUTT = Putt(2.5, 0.35, 10)
-KNOWN = Known("right", PUTT, usual_mix(PUTT, USUAL), 1.1, 0.9, face_deg=1.3, path_deg=-2.0, eyes_mm=24.0)
+KNOWN = Known("right", PUTT, usual_mix(PUTT, USUAL()), 1.1, 0.9, face_deg=1.3, path_deg=-2.0, eyes_mm=24.0)
 ALL = {(code, lever.code): (it, lever) for code, it in DRAWINGS.items() for lever in it.levers}
 
 

@@ -291,6 +291,11 @@ def findings_in(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     return LessonFindings.model_validate_json(_kept(desk, id, units))
 
 
+def findings_anew(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
+    """The same worked out by what is held here, and not kept."""
+    return _lesson(desk, id, units)
+
+
 def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     """A lesson's one sentence, wherever a lesson is told in one line."""
     whole = findings_in(desk, id, units)

@@ -51,7 +51,7 @@ class MappingIn(Entry):
         default=None, description="how dates that can be read two ways begin; null: not said"
     )
     distance_m: float = 2.5
-    past_m: float = USUAL_PAST_M
+    past_m: float = Field(default_factory=USUAL_PAST_M)
     green_speed_ft: float = 10.0
     rig_at_m: float = 0.3
     u_deg: float = 0.2

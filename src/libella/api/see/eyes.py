@@ -78,7 +78,9 @@ class StripLookIn(Entry):
     way: Literal["strip"] = "strip"
     device: Device = Field(description="a bar over it, or a slot: the two read oppositely")
     seen: Strip
-    turns_m: float = Field(default=USUAL_TURNS_M, description="how far beside the line it turns dark; 1 to 100 mm")
+    turns_m: float = Field(
+        default_factory=USUAL_TURNS_M, description="how far beside the line it turns dark; 1 to 100 mm"
+    )
     set_up: Words80 = AS_USUAL
     station_id: UUID | None = None
     taken_at: Moment

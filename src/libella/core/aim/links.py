@@ -85,7 +85,7 @@ def aim_found(
     """
     n = len(readings)
     final = n >= planned
-    summary = summarise(posterior(readings, START).blurred(shared_deg), mix) if n else None
+    summary = summarise(posterior(readings, START()).blurred(shared_deg), mix) if n else None
     call = None
     if summary and final:
         own, told = 1.0 if proved else golfers_own(summary.bias.value, 0.0), summary.cost
@@ -144,4 +144,4 @@ def natural_and_aided(natural: Estimate | None, aided: Estimate | None, putt: Pu
 def _difference(one: Estimate, other: Estimate, putt: Putt) -> Moved:
     """`other` less `one`, and what it costs in the window of this putt, for a spread as it usually is."""
     moved = around(other.value - one.value, math.hypot(one.doubt, other.doubt))
-    return Moved(moved, weigh_difference(moved, START.spread_median, Mix.one(putt.window)))
+    return Moved(moved, weigh_difference(moved, START().spread_median, Mix.one(putt.window)))

@@ -8,13 +8,14 @@ from dataclasses import dataclass, field
 from typing import Final, Literal
 
 from ..measure.side import Side
+from ..opinions.held import Opinion
 
 Word = Literal["clear", "likely", "none", "open"]
-CLEAR: Final = 0.95
-LIKELY: Final = 0.80
-NONE: Final = 0.80
+CLEAR: Final = Opinion("clear", 0.95, "share", (0.905, 0.995))
+LIKELY: Final = Opinion("likely", 0.80, "share", (0.6, 0.9))
+NONE: Final = Opinion("nothing_to_mend", 0.80, "share", (0.6, 0.95))
 """How sure it must be that something is too small to mend."""
-SETTLES: Final = 0.80
+SETTLES: Final = Opinion("settles", 0.80, "share", (0.5, 0.95))
 """In how many continuations more readings must settle a thing before they are advised."""
 NINETY: Final = 1.645
 """Half a 90 % interval of a normal, in standard deviations."""
@@ -22,22 +23,22 @@ NINETY: Final = 1.645
 
 def sure_of(chance: float) -> Literal["clear", "likely", "open"]:
     """The word for how sure one thing is, by its probability alone."""
-    return "clear" if chance >= CLEAR else "likely" if chance >= LIKELY else "open"
+    return "clear" if chance >= CLEAR() else "likely" if chance >= LIKELY() else "open"
 
 
 def is_likely(chance: float) -> bool:
     """True from where on a thing may be called likely."""
-    return chance >= LIKELY
+    return chance >= LIKELY()
 
 
 def is_unlikely(chance: float) -> bool:
     """True where the contrary may be called likely."""
-    return chance <= 1 - LIKELY
+    return chance <= 1 - LIKELY()
 
 
 def clear_among(candidates: int) -> float:
     """The probability from which one of several is clear: each further one is one more chance to be wrong."""
-    return 1 - (1 - CLEAR) / candidates
+    return 1 - (1 - CLEAR()) / candidates
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +49,7 @@ class Grounds:
     left: float
     small: float
     can_be_clear: bool = True
-    clear: float = CLEAR
+    clear: float = field(default_factory=CLEAR)
 
     def call(self, cost: float | None = None) -> "Verdict":
         """The word they come to."""
@@ -81,7 +82,7 @@ def weigh(
     small: float,
     *,
     can_be_clear: bool = True,
-    clear: float = CLEAR,
+    clear: float | None = None,
     cost: float | None = None,
 ) -> Verdict:
     """The one rule from probabilities to a word.
@@ -91,16 +92,17 @@ def weigh(
     right, left : chance that it lies to that side and is large enough to matter
     small : chance that it is too small to mend
     can_be_clear : False where something shared by all readings is not checked, such as a line that is not proved
-    clear : surer than usual where one of several is named: see `clear_among`
+    clear : surer than usual where one of several is named: see `clear_among`; None: as usual
     cost : carried along
     """
+    clear = CLEAR() if clear is None else clear
     side: Side = "right" if right >= left else "left"
     strongest, by = max(right, left), Grounds(right, left, small, can_be_clear, clear)
     if strongest >= clear and can_be_clear:
         return Verdict("clear", side, strongest, cost, by)
-    if strongest >= LIKELY:
+    if strongest >= LIKELY():
         return Verdict("likely", side, strongest, cost, by)
-    if small >= NONE:
+    if small >= NONE():
         return Verdict("none", "neither", small, cost, by)
     return Verdict("open", side, strongest, cost, by)
 

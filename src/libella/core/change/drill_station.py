@@ -34,7 +34,7 @@ def station_of(
     lengths = it.layout.lengths_m or (2.5,)
     putt = Putt(
         lengths[0] if form.length_m is None else form.length_m,
-        USUAL_PAST_M,
+        USUAL_PAST_M(),
         green_speed_ft,
         falls_right_percent=it.layout.falls_percent,
         falls_doubt_percent=0.2 if it.layout.falls_percent else 0.0,

@@ -11,11 +11,12 @@ from ..certainty.estimate import Estimate, told_by
 from ..certainty.verdict import is_likely
 from ..estimate.posterior import Floats
 from ..estimate.shares import NONE_TOLD, Share
+from ..opinions.held import Opinion
 
 LENGTHS_M: Final = (1.0, 1.5, 2.0, 3.0, 4.5, 6.0, 9.0, 12.0)
 """What a length is counted with: the nearest of these, by ratio."""
 Carries = Literal["carries", "parts", "open"]
-_MATTERS: Final = 0.10
+_MATTERS: Final = Opinion("share_matters", 0.10, "share")
 """So much of a share makes a difference: an opinion."""
 _DRAWN: Final = 4000
 
@@ -81,9 +82,9 @@ def carried(made: Sequence[MadeAt]) -> Carried | None:
         share, there = (_behind(one, rng) for one in (it.practice, it.course))
         less += (share - there) * it.course.of / of
     word: Carries = "open"
-    if is_likely(float(np.mean(less > _MATTERS))):
+    if is_likely(float(np.mean(less > _MATTERS()))):
         word = "parts"
-    elif is_likely(float(np.mean(less < _MATTERS))):
+    elif is_likely(float(np.mean(less < _MATTERS()))):
         word = "carries"
     return Carried(word, told_by(100 * less), sum(it.practice.of for it in both), of)
 

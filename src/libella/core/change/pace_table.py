@@ -10,13 +10,14 @@ from scipy.special import gammaincc
 
 from ..certainty.estimate import Estimate
 from ..certainty.verdict import is_likely
+from ..opinions.held import Opinion
 
-WITHIN: Final = 0.10
+WITHIN: Final = Opinion("pace_fits", 0.10, "share")
 """A table is fitted where a roll lies this near to it, as a share: an opinion."""
 ROLLS_M: Final = (2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0)
 _FEWEST, _APART, _BEYOND = 6, 1.3, 1.25
 _ROWS_FEWEST: Final = 3
-LEAVE_M: Final = 0.6
+LEAVE_M: Final = Opinion("leave_sure", 0.6, "m")
 """From here on the next putt is no longer sure: an opinion."""
 
 
@@ -71,7 +72,7 @@ def pace_table(strokes: Sequence[Stroke]) -> PaceTable | None:
     free = len(told) - 2
     squares = float(rest @ rest)
     # The chance that the true scatter is under a tenth, the scale known no better than by these putts.
-    under = float(gammaincc(free / 2, squares / (2 * math.log1p(WITHIN) ** 2)))
+    under = float(gammaincc(free / 2, squares / (2 * math.log1p(WITHIN()) ** 2)))
     rolls = [it.roll_m for it in told]
     rows = tuple(
         (roll, float(math.exp((math.log(roll) - start) / slope)))
@@ -84,7 +85,7 @@ def pace_table(strokes: Sequence[Stroke]) -> PaceTable | None:
 def leave_at(length_m: float, lefts: Sequence[float]) -> LeaveAt:
     """`lefts`: how far each putt from there ended from the hole, m; 0 for one that was holed."""
     missed = sorted(it for it in lefts if it > 0)
-    near = sum(it <= LEAVE_M for it in lefts)
+    near = sum(it <= LEAVE_M() for it in lefts)
     return LeaveAt(length_m, _median(missed), near, len(lefts))
 
 

@@ -12,8 +12,6 @@ from ..certainty.verdict import LIKELY, is_likely
 Left = Literal["kept", "lost", "open"]
 _KEPT, _LOST = 2 / 3, 1 / 3
 """Of the gain: more than this is left, less than that."""
-_SURE: Final = float(ndtri(LIKELY))
-"""So many deviations from 0 make a thing likely."""
 _MOST_MORE: Final = 200
 
 
@@ -82,7 +80,8 @@ def _more(by: float, sd: float, putts: int, spread_deg: float) -> int | None:
     """Putts beside those there are until `by` would be likely over 0."""
     if by <= 0:
         return None
-    room = (by / _SURE) ** 2 - sd**2
+    # So many deviations from 0 make a thing likely.
+    room = (by / float(ndtri(LIKELY()))) ** 2 - sd**2
     if room <= 0:
         return None
     more = math.ceil(spread_deg**2 / room) - putts

@@ -141,7 +141,7 @@ def _of_ways(id: str, question: str, ways: tuple[Way, Way], mix: Mix, *, final: 
         biases = [np.zeros(_DRAWN), np.zeros(_DRAWN)]
     before, after = (share_within(mix, bias, spread) for bias, spread in zip(biases, spreads, strict=True))
     gain: Floats = 100 * (after - before)
-    call = gained(gain, MATTERS["difference"], np.ones(_DRAWN))
+    call = gained(gain, MATTERS()["difference"], np.ones(_DRAWN))
     return Retest(id, question, told_by(gain), call, final, mix, ways)
 
 
@@ -158,7 +158,7 @@ def _together(told: Sequence[Retest]) -> Retest | None:
         return _of_ways("", told[0].question, (first, second), told[-1].mix, final=True)
     mean, sd = _weighed([(it.gain.value, it.gain.sd) for it in told])
     drawn = np.random.default_rng(89).normal(mean, sd, _DRAWN)
-    call = gained(drawn, MATTERS["share"], np.ones(_DRAWN))
+    call = gained(drawn, MATTERS()["share"], np.ones(_DRAWN))
     return Retest("", told[0].question, told_by(drawn), call, final=True, mix=told[-1].mix)
 
 

@@ -5,12 +5,13 @@ from dataclasses import dataclass
 from typing import Final
 
 from ..measure.interval import Interval
+from ..opinions.held import Opinion
 from ..start.notes import Notes, parts_of
 from .drill import Drill, Scored
 from .run import Told
 
 _FELT, _FINISH, _RAN_PAST = "felt", "finish", "ran_past_m"
-_STRAIGHT_DEG: Final = 0.5
+_STRAIGHT_DEG: Final = Opinion("called_straight", 0.5, "deg")
 """A start this near the line was straight to whoever called it: an opinion."""
 
 
@@ -68,4 +69,4 @@ def _is_open(it: Interval) -> bool:
 
 
 def _side(it: Interval) -> str:
-    return "straight" if abs(it.anchor) <= _STRAIGHT_DEG else "right" if it.anchor > 0 else "left"
+    return "straight" if abs(it.anchor) <= _STRAIGHT_DEG() else "right" if it.anchor > 0 else "left"

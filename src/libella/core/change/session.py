@@ -8,6 +8,7 @@ from typing import Final, Literal
 from ..golfer.limits import Limit
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.side import Side
+from ..opinions.held import Opinion
 from .drill import Drill, Serves
 from .retest import EACH
 
@@ -17,16 +18,16 @@ Wish = Literal["retest", "retention", "check", "first_two", "variety", "aid_off"
 DAYS: Final = Bounds(1, 6, "days")
 MINUTES: Final = Bounds(5, 60, "min")
 WEEKS: Final = Bounds(1, 8, "weeks")
-PUTT_S: Final = 15.0
+PUTT_S: Final = Opinion("putt_takes", 15.0, "s")
 """A putt with what belongs to it: an opinion, until the golfer's own was recorded."""
 REST_EVERY_MIN: Final = 8.0
-LAY_MIN: Final = 1.0
+LAY_MIN: Final = Opinion("laying_takes", 1.0, "min")
 """To lay a station, or to change to the other way: an opinion."""
 
 
-def retest_min(putt_s: float = PUTT_S) -> float:
+def retest_min(putt_s: float | None = None) -> float:
     """Minutes of a retest, both ways together with the laying."""
-    return 2 * EACH * putt_s / 60 + LAY_MIN
+    return 2 * EACH * (PUTT_S() if putt_s is None else putt_s) / 60 + LAY_MIN()
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,7 +52,7 @@ class Given:
     limits: tuple[Limit, ...] = ()
     without: tuple[str, ...] = ()
     owned: frozenset[str] | None = None
-    putt_s: float = PUTT_S
+    putt_s: float = field(default_factory=PUTT_S)
     more: tuple[Drill, ...] = ()
     schools: tuple[str, ...] = ()
     first: tuple[str, ...] = ()

@@ -8,6 +8,7 @@ from itertools import pairwise
 from typing import Final
 
 from ..measure.side import Side
+from ..opinions.held import Opinion
 from .drill import Drill, Serves
 from .programme import Programme
 from .retest import EACH
@@ -27,7 +28,7 @@ _MISSED_BY: Final = 8.0
 """So many putts beside the share wanted are none: a run is not cut in two for it."""
 _HALF_LIFE_MIN: Final = 60.0
 _PIECES: Final = (0.0, 15.0, 30.0, 60.0, 120.0, 240.0)
-_TRANSFER: Final = 0.25
+_TRANSFER: Final = Opinion("mixed_putting", 0.25, "share")
 """Mixed putting weighs a quarter of the weightiest finding: an opinion."""
 _COST: Final[dict[Wish, float]] = {
     "first_two": 200.0,
@@ -41,7 +42,7 @@ def minutes_of(it: Drill, putt_s: float) -> float:
     """A run with its laying: putts by how long the golfer takes, all else as the drill says."""
     if not it.putts:
         return min(it.dose.minutes, _LONGEST_MIN)
-    return min(it.putts * putt_s / 60 + LAY_MIN, _LONGEST_MIN)
+    return min(it.putts * putt_s / 60 + LAY_MIN(), _LONGEST_MIN)
 
 
 def _worked(minutes: float) -> float:
@@ -63,7 +64,7 @@ class Week:
         self.it = Programme()
         self.days = range(len(given.minutes))
         weights = dict(given.findings)
-        weights.setdefault("transfer", _TRANSFER * given.findings[0][1])
+        weights.setdefault("transfer", _TRANSFER() * given.findings[0][1])
         self.weights = weights
         self.serves = {code: _serves(it, weights) for code, it in used.items()}
         self.run = {
@@ -96,7 +97,7 @@ class Week:
         longest = sorted(self.days, key=lambda day: -room[day])
         if self.given.change and self.week in (2, min(self.given.weeks, 5)):
             place(Item("retest", retest_min(self.given.putt_s), 2 * EACH), "retest", longest)
-        retained = RETENTION_PUTTS * self.given.putt_s / 60 + LAY_MIN / 2
+        retained = RETENTION_PUTTS * self.given.putt_s / 60 + LAY_MIN() / 2
         place(Item("retention", retained, RETENTION_PUTTS, TEN_WITHOUT_HELP), "retention", self.days)
         if self.given.card:
             place(Item("check", _CHECK_MIN, CHECK_LOOKS, BY_THE_CARD), "check", self.days)

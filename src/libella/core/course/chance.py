@@ -1,6 +1,6 @@
 """The chance of holing by length: start line and pace together, over all that is not known of either (practice 5)."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Final
 
 import numpy as np
@@ -8,9 +8,10 @@ from scipy.special import ndtr, ndtri
 
 from ..estimate.posterior import Floats
 from ..green.capture import Capture, capture_offset, deceleration
+from ..opinions.held import Opinion
 from .roller import Roller
 
-READ_DEG: Final = 0.5
+READ_DEG: Final = Opinion("read_off", 0.5, "deg")
 """How far a read lies off, one standard deviation, degrees, on every putt: an opinion, unless read blocks tell."""
 LENGTHS_M: Final = tuple(float(it) for it in np.round(np.geomspace(0.5, 10.0, 25), 3))
 _STEPS: Final = 48
@@ -31,7 +32,7 @@ class Starter:
 
     bias_deg: Floats
     spread_deg: Floats
-    read_deg: float = READ_DEG
+    read_deg: float = field(default_factory=READ_DEG)
 
     @property
     def scatter(self) -> Floats:
@@ -43,9 +44,9 @@ class Starter:
         return Starter(self.bias_deg[:n], self.spread_deg[:n], self.read_deg)
 
 
-def known_starter(bias_deg: float, spread_deg: float, read_deg: float = READ_DEG) -> Starter:
+def known_starter(bias_deg: float, spread_deg: float, read_deg: float | None = None) -> Starter:
     """One of whom all of it is known."""
-    return Starter(np.array([bias_deg]), np.array([spread_deg]), read_deg)
+    return Starter(np.array([bias_deg]), np.array([spread_deg]), READ_DEG() if read_deg is None else read_deg)
 
 
 def admitted_m(past_m: Floats, green: Green) -> Floats:

@@ -8,10 +8,13 @@ from scipy.stats import norm, qmc
 
 from ..certainty.estimate import Estimate, told_by
 from ..estimate.posterior import Floats
+from ..opinions.held import Opinion
 from .chance import Green, Starter, admitted_m
 from .roller import Roller
 
-FIRST_PUTTS: Final = ((1.0, 2), (2.0, 3), (3.0, 3), (4.5, 3), (6.0, 3), (9.0, 2), (12.0, 2))
+FIRST_PUTTS: Final = Opinion(
+    "first_putts", ((1.0, 2), (2.0, 3), (3.0, 3), (4.5, 3), (6.0, 3), (9.0, 2), (12.0, 2)), ("m", "count")
+)
 """How long the first putts of a round are, and how many: an opinion (practice 5)."""
 _NEAREST_M, _FARTHEST_M = 0.15, 14.0
 _GRID: Final = np.geomspace(_NEAREST_M, _FARTHEST_M, 22)
@@ -91,8 +94,9 @@ class Played:
             square = 1 + (missed * (2 * then + then_square)).mean(axis=-1)
         return once, square
 
-    def round(self, first_putts: tuple[tuple[float, int], ...] = FIRST_PUTTS) -> Round:
-        """Putts of a round with these first putts."""
+    def round(self, first_putts: tuple[tuple[float, int], ...] | None = None) -> Round:
+        """Putts of a round with these first putts; None: with the usual ones."""
+        first_putts = FIRST_PUTTS() if first_putts is None else first_putts
         once, square = self._moments
         lengths = np.log([it for it, _ in first_putts])
         of = np.array([float(it) for _, it in first_putts])

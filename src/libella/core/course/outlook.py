@@ -63,12 +63,12 @@ class Outlook:
     reads: int
 
 
-def starter_of(bias: Estimate, spread: Estimate, read_deg: float = READ_DEG, seed: int = 17) -> Starter:
+def starter_of(bias: Estimate, spread: Estimate, read_deg: float | None = None, seed: int = 17) -> Starter:
     """Draws of a golfer's line as it was pooled: the posterior, not its middle; of the spread by its logarithm."""
     rng = np.random.default_rng(seed)
     log_sd = math.log(max(spread.high, spread.value) / max(spread.low, 1e-3)) / (2 * NINETY)
     spreads = np.exp(rng.normal(math.log(max(spread.value, 1e-3)), log_sd, DRAWN))
-    return Starter(rng.normal(bias.value, bias.sd, DRAWN), spreads, read_deg)
+    return Starter(rng.normal(bias.value, bias.sd, DRAWN), spreads, READ_DEG() if read_deg is None else read_deg)
 
 
 def changed_by(it: Starter, retest: Retest, seed: int = 19) -> Starter | None:
@@ -91,9 +91,9 @@ def changed_by(it: Starter, retest: Retest, seed: int = 19) -> Starter | None:
 def read_error(off_deg: Sequence[float]) -> float:
     """How far a golfer's reads lie off, one standard deviation: what was seen of them, with the opinion before it."""
     if len(off_deg) < _FEWEST_READS:
-        return READ_DEG
+        return READ_DEG()
     squares = sum(it**2 for it in off_deg)
-    return math.sqrt((_READS_BEFORE * READ_DEG**2 + squares) / (_READS_BEFORE + len(off_deg)))
+    return math.sqrt((_READS_BEFORE * READ_DEG() ** 2 + squares) / (_READS_BEFORE + len(off_deg)))
 
 
 def outlook(

@@ -13,11 +13,13 @@ from scipy.special import ndtr
 
 from ..estimate.posterior import Floats
 from ..measure.interval import Interval
+from ..opinions.held import Opinion
 
 PAST_M: Final = 0.30
-SPREAD_M: Final = (0.10, 0.15)
+SPREAD_M: Final = Opinion("roll_spread", (0.10, 0.15), ("m", "share"))
 """Mean roll past the hole, m; and its spread: so much, and so much more a metre of length: opinions (practice 5)."""
-_PAST_SD, _LOG_SD = 0.25, (0.6, 0.5)
+_PAST_SD: Final = Opinion("roll_differs", 0.25, "m")
+_LOG_SD: Final = Opinion("roll_spread_differs", (0.6, 0.5), "log")
 """How far this golfer may differ from that, before any finish was recorded: opinions."""
 _APART: Final = 1.3
 _FEWEST: Final = 5
@@ -64,14 +66,14 @@ def roller(finishes: Sequence[Finish], n: int, seed: int = 11) -> Roller:
     rng = np.random.default_rng(seed)
     lengths = [it.length_m for it in finishes]
     if len(finishes) < _FEWEST or max(lengths) < _APART * min(lengths):
-        return Roller(np.full(n, PAST_M), np.full(n, SPREAD_M[0]), np.full(n, SPREAD_M[1]))
-    past = PAST_M + _PAST_SD * np.linspace(-3, 3, 25)
-    spread, grows = (mean * np.exp(sd * np.linspace(-3, 3, 17)) for mean, sd in zip(SPREAD_M, _LOG_SD, strict=True))
+        return Roller(np.full(n, PAST_M), np.full(n, SPREAD_M()[0]), np.full(n, SPREAD_M()[1]))
+    past = PAST_M + _PAST_SD() * np.linspace(-3, 3, 25)
+    spread, grows = (mean * np.exp(sd * np.linspace(-3, 3, 17)) for mean, sd in zip(SPREAD_M(), _LOG_SD(), strict=True))
     grid: Floats = np.array(np.meshgrid(past, spread, grows, indexing="ij")).reshape(3, -1)
     before = -0.5 * (
-        ((grid[0] - PAST_M) / _PAST_SD) ** 2
-        + (np.log(grid[1] / SPREAD_M[0]) / _LOG_SD[0]) ** 2
-        + (np.log(grid[2] / SPREAD_M[1]) / _LOG_SD[1]) ** 2
+        ((grid[0] - PAST_M) / _PAST_SD()) ** 2
+        + (np.log(grid[1] / SPREAD_M()[0]) / _LOG_SD()[0]) ** 2
+        + (np.log(grid[2] / SPREAD_M()[1]) / _LOG_SD()[1]) ** 2
     )
     log: Floats = before
     for it in finishes:

@@ -9,8 +9,9 @@ from typing import Final
 from ..measure.interval import Interval
 from ..measure.side import Side
 from ..measure.window import Window
+from ..opinions.held import Opinion
 
-_WIDE: Final = 1.0
+_WIDE: Final = Opinion("zone_too_wide", 1.0, "times")
 """A zone wider than this share of the window can't say how far: an opinion of the handbook's."""
 _OPEN_SHARE: Final = 0.5
 
@@ -26,7 +27,7 @@ class Beyond:
 
 def beyond_of(readings: Sequence[Interval], window: Window) -> Beyond | None:
     """Whether at least half of the readings are open to one side, or lie in a zone there too wide to say how far."""
-    wide = _WIDE * 2 * window.half_deg
+    wide = _WIDE() * 2 * window.half_deg
 
     sides: tuple[tuple[Side, Callable[[Interval], tuple[float, float]]], ...] = (
         ("right", lambda it: (it.low, it.high)),

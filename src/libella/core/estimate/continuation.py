@@ -68,6 +68,6 @@ def further_putts(
         value = now + counts[:, step - 1] @ table
         weight = np.exp(value - value.max(axis=1, keepdims=True))
         weight /= weight.sum(axis=1, keepdims=True)
-        if settled(*(weight @ told).T).mean() >= SETTLES:
+        if settled(*(weight @ told).T).mean() >= SETTLES():
             return step
     return None

@@ -176,7 +176,7 @@ def weigh_difference(moved: Estimate, spread: float, mix: Mix) -> Verdict:
 
 def difference_limits(spread: float, mix: Mix) -> tuple[float, float]:
     """From which difference of two biases on it matters at this spread, and under which it does not, degrees."""
-    return limits_at(MATTERS["difference"], spread, mix)
+    return limits_at(MATTERS()["difference"], spread, mix)
 
 
 def limits_at(matter: Matter, spread: float, mix: Mix) -> tuple[float, float]:
@@ -195,7 +195,7 @@ def weigh_by(moved: Estimate, limits: tuple[float, float]) -> Verdict:
 def settles(seen: Floats, sd: float, limits: tuple[float, float]) -> bool:
     """Whether differences known to `sd` have a word in enough of what may be seen, (N,)."""
     right, left, small = _chances(seen, sd, limits)
-    return float(np.mean((np.maximum(right, left) >= LIKELY) | (small >= NONE))) >= SETTLES
+    return float(np.mean((np.maximum(right, left) >= LIKELY()) | (small >= NONE()))) >= SETTLES()
 
 
 def _chances(value: Floats, sd: float, limits: tuple[float, float]) -> tuple[Floats, Floats, Floats]:

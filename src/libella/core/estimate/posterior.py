@@ -15,6 +15,7 @@ from scipy.special import ndtr
 
 from ..certainty.verdict import NINETY
 from ..measure.interval import Interval
+from ..opinions.held import Opinion
 
 Floats = NDArray[np.float64]
 
@@ -48,9 +49,9 @@ class Prior:
         return low, high
 
 
-START = Prior(bias_mean=0.0, bias_sd=2.0, spread_median=1.0, spread_log_sd=0.9, unit="deg")
+START = Opinion("start_prior", Prior(bias_mean=0.0, bias_sd=2.0, spread_median=1.0, spread_log_sd=0.9, unit="deg"), "")
 """Start error, face aim and ball mark. The spread is left wider open than the handbook's 0.6: decision 0017."""
-PATH = Prior(bias_mean=0.0, bias_sd=5.0, spread_median=1.5, spread_log_sd=0.9, unit="deg")
+PATH = Opinion("path_prior", Prior(bias_mean=0.0, bias_sd=5.0, spread_median=1.5, spread_log_sd=0.9, unit="deg"), "")
 """Path of the head and body lines."""
 
 
@@ -141,7 +142,7 @@ class Posterior:
 
 
 def posterior(
-    intervals: Sequence[Interval], prior: Prior = START, *, lapse: float = LAPSE_SHARE, noise: float = 0.0
+    intervals: Sequence[Interval], prior: Prior | None = None, *, lapse: float = LAPSE_SHARE, noise: float = 0.0
 ) -> Posterior:
     """Posterior of bias and spread given readings.
 
@@ -149,7 +150,7 @@ def posterior(
     ----------
     intervals : readings in the prior's unit; an interval of no width is a density; may be empty. One that weighs half
         counts as half a reading: its likelihood to the power of its weight
-    prior : see `Prior`
+    prior : see `Prior`; None: that of starts
     lapse : share of readings taken for mishits, 0 ≤ lapse < 1
     noise : standard deviation s of the reading noise: adds s² to σ² in the likelihood; spread is without it
 
@@ -162,6 +163,7 @@ def posterior(
     Handbook 5. Interval-censored normal likelihood; the lapse is uniform over ± 10 units, or as far as the readings
     reach.
     """
+    before = START() if prior is None else prior
     counts: dict[Interval, int] = {}
     for it in intervals:
         counts[it] = counts.get(it, 0) + 1
@@ -170,15 +172,15 @@ def posterior(
     told = _Seen(seen, lapse, lapse_reach(seen)) if seen else None
 
     def log_density(bias: Floats, log_spread: Floats) -> Floats:
-        z = (bias - prior.bias_mean) / prior.bias_sd
-        y = (log_spread - math.log(prior.spread_median)) / prior.spread_log_sd
+        z = (bias - before.bias_mean) / before.bias_sd
+        y = (log_spread - math.log(before.spread_median)) / before.spread_log_sd
         value = -0.5 * (z[:, None] ** 2 + y[None, :] ** 2)
         if told:
             table = told.log_likelihood(bias, np.hypot(np.exp(log_spread), noise))
             value += (times @ table.reshape(times.size, -1)).reshape(value.shape)
         return value
 
-    low, high = _start_box(seen, prior)
+    low, high = _start_box(seen, before)
     for _ in range(_PASSES):
         bias, log_spread = _axes(low, high, _COARSE)
         low, high, shrunk = _zoom(log_density(bias, log_spread), bias, log_spread)

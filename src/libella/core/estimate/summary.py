@@ -75,9 +75,9 @@ def summarise(post: Posterior, allowed: Window | Mix, quantity: str = "start") -
         bias=bias,
         spread=estimated(post.spread_quantile),
         prob_right=post.bias_above(0.0),
-        cost=cost(post, mix, MATTERS[quantity]),
+        cost=cost(post, mix, MATTERS()[quantity]),
         inside=share(chance),
         gain_unbiased=share(inside(shift=-bias.value) - chance),
         gain_steadier=share(steadier),
-        prob_steadier_matters=float(post.weight[steadier >= MATTERS["gain"].matters_from / 100].sum()),
+        prob_steadier_matters=float(post.weight[steadier >= MATTERS()["gain"].matters_from / 100].sum()),
     )

@@ -38,9 +38,9 @@ def putts_to_settle(
     """
     if word in ("clear", "none"):
         return 0
-    direction = CLEAR if word == "likely" else LIKELY
+    direction = CLEAR() if word == "likely" else LIKELY()
 
     def settled(right: Floats, left: Floats, small: Floats) -> NDArray[np.bool_]:
-        return (np.maximum(right, left) >= direction) | (small >= NONE)
+        return (np.maximum(right, left) >= direction) | (small >= NONE())
 
-    return further_putts(post, zones, window, settled, matter=MATTERS["start"], doubt=doubt)
+    return further_putts(post, zones, window, settled, matter=MATTERS()["start"], doubt=doubt)

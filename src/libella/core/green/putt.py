@@ -8,6 +8,7 @@ from ..drawing.scene import Area, Circle, Label, Line, Scene, Shape
 from ..measure.limits import OutOfLimits
 from ..measure.units import Units, tape
 from ..measure.window import Window
+from ..opinions.held import Opinion
 from .capture import DISTANCE, GREEN_SPEED, PAST, Capture, capture_offset, longest_past, speed_past
 from .read import Read
 from .roll import Ground
@@ -19,7 +20,7 @@ STRAIGHT_M: Final = 0.010
 
 
 Target = Literal["computed", "read"]
-USUAL_PAST_M: Final = 0.35
+USUAL_PAST_M: Final = Opinion("usual_past", 0.35, "m", (0.1, 1.0))
 """Pace past the hole where nobody said another: an opinion."""
 
 

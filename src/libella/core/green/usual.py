@@ -9,6 +9,7 @@ from typing import Final
 from ..estimate.cost import Mix
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.window import Window
+from ..opinions.held import Opinion
 from .capture import DISTANCE
 from .putt import Putt
 
@@ -24,8 +25,10 @@ class UsualLength:
     weight: float = 1.0
 
 
-USUAL: Final = tuple(
-    UsualLength(*it) for it in ((1.0, 3.0), (1.5, 3.0), (2.0, 3.0), (3.0, 2.0), (4.0, 2.0), (6.0, 1.0))
+USUAL: Final = Opinion(
+    "usual_putts",
+    tuple(UsualLength(*it) for it in ((1.0, 3.0), (1.5, 3.0), (2.0, 3.0), (3.0, 2.0), (4.0, 2.0), (6.0, 1.0))),
+    "",
 )
 """What is usual for anybody: an opinion, editable for each golfer."""
 

@@ -5,10 +5,11 @@ from typing import ClassVar
 
 from ..drawing.scene import Circle, Shape
 from ..measure.constants import BALL_M
+from ..opinions.held import Opinion
 from .aid import About, dimension
 from .gate import AT_HINT, FARTHEST_M, NEAREST_M, Gate, gate_about
 
-_FAR_M = 1.1
+_FAR_M = Opinion("gate_of_balls", 1.1, "m", (1.1, 1.1))
 """Two balls usually lie a good metre out, pegs near the ball (handbook 7): opinions."""
 
 
@@ -26,7 +27,7 @@ class BallGate(Gate):
     )
 
     distance_m: float = dimension(
-        "Ball to gate", low=NEAREST_M, high=FARTHEST_M, default=_FAR_M, step=0.05, hint=AT_HINT
+        "Ball to gate", low=NEAREST_M, high=FARTHEST_M, default=_FAR_M(), step=0.05, hint=AT_HINT
     )
 
     @property

@@ -12,13 +12,14 @@ from ..drawing.scene import Line, Scene, Shape, Tape, box
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.units import Units, tape
+from ..opinions.held import Opinion
 from .aid import About, Aid, Raw, Zone, choice, dimension
 
 Device = Literal["bar", "slot"]
 """A bar over the strip that just hides its dark edges from above, or a slot through which only its light is seen."""
 Strip = Literal["dark_near", "light", "dark_far"]
 TURNS: Final = Bounds(0.001, 0.1, "m")
-USUAL_TURNS_M: Final = 0.015
+USUAL_TURNS_M: Final = Opinion("strip_turns", 0.015, "m")
 """Where a strip nobody measured is taken to turn dark: an opinion."""
 _SAID: Final[dict[Strip, str]] = {
     "dark_near": "dark at the near edge", "light": "light", "dark_far": "dark at the far edge",

@@ -8,7 +8,7 @@ repeat check of the sensor it could all be noise, and then the most that is said
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Final
 
@@ -17,10 +17,11 @@ import numpy as np
 from ..certainty.estimate import Estimate, estimated
 from ..certainty.verdict import Verdict, weigh
 from ..estimate.posterior import Floats
+from ..opinions.held import Opinion
 from ..start.stroke import UNZEROED_DEG
 
 FEWEST_PAIRS: Final = 8
-_TAKES_BACK: Final = 0.2
+_TAKES_BACK: Final = Opinion("takes_back", 0.2, "share")
 """Share of the aim's scatter that the stroke must take back to be called a compensation: an opinion."""
 _SLOPE_SD: Final = 0.6
 _AIM_SD: Final = (math.log(0.8), 0.7)
@@ -44,7 +45,7 @@ class Reader:
 
     noise_deg: float = 0.0
     checks: int = 0
-    zero_deg: float = UNZEROED_DEG
+    zero_deg: float = field(default_factory=UNZEROED_DEG)
     one_device: bool = True
 
     @property
@@ -83,7 +84,7 @@ def putt_by_putt(aim_deg: Sequence[float], impact_deg: Sequence[float], reader: 
     def quantile(share: float) -> float:
         return -float(np.interp(1 - share, below, edges))
 
-    takes = float(np.interp(-_TAKES_BACK, edges, below))
+    takes = float(np.interp(-_TAKES_BACK(), edges, below))
     call = weigh(takes, 0.0, 1 - takes, can_be_clear=reader.is_checked)
     return PuttByPutt(estimated(quantile), call, question=call.names_direction and not reader.is_checked)
 

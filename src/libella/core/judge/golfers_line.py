@@ -210,7 +210,7 @@ def golfers_line(
     if not read:
         return None
     about = quantity(keys[0].name)
-    prior = about.prior or START
+    prior = about.prior or START()
     pooled = [
         Pooled(it.day, *it.bias, it.laying, it.laying_sd, it.device, it.device_sd, it.grid)
         for it in read
@@ -278,7 +278,7 @@ def _moved(
 
 def at_usual(mix: Mix) -> Weighing:
     """What a line is weighed by: over all lessons nobody's spread and no one share of the face."""
-    return Weighing(mix, K_USUAL.value, START.spread_median)
+    return Weighing(mix, K_USUAL.value, START().spread_median)
 
 
 def _scale(about: Quantity, prior: Prior) -> float:
@@ -287,8 +287,8 @@ def _scale(about: Quantity, prior: Prior) -> float:
     if prior.unit == "deg":
         return 1.0
     if about.sides in ("more", ""):
-        return prior.spread_median / START.spread_median
-    return prior.bias_sd / START.bias_sd
+        return prior.spread_median / START().spread_median
+    return prior.bias_sd / START().bias_sd
 
 
 def _told_apart(changes: Sequence[Change], days: Sequence[float]) -> list[Change]:
@@ -319,7 +319,7 @@ def path_drawn(it: GolfersLine, words: str) -> Scene:
     and right of the line, of eyes inside, is up. Not to scale: as wide as it is long."""
     first, last = it.path[0][0], it.path[-1][0]
     most = max(
-        0.5 * (INSIDE.bias_sd / START.bias_sd if it.quantity.unit == "mm" else 1.0),
+        0.5 * (INSIDE().bias_sd / START().bias_sd if it.quantity.unit == "mm" else 1.0),
         *(max(abs(e.low), abs(e.high)) for _, e in it.path),
         *(abs(e.value) for _, e in it.blocks),
     )

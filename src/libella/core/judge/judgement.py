@@ -2,8 +2,7 @@
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
-from functools import lru_cache
+from dataclasses import dataclass, field
 from typing import Final, Literal
 
 from ..certainty.estimate import Estimate
@@ -21,6 +20,7 @@ from ..measure.angle import angle_deg
 from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
 from ..measure.window import Window
+from ..opinions.held import remembered
 from ..set.proof import golfers_own
 from ..set.station import Station
 from .claims.level import post_of
@@ -36,7 +36,7 @@ class Occasion:
     (`disturbed.DISTURBANCES`)."""
 
     hand: Hand
-    usual: tuple[UsualLength, ...] = USUAL
+    usual: tuple[UsualLength, ...] = field(default_factory=USUAL)
     hole: bool = True
     disturbances: tuple[str, ...] = ()
 
@@ -119,7 +119,7 @@ def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *,
     return _judged(tuple(readings), station, occasion, planned)
 
 
-@lru_cache(maxsize=1024)
+@remembered(1024)
 def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion, planned: int) -> Judgement:
     n = len(readings)
     final = n >= planned
@@ -171,7 +171,7 @@ def further(readings: Sequence[Interval], station: Station, occasion: Occasion, 
     call = it.verdict(proved=station.proof.proves_line)
     if call.word == "likely" and not station.proof.proves_line:
         return Further(call, None, needs_proof=True)
-    post = post_of(readings, START, station.noise_deg)
+    post = post_of(readings, START(), station.noise_deg)
     zones = [zone.interval for zone in station.zones()]
     return Further(call, putts_to_settle(post, zones, it.mix, call.word, doubt=occasion.doubt_deg(station)))
 
@@ -181,7 +181,7 @@ class _Weighed:
 
     def __init__(self, readings: Sequence[Interval], station: Station, occasion: Occasion) -> None:
         self.putt, self.occasion = station.putt, occasion
-        self.post = post_of(readings, START, station.noise_deg).blurred(occasion.doubt_deg(station))
+        self.post = post_of(readings, START(), station.noise_deg).blurred(occasion.doubt_deg(station))
         self.mix = Mix.one(station.putt.window) if occasion.hole else usual_mix(station.putt, occasion.usual)
         self.summary = summarise(self.post, self.mix)
 
@@ -196,13 +196,13 @@ class _Weighed:
     def usual(self, *, proved: bool) -> Verdict:
         """The word at the usual lengths: what the lesson says."""
         mix = usual_mix(self.putt, self.occasion.usual)
-        return self._word(cost(self.post, mix, MATTERS["start"]), proved=proved)
+        return self._word(cost(self.post, mix, MATTERS()["start"]), proved=proved)
 
     @property
     def dear(self) -> Dear | None:
         """The usual length at which the bias costs most, where it is at least likely to matter and costs enough to
         mend, and costs less than that here."""
-        matter = MATTERS["start"]
+        matter = MATTERS()["start"]
         if self.summary.cost.mean >= matter.nothing_under:
             return None
         dearest: Dear | None = None

@@ -61,7 +61,7 @@ def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBesi
 def steadier(first: Floats, second: Floats, mix: Mix) -> Verdict:
     """Whether the second spread, (N,) draws in degrees, is less ("left") or more ("right") than the first: by what the
     spread alone is worth at the usual putts."""
-    matter = MATTERS["difference"]
+    matter = MATTERS()["difference"]
     rng = np.random.default_rng(41)
     one, other = (share_within(mix, np.zeros(it.size), rng.permutation(it)) for it in (first, second))
     gain = 100 * (other - one)
@@ -86,7 +86,7 @@ def _more_blocks(
 
 
 def _spread(it: GolfersLine) -> float:
-    prior = it.quantity.prior or START
+    prior = it.quantity.prior or START()
     return prior.spread_median if it.spread is None else it.spread.value
 
 

@@ -8,6 +8,7 @@ from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
 from ..estimate.shares import Share, apart
+from ..opinions.held import Opinion
 from ..start.notes import parts_of
 from .claims.share import share_estimate, share_of
 from .ledger.entry import Batch
@@ -18,7 +19,7 @@ SHARES: Final[tuple[str, ...]] = tuple(
     it for it in names() if quantity(it).kind == "share" and quantity(it).event != "set_up"
 )
 """The quantities that have one: every share but the words of a set-up, which Stand sets side by side itself."""
-_ALIKE: Final = 0.05
+_ALIKE: Final = Opinion("days_differ", 0.05, "share")
 """How far the readings of one lesson are alike beyond their share: days differ. An opinion."""
 
 
@@ -64,7 +65,7 @@ def share_line(batches: Sequence[Batch], name: str, levels: Levels) -> ShareLine
             before.times + sum(whole.told in parts_of(one) for one in noted), before.of + len(noted)
         )
     told = tuple(it for it in lessons.values() if it.of)
-    worth = [1 / (1 + _ALIKE * (it.of - 1)) for it in told]
+    worth = [1 / (1 + _ALIKE() * (it.of - 1)) for it in told]
     times = sum(part * it.times for part, it in zip(worth, told, strict=True))
     of = sum(part * it.of for part, it in zip(worth, told, strict=True))
     return ShareLine(whole.quantity, levels, whole.told, told, share_estimate(times, of), _moved(told))
@@ -74,7 +75,7 @@ def _moved(told: Sequence[Share]) -> Verdict | None:
     if len(told) < 2:
         return None
     *earlier, last = told
-    matter = MATTERS["share"]
+    matter = MATTERS()["share"]
     before = Share(sum(it.times for it in earlier), sum(it.of for it in earlier))
     found = apart(before, last, matter.matters_from, matter.nothing_under)
     return weigh(found.more, found.less, found.small)

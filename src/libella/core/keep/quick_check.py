@@ -11,13 +11,14 @@ from scipy.special import ndtr
 from ..certainty.estimate import Estimate, normal
 from ..certainty.verdict import Verdict, is_likely, weigh_event
 from ..measure.interval import Interval
+from ..opinions.held import Opinion
 from ..see.eyes import EyeTake
 from ..see.fit import perceive
 from ..see.trial import STEP_DEG, TRUE, Trial
 
 DIRECTIONS: Final = 5
 _ABOUT: Final = (-1.5, -0.75, 0.0, 0.75, 1.5)
-_MOVED_MM: Final = 10.0
+_MOVED_MM: Final = Opinion("eyes_drifted", 10.0, "mm")
 """Eyes further than this from the kept place have drifted: an opinion."""
 _SEEN_MOVED_DEG: Final = 1.0
 """Five answers can't see less."""
@@ -94,7 +95,7 @@ def _eyes(kept: Kept, eyes: EyeTake | None) -> Drift:
             was.sd**2 + kept.wander_mm**2 + (eyes.seen_m * 1000) ** 2 / 12 + (eyes.level_doubt_m * 1000) ** 2
         )
         moved = now * 1000 - was.value
-        gone = max(gone, _beyond(moved, doubt, _MOVED_MM))
+        gone = max(gone, _beyond(moved, doubt, _MOVED_MM()))
         shifts.append(Shift(normal(moved, doubt), "inside" if of == "inside" else "behind"))
     return Drift("eyes", weigh_event(gone), shifts=tuple(shifts))
 

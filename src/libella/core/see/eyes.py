@@ -21,6 +21,7 @@ from ..measure.constants import BALL_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits, Size
 from ..measure.window import Window
+from ..opinions.held import Opinion
 from .side_look import SideLook
 
 Way = Literal["mirror", "plumb"]
@@ -34,8 +35,12 @@ SEEN: Final = Bounds(0.001, 0.02, "m")
 TURNED: Final = Bounds(-30.0, 30.0, "deg")
 WIDEST_M: Final = 0.1
 """Eyes further apart than this are in no head."""
-INSIDE: Final = Prior(bias_mean=0.0, bias_sd=40.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
-BEHIND: Final = Prior(bias_mean=40.0, bias_sd=60.0, spread_median=8.0, spread_log_sd=0.6, unit="mm")
+INSIDE: Final = Opinion(
+    "eyes_prior", Prior(bias_mean=0.0, bias_sd=40.0, spread_median=8.0, spread_log_sd=0.6, unit="mm"), ""
+)
+BEHIND: Final = Opinion(
+    "eyes_behind_prior", Prior(bias_mean=40.0, bias_sd=60.0, spread_median=8.0, spread_log_sd=0.6, unit="mm"), ""
+)
 _REACH_MM: Final = 120.0
 
 
@@ -221,8 +226,8 @@ def eye_place(
     def found(reads: list[Interval], prior: Prior) -> Posterior:
         return posterior(reads, prior, lapse=0.0, noise=noise).blurred(shared)
 
-    inside = found([it.inside_mm for it in (*takes, *sides)], INSIDE)
-    behind = found([it.behind_mm for it in takes], BEHIND) if takes else None
+    inside = found([it.inside_mm for it in (*takes, *sides)], INSIDE())
+    behind = found([it.behind_mm for it in takes], BEHIND()) if takes else None
 
     turned = [it.shoulders_deg for it in takes if it.shoulders_deg is not None]
 
@@ -246,7 +251,7 @@ def eye_place(
 
 def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
     """Too far in (right), too far out (left), by enough beyond the zone's edge to matter; none: inside the zone."""
-    beyond = MATTERS["eyes_outside_zone"].matters_from
+    beyond = MATTERS()["eyes_outside_zone"].matters_from
     within = inside.bias_above(zone[0]) - inside.bias_above(zone[1])
     return weigh(inside.bias_above(zone[1] + beyond), 1 - inside.bias_above(zone[0] - beyond), within)
 

@@ -135,7 +135,7 @@ def _shade(found: PerceptionMap, reach: float) -> list[Shape]:
         return []
     ys, xs = np.linspace(-reach, reach, _ROWS), np.linspace(-reach, reach, _COLUMNS)
     left = found.below_zero(rows_at(np.repeat(-ys, xs.size), np.tile(-xs, ys.size))).reshape(ys.size, xs.size)
-    open_ = np.minimum(left, 1 - left) - (1 - CLEAR)
+    open_ = np.minimum(left, 1 - left) - (1 - CLEAR())
     rows = [(float(y), _spans(xs, row)) for y, row in zip(ys, open_, strict=True)]
     if all(ends == [(-reach, reach)] for _, ends in rows):
         return []

@@ -13,6 +13,7 @@ from ..measure.angle import angle_deg
 from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
+from ..opinions.held import Opinion
 from ..set.proof import golfers_own
 from .fit import BIAS_SD, perceive
 from .trial import Looks, Trial
@@ -27,7 +28,9 @@ Toward = Literal["hole", "start"]
 METHODS: Final[tuple[Method, ...]] = get_args(Method)
 FEWEST: Final = 6
 """Answers before anything is said of them."""
-ADJUSTED: Final = Prior(bias_mean=0.0, bias_sd=BIAS_SD, spread_median=0.7, spread_log_sd=0.6, unit="deg")
+ADJUSTED: Final = Opinion(
+    "looks_prior", Prior(bias_mean=0.0, bias_sd=BIAS_SD, spread_median=0.7, spread_log_sd=0.6, unit="deg"), ""
+)
 AWAY: Final = Bounds(0.5, 15.0, "m")
 BESIDE: Final = Bounds(-1.5, 1.5, "m")
 SEEN: Final = Bounds(0.001, 0.2, "m")
@@ -123,7 +126,7 @@ def by_directions(trials: Sequence[Trial], limit_deg: float, rod: LaidRod = TRUE
 
 def by_adjustment(ends: Sequence[Interval], limit_deg: float, rod: LaidRod = TRUE_ROD) -> LooksStraight:
     """From where the golfer stopped the rod, or pointed to: each one reading of the looks-straight angle, degrees."""
-    post = posterior(ends, ADJUSTED)
+    post = posterior(ends, ADJUSTED())
     angle = estimated(post.bias_quantile)
     return LooksStraight(
         trials=len(ends),

@@ -5,7 +5,7 @@ as often as they did. What was read before one reader saw nothing of the other i
 """
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from statistics import mean
 from typing import Final, Literal, get_args
@@ -21,13 +21,15 @@ from ..instruments.gate import Gate
 from ..instruments.rig import Rig
 from ..measure.constants import BALL_M
 from ..measure.limits import Bounds, OutOfLimits
+from ..opinions.held import Opinion
 from .side_look import StringLook
 
 Thing = Literal["mirror", "gate", "laser", "strike", "body_lines", "string", "golfer"]
 THINGS: Final[tuple[Thing, ...]] = get_args(Thing)
 FEWEST: Final = 5
 MOST: Final = 40
-_SCATTER_DEG, _EYES_MM = 1.0, 40.0
+_SCATTER_DEG: Final = Opinion("readers_starts", 1.0, "deg")
+_EYES_MM: Final = Opinion("readers_eyes", 40.0, "mm")
 """How far starts scatter, and how far eyes lie from the line, of those who are read: opinions."""
 _BALL_R: Final = BALL_M / 2
 _WIDEST: Final = 5.0
@@ -41,22 +43,27 @@ class ReadThing:
     ----------
     unit : of its error: mm, deg, or "" where a reading is right or wrong
     bounds : of a number; None of zones
-    zones : their codes in order; `edges` between them, and how far the truth scatters, in `unit`; empty where no order
+    zones : their codes in order; `edges` between them, in `unit`; empty where no order
         is
+    far : how far the truth scatters, in `unit`
     """
 
     unit: Literal["mm", "deg", ""]
     bounds: Bounds | None = None
     zones: tuple[str, ...] = ()
     edges: tuple[float, ...] = ()
-    scatter: float = 0.0
+    far: Callable[[], float] = lambda: 0.0
+
+    @property
+    def scatter(self) -> float:
+        return self.far()
 
 
 def _gate() -> ReadThing:
     it = lay("peg_gate", {})
     assert isinstance(it, Gate)
-    edge, far = ((math.tan(math.radians(deg)) * it.station_m * 1000) for deg in (it.limit_deg, _SCATTER_DEG))
-    return ReadThing("mm", None, ("left", "clean", "right"), (-edge, edge), far)
+    edge = math.tan(math.radians(it.limit_deg)) * it.station_m * 1000
+    return ReadThing("mm", None, ("left", "clean", "right"), (-edge, edge), lambda: _scatter_mm(it.station_m))
 
 
 def _laser() -> ReadThing:
@@ -64,8 +71,12 @@ def _laser() -> ReadThing:
     assert isinstance(it, Rig)
     radii = (-1.0, -0.75, -0.25, 0.25, 0.75, 1.0)
     zones = ("off_left", "left_edge", "left_quarter", "centre", "right_quarter", "right_edge", "off_right")
-    far = math.tan(math.radians(_SCATTER_DEG)) * it.station_m * 1000
-    return ReadThing("mm", None, zones, tuple(1000 * _BALL_R * one for one in radii), far)
+    edges = tuple(1000 * _BALL_R * one for one in radii)
+    return ReadThing("mm", None, zones, edges, lambda: _scatter_mm(it.station_m))
+
+
+def _scatter_mm(at_m: float) -> float:
+    return math.tan(math.radians(_SCATTER_DEG())) * at_m * 1000
 
 
 def _string() -> ReadThing:

@@ -1,7 +1,7 @@
 """Looks that tell on which side the eyes are, and little of how far: a string over the ball, a strip that darkens."""
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Final, Literal
 
 from ..instruments.light_strip import TURNS, USUAL_TURNS_M, Device, Strip, strip_interval
@@ -68,7 +68,7 @@ class StripLook:
 
     device: Device
     seen: Strip
-    turns_m: float = USUAL_TURNS_M
+    turns_m: float = field(default_factory=USUAL_TURNS_M)
     way: SideWay = "strip"
     zero_m: float = 0.0
     """How far inside it shows an eye by itself, and what is not known of that, m; as it was checked."""

@@ -5,13 +5,14 @@ What stays unknown of the rig's own aim is shared by every reading of a block: m
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from statistics import mean, stdev
 from typing import Final, Literal
 
 from ..green.slope import TrialRoll, rolled_slope
 from ..measure.angle import angle_deg
 from ..measure.limits import Bounds, OutOfLimits
+from ..opinions.held import Opinion
 from .line import LaidLine, Part
 
 Way = Literal["none", "second_laser", "tape", "rolled", "string"]
@@ -19,18 +20,22 @@ HiddenBy = Literal["zero", "end", "ball", "slope"]
 """The rig's zero against the line, one post or end placed by tape, the ball beside its spot, the slope's own doubt."""
 
 
-USUAL_DOUBT_M: Final[dict[Way, float]] = {
-    "none": 0.004,
-    "second_laser": 0.001,
-    "tape": 0.0015,
-    "string": 0.0015,
-    "rolled": 0.003,
-}
+USUAL_DOUBT_M: Final = Opinion[dict[Way, float]](
+    "proof_doubt",
+    {
+        "none": 0.004,
+        "second_laser": 0.001,
+        "tape": 0.0015,
+        "string": 0.0015,
+        "rolled": 0.003,
+    },
+    "m",
+)
 """How well each way of proving a line usually places the rig's zero (standard uncertainty, m): an opinion."""
 
 LINE_WAYS: Final[tuple[Way, ...]] = ("second_laser", "tape", "string")
 """Ways that measure where the laid line lies; rolling both ways tells the ground, not the line."""
-BY_EYE_DEG: Final = 0.6
+BY_EYE_DEG: Final = Opinion("line_by_eye", 0.6, "deg")
 """How far a line laid by eye may lie off, one standard deviation: an opinion of the handbook's."""
 OFFSET = Bounds(-0.1, 0.1, "m")
 DOUBT = Bounds(0.0, 0.05, "m")
@@ -44,7 +49,7 @@ _SLOPE_AGREES: Final = 0.1
 """Percent of slope that a level can't tell: rolls may differ from the plan by so much beyond their own doubt."""
 
 
-PRESENT: Final = 0.35
+PRESENT: Final = Opinion("link_off", 0.35, "share")
 """Chance that a link of a golfer is off by more than next to nothing, before any reading: an opinion."""
 _SIZE_DEG: Final = 1.3
 
@@ -55,10 +60,10 @@ def golfers_own(bias_deg: float, doubt_deg: float) -> float:
     The golfer is off by N(0, 1.3°) or by next to nothing (0.35 before any reading, an opinion), the line by
     N(0, 0.6²) either way; `doubt_deg`: of the readings, without the line's.
     """
-    line = math.hypot(BY_EYE_DEG, doubt_deg)
+    line = math.hypot(BY_EYE_DEG(), doubt_deg)
     both = math.hypot(line, _SIZE_DEG)
-    own = PRESENT * math.exp(-0.5 * (bias_deg / both) ** 2) / both
-    other = (1 - PRESENT) * math.exp(-0.5 * (bias_deg / line) ** 2) / line
+    own = PRESENT() * math.exp(-0.5 * (bias_deg / both) ** 2) / both
+    other = (1 - PRESENT()) * math.exp(-0.5 * (bias_deg / line) ** 2) / line
     return own / (own + other)
 
 
@@ -104,7 +109,7 @@ class Proof:
 
     way: Way = "none"
     offset_m: float = 0.0
-    doubt_m: float = USUAL_DOUBT_M["none"]
+    doubt_m: float = field(default_factory=lambda: USUAL_DOUBT_M()["none"])
     zero_deg: float = 0.0
     noise_deg: float = 0.0
     checks: int = 0
@@ -133,7 +138,7 @@ class Proof:
     def line_deg(self, rig_m: float) -> float:
         """What is not known of the laid line's own direction, one standard deviation: by what was measured of it, else
         as a line laid by eye."""
-        return angle_deg(self.doubt_m, rig_m) if self.proves_line else BY_EYE_DEG
+        return angle_deg(self.doubt_m, rig_m) if self.proves_line else BY_EYE_DEG()
 
     @property
     def own_deg(self) -> float:
@@ -208,7 +213,7 @@ def prove(
             raise OutOfLimits("measured", "too_few_measured", fewest=FEWEST_MEASURED)
         off = [it.beside_m * line.rig_at_m / it.at_m for it in evidence.measured]
         offset, scatter = OFFSET.check("measured", "found_beside", mean(off)), stdev(off) / math.sqrt(len(off))
-    doubt = math.hypot(USUAL_DOUBT_M[way], scatter)
+    doubt = math.hypot(USUAL_DOUBT_M()[way], scatter)
     return replace(found, way=way, offset_m=offset, doubt_m=doubt, evidence=evidence)
 
 

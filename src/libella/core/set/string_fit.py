@@ -8,8 +8,9 @@ from ..certainty.estimate import Estimate
 from ..instruments.elevated_string import ElevatedString
 from ..instruments.string_sight import StringSight
 from ..measure.constants import BALL_M
+from ..opinions.held import Opinion
 
-_SEEN_M: Final = 0.002
+_SEEN_M: Final = Opinion("string_seen", 0.002, "m")
 """A string this far off the ball's centre is seen to be off: an opinion."""
 
 
@@ -45,4 +46,6 @@ def string_fit(string: ElevatedString, eyes_inside_mm: Estimate) -> StringFit:
     seen = covers(inside)
     doubt = abs(covers(max(-0.3, min(0.3, eyes.high / 1000))) - seen)
     lean = round(at(inside).lean_planted_deg, 1)
-    return StringFit(seen, lean, abs(seen) >= _SEEN_M and abs(seen) > doubt and not math.isclose(lean, string.lean_deg))
+    return StringFit(
+        seen, lean, abs(seen) >= _SEEN_M() and abs(seen) > doubt and not math.isclose(lean, string.lean_deg)
+    )

@@ -14,6 +14,7 @@ from ..instruments.aid import Raw
 from ..instruments.light_strip import LightStrip
 from ..measure.angle import angle_deg
 from ..measure.limits import Bounds, OutOfLimits
+from ..opinions.held import Opinion
 
 Way = Literal["turned", "sighted", "flipped", "halves", "square", "end_for_end", "centred"]
 WAYS: Final[dict[str, Way]] = {
@@ -36,9 +37,9 @@ WAYS: Final[dict[str, Way]] = {
 """How each instrument is checked by itself, by kind; others have no zero of their own."""
 FEWEST: Final = 2
 MOST: Final = 20
-MARKED_M: Final = 0.0005
+MARKED_M: Final = Opinion("mark_set", 0.0005, "m")
 """How well a mark is set and taped, one standard deviation: an opinion."""
-_SEEN_DEG: Final = 0.05
+_SEEN_DEG: Final = Opinion("edge_seen", 0.05, "deg")
 """How well a single reading against a square edge is known at least, one standard deviation: an opinion."""
 MOVED = Bounds(-0.1, 0.1, "m")
 OVER = Bounds(0.05, 15.0, "m")
@@ -145,12 +146,12 @@ def tool_zero(check: ToolCheck, sizes: dict[str, float] | None = None) -> ToolZe
         with fewer than `FEWEST` readings.
     """
     read: dict[Way, Callable[[], ToolZero]] = {
-        "turned": lambda: _angle([-it.moved_m / 2 for it in check.turns], check.turns, MARKED_M / 2),
-        "sighted": lambda: _angle([it.moved_m for it in check.turns], check.turns, MARKED_M),
+        "turned": lambda: _angle([-it.moved_m / 2 for it in check.turns], check.turns, MARKED_M() / 2),
+        "sighted": lambda: _angle([it.moved_m for it in check.turns], check.turns, MARKED_M()),
         # The square's right end comes nearer the hole: it stood behind, and a face against it looked right.
-        "flipped": lambda: _angle([it.moved_m / 2 for it in check.turns], check.turns, MARKED_M / 2),
+        "flipped": lambda: _angle([it.moved_m / 2 for it in check.turns], check.turns, MARKED_M() / 2),
         # A point far down the stem is further from the end that lies back: the bar looks right.
-        "halves": lambda: _angle([it.moved_m for it in check.turns], check.turns, MARKED_M),
+        "halves": lambda: _angle([it.moved_m for it in check.turns], check.turns, MARKED_M()),
         "square": lambda: _against_square(check, sizes or {}),
         "end_for_end": lambda: _mirror(check.marks),
         "centred": lambda: _strip(check, sizes or {}),
@@ -170,13 +171,13 @@ def _angle(off_m: Sequence[float], turns: Sequence[Turned], marked_m: float) -> 
 def _against_square(check: ToolCheck, sizes: dict[str, float]) -> ToolZero:
     tool = lay(check.kind, sizes)
     found = [-tool.interval(raw).anchor for raw in check.raws]
-    return ToolZero(right_deg=mean(found), doubt_deg=_doubt(found, _SEEN_DEG), checks=len(found))
+    return ToolZero(right_deg=mean(found), doubt_deg=_doubt(found, _SEEN_DEG()), checks=len(found))
 
 
 def _mirror(marks: Sequence[EndForEnd]) -> ToolZero:
     inside = [(it.inside_m - it.inside_turned_m) / 2 for it in marks]
     behind = [(it.behind_m - it.behind_turned_m) / 2 for it in marks]
-    doubt = max(_doubt(inside, MARKED_M), _doubt(behind, MARKED_M))
+    doubt = max(_doubt(inside, MARKED_M()), _doubt(behind, MARKED_M()))
     return ToolZero(inside_m=mean(inside), behind_m=mean(behind), doubt_m=doubt, checks=len(marks))
 
 
@@ -188,7 +189,9 @@ def _strip(check: ToolCheck, sizes: dict[str, float]) -> ToolZero:
     # A bar reaches further where it lies; a slot falls short there by less.
     towards = 0.5 if tool.device == "bar" else -0.5
     inside = [towards * (it.near_m - it.far_m) * reach for it in check.gaps]
-    return ToolZero(inside_m=-mean(inside), doubt_m=_doubt(inside, MARKED_M * reach / math.sqrt(2)), checks=len(inside))
+    return ToolZero(
+        inside_m=-mean(inside), doubt_m=_doubt(inside, MARKED_M() * reach / math.sqrt(2)), checks=len(inside)
+    )
 
 
 def _doubt(found: Sequence[float], least: float) -> float:

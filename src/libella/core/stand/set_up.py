@@ -8,6 +8,7 @@ from ..certainty.estimate import Estimate, estimated
 from ..estimate.posterior import Prior, posterior
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, Fact, OutOfLimits
+from ..opinions.held import Opinion
 
 Unit = Literal["m", "deg", "%", "words"]
 Group = Literal["ball_and_feet", "body_lines", "arms_and_putter", "head_and_eyes", "how_it_feels"]
@@ -122,7 +123,9 @@ ENTRIES: Final[dict[str, Entry]] = {
     "comfort": _score("Comfort", "1 hurts or strains, 5 could stand there all day."),
     "trust": _score("Trust", "1 not believed at all, 5 without a doubt."),
 }
-_SPREADS: Final[dict[Unit, tuple[float, float]]] = {"m": (0.008, 0.01), "deg": (1.5, 2.0), "%": (4.0, 5.0)}
+_SPREADS: Final = Opinion[dict[Unit, tuple[float, float]]](
+    "set_up_spread", {"m": (0.008, 0.01), "deg": (1.5, 2.0), "%": (4.0, 5.0)}, "key"
+)
 """Spread expected from one set-up to the next, and what is called wandering: opinions."""
 
 
@@ -194,7 +197,7 @@ def wander(times: Sequence[SetUp]) -> tuple[Wander, ...]:
         values = [value for it in times if isinstance(value := it.get(name), float | int)]
         if len(values) < 3:
             continue
-        expected, limit = _SPREADS[entry.unit]
+        expected, limit = _SPREADS()[entry.unit]
         middle = sum(values) / len(values)
         prior = Prior(middle, 10 * expected, expected, 0.6, entry.unit)
         reads = [Interval(it - entry.step / 2, it + entry.step / 2) for it in values]

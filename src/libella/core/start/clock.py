@@ -8,6 +8,8 @@ from typing import Final
 import numpy as np
 from numpy.typing import NDArray
 
+from ..opinions.held import Opinion
+
 _STEP_S: Final = 0.5
 MOST_OUT_S: Final = 70.0
 """How far a device's clock may be out and still be told."""
@@ -16,9 +18,10 @@ _BEHIND: Final[NDArray[np.float64]] = np.arange(-MOST_OUT_S, MOST_OUT_S + _STEP_
 _LAG: Final[NDArray[np.float64]] = np.arange(-2.0, _LONGEST_LAG_S + _STEP_S / 2, _STEP_S)
 _SHIFT: Final[NDArray[np.float64]] = np.arange(_BEHIND[0] + _LAG[0], _BEHIND[-1] + _LAG[-1] + _STEP_S / 2, _STEP_S)
 """How long after a stroke, by the device's clock, its putt is noted, by the coach's: clock and lag together."""
-_SCALES: Final = ((0.7, 0.3), (1.5, 0.3), (3.0, 0.25), (6.0, 0.15))
+_SCALES: Final = Opinion("clock_lags", ((0.7, 0.3), (1.5, 0.3), (3.0, 0.25), (6.0, 0.15)), ("s", "share"))
 """How far lags part about their usual one, s, and how likely each is: an opinion."""
-_RIGHT, _RIGHT_SD_S = 0.8, 1.0
+_RIGHT: Final = Opinion("clock_right", 0.8, "share")
+_RIGHT_SD_S: Final = Opinion("clock_right_sd", 1.0, "s")
 """How likely a clock is right, and how right; any other error is as likely as any: an opinion."""
 _EXTRA: Final = 0.15
 """How likely a stroke belongs to no putt: a practice stroke, a knock."""
@@ -89,7 +92,7 @@ def clock_of(putts_s: Sequence[float], strokes: Sequence[Told], now_s: Sequence[
     putt is weighed over all of that: an alignment that could be another one leaves it with none.
     """
     if not strokes:
-        return Clock(0.0, _RIGHT_SD_S, known=False, putts={})
+        return Clock(0.0, _RIGHT_SD_S(), known=False, putts={})
     order = sorted(range(len(strokes)), key=lambda m: strokes[m].at_s)
     newest = order[-_ENOUGH:]
     made = np.array([strokes[m].at_s for m in newest])
@@ -100,7 +103,7 @@ def clock_of(putts_s: Sequence[float], strokes: Sequence[Told], now_s: Sequence[
     if not noted.size:
         return _summed(before, {})
     told = _told_by_taps(noted, made)
-    weight = np.stack([np.convolve(before, _lag_prior())] * len(_SCALES)) * told
+    weight = np.stack([np.convolve(before, _lag_prior())] * len(_SCALES())) * told
     weight /= weight.sum()
     # What the error is, whatever the lag: each error with every lag's shift.
     windows = np.lib.stride_tricks.sliding_window_view(told.sum(axis=0), _LAG.size)
@@ -113,8 +116,8 @@ def clock_of(putts_s: Sequence[float], strokes: Sequence[Told], now_s: Sequence[
 
 @lru_cache
 def _clock_prior() -> NDArray[np.float64]:
-    right = np.exp(-0.5 * (_BEHIND / _RIGHT_SD_S) ** 2)
-    return _RIGHT * right / right.sum() + (1 - _RIGHT) / _BEHIND.size
+    right = np.exp(-0.5 * (_BEHIND / _RIGHT_SD_S()) ** 2)
+    return _RIGHT() * right / right.sum() + (1 - _RIGHT()) / _BEHIND.size
 
 
 @lru_cache
@@ -145,7 +148,7 @@ def _density(off: NDArray[np.float64], scale: float) -> NDArray[np.float64]:
 def _kernels() -> NDArray[np.float64]:
     """Densities by scale, difference and shift."""
     off = _SHIFT[:, None] - _SHIFT[None, :]
-    return np.stack([_density(off, scale) for scale, _ in _SCALES])
+    return np.stack([_density(off, scale) for scale, _ in _SCALES()])
 
 
 def _span(noted: NDArray[np.float64], made: NDArray[np.float64]) -> float:
@@ -161,7 +164,7 @@ def _told_by_taps(noted: NDArray[np.float64], made: NDArray[np.float64]) -> NDAr
     np.add.at(counts, (stroke, bins[stroke, putt]), 1.0)
     nobodys = _EXTRA / _span(noted, made)
     log = np.stack([np.log(nobodys + (1 - _EXTRA) / noted.size * (counts @ kernel)).sum(0) for kernel in _kernels()])
-    log += np.log([likely for _, likely in _SCALES])[:, None]
+    log += np.log([likely for _, likely in _SCALES()])[:, None]
     return np.exp(log - log.max())
 
 
@@ -180,7 +183,7 @@ def _pairs(
     apart = noted[putt] - made[stroke]
     total, none = np.zeros(stroke.size), np.zeros(made.size)
     for scale, shift in likely:
-        near = _density(apart - _SHIFT[shift], _SCALES[scale][0])
+        near = _density(apart - _SHIFT[shift], _SCALES()[scale][0])
         whole = np.bincount(stroke, near, made.size) + nobodys
         total += weight[scale, shift] * near / whole[stroke]
         none += weight[scale, shift] * nobodys / whole

@@ -66,7 +66,7 @@ def rung(raws: Sequence[Raw], station: Station) -> Rung:
     passed = sum(0 in rig.interval(it) for it in last)
     if len(last) < LAST:
         return Rung("wait", passed, len(last))
-    post = posterior([station.interval(it) for it in raws], START, noise=station.noise_deg)
+    post = posterior([station.interval(it) for it in raws], START(), noise=station.noise_deg)
     wanted = three_in_four_deg(post)
     tighter = passed >= _TIGHTEN_FROM
     if not tighter and passed > _WIDEN_TO:

@@ -6,11 +6,12 @@ from typing import Final, Literal
 
 from ..golfer.hand import Hand
 from ..measure.limits import Bounds
+from ..opinions.held import Opinion
 
 PathName = Literal["", "straight", "arc", "arc_then_straight"]
 """The path as declared; empty where none was."""
 BALL_AHEAD: Final = Bounds(-0.3, 0.3, "m")
-ARC_M: Final = 1.6
+ARC_M: Final = Opinion("arc_radius", 1.6, "m")
 """Radius of the head's path over the ground in an arc: an opinion, and only used where the ball is off its middle."""
 
 
@@ -32,7 +33,7 @@ class PathModel:
         """
         if self.name != "arc" and not (self.name == "arc_then_straight" and self.ball_ahead_m < 0):
             return 0.0
-        inwards = math.degrees(math.asin(self.ball_ahead_m / ARC_M))
+        inwards = math.degrees(math.asin(self.ball_ahead_m / ARC_M()))
         return -inwards if hand == "right" else inwards
 
 

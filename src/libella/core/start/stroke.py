@@ -7,6 +7,7 @@ from statistics import mean, stdev
 from typing import Final, Literal
 
 from ..measure.limits import Bounds, OutOfLimits
+from ..opinions.held import Opinion
 
 SensorKind = Literal["face_and_path", "start_board", "level"]
 
@@ -32,7 +33,7 @@ MEASURES: Final[dict[str, Measure]] = {
     "u_deg": Measure("Standard uncertainty", Bounds(0.0, 5.0, "deg")),
 }
 TILT: Final = Bounds(-20.0, 20.0, "%")
-UNZEROED_DEG: Final = 0.4
+UNZEROED_DEG: Final = Opinion("sensor_unzeroed", 0.4, "deg")
 """What may be off in the zero of a sensor that was not held against a reference, one standard deviation: an opinion."""
 _FACE = ("face_address_deg", "face_impact_deg")
 _FEWEST_STILL = 5

@@ -14,6 +14,7 @@ from ..estimate import START, posterior
 from ..estimate.cost import Mix, cost
 from ..estimate.posterior import Floats
 from ..measure.interval import Interval
+from ..opinions.held import remembered
 from .taught import Known, Lever, Say, Shown, Teaching, Told, Values
 
 _DEGREE: Final = 120.0
@@ -22,13 +23,13 @@ _ROW: Final = 46.0
 _MOST_PUTTS: Final = 40
 
 
-@lru_cache(maxsize=4096)
+@remembered(4096)
 def _read(bias: float, spread: float, putts: int, draw: int, mix: Mix) -> tuple[tuple[float, ...], Estimate, Verdict]:
     """Putts of a golfer who is known, and what is found of them; more putts of a draw go on from the fewer."""
     z = np.random.default_rng(7000 + draw).normal(0.0, 1.0, _MOST_PUTTS)[:putts]
     starts = tuple(round(float(it), 1) for it in bias + spread * z)
-    post = posterior([Interval(it - 0.05, it + 0.05) for it in starts], START)
-    found = cost(post, mix, MATTERS["start"])
+    post = posterior([Interval(it - 0.05, it + 0.05) for it in starts], START())
+    found = cost(post, mix, MATTERS()["start"])
     return starts, estimated(post.bias_quantile), weigh(found.right, found.left, found.small, cost=found.mean)
 
 

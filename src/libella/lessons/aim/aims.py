@@ -214,7 +214,7 @@ def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None
 
 def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     golfer = golfer_in(desk, session, lesson)
-    mix = usual_mix(Putt(2.0, USUAL_PAST_M, lesson.green_speed_ft), usual_of(golfer, schools_of(desk, golfer)))
+    mix = usual_mix(Putt(2.0, USUAL_PAST_M(), lesson.green_speed_ft), usual_of(golfer, schools_of(desk, golfer)))
     sets = session.scalars(
         select(AimSeriesRow)
         .where(AimSeriesRow.studio_id == desk.studio_id, AimSeriesRow.lesson_id == lesson.id)
@@ -291,7 +291,7 @@ def _laid(desk: Desk, session: Session, lesson: KeptLesson, station_id: UUID | N
     """The putt of a plan, or of the plan now; a usual one before anything was laid."""
     row = plan_now(desk, session, lesson.id, station_id)
     laid = entry_of(row).station() if row else None
-    return (laid.putt if laid else Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft)), laid
+    return (laid.putt if laid else Putt(2.5, USUAL_PAST_M(), lesson.green_speed_ft)), laid
 
 
 def _set_downs(desk: Desk, session: Session, series_ids: Sequence[UUID]) -> Sequence[KeptSetDown]:

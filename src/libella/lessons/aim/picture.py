@@ -6,7 +6,7 @@ from ...core.aim.picture import AimQuestion, aim_question
 from ...core.certainty.estimate import Estimate
 from ...store.tables import LessonRow
 from ..desk.desk import Desk
-from ..see.sights import LOOKS_STRAIGHT_MATTERS
+from ..see.sights import looks_straight_matters
 from .aims import natural_aim
 
 
@@ -14,4 +14,4 @@ def aim_question_of(desk: Desk, lesson_id: UUID, as_usual: Estimate | None) -> A
     """The looks-straight angle of the usual set-up beside the golfer's natural aim."""
     with desk.transaction() as session:
         golfer_id = desk.get(session, LessonRow, lesson_id, "lesson").golfer_id
-    return aim_question(as_usual, natural_aim(desk, golfer_id), LOOKS_STRAIGHT_MATTERS)
+    return aim_question(as_usual, natural_aim(desk, golfer_id), looks_straight_matters())

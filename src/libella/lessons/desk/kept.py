@@ -15,8 +15,10 @@ from sqlalchemy import func, select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
+from ...core.opinions.held import holding
 from ...store.tables import BlockRow, GolferRevisionRow, GolferRow, KeptAnswerRow, LessonRow
 from .desk import Desk
+from .opinions import held_for, whose
 
 Make = Callable[[Desk, int], str]
 """Makes an answer through the desk it is given, told the data's mark."""
@@ -77,7 +79,9 @@ def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Make) ->
         kept = session.get(KeptAnswerRow, (desk.studio_id, about_id, what))
         if kept is not None and (kept.revision, kept.rules) == (revision, rules()):
             return kept.answer
-    answer = make(desk, revision)
+    # Of one record of opinions, whoever asks: lists ask of many golfers.
+    with holding(held_for(desk, whose(desk, golfer_id))):
+        answer = make(desk, revision)
     values = {"golfer_id": golfer_id, "revision": revision, "rules": rules(), "answer": answer}
     keeping = (
         insert(KeptAnswerRow)

@@ -115,7 +115,7 @@ def _told(entry: GolferEntry) -> dict[str, object]:
 def usual_of(row: KeptGolfer, schools: Schools) -> tuple[UsualLength, ...]:
     """The lengths this golfer usually putts: as noted, else by the school held, else as is usual for anybody."""
     if row.usual_lengths is None:
-        return schools.settings.lengths or USUAL
+        return schools.settings.lengths or USUAL()
     return tuple(UsualLength(*it) for it in row.usual_lengths)
 
 

@@ -149,7 +149,7 @@ def _putted(block: KeptBlock, station: Station, sensed: _Sensed, hand: Hand, exp
         watched=watched,
         disturbances=tuple(block.disturbances),
         sensor_deg=sensed.noise_deg,
-        zero_deg=sensed.zero_deg or UNZEROED_DEG,
+        zero_deg=sensed.zero_deg or UNZEROED_DEG(),
         checks=sensed.checks,
         one_device=sensed.one_device,
     )

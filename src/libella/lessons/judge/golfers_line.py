@@ -66,7 +66,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
         return GolfersLines((), (), changes, None, golfer.hand, aside)
     since = lessons[0][0].started_at
     first_day = since.timestamp() / 86400.0
-    putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
+    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), lessons[-1][0].green_speed_ft)
     schools = schools_of(desk, golfer)
     mix = usual_mix(putt, usual_of(golfer, schools))
     spread = band_for(desk, golfer.level, schools).spread_deg["start"]
@@ -148,5 +148,5 @@ def compare_lines(desk: Desk, golfer_id: UUID, first: LineKey, second: LineKey) 
         raise Conflict("lines_not_of_one_link")
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
-    putt = Putt(NO_HOLE_M, USUAL_PAST_M, lessons[-1][0].green_speed_ft)
+    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), lessons[-1][0].green_speed_ft)
     return lines_beside(one, other, usual_mix(putt, usual_of(golfer, schools_of(desk, golfer)))), found.hand

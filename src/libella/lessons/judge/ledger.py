@@ -66,7 +66,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     with desk.transaction() as session:
         row = plan_now(desk, session, lesson_id)
     plan = entry_of(row).station() if row else None
-    putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M, sheet.lesson.green_speed_ft)
+    putt = plan.putt if plan else Putt(NO_HOLE_M, USUAL_PAST_M(), sheet.lesson.green_speed_ft)
     strokes = strokes_by_putt(strokes_of(desk, lesson_id))
     schools = schools_of(desk, golfer)
     band = band_for(desk, golfer.level, schools)

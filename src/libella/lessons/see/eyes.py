@@ -307,7 +307,7 @@ def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes
         string_height_m=string["string_height_m"],
         lean_deg=string["lean_deg"],
         strip=strip.device if strip else None,
-        turns_m=round(strip.turns_m, 4) if strip else USUAL_TURNS_M,
+        turns_m=round(strip.turns_m, 4) if strip else USUAL_TURNS_M(),
     )
 
 

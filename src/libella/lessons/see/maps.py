@@ -11,7 +11,7 @@ from ...core.see.map_drawn import map_scene
 from ...core.see.position import Position, same_place
 from ..desk.desk import Desk
 from .eyes import EyeSheet, eye_sheet
-from .sights import LOOKS_STRAIGHT_MATTERS, SightSheet, sights_of
+from .sights import SightSheet, looks_straight_matters, sights_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +42,7 @@ def map_sheet(desk: Desk, lesson_id: UUID) -> MapSheet:
     """The map of a lesson."""
     shown = [it for it in sights_of(desk, lesson_id) if it.test.ended_at]
     same = [it for it in shown if _asked_as(it) == _asked_as(shown[-1])]
-    found = perception_map([it.tried for it in same], LOOKS_STRAIGHT_MATTERS)
+    found = perception_map([it.tried for it in same], looks_straight_matters())
     eyes = eye_sheet(desk, lesson_id)
     place = eyes.found
     usual = None if place is None else (place.inside.value, place.behind.value if place.behind else 0.0)

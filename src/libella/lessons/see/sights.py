@@ -49,11 +49,14 @@ from ..set.tool_zeros import zero_here
 from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
 
 MOST_TRIALS = 80
-LOOKS_STRAIGHT_MATTERS = MATTERS["looks_straight"].matters_from
-"""From how far off true something must look straight to matter, degrees."""
 ROD = "rod_beside"
 """What is asked with is a rod: its own check is that of any rod."""
 Raw = Mapping[str, float | str]
+
+
+def looks_straight_matters() -> float:
+    """From how far off true something must look straight to matter, degrees."""
+    return MATTERS()["looks_straight"].matters_from
 
 
 @dataclass(frozen=True, slots=True)
@@ -220,7 +223,7 @@ def last_two(sheets: Sequence[SightSheet]) -> tuple[SightSheet, SightSheet] | No
 
 
 def _sheet(test: KeptSightTest, trials: Sequence[KeptSightTrial], laid: tuple[Putt, LaidRod]) -> SightSheet:
-    limit, (putt, rod) = LOOKS_STRAIGHT_MATTERS, laid
+    limit, (putt, rod) = looks_straight_matters(), laid
     valid = [_read(test, it.raw).weighing(weight_of(it.flags)) for it in trials if not it.voided]
     answers = tuple(it for it in valid if isinstance(it, Trial))
     ends = [it for it in valid if isinstance(it, Interval)]
@@ -277,8 +280,8 @@ def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None
     row = plan_now(desk, session, lesson_id, station_id)
     if row is None:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
-        by_eye = LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, BY_EYE_DEG), proved=False)
-        return Putt(2.5, USUAL_PAST_M, lesson.green_speed_ft), by_eye
+        by_eye = LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, BY_EYE_DEG()), proved=False)
+        return Putt(2.5, USUAL_PAST_M(), lesson.green_speed_ft), by_eye
     station = entry_of(row).station()
     rig_m = station.rig.station_m
     right = zero.right_deg + station.proof.line_off_deg(rig_m)

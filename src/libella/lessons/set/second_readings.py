@@ -3,12 +3,12 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from datetime import datetime
-from functools import lru_cache
 from uuid import UUID
 
 from sqlalchemy import select
 
 from ...core.measure.limits import OutOfLimits
+from ...core.opinions.held import remembered
 from ...core.see.second_reader import Agreement, Thing, Value, agreement, checked_readings
 from ...store.tables import SecondReadingRow
 from ..desk.desk import Desk
@@ -99,7 +99,7 @@ def _told(it: KeptSecondReading) -> SecondReading:
     return SecondReading(it, _agreement(it.thing, tuple(it.first), tuple(it.second)))
 
 
-@lru_cache(maxsize=512)
+@remembered(512)
 def _agreement(thing: Thing, first: tuple[Value, ...], second: tuple[Value, ...]) -> Agreement:
     """Two readings never change once both are kept, and every ledger asks for them."""
     return agreement(thing, first, second)

@@ -245,7 +245,7 @@ class StrokeSheet:
     clock: Clock
     """How the clock of its sensor stands in this lesson."""
     checks: int = 0
-    zero_doubt_deg: float = UNZEROED_DEG
+    zero_doubt_deg: float = field(default_factory=UNZEROED_DEG)
 
     @property
     def made_at(self) -> datetime:
@@ -311,7 +311,7 @@ def _sheet(
     told: Mapping[str, float] = stroke.measures
     measures = zero.corrected(told) if zero else told
     noise = max(told.get("u_deg", 0.0), zero.noise_deg if zero else 0.0)
-    checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG)
+    checks, doubt = (zero.readings, zero.doubt_deg) if zero else (0, UNZEROED_DEG())
     return StrokeSheet(stroke, sensor, measures, zero is not None, noise, reading_id, clock, checks, doubt)
 
 

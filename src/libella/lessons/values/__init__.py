@@ -7,7 +7,7 @@ Each is named as its table is, and holds the same columns but the studio. What i
 from .aim import KeptAimSeries, KeptSetDown
 from .change import KeptDrill, KeptDrillRun, KeptPracticePlan
 from .golfer import KeptChange, KeptGolfer, KeptGolfRound, KeptLineJoin
-from .judge import KeptFindingAnswer
+from .judge import KeptFindingAnswer, KeptOpinion
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
@@ -33,6 +33,7 @@ __all__ = [
     "KeptGolfer",
     "KeptLesson",
     "KeptLineJoin",
+    "KeptOpinion",
     "KeptPracticePlan",
     "KeptQuickCheck",
     "KeptReading",

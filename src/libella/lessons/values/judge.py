@@ -23,3 +23,15 @@ class KeptFindingAnswer:
     """What the tool said of it then: see `core.judge.findings.answer.ToldThen`."""
     answered_at: datetime
     voided: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptOpinion:
+    """An opinion as it was held once."""
+
+    id: UUID
+    opinion: str
+    level: str
+    golfer_id: UUID | None
+    numbers: Mapping[str, float]
+    kept_at: datetime

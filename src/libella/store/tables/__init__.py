@@ -4,7 +4,7 @@ from .aim import AimSeriesRow, SetDownRow
 from .base import Flagged, Stored, Voidable
 from .change import DrillRow, DrillRunRow, PracticePlanRow
 from .golfer import GolferRow, GolfRoundRow, LineJoinRow, NotedChangeRow
-from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow
+from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow, OpinionVersionRow
 from .keep import (
     ArchivePartRow,
     ArchiveWorkRow,
@@ -47,6 +47,7 @@ __all__ = [
     "LessonRow",
     "LineJoinRow",
     "NotedChangeRow",
+    "OpinionVersionRow",
     "PairingTryRow",
     "PracticePlanRow",
     "QuickCheckRow",

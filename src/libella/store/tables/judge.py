@@ -11,6 +11,7 @@ from sqlalchemy import (
     Index,
     UniqueConstraint,
     func,
+    text,
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
@@ -84,3 +85,26 @@ class BandVersionRow(Stored):
     kept_at: Mapped[datetime] = mapped_column(server_default=func.now())
 
     __table_args__ = (UniqueConstraint("studio_id", "number"),)
+
+
+class OpinionVersionRow(Stored):
+    """An opinion as it was held once; of those of the same the newest counts."""
+
+    __tablename__ = "opinion_version"
+
+    studio_id: Mapped[UUID] = mapped_column(ForeignKey("studio.id"), primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    opinion: Mapped[str]
+    """Which: a code of `core.opinions.every`."""
+    level: Mapped[str] = mapped_column(server_default=text("''"))
+    """Of golfers of this level alone; empty: of all."""
+    golfer_id: Mapped[UUID | None]
+    """Of this golfer alone; empty: of all."""
+    numbers: Mapped[dict[str, Any]]
+    """Its numbers in place of those that stand there, by where in it they stand; none: as it stands."""
+    kept_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id"),
+    )

@@ -34,7 +34,7 @@ from .reading import Reading
 
 WORDS: Final[tuple[Word, ...]] = get_args(Word)
 SIDES: Final[tuple[Side, ...]] = ("left", "right")
-BY: Final = Weighing(usual_mix(Putt(2.0, 0.35, 10), USUAL), 0.85, 0.9)
+BY: Final = Weighing(usual_mix(Putt(2.0, 0.35, 10), USUAL()), 0.85, 0.9)
 LEVELS: Final[tuple[Levels, ...]] = ((), *(((it, "2.50" if it == "length" else "left"),) for it in FACTORS))
 _PUTTED: Final = Putted(2.5, Window(0.97, 0.97))
 _FELL: Final[Mapping[str, Value]] = {"holed": "holed", "stopped": "holed"}

@@ -14,7 +14,7 @@ from .reading import Reading
 def teach_aloud(it: Reading) -> None:
     """Every drawing at the start and with each lever at its ends, of a golfer who was read and of one who was not."""
     putt = Putt(2.0, 0.35, 10)
-    unread = Known(it.hand, putt, usual_mix(putt, USUAL), 0.0, usual_band("club").spread_deg["start"])
+    unread = Known(it.hand, putt, usual_mix(putt, USUAL()), 0.0, usual_band("club").spread_deg["start"])
     read = replace(unread, bias_deg=1.2, path_deg=-2.4, own=frozenset({"bias_deg", "path_deg"}))
 
     def label(code: str, value: float) -> str:

@@ -78,7 +78,7 @@ def made_said(it: MadeAt, units: Units) -> str:
 
 def leave_said(it: LeaveAt, units: Units) -> str:
     """What is left from one length."""
-    near = f"{it.near} of {it.of} within {tape(LEAVE_M, units)}"
+    near = f"{it.near} of {it.of} within {tape(LEAVE_M(), units)}"
     median = ""
     if it.left is not None:
         low, high = tape(it.left.low, units), tape(it.left.high, units)
@@ -91,7 +91,7 @@ def table_said(it: PaceTable) -> str:
     scatters = f"rolls lie {round(100 * it.scatters)} in a hundred from it"
     strokes = counted(it.strokes, "putt")
     if it.fitted:
-        return f"Fitted, likely within {round(100 * WITHIN)} in a hundred: {scatters}, by {strokes}."
+        return f"Fitted, likely within {round(100 * WITHIN())} in a hundred: {scatters}, by {strokes}."
     return f"Not fitted yet: {scatters}, by {strokes}."
 
 

@@ -59,7 +59,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         chance="" if it.beyond else _chance(it.summary, occasion),
         doubt="" if it.beyond else _doubt(it.summary, occasion) + lessened_words(it.lessened),
         gains=tuple(_gain(one, station.putt) for one in it.gains),
-        prior=f"{prior_words(START)} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
+        prior=f"{prior_words(START())} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
         read=_against_the_read(it.summary, station),
     )
 
@@ -188,7 +188,7 @@ def _meaning(it: Judgement, station: Station, occasion: Occasion, units: Units) 
         planned = counted(it.planned, "putt")
         return f"{it.putts} of {planned}. The verdict comes at {it.planned}; until then this is only so far."
     call, cost = it.verdict, it.summary.cost.mean
-    matter = MATTERS["start"]
+    matter = MATTERS()["start"]
     sure = percent(call.probability)
     dear = _dear(it.dear, call, units)
     if call.word == "none":

@@ -97,3 +97,22 @@ export const inUnits = (name: Key, ...more: unknown[]): Key => [...name, setting
 
 /** What the server is told so that sentences and drawings come in these units. */
 export const units = (): { units: typeof settings.units } => ({ units: settings.units })
+
+/** Whatever is weighed of golfers: what a school or an opinion may change. */
+export const WEIGHED: Key[] = [
+  // Of lessons it comes again with the lesson.
+  ['schools'],
+  every(key.lesson),
+  every(key.golfer),
+  every(key.golfers),
+  every(key.eyes),
+  every(key.change),
+  every(key.findings),
+  every(key.proposals),
+  every(key.drills),
+  every(key.judged),
+  every(key.aim),
+  every(key.golferLine),
+  every(key.today),
+  every(key.wall)
+]

@@ -3312,6 +3312,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/opinions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Hold
+         * @description Hold an opinion from now on; what was held before stays in its versions, and everything is weighed anew.
+         */
+        put: operations["opinions_hold"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/opinions-concern": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Concerned
+         * @description The newest lesson of each golfer of whom an opinion is held, the golfers seen last first.
+         */
+        get: operations["opinions_concerned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/weighed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Weighed
+         * @description What of a lesson would be said otherwise, were an opinion held so.
+         */
+        post: operations["opinions_weighed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/guide": {
         parameters: {
             query?: never;
@@ -5490,6 +5550,24 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * ConcernedOut
+         * @description A lesson whose claims an opinion may change.
+         */
+        ConcernedOut: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /** Golfer */
+            golfer: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+        };
         /** ConditionDrawn */
         ConditionDrawn: {
             /** @description the station from above, to the same scale as the others */
@@ -7184,9 +7262,8 @@ export interface components {
             /**
              * Clear
              * @description a chance, 0 to 1
-             * @default 0.95
              */
-            clear: number;
+            clear?: number;
         };
         /**
          * GuideOut
@@ -7218,6 +7295,26 @@ export interface components {
             way: "plus" | "minus";
             /** Words */
             words: string;
+        };
+        /**
+         * HeldOnceOut
+         * @description An opinion as it was held once.
+         */
+        HeldOnceOut: {
+            /** Words */
+            words: string;
+            /** Whose */
+            whose: string;
+            /**
+             * Counts
+             * @description it is what is held of them by now
+             */
+            counts: boolean;
+            /**
+             * Kept At
+             * Format: date-time
+             */
+            kept_at: string;
         };
         /**
          * HeldOut
@@ -8822,11 +8919,8 @@ export interface components {
              * @default 2.5
              */
             distance_m: number;
-            /**
-             * Past M
-             * @default 0.35
-             */
-            past_m: number;
+            /** Past M */
+            past_m?: number;
             /**
              * Green Speed Ft
              * @default 10
@@ -9162,8 +9256,79 @@ export interface components {
             /** Blocks */
             blocks: components["schemas"]["BlockLine"][];
         };
+        /**
+         * OpinionIn
+         * @description An opinion as it is to be held; without numbers as it stands.
+         */
+        OpinionIn: {
+            /** Opinion */
+            opinion: string;
+            /** Numbers */
+            numbers: {
+                [key: string]: number;
+            };
+            /** Level */
+            level?: ("starting" | "club" | "skilled" | "elite") | null;
+            /** Golfer Id */
+            golfer_id?: string | null;
+        };
+        /**
+         * OpinionNumberOut
+         * @description One number of an opinion.
+         */
+        OpinionNumberOut: {
+            /**
+             * At
+             * @description where in the opinion it stands
+             */
+            at: string;
+            /**
+             * Name
+             * @description what it is; empty where it is the only one
+             */
+            name: string;
+            /**
+             * Value
+             * @description as it counts, in `unit`
+             */
+            value: number;
+            /**
+             * Usual
+             * @description as it stands where nobody holds another, in `unit`
+             */
+            usual: number;
+            /** Usual Said */
+            usual_said: string;
+            /**
+             * Least
+             * @description the least it may be held at, in `unit`
+             */
+            least: number;
+            /**
+             * Most
+             * @description the most, in `unit`
+             */
+            most: number;
+            /**
+             * Step
+             * @description one step of a thumb, in `unit`
+             */
+            step: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "deg" | "share" | "m" | "mm" | "times" | "count" | "s" | "min" | "days" | "log" | "%" | "putts_in_100" | "key" | "";
+            /**
+             * Own
+             * @description it is held of just those who are asked about, not of more
+             */
+            own: boolean;
+        };
         /** OpinionOut */
         OpinionOut: {
+            /** Opinion */
+            opinion: string;
             /**
              * Step
              * @enum {string}
@@ -9177,15 +9342,39 @@ export interface components {
              */
             value: string;
             /**
-             * Held
-             * @description who may hold another
+             * Otherwise
+             * @description it is held otherwise than it stands
              */
-            held: string;
+            otherwise: boolean;
+            /**
+             * Besides
+             * @description what goes before it; empty: nothing
+             */
+            besides: string;
             /**
              * Page
-             * @description where; empty: nowhere
+             * @description where that is said; empty: nowhere alone
              */
             page: string;
+            /** Numbers */
+            numbers: components["schemas"]["OpinionNumberOut"][];
+            /**
+             * Versions
+             * @description as it was held, the newest first
+             */
+            versions: components["schemas"]["HeldOnceOut"][];
+        };
+        /**
+         * OtherOut
+         * @description What would be said otherwise.
+         */
+        OtherOut: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
         };
         /** OutIn */
         OutIn: {
@@ -9855,11 +10044,8 @@ export interface components {
              * @default 0
              */
             offset_m: number;
-            /**
-             * Doubt M
-             * @default 0.004
-             */
-            doubt_m: number;
+            /** Doubt M */
+            doubt_m?: number;
             /**
              * Zero Deg
              * @default 0
@@ -12033,9 +12219,8 @@ export interface components {
             /**
              * Turns M
              * @description how far beside the line it turns dark; 1 to 100 mm
-             * @default 0.015
              */
-            turns_m: number;
+            turns_m?: number;
             /**
              * Set Up
              * @default
@@ -13162,6 +13347,19 @@ export interface components {
              * @description measurements it takes at least
              */
             fewest: number;
+        };
+        /** WeighedOut */
+        WeighedOut: {
+            /**
+             * Claims
+             * @description how many claims and findings were held against each other
+             */
+            claims: number;
+            /**
+             * Others
+             * @description those that would be said otherwise, the lesson's one sentence first
+             */
+            others: components["schemas"]["OtherOut"][];
         };
         /** ZeroIn */
         ZeroIn: {
@@ -31591,6 +31789,10 @@ export interface operations {
     opinions_every: {
         parameters: {
             query?: {
+                /** @description what is held of golfers of this level; null: of everybody */
+                level?: ("starting" | "club" | "skilled" | "elite") | null;
+                /** @description what is held of this golfer; null: of everybody */
+                golfer?: string | null;
                 /** @description Units of lengths in sentences and drawings. */
                 units?: "metric" | "feet";
             };
@@ -31607,6 +31809,329 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OpinionOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    opinions_hold: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpinionIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpinionOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    opinions_concerned: {
+        parameters: {
+            query?: {
+                /** @description what is held of golfers of this level; null: of everybody */
+                level?: ("starting" | "club" | "skilled" | "elite") | null;
+                /** @description what is held of this golfer; null: of everybody */
+                golfer?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConcernedOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    opinions_weighed: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpinionIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedOut"];
                 };
             };
             /** @description Bad Request */

@@ -87,7 +87,7 @@ def differences(first: Group, second: Group, by: Weighing, *, among: int = 1) ->
 
 def difference(first: Group, second: Group, name: str, by: Weighing, *, among: int = 1) -> Difference | None:
     """One quantity of both groups; None where it was read too seldom on either side."""
-    about, clear = quantity(name), CLEAR if among <= 1 else clear_among(among)
+    about, clear = quantity(name), CLEAR() if among <= 1 else clear_among(among)
     if about.kind == "share":
         pair = share_of(first.batches, name, first.levels), share_of(second.batches, name, second.levels)
         fewest = 1 if about.event == "look" else FEWEST
@@ -110,7 +110,7 @@ def _of_shares(about: Quantity, pair: tuple[ShareOf | None, ShareOf | None], cle
     one, other = pair
     assert one is not None and other is not None
     wanted = wanted_of(about, one)
-    matter = MATTERS["share"]
+    matter = MATTERS()["share"]
     found = apart(
         Share(one.times(wanted), one.of),
         Share(other.times(wanted), other.of),
@@ -152,11 +152,11 @@ def _of_levels(
     if about.sides != "line":
         return Difference(about, *levels, shifted, call, ratio)
     calm = 100 * (_alone(by.mix, sigma_b) - _alone(by.mix, sigma_a))
-    steadier = gained(-calm, MATTERS["difference"], weight, clear=clear)
+    steadier = gained(-calm, MATTERS()["difference"], weight, clear=clear)
     inside = None
     if about.name == "start":
         gain = 100 * (share_within(by.mix, mu_b, sigma_b) - share_within(by.mix, mu_a, sigma_a))
-        inside = _estimate(gain, weight), gained(gain, MATTERS["difference"], weight, clear=clear)
+        inside = _estimate(gain, weight), gained(gain, MATTERS()["difference"], weight, clear=clear)
     return Difference(about, *levels, shifted, call, ratio, steadier, inside)
 
 
@@ -164,7 +164,7 @@ def _alone(mix: Mix, spread: Floats) -> Floats:
     return share_within(mix, np.zeros(1), spread)
 
 
-def gained(gain: Floats, matter: Matter, weight: Floats, *, clear: float = CLEAR) -> Verdict:
+def gained(gain: Floats, matter: Matter, weight: Floats, *, clear: float | None = None) -> Verdict:
     """Putts of a hundred won ("right") or lost ("left"), drawn with weights."""
     whole = float(weight.sum())
     more = float(weight[gain >= matter.matters_from].sum()) / whole
@@ -219,8 +219,8 @@ def limits_of(about: Quantity, spread: float, by: Weighing) -> tuple[float, floa
     `spread`: of single readings about these levels.
     """
     by_size = _BY_SIZE.get(about.sides, about.matter)
-    if by_size and not MATTERS[by_size].by_cost:
-        return MATTERS[by_size].matters_from, MATTERS[by_size].nothing_under
+    if by_size and not MATTERS()[by_size].by_cost:
+        return MATTERS()[by_size].matters_from, MATTERS()[by_size].nothing_under
     if about.sides == "path":
         return path_limits(by)
     if about.sides == "line":

@@ -80,7 +80,7 @@ def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:
         assert level is not None
         at.append(AtLength(length, level.count, level.bias, here[-1].place))
     near, far = line[:, 0] + line[:, 1] * lengths[0], line[:, 0] + line[:, 1] * lengths[-1]
-    matters_from, nothing_under = limits_at(MATTERS["growth"], by.spread_deg, by.mix)
+    matters_from, nothing_under = limits_at(MATTERS()["growth"], by.spread_deg, by.mix)
     grows = (np.abs(far) > np.abs(near)) & (np.abs(far - near) >= matters_from)
     right, left = float((grows & (far > 0)).mean()), float((grows & (far < 0)).mean())
     call = weigh(right, left, float((np.abs(far - near) < nothing_under).mean()))

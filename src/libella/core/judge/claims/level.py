@@ -18,6 +18,7 @@ from ...estimate.beyond import Beyond, beyond_of
 from ...estimate.cost import Mix, cost, limits_at
 from ...measure.interval import Interval
 from ...measure.window import Window
+from ...opinions.held import Opinion
 from ...see.fit import perceive
 from ...see.trial import TRUE, Looks, Trial, open_to
 from ...set.proof import golfers_own
@@ -55,7 +56,7 @@ class Counted:
     highest: Interval
 
 
-_WIDE: Final = {"deg": 0.3, "mm": 4.0}
+_WIDE: Final = Opinion("zone_says_little", {"deg": 0.3, "mm": 4.0}, "key")
 """Half as wide a zone says little: an opinion."""
 
 
@@ -107,7 +108,7 @@ class Level:
         if self.counted is None or self.count < FEWEST or self.quantity.sides not in ("line", "path", "strike"):
             return None
         low, high = self.counted.lowest, self.counted.highest
-        wide = _WIDE.get(self.quantity.unit, 0.0)
+        wide = _WIDE().get(self.quantity.unit, 0.0)
         if low != high or low.low_or_none is None or low.high_or_none is None or low.high - low.low < 2 * wide:
             return None
         return max(low.high, -low.low) if low.low < 0 < low.high else None
@@ -127,12 +128,13 @@ def _post(readings: tuple[Interval, ...], prior: Prior, noise: float, lapse: flo
     return posterior(readings, prior, lapse=lapse, noise=noise)
 
 
-def post_of(readings: Sequence[Interval], prior: Prior = START, noise: float = 0.0) -> Posterior:
+def post_of(readings: Sequence[Interval], prior: Prior | None = None, noise: float = 0.0) -> Posterior:
     """The posterior of some readings; the order they came in is no matter, and the same ones are weighed once."""
     seen = sorted((_rounded(it) for it in readings), key=lambda it: (it.low, it.high))
+    before = START() if prior is None else prior
     # Eyes wander by little and are never mishit.
-    lapse = 0.0 if prior.unit == "mm" else 0.02
-    return _post(tuple(seen), prior, round(noise, 4), lapse)
+    lapse = 0.0 if before.unit == "mm" else 0.02
+    return _post(tuple(seen), before, round(noise, 4), lapse)
 
 
 def _rounded(it: Interval) -> Interval:
@@ -227,7 +229,7 @@ def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weigh
     none = Estimate(0.0, 0.0, 0.0)
     call = None
     if about.matter:
-        matter = MATTERS[about.matter]
+        matter = MATTERS()[about.matter]
         right, left = (_normal_above(it.bias, matter.matters_from), 1 - _normal_above(it.bias, -matter.matters_from))
         own = golfers_own(it.bias.value, 0.0) if about.on_line and not it.proved else 1.0
         small = _normal_above(it.bias, -matter.matters_from) - _normal_above(it.bias, matter.matters_from)
@@ -327,7 +329,7 @@ def chances_of(post: Posterior, about: Quantity, against: float, by: Weighing, *
     """What the word of a level hangs on; None of what nobody judges."""
     if not about.matter:
         return None
-    matter = MATTERS[about.matter]
+    matter = MATTERS()[about.matter]
     own = 1.0 if proved else golfers_own(post.bias_quantile(0.5) - against, 0.0)
     if matter.by_cost and about.sides == "line":
         found = cost(post, by.mix, matter)
@@ -347,7 +349,7 @@ def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, pro
 
 def path_limits(by: Weighing) -> tuple[float, float]:
     """From which path on it matters, and under which it does not, degrees: by the share of it that the start takes."""
-    far, near = limits_at(MATTERS["path"], by.spread_deg, by.mix)
+    far, near = limits_at(MATTERS()["path"], by.spread_deg, by.mix)
     return far / (1 - by.k), near / (1 - by.k)
 
 

@@ -5,12 +5,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
 
+from ...opinions.held import Opinion
 from ..ledger.entry import Batch
 from .level import Level, Weighing, level_of
 from .share import ShareOf, share_of
 
 FEWEST: Final = 3
-ZONE_PACES: Final = 2.0
+ZONE_PACES: Final = Opinion("goal_zone", 2.0, "times")
 """The goal zone reaches from the hole to so many times the pace wanted: an opinion."""
 
 
@@ -76,7 +77,7 @@ def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
                 sizes.append(abs(low + high) / 2)
             elif near := min(abs(low), abs(high)):
                 beyond.append(near)
-        in_goal = _in_goal(kind, low, high, ZONE_PACES * planned)
+        in_goal = _in_goal(kind, low, high, ZONE_PACES() * planned)
         if in_goal is not None:
             goal, of_goal = goal + in_goal, of_goal + 1
     planned = sum(past for past, _ in events) / len(events)
@@ -94,7 +95,7 @@ def pace_of(batches: Sequence[Batch], by: Weighing) -> Pace | None:
         beyond_m=max(beyond, default=None),
         goal=goal,
         of_goal=of_goal,
-        zone_m=ZONE_PACES * planned,
+        zone_m=ZONE_PACES() * planned,
         planned_m=planned,
         level=level if level and level.count >= FEWEST else None,
         missed=share_of(told, "missed_side", ()),

@@ -33,5 +33,5 @@ class GrowthExplained:
 def growth_explained(ledger: Ledger, it: Growth, by: Weighing) -> GrowthExplained:
     """Open the side by distance."""
     a, b = (float(one) for one in np.median(it.line, axis=0))
-    far, near = limits_at(MATTERS["growth"], by.spread_deg, by.mix)
+    far, near = limits_at(MATTERS()["growth"], by.spread_deg, by.mix)
     return GrowthExplained(it, a, b, far, near, left_out(ledger, "start", ledger.main("start")))

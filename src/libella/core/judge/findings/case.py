@@ -15,6 +15,7 @@ from ...estimate import Posterior
 from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
 from ...measure.interval import Interval
+from ...opinions.held import Opinion
 from ...set.proof import BY_EYE_DEG
 from ..claims.growth import Growth, growth
 from ..claims.level import FEWEST, Level, Weighing, level_of, shared_of
@@ -29,9 +30,9 @@ from .joint import Joint, Link, LinksTold, Mixture, joint_of, mixture
 SLOPE: Final = (0.03, 0.03)
 """What a strike off the middle adds to the start, degrees a millimetre towards the toe: mean and standard deviation
 before data (handbook 6)."""
-_WIDE: Final = 1.25
+_WIDE: Final = Opinion("spread_wide", 1.25, "times", (1.05, 3.0))
 """So many times the spread of the level is wide: an opinion."""
-_ALIKE: Final = 0.3
+_ALIKE: Final = Opinion("links_alike", 0.3, "deg")
 """Links off by so much more or less are still off alike, degrees: an opinion."""
 _AGAINST_LINE: Final = ("mark", "face", "looks_straight", "start", "address")
 
@@ -118,7 +119,7 @@ class Case:
     @property
     def wide_deg(self) -> float:
         """The spread from which it counts as wide for this golfer's level."""
-        return _WIDE * self.ledger.band.spread_deg["start"]
+        return _WIDE() * self.ledger.band.spread_deg["start"]
 
     @property
     def proved(self) -> bool:
@@ -131,7 +132,7 @@ class Case:
             return None
         if level.raw is None:
             it = level.bias
-            line = BY_EYE_DEG if self.ledger.line_deg is None else self.ledger.line_deg
+            line = BY_EYE_DEG() if self.ledger.line_deg is None else self.ledger.line_deg
             return (
                 normal(it.value, math.sqrt(max(it.sd**2 - line**2, (0.3 * it.sd) ** 2))) if self._tells(name) else None
             )
@@ -190,7 +191,7 @@ class Case:
         if len(aside) < 2 or len({it.value > 0 for it in told}) > 1:
             return False
         middle = float(np.median(aside))
-        return all(it.low - _ALIKE <= middle <= it.high + _ALIKE for it in told)
+        return all(it.low - _ALIKE() <= middle <= it.high + _ALIKE() for it in told)
 
     @cached_property
     def mixture(self) -> Mixture:
@@ -223,7 +224,7 @@ class Case:
     @cached_property
     def matters_deg(self) -> tuple[float, float]:
         """The start bias that costs enough to matter, and the one under which there is nothing to mend, degrees."""
-        return limits_at(MATTERS["gain"], float(np.median(self.spread)), self.ledger.mix)
+        return limits_at(MATTERS()["gain"], float(np.median(self.spread)), self.ledger.mix)
 
     def by_link(
         self,
@@ -243,7 +244,7 @@ class Case:
         middle = float(np.median(adds))
         far, near = self.matters_deg
         gain = self.linked.gain(-middle)
-        real = (adds * math.copysign(1.0, middle) >= far) & (gain >= MATTERS["gain"].matters_from)
+        real = (adds * math.copysign(1.0, middle) >= far) & (gain >= MATTERS()["gain"].matters_from)
         chance = float(real.mean())
         small = float((np.abs(adds) < near).mean())
         weight = weight_of(gain)
@@ -260,7 +261,7 @@ class Case:
         self, cause: Cause, gain: Floats, size: Estimate | None, missing: tuple[Missing, ...], *, kind: str = ""
     ) -> Finding:
         """A cause told by what it costs alone, (N,) putts of a hundred: it has no side."""
-        matter, weight = MATTERS["gain"], weight_of(gain)
+        matter, weight = MATTERS()["gain"], weight_of(gain)
         chance, small = float((gain >= matter.matters_from).mean()), float((gain < matter.nothing_under).mean())
         return Finding(
             cause, weight, called(chance, 0.0, small, missing, cost=weight.value), size, missing=missing, kind=kind
@@ -310,7 +311,7 @@ def _ends(it: Event, name: str) -> tuple[float, ...]:
     return (value.low, value.high) if isinstance(value, Interval) else (math.inf,)
 
 
-_ZONE_MM: Final = 12.0
+_ZONE_MM: Final = Opinion("strike_zone", 12.0, "mm")
 """Where a strike noted heel or toe is taken to lie when it is set beside the start: an opinion."""
 
 
@@ -318,7 +319,7 @@ def _at(it: Event, name: str) -> float:
     value = it.values[name]
     assert isinstance(value, Interval)
     if name == "strike" and (math.isinf(value.low) or math.isinf(value.high)):
-        return math.copysign(max(_ZONE_MM, abs(value.anchor)), value.anchor)
+        return math.copysign(max(_ZONE_MM(), abs(value.anchor)), value.anchor)
     return value.anchor
 
 

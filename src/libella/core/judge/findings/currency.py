@@ -61,4 +61,4 @@ def drawn(post: Posterior, n: int = DRAWN) -> tuple[Floats, Floats]:
 def unseen_spread(middle_deg: float, n: int = DRAWN) -> Floats:
     """Spreads of a golfer whose starts nobody read: about what is expected of the level."""
     rng = np.random.default_rng(_SEED + 1)
-    return middle_deg * np.exp(rng.normal(0.0, START.spread_log_sd / 2, n))
+    return middle_deg * np.exp(rng.normal(0.0, START().spread_log_sd / 2, n))

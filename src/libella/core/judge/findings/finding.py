@@ -96,7 +96,7 @@ def called(
         # However it looks, it was not read well enough to be named, nor to be ruled out.
         strongest = max(right, left)
         by = Grounds(right, left, small, can_be_clear)
-        return Verdict("open", "right" if right >= left else "left", min(strongest, LIKELY), cost, by)
+        return Verdict("open", "right" if right >= left else "left", min(strongest, LIKELY()), cost, by)
     return weigh(right, left, small, can_be_clear=can_be_clear, cost=cost)
 
 

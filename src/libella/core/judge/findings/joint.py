@@ -248,12 +248,12 @@ def _choices(it: LinksTold, open_to: bool) -> tuple[Floats, Floats, Floats]:
         if (link == "strike" and not unread) or (unread and not open_to):
             switches.append(((0.0, 1.0),))
         else:
-            switches.append(((0.0, 1 - PRESENT), (1.0, PRESENT)))
+            switches.append(((0.0, 1 - PRESENT()), (1.0, PRESENT())))
     follows: tuple[tuple[float, float], ...] = ((0.0, 1.0),)
     if it.beta is not None:
         follows = _FOLLOWS
     elif open_to:
-        follows = ((0.0, 1 - PRESENT), *((f, PRESENT * weight) for f, weight in _FOLLOWS))
+        follows = ((0.0, 1 - PRESENT()), *((f, PRESENT() * weight) for f, weight in _FOLLOWS))
     marked = ((0.0, 0.5), (1.0, 0.5)) if it.beta is not None and it.mark is not None else ((0.0, 1.0),)
     every = list(product(*switches, follows, marked))
     value = np.array([[at for at, _ in one] for one in every])
@@ -271,7 +271,7 @@ def _choices(it: LinksTold, open_to: bool) -> tuple[Floats, Floats, Floats]:
         cov[:, STRIKE, STRIKE] = max(it.strike.sd, 0.02) ** 2
     else:
         cov[:, STRIKE, STRIKE] = np.where(value[:, 4] > 0, _STRIKE_OFF, 1e-3) ** 2
-    cov[:, RIG, RIG] = (BY_EYE_DEG if it.line_deg is None else max(it.line_deg, 0.01)) ** 2
+    cov[:, RIG, RIG] = (BY_EYE_DEG() if it.line_deg is None else max(it.line_deg, 0.01)) ** 2
     follow, in_mark = value[:, 5], value[:, 6]
     beta = BETA_SD**2
     cov[:, BETA, BETA] = beta

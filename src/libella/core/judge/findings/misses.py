@@ -3,12 +3,12 @@
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 from typing import Final, Literal
 
 from ...measure.interval import Interval
 from ...measure.side import Side, side_of
 from ...measure.window import Window
+from ...opinions.held import Opinion, remembered
 from ..claims.pace import ZONE_PACES
 from ..ledger.entry import Batch, Event, Place
 from .case import Case, Struck, strike_at
@@ -18,7 +18,7 @@ REASONS: Final[tuple[Reason, ...]] = (
     "aim", "face", "path", "strike", "start", "pace", "read", "ground", "unpaced", "coarse", "unread"
 )  # fmt: skip
 Where = Literal["inside", "outside", "untold"]
-_LEADS: Final = 0.4
+_LEADS: Final = Opinion("miss_reason", 0.4, "share")
 """A link is the reason for a miss from this share of its start on, and only where it is the largest: an opinion."""
 _OFF_MM: Final = 6.0
 
@@ -60,7 +60,7 @@ def place_of(start: Interval, window: Window) -> Where:
     return "untold"
 
 
-@lru_cache(maxsize=4)
+@remembered(4)
 def misses(case: Case) -> tuple[Miss, ...]:
     """The putts that were noted to miss, in order; of one case asked for by several rules, and worked out once."""
     found: list[Miss] = []
@@ -133,7 +133,7 @@ def _bad_pace(putt: Event, block: Batch) -> bool:
     if putt.values.get("stopped") == "short":
         return True
     roll = putt.values.get("roll_past")
-    return isinstance(roll, Interval) and roll.low > ZONE_PACES * block.putted.past_m
+    return isinstance(roll, Interval) and roll.low > ZONE_PACES() * block.putted.past_m
 
 
 def _of_link(putt: Event, start: float | None, side: Side, case: Case) -> tuple[Reason, float] | None:
@@ -143,7 +143,7 @@ def _of_link(putt: Event, start: float | None, side: Side, case: Case) -> tuple[
     if not to_side:
         return None
     link = max(to_side, key=lambda it: abs(to_side[it]))
-    least = _LEADS * abs(start) if start else case.matters_deg[0]
+    least = _LEADS() * abs(start) if start else case.matters_deg[0]
     return (link, to_side[link]) if abs(to_side[link]) >= least else None
 
 

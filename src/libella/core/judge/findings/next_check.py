@@ -9,6 +9,7 @@ from typing import Final, Literal, get_args
 import numpy as np
 
 from ...estimate.posterior import Floats
+from ...opinions.held import Opinion
 from ..ledger.entry import FEWEST_STARTS
 from .case import Case
 from .finding import Cause, Finding
@@ -37,7 +38,7 @@ _DRAWN: Final = 60
 _LINE: Final = (RIG, -1.0)
 _FINE: Final = 2
 """Places to which what a minute gains is known: it is drawn."""
-_LEAST: Final = 0.02
+_LEAST: Final = Opinion("check_worth", 0.02, "share")
 """A check that makes the right finding likelier by less is not worth its minutes: an opinion."""
 
 
@@ -77,9 +78,11 @@ WAYS: Final[Mapping[CheckName, Way]] = {
     "more_putts": Way(5, (), ()),
     "perception_map": Way(10, ("rod",), ("perception",)),
 }
-"""Minutes are opinions: how long it usually takes with everything at hand. What is worth the same is asked in this
+"""What is worth the same is asked in this
 order: where it starts, then from the face back to the eyes."""
-_UNNOTED: Final = 0.08
+MINUTES: Final = Opinion("check_minutes", {str(name): way.minutes for name, way in WAYS.items()}, "min")
+"""How long each takes: opinions."""
+_UNNOTED: Final = Opinion("cause_unnoted", 0.08, "share")
 """Chance that a cause nobody looked at, of those that are told by notes alone, turns out to be first: an opinion."""
 _ALONE: Final[tuple[Cause, ...]] = ("distance", "guide", "movement", "read_and_pace")
 """Causes that reading a link tells nothing of."""
@@ -124,11 +127,11 @@ def checks(case: Case, ranked: Sequence[Finding]) -> tuple[Check, ...]:
         gains = 0.5 if name in pressing else reads.gained_by(way) if way.reads else _unnoted(name, case, ranked)
         if settled and way.reads == () and name not in pressing:
             gains *= 0.3
-        if gains < _LEAST:
+        if gains < _LEAST():
             continue
         tools = case.ledger.tools
         lacking = () if tools is None else tuple(it for it in way.parts if it not in tools)
-        found.append(Check(name, way.minutes, way.parts, lacking, gains, name in pressing))
+        found.append(Check(name, MINUTES()[name], way.parts, lacking, gains, name in pressing))
     return tuple(sorted(found, key=lambda it: (not it.first, bool(it.lacking), -round(it.worth, _FINE))))
 
 
@@ -196,7 +199,7 @@ def _done(case: Case) -> set[CheckName]:
 def _unnoted(name: CheckName, case: Case, ranked: Sequence[Finding]) -> float:
     """Of what is told by notes alone: how likely it comes first, by what hints at it."""
     clear = any(it.call.word == "clear" for it in ranked[:1])
-    chance = _UNNOTED * (0.3 if clear else 1.0)
+    chance = _UNNOTED() * (0.3 if clear else 1.0)
     if name == "stillness":
         wide = any(fact.what == "spread" and fact.speaks == "for" for it in ranked for fact in it.facts)
         return chance * (5.0 if wide else 1.0)

@@ -101,7 +101,7 @@ class Putted:
     watched: bool = True
     disturbances: tuple[str, ...] = ()
     sensor_deg: float = 0.0
-    zero_deg: float = UNZEROED_DEG
+    zero_deg: float = field(default_factory=UNZEROED_DEG)
     checks: int = 0
     one_device: bool = True
 

@@ -10,15 +10,16 @@ from ...golfer.hand import Hand
 from ...instruments.aid import Aid
 from ...instruments.in_words import InWords
 from ...measure.interval import Interval
+from ...opinions.held import Opinion
 from ...start.notes import NOTES, Notes, parts_of
 from ...start.path import PathModel
 from ...start.stroke import MEASURES
 from ...start.watched import PREFIX, watched_interval
 from .entry import Value
 
-PATH_DEG: Final = 0.5
+PATH_DEG: Final = Opinion("path_as_declared", 0.5, "deg")
 """A path within this either side of the one declared is as declared; words and rails tell no more. An opinion."""
-MIDDLE_MM: Final = 6.0
+MIDDLE_MM: Final = Opinion("strike_middle", 6.0, "mm")
 """A strike within this either side of the middle is in the middle, in words. An opinion."""
 _INF: Final = math.inf
 _BY_EYE: Final = InWords()
@@ -124,19 +125,19 @@ def path_interval(way: str, path: PathModel, hand: Hand) -> Interval:
     """A path in words, degrees right of the line: as declared within half a degree, or beyond it to one side."""
     expected = path.expected_deg(hand)
     if way == "neutral":
-        return Interval(expected - PATH_DEG, expected + PATH_DEG)
+        return Interval(expected - PATH_DEG(), expected + PATH_DEG())
     if (way == "in_to_out") == (hand == "right"):
-        return Interval(expected + PATH_DEG, _INF)
-    return Interval(-_INF, expected - PATH_DEG)
+        return Interval(expected + PATH_DEG(), _INF)
+    return Interval(-_INF, expected - PATH_DEG())
 
 
 def strike_intervals(where: str) -> tuple[Interval, Interval]:
     """A strike in words, mm: towards the toe, and above the middle."""
-    middle = Interval(-MIDDLE_MM, MIDDLE_MM)
-    across = Interval(-_INF, -MIDDLE_MM) if where.startswith("heel") else middle
-    across = Interval(MIDDLE_MM, _INF) if where.startswith("toe") else across
-    up = Interval(MIDDLE_MM, _INF) if where.endswith("high") else middle
-    return across, Interval(-_INF, -MIDDLE_MM) if where.endswith("low") else up
+    middle = Interval(-MIDDLE_MM(), MIDDLE_MM())
+    across = Interval(-_INF, -MIDDLE_MM()) if where.startswith("heel") else middle
+    across = Interval(MIDDLE_MM(), _INF) if where.startswith("toe") else across
+    up = Interval(MIDDLE_MM(), _INF) if where.endswith("high") else middle
+    return across, Interval(-_INF, -MIDDLE_MM()) if where.endswith("low") else up
 
 
 def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | None, by: Reader) -> None:

@@ -6,9 +6,9 @@ from functools import cache
 from typing import Final, Literal
 
 from ...estimate import PATH, START, Prior
-from ...estimate.posterior import Prior as _Prior
 from ...instruments import instruments, lay
 from ...instruments.scale import Scale
+from ...opinions.held import Opinion
 from ...see.eyes import BEHIND, INSIDE
 from ...see.method import ADJUSTED
 from ...stand.set_up import ENTRIES
@@ -41,7 +41,7 @@ class Quantity:
     ----------
     kind : "level" of a number with its spread, or "share" of a category
     event : what each reading of it is
-    prior : of its level and spread, for numbers
+    believed : of its level and spread before any reading, for numbers: an opinion, or what its bounds allow
     matter : its row in `certainty.MATTERS`; "" where it is told and judged by nobody
     sides : which words stand for minus and plus
     movers : factors that may move it: their levels are told apart
@@ -53,7 +53,7 @@ class Quantity:
     name: str
     kind: Kind
     event: Event
-    prior: Prior | None = None
+    believed: Opinion[Prior] | Prior | None = None
     matter: str = ""
     sides: Sides = ""
     movers: frozenset[Factor] = _STROKE
@@ -62,15 +62,26 @@ class Quantity:
     outcome: bool = True
 
     @property
+    def prior(self) -> Prior | None:
+        """What is believed of it here."""
+        return self.believed() if isinstance(self.believed, Opinion) else self.believed
+
+    @property
     def unit(self) -> str:
         return self.prior.unit if self.prior else ""
 
 
-STRIKE: Final = _Prior(bias_mean=0.0, bias_sd=10.0, spread_median=6.0, spread_log_sd=0.6, unit="mm")
+STRIKE: Final = Opinion(
+    "strike_prior", Prior(bias_mean=0.0, bias_sd=10.0, spread_median=6.0, spread_log_sd=0.6, unit="mm"), ""
+)
 """Where on the face a golfer strikes: an opinion."""
-ROLL_PAST: Final = _Prior(bias_mean=0.2, bias_sd=0.8, spread_median=0.35, spread_log_sd=0.7, unit="m")
+ROLL_PAST: Final = Opinion(
+    "roll_past_prior", Prior(bias_mean=0.2, bias_sd=0.8, spread_median=0.35, spread_log_sd=0.7, unit="m"), ""
+)
 """How far past the hole a putt stops: an opinion."""
-_BODY: Final = _Prior(bias_mean=0.0, bias_sd=5.0, spread_median=1.5, spread_log_sd=0.6, unit="deg")
+_BODY: Final = Opinion(
+    "body_prior", Prior(bias_mean=0.0, bias_sd=5.0, spread_median=1.5, spread_log_sd=0.6, unit="deg"), ""
+)
 
 
 def _angle(name: str, event: Event, matter: str, movers: frozenset[Factor], *, on_line: bool = True) -> Quantity:
@@ -129,7 +140,7 @@ def quantity(name: str) -> Quantity:
         spread = {"m": 0.008, "deg": 1.5, "%": 4.0}[entry.unit]
         sides: Sides = "line" if entry.group == "body_lines" else "more"
         middle = 0.0 if sides == "line" else (entry.low + entry.high) / 2
-        prior = _Prior(middle, 5 * spread, spread, 0.6, entry.unit)
+        prior = Prior(middle, 5 * spread, spread, 0.6, entry.unit)
         return Quantity(name, "level", "set_up", prior, "body_line" if sides == "line" else "", sides, _EYES)
     if name in MEASURES and name not in _TOLD:
         bounds = MEASURES[name].bounds
@@ -154,7 +165,7 @@ def _sides_of(name: str) -> Sides:
 def _wide(low: float, high: float, unit: str) -> Prior:
     """Of a size of which nothing is believed but its bounds."""
     reach = high - low
-    return _Prior((low + high) / 2, reach / 2, reach / 40, 0.9, unit)
+    return Prior((low + high) / 2, reach / 2, reach / 40, 0.9, unit)
 
 
 def names() -> tuple[str, ...]:

@@ -61,10 +61,10 @@ def left_said(it: LeftOut, units: Units) -> str:
 
 def rule_said(call: Verdict) -> str:
     """How the word follows from its chances."""
-    clear = CLEAR if call.grounds is None else call.grounds.clear
+    clear = CLEAR() if call.grounds is None else call.grounds.clear
     proved = " on a proved line" if call.grounds is not None and not call.grounds.can_be_clear else ""
-    from_ = f"Clear from {100 * clear:.0f}{proved}, likely from {100 * LIKELY:.0f}"
-    return f"{from_}, nothing to mend from {100 * NONE:.0f}: {WORDS[call.word]}."
+    from_ = f"Clear from {100 * clear:.0f}{proved}, likely from {100 * LIKELY():.0f}"
+    return f"{from_}, nothing to mend from {100 * NONE():.0f}: {WORDS[call.word]}."
 
 
 def sums_said(it: Explained, hand: Hand, units: Units) -> list[str]:

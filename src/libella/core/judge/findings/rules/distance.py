@@ -39,7 +39,7 @@ def find(case: Case) -> Finding:
     near = found.lengths[0].distance_m
     scatter = _scatter(case, found)
     gain = max((_gain(case, found, it, scatter) for it in (about, near)), key=lambda it: float(it.mean()))
-    weight, matter, call = weight_of(gain), MATTERS["gain"], found.call
+    weight, matter, call = weight_of(gain), MATTERS()["gain"], found.call
     # What grows must also be worth levelling; both are told by the same slope.
     worth = float((gain >= matter.matters_from).mean())
     chance = min(call.probability, worth) if call.names_direction else 0.0
@@ -76,7 +76,7 @@ def _scatter(case: Case, found: Growth) -> Floats:
         if isinstance(start := it.values.get("start"), Interval)
     ]
     few = len(reads) < EACH
-    spread = case.spread if few else drawn(post_of(reads, START, noise_of(case.own, "start")))[1]
+    spread = case.spread if few else drawn(post_of(reads, START(), noise_of(case.own, "start")))[1]
     return np.random.default_rng(37).permutation(spread)
 
 

@@ -5,6 +5,7 @@ from typing import Final
 
 from ....certainty.estimate import Estimate
 from ....certainty.verdict import Verdict
+from ....opinions.held import Opinion
 from ...claims.difference import Difference, Group, difference
 from ...ledger.factors import GUIDED, Levels, moving
 from ...ledger.quantity import quantity
@@ -15,7 +16,7 @@ from ..pictures.picture import Picture, Say
 from ..rule import Rule
 
 WITH, WITHOUT = 6, 6
-_LEANS: Final = 0.4
+_LEANS: Final = Opinion("leans_on_guide", 0.4, "share")
 """How many golfers lean on a guide: an opinion of the handbook's, as for every cause."""
 
 
@@ -57,7 +58,7 @@ def find(case: Case) -> Finding:
 
 def _believed(chance: float) -> float:
     """A chance with the odds that anybody leans on a guide at all: most do not."""
-    odds = _LEANS / (1 - _LEANS) * chance / max(1 - chance, 1e-9)
+    odds = _LEANS() / (1 - _LEANS()) * chance / max(1 - chance, 1e-9)
     return odds / (1 + odds)
 
 

@@ -76,9 +76,9 @@ def _lost(case: Case, still: list[Interval], shaky: list[Interval], blocks: list
     with a mean of their own."""
     started = [it for it in blocks if it.counts.get("start")]
     noise = noise_of(started, "start")
-    calm = post_of(still, START, noise)
+    calm = post_of(still, START(), noise)
     middle = estimated(calm.bias_quantile)
-    beside = Prior(middle.value, math.hypot(_ELSEWHERE, middle.sd), START.spread_median, START.spread_log_sd, "deg")
+    beside = Prior(middle.value, math.hypot(_ELSEWHERE, middle.sd), START().spread_median, START().spread_log_sd, "deg")
     loose = post_of(shaky, beside, noise)
     at, spread = drawn(calm)
     there, wide = drawn(loose)

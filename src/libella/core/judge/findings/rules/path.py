@@ -4,6 +4,7 @@ from typing import Final
 
 from ....measure.interval import Interval
 from ....measure.side import Side, side_of
+from ....opinions.held import Opinion
 from ...claims.level import Level
 from ..case import Case
 from ..finding import Fact, Finding, needs
@@ -11,12 +12,12 @@ from ..pictures.drawn import link
 from ..rule import Rule
 
 PUTTS: Final = 5
-TURNED_DEG: Final = 1.0
+TURNED_DEG: Final = Opinion("body_turned", 1.0, "deg")
 """From where a body line counts as turned (handbook 5): an opinion."""
 _BODY: Final = ("feet", "knees", "hips", "forearms", "shoulders", "chest")
 _PARALLEL_DEG: Final = 0.5
 _REPEATS_DEG: Final = 2.0
-_REPEATED: Final = 3
+_REPEATED: Final = Opinion("body_repeated", 3, "count", (2, 8))
 """So many set-ups within so much repeat: opinions."""
 
 
@@ -55,7 +56,7 @@ def _body(case: Case, name: str) -> list[Fact]:
     assert isinstance(last, Interval)
     level = case.level(entry)
     by_side = last.low_or_none is None or last.high_or_none is None
-    side = side_of(last.anchor) if by_side else side_of(last.anchor, TURNED_DEG)
+    side = side_of(last.anchor) if by_side else side_of(last.anchor, TURNED_DEG())
     if side == "neither" or (
         last.low_or_none is not None and last.low >= -_PARALLEL_DEG and last.high <= _PARALLEL_DEG
     ):
@@ -71,7 +72,7 @@ def _body(case: Case, name: str) -> list[Fact]:
 def _may_stay(case: Case, level: Level | None, times: int) -> bool:
     """The school's: a body line that is turned by as much every time is left alone."""
     repeats = level is not None and level.spread is not None and level.spread.value <= _REPEATS_DEG
-    return "body_lines" in case.ledger.schools.stays and times >= _REPEATED and repeats
+    return "body_lines" in case.ledger.schools.stays and times >= _REPEATED() and repeats
 
 
 RULE = Rule(

@@ -97,7 +97,7 @@ def _read_off(case: Case) -> Finding | None:
     by = rng.normal(off.value, max(off.sd, 0.02), DRAWN)
     bias, spread = np.full(DRAWN, level.bias.value), case.spread
     gain = 100 * (share_within(span, bias, spread) - share_within(span, bias - by, spread))
-    matter = MATTERS["gain"]
+    matter = MATTERS()["gain"]
     chance = float((gain >= matter.matters_from).mean())
     if chance < 0.8 or not off.is_one_side:
         return None

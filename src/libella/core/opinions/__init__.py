@@ -1,0 +1,1 @@
+"""Numbers that are opinions: as they stand, and as a coach holds them."""
