@@ -28,6 +28,9 @@ def fill(coach: Coach) -> dict:
     read_twice = f"/second-readings/{uuid6.uuid7()}"
     coach.put(read_twice, thing="strike", by="=Ada", values=[1, 2, 3, 4, 5], at=now())
     coach.put(f"{read_twice}/second", by="Bo", values=[1, 2, 3, 5, 9], at=now())
+    coach.put(f"/opinions/{uuid6.uuid7()}", opinion="likely", numbers={"": 0.82})
+    own = {"opinion": "start_prior", "numbers": {"bias_sd": 1.8}, "golfer_id": first["id"]}
+    coach.put(f"/opinions/{uuid6.uuid7()}", **own)
     save(coach, "Narrow gate")
     told = ("links", "cost", "lost_inside")
     levels = {it["level"]: {name: it[name] for name in told} for it in coach.get("/link-bands")["levels"]}

@@ -8,10 +8,12 @@ from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import Hand
 from ...core.judge.explained.every import Opener, of_block, of_lesson
+from ...core.opinions.held import held_now
 from ...lessons.desk.problem import NotFound
 from ...lessons.judge import blocks
 from ...lessons.judge.findings import judge_whole
 from ...words.judge.explained.opened import ReadingWords, opened_said
+from ...words.opinions.held import held_said
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 
 router = APIRouter(tags=["explained"])
@@ -35,6 +37,7 @@ class ExplainedOut(BaseModel):
     left_out: list[str]
     sums: list[str] = Field(description="what was believed before, the numbers, how the word follows")
     moves: list[str] = Field(description="what would change it most, the most first")
+    held: list[str] = Field(description="opinions that are held otherwise than they stand")
 
 
 @router.get("/lessons/{id}/explained")
@@ -69,6 +72,7 @@ def _opened(every: Mapping[str, Opener], key: str, hand: Hand, units: InUnits) -
         left_out=list(it.left_out),
         sums=list(it.sums),
         moves=list(it.moves),
+        held=list(held_said(held_now(), units)),
     )
 
 

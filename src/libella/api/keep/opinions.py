@@ -68,7 +68,9 @@ class OpinionIn(Entry):
     """An opinion as it is to be held; without numbers as it stands."""
 
     opinion: Words80
-    numbers: dict[str, float] = Field(max_length=64)
+    numbers: dict[str, float] = Field(
+        max_length=64, description="by where in it they stand, each in the unit that is told with it"
+    )
     level: Level | None = None
     golfer_id: UUID | None = None
 

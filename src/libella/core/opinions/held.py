@@ -55,8 +55,7 @@ class Opinion(Generic[T]):
             if at not in known:
                 raise OutOfLimits("numbers", "no_such_choice", named=at, known=tuple(known))
             it = known[at]
-            as_said, unit = (100.0, "of a hundred") if it.unit == "share" else (1.0, it.unit)
-            Bounds(as_said * it.least, as_said * it.most, unit).check("numbers", "opinion", as_said * value)
+            Bounds(it.least, it.most, it.unit).check("numbers", "opinion", value)
         return told
 
 

@@ -190,8 +190,8 @@ SCREENS: Final[dict[Screen, Section]] = {
     "opinions": Section(
         "opinions",
         "Opinions",
-        "Every number that nobody measured, by step, with the value that counts; where a coach may hold another, the "
-        "line leads there.",
+        "Every number that nobody measured, by step, with the value that counts of everybody, of a level or of a "
+        "golfer. A tap holds another: see first what it changes; as it was held before stays in its versions.",
     ),
     "teaching": Section(
         "teaching",

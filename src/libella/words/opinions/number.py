@@ -18,7 +18,7 @@ _ORDER: Final = ("first", "second", "third", "fourth", "fifth", "sixth", "sevent
 _SIDE_BY_SIDE: Final[Mapping[str, tuple[str, str]]] = {
     "set_up_spread": ("spread expected", "wandering from"),
     "first_putts": ("length", "how many"),
-    "roll_spread": ("at the hole", "of each metre more"),
+    "roll_spread": ("at the hole", "of the length putted"),
     "roll_spread_differs": ("of the first", "of the second"),
     "clock_lags": ("lag", "how likely"),
 }

@@ -103,6 +103,8 @@ def value_words(value: float, unit: str, units: Units) -> str:
         return counted(round(value), _COUNTED[unit])
     if unit == "m" and units == "feet":
         return f"{'−' if value < 0 else ''}{tape(abs(value), units)}"
+    if unit == "share":
+        return f"{100 * value:g} of a hundred"
     # Small lengths are laid out and read in millimetres.
     if unit == "m" and abs(value) < 1:
         return f"{value * 1000:.4g} mm"

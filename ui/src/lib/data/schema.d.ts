@@ -6346,6 +6346,11 @@ export interface components {
              * @description what would change it most, the most first
              */
             moves: string[];
+            /**
+             * Held
+             * @description opinions that are held otherwise than they stand
+             */
+            held: string[];
         };
         /**
          * EyeMarkIn
@@ -9263,7 +9268,10 @@ export interface components {
         OpinionIn: {
             /** Opinion */
             opinion: string;
-            /** Numbers */
+            /**
+             * Numbers
+             * @description by where in it they stand, each in the unit that is told with it
+             */
             numbers: {
                 [key: string]: number;
             };

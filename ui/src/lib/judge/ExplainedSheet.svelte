@@ -52,6 +52,15 @@
           </ul>
         </section>
       {/if}
+      {#if it.held.length}
+        <section>
+          <h3 class="label">Held otherwise than it stands</h3>
+          <ul data-held>
+            {#each it.held as one (one)}<li class="leading-snug">{one}</li>{/each}
+          </ul>
+          <a class="inline-flex min-h-11 items-center underline" href="/opinions">Every number that is an opinion</a>
+        </section>
+      {/if}
       <section>
         <h3 class="label">What it rests on</h3>
         <p class="leading-snug">{it.rests}</p>
