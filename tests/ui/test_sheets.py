@@ -124,6 +124,11 @@ def _schools(page: Page) -> None:
     expect(page.locator("[data-asks=pace]")).to_be_visible()
 
 
+def _opinions(page: Page) -> None:
+    page.goto("/opinions")
+    expect(page.locator("[data-opinions=set]")).to_be_visible()
+
+
 def _drills(page: Page) -> None:
     page.goto("/drills")
     expect(page.locator("[data-drill] svg").first).to_be_visible()
@@ -142,6 +147,8 @@ class Opened:
 
 
 SHEETS = {
+    "an opinion": Opened(_opinions, "From here on: likely", "From here on: likely", exact=False),
+    "whose opinions": Opened(_opinions, "One golfer…", "Of which golfer"),
     "new golfer": Opened(_today, "Add golfer", "New golfer"),
     "start a lesson": Opened(_today, "Start lesson with", "Lesson with", exact=False),
     "what is noted": Opened(_golfer, "Change", "What is noted"),

@@ -7,7 +7,6 @@ from typing import Annotated
 from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
-from ...core.certainty.verdict import Word
 from ...core.golfer.level import Level
 from ...core.opinions.every import every_opinion
 from ...core.opinions.held import Held, holding
@@ -18,7 +17,6 @@ from ...lessons.golfer import golfers
 from ...lessons.lesson import lessons
 from ...words.opinions.held import BESIDES, OPINIONS, Said, Step
 from ...words.opinions.number import number_said, part_name, version_said, whose_said
-from ...words.shared.certainty import WORDS
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Words80
 from ..judge.findings import LessonFindings, findings_anew
 
@@ -152,13 +150,9 @@ def _claims(it: LessonFindings) -> Mapping[str, str]:
     """Everything a lesson says that has a word, by its name."""
     first = {"What the lesson comes to": it.headline}
     order = {"What to look at first": ", ".join(one.name for one in it.first)}
-    read = {one.name: _with_word(one.words, one.word) for one in it.read}
-    found = {f"Finding: {one.name}": _with_word(one.words, one.word) for one in (*it.first, *it.more)}
+    read = {one.name: one.words for one in it.read}
+    found = {f"Finding: {one.name}": one.words for one in (*it.first, *it.more)}
     return first | order | read | found
-
-
-def _with_word(said: str, word: Word | None) -> str:
-    return f"{said} ({WORDS[word]})" if word else said
 
 
 def _past(desk: Desk, whose: opinions.Whose, units: InUnits) -> Mapping[str, list[HeldOnceOut]]:

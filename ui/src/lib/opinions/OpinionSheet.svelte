@@ -58,8 +58,7 @@
           />
         {/each}
       </div>
-      {#if changed}<WhatItChanges {body} {whose} />{/if}
-      <div class="flex flex-wrap gap-2">
+      {#snippet keeping()}
         <button
           type="button"
           class="button primary"
@@ -71,7 +70,9 @@
             >As it stands again</button
           >
         {/if}
-      </div>
+      {/snippet}
+      {#if changed}<WhatItChanges {body} {whose}>{@render keeping()}</WhatItChanges>
+      {:else}<div class="flex flex-wrap gap-2">{@render keeping()}</div>{/if}
       {#if holding.error}<Trouble error={holding.error} />{/if}
     {/if}
     {#if it.versions.length}

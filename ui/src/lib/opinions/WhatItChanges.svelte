@@ -1,5 +1,6 @@
 <!-- What would be said otherwise, golfer by golfer, before an opinion is held. -->
 <script lang="ts">
+  import type { Snippet } from 'svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { day } from '$lib/base/dates'
   import { type Shapes } from '$lib/data/client'
@@ -8,8 +9,10 @@
   interface Props {
     body: Shapes['OpinionIn']
     whose: Whose
+    /** What is done with it then: beside the button, so that it stays under the thumb however much is found. */
+    children: Snippet
   }
-  let { body, whose }: Props = $props()
+  let { body, whose, children }: Props = $props()
 
   interface Row {
     of: Shapes['ConcernedOut']
@@ -48,7 +51,10 @@
 </script>
 
 <section class="grid gap-2" data-changes>
-  <button type="button" class="button justify-self-start" onclick={() => void look()}>See what it changes</button>
+  <div class="flex flex-wrap gap-2">
+    <button type="button" class="button" onclick={() => void look()}>See what it changes</button>
+    {@render children()}
+  </div>
   {#if about}
     {#if about !== now}
       <p role="status">The number was changed since: look again.</p>

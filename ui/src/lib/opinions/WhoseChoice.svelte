@@ -17,17 +17,18 @@
   const options = $derived([
     { value: '', words: 'Everybody' },
     ...(levels.data ?? []).map((it) => ({ value: it.level as string, words: it.name })),
-    { value: GOLFER, words: whose.golfer ? (golfer.data?.name ?? 'One golfer') : 'One golfer…' }
+    ...(whose.golfer ? [{ value: GOLFER, words: golfer.data?.name ?? 'One golfer' }] : [])
   ])
   function chosen(it: string): void {
-    if (it === GOLFER) asking = true
-    else choose(levels.data?.some((one) => one.level === it) ? ({ level: it } as Whose) : {})
+    if (it !== GOLFER) choose(levels.data?.some((one) => one.level === it) ? ({ level: it } as Whose) : {})
   }
 </script>
 
 <div class="flex flex-wrap items-end gap-2">
   <Choice label="Held of" {options} bind:value={() => (whose.golfer ? GOLFER : (whose.level ?? '')), chosen} />
-  {#if whose.golfer}<button type="button" class="button" onclick={() => (asking = true)}>Another golfer…</button>{/if}
+  <button type="button" class="button" onclick={() => (asking = true)}
+    >{whose.golfer ? 'Another golfer…' : 'One golfer…'}</button
+  >
 </div>
 
 <Sheet bind:open={asking} title="Of which golfer">

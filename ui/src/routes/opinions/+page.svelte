@@ -48,8 +48,8 @@
 <div class="mx-auto max-w-[1040px] px-5 py-6">
   <h1 class="wide text-3xl">Opinions</h1>
   <p class="mt-1 max-w-prose text-lg">
-    Numbers that nobody measured of this golfer, and with which everything is reckoned till somebody does. Tap one to
-    hold another, and to see first what that would change.
+    Numbers that nobody measured, and with which everything is reckoned till somebody does. Tap one to hold another, and
+    to see first what that would change.
   </p>
   {#if every.error}<div class="mt-3"><Trouble error={every.error} again={() => every.refetch()} /></div>{/if}
   {#if every.data}

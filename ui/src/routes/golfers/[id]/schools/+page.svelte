@@ -35,6 +35,7 @@
     <Trouble error={golfer.error} again={() => golfer.refetch()} />
   {:else if who}
     <SchoolList golfer={who} />
+    <p class="mt-6"><a class="button" href="/opinions?golfer={who.id}">Numbers that are opinions, of {who.name}…</a></p>
   {:else}
     <Coming what="The golfer" />
   {/if}
