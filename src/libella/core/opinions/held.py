@@ -5,6 +5,7 @@ is known only while somebody is weighed. Whoever weighs does it within `holding`
 there and drawn there is of one record of opinions.
 """
 
+import math
 from collections.abc import Callable, Generator, Iterable, Mapping
 from contextlib import contextmanager
 from contextvars import ContextVar
@@ -74,6 +75,13 @@ class Held:
 
 
 NOTHING_HELD: Final = Held({})
+
+
+def checked_numbers(told: Mapping[str, object]) -> None:
+    """Refuse what holds no numbers, of an opinion that may be known no more."""
+    for at, it in told.items():
+        if isinstance(it, bool) or not isinstance(it, int | float) or not math.isfinite(it):
+            raise OutOfLimits("numbers", "no_such_choice", named=at, known=("a number",))
 
 
 def held_of(known: Mapping[str, Opinion[Any]], told: Iterable[tuple[str, Numbers]]) -> Held:

@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlalchemy import select, union
 
 from ...core.measure.limits import OutOfLimits
+from ...core.opinions.held import checked_numbers
 from ...core.schools.held import checked_held
 from ...store.tables import (
     AimSeriesRow,
@@ -28,6 +29,7 @@ from ..change.changes import changes_held
 from ..change.complaints import complaint_of
 from ..change.drills import drills_known, runs_of
 from ..change.practice import practice_now
+from ..desk import opinions
 from ..desk.desk import Desk
 from ..golfer.golfers import golfer, usual_of
 from ..golfer.kits import kits_of
@@ -73,6 +75,9 @@ def read_studio(desk: Desk) -> None:
         checked_bag(bag(desk))
         checked_spreads(spreads(desk))
         checked_held(coach_schools(desk))
+        for it in opinions.versions(desk):
+            # One that is known no more counts for nothing; what is no number is no opinion.
+            checked_numbers(it.numbers)
         for read in _OF_STUDIO:
             read(desk)
         for it in find_saved(desk):
