@@ -23,6 +23,7 @@ from .base.jobs import Jobs, Task
 from .base.opinions import hold_opinions
 from .base.units import with_units
 from .change import changes, course, practice
+from .change import explained as golfer_explained
 from .golfer import golfers, kits
 from .golfer import schools as golfer_schools
 from .judge import bands, comparisons, explained, findings, golfers_line, two
@@ -73,6 +74,7 @@ ROUTERS = (
     golfer_schools,
     findings,
     explained,
+    golfer_explained,
     golfers_line,
     two,
     changes,

@@ -93,6 +93,9 @@ def test_a_change_that_helps_is_better_after_one_retest_and_kept_after_two(coach
     retested(later, later.lay(), held, 26, 0)
     [both] = coach.get(f"/lessons/{later.id}/change")["held"]
     assert both["standing"] == "kept" and len(both["retests"]) == 2 and "both retests together" in both["words"]
+    why = coach.get(f"/golfers/{told.golfer}/explained", claim=both["why"])
+    assert why["says"] == both["words"] and [it["lesson"] for it in why["readings"]] == [told.id, later.id]
+    assert why["sums"][-1].startswith("All together") and why["sums"][-1].endswith("clear.")
     assert "Retest" not in coach.get(f"/golfers/{told.golfer}/found")["next"]
     assert both["retests"][0]["gain"]["low"] < both["retests"][0]["gain"]["value"]
 

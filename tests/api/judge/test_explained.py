@@ -37,12 +37,41 @@ def test_what_is_said_of_a_block_alone_opens_by_its_putts(coach):
     coach.get(f"/blocks/{block['id']}/explained", 404, claim="cause:path")
 
 
+def test_what_is_told_over_the_lessons_opens_lesson_by_lesson(coach):
+    golfer = coach.golfer(level="club")["id"]
+    lessons = [coach.lesson(golfer) for _ in range(2)]
+    blocks = [putted(coach, it, [0.03 + 0.005 * (n % 3 - 1) for n in range(12)])["id"] for it in lessons]
+    [line] = [it for it in coach.get(f"/golfers/{golfer}/line")["lines"] if it["link"] == "start"]
+    why = coach.get(f"/golfers/{golfer}/explained", claim=line["why"])
+    assert why["says"] == line["words"] and why["name"] == line["name"]
+    assert {(it["lesson"], it["at"]) for it in why["readings"]} == {
+        (it["id"], at) for it, at in zip(lessons, blocks, strict=True)
+    }
+    assert len(why["moves"]) == 2 and all("Without the lesson of" in it for it in why["moves"])
+    expected = coach.get(f"/golfers/{golfer}/expected")
+    told = coach.get(f"/golfers/{golfer}/explained", claim=expected["why"])
+    assert told["says"] == expected["words"] and told["rests"] == expected["basis"] and len(told["moves"]) == 4
+    feet = coach.get(f"/golfers/{golfer}/explained", claim=expected["why"], units="feet")
+    assert not re.search(r"[0-9] (mm|cm|m)[ .,]", " ".join([*feet["sums"], *feet["moves"]]))
+    coach.get(f"/golfers/{golfer}/explained", 404, claim="line:clouds")
+    assert coach.get(f"/golfers/{coach.golfer()['id']}/expected")["why"] == ""
+
+
 def test_on_the_demo_whatever_is_said_opens_and_says_the_same(cluster):
     engine, kinds = connect(demo_database(cluster)), set()
     with TestClient(create_app(engine), base_url="http://localhost") as client:
         for one in client.get("/api/golfers").json()["items"]:
             lessons = client.get(f"/api/golfers/{one['golfer']['id']}/lessons").json()["items"]
             lesson = lessons[0]["lesson"]["id"]
+            golfer = f"/api/golfers/{one['golfer']['id']}"
+            over = {it["why"]: it["words"] for it in client.get(f"{golfer}/line").json()["lines"]}
+            expected = client.get(f"{golfer}/expected").json()
+            over |= {expected["why"]: expected["words"]} if expected["why"] else {}
+            held = client.get(f"/api/lessons/{lesson}/change").json()["held"]
+            over |= {it["why"]: it["words"] for it in held}
+            for claim, words in over.items():
+                why = client.get(f"{golfer}/explained", params={"claim": claim}).json()
+                assert (why["says"] == words and why["sums"]) or not why["readings"], (claim, why)
             found = client.get(f"/api/lessons/{lesson}/findings").json()
             said = {row["key"]: row["words"] for row in found["read"]}
             said |= {f"cause:{it['cause']}": it["words"] for it in [*found["first"], *found["more"]]}

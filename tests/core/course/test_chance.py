@@ -10,6 +10,7 @@ from libella.core.certainty.verdict import Verdict
 from libella.core.change.made import MadeAt
 from libella.core.change.retest import Retest, Way
 from libella.core.course.chance import LENGTHS_M, Green, chances, known_starter
+from libella.core.course.explained import AT_M, middle_at, outlook_explained
 from libella.core.course.golf_round import FIRST_PUTTS, Played
 from libella.core.course.outlook import changed_by, outlook, read_error, starter_of
 from libella.core.course.roller import Finish, known_roller, roller
@@ -160,3 +161,20 @@ def test_reads_tell_how_far_they_lie_off_once_there_are_three():
     assert read_error([2.0, -2.0]) == 0.5
     assert 0.5 < read_error([2.0, -2.0, 1.5]) < 2.0
     assert read_error([0.1] * 20) < 0.3
+
+
+def test_what_may_be_expected_opens_to_numbers_that_give_it():
+    starter, rolls = starter_of(normal(0.9, 0.2), normal(0.8, 0.1)), roller([], 256)
+    it = outlook_explained(outlook(starter, None, rolls, GREEN, ()), starter, rolls, GREEN)
+    shown = (round(one, 2) for one in (it.bias.value, it.spread.value, it.outlook.read_deg))
+    roll = tuple(round(one, 2) for one in (it.past_m, it.spread_m, it.grows))
+    assert middle_at(*shown, roll, GREEN) == pytest.approx(it.middle, abs=0.6)
+    assert it.whole == pytest.approx(it.middle, abs=4)
+    told = float(np.interp(AT_M, LENGTHS_M, [one.value for one in it.outlook.chance]))
+    assert told == pytest.approx(it.whole, abs=0.5)
+    more = {one.what: one.more for one in it.moves}
+    assert all(one > 0 for one in more.values()) and it.moves[0].more == max(more.values())
+    # Another golfer whose starts lie on the line: nothing is left to gain there.
+    straight = starter_of(normal(0.0, 0.01), normal(0.8, 0.1))
+    other = outlook_explained(outlook(straight, None, rolls, GREEN, ()), straight, rolls, GREEN)
+    assert next(one.more for one in other.moves if one.what == "nothing_off") == pytest.approx(0, abs=0.1)

@@ -6,7 +6,17 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from libella.core.judge.golfers_line import LINES, Change, LineBlock, LineKey, golfers_line, line_block, path_drawn
+from libella.core.judge.explained.line import line_explained
+from libella.core.judge.golfers_line import (
+    LINES,
+    Change,
+    LineBlock,
+    LineKey,
+    LineTold,
+    golfers_line,
+    line_block,
+    path_drawn,
+)
 from libella.core.judge.ledger.entry import Source
 from libella.core.judge.ledger.quantity import quantity
 from libella.core.measure.interval import Interval
@@ -135,3 +145,19 @@ def test_a_newest_lesson_that_lies_elsewhere_is_said_and_days_as_they_usually_ar
         for it in range(60)
     ]
     assert sum(it.moved is not None for it in innocent) <= 4
+
+
+def test_a_line_opens_to_its_blocks_and_hangs_most_on_the_lesson_that_lies_elsewhere():
+    blocks = [block(0.0, 0.4), block(7.0, 0.4), block(14.0, 2.4), block(21.0, 0.4)]
+    told = LineTold([LineKey("start", ())], blocks, [], WINDOW, BY.mix)
+    found = told.pooled()
+    opened = line_explained(told, found)
+    assert [it.day for it in opened.rests] == [21.0, 14.0, 7.0, 0.0]
+    assert sum(it.count for it in opened.rests) == found.readings == 48
+    assert [it.mean for it in reversed(opened.rests)] == [it for _, it in found.blocks]
+    assert opened.moves[0].day in (14.0, 21.0) and abs(opened.moves[0].by) >= abs(opened.moves[-1].by)
+    for it in opened.moves:
+        rest = line([one for one in blocks if one.day != it.day])
+        assert it.by == pytest.approx(rest.now.value - found.now.value)
+    alone = LineTold(told.keys, blocks[:1], [], WINDOW, BY.mix)
+    assert line_explained(alone, alone.pooled()).moves == ()

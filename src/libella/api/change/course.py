@@ -11,6 +11,7 @@ from ...core.course.drawn import chance_drawn
 from ...core.drawing.scene import Scene
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import Hole, Pace, Side
+from ...lessons.change.explained import EXPECTED
 from ...lessons.change.on_the_course import OnTheCourse, on_the_course
 from ...lessons.change.outlook import Expected, expected
 from ...lessons.desk import kept
@@ -106,6 +107,7 @@ class ExpectedOut(BaseModel):
     left: list[str]
     parts: list[str] = Field(description="where what was recorded parts from it for sure")
     basis: str
+    why: str = Field(description="what opens it; empty: nothing to open")
 
 
 @router.get("/golfers/{id}/expected")
@@ -121,8 +123,8 @@ def expected_of(desk: AtDesk, id: UUID, units: InUnits = "metric") -> ExpectedOu
 def _expected(it: Expected, units: InUnits) -> ExpectedOut:
     found = it.outlook
     if found is None:
-        nothing = {"picture": None, "round": "", "worth": "", "change": "", "left": [], "parts": [], "basis": ""}
-        return ExpectedOut(words=chance.TOO_FEW, **nothing)
+        nothing = dict.fromkeys(("round", "worth", "change", "basis", "why"), "")
+        return ExpectedOut(picture=None, words=chance.TOO_FEW, left=[], parts=[], **nothing)
     change = it.change.chosen.what if it.change is not None and found.worth is not None else ""
     words = chance.chances_said(found, units)
     return ExpectedOut(
@@ -134,6 +136,7 @@ def _expected(it: Expected, units: InUnits) -> ExpectedOut:
         left=[chance.left_said(one, units) for one in found.left],
         parts=[chance.parts_said(one, units) for one in found.parts],
         basis=chance.basis_said(found, it.starts, it.green),
+        why=EXPECTED,
     )
 
 

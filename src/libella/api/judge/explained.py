@@ -12,7 +12,7 @@ from ...core.opinions.held import held_now
 from ...lessons.desk.problem import NotFound
 from ...lessons.judge import blocks
 from ...lessons.judge.findings import judge_whole
-from ...words.judge.explained.opened import ReadingWords, opened_said
+from ...words.judge.explained.opened import OpenedWords, ReadingWords, opened_said
 from ...words.opinions.held import held_said
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 
@@ -27,6 +27,7 @@ class RestsOut(BaseModel):
     step: str
     at: str = Field(description="the block, series or set-up it was read in")
     id: str
+    lesson: str = Field(description="the lesson it was read in; empty: the one that is open")
 
 
 class ExplainedOut(BaseModel):
@@ -63,7 +64,11 @@ def of_a_block(
 def _opened(every: Mapping[str, Opener], key: str, hand: Hand, units: InUnits) -> ExplainedOut:
     if key not in every:
         raise NotFound("claim")
-    it = opened_said(every[key](), hand, units)
+    return opened_out(opened_said(every[key](), hand, units), units)
+
+
+def opened_out(it: OpenedWords, units: InUnits) -> ExplainedOut:
+    """Whatever was opened, as it is sent, with what is held otherwise than it stands."""
     return ExplainedOut(
         name=it.name,
         says=it.says,
@@ -78,4 +83,4 @@ def _opened(every: Mapping[str, Opener], key: str, hand: Hand, units: InUnits) -
 
 def _rests(it: ReadingWords) -> RestsOut:
     step, at = (it.at.step, it.at.id) if it.at else ("", "")
-    return RestsOut(words=it.words, weight=it.weight, step=step, at=at, id=it.id)
+    return RestsOut(words=it.words, weight=it.weight, step=step, at=at, id=it.id, lesson=it.lesson)

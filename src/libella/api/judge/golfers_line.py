@@ -11,6 +11,7 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import SPREAD
+from ...core.judge.explained.line import line_key
 from ...core.judge.golfers_line import GolfersLine, LineKey, path_drawn
 from ...core.measure.units import Units
 from ...lessons.desk import kept
@@ -78,6 +79,7 @@ class LineOut(BaseModel):
     """One link pooled: where it lies now as a vial, its path over time, what noted changes came to."""
 
     key: str
+    why: str = Field(description="what opens it")
     link: str = Field(description="the quantity it is a line of")
     guided: bool
     name: str
@@ -231,6 +233,7 @@ def _out(it: GolfersLine, since: datetime, hand: Hand, units: Units) -> LineOut:
     words = line_words(it, hand, units)
     return LineOut(
         key=it.keys[0].text,
+        why=line_key(it.keys[0].text),
         link=it.quantity.name,
         guided=it.guided,
         name=line_name(it),

@@ -22,7 +22,7 @@ from .chain import K_USUAL
 from .claims.difference import limits_of
 from .claims.level import FEWEST, Weighing, level_of
 from .claims.level import Level as LevelClaim
-from .ledger.entry import Batch
+from .ledger.entry import Batch, Place
 from .ledger.factors import FACTORS, Levels, is_guided
 from .ledger.quantity import Quantity, names, quantity
 
@@ -81,6 +81,8 @@ class LineBlock:
     count: int = 1
     zone: float | None = None
     """How far to either side the one zone reaches in which all its readings lie: they say no more."""
+    place: Place | None = None
+    """Where it was read."""
 
 
 def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
@@ -107,6 +109,7 @@ def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
         beyond=_open(found),
         count=found.count,
         zone=found.one_zone,
+        place=batch.place,
     )
 
 
@@ -191,6 +194,25 @@ class GolfersLine:
     def guided(self) -> bool:
         """Whether any of it was with a guide in view."""
         return any(it.guided for it in self.keys)
+
+
+@dataclass(frozen=True, slots=True)
+class LineTold:
+    """What a line is pooled of: the arguments of `golfers_line`."""
+
+    keys: Sequence[LineKey]
+    blocks: Sequence[LineBlock]
+    changes: Sequence[Change]
+    window: Window
+    mix: Mix
+
+    def pooled(self) -> GolfersLine | None:
+        """The line they come to."""
+        return golfers_line(self.keys, self.blocks, self.changes, self.window, self.mix)
+
+    def without(self, lesson: Hashable) -> GolfersLine | None:
+        """The line without what one lesson told."""
+        return replace(self, blocks=[it for it in self.blocks if it.lesson != lesson]).pooled()
 
 
 def golfers_line(

@@ -7,9 +7,9 @@ from uuid import UUID
 
 from ...core.change.made import MadeAt
 from ...core.change.retest import Retest
-from ...core.course.chance import Green
+from ...core.course.chance import Green, Starter
 from ...core.course.outlook import DRAWN, Outlook, changed_by, outlook, read_error, starter_of
-from ...core.course.roller import Finish, roller
+from ...core.course.roller import Finish, Roller, roller
 from ...core.green.capture import longest_past
 from ...core.judge.golfers_line import GolfersLine
 from ...core.judge.ledger.entry import Batch
@@ -44,6 +44,9 @@ class Expected:
     green: Green
     change: Change | None
     made: Sequence[MadeAt]
+    starter: Starter | None = None
+    roller: Roller | None = None
+    """What it is told from."""
 
 
 def expected(desk: Desk, golfer_id: UUID) -> Expected:
@@ -62,15 +65,16 @@ def expected(desk: Desk, golfer_id: UUID) -> Expected:
     reads = [it.putted.read_off.value for it in batches if it.putted and it.putted.read_off is not None]
     starter = starter_of(line.now, line.spread, read_error(reads))
     change, retest = _retested(changes_held(desk, golfer_id))
+    rolls = roller(_finishes(batches, green), DRAWN)
     found = outlook(
         starter,
         changed_by(starter, retest) if retest else None,
-        roller(_finishes(batches, green), DRAWN),
+        rolls,
         green,
         made,
         len(reads),
     )
-    return Expected(found, line.readings, green, change, made)
+    return Expected(found, line.readings, green, change, made, starter, rolls)
 
 
 def _starts(lines: Sequence[GolfersLine]) -> GolfersLine | None:

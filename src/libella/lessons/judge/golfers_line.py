@@ -13,7 +13,7 @@ from ...core.green.usual import level_window, usual_mix
 from ...core.judge.chain import K_USUAL
 from ...core.judge.claims.growth import growth
 from ...core.judge.claims.level import Weighing
-from ...core.judge.golfers_line import LINES, Change, GolfersLine, LineBlock, LineKey, golfers_line, line_block
+from ...core.judge.golfers_line import LINES, Change, GolfersLine, LineBlock, LineKey, LineTold, line_block
 from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, grouped, main_of
 from ...core.judge.ledger.factors import joined as joined_levels
@@ -51,6 +51,12 @@ class GolfersLines:
     hand: Hand
     other_hand: int = 0
     """Lessons putted from the other side: none of them is in the lines."""
+    told: Sequence[LineTold] = ()
+    """What each line was pooled of, in no order of theirs."""
+
+    def told_of(self, line: GolfersLine) -> LineTold:
+        """What a line was pooled of."""
+        return next(it for it in self.told if set(it.keys) == set(line.keys))
 
 
 def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> GolfersLines:
@@ -85,11 +91,12 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
                     levels = joined_levels(levels, [("length", f"{batch.putted.distance_m:.2f}")])
                 told.setdefault(LineKey(name, levels), []).append(one)
     noted = [Change(it.made_at.timestamp() / 86400.0 - first_day, it.words) for it in changes]
-    pooled: list[GolfersLine | None] = []
+    gathered: list[LineTold] = []
     for keys in joined(desk, golfer_id, list(told)):
         blocks = sorted((one for it in keys for one in told[it]), key=lambda one: one.day)
         moved = [_since(one, first_day) for one in blocks]
-        pooled.append(golfers_line(keys, moved, noted, _window(keys[0].name, zone_of(golfer, schools), putt), mix))
+        gathered.append(LineTold(keys, moved, noted, _window(keys[0].name, zone_of(golfer, schools), putt), mix))
+    pooled = (it.pooled() for it in gathered)
     lines = sorted((it for it in pooled if it is not None), key=lambda it: -len(it.blocks))
     # The line of most blocks of every quantity first, link by link down the chain; what else there is comes behind.
     main = {it.quantity.name: it for it in reversed(lines)}
@@ -97,7 +104,7 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     first = sorted(main.values(), key=lambda it: order.index(it.quantity.name))
     shares = () if starts_only else tuple(_shares(batches))
     told_of = (*first, *(it for it in lines if it not in first))
-    return GolfersLines(told_of, shares, changes, since, golfer.hand, aside)
+    return GolfersLines(told_of, shares, changes, since, golfer.hand, aside, gathered)
 
 
 def _shares(batches: Sequence[Batch]) -> Iterable[ShareLine]:

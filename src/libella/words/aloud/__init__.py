@@ -18,6 +18,7 @@ from .judge import judge_aloud
 from .keep import keep_aloud
 from .line import line_aloud
 from .opened import opened_aloud
+from .opened_over import opened_over_aloud
 from .opinions import opinions_aloud
 from .reading import Reading, page, sentences
 from .refusals import refusals_aloud
@@ -46,6 +47,7 @@ def read_aloud() -> Reading:
             line_aloud,
             findings_aloud,
             opened_aloud,
+            opened_over_aloud,
             schools_aloud,
             teach_aloud,
             change_aloud,

@@ -67,7 +67,7 @@ def change_aloud(it: Reading) -> None:
     kit_aloud(it)
     for question in ("line", "spread", "window", *NOTICED):
         it.say("change", change.retest_said, question)
-        for one, beside in product(_tested(question), ((), ("wide base",))):
+        for one, beside in product(tested_of(question), ((), ("wide base",))):
             it.say("change", change.standing_said, one, question, beside)
 
 
@@ -175,7 +175,9 @@ def _progress() -> tuple[Progress, ...]:
     )
 
 
-def _tested(question: str) -> tuple[Tested, ...]:
+def tested_of(question: str) -> tuple[Tested, ...]:
+    """Changes however they stand."""
+
     def retest(gain: Estimate, call: Verdict) -> Retest:
         return Retest("it", question, gain, call, final=True, mix=_MIX)
 

@@ -23,7 +23,8 @@ _KEYS: tuple[Levels, ...] = ((), (("guide", GUIDED),), (("set_up", "wide base"),
 
 
 @cache
-def _pooled() -> tuple[GolfersLine, ...]:
+def pooled_lines() -> tuple[GolfersLine, ...]:
+    """Lines of every kind."""
     found: list[GolfersLine | None] = []
     window = Window(1.2, 1.2)
     for name, levels, n, middle in product(_LINES, _KEYS, (1, 4), (-1.2, 0.0, 0.8)):
@@ -45,7 +46,7 @@ def _pooled() -> tuple[GolfersLine, ...]:
 
 @cache
 def _beside() -> tuple[LinesBeside, ...]:
-    starts = [it for it in _pooled() if it.quantity.name in ("start", "eyes_inside")]
+    starts = [it for it in pooled_lines() if it.quantity.name in ("start", "eyes_inside")]
     pairs = ((one, other) for one, other in product(starts[:8], starts) if one.quantity == other.quantity)
     told = [lines_beside(one, other, BY.mix) for one, other in pairs]
     return (*told, *(replace(told[0], more_blocks=more) for more in (None, 3)))
@@ -63,7 +64,7 @@ def _shares() -> tuple[ShareLine, ...]:
 
 
 def line_aloud(it: Reading) -> None:
-    for pooled in _pooled():
+    for pooled in pooled_lines():
         it.say("judge", words.line_name, pooled)
         it.say("judge", words.other_hand_words, 2, it.hand)
         it.say("judge", words.line_words, pooled, it.hand, it.units)

@@ -17,6 +17,7 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "more_change": ("{n} more change", "{n} more changes"),
     "block": ("{n} block", "{n} blocks"),
     "block_of_ten": ("{n} block of 10", "{n} blocks of 10"),
+    "retest": ("{n} retest", "{n} retests"),
     "lesson": ("{n} lesson", "{n} lessons"),
     "look": ("{n} look", "{n} looks"),
     "test": ("{n} test", "{n} tests"),

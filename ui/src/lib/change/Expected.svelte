@@ -3,6 +3,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Said from '$lib/base/Said.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import Why from '$lib/judge/Why.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
   import SchoolMark from '$lib/schools/SchoolMark.svelte'
   import { expectedQuery } from './queries.svelte'
@@ -35,6 +36,7 @@
       {#each it.left as one (one)}<li class="leading-snug">{one}</li>{/each}
     </ul>
     <p class="mt-2 max-w-prose text-[15px] text-faded" data-basis>{it.basis}</p>
+    <Why of={{ golfer: golfer.id }} key={it.why} name="What to expect" />
     <SchoolMark of="capture" whose={{ golfer: golfer.id }} {golfer} />
   {/if}
 </section>

@@ -7,6 +7,7 @@
   import type { Shapes } from '$lib/data/client'
   import { createWrite } from '$lib/data/write.svelte'
   import { startComparison } from '$lib/start/writes'
+  import Why from '$lib/judge/Why.svelte'
   import { dropChange } from './writes'
 
   interface Props {
@@ -46,6 +47,7 @@
   {#if held.feel}<p class="mt-1 text-xl leading-snug">{held.feel}</p>{/if}
   <p class="mt-1 text-sm text-faded">{held.kind_name} · chosen {day(held.made_at)}</p>
   <p class="mt-2 max-w-prose text-lg" data-standing>{held.words}</p>
+  {#if held.retests.length}<Why of={{ golfer: sheet.golfer.id }} key={held.why} name={held.what} />{/if}
   {#if held.left}<p class="mt-1 max-w-prose text-lg" data-left>{held.left}</p>{/if}
   {#each held.retests as one (one.id)}{#if one.felt}<p class="mt-1 max-w-prose leading-snug" data-felt>
         {day(one.started_at)}: {one.felt}

@@ -1375,6 +1375,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/golfers/{id}/explained": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of A Golfer
+         * @description Open what is told of a golfer over the lessons.
+         */
+        get: operations["explained_of_a_golfer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes/{id}": {
         parameters: {
             query?: never;
@@ -6320,6 +6340,11 @@ export interface components {
             parts: string[];
             /** Basis */
             basis: string;
+            /**
+             * Why
+             * @description what opens it; empty: nothing to open
+             */
+            why: string;
         };
         /** ExplainedOut */
         ExplainedOut: {
@@ -7331,6 +7356,11 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * Why
+             * @description what opens it
+             */
+            why: string;
             /**
              * Lesson Id
              * Format: uuid
@@ -8610,6 +8640,11 @@ export interface components {
         LineOut: {
             /** Key */
             key: string;
+            /**
+             * Why
+             * @description what opens it
+             */
+            why: string;
             /**
              * Link
              * @description the quantity it is a line of
@@ -10738,6 +10773,11 @@ export interface components {
             at: string;
             /** Id */
             id: string;
+            /**
+             * Lesson
+             * @description the lesson it was read in; empty: the one that is open
+             */
+            lesson: string;
         };
         /**
          * RetestOut
@@ -21221,6 +21261,113 @@ export interface operations {
         };
     };
     explained_of_a_block: {
+        parameters: {
+            query: {
+                /** @description its key */
+                claim: string;
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExplainedOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    explained_of_a_golfer: {
         parameters: {
             query: {
                 /** @description its key */

@@ -5,11 +5,11 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import type { Shapes } from '$lib/data/client'
-  import { explainedQuery } from './queries.svelte'
+  import { explainedQuery, type Opened } from './queries.svelte'
 
   interface Props {
     open: boolean
-    of: { lesson: string; block?: string | undefined }
+    of: Opened
     /** What is opened, by its key. */
     key: string
     name: string
@@ -24,8 +24,11 @@
   // It comes a moment after the sheet: the focus goes to what is read first.
   let told = $state<HTMLElement>()
   $effect(() => told?.focus({ preventScroll: true }))
-  const to = (one: Shapes['RestsOut']) =>
-    one.step === 'start' ? `/lessons/${of.lesson}/judge?block=${one.at}` : `/lessons/${of.lesson}/${one.step}`
+  /** To where it was tapped: in the lesson that is open, or in the one it was read in. */
+  function to(one: Shapes['RestsOut']): string {
+    const lesson = `/lessons/${one.lesson || ('lesson' in of ? of.lesson : '')}`
+    return one.step === 'start' ? `${lesson}/judge?block=${one.at}` : `${lesson}/${one.step || 'judge'}`
+  }
 </script>
 
 <Sheet bind:open title="Why: {name}" wide>
@@ -66,7 +69,7 @@
         <p class="leading-snug">{it.rests}</p>
         <ol class="mt-1 flex flex-wrap gap-x-4" data-rests>
           {#each it.readings as one (`${one.at} ${one.id}`)}<li>
-              {#if one.step}<a
+              {#if one.step || one.lesson}<a
                   class="inline-flex min-h-11 items-center underline decoration-hairline underline-offset-4"
                   href={to(one)}>{one.words}{one.weight < 1 ? ', doubted' : ''}</a
                 >{:else}<span class="inline-flex min-h-11 items-center">{one.words}</span>{/if}

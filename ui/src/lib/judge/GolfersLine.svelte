@@ -8,6 +8,7 @@
   import Vial from '$lib/drawing/Vial.svelte'
   import LinesBeside from './LinesBeside.svelte'
   import { golferLineQuery } from './queries.svelte'
+  import Why from './Why.svelte'
   import { noteChange, voidChange } from './writes'
 
   let { golferId }: { golferId: string } = $props()
@@ -43,6 +44,7 @@
             <p class="font-semibold">{it.name}</p>
             <p>{it.words}</p>
             {#each it.steps as step (step)}<p class="font-semibold">{step}</p>{/each}
+            <Why of={{ golfer: golferId }} key={it.why} name={it.name} />
           </div>
           {#if it.path}
             <figure class="md:col-start-2 lg:col-start-3">

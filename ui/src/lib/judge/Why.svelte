@@ -1,10 +1,10 @@
 <!-- The way into anything that is said: why it says so, in one tap. -->
 <script lang="ts">
   import ExplainedSheet from './ExplainedSheet.svelte'
+  import type { Opened } from './queries.svelte'
 
   interface Props {
-    /** Whose it is: a lesson's, or a block's alone. */
-    of: { lesson: string; block?: string | undefined }
+    of: Opened
     /** What is opened, by its key. */
     key: string
     /** Said aloud with the button. */

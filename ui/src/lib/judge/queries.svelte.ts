@@ -128,17 +128,18 @@ export function comparedQuery(
 }
 
 /** Something a lesson, or a block alone, says: opened; asked again with the lesson. */
-export function explainedQuery(
-  of: () => { lesson: string; block?: string | undefined },
-  what: () => string,
-  wanted: () => boolean
-) {
+/** Whose claim is opened: a golfer’s over the lessons, a lesson’s, or a block’s alone. */
+export type Opened = { golfer: string } | { lesson: string; block?: string | undefined }
+
+export function explainedQuery(of: () => Opened, what: () => string, wanted: () => boolean) {
   const opened = (it: ReturnType<typeof of>, query: { claim: string } & ReturnType<typeof units>) =>
-    it.block
-      ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
-      : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
+    'golfer' in it
+      ? api.GET('/api/golfers/{id}/explained', { params: { path: { id: it.golfer }, query } })
+      : it.block
+        ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
+        : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
   return createQuery(() => ({
-    queryKey: inUnits([...key.explained(of().lesson, what()), of().block ?? '']),
+    queryKey: inUnits([...key.explained(JSON.stringify(of()), what())]),
     queryFn: () => ask(opened(of(), { claim: what(), ...units() })),
     enabled: wanted(),
     staleTime: 0

@@ -40,6 +40,8 @@ class ReadingWords:
     weight: float
     at: Place | None
     id: str
+    lesson: str = ""
+    """In which lesson, where that is not the one that is open."""
 
 
 @dataclass(frozen=True, slots=True)

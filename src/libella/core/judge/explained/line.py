@@ -1,0 +1,73 @@
+"""Why a golfer's line lies where it does: every block, what was believed before, which lesson it hangs on most."""
+
+from collections.abc import Hashable
+from dataclasses import dataclass
+from typing import Final
+
+from ...certainty.estimate import Estimate
+from ...estimate import START, Prior
+from ..golfers_line import GolfersLine, LineTold
+from ..ledger.entry import Place
+
+_MOST: Final = 12
+"""Lessons that are left out one by one: the newest."""
+
+
+@dataclass(frozen=True, slots=True)
+class LineRest:
+    """A block it rests on: when, in days from the golfer's first; where it was read; its own mean, its prior divided
+    out; how many readings."""
+
+    day: float
+    lesson: Hashable
+    place: Place
+    mean: Estimate
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
+class Without:
+    """Without what one lesson told, the line would lie elsewhere now: by how much, in its unit, right positive."""
+
+    day: float
+    by: float
+
+
+@dataclass(frozen=True, slots=True)
+class LineExplained:
+    """A golfer's line, opened.
+
+    Attributes
+    ----------
+    rests : the newest first
+    moves : lessons, the one that moves it most first
+    """
+
+    line: GolfersLine
+    prior: Prior
+    rests: tuple[LineRest, ...]
+    moves: tuple[Without, ...]
+
+
+def line_key(key: str) -> str:
+    """A line, by its own key: what opens it."""
+    return f"line:{key}"
+
+
+def line_explained(it: LineTold, line: GolfersLine) -> LineExplained:
+    """Open a line."""
+    read = [one for one in it.blocks if one.bias is not None and one.place is not None]
+    means = [mean for _, mean in line.blocks]
+    rests = [
+        LineRest(one.day, one.lesson, one.place, mean, one.count)
+        for one, mean in zip(read, means, strict=True)
+        if one.place is not None
+    ]
+    days = {one.lesson: one.day for one in read}
+    moves: list[Without] = []
+    for lesson in list(days)[-_MOST:] if len(days) > 1 else []:
+        other = it.without(lesson)
+        if other is not None:
+            moves.append(Without(days[lesson], other.now.value - line.now.value))
+    moves.sort(key=lambda one: -abs(one.by))
+    return LineExplained(line, line.quantity.prior or START(), tuple(reversed(rests)), tuple(moves))

@@ -1,0 +1,141 @@
+"""Whatever is told of a golfer over the lessons, opened, in words."""
+
+from collections.abc import Sequence
+from datetime import datetime, timedelta
+from typing import Final
+
+from ...core.change.retest import Retest, Tested
+from ...core.course.explained import AT_M, Lever, OutlookExplained
+from ...core.golfer.hand import Hand
+from ...core.judge.explained.line import LineExplained
+from ...core.measure.units import Units, tape
+from ...core.start.turns import Question
+from ..judge.claims import side_name, sized
+from ..judge.explained.claim import plain, rule_said
+from ..judge.explained.opened import OpenedWords, ReadingWords
+from ..judge.golfers_line import line_name, line_words
+from ..shared.counts import counted
+from . import chance
+from .change import standing_said
+
+_FINE: Final = 0.05
+_LEVERS: Final[dict[Lever, str]] = {
+    "nothing_off": "Were nothing off in where they start",
+    "steadier": "Were the starts a fifth less scattered",
+    "roll_alike": "Did the putts end half as scattered past the hole",
+    "read_right": "Were every read right",
+}
+
+
+def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand: Hand, units: Units) -> OpenedWords:
+    """A golfer's line; `others`: lines of the same that are told by themselves; `since`: its first day."""
+    about, unit, line = it.line.quantity, it.line.quantity.unit, it.line
+
+    def on(day: float) -> str:
+        at = since + timedelta(days=day)
+        return f"{at.day} {at:%b}"
+
+    before = f"{plain(it.prior.bias_sd, unit, units)} either side of {plain(it.prior.bias_mean, unit, units)}"
+    sums = [
+        f"Before any lesson its middle is believed within {before}, one standard deviation.",
+        "Every block counts by how well it is known; what blocks of one laying or one device share, they share here.",
+        f"Single blocks lie about {plain(line.between, unit, units)} from the level, and the level itself wanders: the "
+        "newest count most.",
+        f"Together now {sized(about, line.now.value, _FINE, hand, units)}, nine times in ten within "
+        f"{plain(line.now.doubt, unit, units)}.",
+        *(f"Since “{one.change.words}”: {rule_said(one.call)}" for one in line.steps),
+    ]
+    return OpenedWords(
+        name=line_name(line),
+        says=line_words(line, hand, units),
+        rests=f"It rests on {counted(line.readings, 'reading')} in {counted(line.lessons, 'lesson')}.",
+        readings=tuple(
+            ReadingWords(
+                f"{on(one.day)}: {sized(about, one.mean.value, _FINE, hand, units)} "
+                f"(± {plain(one.mean.doubt, unit, units)}), {counted(one.count, 'reading')}",
+                1.0,
+                one.place,
+                f"{n}",
+                str(one.lesson),
+            )
+            for n, one in enumerate(it.rests)
+        ),
+        left_out=tuple(f"Told by itself, not here: {name}." for name in others),
+        sums=tuple(sums),
+        moves=tuple(
+            f"Without the lesson of {on(one.day)} it would lie {plain(abs(one.by), unit, units)} "
+            f"{side_name(about, one.by, hand) or 'further out'} of where it does."
+            for one in it.moves[:3]
+        ),
+    )
+
+
+def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWords:
+    """What may be expected on the course; `starts`: how many putts it is told from."""
+    found, at = it.outlook, tape(AT_M, units)
+    reads = f"from {counted(found.reads, 'read')}" if found.reads else "an opinion"
+    rolls = f"from {counted(found.finishes, 'putt')}" if found.finishes else "an opinion"
+    near = tape(round(it.spread_m + it.grows * AT_M, 2), units)
+    return OpenedWords(
+        name="What to expect",
+        says=chance.chances_said(found, units),
+        rests=chance.basis_said(found, starts, it.green),
+        readings=(),
+        left_out=(),
+        sums=(
+            f"Starts: {it.bias.value:.2f}° ({it.bias.low:.2f}° to {it.bias.high:.2f}°), right positive, as the "
+            f"golfer’s line has them; scatter {it.spread.value:.2f}° ({it.spread.low:.2f}° to {it.spread.high:.2f}°).",
+            f"Every read lies off by {found.read_deg:.2f}°, one standard deviation: {reads}.",
+            f"Putts run {tape(round(it.past_m, 2), units)} past the hole, and from {at} they end within {near} of "
+            f"that, one standard deviation: {rolls}.",
+            "A putt is holed where it starts within what the hole takes at the pace it comes with; over all paces and "
+            "starts that is the chance.",
+            f"From {at} with the middle of each: {it.middle:.0f} of a hundred; over all that is not known of them: "
+            f"{it.whole:.0f}.",
+        ),
+        moves=tuple(
+            f"{_LEVERS[one.what]}: {abs(one.more):.0f} {'more' if one.more >= 0 else 'fewer'} of a hundred from {at}."
+            for one in it.moves
+        ),
+    )
+
+
+def change_opened(
+    what: str, tested: Tested, asks: Question, beside: Sequence[str], where: Sequence[tuple[str, datetime, str]]
+) -> OpenedWords:
+    """Where a change stands; `where`: each retest's id, when it was, and its lesson."""
+    told = {one.id: one for one in tested.retests}
+    putted = [(id, at, lesson) for id, at, lesson in where if id in told]
+    rows = [
+        ReadingWords(f"{at.day} {at:%b}: {_gain_said(told[id])}", 1.0, None, id, lesson) for id, at, lesson in putted
+    ]
+    both = tested.together
+    sums = [f"{at.day} {at:%b}. {_grounds_said(told[id])}" for id, at, _ in putted]
+    if both is not None:
+        sums.append(f"All together, each by how well it is known: {_gain_said(both)}. {_grounds_said(both)}")
+    return OpenedWords(
+        name=what,
+        says=standing_said(tested, asks, beside),
+        rests=f"It rests on {counted(len(rows), 'retest')}, as usual against changed, in turns.",
+        readings=tuple(rows),
+        left_out=("A retest that is not putted to its end decides nothing.",)
+        if any(not one.final for one in tested.retests)
+        else (),
+        sums=tuple(sums),
+        moves=("Better so far after one retest that is at least likely; kept after two that together are clear.",),
+    )
+
+
+def _gain_said(it: Retest) -> str:
+    by = it.gain
+    word = "more" if by.value >= 0 else "fewer"
+    return f"{abs(by.value):.0f} {word} of a hundred as wanted ({by.low:.0f} to {by.high:.0f})"
+
+
+def _grounds_said(it: Retest) -> str:
+    by = it.call.grounds
+    if by is None:
+        return rule_said(it.call)
+    more, fewer, small = (f"{100 * one:.0f}" for one in (by.right, by.left, by.small))
+    chances = f"{more} in a hundred; that it harms: {fewer}; neither: {small}"
+    return f"That it helps by enough to matter: {chances}. {rule_said(it.call)}"
