@@ -6,6 +6,7 @@ from itertools import product
 
 from ...core.certainty.estimate import normal
 from ...core.certainty.verdict import Grounds, Verdict
+from ...core.change.retest import Tested
 from ...core.course.chance import Green, known_starter
 from ...core.course.explained import outlook_explained
 from ...core.course.outlook import DRAWN, outlook, starter_of
@@ -32,7 +33,8 @@ def opened_over_aloud(it: Reading) -> None:
     for line in pooled_lines():
         rest = LineRest(0.0, 1, Place("start", "b"), line.now, 12)
         moves = (Without(0.0, 0.3), Without(7.0, -0.2))
-        opened = LineExplained(replace(line, steps=(step,)), line.quantity.prior or START(), (rest,), moves)
+        steps = (step, replace(step, call=replace(call, grounds=None)))
+        opened = LineExplained(replace(line, steps=steps), line.quantity.prior or START(), (rest,), moves)
         it.say("judge", words.line_opened, opened, ["Start, as usual"], _SINCE, it.hand, it.units)
     starter, rolls, green = known_starter(0.6, 0.9), known_roller(0.35, 0.1, 0.15), Green(10.0)
     line = starter_of(normal(0.6, 0.2), normal(0.9, 0.1))
@@ -45,5 +47,8 @@ def opened_over_aloud(it: Reading) -> None:
             where = [("it", _SINCE, "lesson")]
             it.say("change", words.change_opened, "Stand closer", tested, asks, [], where)
             weighed = [replace(one, call=replace(one.call, grounds=Grounds(0.9, 0.02, 0.05))) for one in tested.retests]
-            half = replace(tested, retests=tuple(replace(one, final=False) for one in weighed))
+            it.say(
+                "change", words.change_opened, "Stand closer", replace(tested, retests=tuple(weighed)), asks, [], where
+            )
+            half = Tested("untested", tuple(replace(one, final=False) for one in weighed), None)
             it.say("change", words.change_opened, "Stand closer", half, asks, [], where)

@@ -77,13 +77,16 @@ def standing_said(it: Tested, question: Question, beside: Sequence[str]) -> str:
     last = it.together or next(one for one in reversed(it.retests) if one.final)
     if beside:
         with_ = listed([f"“{one}”" for one in beside])
-        return f"Retested with {with_} changed as well: what it says is of all of it together: {_gain(last, question)}"
+        return (
+            f"Retested with {with_} changed as well: what it says is of all of it together: {gain_said(last, question)}"
+        )
     sure = f", {WORDS[last.call.word]}" if last.call.names_direction and it.standing != "kept" else ""
     twice = "both retests together: " if it.together else ""
-    return f"{name[0].upper()}{name[1:]}{sure}; {twice}{_gain(last, question)}"
+    return f"{name[0].upper()}{name[1:]}{sure}; {twice}{gain_said(last, question)}"
 
 
-def _gain(it: Retest, question: Question) -> str:
+def gain_said(it: Retest, question: Question) -> str:
+    """What a retest came to, or several together."""
     by, low, high = (round(one) for one in (it.gain.value, it.gain.low, it.gain.high))
     ends = f"{low} to {high}" if low >= 0 else f"{-high} to {-low}" if high <= 0 else f"{-low} fewer to {high} more"
     more = "as many" if by == 0 else f"{abs(by)} {'more' if by > 0 else 'fewer'}"

@@ -8,6 +8,7 @@ from ...core.change.retest import Retest, Tested
 from ...core.course.explained import AT_M, Lever, OutlookExplained
 from ...core.golfer.hand import Hand
 from ...core.judge.explained.line import LineExplained
+from ...core.judge.golfers_line import Stepped
 from ...core.measure.units import Units, tape
 from ...core.start.turns import Question
 from ..judge.claims import side_name, sized
@@ -16,7 +17,7 @@ from ..judge.explained.opened import OpenedWords, ReadingWords
 from ..judge.golfers_line import line_name, line_words
 from ..shared.counts import counted
 from . import chance
-from .change import standing_said
+from .change import gain_said, standing_said
 
 _FINE: Final = 0.05
 _LEVERS: Final[dict[Lever, str]] = {
@@ -43,7 +44,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         "newest count most.",
         f"Together now {sized(about, line.now.value, _FINE, hand, units)}, nine times in ten within "
         f"{plain(line.now.doubt, unit, units)}.",
-        *(f"Since “{one.change.words}”: {rule_said(one.call)}" for one in line.steps),
+        *(_step_said(one) for one in line.steps),
     ]
     return OpenedWords(
         name=line_name(line),
@@ -107,12 +108,13 @@ def change_opened(
     told = {one.id: one for one in tested.retests}
     putted = [(id, at, lesson) for id, at, lesson in where if id in told]
     rows = [
-        ReadingWords(f"{at.day} {at:%b}: {_gain_said(told[id])}", 1.0, None, id, lesson) for id, at, lesson in putted
+        ReadingWords(f"{at.day} {at:%b}: {gain_said(told[id], asks)}", 1.0, None, id, lesson)
+        for id, at, lesson in putted
     ]
     both = tested.together
     sums = [f"{at.day} {at:%b}. {_grounds_said(told[id])}" for id, at, _ in putted]
     if both is not None:
-        sums.append(f"All together, each by how well it is known: {_gain_said(both)}. {_grounds_said(both)}")
+        sums.append(f"All together, each by how well it is known: {gain_said(both, asks)} {_grounds_said(both)}")
     return OpenedWords(
         name=what,
         says=standing_said(tested, asks, beside),
@@ -126,10 +128,12 @@ def change_opened(
     )
 
 
-def _gain_said(it: Retest) -> str:
-    by = it.gain
-    word = "more" if by.value >= 0 else "fewer"
-    return f"{abs(by.value):.0f} {word} of a hundred as wanted ({by.low:.0f} to {by.high:.0f})"
+def _step_said(it: Stepped) -> str:
+    by = it.call.grounds
+    if by is None:
+        return f"Since “{it.change.words}”: {rule_said(it.call)}"
+    chances = f"{100 * max(by.right, by.left):.0f} in a hundred; that it did not: {100 * by.small:.0f}"
+    return f"That it stepped by enough to matter since “{it.change.words}”: {chances}. {rule_said(it.call)}"
 
 
 def _grounds_said(it: Retest) -> str:
