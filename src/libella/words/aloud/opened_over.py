@@ -33,7 +33,7 @@ def opened_over_aloud(it: Reading) -> None:
     for line in pooled_lines():
         rest = LineRest(0.0, 1, Place("start", "b"), line.now, 12)
         moves = (Without(0.0, 0.3), Without(7.0, -0.2))
-        steps = (step, replace(step, call=replace(call, grounds=None)))
+        steps = (step, replace(step, call=replace(step.call, grounds=None)))
         opened = LineExplained(replace(line, steps=steps), line.quantity.prior or START(), (rest,), moves)
         it.say("judge", words.line_opened, opened, ["Start, as usual"], _SINCE, it.hand, it.units)
     starter, rolls, green = known_starter(0.6, 0.9), known_roller(0.35, 0.1, 0.15), Green(10.0)
