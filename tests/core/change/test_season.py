@@ -1,6 +1,7 @@
 """A season: twelve weeks of plans, each made from what was done, by golfers who get better, who do not, and who miss
 sessions."""
 
+import multiprocessing
 from dataclasses import dataclass, field, replace
 
 import numpy as np
@@ -100,3 +101,24 @@ def test_a_session_that_is_missed_makes_no_other_longer():
     longest = max(sum(item.minutes for item in one.items) for week in whole.planned for one in week)
     for week in missed.planned:
         assert all(sum(item.minutes for item in one.items) <= longest + 2 for one in week)
+
+
+def busy(until) -> None:
+    while not until.is_set():
+        sum(range(10_000))
+
+
+def test_a_plan_is_the_same_however_busy_the_machine_is():
+    alone = [plan(_GIVEN, Before({}, frozenset(), (), 0, n)) for n in range(3)]
+    ways = multiprocessing.get_context("spawn")
+    until = ways.Event()
+    others = [ways.Process(target=busy, args=(until,)) for _ in range(2 * multiprocessing.cpu_count())]
+    for it in others:
+        it.start()
+    try:
+        beside = [plan(_GIVEN, Before({}, frozenset(), (), 0, n)) for n in range(3)]
+    finally:
+        until.set()
+        for it in others:
+            it.join()
+    assert beside == alone
