@@ -17,6 +17,7 @@ from ...core.judge.golfers_line import Change, Stepped
 from ...core.judge.ledger.entry import Place
 from ...core.start.turns import Question
 from ..change import explained as words
+from ..change.change import gain_said
 from .change import tested_of
 from .line import pooled_lines
 from .reading import Reading
@@ -46,6 +47,8 @@ def opened_over_aloud(it: Reading) -> None:
         for tested in tested_of(asks):
             where = [("it", _SINCE, "lesson")]
             it.say("change", words.change_opened, "Stand closer", tested, asks, [], where)
+            for retest in tested.retests:
+                it.say("change", gain_said, retest, asks)
             weighed = [replace(one, call=replace(one.call, grounds=Grounds(0.9, 0.02, 0.05))) for one in tested.retests]
             it.say(
                 "change", words.change_opened, "Stand closer", replace(tested, retests=tuple(weighed)), asks, [], where
