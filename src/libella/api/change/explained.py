@@ -34,7 +34,9 @@ def of_a_golfer(
             case LineExplained():
                 lines = golfers_lines(whole, id).lines
                 others = [
-                    line_name(one) for one in lines if one.quantity == it.line.quantity and one.keys != it.line.keys
+                    line_name(one, units)
+                    for one in lines
+                    if one.quantity == it.line.quantity and one.keys != it.line.keys
                 ]
                 said = line_opened(it, others, since or datetime.now(UTC), who.hand, units)
             case OutlookExplained():

@@ -141,16 +141,16 @@ def void(desk: AtDesk, id: UUID, entry: VoidIn) -> ChangeOut:
 
 
 @router.put("/line-joins/{id}")
-def join(desk: AtDesk, id: UUID7, entry: LineJoinIn) -> LineJoinOut:
+def join(desk: AtDesk, id: UUID7, entry: LineJoinIn, units: InUnits = "metric") -> LineJoinOut:
     """Pool two lines of one link as one from now on."""
     pair = _read(entry.first), _read(entry.second)
-    return _join(line_joins.keep_join(desk, id, entry.golfer_id, pair, entry.made_at))
+    return _join(line_joins.keep_join(desk, id, entry.golfer_id, pair, entry.made_at), units)
 
 
 @router.put("/line-joins/{id}/voided")
-def part(desk: AtDesk, id: UUID, entry: VoidIn) -> LineJoinOut:
+def part(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> LineJoinOut:
     """Take them apart again, or pool them anew."""
-    return _join(line_joins.void_join(desk, id, entry.voided))
+    return _join(line_joins.void_join(desk, id, entry.voided), units)
 
 
 @router.get("/golfers/{id}/line")
@@ -175,7 +175,7 @@ def beside(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "
         words=lines_said(found, hand, units),
         more=more_blocks_said(found),
         word=found.call.word,
-        names=(line_name(found.first), line_name(found.second)),
+        names=(line_name(found.first, units), line_name(found.second, units)),
         vials=(found.first.vial, found.second.vial),
     )
 
@@ -187,8 +187,8 @@ def _read(key: str) -> LineKey:
     return found
 
 
-def _join(it: KeptLineJoin) -> LineJoinOut:
-    names = [key_name(_read(key)) for key in (it.first, it.second)]
+def _join(it: KeptLineJoin, units: Units) -> LineJoinOut:
+    names = [key_name(_read(key), units) for key in (it.first, it.second)]
     return LineJoinOut(id=it.id, words=listed(names))
 
 
@@ -207,7 +207,7 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
             for it in found.shares
         ],
         changes=[ChangeOut.model_validate(it) for it in found.changes],
-        joins=[_join(it) for it in line_joins.joins_of(desk, id)],
+        joins=[_join(it, units) for it in line_joins.joins_of(desk, id)],
         aside=other_hand_words(found.other_hand, found.hand),
     )
 
@@ -217,7 +217,7 @@ def _now(desk: Desk, id: UUID) -> LineNowOut:
     own = next((it for it in found.lines if not it.keys[0].levels), None)
     if own is None:
         return LineNowOut()
-    words = f"{line_name(own)}: {line_words(own, found.hand, 'metric')}"
+    words = f"{line_name(own, 'metric')}: {line_words(own, found.hand, 'metric')}"
     return LineNowOut(vial=own.vial, words=words, short=line_short(own), spread_deg=_expected(own))
 
 
@@ -236,7 +236,7 @@ def _out(it: GolfersLine, since: datetime, hand: Hand, units: Units) -> LineOut:
         why=line_key(it.keys[0].text),
         link=it.quantity.name,
         guided=it.guided,
-        name=line_name(it),
+        name=line_name(it, units),
         words=words,
         vial=it.vial,
         path=path_drawn(it, words) if len(it.blocks) >= _PATH_FROM else None,

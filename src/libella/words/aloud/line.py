@@ -65,12 +65,12 @@ def _shares() -> tuple[ShareLine, ...]:
 
 def line_aloud(it: Reading) -> None:
     for pooled in pooled_lines():
-        it.say("judge", words.line_name, pooled)
+        it.say("judge", words.line_name, pooled, it.units)
         it.say("judge", words.other_hand_words, 2, it.hand)
         it.say("judge", words.line_words, pooled, it.hand, it.units)
         it.say("judge", words.line_short, pooled)
         for key in pooled.keys:
-            it.say("judge", words.key_name, key)
+            it.say("judge", words.key_name, key, it.units)
     for beside in _beside():
         it.say("judge", words.lines_said, beside, it.hand, it.units)
         it.say("judge", words.more_blocks_said, beside)

@@ -47,7 +47,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         *(_step_said(one) for one in line.steps),
     ]
     return OpenedWords(
-        name=line_name(line),
+        name=line_name(line, units),
         says=line_words(line, hand, units),
         rests=f"It rests on {counted(line.readings, 'reading')} in {counted(line.lessons, 'lesson')}.",
         readings=tuple(

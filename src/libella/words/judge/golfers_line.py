@@ -23,14 +23,14 @@ _TAKEN: Final = {"look": "look", "answer": "test", "set_down": "series"}
 """What readings were taken in, where that was no block of putts."""
 
 
-def line_name(it: GolfersLine) -> str:
+def line_name(it: GolfersLine, units: Units) -> str:
     """Which line it is; of a joined one, all that is pooled in it."""
-    return f"{quantity_name(it.quantity.name)}, {listed([levels_said(key.levels) for key in it.keys])}"
+    return f"{quantity_name(it.quantity.name)}, {listed([levels_said(key.levels, units) for key in it.keys])}"
 
 
-def key_name(it: LineKey) -> str:
+def key_name(it: LineKey, units: Units) -> str:
     """Which line it would be by itself."""
-    return f"{quantity_name(it.name)}, {levels_said(it.levels)}"
+    return f"{quantity_name(it.name)}, {levels_said(it.levels, units)}"
 
 
 def line_short(it: GolfersLine) -> str:

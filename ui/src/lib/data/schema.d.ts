@@ -21688,7 +21688,10 @@ export interface operations {
     };
     "golfer's line_join": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -21794,7 +21797,10 @@ export interface operations {
     };
     "golfer's line_part": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
