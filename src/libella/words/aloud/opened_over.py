@@ -18,6 +18,7 @@ from ...core.judge.ledger.entry import Place
 from ...core.start.turns import Question
 from ..change import explained as words
 from ..change.change import gain_said
+from ..judge.explained.opened import signed
 from .change import tested_of
 from .line import pooled_lines
 from .reading import Reading
@@ -43,6 +44,7 @@ def opened_over_aloud(it: Reading) -> None:
     for finishes, reads in product((0, 14), (0, 4)):
         opened = outlook_explained(replace(found, finishes=finishes, reads=reads), starter, rolls, green)
         it.say("change", words.outlook_opened, opened, 30, it.units)
+        it.say("change", signed, words.outlook_opened(opened, 30, it.units))
     for asks in _ASKS:
         for tested in tested_of(asks):
             where = [("it", _SINCE, "lesson")]

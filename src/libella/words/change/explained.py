@@ -13,7 +13,7 @@ from ...core.measure.units import Units, tape
 from ...core.start.turns import Question
 from ..judge.claims import side_name, sized
 from ..judge.explained.claim import plain, rule_said
-from ..judge.explained.opened import OpenedWords, ReadingWords
+from ..judge.explained.opened import OpenedWords, ReadingWords, signed
 from ..judge.golfers_line import line_name, line_words
 from ..shared.counts import counted
 from . import chance
@@ -67,6 +67,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
             f"Without the lesson of {on(one.day)} it would lie {plain(abs(one.by), unit, units)} "
             f"{side_name(about, one.by, hand) or 'further out'} of where it does."
             for one in it.moves[:3]
+            if plain(abs(one.by), unit, units) != plain(0.0, unit, units)
         ),
     )
 
@@ -77,7 +78,7 @@ def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWor
     reads = f"from {counted(found.reads, 'read')}" if found.reads else "an opinion"
     rolls = f"from {counted(found.finishes, 'putt')}" if found.finishes else "an opinion"
     near = tape(round(it.spread_m + it.grows * AT_M, 2), units)
-    return OpenedWords(
+    opened = OpenedWords(
         name="What to expect",
         says=chance.chances_said(found, units),
         rests=chance.basis_said(found, starts, it.green),
@@ -99,6 +100,7 @@ def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWor
             for one in it.moves
         ),
     )
+    return signed(opened)
 
 
 def change_opened(

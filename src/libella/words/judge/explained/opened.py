@@ -59,9 +59,12 @@ class OpenedWords:
 
 def opened_said(it: Opened, hand: Hand, units: Units) -> OpenedWords:
     """Whatever was opened."""
-    said = _said(it, hand, units)
-    # A number below nothing has its own sign, no hyphen.
-    return replace(said, sums=tuple(_BELOW.sub("−", one) for one in said.sums))
+    return signed(_said(it, hand, units))
+
+
+def signed(it: OpenedWords) -> OpenedWords:
+    """The same, with a number below nothing by its own sign, no hyphen."""
+    return replace(it, sums=tuple(_BELOW.sub("−", one) for one in it.sums))
 
 
 def _said(it: Opened, hand: Hand, units: Units) -> OpenedWords:
