@@ -1,13 +1,16 @@
 """Nothing jumps while a view comes, and no screen of a lesson asks to choose among more than a hand can tell apart."""
 
+import time
+
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from .conftest import plan
 from .test_states import STEPS, VIEWS, address
 from .test_views import PLANS, SEE, open_lesson
 
 MOST_SHIFT = 0.05
+SLOW_S = 0.15
 MOST_CONTROLS = 9
 _SHIFTS = """
   window.shifts = []
@@ -36,10 +39,17 @@ CONTROLS = """
 """
 
 
+def _slowly(route: Route) -> None:
+    """Answers that come one after another, as over a weak network: what waits for the second shows in the first."""
+    time.sleep(SLOW_S)
+    route.continue_()
+
+
 @pytest.mark.parametrize("view", VIEWS)
 def test_nothing_jumps_while_a_view_comes(page: Page, view: str):
     to = address(page, view, open_lesson(page))
     page.add_init_script(_SHIFTS)
+    page.context.route("**/api/**", _slowly)
     for size in ({"width": 1280, "height": 800}, {"width": 820, "height": 1180}):
         page.set_viewport_size(size)
         page.goto(to)

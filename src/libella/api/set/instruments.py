@@ -39,6 +39,7 @@ class InstrumentOut(BaseModel):
     dimensions: list[Dimension]
     picture: Scene = Field(description="as it stands there, to be known by its shape")
     cautions: list[str] = Field(description="what to mind with it, laid by itself")
+    has_heights: bool = Field(description="its height above the ground is worth a view from the side")
     usual: int = Field(description="its place among its like, the usual ones first: an opinion")
 
 
@@ -76,11 +77,13 @@ def all_instruments(units: InUnits = "metric") -> list[InstrumentOut]:
             about=it.about,
             quantity=it.about.quantity,
             dimensions=list(it.dimensions(units)),
-            picture=likeness(it.laid(usual_sizes(it.about.kind, {}, units)), units),
+            picture=likeness(laid, units),
             cautions=cautions_said(Case("laid", (it.about,))),
+            has_heights=laid.has_heights,
             usual=usual_place(it.about.kind),
         )
         for it in instruments().values()
+        for laid in (it.laid(usual_sizes(it.about.kind, {}, units)),)
     ]
 
 

@@ -7651,6 +7651,11 @@ export interface components {
              */
             cautions: string[];
             /**
+             * Has Heights
+             * @description its height above the ground is worth a view from the side
+             */
+            has_heights: boolean;
+            /**
              * Usual
              * @description its place among its like, the usual ones first: an opinion
              */

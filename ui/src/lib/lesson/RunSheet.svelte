@@ -82,7 +82,10 @@
         : ''}"
     >
       <span class="wide block text-lg max-desk:text-base">{step.name}</span>
-      <span class="block text-sm leading-snug text-faded max-desk:hidden">{step.result}</span>
+      <!-- What is judged comes last of all: it has room before, so that what stands below it does not move. -->
+      <span class="block text-sm leading-snug text-faded max-desk:hidden {step.at === 'judge' ? 'min-h-[2lh]' : ''}"
+        >{step.result}</span
+      >
       <!-- As tall while it is not known yet, so that nothing moves when it is. -->
       <span
         class="block min-h-5 text-[13px] leading-5 tracking-tight whitespace-nowrap text-faded max-sm:text-xs desk:hidden"

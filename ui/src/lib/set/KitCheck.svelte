@@ -8,10 +8,11 @@
 
   interface Props {
     lessonId: string
-    items: Shapes['KitItem'][]
+    /** Not known before the plan was looked at: its button stands till then, so that nothing slides as they come. */
+    items: Shapes['KitItem'][] | undefined
     kept: string[]
   }
-  let { lessonId, items, kept }: Props = $props()
+  let { lessonId, items = [], kept }: Props = $props()
 
   let open = $state(false)
   const ticking = createWrite((ticked: string[]) => tickKit(lessonId, ticked))
@@ -21,8 +22,14 @@
     ticking.mutate(ticked.includes(item) ? ticked.filter((it) => it !== item) : [...ticked, item])
 </script>
 
-<button class="button mb-3 w-full justify-between" type="button" onclick={() => (open = true)} data-kit>
-  <span>Kit check…</span><span>{done === items.length ? '✓ ' : ''}{done} of {items.length}</span>
+<button
+  class="button mb-3 w-full justify-between"
+  type="button"
+  disabled={!items.length}
+  onclick={() => (open = true)}
+  data-kit
+>
+  <span>Kit check…</span>{#if items.length}<span>{done === items.length ? '✓ ' : ''}{done} of {items.length}</span>{/if}
 </button>
 
 <Sheet bind:open title="Kit check">

@@ -67,6 +67,39 @@
   })
   const plan = $derived(planning.plan)
   const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
+  const laid = $derived(plan ? [plan.rig_kind, ...plan.aids.map((it) => it.kind)] : [])
+  /** Whether its heights are worth a view from the side: known before the drawing of this plan has come. */
+  const high = $derived(known.some((it) => it.has_heights && laid.includes(it.about.kind)))
+  const schools = schoolsQuery(() => ({ lesson: id }))
+  let proposing = $state(false)
+
+  const planning = new Planning()
+  $effect(() => {
+    if (!sheet || untrack(() => planning.plan)) return
+    const asked = page.url.searchParams.get('plan')
+    const told = asked ? null : untrack(() => planOnItsWay(id))
+    if (told?.plan) planning.goOn(told.plan)
+    else {
+      const which = asked ?? told?.id
+      const stands = sheet.stations.find((it) => (which ? it.id === which : it.current))
+      // A first putt is as the schools held would have it: they are known as soon as the lesson, or not at all.
+      if (!stands && schools.isLoading) return
+      planning.begin(stands, sheet.lesson.green_speed_ft, schools.data?.settings)
+    }
+    const left = takeDraft(id)
+    if (left && !asked) planning.plan = left
+    planning.tab = TABS.find((it) => it.value === page.url.searchParams.get('tab'))?.value ?? 'putt'
+  })
+  const plan = $derived(planning.plan)
+  const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
+  /** What is laid here: with a view from the side, known before the drawing of this plan has come. */
+  const high = $derived(
+    known.some(
+      (it) =>
+        it.has_heights &&
+        [plan?.rig_kind, ...(plan?.aids ?? [])].some((of) => (typeof of === 'string' ? of : of?.kind) === it.about.kind)
+    )
+  )
 
   const preview = previewQuery(
     () => id,
@@ -161,15 +194,13 @@
   let along = $state(0)
 </script>
 
-{#if planning.plan && plan && sheet}
+{#if planning.plan && plan && sheet && !instruments.isLoading}
   <h1 class="sr-only">Set: the putt, the rig and what lies beside it</h1>
   <div class="grid grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]">
     <div class="flex flex-col desk:min-h-0">
       <!-- Room for the side elevation before it has come: nothing slides away under a finger. -->
       <div
-        class="flex shrink-0 flex-col border-b border-hairline {(seen ? seen.side : plan.aids.length)
-          ? 'h-[380px]'
-          : 'h-[310px]'}"
+        class="flex shrink-0 flex-col border-b border-hairline {(seen ? seen.side : high) ? 'h-[380px]' : 'h-[310px]'}"
         data-stage
       >
         <div class="relative min-h-0 flex-1">
@@ -283,7 +314,7 @@
         <Cautions at="lesson" lesson={id} besides={seen?.cautions ?? []} />
       </div>
       <div class="shrink-0 border-t-2 border-ink px-4 py-3">
-        {#if seen}<KitCheck lessonId={id} items={seen.kit_check} kept={sheet.lesson.kit_checked} />{/if}
+        <KitCheck lessonId={id} items={seen?.kit_check} kept={sheet.lesson.kit_checked} />
         {#if unread}
           <label class="mb-3 flex min-h-11 cursor-pointer items-start gap-3 font-semibold">
             <input

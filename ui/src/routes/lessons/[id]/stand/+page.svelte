@@ -79,7 +79,7 @@
 <div class="mx-auto max-w-[1060px] px-5 py-5">
   {#if stand.error}
     <Trouble error={stand.error} again={() => stand.refetch()} />
-  {:else if sheet}
+  {:else if sheet && !entries.isLoading}
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
       <h1 class="wide text-xl">
         {draft.again_of
