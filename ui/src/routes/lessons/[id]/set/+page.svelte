@@ -70,36 +70,6 @@
   const laid = $derived(plan ? [plan.rig_kind, ...plan.aids.map((it) => it.kind)] : [])
   /** Whether its heights are worth a view from the side: known before the drawing of this plan has come. */
   const high = $derived(known.some((it) => it.has_heights && laid.includes(it.about.kind)))
-  const schools = schoolsQuery(() => ({ lesson: id }))
-  let proposing = $state(false)
-
-  const planning = new Planning()
-  $effect(() => {
-    if (!sheet || untrack(() => planning.plan)) return
-    const asked = page.url.searchParams.get('plan')
-    const told = asked ? null : untrack(() => planOnItsWay(id))
-    if (told?.plan) planning.goOn(told.plan)
-    else {
-      const which = asked ?? told?.id
-      const stands = sheet.stations.find((it) => (which ? it.id === which : it.current))
-      // A first putt is as the schools held would have it: they are known as soon as the lesson, or not at all.
-      if (!stands && schools.isLoading) return
-      planning.begin(stands, sheet.lesson.green_speed_ft, schools.data?.settings)
-    }
-    const left = takeDraft(id)
-    if (left && !asked) planning.plan = left
-    planning.tab = TABS.find((it) => it.value === page.url.searchParams.get('tab'))?.value ?? 'putt'
-  })
-  const plan = $derived(planning.plan)
-  const rig = $derived(known.find((it) => it.about.kind === plan?.rig_kind))
-  /** What is laid here: with a view from the side, known before the drawing of this plan has come. */
-  const high = $derived(
-    known.some(
-      (it) =>
-        it.has_heights &&
-        [plan?.rig_kind, ...(plan?.aids ?? [])].some((of) => (typeof of === 'string' ? of : of?.kind) === it.about.kind)
-    )
-  )
 
   const preview = previewQuery(
     () => id,
