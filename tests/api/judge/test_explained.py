@@ -58,13 +58,14 @@ def test_what_is_told_over_the_lessons_opens_lesson_by_lesson(coach):
 
 
 def test_on_the_demo_whatever_is_said_opens_and_says_the_same(cluster):
-    engine, kinds = connect(demo_database(cluster)), set()
+    engine, kinds, over_kinds, schools = connect(demo_database(cluster)), set(), set(), set()
     with TestClient(create_app(engine), base_url="http://localhost") as client:
         for one in client.get("/api/golfers").json()["items"]:
             lessons = client.get(f"/api/golfers/{one['golfer']['id']}/lessons").json()["items"]
             lesson = lessons[0]["lesson"]["id"]
             golfer = f"/api/golfers/{one['golfer']['id']}"
-            over = {it["why"]: it["words"] for it in client.get(f"{golfer}/line").json()["lines"]}
+            line = client.get(f"{golfer}/line").json()
+            over = {it["why"]: it["words"] for it in [*line["lines"], *line["shares"]]}
             expected = client.get(f"{golfer}/expected").json()
             over |= {expected["why"]: expected["words"]} if expected["why"] else {}
             held = client.get(f"/api/lessons/{lesson}/change").json()["held"]
@@ -72,6 +73,14 @@ def test_on_the_demo_whatever_is_said_opens_and_says_the_same(cluster):
             for claim, words in over.items():
                 why = client.get(f"{golfer}/explained", params={"claim": claim}).json()
                 assert (why["says"] == words and why["sums"]) or not why["readings"], (claim, why)
+                over_kinds.add(claim.partition(":")[0])
+            for of in (f"{golfer}/schools", f"/api/lessons/{lesson}/schools"):
+                for it in client.get(of).json()["disagreements"]:
+                    if it["why"]:
+                        opens = f"/api/lessons/{it['why_lesson']}" if it["why_lesson"] else golfer
+                        why = client.get(f"{opens}/explained", params={"claim": it["why"]})
+                        assert why.status_code == 200, (it["code"], why.text)
+                        schools.add(it["code"])
             found = client.get(f"/api/lessons/{lesson}/findings").json()
             said = {row["key"]: row["words"] for row in found["read"]}
             said |= {f"cause:{it['cause']}": it["words"] for it in [*found["first"], *found["more"]]}
@@ -91,4 +100,5 @@ def test_on_the_demo_whatever_is_said_opens_and_says_the_same(cluster):
                 assert why["sums"] and (why["readings"] or key.startswith("cause:")), key
                 kinds.add(key.split(":")[0].split("|")[0])
     engine.dispose()
+    assert over_kinds >= {"line", "share", "expected"} and schools
     assert kinds >= {"cause", "pair", "start", "face", "finishes"}

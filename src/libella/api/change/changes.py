@@ -18,7 +18,6 @@ from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.schools.held import Schools
 from ...core.start.turns import Question
 from ...lessons.change import changes, complaints
-from ...lessons.change.explained import change_key
 from ...lessons.change.left import eye_of, left_of
 from ...lessons.change.schools import tried
 from ...lessons.desk import kept
@@ -239,7 +238,7 @@ def _held(desk: Desk, it: changes.Change) -> HeldOut:
     assert it.kept.lesson_id is not None
     return HeldOut(
         id=it.kept.id,
-        why=change_key(it.kept.id),
+        why=it.key,
         lesson_id=it.kept.lesson_id,
         made_at=it.kept.made_at,
         what=it.chosen.what,

@@ -3,10 +3,10 @@
 from fastapi import APIRouter, Query
 
 from ...lessons.change.changes import Change
-from ...lessons.change.explained import LineOpened, OutlookOpened, opened_of_golfer
+from ...lessons.change.explained import LineOpened, OutlookOpened, ShareOpened, opened_of_golfer
 from ...lessons.golfer.golfers import golfer
-from ...words.change.explained import change_opened, line_opened, outlook_opened
-from ...words.judge.golfers_line import line_name
+from ...words.change.explained import change_opened, line_opened, outlook_opened, share_opened
+from ...words.judge.golfers_line import line_name, share_line_name
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 from ..judge.explained import ExplainedOut, opened_out
 
@@ -23,6 +23,8 @@ def of_a_golfer(
     match it:
         case LineOpened():
             said = line_opened(it.it, [line_name(one, units) for one in it.beside], it.since, hand, units)
+        case ShareOpened():
+            said = share_opened(it.it, [share_line_name(one) for one in it.beside], it.since)
         case OutlookOpened():
             said = outlook_opened(it.it, it.starts, units)
         case Change():

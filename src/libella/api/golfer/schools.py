@@ -53,6 +53,8 @@ class DisagreementOut(BaseModel):
     told: str = Field(description="what this golfer's own data say")
     told_school: str = Field(description="the school they speak for; empty: none of them, or nothing yet")
     told_sure: Literal["clear", "likely"] | None
+    why: str = Field(description="what opens what they say; empty: nothing does")
+    why_lesson: str = Field(description="of which lesson that is opened; empty: of the golfer over the lessons")
     stands: str = Field(description="how they stand to the school that is held; empty while they say nothing")
 
 
@@ -160,5 +162,7 @@ def _one(code: str, held: HeldSchool | None, of: _Of) -> DisagreementOut:
         told=words.told_said(told, of.hand) if told else of.nothing,
         told_school=told.school if told else "",
         told_sure=told.sure if told else None,
+        why=told.why if told else "",
+        why_lesson=of.told.lesson if of.told and told and told.of_lesson else "",
         stands=words.stands_said(told, held) if held else "",
     )

@@ -99,6 +99,7 @@ class ShareLineOut(BaseModel):
     name: str
     words: str
     word: Word
+    why: str = Field(description="what opens it")
 
 
 class GolfersLinesOut(BaseModel):
@@ -203,6 +204,7 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
                 name=share_line_name(it),
                 words=share_line_words(it),
                 word=it.moved.word if it.moved else "open",
+                why=it.key,
             )
             for it in found.shares
         ],

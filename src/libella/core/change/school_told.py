@@ -14,6 +14,7 @@ from ..certainty.verdict import Verdict, sure_of
 from ..estimate.shares import falls_short
 from ..judge.chain import fit_k
 from ..judge.claims.level import Level
+from ..judge.explained.every import FINISHES, cause_key, claim_key
 from ..judge.findings.judged import LessonJudged
 from ..measure.interval import Interval
 from ..schools.held import DISAGREEMENTS
@@ -33,6 +34,8 @@ class Retested:
 
     proposal: str
     standing: Standing
+    key: str = ""
+    """What opens it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,6 +45,8 @@ class GolferTold:
     judged: LessonJudged
     tried: Sequence[Retested] = ()
     levers: Sequence[Effect] = ()
+    lesson: str = ""
+    """Which lesson it was."""
 
     def level(self, *names: str) -> Level | None:
         """The first of these that was read well enough to judge."""
@@ -59,6 +64,7 @@ class SchoolTold:
     school : the side they speak for; empty: for none of them
     sure : how sure that is
     size : what it was read to be; `number` of `of` putts; `change` retested
+    why : what opens what it is told by: of the lesson, or of the golfer where it was retested; empty: nothing does
     """
 
     what: str
@@ -68,6 +74,12 @@ class SchoolTold:
     number: int = 0
     of: int = 0
     change: str = ""
+    why: str = ""
+
+    @property
+    def of_lesson(self) -> bool:
+        """Whether a lesson opens it; what was retested the golfer's own lessons together do."""
+        return self.what not in ("retest_better", "retest_worse")
 
 
 Reader = Callable[[GolferTold], SchoolTold | None]
@@ -82,7 +94,7 @@ def _eyes(it: GolferTold) -> SchoolTold | None:
     if picture is None or picture.call is None or picture.call.word == "open":
         return None
     what = "picture_true" if picture.call.word == "none" else "picture_off"
-    return SchoolTold(what, "own", _sure(picture.call), picture.bias)
+    return SchoolTold(what, "own", _sure(picture.call), picture.bias, why=claim_key(picture))
 
 
 def _wrong_picture(it: GolferTold) -> SchoolTold | None:
@@ -94,7 +106,7 @@ def _wrong_picture(it: GolferTold) -> SchoolTold | None:
     weaker = min((picture.call, aim.side), key=lambda one: one.probability)
     follows = (picture.bias.value > 0) == (aim.bias.value > 0)
     what, school = ("aim_with_picture", "follows") if follows else ("aim_against_picture", "against")
-    return SchoolTold(what, school, _sure(weaker), aim.bias)
+    return SchoolTold(what, school, _sure(weaker), aim.bias, why=claim_key(aim))
 
 
 def _swing(it: GolferTold) -> SchoolTold | None:
@@ -113,9 +125,11 @@ def _face_at_address(it: GolferTold) -> SchoolTold | None:
     if aim is None or aim.call is None or starts is None or not aim.call.names_direction:
         return None
     if starts.call.word == "none":
-        return SchoolTold("off_and_fine", "may_stay", _sure(aim.call), aim.bias)
+        return SchoolTold("off_and_fine", "may_stay", _sure(aim.call), aim.bias, why=claim_key(aim))
     named = next((one for one in it.judged.findings.named if one.cause in ("face_aim", "compensation")), None)
-    return SchoolTold("off_and_costs", "square", _sure(named.call), aim.bias) if named is not None else None
+    if named is None:
+        return None
+    return SchoolTold("off_and_costs", "square", _sure(named.call), aim.bias, why=cause_key(named.cause))
 
 
 def _face_or_path(it: GolferTold) -> SchoolTold | None:
@@ -145,7 +159,8 @@ def _first(it: GolferTold) -> SchoolTold | None:
     if found is None:
         return None
     school = "body" if found.cause == "path" and found.kind == "body" else _SETS[found.cause]
-    return SchoolTold("cause_named", school, _sure(found.call), found.weight, change=found.cause)
+    why = cause_key(found.cause)
+    return SchoolTold("cause_named", school, _sure(found.call), found.weight, change=found.cause, why=why)
 
 
 def _steering(it: GolferTold) -> SchoolTold | None:
@@ -153,12 +168,15 @@ def _steering(it: GolferTold) -> SchoolTold | None:
     if turned is None or turned.call is None or not turned.call.names_direction:
         return None
     opened = (turned.bias.value > 0) == (it.judged.case.ledger.hand == "right")
-    return SchoolTold("stroke_turns", "open" if opened else "closed", _sure(turned.call), turned.bias)
+    school = "open" if opened else "closed"
+    return SchoolTold("stroke_turns", school, _sure(turned.call), turned.bias, why=claim_key(turned))
 
 
 def _guides(it: GolferTold) -> SchoolTold | None:
     found = next((one for one in it.judged.findings.named if one.cause == "guide"), None)
-    return None if found is None else SchoolTold("leans_on_guide", "none", _sure(found.call), found.weight)
+    if found is None:
+        return None
+    return SchoolTold("leans_on_guide", "none", _sure(found.call), found.weight, why=cause_key(found.cause))
 
 
 def _pace(it: GolferTold) -> SchoolTold | None:
@@ -169,12 +187,14 @@ def _pace(it: GolferTold) -> SchoolTold | None:
     sure = sure_of(chance)
     if sure == "open":
         return None
-    return SchoolTold("mostly_short", "past", sure, number=told.short, of=told.putts)
+    return SchoolTold("mostly_short", "past", sure, number=told.short, of=told.putts, why=FINISHES)
 
 
 def _lengths(it: GolferTold) -> SchoolTold | None:
     found = next((one for one in it.judged.findings.named if one.cause == "distance"), None)
-    return None if found is None else SchoolTold("grows", "mixed", _sure(found.call), found.weight)
+    if found is None:
+        return None
+    return SchoolTold("grows", "mixed", _sure(found.call), found.weight, why=cause_key(found.cause))
 
 
 def _holed(it: GolferTold) -> SchoolTold | None:
@@ -188,14 +208,17 @@ def _holed(it: GolferTold) -> SchoolTold | None:
             if event.values.get("holed") == "holed" and isinstance(start, Interval):
                 holed += 1
                 outside += start.low > window.high_deg or start.high < window.low_deg
-    return SchoolTold("holed_from_outside", "no_proof", "clear", number=outside, of=holed) if outside else None
+    if not outside:
+        return None
+    why = FINISHES if it.judged.pace is not None else ""
+    return SchoolTold("holed_from_outside", "no_proof", "clear", number=outside, of=holed, why=why)
 
 
 def _evidence(it: GolferTold) -> SchoolTold | None:
     felt = it.level("feels_straight")
     if felt is None or felt.call is None or not felt.call.names_direction:
         return None
-    return SchoolTold("feels_otherwise", "numbers", _sure(felt.call), felt.bias)
+    return SchoolTold("feels_otherwise", "numbers", _sure(felt.call), felt.bias, why=claim_key(felt))
 
 
 READERS: Final[Mapping[str, Reader]] = {
@@ -224,9 +247,10 @@ def _retested(it: GolferTold, disagreement: str) -> SchoolTold | None:
             if sides != [school]:
                 continue
             if tried.standing in _BETTER:
-                return SchoolTold("retest_better", school.code, _BETTER[tried.standing], change=tried.proposal)
+                sure = _BETTER[tried.standing]
+                return SchoolTold("retest_better", school.code, sure, change=tried.proposal, why=tried.key)
             if tried.standing == "worse":
-                return SchoolTold("retest_worse", "", "likely", change=tried.proposal)
+                return SchoolTold("retest_worse", "", "likely", change=tried.proposal, why=tried.key)
     return None
 
 

@@ -1,17 +1,18 @@
 """How often something is so, over a golfer's lessons: what was noted in words, told over time."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final
 
 from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
-from ..estimate.shares import Share, apart
+from ..estimate.shares import NONE_TOLD, Share, apart
 from ..opinions.held import Opinion
 from ..start.notes import parts_of
 from .claims.share import share_estimate, share_of
-from .ledger.entry import Batch
+from .golfers_line import LineKey
+from .ledger.entry import Batch, Place
 from .ledger.factors import Levels
 from .ledger.quantity import Quantity, names, quantity
 
@@ -21,6 +22,21 @@ SHARES: Final[tuple[str, ...]] = tuple(
 """The quantities that have one: every share but the words of a set-up, which Stand sets side by side itself."""
 _ALIKE: Final = Opinion("days_differ", 0.05, "share")
 """How far the readings of one lesson are alike beyond their share: days differ. An opinion."""
+
+
+@dataclass(frozen=True, slots=True)
+class LessonShare:
+    """How often in one lesson: its day, counted as batches count theirs, where it was noted first, and for how many
+    readings it stands, days being apart."""
+
+    day: float
+    lesson: str
+    place: Place
+    share: Share
+
+    @property
+    def stands_for(self) -> float:
+        return self.share.of / (1 + _ALIKE() * (self.share.of - 1))
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,17 +54,22 @@ class ShareLine:
     quantity: Quantity
     levels: Levels
     told: str
-    lessons: tuple[Share, ...]
+    lessons: tuple[LessonShare, ...]
     now: Estimate
     moved: Verdict | None
 
     @property
     def times(self) -> int:
-        return sum(it.times for it in self.lessons)
+        return sum(it.share.times for it in self.lessons)
 
     @property
     def of(self) -> int:
-        return sum(it.of for it in self.lessons)
+        return sum(it.share.of for it in self.lessons)
+
+    @property
+    def key(self) -> str:
+        """What opens it."""
+        return f"share:{LineKey(self.quantity.name, self.levels).text}"
 
 
 def share_line(batches: Sequence[Batch], name: str, levels: Levels) -> ShareLine | None:
@@ -57,24 +78,24 @@ def share_line(batches: Sequence[Batch], name: str, levels: Levels) -> ShareLine
     # Of putts that fell nothing is short or past.
     if whole is None or (name == "stopped" and whole.told == "holed"):
         return None
-    lessons: dict[str, Share] = {}
+    lessons: dict[str, LessonShare] = {}
     for it in batches:
         noted = it.noted(name)
-        before = lessons.get(it.lesson, Share(0, 0))
-        lessons[it.lesson] = Share(
-            before.times + sum(whole.told in parts_of(one) for one in noted), before.of + len(noted)
-        )
-    told = tuple(it for it in lessons.values() if it.of)
-    worth = [1 / (1 + _ALIKE() * (it.of - 1)) for it in told]
-    times = sum(part * it.times for part, it in zip(worth, told, strict=True))
-    of = sum(part * it.of for part, it in zip(worth, told, strict=True))
+        if not noted:
+            continue
+        before = lessons.get(it.lesson) or LessonShare(it.day, it.lesson, it.place, NONE_TOLD)
+        times = before.share.times + sum(whole.told in parts_of(one) for one in noted)
+        lessons[it.lesson] = replace(before, share=Share(times, before.share.of + len(noted)))
+    told = tuple(lessons.values())
+    times = sum(it.stands_for * it.share.times / it.share.of for it in told)
+    of = sum(it.stands_for for it in told)
     return ShareLine(whole.quantity, levels, whole.told, told, share_estimate(times, of), _moved(told))
 
 
-def _moved(told: Sequence[Share]) -> Verdict | None:
+def _moved(told: Sequence[LessonShare]) -> Verdict | None:
     if len(told) < 2:
         return None
-    *earlier, last = told
+    *earlier, last = (it.share for it in told)
     matter = MATTERS()["share"]
     before = Share(sum(it.times for it in earlier), sum(it.of for it in earlier))
     found = apart(before, last, matter.matters_from, matter.nothing_under)

@@ -31,6 +31,11 @@ class Change:
     retests: Sequence[ComparisonSheet]
     beside: Sequence[str]
 
+    @property
+    def key(self) -> str:
+        """What opens it."""
+        return f"change:{self.kept.id}"
+
 
 def choose_change(desk: Desk, id: UUID, lesson_id: UUID, chosen: Chosen, at: datetime) -> KeptChange:
     """Choose a change in a lesson. Said twice it is one; said otherwise, a conflict."""

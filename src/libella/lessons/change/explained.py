@@ -2,13 +2,14 @@
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import UTC, datetime
 from typing import Final
 from uuid import UUID
 
 from ...core.course.explained import OutlookExplained, outlook_explained
 from ...core.judge.explained.line import LineExplained, line_explained, line_key
 from ...core.judge.golfers_line import GolfersLine
+from ...core.judge.share_line import ShareLine
 from ..desk.desk import Desk
 from ..desk.problem import NotFound
 from ..judge.golfers_line import golfers_lines
@@ -35,12 +36,16 @@ class OutlookOpened:
     starts: int
 
 
-Opened = LineOpened | OutlookOpened | Change
+@dataclass(frozen=True, slots=True)
+class ShareOpened:
+    """How often something is so, the same noted in other ways, and the day from which days are counted."""
+
+    it: ShareLine
+    beside: tuple[ShareLine, ...]
+    since: datetime
 
 
-def change_key(id: UUID) -> str:
-    """A change that was chosen."""
-    return f"change:{id}"
+Opened = LineOpened | ShareOpened | OutlookOpened | Change
 
 
 def opened_of_golfer(desk: Desk, golfer_id: UUID, key: str) -> Opened:
@@ -61,6 +66,15 @@ def _line(desk: Desk, golfer_id: UUID, key: str) -> Opened | None:
     return LineOpened(line_explained(lines.told_of(one), one), beside, lines.since)
 
 
+def _share(desk: Desk, golfer_id: UUID, key: str) -> Opened | None:
+    lines = golfers_lines(desk, golfer_id)
+    one = next((it for it in lines.shares if it.key == key), None)
+    if one is None:
+        return None
+    beside = tuple(it for it in lines.shares if it.quantity == one.quantity and it != one)
+    return ShareOpened(one, beside, datetime.fromtimestamp(0, UTC))
+
+
 def _outlook(desk: Desk, golfer_id: UUID, key: str) -> Opened | None:
     it = expected(desk, golfer_id)
     if it.outlook is None or it.starter is None or it.roller is None:
@@ -69,11 +83,12 @@ def _outlook(desk: Desk, golfer_id: UUID, key: str) -> Opened | None:
 
 
 def _change(desk: Desk, golfer_id: UUID, key: str) -> Opened | None:
-    return next((it for it in changes_held(desk, golfer_id) if change_key(it.kept.id) == key), None)
+    return next((it for it in changes_held(desk, golfer_id) if it.key == key), None)
 
 
 _OPENERS: Final[Mapping[str, Callable[[Desk, UUID, str], Opened | None]]] = {
     "line": _line,
+    "share": _share,
     EXPECTED: _outlook,
     "change": _change,
 }

@@ -17,13 +17,13 @@ def golfer_told(desk: Desk, lesson_id: UUID, whole: WholeLesson | None = None) -
     sheet = map_sheet(desk, lesson_id)
     levers = sheet.map.effects if len(sheet.sights) > 1 else ()
     held = changes_held(desk, lesson_sheet(desk, lesson_id).golfer.id)
-    return GolferTold(judged, tried(held), levers)
+    return GolferTold(judged, tried(held), levers, str(lesson_id))
 
 
 def tried(held: Sequence[Change]) -> tuple[Retested, ...]:
     """What a golfer's changes came to, of those that are usual, newest first."""
     return tuple(
-        Retested(it.chosen.proposal, it.tested.standing)
+        Retested(it.chosen.proposal, it.tested.standing, it.key)
         for it in held
         # Of two changed at once neither is said alone.
         if it.chosen.proposal and not it.beside

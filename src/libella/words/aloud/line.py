@@ -9,10 +9,11 @@ from ...core.certainty.verdict import Verdict, weigh
 from ...core.estimate.beyond import Beyond
 from ...core.estimate.shares import Share
 from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
+from ...core.judge.ledger.entry import Place
 from ...core.judge.ledger.factors import GUIDED, Levels
 from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
-from ...core.judge.share_line import ShareLine
+from ...core.judge.share_line import LessonShare, ShareLine
 from ...core.measure.window import Window
 from ..judge import golfers_line as words
 from .claims import BY, SIDES
@@ -53,12 +54,16 @@ def _beside() -> tuple[LinesBeside, ...]:
 
 
 @cache
-def _shares() -> tuple[ShareLine, ...]:
+def share_lines() -> tuple[ShareLine, ...]:
     some = (("holed", "holed"), ("roll", "clean"), ("still", "nothing"), ("missed_side", "left"))
     words = ("open", "none", "likely", "clear")
+    lessons = tuple(
+        LessonShare(day, f"{n}", Place("start", f"{n}"), share)
+        for n, (day, share) in enumerate(((3.0, Share(3, 10)), (10.0, Share(7, 9))))
+    )
     moved = (None, *(Verdict(word, side, 0.9) for word in words for side in SIDES))
     return tuple(
-        ShareLine(quantity(name), levels, told, (Share(3, 10), Share(7, 9)), Estimate(52.0, 31.0, 71.0), one)
+        ShareLine(quantity(name), levels, told, lessons, Estimate(52.0, 31.0, 71.0), one)
         for (name, told), levels, one in product(some, _KEYS[:3], moved)
     )
 
@@ -74,7 +79,7 @@ def line_aloud(it: Reading) -> None:
     for beside in _beside():
         it.say("judge", words.lines_said, beside, it.hand, it.units)
         it.say("judge", words.more_blocks_said, beside)
-    for share in _shares():
+    for share in share_lines():
         it.say("judge", words.share_line_name, share)
         it.say("judge", words.share_line_words, share)
     for name in ("start", "eyes_inside", "eyes_behind", "roll_past", "strike", "backswing_s"):

@@ -20,7 +20,7 @@ from ..change import explained as words
 from ..change.change import gain_said
 from ..judge.explained.opened import signed
 from .change import tested_of
-from .line import pooled_lines
+from .line import pooled_lines, share_lines
 from .reading import Reading
 
 _SINCE = datetime(2026, 3, 2, tzinfo=UTC)
@@ -38,6 +38,11 @@ def opened_over_aloud(it: Reading) -> None:
         steps = (step, replace(step, call=replace(step.call, grounds=None)))
         opened = LineExplained(replace(line, steps=steps), line.quantity.prior or START(), (rest,), moves)
         it.say("judge", words.line_opened, opened, ["Start, as usual"], _SINCE, it.hand, it.units)
+    for share in share_lines():
+        it.say("judge", words.share_opened, share, ["Holed, as usual"], _SINCE)
+        if share.moved is not None:
+            weighed = replace(share, moved=replace(share.moved, grounds=Grounds(0.9, 0.02, 0.05)))
+            it.say("judge", words.share_opened, weighed, [], _SINCE)
     starter, rolls, green = known_starter(0.6, 0.9), known_roller(0.35, 0.1, 0.15), Green(10.0)
     line = starter_of(normal(0.6, 0.2), normal(0.9, 0.1))
     found = outlook(line, None, roller([], DRAWN), green, ())

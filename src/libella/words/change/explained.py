@@ -9,12 +9,13 @@ from ...core.course.explained import AT_M, Lever, OutlookExplained
 from ...core.golfer.hand import Hand
 from ...core.judge.explained.line import LineExplained
 from ...core.judge.golfers_line import Stepped
+from ...core.judge.share_line import ShareLine
 from ...core.measure.units import Units, tape
 from ...core.start.turns import Question
-from ..judge.claims import side_name, sized
+from ..judge.claims import category_name, side_name, sized
 from ..judge.explained.claim import plain, rule_said
 from ..judge.explained.opened import OpenedWords, ReadingWords, signed
-from ..judge.golfers_line import line_name, line_words
+from ..judge.golfers_line import line_name, line_words, share_line_name, share_line_words
 from ..shared.counts import counted
 from . import chance
 from .change import gain_said, standing_said
@@ -32,10 +33,6 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
     """A golfer's line; `others`: lines of the same that are told by themselves; `since`: its first day."""
     about, unit, line = it.line.quantity, it.line.quantity.unit, it.line
 
-    def on(day: float) -> str:
-        at = since + timedelta(days=day)
-        return f"{at.day} {at:%b}"
-
     before = f"{plain(it.prior.bias_sd, unit, units)} either side of {plain(it.prior.bias_mean, unit, units)}"
     sums = [
         f"Before any lesson its middle is believed within {before}, one standard deviation.",
@@ -52,7 +49,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         rests=f"It rests on {counted(line.readings, 'reading')} in {counted(line.lessons, 'lesson')}.",
         readings=tuple(
             ReadingWords(
-                f"{on(one.day)}: {sized(about, one.mean.value, _FINE, hand, units)} "
+                f"{_on(since, one.day)}: {sized(about, one.mean.value, _FINE, hand, units)} "
                 f"(± {plain(one.mean.doubt, unit, units)}), {counted(one.count, 'reading')}",
                 1.0,
                 one.place,
@@ -64,11 +61,49 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         left_out=tuple(f"Told by itself, not here: {name}." for name in others),
         sums=tuple(sums),
         moves=tuple(
-            f"Without the lesson of {on(one.day)} it would lie {plain(abs(one.by), unit, units)} "
+            f"Without the lesson of {_on(since, one.day)} it would lie {plain(abs(one.by), unit, units)} "
             f"{side_name(about, one.by, hand) or 'further out'} of where it does."
             for one in it.moves[:3]
             if plain(abs(one.by), unit, units) != plain(0.0, unit, units)
         ),
+    )
+
+
+def share_opened(it: ShareLine, others: Sequence[str], since: datetime) -> OpenedWords:
+    """How often something is so; `others`: the same noted in other ways; `since`: the day from which its days count."""
+    wanted = category_name(it.quantity.name, it.told)
+    of = sum(one.stands_for for one in it.lessons)
+    sums = [
+        "Before any lesson every share is believed alike.",
+        f"Days differ: {it.of} readings of {counted(len(it.lessons), 'lesson')} count as {of:.1f} that had nothing in "
+        "common.",
+        f"Together {wanted}: {it.now.value:.0f} of a hundred ({it.now.low:.0f} to {it.now.high:.0f}, nine times in "
+        "ten).",
+    ]
+    if it.moved is not None and it.moved.grounds is not None:
+        by = it.moved.grounds
+        more, fewer, small = (f"{100 * one:.0f}" for one in (by.right, by.left, by.small))
+        sums.append(
+            f"That the newest lesson has it oftener by enough to matter: {more} in a hundred; less often: {fewer}; too "
+            f"little to matter: {small}. {rule_said(it.moved)}"
+        )
+    return OpenedWords(
+        name=share_line_name(it),
+        says=share_line_words(it),
+        rests=f"It rests on {counted(it.of, 'reading')} in {counted(len(it.lessons), 'lesson')}.",
+        readings=tuple(
+            ReadingWords(
+                f"{_on(since, one.day)}: {one.share.times} of {one.share.of} {wanted}",
+                1.0,
+                one.place,
+                f"{n}",
+                one.lesson,
+            )
+            for n, one in enumerate(reversed(it.lessons))
+        ),
+        left_out=tuple(f"Told by itself, not here: {name}." for name in others),
+        sums=tuple(sums),
+        moves=("Another day tells more than more readings of one day.",),
     )
 
 
@@ -128,6 +163,11 @@ def change_opened(
         sums=tuple(sums),
         moves=("Better so far after one retest that is at least likely; kept after two that together are clear.",),
     )
+
+
+def _on(since: datetime, days: float) -> str:
+    at = since + timedelta(days=days)
+    return f"{at.day} {at:%b}"
 
 
 def _step_said(it: Stepped) -> str:

@@ -93,7 +93,7 @@ def share_line_words(it: ShareLine) -> str:
     now = f"about {it.now.value:.0f} of a hundred now ({it.now.low:.0f} to {it.now.high:.0f}, nine times in ten)"
     if it.moved is None:
         return f"{said}; {now}."
-    last = it.lessons[-1]
+    last = it.lessons[-1].share
     word = "no difference that matters" if it.moved.word == "none" else WORDS[it.moved.word]
     if it.moved.names_direction:
         word = f"{'oftener' if it.moved.side == 'right' else 'less often'} than before, {word}"

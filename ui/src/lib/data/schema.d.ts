@@ -5876,6 +5876,16 @@ export interface components {
             /** Told Sure */
             told_sure: ("clear" | "likely") | null;
             /**
+             * Why
+             * @description what opens what they say; empty: nothing does
+             */
+            why: string;
+            /**
+             * Why Lesson
+             * @description of which lesson that is opened; empty: of the golfer over the lessons
+             */
+            why_lesson: string;
+            /**
              * Stands
              * @description how they stand to the school that is held; empty while they say nothing
              */
@@ -11579,6 +11589,11 @@ export interface components {
              * @enum {string}
              */
             word: "clear" | "likely" | "none" | "open";
+            /**
+             * Why
+             * @description what opens it
+             */
+            why: string;
         };
         /**
          * SightIn

@@ -68,7 +68,10 @@
             class="grid gap-x-6 border-b border-hairline py-2 leading-snug md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr]"
           >
             <dt class="font-semibold">{it.name}</dt>
-            <dd>{it.words}</dd>
+            <dd>
+              {it.words}
+              <Why of={{ golfer: golferId }} key={it.why} name={it.name} />
+            </dd>
           </div>
         {/each}
       </dl>

@@ -4,6 +4,7 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { createWrite } from '$lib/data/write.svelte'
+  import Why from '$lib/judge/Why.svelte'
   import type { Disagreement } from './queries.svelte'
   import { holdSchool } from './writes'
 
@@ -29,6 +30,8 @@
       {it.told}
       {#if it.stands}<span class="font-normal">{it.stands}</span>{/if}
     </p>
+    {#if it.why && it.why_lesson}<p><Why of={{ lesson: it.why_lesson }} key={it.why} name={it.told} /></p>
+    {:else if it.why && golfer}<p><Why of={{ golfer: golfer.id }} key={it.why} name={it.told} /></p>{/if}
     <ul class="grid gap-3">
       {#each it.schools as one (one.code)}
         <li
