@@ -31,6 +31,10 @@ def note_finish(page: Page) -> None:
 def start(page: Page, putts: int) -> None:
     """The line is proved, and so many putts are begun."""
     prove(page)
+    begin_block(page, putts)
+
+
+def begin_block(page: Page, putts: int) -> None:
     page.locator("[data-under]").tap()
     fill(page, "Putts to the verdict", putts)
     page.get_by_role("button", name="Start block").tap()
