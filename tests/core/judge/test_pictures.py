@@ -147,3 +147,12 @@ def test_where_nothing_is_to_be_mended_the_putts_are_shown_in_the_window():
     picture = first_picture(judged, partial(written, units="metric"), "words")
     assert picture is not None and len(of(picture.scene, Area, "window")) == 1
     assert len(of(picture.scene, Ray)) == judged.case.ledger.count("start")
+
+
+def test_what_is_left_of_the_face_beside_its_picture_is_never_drawn_as_the_face():
+    """Read 1.5° right, all of it with what looks straight: “Face 0.0°” would deny the reading."""
+    judged = told(TRUTHS["perception"])
+    assert judged.case.as_read("face", "address") is not None
+    picture, finding = drawn(judged, "face_aim")
+    said = [it.text for it in of(picture.scene, Label)]
+    assert finding.kind == "own" and any(it.startswith("Face, of its own") for it in said), said

@@ -89,6 +89,14 @@ def test_what_a_bias_costs_is_what_lies_between_the_two_shares():
     assert told("cost", bias=0.0)["cost"]["cost_of_100"] == 0.0
 
 
+def test_where_a_bias_costs_most_is_told_only_where_that_is_more_than_here():
+    """“It costs 100. It costs most at 3.20 m: 100” would send the coach to another length for nothing."""
+    assert "cost_most_here" in told("cost", bias=2.0, spread=0.2, distance=4.0)
+    elsewhere = told("cost", bias=1.0, spread=0.8, distance=1.0)
+    assert round(elsewhere["cost_most"]["worst_of_100"]) > round(elsewhere["cost"]["cost_of_100"])
+    assert "cost_nothing" in told("cost", bias=0.0)
+
+
 def test_more_putts_of_one_draw_go_on_from_the_fewer_and_tell_better():
     wrongly = {putts: told("ten", putts=putts, bias=0.3, spread=1.2, draw=60.0)["ten_draws"] for putts in (3.0, 30.0)}
     assert wrongly[30.0]["wrongly_n"] <= wrongly[3.0]["wrongly_n"]

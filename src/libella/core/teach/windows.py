@@ -155,10 +155,16 @@ def _cost(values: Values, known: Known, say: Say) -> Shown:
         *(Label(-14.0, -part * _WHOLE + 8.0, say("share", 100 * part), "end") for part in (0.5, 1.0)),
     ]
     most, worst = max((lost, at) for lost, at in zip(_losses(kept, bias), lengths, strict=True))
+    if most < 0.5:
+        where = Told("cost_nothing", {})
+    elif round(most) <= round(without - with_it):
+        where = Told("cost_most_here", {})
+    else:
+        where = Told("cost_most", {"worst_m": worst, "worst_of_100": most})
     told = (
         Told("cost", {"distance_m": here, "without_of_100": without, "with_of_100": with_it,
                       "cost_of_100": without - with_it}),
-        Told("cost_most", {"worst_m": worst, "worst_of_100": most}) if most >= 0.5 else Told("cost_nothing", {}),
+        where,
     )  # fmt: skip
     return Shown(Scene(-110.0, -_WHOLE - 40.0, 6.3 * _METRE, 80.0, "", tuple(shapes)), told, chart=True)
 

@@ -117,7 +117,8 @@ def _causes(it: Reading) -> None:
     for kind in ("shorter", "longer"):
         it.say("judge", findings.cause_said, a_finding("read_and_pace", "open", "right", kind=kind), it.hand, it.units)
     it.say("judge", findings.change_said, a_finding("read_and_pace", "clear", "right", kind="ground"))
-    it.say("judge", findings.cause_said, a_finding("face_aim", "likely", "left", kind="whole"), it.hand, it.units)
+    for kind in ("whole", "own"):
+        it.say("judge", findings.cause_said, a_finding("face_aim", "likely", "left", kind=kind), it.hand, it.units)
     it.say(
         "judge",
         findings.cause_said,

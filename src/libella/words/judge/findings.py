@@ -40,6 +40,13 @@ def cause_said(it: Finding, hand: Hand, units: Units) -> str:
     return f"{_found(it, hand, units)}: {WORDS[it.call.word]}."
 
 
+_AIMED: Final = {
+    "whole": ", of itself or with what looks straight or the mark",
+    "own": ", beside what looks straight or the mark",
+}
+"""Whether it is all of the face's aim, or what is left of it."""
+
+
 def _found(it: Finding, hand: Hand, units: Units) -> str:
     at = "" if it.size is None else f"{degrees(it.size.value, it.size.doubt)} {side_of(it.size.value)}"
     match it.cause:
@@ -50,7 +57,7 @@ def _found(it: Finding, hand: Hand, units: Units) -> str:
         case "ball_mark":
             return f"The mark on the ball lies {at} of the line"
         case "face_aim":
-            also = ", of itself or with what looks straight or the mark" if it.kind == "whole" else ""
+            also = _AIMED.get(it.kind, "")
             if it.size is None:
                 stands = open_or_closed("face", it.call.side == "right", hand)
                 return f"The face points {it.call.side}{stands} at address{also}"

@@ -8,6 +8,7 @@ from ..shared.counts import counted
 _ANGLES: Final[dict[str, str]] = {
     "mark": "Ball mark {}",
     "face": "Face {}",
+    "face_own": "Face, of its own {}",
     "impact": "Face at impact {}",
     "path": "Path {}",
     "start": "Start {}",

@@ -77,6 +77,7 @@ SAID: Final[dict[str, str]] = {
     "cost": "At {distance_m}, {without_of_100} of a hundred start inside without the bias, {with_of_100} with it: it "
     "costs {cost_of_100}.",
     "cost_nothing": "At no length does it cost one putt of a hundred.",
+    "cost_most_here": "At no length does it cost more.",
     "cost_most": "It costs most at {worst_m}: {worst_of_100} of a hundred.",
     "ten_clear": "{putts_n} putts: {middle_deg} ({low_deg} to {high_deg}), clearly {side}.",
     "ten_likely": "{putts_n} putts: {middle_deg} ({low_deg} to {high_deg}), likely {side}.",

@@ -7,7 +7,7 @@ from typing import Final
 from ....core.golfer.hand import Hand
 from ....core.judge.claims.level import Level
 from ....core.judge.claims.reads import Claim
-from ....core.judge.explained.claim import Explained
+from ....core.judge.explained.claim import Explained, Moves
 from ....core.judge.explained.every import Opened
 from ....core.judge.explained.finding import FindingExplained
 from ....core.judge.explained.finishes import FinishesExplained
@@ -25,7 +25,7 @@ from ..comparison import group_name
 from ..findings import cause_said, fact_said, missing_said
 from ..putts import growth_said, pace_said
 from . import claim as claims
-from .claim import left_said, moves_said, reading_said, rests_said
+from .claim import left_said, moves_said, plain, reading_said, rests_said
 from .finding import finding_moves_said, finding_sums_said
 from .others import finishes_sums_said, growth_sums_said, pair_sums_said
 
@@ -90,8 +90,13 @@ def _claim(it: Explained, hand: Hand, units: Units) -> OpenedWords:
         readings=_readings(it.rests, about, hand, units) or (ReadingWords(_of_step(it.claim), 1.0, it.claim.at, ""),),
         left_out=tuple(left_said(one, units) for one in it.left_out),
         sums=tuple(claims.sums_said(it, hand, units)),
-        moves=tuple(moves_said(one, about, hand, units) for one in it.moves),
+        moves=tuple(moves_said(one, about, hand, units) for one in it.moves if _shows(one, about, units)),
     )
+
+
+def _shows(it: Moves, about: Quantity, units: Units) -> bool:
+    """Whether what it would change is left of it in the last place told."""
+    return plain(it.by, about.unit, units) != plain(0.0, about.unit, units)
 
 
 def _of_step(it: Claim) -> str:

@@ -30,7 +30,8 @@ def one_link(name: str, case: Case, finding: Finding, say: Say, words: str) -> P
     if size is None:
         return None
     start = case.level("start")
-    rays = [(name, size)]
+    # What is left of the face beside picture and mark is not where the face was read to point.
+    rays = [("face_own" if finding.kind == "own" else name, size)]
     if start is not None and name != "start" and start.beyond is None:
         rays.append(("start", start.bias))
     distance, window = _putted(case)

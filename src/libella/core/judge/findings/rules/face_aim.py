@@ -1,5 +1,7 @@
 """Face aim: off at address by itself, not with the mark and not with the picture; the stroke adds nothing to it."""
 
+from dataclasses import replace
+
 from ....certainty.estimate import told_by
 from ..case import Case
 from ..finding import Fact, Finding, needs
@@ -36,10 +38,12 @@ def find(case: Case) -> Finding:
     # Of readings that say a side and no size none is told, whatever the starts make likely.
     sized = any(it is not None and it.beyond is None for it in (face, address, to_mark))
     size = told_by(case.joint.at_start["aim"] / ledger.k.value) if sized else None
-    if sized and case.told.mark is None and case.told.beta is None:
-        # Nothing of it is told apart: it is the aim as it was read.
+    # What the picture or the mark account for is told with them: what is sized then is what is left.
+    own = sized and (case.told.mark is not None or case.told.beta is not None)
+    if sized and not own:
         size = case.as_read("face", "address") or size
-    return case.by_link("face_aim", "aim", size, facts, missing)
+    found = case.by_link("face_aim", "aim", size, facts, missing)
+    return replace(found, kind="own") if own else found
 
 
 RULE = Rule(
