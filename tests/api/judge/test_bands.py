@@ -31,6 +31,25 @@ def test_every_change_is_a_version_and_judges_anew(coach):
     assert coach.put(f"/link-bands/{uuid6.uuid7()}", 422, levels=levels)["errors"][0]["field"] == "club.path"
 
 
+def test_what_a_band_would_change_is_told_before_it_is_kept(coach):
+    lesson = coach.lesson()
+    putted(coach, lesson, [0.03 + 0.005 * (n % 3 - 1) for n in range(12)])
+    before, stands = coach.get("/link-bands"), coach.get("/link-bands")
+    levels = {it["level"]: {name: it[name] for name in ("links", "cost", "lost_inside")} for it in stands["levels"]}
+    told = coach.client.post(f"/api/lessons/{lesson['id']}/weighed-bands", json={"levels": levels}).json()
+    assert told["claims"] and told["others"] == []
+    levels["club"]["links"]["start"] = {"bias_deg": 4.0, "spread_deg": 3.0}
+    told = coach.client.post(f"/api/lessons/{lesson['id']}/weighed-bands", json={"levels": levels}).json()
+    [start] = [it for it in told["others"] if it["name"] == "Start, for the level"]
+    assert start["before"].startswith("Bias beyond 0.7°") and start["after"] == "Fine for “club golfer”."
+    # Nothing of it was kept, neither the bands nor what was judged by them.
+    assert coach.get("/link-bands") == before
+    assert next(it for it in found(coach, lesson)["links"] if it["name"] == "start")["band"] == start["before"]
+    levels["club"]["cost"] = 90
+    refused = coach.client.post(f"/api/lessons/{lesson['id']}/weighed-bands", json={"levels": levels})
+    assert refused.status_code == 422 and refused.json()["errors"][0]["field"] == "club.cost"
+
+
 def test_the_spread_expected_when_planning_is_the_bands_spread_of_the_start(coach):
     coach.put("/bands", spreads_deg={"club": 1.9})
     club = next(it for it in coach.get("/link-bands")["levels"] if it["level"] == "club")

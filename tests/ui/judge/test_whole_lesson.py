@@ -109,6 +109,11 @@ def test_the_bands_by_level_are_the_coachs_to_change(page: Page):
     cost = bands.get_by_label("A bias may cost up to", exact=True)
     cost.fill("9")
     cost.press("Enter")
+    # What it would change stands there before it is kept, and till then nothing is.
+    bands.get_by_role("button", name="See what it changes").click()
+    expect(bands.locator("[data-changes]")).to_contain_text(re.compile(r"[0-9]+ claims in [0-9]+ last lessons?"))
+    assert page.request.get("/api/link-bands").json()["number"] == before
+    bands.get_by_role("button", name="Keep it so for “Club golfer”").click()
     expect(bands).to_contain_text(f"Version {before + 1},")
     page.reload()
     expect(bands.get_by_label("A bias may cost up to", exact=True)).to_have_value("9")

@@ -253,10 +253,16 @@ def test_the_bag_and_the_strictness_are_told(page: Page, bag_untold):
     band = page.locator("[data-band=club]")
     band.get_by_label("Club golfer", exact=True).fill("1.1")
     page.keyboard.press("Enter")
+    expect(band).to_contain_text("Kept now: 1.4°")
+    page.get_by_role("button", name="Keep 1.1° for “Club golfer”").click()
     expect(band).to_contain_text("Gates from ± 0.6° to ± 1.7°")
     band.get_by_label("Club golfer", exact=True).fill("40")
     page.keyboard.press("Enter")
+    page.get_by_role("button", name="Keep 40° for “Club golfer”").click()
     expect(band).to_contain_text("it must be 0.2 deg to 6 deg")
+    # Nothing of it was kept: what stands is one tap away, and so is what is usual.
+    page.get_by_role("button", name="Leave it as it stands").click()
+    expect(band.get_by_label("Club golfer", exact=True)).to_have_value("1.1")
     band.get_by_role("button", name="Back to 1.4°").click()
     expect(band.get_by_label("Club golfer", exact=True)).to_have_value("1.4")
 

@@ -9,7 +9,9 @@ from ...core.golfer.band import Band, BandedLink
 from ...core.golfer.level import LEVELS, Level
 from ...lessons.judge import bands
 from ...words.judge.bands import BANDED_NAMES
-from ..base.shapes import UUID7, AtDesk, Entry
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits
+from .findings import findings_anew
+from .weighed import WeighedOut, weighed_out
 
 router = APIRouter(tags=["bands"])
 
@@ -29,6 +31,17 @@ class LevelBandIn(Entry):
 
 class LinkBandsIn(Entry):
     levels: dict[Level, LevelBandIn]
+
+    def told(self) -> dict[Level, Band]:
+        return {
+            level: Band(
+                {link: one.bias_deg for link, one in it.links.items()},
+                {link: one.spread_deg for link, one in it.links.items()},
+                it.cost,
+                it.lost_inside,
+            )
+            for level, it in self.levels.items()
+        }
 
 
 class LevelBandOut(BaseModel):
@@ -57,16 +70,17 @@ def now(desk: AtDesk) -> LinkBandsOut:
 @router.put("/link-bands/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: LinkBandsIn) -> LinkBandsOut:
     """Keep a new version: the one before stays kept, and what was judged by it is judged anew."""
-    told: dict[Level, Band] = {
-        level: Band(
-            {link: one.bias_deg for link, one in it.links.items()},
-            {link: one.spread_deg for link, one in it.links.items()},
-            it.cost,
-            it.lost_inside,
-        )
-        for level, it in entry.levels.items()
-    }
-    return _out(bands.keep_bands(desk, id, told))
+    return _out(bands.keep_bands(desk, id, entry.told()))
+
+
+@router.post("/lessons/{id}/weighed-bands")
+def weighed(desk: AtDesk, id: UUID, entry: LinkBandsIn, units: InUnits = "metric") -> WeighedOut:
+    """What of a lesson would be said otherwise, were these the bands; nothing of it is kept."""
+    with desk.together() as whole:
+        before = findings_anew(whole, id, units)
+        with bands.trying(entry.told()):
+            after = findings_anew(whole, id, units)
+    return weighed_out(before, after)
 
 
 def _out(it: bands.Bands) -> LinkBandsOut:

@@ -18,7 +18,8 @@ from ...lessons.lesson import lessons
 from ...words.opinions.held import BESIDES, OPINIONS, Said, Step
 from ...words.opinions.number import number_said, part_name, version_said, whose_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Words80
-from ..judge.findings import LessonFindings, findings_anew
+from ..judge.findings import findings_anew
+from ..judge.weighed import WeighedOut, weighed_out
 
 router = APIRouter(tags=["opinions"])
 _MOST_LESSONS = 12
@@ -84,19 +85,6 @@ class ConcernedOut(BaseModel):
     started_at: datetime
 
 
-class OtherOut(BaseModel):
-    """What would be said otherwise."""
-
-    name: str
-    before: str
-    after: str
-
-
-class WeighedOut(BaseModel):
-    claims: int = Field(description="how many claims and findings were held against each other")
-    others: list[OtherOut] = Field(description="those that would be said otherwise, the lesson's one sentence first")
-
-
 @router.get("/opinions")
 def every(desk: AtDesk, level: InLevel = None, golfer: OfGolfer = None, units: InUnits = "metric") -> list[OpinionOut]:
     """Every prior, threshold, default and band that nobody measured, in the order of a lesson."""
@@ -137,22 +125,7 @@ def weighed(desk: AtDesk, id: UUID, entry: OpinionIn, units: InUnits = "metric")
             before = findings_anew(whole, id, units)
         with holding(opinions.held_for(whole, golfer, told)):
             after = findings_anew(whole, id, units)
-    was, would = _claims(before), _claims(after)
-    others = [
-        OtherOut(name=name, before=was.get(name, "Not said."), after=would.get(name, "Not said."))
-        for name in dict.fromkeys((*was, *would))
-        if was.get(name) != would.get(name)
-    ]
-    return WeighedOut(claims=len(was), others=others)
-
-
-def _claims(it: LessonFindings) -> Mapping[str, str]:
-    """Everything a lesson says that has a word, by its name."""
-    first = {"What the lesson comes to": it.headline}
-    order = {"What to look at first": ", ".join(one.name for one in it.first)}
-    read = {one.name: one.words for one in it.read}
-    found = {f"Finding: {one.name}": one.words for one in (*it.first, *it.more)}
-    return first | order | read | found
+    return weighed_out(before, after)
 
 
 def _past(desk: Desk, whose: opinions.Whose, units: InUnits) -> Mapping[str, list[HeldOnceOut]]:

@@ -1,7 +1,9 @@
 """Bands by level as the coach holds them: every version is kept, the newest holds."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Generator, Mapping
+from contextlib import contextmanager
+from contextvars import ContextVar
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Final
 from uuid import UUID
@@ -31,8 +33,27 @@ class Bands:
     of: Mapping[Level, Band]
 
 
+_TRIED: Final[ContextVar[Mapping[Level, Band] | None]] = ContextVar("bands_tried", default=None)
+
+
+@contextmanager
+def trying(told: Mapping[Level, Band]) -> Generator[None]:
+    """Everything judged inside is judged by these bands, and nothing of it is kept; each band is checked."""
+    token = _TRIED.set({level: checked_band(level, it) for level, it in told.items()})
+    try:
+        yield
+    finally:
+        _TRIED.reset(token)
+
+
 def bands_now(desk: Desk) -> Bands:
-    """The newest version; the start's spread is what the coach expects of a level when planning, too."""
+    """The newest version; the start's spread is what the coach expects of a level when planning, too. While others are
+    tried, those, with the start's spread that they say."""
+    stands, tried = _bands_kept(desk), _TRIED.get()
+    return stands if tried is None else replace(stands, of={**stands.of, **tried})
+
+
+def _bands_kept(desk: Desk) -> Bands:
     with desk.transaction() as session:
         row = _newest(desk, session)
         told = {} if row is None else {level: _BAND.read(it) for level, it in row.bands.items()}

@@ -7,30 +7,40 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { createWrite } from '$lib/data/write.svelte'
-  import { linkBandsQuery } from './queries.svelte'
+  import WhatItChanges from '$lib/opinions/WhatItChanges.svelte'
+  import { linkBandsQuery, weighedBands as weigh } from './queries.svelte'
   import { keepLinkBands } from './writes'
 
   const bands = linkBandsQuery()
-  const keeping = createWrite(keepLinkBands)
+  const keeping = createWrite(keepLinkBands, () => drop())
   type Level = Shapes['LevelBandOut']
   let level = $state<Level['level']>('club')
-  const it = $derived(bands.data?.levels.find((one) => one.level === level))
+  /** What was changed here and is not kept yet, level by level. */
+  let drafts = $state.raw<Partial<Record<Level['level'], Level>>>({})
+  const stands = $derived(bands.data?.levels.find((one) => one.level === level))
+  const it = $derived(drafts[level] ?? stands)
   const links = $derived(Object.entries(bands.data?.names ?? {}) as [keyof Level['links'], string][])
   const step = (value: number, by: number) => Math.min(6, Math.max(0.2, Math.round((value + by * 0.1) * 10) / 10))
   const whole = (value: number, by: number) => Math.min(40, Math.max(1, Math.round(value + by)))
-
-  function keep(changed: Partial<Pick<Level, 'cost' | 'lost_inside' | 'links'>>): void {
-    const levels = Object.fromEntries(
+  const changed = $derived(Boolean(it && stands && JSON.stringify(it) !== JSON.stringify(stands)))
+  const levels = $derived(
+    Object.fromEntries(
       (bands.data?.levels ?? []).map((one) => {
-        const now = one.level === level ? { ...one, ...changed } : one
+        const now = one.level === it?.level ? it : one
         return [one.level, { links: now.links, cost: now.cost, lost_inside: now.lost_inside }]
       })
     )
-    keeping.mutate({ levels })
+  )
+
+  function change(changed: Partial<Pick<Level, 'cost' | 'lost_inside' | 'links'>>): void {
+    if (it) drafts = { ...drafts, [level]: { ...it, ...changed } }
+  }
+  function drop(): void {
+    drafts = { ...drafts, [level]: undefined }
   }
   function link(name: keyof Level['links'], what: 'bias_deg' | 'spread_deg', deg: number): void {
     const now = it?.links[name]
-    if (it && now) keep({ links: { ...it.links, [name]: { ...now, [what]: deg } } })
+    if (it && now) change({ links: { ...it.links, [name]: { ...now, [what]: deg } } })
   }
 </script>
 
@@ -85,17 +95,30 @@
         unit="in 100"
         text={String(it.cost)}
         read={typedNumber}
-        step={(by) => keep({ cost: whole(it.cost, by) })}
-        onvalue={(n) => keep({ cost: n })}
+        step={(by) => change({ cost: whole(it.cost, by) })}
+        onvalue={(n) => change({ cost: n })}
       />
       <Stepper
         label="Lost inside the window"
         unit="in 100"
         text={String(it.lost_inside)}
         read={typedNumber}
-        step={(by) => keep({ lost_inside: whole(it.lost_inside, by) })}
-        onvalue={(n) => keep({ lost_inside: n })}
+        step={(by) => change({ lost_inside: whole(it.lost_inside, by) })}
+        onvalue={(n) => change({ lost_inside: n })}
       />
     </div>
+    {#if changed}
+      <div class="mt-4 border-t border-hairline pt-3" data-bands-draft>
+        <WhatItChanges tried={levels} {weigh} whose={{ level }}>
+          <button
+            type="button"
+            class="button primary"
+            disabled={keeping.isPending}
+            onclick={() => keeping.mutate({ levels })}>Keep it so for “{it.name}”</button
+          >
+          <button type="button" class="button" onclick={drop}>Leave it as it stands</button>
+        </WhatItChanges>
+      </div>
+    {/if}
   {/if}
 </section>

@@ -64,6 +64,15 @@ export function linkBandsQuery() {
   return createQuery(() => ({ queryKey: key.linkBands(), queryFn: () => ask(api.GET('/api/link-bands')) }))
 }
 
+/** What one lesson would say otherwise, were these the bands. */
+export const weighedBands = (lesson: string, levels: Shapes['LinkBandsIn']['levels']) =>
+  ask(
+    api.POST('/api/lessons/{id}/weighed-bands', {
+      params: { path: { id: lesson }, query: units() },
+      body: { levels }
+    })
+  )
+
 type Block = Pick<Shapes['BlockOut'], 'id' | 'putts'>
 /** A golfer's links, each pooled over all lessons. */
 export function golferLineQuery(golfer: () => string) {

@@ -5,7 +5,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import NumberEntry from './NumberEntry.svelte'
-  import type { Opinion, Whose } from './queries.svelte'
+  import { weighed, type Opinion, type Whose } from './queries.svelte'
   import WhatItChanges from './WhatItChanges.svelte'
   import { holdOpinion } from './writes'
 
@@ -71,7 +71,7 @@
           >
         {/if}
       {/snippet}
-      {#if changed}<WhatItChanges {body} {whose}>{@render keeping()}</WhatItChanges>
+      {#if changed}<WhatItChanges tried={body} weigh={weighed} {whose}>{@render keeping()}</WhatItChanges>
       {:else}<div class="flex flex-wrap gap-2">{@render keeping()}</div>{/if}
       {#if holding.error}<Trouble error={holding.error} />{/if}
     {/if}

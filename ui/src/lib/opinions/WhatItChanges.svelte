@@ -1,18 +1,21 @@
-<!-- What would be said otherwise, golfer by golfer, before an opinion is held. -->
-<script lang="ts">
+<!-- What would be said otherwise, golfer by golfer, before something that is an opinion is held. -->
+<script lang="ts" generics="T">
   import type { Snippet } from 'svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { day } from '$lib/base/dates'
   import { type Shapes } from '$lib/data/client'
-  import { lessonsConcerned, weighed, type Whose } from './queries.svelte'
+  import { lessonsConcerned, type Whose } from './queries.svelte'
 
   interface Props {
-    body: Shapes['OpinionIn']
+    /** What is tried: whatever changes of it makes what was found before another's. */
+    tried: T
+    /** A lesson judged without it and with it. */
+    weigh: (lesson: string, tried: T) => Promise<Shapes['WeighedOut']>
     whose: Whose
     /** What is done with it then: beside the button, so that it stays under the thumb however much is found. */
     children: Snippet
   }
-  let { body, whose, children }: Props = $props()
+  let { tried, weigh, whose, children }: Props = $props()
 
   interface Row {
     of: Shapes['ConcernedOut']
@@ -24,7 +27,7 @@
   let going = 0
   /** A number changed after it was asked: what was found is of another one. */
   let about = $state('')
-  const now = $derived(JSON.stringify([body, whose]))
+  const now = $derived(JSON.stringify([tried, whose]))
 
   async function look(): Promise<void> {
     const mine = ++going
@@ -32,12 +35,12 @@
     rows = []
     of = null
     trouble = null
-    const asked = $state.snapshot(body) as Shapes['OpinionIn']
+    const asked = $state.snapshot(tried) as T
     try {
       const lessons = await lessonsConcerned($state.snapshot(whose))
       if (mine === going) of = lessons.length
       for (const lesson of lessons) {
-        const it = await weighed(lesson.lesson_id, asked)
+        const it = await weigh(lesson.lesson_id, asked)
         // Asked anew meanwhile.
         if (mine !== going) return
         rows = [...rows, { of: lesson, it }]

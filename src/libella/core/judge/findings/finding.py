@@ -53,7 +53,7 @@ class Finding:
     call : the word and the side it is about
     size : of the cause itself, in `unit`; None where nothing of it was read
     missing : what it needs to be more than a question
-    kind : which sort of it, where it has several: of read and pace, of body lines; of the face's aim, all of it, or what
+    kind : which sort of it, where it has several: of read and pace, of body lines; of the face's aim, all of it or what
         is left beside picture and mark
     explained_by : a cause named above that this one is seen through
     """

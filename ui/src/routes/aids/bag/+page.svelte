@@ -1,38 +1,26 @@
 <!-- The bag: what the coach owns; and how strict a rig should be for whom. -->
 <script lang="ts">
-  import { typedNumber } from '$lib/base/number'
-  import { about, type Shapes } from '$lib/data/client'
-  import { bagQuery, bandsQuery } from '$lib/data/queries.svelte'
+  import { bagQuery } from '$lib/data/queries.svelte'
   import { createWrite, saying } from '$lib/data/write.svelte'
-  import { BAG, forgetBag, setBands, tellBag } from '$lib/set/writes'
+  import { BAG, forgetBag, tellBag } from '$lib/set/writes'
   import { place } from '$lib/base/place.svelte'
   import Sketch from '$lib/drawing/Sketch.svelte'
-  import Stepper from '$lib/base/Stepper.svelte'
+  import ExpectedSpreads from '$lib/judge/ExpectedSpreads.svelte'
   import LinkBands from '$lib/judge/LinkBands.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
 
   const bag = bagQuery()
-  const bands = bandsQuery()
   let search = $state('')
   $effect(() => place.set([{ words: 'Today', href: '/' }, { words: 'Aids', href: '/aids' }, { words: 'Bag' }], false))
 
   const telling = createWrite(tellBag)
   const forgetting = createWrite(() => forgetBag())
-  const banding = createWrite(setBands)
   const error = $derived(telling.error ?? forgetting.error)
   const said = $derived(saying<{ parts: Record<string, number> }>(BAG)?.parts)
   const owned = $derived(said ?? bag.data?.parts ?? {})
   const nameOf = (part: string) => bag.data?.names[part] ?? part
   const told = $derived(Boolean(said ?? bag.data?.told))
   const parts = $derived(Object.entries(owned).filter(([part]) => nameOf(part).includes(search.trim().toLowerCase())))
-  function spread(level: Shapes['BandOut']['level'], deg: number | null): void {
-    const own = (bands.data ?? [])
-      .map(
-        (it) => [it.level, it.level === level ? deg : it.spread_deg === it.usual_deg ? null : it.spread_deg] as const
-      )
-      .filter((it): it is readonly [typeof level, number] => it[1] !== null)
-    banding.mutate(Object.fromEntries(own))
-  }
 </script>
 
 <svelte:head><title>Bag · Libella</title></svelte:head>
@@ -94,32 +82,6 @@
     {/each}
   </ul>
 
-  <h2 class="wide mt-8 border-b-2 border-ink pb-1 text-xl">How strict for whom</h2>
-  <p class="mt-3 max-w-2xl">
-    The spread of start lines you expect before anything is measured. A gate tells most when it lets half of that to one
-    and a half times that through. All of it is opinion, and yours to change.
-  </p>
-  {#if bands.error ?? banding.error}<div class="mt-3">
-      <Trouble error={bands.error ?? banding.error} again={() => bands.refetch()} />
-    </div>{/if}
-  <div class="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2 md:grid-cols-4">
-    {#each bands.data ?? [] as it (it.level)}
-      <div data-band={it.level}>
-        <Stepper
-          label={it.name}
-          unit="°"
-          text={String(Number(it.spread_deg.toFixed(2)))}
-          hint="Gates from ± {it.strict_deg.toFixed(1)}° to ± {it.loose_deg.toFixed(1)}°."
-          read={typedNumber}
-          step={(by) => spread(it.level, Math.min(6, Math.max(0.2, Math.round((it.spread_deg + by * 0.1) * 10) / 10)))}
-          onvalue={(deg) => spread(it.level, deg)}
-          error={about(banding.error, `spreads_deg.${it.level}`)}
-        />
-        {#if it.spread_deg !== it.usual_deg}
-          <button class="button plain text-sm" onclick={() => spread(it.level, null)}>Back to {it.usual_deg}°</button>
-        {/if}
-      </div>
-    {/each}
-  </div>
+  <ExpectedSpreads />
   <LinkBands />
 </div>
