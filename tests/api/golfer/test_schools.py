@@ -9,7 +9,7 @@ from ..aim.test_aims import degrees
 from ..judge.test_findings import found, putted
 
 EVERY = [(of.code, school) for of in DISAGREEMENTS.values() for school in of.schools]
-ABOUT = {"coach", "golfer", "held", "by", "by_words", "words", "stands"}
+ABOUT = {"coach", "golfer", "held", "by", "by_words", "words", "stands", "also_at"}
 
 
 def one(told, code):

@@ -10,7 +10,7 @@ from libella.core.change.proposal import PROPOSALS, proposals_for
 from libella.core.judge.findings.ranked import RULES
 from libella.core.measure.limits import OutOfLimits
 from libella.core.schools.held import DISAGREEMENTS, NONE_HELD, Schools, checked_school
-from libella.core.schools.school import Settings
+from libella.core.schools.school import DECIDES, Settings
 from libella.words.schools.told import changes_said
 
 EVERY = [(of.code, code) for of in DISAGREEMENTS.values() for code in of.schools]
@@ -94,3 +94,11 @@ def test_rival_schools_offer_the_changes_of_one_finding_in_another_order():
     assert [it.code for it in first] == ["move_the_head", "train_the_eye"]
     assert move.deciding("train_the_eye") == ("picture_cure",)
     assert replace(move, coach={}).deciding("train_the_eye") == ()
+
+
+def test_whatever_a_school_can_set_says_at_which_steps_that_is_met():
+    """A setting without a step would decide with nothing there to open its rival."""
+    assert set(DECIDES) == {it.name for it in fields(Settings)} and all(DECIDES.values())
+    k = next(it for it in DISAGREEMENTS["face_or_path"].schools.values() if it.settings.k is not None)
+    assert k.decides_at == ("judge",)
+    assert DISAGREEMENTS["eyes"].schools["own"].decides_at == ()

@@ -125,6 +125,8 @@ def proposed(page: Page) -> list[str]:
     page.get_by_role("button", name="Propose a rig…").tap()
     sheet = page.get_by_role("dialog")
     expect(sheet.locator("[data-proposal]").first).to_be_visible()
+    # By whose school it lies there stands in the sheet.
+    expect(sheet.locator("[data-school-mark=gate]")).to_be_visible()
     told = [sheet.locator("[data-proposal=peg_gate]").first.inner_text()]
     sheet.get_by_role("button", name="Close").tap()
     return told

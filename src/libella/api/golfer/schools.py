@@ -43,6 +43,7 @@ class DisagreementOut(BaseModel):
     asks: str
     at: Told = Field(description="the step at which it is told")
     at_name: str
+    also_at: list[Told] = Field(description="where else the school that counts decides something")
     schools: list[SchoolOut]
     coach: str = Field(description="the school the coach holds; empty: none")
     golfer: str = Field(description="the school held for this golfer; empty: none")
@@ -149,6 +150,7 @@ def _one(code: str, held: HeldSchool | None, of: _Of) -> DisagreementOut:
         asks=it.asks,
         at=it.at,
         at_name=words.STEP_NAMES[it.at],
+        also_at=[step for step in held.school.decides_at if step != it.at] if held else [],
         schools=[
             SchoolOut(code=one.code, name=one.name, words=one.words, changes=words.changes_said(one, of.units))
             for one in it.schools.values()

@@ -1,7 +1,7 @@
 """A school: one side of what coaches contradict each other on, and what declaring it changes (handbook 7)."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, fields
 from typing import Final, Literal, get_args
 
 from ..certainty.estimate import Estimate
@@ -58,6 +58,25 @@ class Settings:
 
 
 NOTHING_SET: Final = Settings()
+DECIDES: Final[Mapping[str, tuple[Told, ...]]] = {
+    "past_m": ("set",),
+    "capture": ("set",),
+    "hole": ("set",),
+    "gate_at_m": ("set",),
+    "line_by": ("set",),
+    "eyes_mm": ("see", "judge"),
+    "trace": ("see",),
+    "cue": ("aim",),
+    "path": ("set",),
+    "k": ("judge",),
+    "lengths": ("judge",),
+    "one_level": ("judge",),
+    "causes": ("judge",),
+    "first": ("judge",),
+    "days_a_week": ("keep",),
+    "minutes_a_day": ("keep",),
+}
+"""The steps at which something is said or offered otherwise by it."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -78,6 +97,12 @@ class School:
     offers: tuple[str, ...] = ()
     leaves: tuple[str, ...] = ()
     stays: tuple[Stays, ...] = ()
+
+    @property
+    def decides_at(self) -> tuple[Told, ...]:
+        """The steps at which what it sets is met; the changes it offers say so themselves, each of them."""
+        told = (DECIDES[it.name] for it in fields(self.settings) if getattr(self.settings, it.name) != it.default)
+        return tuple(dict.fromkeys(step for steps in told for step in steps))
 
 
 @dataclass(frozen=True, slots=True)

@@ -5857,6 +5857,11 @@ export interface components {
             at: "set" | "stand" | "see" | "aim" | "start" | "judge" | "change" | "keep";
             /** At Name */
             at_name: string;
+            /**
+             * Also At
+             * @description where else the school that counts decides something
+             */
+            also_at: ("set" | "stand" | "see" | "aim" | "start" | "judge" | "change" | "keep")[];
             /** Schools */
             schools: components["schemas"]["SchoolOut"][];
             /**

@@ -1,4 +1,4 @@
-<!-- The schools held at this step, each with its mark; where this golfer's data speak they stand first. -->
+<!-- The schools that decide something at this step, each with its mark; where this golfer's data speak they stand first. -->
 <script lang="ts">
   import SchoolMark from './SchoolMark.svelte'
   import SchoolSheet from './SchoolSheet.svelte'
@@ -11,7 +11,9 @@
   }
   let { at, lesson, golfer }: Props = $props()
   const schools = schoolsQuery(() => ({ lesson }))
-  const here = $derived(schools.data?.disagreements.filter((it) => it.at === at) ?? [])
+  const here = $derived(
+    schools.data?.disagreements.filter((it) => it.at === at || it.also_at.some((one) => one === at)) ?? []
+  )
   const held = $derived(here.filter((it) => it.held))
   let chosen = $state('')
   const open = $derived(here.find((it) => it.code === chosen))

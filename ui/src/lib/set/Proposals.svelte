@@ -9,6 +9,8 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import SchoolMark from '$lib/schools/SchoolMark.svelte'
+  import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { puttOf, type Plan } from './plan'
   import { proposalsQuery } from './queries.svelte'
 
@@ -20,7 +22,7 @@
     level: Shapes['GolferBrief']['level']
     hand: Shapes['GolferBrief']['hand']
     /** By whose schools what is laid first is laid first. */
-    golfer: string
+    golfer: { id: string; name: string }
     /** The spread this golfer has shown in earlier lessons, if any told it. */
     expected?: number | null | undefined
     use: (proposal: Shapes['ProposalOut']) => void
@@ -38,13 +40,17 @@
   const bands = bandsQuery()
   const band = $derived(bands.data?.find((it) => it.level === level))
   const wanted = $derived(own ?? expected ?? band?.spread_deg ?? 1.4)
+  const schools = schoolsQuery(() => ({ golfer: golfer.id }))
+  const decided = $derived(
+    schools.data?.disagreements.filter((it) => it.held && ['line_by', 'gate'].includes(it.code)) ?? []
+  )
   const found = proposalsQuery(
     () => ({
       ...puttOf(plan),
       measures,
       level,
       hand,
-      golfer,
+      golfer: golfer.id,
       wanted_deg: wanted,
       only_bag: onlyBag,
       proof_of: proofOf
@@ -90,6 +96,7 @@
       >
     </p>
   {/if}
+  {#each decided as it (it.code)}<SchoolMark of={it.code} whose={{ golfer: golfer.id }} {golfer} />{/each}
   <ol class="mt-3" aria-label="Proposals, the best first">
     {#each found.data ?? [] as it, n (it.kind)}
       <li class="border-t border-hairline py-3" data-proposal={it.kind}>

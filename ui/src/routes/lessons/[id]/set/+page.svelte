@@ -334,7 +334,7 @@
     proofOf={planning.known(sheet.stations)}
     level={sheet.golfer.level}
     hand={sheet.golfer.hand}
-    golfer={sheet.golfer.id}
+    golfer={sheet.golfer}
     expected={line.data?.spread_deg}
     use={(it) => planning.take(it)}
   />
