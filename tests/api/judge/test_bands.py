@@ -42,6 +42,10 @@ def test_what_a_band_would_change_is_told_before_it_is_kept(coach):
     told = coach.client.post(f"/api/lessons/{lesson['id']}/weighed-bands", json={"levels": levels}).json()
     [start] = [it for it in told["others"] if it["name"] == "Start, for the level"]
     assert start["before"].startswith("Bias beyond 0.7°") and start["after"] == "Fine for “club golfer”."
+    # What to mind of it is said by the bands, too.
+    levels["club"]["cost"] = 40.0
+    told = coach.client.post(f"/api/lessons/{lesson['id']}/weighed-bands", json={"levels": levels}).json()
+    assert [it for it in told["others"] if it["name"] == "What to mind" and "costs more than" in it["before"]]
     # Nothing of it was kept, neither the bands nor what was judged by them.
     assert coach.get("/link-bands") == before
     assert next(it for it in found(coach, lesson)["links"] if it["name"] == "start")["band"] == start["before"]

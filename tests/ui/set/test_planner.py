@@ -254,6 +254,8 @@ def test_the_bag_and_the_strictness_are_told(page: Page, bag_untold):
     band.get_by_label("Club golfer", exact=True).fill("1.1")
     page.keyboard.press("Enter")
     expect(band).to_contain_text("Kept now: 1.4°")
+    page.locator("[data-spread-draft]").get_by_role("button", name="See what it changes").click()
+    expect(page.locator("[data-spread-draft]")).to_contain_text(re.compile("[0-9]+ claims in [0-9]+ last lessons?"))
     page.get_by_role("button", name="Keep 1.1° for “Club golfer”").click()
     expect(band).to_contain_text("Gates from ± 0.6° to ± 1.7°")
     band.get_by_label("Club golfer", exact=True).fill("40")

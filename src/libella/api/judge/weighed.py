@@ -38,4 +38,5 @@ def _claims(it: LessonFindings) -> Mapping[str, str]:
     read = {one.name: one.words for one in it.read}
     bands = {f"{one.label}, for the level": one.band for one in it.links if one.band}
     found = {f"Finding: {one.name}": one.words for one in (*it.first, *it.more)}
-    return first | order | read | bands | found
+    then = {"What to mind": " ".join(it.guards), "Check next": it.following}
+    return first | order | read | bands | found | {name: words for name, words in then.items() if words}

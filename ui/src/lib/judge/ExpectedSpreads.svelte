@@ -30,7 +30,8 @@
     const of = links.data?.levels.find((it) => it.level === level)
     if (!of) throw new Error('The bands by level have not come yet. Try again.')
     const start = { ...of.links.start!, spread_deg: deg }
-    return weighedBands(lesson, { [level]: { ...of, links: { ...of.links, start } } })
+    const { links: others, cost, lost_inside } = of
+    return weighedBands(lesson, { [level]: { links: { ...others, start }, cost, lost_inside } })
   }
 </script>
 

@@ -48,7 +48,7 @@
   <h2 class="wide border-b-2 border-ink pb-1 text-xl">What is fine for whom</h2>
   <p class="mt-3 max-w-2xl">
     Up to where bias and spread of each link, and what they cost, count as fine. All of it is opinion, and yours to
-    change: every change is a version of its own, and what was judged is judged anew by it.
+    change: see first what that changes. What is kept is a version of its own, and all is judged anew by it.
     <span class="text-faded"
       >{bands.data?.number
         ? `Version ${bands.data.number}, ${day(bands.data.kept_at ?? '')}.`
@@ -66,7 +66,7 @@
         bind:value={level}
       />
     </div>
-    <div class="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2 md:grid-cols-4">
+    <div class="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2 lg:grid-cols-4">
       {#each links as [name, said] (name)}
         {@const band = it.links[name]!}
         <Stepper
