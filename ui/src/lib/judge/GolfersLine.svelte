@@ -65,7 +65,7 @@
       <dl class="grid" data-shares>
         {#each allShares ? shares : shares.slice(0, FIRST) as it (it.name)}
           <div
-            class="grid gap-x-6 border-b border-hairline py-2 leading-snug md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr]"
+            class="grid items-baseline gap-x-6 border-b border-hairline py-2 leading-snug md:grid-cols-[minmax(160px,240px)_1fr] lg:grid-cols-[minmax(180px,300px)_1fr]"
           >
             <dt class="font-semibold">{it.name}</dt>
             <dd>
