@@ -13,6 +13,7 @@ from urllib.parse import urlsplit
 import httpx2
 import pytest
 import uuid6
+from prometheus_client.parser import text_string_to_metric_families
 from websockets.sync.client import connect as open_socket
 
 from ..conftest import demo_database
@@ -28,7 +29,7 @@ def _wait_for(done: Callable[[], bool], patience_s: float = 30) -> None:
 
 @pytest.fixture(scope="module")
 def served(cluster):
-    served = Served(demo_database(cluster), workers=2)
+    served = Served(demo_database(cluster), workers=2, metrics=True)
     served.start()
     _wait_for(lambda: len(served.workers()) == 2)
     assert len(served.workers()) == 2
@@ -51,6 +52,21 @@ def get(served: Served, path: str):
     answer = httpx2.get(f"{served.address}/api{path}", timeout=20)
     assert answer.status_code == 200, answer.text
     return answer.json()
+
+
+def test_the_processes_count_together_and_tell_it_on_a_port_of_loopback(served):
+    def counted() -> float:
+        told = httpx2.get(f"http://127.0.0.1:{served.metrics_port}/metrics", timeout=20).text
+        families = {it.name: it for it in text_string_to_metric_families(told)}
+        assert families["libella_database_up"].samples[0].value == 1
+        wanted = {"method": "GET", "route": "/api/golfers", "status": "200"}
+        rows = families["libella_answers"].samples if "libella_answers" in families else []
+        return sum(it.value for it in rows if it.name.endswith("_total") and it.labels == wanted)
+
+    before = counted()
+    for _ in range(20):
+        get(served, "/golfers")
+    assert counted() == before + 20
 
 
 def lesson_with_block(served: Served, planned: int = 200):

@@ -8,7 +8,7 @@ from typing import Any, Final
 from fastapi import APIRouter, Depends, FastAPI
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
-from sqlalchemy import Engine, text
+from sqlalchemy import Engine
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
@@ -52,6 +52,9 @@ from .set import bag, conditions, green, instruments, plans, saved, second_readi
 from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 from .teach import drawings as teaching
+from .watch import health
+from .watch.metrics import Metrics
+from .watch.observed import FRONT, Observed, RateLimit
 
 FRONT_END = Path(__file__).parents[3] / "ui" / "build"
 _REFUSALS = (400, 404, 408, 409, 413, 422, 503, 507)
@@ -109,6 +112,7 @@ ROUTERS = (
     live,
     sensor_link,
     standins,
+    health,
 )
 """What answers, in the order in which an address is looked for."""
 _LONGEST_PATH = 1024
@@ -122,7 +126,14 @@ class _Described(FastAPI):
         return self.openapi_schema or with_units(super().openapi())
 
 
-def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.Launcher | None = None) -> FastAPI:
+def create_app(
+    engine: Engine,
+    front_end: Path = FRONT_END,
+    launcher: standins.Launcher | None = None,
+    *,
+    kept_in: Path | None = None,
+    a_minute: int = 0,
+) -> FastAPI:
     """The application on a migrated database.
 
     Parameters
@@ -130,6 +141,8 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     engine : see `store.database.connect`
     front_end : folder of the built front end; without it only the API is served
     launcher : starts stand-ins for devices, in the demo
+    kept_in : the folder on whose disk everything is kept; None where the database is elsewhere
+    a_minute : so many requests are answered of one address; 0: as many as come
     """
     app = _Described(
         title="Libella",
@@ -143,37 +156,32 @@ def create_app(engine: Engine, front_end: Path = FRONT_END, launcher: standins.L
     app.state.desk = _Once(engine)
     app.state.live = live.Live(engine)
     app.state.launcher = launcher
+    app.state.kept_in = kept_in
+    app.state.metrics = Metrics()
     app.state.jobs = Jobs(engine, app.state.desk, TASKS)
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
+    app.add_middleware(problems.Faults)
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
     app.add_middleware(BodyLimit)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]"])
+    if a_minute:
+        app.add_middleware(RateLimit, a_minute=a_minute)
     app.add_middleware(SafeHeaders, page=front_end / "index.html")
+    app.add_middleware(Observed, metrics=app.state.metrics)
 
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
-    _serve_health(api, app)
     for module in ROUTERS:
-        # A socket tells that something changed, never what it means: it weighs nothing.
-        held = [] if module in (live, sensor_link) else [Depends(hold_opinions)]
+        # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
+        held = [] if module in (live, sensor_link, health) else [Depends(hold_opinions)]
         api.include_router(module.router, dependencies=held)
     app.include_router(api)
     _serve_pages(app, front_end)
     return app
 
 
-def _serve_health(api: APIRouter, app: FastAPI) -> None:
-    @api.get("/health", tags=["health"])
-    def health() -> dict[str, str]:
-        """Answers when something can be kept: the database is there, and has room to write."""
-        with app.state.desk().transaction() as session:
-            session.execute(text("create temporary table room (filler text) on commit drop"))
-            session.execute(text("insert into room values (repeat('libella ', 4096))"))
-        return {"status": "ready"}
-
-
 def _serve_pages(app: FastAPI, front_end: Path) -> None:
-    @app.get("/{path:path}", include_in_schema=False)
+    @app.get(FRONT, include_in_schema=False)
     def front(path: str) -> Response:
         """A file of the front end, or its page, which finds its own way."""
         if path.startswith("api/"):

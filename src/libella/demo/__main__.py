@@ -2,7 +2,6 @@
 
 import argparse
 import contextlib
-import logging
 import signal
 import socket
 import sys
@@ -13,6 +12,7 @@ from sqlalchemy import Engine
 from sqlalchemy.exc import OperationalError
 
 from ..api.base.settings import Settings
+from ..api.watch.log import set_up_log
 from ..lessons.desk.desk import open_desk
 from ..lessons.lesson.lessons import own_lessons
 from ..store.server.cluster import Cluster, ClusterError
@@ -40,7 +40,7 @@ def main() -> int:
             f"Port {settings.port} is taken. Stop what uses it, or choose another: "
             f"LIBELLA_PORT={settings.port + 1} ./demo"
         )
-    logging.basicConfig(level=logging.WARNING, format="%(message)s")
+    set_up_log(settings.log)
     try:
         with contextlib.ExitStack() as stack:
             url = settings.database_url

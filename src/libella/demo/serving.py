@@ -1,6 +1,7 @@
 """Serving: in this process, or in several that share the port, PostgreSQL and nothing else."""
 
 import os
+import shutil
 import socket
 import threading
 import time
@@ -15,8 +16,10 @@ from uvicorn.supervisors import Multiprocess
 
 from ..api.app import create_app
 from ..api.base.settings import Settings
+from ..api.watch.log import set_up_log
+from ..api.watch.metrics import SHARED, tell_metrics
 from ..store.server.database import connect
-from .folder import STANDINS
+from .folder import COUNTED, DATA, STANDINS
 from .launcher import ProgramLauncher
 
 _GRACE_S: Final = 3
@@ -26,11 +29,24 @@ _LOOKS_S: Final = 0.5
 def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLauncher) -> None:
     """Serve until told to stop; says when it listens."""
     threading.Thread(target=_announce, args=(settings.port,), daemon=True).start()
+    kept_in = settings.kept_in or (None if settings.database_url else DATA)
     if settings.workers == 1:
-        uvicorn.Server(_config(settings.port, create_app(engine, launcher=launcher))).run()
+        application = create_app(engine, launcher=launcher, kept_in=kept_in, a_minute=settings.requests_a_minute)
+        if settings.metrics_port:
+            tell_metrics(settings.metrics_port, engine, kept_in, application.state.metrics.registry)
+        uvicorn.Server(_config(settings.port, application)).run()
         return
+    if settings.metrics_port:
+        # What one that ended had counted stays counted; what was counted before this start does not.
+        counted = COUNTED / str(settings.port)
+        shutil.rmtree(counted, ignore_errors=True)
+        counted.mkdir(parents=True)
+        os.environ[SHARED] = str(counted)
+        tell_metrics(settings.metrics_port, engine, kept_in, None)
     # What a worker needs to know it reads from its environment, as it would on a machine of its own.
     os.environ["LIBELLA_DATABASE_URL"], os.environ["LIBELLA_PORT"] = url, str(settings.port)
+    if kept_in:
+        os.environ["LIBELLA_KEPT_IN"] = str(kept_in)
     config = _config(settings.port, "libella.demo.serving:worker", workers=settings.workers)
     listening = socket.socket()
     listening.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
@@ -42,7 +58,10 @@ def worker() -> FastAPI:
     """The application of one worker among several."""
     settings = Settings()
     threading.Thread(target=_end_with, args=(os.getppid(),), daemon=True).start()
-    return create_app(connect(settings.database_url), launcher=ProgramLauncher(settings.port, STANDINS))
+    set_up_log(settings.log)
+    launcher = ProgramLauncher(settings.port, STANDINS)
+    engine = connect(settings.database_url)
+    return create_app(engine, launcher=launcher, kept_in=settings.kept_in, a_minute=settings.requests_a_minute)
 
 
 def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvicorn.Config:
@@ -52,6 +71,8 @@ def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvico
         host="127.0.0.1",
         port=port,
         workers=workers,
+        # Ours is the only log: see `api.watch.log`.
+        log_config=None,
         log_level="warning",
         access_log=False,
         timeout_graceful_shutdown=_GRACE_S,

@@ -14,6 +14,7 @@ from pydantic import BaseModel, Field
 from sqlalchemy.exc import DBAPIError, InterfaceError, OperationalError
 from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
@@ -86,6 +87,12 @@ def too_slow(patience_s: float) -> JSONResponse:
     return problem(
         408, "too-slow", "It stopped arriving", said, remedy="Send it again.", headers={"Connection": "close"}
     )
+
+
+def too_often() -> JSONResponse:
+    """More in a minute than one address, or one studio, is answered."""
+    said = "More was asked in a minute than is answered here; what waits is sent again by itself."
+    return problem(429, "too-often", "Too much at once", said, headers={"Retry-After": "10"})
 
 
 def install(app: FastAPI) -> None:
@@ -176,13 +183,37 @@ def _install_faults(app: FastAPI) -> None:
         # A connection cut in mid-statement also arrives under other names.
         return _away(request, error) if error.connection_invalidated else _unexpected(request, error)
 
-    @app.exception_handler(Exception)
-    def _unexpected(request: Request, error: Exception) -> JSONResponse:
-        log_fault("unexpected", error)
-        said = _undone(request)
-        return problem(
-            500, "unexpected", "Something went wrong here", f"{said[0].upper()}{said[1:]}. The log says more."
-        )
+
+def _unexpected(request: Request, error: Exception) -> JSONResponse:
+    log_fault("unexpected", error)
+    said = _undone(request)
+    return problem(500, "unexpected", "Something went wrong here", f"{said[0].upper()}{said[1:]}. The log says more.")
+
+
+class Faults:
+    """Answers a fault of ours before whoever serves us hears of it: he would write its words into the log, and they may
+    hold what was entered; and his answer would not tell the browser what every other does."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self._app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http":
+            return await self._app(scope, receive, send)
+        begun = False
+
+        async def noticed(message: Message) -> None:
+            nonlocal begun
+            begun = begun or message["type"] == "http.response.start"
+            await send(message)
+
+        try:
+            await self._app(scope, receive, noticed)
+        except Exception as error:
+            if begun:
+                log_fault("an answer broke off", error)
+                raise ConnectionError("an answer broke off") from None
+            await _unexpected(Request(scope), error)(scope, receive, send)
 
 
 def log_fault(what: str, error: BaseException) -> None:

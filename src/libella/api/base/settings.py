@@ -1,14 +1,27 @@
 """What the environment says."""
 
+from pathlib import Path
+
 from pydantic import Field
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
+from ..watch.log import Form
+
 
 class Settings(BaseSettings):
-    """LIBELLA_DATABASE_URL, LIBELLA_PORT, LIBELLA_WORKERS."""
+    """Each by its name in capitals after LIBELLA_: LIBELLA_DATABASE_URL, LIBELLA_PORT, …"""
 
     model_config = SettingsConfigDict(env_prefix="LIBELLA_")
 
     database_url: str = Field(default="", description="A PostgreSQL server to use instead of the project's own.")
     port: int = Field(default=8090, ge=1024, le=65535, description="Port on loopback.")
     workers: int = Field(default=1, ge=1, le=16, description="Processes that serve it together.")
+    kept_in: Path | None = Field(
+        default=None,
+        description="The folder on whose disk it is kept, where the server is not the project's.",
+    )
+    metrics_port: int = Field(default=0, ge=0, le=65535, description="Port on loopback for metrics; 0: none.")
+    log: Form = Field(default="words", description="How the log is written.")
+    requests_a_minute: int = Field(
+        default=0, ge=0, le=100_000, description="From one address, and ten times as many in all; 0: as many as come."
+    )
