@@ -14,12 +14,14 @@ from .conftest import ROOT
 class Served:
     """Libella as a process of its own, as ./demo starts it."""
 
-    def __init__(self, url: str, workers: int = 1, *, metrics: bool = False) -> None:
-        self.port, self.metrics_port = _free_port(), _free_port() if metrics else 0
+    def __init__(self, url: str, workers: int = 1, *, metrics: bool = False, pool: str = "") -> None:
+        self.port, self.metrics_port = free_port(), free_port() if metrics else 0
+        self.asked = workers
         self._process: subprocess.Popen[bytes] | None = None
         self.address = f"http://127.0.0.1:{self.port}"
         self._environment = os.environ | {
             "LIBELLA_DATABASE_URL": url,
+            "LIBELLA_POOL_URL": pool,
             "LIBELLA_PORT": str(self.port),
             "LIBELLA_WORKERS": str(workers),
             "LIBELLA_METRICS_PORT": str(self.metrics_port),
@@ -58,7 +60,7 @@ class Served:
         return [int(it) for it in told.stdout.split() if b"spawn_main" in _words(int(it))]
 
 
-def _free_port() -> int:
+def free_port() -> int:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         return probe.getsockname()[1]

@@ -10,7 +10,11 @@ from libella.core.golfer.level import LEVELS
 from libella.lessons.desk.desk import Desk, open_desk, studio
 from libella.lessons.desk.problem import NotFound
 from libella.lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
+from libella.store.server.database import connect
 from libella.store.tables import GolferRow
+
+from ..conftest import new_database
+from ..pooled import pooled
 
 
 def entry(name: str) -> GolferEntry:
@@ -69,3 +73,37 @@ def test_done_together_a_row_is_fetched_once_and_what_is_written_afterwards_wait
         whole.afterwards(lambda _: written.append("not this"))
         raise ZeroDivisionError
     assert written == ["written"]
+
+
+def test_whose_rows_a_transaction_is_about_is_known_to_the_database_and_only_while_it_lasts(desk, engine):
+    """Behind a pool the same connection is lent to another studio's transaction next."""
+
+    def said(session) -> str:
+        return session.scalar(text("select current_setting('libella.studio', true)"))
+
+    other = Desk(engine, uuid6.uuid7())
+    for one in (desk, other, desk):
+        with one.transaction() as session:
+            assert said(session) == str(one.studio_id)
+        with one.together() as whole, whole.transaction() as session:
+            assert said(session) == str(one.studio_id)
+    written: list[str] = []
+    other.afterwards(lambda session: written.append(said(session)))
+    assert written == [str(other.studio_id)]
+    with engine.connect() as connection:
+        assert not connection.scalar(text("select current_setting('libella.studio', true)"))
+
+
+def test_behind_a_pool_what_a_session_would_hold_is_set_with_every_transaction(cluster):
+    url = new_database(cluster)
+    with pooled(url) as pool:
+        engine = connect(pool, pooled=True)
+        for _ in range(8):
+            # Nothing is prepared: the next transaction may be lent another connection, which knows of none.
+            with engine.begin() as connection:
+                told = connection.execute(
+                    text("select current_setting('timezone'), current_setting('statement_timeout')")
+                ).one()
+                assert tuple(told) == ("UTC", "15s")
+                assert connection.scalar(text("select count(*) from pg_prepared_statements")) == 0
+        engine.dispose()

@@ -9,7 +9,7 @@ import pytest
 import uuid6
 from alembic.autogenerate import compare_metadata
 from alembic.migration import MigrationContext
-from sqlalchemy import text
+from sqlalchemy import UniqueConstraint, text
 
 from libella.lessons.desk.desk import open_desk
 from libella.lessons.golfer.golfers import GolferEntry, keep_golfer
@@ -65,6 +65,13 @@ def test_every_row_leads_with_its_studio(engine):
         # An index of words finds words; whose they are is asked of the rows.
         for index in (it for it in table.indexes if not str(it.name).endswith("_words")):
             assert next(iter(index.columns)).name == "studio_id", index.name
+        for one in table.constraints:
+            if isinstance(one, UniqueConstraint):
+                assert next(iter(one.columns)).name == "studio_id", one.name
+        # A row refers to rows of its own studio: what it refers to is named with the studio, or is the studio.
+        for one in table.foreign_key_constraints:
+            assert one.columns.keys()[0] == "studio_id", one.name
+            assert one.referred_table.name == "studio" or len(one.columns) > 1, one.name
 
 
 def test_the_server_listens_on_loopback_only_and_not_as_root(cluster):

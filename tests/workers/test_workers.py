@@ -17,6 +17,7 @@ from prometheus_client.parser import text_string_to_metric_families
 from websockets.sync.client import connect as open_socket
 
 from ..conftest import demo_database
+from ..pooled import pooled
 from ..served import Served
 
 
@@ -27,14 +28,20 @@ def _wait_for(done: Callable[[], bool], patience_s: float = 30) -> None:
         time.sleep(0.02)
 
 
-@pytest.fixture(scope="module")
-def served(cluster):
-    served = Served(demo_database(cluster), workers=2, metrics=True)
-    served.start()
-    _wait_for(lambda: len(served.workers()) == 2)
-    assert len(served.workers()) == 2
-    yield served
-    served.kill()
+@pytest.fixture(scope="module", params=[2, 4], ids=["two", "four behind a pool"])
+def served(cluster, request):
+    url, workers = demo_database(cluster), request.param
+    with pooled(url) as pool:
+        served = Served(url, workers=workers, metrics=True, pool=pool if workers == 4 else "")
+        served.start()
+        all_up(served)
+        yield served
+        served.kill()
+
+
+def all_up(served: Served) -> None:
+    _wait_for(lambda: len(served.workers()) == served.asked)
+    assert len(served.workers()) == served.asked
 
 
 def now() -> str:
@@ -184,8 +191,7 @@ def test_a_process_that_is_killed_under_load_loses_nothing_acknowledged(served):
     kept = {it["id"] for it in get(served, f"/lessons/{lesson['id']}")["blocks"][0]["readings"]}
     assert len(acknowledged) > before + 3 and set(acknowledged) <= kept
     # The other process goes on, and a new one takes the place of the one that is gone.
-    _wait_for(lambda: len(served.workers()) == 2)
-    assert len(served.workers()) == 2
+    all_up(served)
     late = Screen(served, lesson["id"])
     put(served, f"/readings/{uuid6.uuid7()}", block_id=block["id"], raw={"offset_m": 0.0}, taken_at=now())
     _wait_for(lambda: late.putts() >= 1)

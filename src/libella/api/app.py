@@ -131,6 +131,7 @@ def create_app(
     front_end: Path = FRONT_END,
     launcher: standins.Launcher | None = None,
     *,
+    direct: Engine | None = None,
     kept_in: Path | None = None,
     a_minute: int = 0,
 ) -> FastAPI:
@@ -141,6 +142,7 @@ def create_app(
     engine : see `store.database.connect`
     front_end : folder of the built front end; without it only the API is served
     launcher : starts stand-ins for devices, in the demo
+    direct : the same database with no pool before it, for notices and long work; None: `engine` is that
     kept_in : the folder on whose disk everything is kept; None where the database is elsewhere
     a_minute : so many requests are answered of one address; 0: as many as come
     """
@@ -154,11 +156,11 @@ def create_app(
         lifespan=_at_work,
     )
     app.state.desk = _Once(engine)
-    app.state.live = live.Live(engine)
+    app.state.live = live.Live(direct or engine)
     app.state.launcher = launcher
     app.state.kept_in = kept_in
     app.state.metrics = Metrics()
-    app.state.jobs = Jobs(engine, app.state.desk, TASKS)
+    app.state.jobs = Jobs(direct or engine, app.state.desk, TASKS)
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     app.add_middleware(problems.Faults)

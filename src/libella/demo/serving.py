@@ -7,6 +7,7 @@ import threading
 import time
 import urllib.error
 import urllib.request
+from pathlib import Path
 from typing import Final
 
 import uvicorn
@@ -31,7 +32,7 @@ def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLaunche
     threading.Thread(target=_announce, args=(settings.port,), daemon=True).start()
     kept_in = settings.kept_in or (None if settings.database_url else DATA)
     if settings.workers == 1:
-        application = create_app(engine, launcher=launcher, kept_in=kept_in, a_minute=settings.requests_a_minute)
+        application = _application(engine, settings, launcher, kept_in)
         if settings.metrics_port:
             tell_metrics(settings.metrics_port, engine, kept_in, application.state.metrics.registry)
         uvicorn.Server(_config(settings.port, application)).run()
@@ -60,8 +61,12 @@ def worker() -> FastAPI:
     threading.Thread(target=_end_with, args=(os.getppid(),), daemon=True).start()
     set_up_log(settings.log)
     launcher = ProgramLauncher(settings.port, STANDINS)
-    engine = connect(settings.database_url)
-    return create_app(engine, launcher=launcher, kept_in=settings.kept_in, a_minute=settings.requests_a_minute)
+    return _application(connect(settings.database_url), settings, launcher, settings.kept_in)
+
+
+def _application(direct: Engine, settings: Settings, launcher: ProgramLauncher, kept_in: Path | None) -> FastAPI:
+    asked = connect(settings.pool_url, pooled=True) if settings.pool_url else direct
+    return create_app(asked, launcher=launcher, direct=direct, kept_in=kept_in, a_minute=settings.requests_a_minute)
 
 
 def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvicorn.Config:

@@ -14,6 +14,9 @@ class Settings(BaseSettings):
     model_config = SettingsConfigDict(env_prefix="LIBELLA_")
 
     database_url: str = Field(default="", description="A PostgreSQL server to use instead of the project's own.")
+    pool_url: str = Field(
+        default="", description="A pool before that server which lends a connection for one transaction."
+    )
     port: int = Field(default=8090, ge=1024, le=65535, description="Port on loopback.")
     workers: int = Field(default=1, ge=1, le=16, description="Processes that serve it together.")
     kept_in: Path | None = Field(

@@ -7,7 +7,7 @@ from typing import TypeVar
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import Engine, event, func, select
+from sqlalchemy import Connection, Engine, event, func, select, text
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
@@ -19,6 +19,7 @@ Row = TypeVar("Row", bound=Stored)
 KeptValue = TypeVar("KeptValue")
 _FIRST_STUDIO = 7_260_115
 _HELD = "held"
+_STUDIO = text("select set_config('libella.studio', :id, true)")
 
 
 class Desk:
@@ -30,6 +31,11 @@ class Desk:
         self._session: Session | None = None
         self._then: list[Callable[[Session], object]] = []
         event.listen(self._sessions, "loaded_as_persistent", _hold)
+        event.listen(self._sessions, "after_begin", self._say_studio)
+
+    def _say_studio(self, _: Session, __: object, connection: Connection) -> None:
+        """Whose rows a transaction is about, known to the database for as long as it lasts."""
+        connection.execute(_STUDIO, {"id": str(self.studio_id)})
 
     @contextmanager
     def together(self) -> Generator["Desk"]:

@@ -2,22 +2,29 @@
 
 from collections.abc import Mapping
 from pathlib import Path
-from typing import Literal
+from typing import Any, Literal
 
 from alembic import command
 from alembic.config import Config
 from alembic.migration import MigrationContext
 from alembic.script import ScriptDirectory
-from sqlalchemy import Connection, Engine, create_engine, text
+from sqlalchemy import Connection, Engine, create_engine, event, text
 
 _MIGRATIONS = Path(__file__).parents[1] / "migrations"
 _MIGRATION_LOCK = 7_260_114
+_DIRECT: Mapping[str, Any] = {"options": "-c timezone=utc -c statement_timeout=15000"}
+_POOLED: Mapping[str, Any] = {"prepare_threshold": None}
+_EACH_TIME = "select set_config('timezone', 'utc', true), set_config('statement_timeout', '15000', true)"
 
 
-def connect(url: str, *, pool_size: int = 10) -> Engine:
-    """An engine for a PostgreSQL URL (`postgresql://…`); a lost connection is replaced at the next use."""
+def connect(url: str, *, pool_size: int = 10, pooled: bool = False) -> Engine:
+    """An engine for a PostgreSQL URL (`postgresql://…`); a lost connection is replaced at the next use.
+
+    `pooled`: between us and the server is a pool that lends a connection for one transaction. Then nothing of a session
+    lasts: what one needs is set anew with every transaction, and no statement is prepared.
+    """
     url = url.replace("postgresql://", "postgresql+psycopg://", 1).replace("postgres://", "postgresql+psycopg://", 1)
-    return create_engine(
+    engine = create_engine(
         url,
         pool_size=pool_size,
         max_overflow=10,
@@ -25,8 +32,11 @@ def connect(url: str, *, pool_size: int = 10) -> Engine:
         pool_pre_ping=True,
         # What was entered has no place in a log.
         hide_parameters=True,
-        connect_args={"connect_timeout": 3, "options": "-c timezone=utc -c statement_timeout=15000"},
+        connect_args={"connect_timeout": 3, **(_POOLED if pooled else _DIRECT)},
     )
+    if pooled:
+        event.listen(engine, "begin", lambda connection: connection.exec_driver_sql(_EACH_TIME))
+    return engine
 
 
 def alembic_config() -> Config:
