@@ -127,9 +127,37 @@ def test_every_answer_tells_the_browser_to_load_nothing_of_others(client, tmp_pa
     assert "default-src 'self'" in head["content-security-policy"]
     assert "frame-ancestors 'none'" in head["content-security-policy"] and "unsafe-eval" not in str(head)
     assert head["x-content-type-options"] == "nosniff" and head["referrer-policy"] == "no-referrer"
+    assert head["cross-origin-resource-policy"] == head["cross-origin-opener-policy"] == "same-origin"
+    assert "camera=()" in head["permissions-policy"] and "geolocation=()" in head["permissions-policy"]
     (tmp_path / "index.html").write_text("<html><script>let a = 1</script><script src=x></script></html>")
     with TestClient(create_app(engine, tmp_path), base_url="http://127.0.0.1") as own:
         assert own.get("/").headers["content-security-policy"].count("sha256-") == 1
+
+
+@pytest.mark.parametrize(
+    ("told", "writes", "reads"),
+    [
+        ({}, True, True),
+        ({"sec-fetch-site": "same-origin", "origin": "http://127.0.0.1"}, True, True),
+        ({"sec-fetch-site": "none"}, True, True),
+        ({"origin": "http://127.0.0.1"}, True, True),
+        ({"origin": "https://elsewhere.example"}, False, True),
+        ({"origin": "null"}, False, True),
+        ({"sec-fetch-site": "cross-site", "sec-fetch-mode": "cors"}, False, False),
+        ({"sec-fetch-site": "same-site", "sec-fetch-mode": "no-cors"}, False, False),
+        # A link to a page of ours may be followed from anywhere; a form that is sent from there may not.
+        ({"sec-fetch-site": "cross-site", "sec-fetch-mode": "navigate"}, False, True),
+    ],
+)
+def test_no_page_of_another_site_keeps_or_shows_anything(client, told, writes, reads):
+    golfer = f"/api/golfers/{uuid6.uuid7()}"
+    kept = client.put(golfer, json={"name": "Sent", "hand": "right", "level": "club"}, headers=told)
+    assert kept.status_code == (200 if writes else 403), kept.text
+    assert client.get(golfer).status_code == (200 if writes else 404)
+    shown = client.get("/api/golfers", headers=told)
+    assert shown.status_code == (200 if reads else 403) and ("items" in shown.text) == reads
+    if not writes:
+        assert kept.json()["title"] == "Not from there" and kept.headers["x-content-type-options"] == "nosniff"
 
 
 def test_only_hosts_that_are_ours_are_answered(client):

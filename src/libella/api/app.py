@@ -18,7 +18,7 @@ from ..exchange.file_work import check_file, take_file
 from ..lessons.desk.desk import Desk, open_desk
 from .aim import aims
 from .base import live, problems
-from .base.guard import BodyLimit, SafeHeaders
+from .base.guard import BodyLimit, OwnPagesOnly, SafeHeaders
 from .base.jobs import Jobs, Task
 from .base.opinions import hold_opinions
 from .base.units import with_units
@@ -166,6 +166,7 @@ def create_app(
     app.add_middleware(problems.Faults)
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
     app.add_middleware(BodyLimit)
+    app.add_middleware(OwnPagesOnly)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]"])
     if a_minute:
         app.add_middleware(RateLimit, a_minute=a_minute)

@@ -4,14 +4,17 @@ import asyncio
 import base64
 import hashlib
 import re
+from collections.abc import Mapping
 from pathlib import Path
+from typing import Final
+from urllib.parse import urlsplit
 
-from starlette.datastructures import MutableHeaders
+from starlette.datastructures import Headers, MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ...exchange.sheet import LARGEST_FILE
 from ...lessons.keep.archive_work import LARGEST_PART
-from .problems import too_large, too_slow
+from .problems import not_from_there, too_large, too_slow
 
 LARGEST_BODY = 64 * 1024
 LARGEST_BY_PATH = {"/api/imports/": LARGEST_FILE, "/api/archives/": LARGEST_PART, "/api/sensor-link/": 512 * 1024}
@@ -58,6 +61,42 @@ class BodyLimit:
         return await self._app(scope, replay, send)
 
 
+_TOLD: Final[Mapping[str, str]] = {
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "no-referrer",
+    "Cross-Origin-Opener-Policy": "same-origin",
+    "Cross-Origin-Resource-Policy": "same-origin",
+    "Permissions-Policy": "camera=(), microphone=(), geolocation=(), payment=(), usb=()",
+}
+"""With every answer, beside the policy of what is loaded: photographs come as files, nothing of a device is asked."""
+
+
+class OwnPagesOnly:
+    """Refuses what a page of another site has a browser ask of us: to keep anything, or to show what is kept inside it.
+
+    Whoever opens Libella while another page is open in the same browser lends that page his way in. Browsers tell where
+    a request comes from (Fetch Metadata, else Origin); what is no browser tells neither, and is asked for its own key.
+    Following a link to a page of ours stays allowed.
+    """
+
+    def __init__(self, app: ASGIApp) -> None:
+        self._app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] == "http" and _of_another_site(scope["method"], Headers(scope=scope)):
+            return await not_from_there()(scope, receive, send)
+        return await self._app(scope, receive, send)
+
+
+def _of_another_site(method: str, told: Headers) -> bool:
+    site, origin = told.get("sec-fetch-site"), told.get("origin")
+    reads = method in ("GET", "HEAD", "OPTIONS")
+    if site is not None:
+        # Another port of this machine is “same-site”, and no page of ours.
+        return site not in ("same-origin", "none") and not (reads and told.get("sec-fetch-mode") == "navigate")
+    return not reads and origin is not None and urlsplit(origin).netloc != told.get("host")
+
+
 class SafeHeaders:
     """Tells the browser with every answer: nothing but our own is loaded, nobody frames us, no address is passed on."""
 
@@ -74,8 +113,7 @@ class SafeHeaders:
             if message["type"] == "http.response.start":
                 headers = MutableHeaders(scope=message)
                 headers["Content-Security-Policy"] = self._content_policy()
-                headers["X-Content-Type-Options"] = "nosniff"
-                headers["Referrer-Policy"] = "no-referrer"
+                headers.update(_TOLD)
             await send(message)
 
         return await self._app(scope, receive, with_headers)

@@ -89,6 +89,12 @@ def too_slow(patience_s: float) -> JSONResponse:
     )
 
 
+def not_from_there() -> JSONResponse:
+    """A page of another site had the browser ask."""
+    said = "This came from a page that is not Libella’s; nothing was kept or shown."
+    return problem(403, "not-from-there", "Not from there", said, remedy="Open Libella itself, and do it there.")
+
+
 def too_often() -> JSONResponse:
     """More in a minute than one address, or one studio, is answered."""
     said = "More was asked in a minute than is answered here; what waits is sent again by itself."
