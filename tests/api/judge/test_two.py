@@ -63,3 +63,24 @@ def test_lessons_of_two_golfers_and_one_side_twice_are_refused(coach):
     assert "two golfers" in sides(coach, lesson, other, 409)["detail"]
     assert "same on both sides" in sides(coach, lesson, lesson, 409)["detail"]
     sides(coach, lesson, {"id": str(uuid6.uuid7())}, 404)
+
+
+def test_what_differs_on_both_sides_opens_with_the_readings_of_both_each_in_its_lesson(coach):
+    golfer = coach.golfer(level="club")["id"]
+    lessons = [coach.lesson(golfer) for _ in range(2)]
+    for lesson, at in zip(lessons, (-0.03, 0.03), strict=True):
+        putted(coach, lesson, [at + 0.005 * (n % 3 - 1) for n in range(12)])
+    sides = {"first": lessons[0]["id"], "second": lessons[1]["id"]}
+    [row] = coach.get("/compare-sides", **sides)["links"]
+    why = coach.get("/compare-sides/explained", **sides, claim=row["quantity"])
+    assert why["says"].casefold().endswith(row["words"].casefold())
+    assert [it["lesson"] for it in why["readings"]] == [lessons[0]["id"]] * 12 + [lessons[1]["id"]] * 12
+    assert why["rests"] == "It rests on 12 readings before, 12 readings after."
+    assert why["sums"][0].startswith("The readings’ middles:") and why["sums"]
+    coach.get("/compare-sides/explained", 404, **sides, claim="strike")
+    # Two blocks of one lesson are of the lesson that is open.
+    other = putted(coach, lessons[1], [-0.03 + 0.005 * (n % 3 - 1) for n in range(12)])
+    first = coach.get(f"/lessons/{lessons[1]['id']}")["blocks"][0]["id"]
+    blocks = {"first": sides["second"], "second": sides["second"], "first_block": first, "second_block": other["id"]}
+    why = coach.get("/compare-sides/explained", **blocks, claim="start")
+    assert {(it["lesson"], it["at"]) for it in why["readings"]} == {("", first), ("", other["id"])}

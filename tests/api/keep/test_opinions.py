@@ -153,6 +153,27 @@ def test_wherever_it_is_held_every_page_tells_the_same(coach, lesson, told):
     assert of_all != as_it_stands
 
 
+def test_before_and_after_is_told_by_what_is_held_of_its_golfer(coach, lesson):
+    """It is asked by two lessons: neither is an address, and each has the golfer behind it."""
+    sides = {"first": lesson["id"], "first_block": coach.get(f"/lessons/{lesson['id']}")["blocks"][0]["id"]}
+    other = putted(coach, lesson, [-0.03 + 0.03 * (n % 5 - 2) for n in range(14)])
+    sides |= {"second": lesson["id"], "second_block": other["id"]}
+
+    def told():
+        return coach.get("/compare-sides", **sides)
+
+    stands, prior = told(), {"opinion": "start_prior", "numbers": {"bias_sd": 0.3, "spread_median": 3.0}}
+    hold(coach, **prior)
+    of_all = told()
+    assert of_all != stands
+    hold(coach, opinion="start_prior", numbers={})
+    for of in ({"level": "club"}, {"golfer_id": lesson["golfer_id"]}):
+        hold(coach, **prior, **of)
+        assert told() == of_all, of
+        hold(coach, opinion="start_prior", numbers={}, **of)
+    assert told() == stands
+
+
 def test_a_claim_that_is_opened_says_what_was_held(coach, lesson):
     hold(coach, **LIKELY, golfer_id=lesson["golfer_id"])
     [row] = [it for it in found(coach, lesson)["read"] if it["quantity"] == "start"]

@@ -18,6 +18,10 @@ _TABLES: Final[Mapping[str, str]] = {
     "imports": "file_import", "finding-answers": "finding_answer",
 }  # fmt: skip
 """What stands at an address of another name than its table."""
+_SIDES: Final[Mapping[str, str]] = {
+    "first": "lesson", "second": "lesson", "first_block": "block", "second_block": "block",
+}  # fmt: skip
+"""What two sides are asked by."""
 _LARGEST: Final = 100_000
 
 
@@ -55,4 +59,4 @@ def _named(request: Request, told: Mapping[str, Any]) -> Iterator[tuple[str, UUI
             id = UUID(str(it))
         except ValueError:
             continue
-        yield (table if name == "id" else name.removesuffix("_id")), id
+        yield (table if name == "id" else _SIDES.get(name, name.removesuffix("_id"))), id

@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
 from ...core.certainty.verdict import Word
@@ -10,10 +10,12 @@ from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.judge.findings.chain_picture import fan
 from ...core.measure.side import Side as SideWord
-from ...lessons.judge.two import Side, SideRead, compare_sides
+from ...lessons.judge.two import Side, SideRead, compare_sides, explain_sides
 from ...words.judge import lesson as lesson_words
 from ...words.judge import two as words
-from ..base.shapes import UUID, AtDesk, InUnits
+from ...words.judge.explained.opened import opened_said
+from ..base.shapes import UUID, AtDesk, InUnits, Words200
+from .explained import ExplainedOut, opened_out
 
 router = APIRouter(tags=["two sides"])
 
@@ -40,6 +42,22 @@ class TwoSidesOut(BaseModel):
     fan_words: str
     links: list[BesideOut]
     changed: str
+
+
+@router.get("/compare-sides/explained")
+def explained(
+    desk: AtDesk,
+    first: UUID,
+    second: UUID,
+    claim: Words200 = Query(description="the quantity"),
+    first_block: UUID | None = None,
+    second_block: UUID | None = None,
+    units: InUnits = "metric",
+) -> ExplainedOut:
+    """Open what is said of a quantity on both sides."""
+    with desk.together() as whole:
+        it, hand = explain_sides(whole, Side(first, first_block), Side(second, second_block), claim)
+    return opened_out(opened_said(it, hand, units), units)
 
 
 @router.get("/compare-sides")

@@ -9,13 +9,14 @@ from uuid import UUID
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
 from ...core.judge.claims.difference import Difference, Group, difference
+from ...core.judge.explained.pair import PairExplained, pair_explained
 from ...core.judge.findings.case import Case, levels_in
 from ...core.judge.findings.chain_picture import Chain, chain_of
 from ...core.judge.ledger.entry import Batch, Ledger
 from ...core.judge.ledger.factors import Levels, is_guided
 from ...core.stand.set_up import Noted, beside
 from ..desk.desk import Desk
-from ..desk.problem import Conflict
+from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..lesson.lessons import LessonSheet, lesson_sheet
 from ..stand.set_ups import newest_values
@@ -65,6 +66,47 @@ def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
     Conflict
         where they are not one golfer's, or are the same.
     """
+    read = _read(desk, first, second)
+    sheets, (one, other), cases = read.sheets, read.ledgers, read.cases
+    sides = _side(sheets[0], first, one), _side(sheets[1], second, other)
+    between = sorted(it.at for it in sides)
+    noted = tuple(it.words for it in changes_of(desk, sheets[0].golfer.id) if between[0] < it.made_at <= between[1])
+    stood = _stood(desk, sheets) if first.block_id is None and second.block_id is None else ()
+    differences = tuple(found for found, _ in _differences(cases))
+    return ComparedSides(
+        differences=differences,
+        chains=(chain_of(cases[0]), chain_of(cases[1])),
+        sides=sides,
+        changed=_changed(one, other, sheets, stood, differences),
+        noted=noted,
+        stood=stood,
+        putt=read.putt,
+        hand=one.hand,
+    )
+
+
+def explain_sides(desk: Desk, first: Side, second: Side, quantity: str) -> tuple[PairExplained, Hand]:
+    """Open what both sides differ in, by its quantity; raises as `compare_sides` does, and `NotFound` where that was
+    not read on both."""
+    read = _read(desk, first, second)
+    for found, (before, after) in _differences(read.cases):
+        if found.quantity.name == quantity:
+            named = replace(before, name="before"), replace(after, name="after")
+            return pair_explained(*named, found, read.cases[1].weighing), read.ledgers[0].hand
+    raise NotFound("claim")
+
+
+@dataclass(frozen=True, slots=True)
+class _Read:
+    """Both sides as they are judged; the putt of the second."""
+
+    sheets: tuple[LessonSheet, LessonSheet]
+    ledgers: tuple[Ledger, Ledger]
+    cases: tuple[Case, Case]
+    putt: Putt
+
+
+def _read(desk: Desk, first: Side, second: Side) -> _Read:
     sheets = lesson_sheet(desk, first.lesson_id), lesson_sheet(desk, second.lesson_id)
     if sheets[0].golfer.id != sheets[1].golfer.id:
         raise Conflict("sides_of_others")
@@ -75,22 +117,7 @@ def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
         it.lesson.id: ledger_of(desk, it, earlier=False) for it in {it.lesson.id: it for it in sheets}.values()
     }
     one, other = (_of(told[it.lesson_id].ledger, it) for it in (first, second))
-    cases = Case(one), Case(other)
-    sides = _side(sheets[0], first, one), _side(sheets[1], second, other)
-    between = sorted(it.at for it in sides)
-    noted = tuple(it.words for it in changes_of(desk, sheets[0].golfer.id) if between[0] < it.made_at <= between[1])
-    stood = _stood(desk, sheets) if first.block_id is None and second.block_id is None else ()
-    differences = tuple(_differences(cases))
-    return ComparedSides(
-        differences=differences,
-        chains=(chain_of(cases[0]), chain_of(cases[1])),
-        sides=sides,
-        changed=_changed(one, other, sheets, stood, differences),
-        noted=noted,
-        stood=stood,
-        putt=told[second.lesson_id].putt,
-        hand=one.hand,
-    )
+    return _Read(sheets, (one, other), (Case(one), Case(other)), told[second.lesson_id].putt)
 
 
 def _of(it: Ledger, side: Side) -> Ledger:
@@ -100,18 +127,18 @@ def _of(it: Ledger, side: Side) -> Ledger:
     return replace(it, batches=tuple(one for one in it.batches if one.id == str(side.block_id)))
 
 
-def _differences(cases: tuple[Case, Case]) -> Iterable[Difference]:
-    """Every quantity read on both sides, each in a pair that is alike but for what is asked: as usual on both where it
-    was read so, else read the same way on both, else as each side tells the golfer."""
+def _differences(cases: tuple[Case, Case]) -> Iterable[tuple[Difference, tuple[Group, Group]]]:
+    """Every quantity read on both sides and what it was read in, each in a pair that is alike but for what is asked: as
+    usual on both where it was read so, else read the same way on both, else as each side tells the golfer."""
     ledgers = cases[0].ledger, cases[1].ledger
     both = [it for it in ledgers[0].quantities if it in ledgers[1].quantities]
     for name in both:
-        groups = [_group(name, pair, ledgers) for pair in (0, 1)]
+        groups = _group(name, 0, ledgers), _group(name, 1, ledgers)
         if not all(it.batches for it in groups):
             continue
-        found = difference(groups[0], groups[1], name, cases[1].weighing)
+        found = difference(*groups, name, cases[1].weighing)
         if found is not None:
-            yield found
+            yield found, groups
 
 
 def _group(name: str, side: int, ledgers: tuple[Ledger, Ledger]) -> Group:

@@ -75,6 +75,9 @@
   {#if lessons.data && !other}
     <p class="mt-4 text-lg">Nothing to compare with yet: it takes another lesson of this golfer, or a second block.</p>
   {:else if it}
-    <SidesBeside {it} />
+    <SidesBeside
+      {it}
+      sides={{ first: other ?? id, second: id, first_block: blocks.first, second_block: blocks.second }}
+    />
   {/if}
 </div>

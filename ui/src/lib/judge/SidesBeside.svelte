@@ -4,8 +4,10 @@
   import Said from '$lib/base/Said.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
+  import type { Sides } from './queries.svelte'
+  import Why from './Why.svelte'
 
-  let { it }: { it: Shapes['TwoSidesOut'] } = $props()
+  let { it, sides }: { it: Shapes['TwoSidesOut']; sides: Sides } = $props()
 </script>
 
 {#if it.changed}<p class="mt-4 border-l-4 border-engraved pl-3 font-semibold" data-changed>{it.changed}</p>{/if}
@@ -26,6 +28,7 @@
       {/if}
       <p class="leading-snug {one.first ? '' : 'md:col-span-3'}">
         <span class="font-semibold">{one.label}</span>: {one.words}
+        <Why of={{ sides }} key={one.quantity} name={one.label} />
       </p>
     </li>
   {/each}

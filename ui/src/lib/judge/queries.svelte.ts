@@ -137,16 +137,25 @@ export function comparedQuery(
 }
 
 /** Something a lesson, or a block alone, says: opened; asked again with the lesson. */
-/** Whose claim is opened: a golfer’s over the lessons, a lesson’s, or a block’s alone. */
-export type Opened = { golfer: string } | { lesson: string; block?: string | undefined }
+/** Whose claim is opened: a golfer’s over the lessons, a lesson’s, a block’s alone, or that of two sides. */
+export type Opened = { golfer: string } | { lesson: string; block?: string | undefined } | { sides: Sides }
+/** Two sides set beside each other: lessons, or blocks of them. */
+export type Sides = {
+  first: string
+  second: string
+  first_block?: string | undefined
+  second_block?: string | undefined
+}
 
 export function explainedQuery(of: () => Opened, what: () => string, wanted: () => boolean) {
   const opened = (it: ReturnType<typeof of>, query: { claim: string } & ReturnType<typeof units>) =>
     'golfer' in it
       ? api.GET('/api/golfers/{id}/explained', { params: { path: { id: it.golfer }, query } })
-      : it.block
-        ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
-        : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
+      : 'sides' in it
+        ? api.GET('/api/compare-sides/explained', { params: { query: { ...it.sides, ...query } } })
+        : it.block
+          ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
+          : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
   return createQuery(() => ({
     queryKey: inUnits([...key.explained(JSON.stringify(of()), what())]),
     queryFn: () => ask(opened(of(), { claim: what(), ...units() })),

@@ -94,7 +94,10 @@
         <button class="button" onclick={() => (chosen = [])}>Put them back</button>
       </div>
       {#if sides.error}<Trouble error={sides.error} again={() => sides.refetch()} />
-      {:else if sides.data}<SidesBeside it={sides.data} />{:else}<p class="text-faded">Both lessons are read…</p>{/if}
+      {:else if sides.data}<SidesBeside
+          it={sides.data}
+          sides={{ first: pair[0]?.id ?? '', second: pair[1]?.id ?? '' }}
+        />{:else}<p class="text-faded">Both lessons are read…</p>{/if}
     </section>
   {/if}
   {#if nothing}<p class="mt-5 text-lg" data-nothing>{nothing}</p>{/if}

@@ -17,6 +17,8 @@ class Rests:
     id: str
     value: Value
     weight: float
+    lesson: str = ""
+    """In which lesson."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,7 +33,7 @@ class LeftOut:
 def rests_on(batches: Sequence[Batch], name: str) -> tuple[Rests, ...]:
     """Every reading of a quantity in some batches."""
     return tuple(
-        Rests(it.place, event.id, event.values[name], event.weight)
+        Rests(it.place, event.id, event.values[name], event.weight, it.lesson)
         for it in batches
         for event in it.events
         if name in event.values

@@ -1,6 +1,7 @@
 """Whatever a lesson says, opened, in words: one function for every kind."""
 
 import re
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Final
 
@@ -110,6 +111,13 @@ def _readings(
     return tuple(ReadingWords(to + reading_said(one, about, hand, units), one.weight, one.at, one.id) for one in rests)
 
 
+def _each_in_its_lesson(rests: Sequence[Rests], told: Sequence[ReadingWords]) -> tuple[ReadingWords, ...]:
+    """The same, each saying in which lesson it was read where they are of several."""
+    if len({one.lesson for one in rests}) < 2:
+        return tuple(told)
+    return tuple(replace(said, lesson=one.lesson) for one, said in zip(rests, told, strict=True))
+
+
 def _finding(it: FindingExplained, hand: Hand, units: Units) -> OpenedWords:
     one = it.finding
     facts = tuple(
@@ -141,7 +149,7 @@ def _pair(it: PairExplained, hand: Hand, units: Units) -> OpenedWords:
         name=f"{quantity_name(about.name)}: {names[1]} against {names[0]}",
         says=_sentence(difference_said(it.difference, hand, units)),
         rests=f"It rests on {counted(len(first), 'reading')} {names[0]}, {counted(len(second), 'reading')} {names[1]}.",
-        readings=(*first, *second),
+        readings=_each_in_its_lesson((*it.rests[0], *it.rests[1]), (*first, *second)),
         left_out=(),
         sums=tuple(pair_sums_said(it, hand, units)),
         moves=(more,),
