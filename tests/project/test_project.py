@@ -101,6 +101,7 @@ MANY_PARAMETERS = {
     "print_card": "each is a part of the address",
     "on_paper": "each is a part of the address",
     "look_up": "each is a part of the address",
+    "explained": "each is a part of the address",
     "one": "each is a part of a print's address, or who asks",
     "line": "two points and how they are drawn",
     "reader_station": "the sizes of a putt and its reader, told apart by name in a file",
