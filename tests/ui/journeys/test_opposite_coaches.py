@@ -46,15 +46,6 @@ def offered(page: Page) -> list[str]:
     return [it.get_attribute("data-proposal") or "" for it in page.locator("[data-offer] [data-proposal]").all()]
 
 
-def marked(page: Page, at: str, disagreement: str, school: str, rival: str) -> None:
-    """What decided stands where it decided, by its mark, and one tap shows its rival."""
-    page.locator(f"[data-schools={at}] [data-school-mark={disagreement}]").first.tap()
-    sheet = page.get_by_role("dialog")
-    expect(sheet.locator("[data-held]")).to_contain_text(school)
-    expect(sheet).to_contain_text(rival)
-    sheet.get_by_role("button", name="Close").tap()
-
-
 def test_eyes_a_little_inside_are_fine_for_one_coach_and_not_for_the_other(page: Page):
     begin(page, "Eyed Golfer", rig="Ruler board")
     step(page, "See")
@@ -65,17 +56,21 @@ def test_eyes_a_little_inside_are_fine_for_one_coach_and_not_for_the_other(page:
             fill(page, f"{what} behind", behind)
         page.get_by_role("button", name="Keep this look").tap()
         expect(page.get_by_role("list", name="Looks, newest first").get_by_role("listitem")).to_have_count(n)
-    said, read = {}, {}
-    for school in ("Over the line", "A little inside"):
-        hold(page, "eyes", school)
-        read[school] = measured(page)
+
+    def seen(page: Page) -> list[str]:
         step(page, "See")
         page.get_by_role("radio", name="Where the eyes are").tap()
-        said[school] = page.locator("[data-eye-words]").inner_text()
-        marked(page, "see", "eyes", school, "Wherever straight looks straight")
-    assert read["Over the line"] == read["A little inside"]
-    assert all("28 mm inside" in it for it in said.values()), said
-    assert said["Over the line"] != said["A little inside"]
+        said = page.locator("[data-eye-words]").inner_text()
+        assert "28 mm inside" in said
+        page.locator("[data-schools=see] [data-school-mark=eyes]").first.tap()
+        sheet = page.get_by_role("dialog")
+        expect(sheet).to_contain_text("Wherever straight looks straight")
+        school = sheet.locator("[data-held]").inner_text()
+        sheet.get_by_role("button", name="Close").tap()
+        return [said, school]
+
+    (over, by_over), (inside, by_inside) = advised(page, "eyes", ("Over the line", "A little inside"), seen)
+    assert over != inside and "Over the line" in by_over and "A little inside" in by_inside
 
 
 def test_a_face_that_stands_open_is_squared_by_one_coach_and_left_by_the_other(page: Page):
