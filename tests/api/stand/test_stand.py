@@ -4,6 +4,7 @@ import numpy as np
 import pytest
 import uuid6
 
+from libella.core.measure.units import percent
 from libella.core.simulated.golfer import SimulatedEyes
 
 from ...conftest import now
@@ -103,7 +104,15 @@ def test_the_map_proposes_what_to_ask_and_the_smallest_change(coach):
     change = found["change"]
     truth = EYES.at(change["position"]).straight_deg
     assert change["after"]["low"] <= truth <= change["after"]["high"] and change["stands"]
-    assert "further in" in found["words"]["headline"] and "seems to swing" in found["words"]["effects"][0]["measured"]
+    effect = found["words"]["effects"][0]
+    assert "further in" in found["words"]["headline"] and "seems to swing" in effect["measured"]
+    why = coach.get(f"/lessons/{lesson['id']}/map/explained", claim="map")
+    assert why["says"] == f"{found['words']['headline']} {found['words']['sure']}"
+    assert [it["id"] for it in why["readings"]] == [it["id"] for it in reversed(found["places"])]
+    assert f"notice: {percent(change['truer'])}" in " ".join(why["sums"])
+    lever = coach.get(f"/lessons/{lesson['id']}/map/explained", claim=effect["lever"])
+    assert lever["says"] == effect["measured"] and lever["sums"] and "in place of" in lever["moves"][0]
+    coach.get(f"/lessons/{lesson['id']}/map/explained", 404, claim="clouds")
 
 
 def test_a_place_that_can_not_be_played_from_bounds_the_change(coach):

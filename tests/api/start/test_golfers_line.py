@@ -1,7 +1,9 @@
 """The golfer's line: blocks of several lessons pooled by link and condition, and what a noted change came to."""
 
+import re
 from datetime import UTC, datetime, timedelta
 
+import pytest
 import uuid6
 
 
@@ -73,8 +75,15 @@ def test_two_lines_are_set_beside_each_other_and_pooled_where_the_coach_says_so(
     assert said["more"] == ""
     assert [name.split(", ")[1] for name in said["names"]] == ["as usual", "wide base"]
     assert coach.get(f"{address}/lines-beside", first=wide, second=usual)["words"].count("further right, clear") == 1
+    why = coach.get(f"{address}/lines-beside/explained", first=usual, second=wide)
+    assert why["says"] == said["words"] and len(why["readings"]) == 6 and len(why["sums"]) >= 4
+    assert len({it["lesson"] for it in why["readings"]}) == 6 and all(it["step"] == "start" for it in why["readings"])
+    # Its numbers give the difference: what lies between both lines is what is said to.
+    ends = [float(re.search(r": (\d\.\d+)° (left|right),", it)[1]) for it in why["sums"][:2]]
+    assert float(re.search(r"(\d\.\d+)°", why["sums"][2])[1]) == pytest.approx(sum(ends), abs=0.06)
     for first, second, status in ((usual, usual, 409), (usual, "face|", 404), (usual, "nothing", 404)):
         coach.get(f"{address}/lines-beside", status, first=first, second=second)
+        coach.get(f"{address}/lines-beside/explained", status, first=first, second=second)
 
     id = str(uuid6.uuid7())
     body = {"golfer_id": golfer["id"], "first": usual, "second": wide, "made_at": when(1)}

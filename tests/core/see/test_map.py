@@ -9,6 +9,7 @@ from libella.core.certainty.estimate import Estimate
 from libella.core.measure.limits import OutOfLimits
 from libella.core.see.map import Tried, perception_map, rows_at
 from libella.core.see.map_drawn import map_scene
+from libella.core.see.map_explained import map_explained
 from libella.core.see.method import LooksStraight, by_directions
 from libella.core.see.position import LEVERS, position_of, same_place
 from libella.core.see.trial import Trial
@@ -192,3 +193,23 @@ def test_it_stays_a_question_until_the_data_answer_it():
     assert aim_question(sight, None, LIMIT).headline.endswith("?")
     assert aim_question(None, None, LIMIT).does == "open"
     assert aim_question(sight, Estimate(0.4, -1.0, 1.8), LIMIT).does == "open"
+
+
+def test_opened_it_tells_what_each_test_is_worth():
+    places = [tried(1.2, 0.2), tried(0.0, 0.2, inside=25.0), tried(0.1, 0.2, inside=25.0), tried(1.2, 0.2, chin=5.0)]
+    whole, over_all = mapped(*places), map_explained(places, LIMIT, None)
+    assert whole.change is not None and over_all.place == whole.change.position
+    assert over_all.chance == pytest.approx(whole.change.truer)
+    for one in over_all.without:
+        rest = mapped(*places[: one.test], *places[one.test + 1 :])
+        # Without the test as usual nothing can be called truer than now.
+        assert (one.chance is None) == (one.test == 0)
+        assert one.chance is None or one.chance == pytest.approx(rest.truer(over_all.place))
+    assert over_all.without[0].test == 0
+    eyes = map_explained(places, LIMIT, "inside")
+    told = next(it for it in whole.effects if it.lever == "inside")
+    assert eyes.chance == pytest.approx(max(told.right, told.left)) and eyes.slope_sd == LEVERS["inside"].slope_sd
+    # A lever that was not moved is weighed by nothing, and no test moves what is not said.
+    assert map_explained(places, LIMIT, "tilt").chance is None and map_explained(places, LIMIT, "tilt").without == ()
+    true_already = map_explained([tried(0.0, 0.1)] * 2, LIMIT, None)
+    assert true_already.place == {} and true_already.chance == pytest.approx(true_already.map.enough({}))

@@ -12,7 +12,9 @@ from ...core.opinions.held import held_now
 from ...lessons.desk.problem import NotFound
 from ...lessons.judge import blocks
 from ...lessons.judge.findings import judge_whole
+from ...lessons.see import maps
 from ...words.judge.explained.opened import OpenedWords, ReadingWords, opened_said
+from ...words.judge.explained.perception import map_opened
 from ...words.opinions.held import held_said
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 
@@ -49,6 +51,18 @@ def of_a_lesson(
     with desk.together() as whole:
         it = judge_whole(whole, id)
     return _opened(of_lesson(it.ledger, it.judged), claim, it.ledger.hand, units)
+
+
+@router.get("/lessons/{id}/map/explained")
+def of_a_map(
+    desk: AtDesk,
+    id: UUID,
+    claim: Words200 = Query(description="map for what it says, or a lever's code"),
+    units: InUnits = "metric",
+) -> ExplainedOut:
+    """Open what a lesson's perception map says."""
+    it = maps.open_map(desk, id, claim)
+    return opened_out(map_opened(it.it, [str(one) for one in it.tests], it.left_out, units), units)
 
 
 @router.get("/blocks/{id}/explained")

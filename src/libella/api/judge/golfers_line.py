@@ -17,10 +17,11 @@ from ...core.measure.units import Units
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.desk.problem import NotFound
-from ...lessons.golfer import changes
+from ...lessons.golfer import changes, golfers
 from ...lessons.judge import line_joins
-from ...lessons.judge.golfers_line import compare_lines, golfers_lines
+from ...lessons.judge.golfers_line import compare_lines, explain_beside, golfers_lines
 from ...lessons.values import KeptLineJoin
+from ...words.judge.explained.beside import beside_opened
 from ...words.judge.golfers_line import (
     key_name,
     line_name,
@@ -36,6 +37,7 @@ from ...words.judge.golfers_line import (
 )
 from ...words.shared.counts import listed
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, VoidIn, as_kept
+from .explained import ExplainedOut, opened_out
 
 router = APIRouter(tags=["golfer's line"])
 _PATH_FROM = 2
@@ -179,6 +181,15 @@ def beside(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "
         names=(line_name(found.first, units), line_name(found.second, units)),
         vials=(found.first.vial, found.second.vial),
     )
+
+
+@router.get("/golfers/{id}/lines-beside/explained")
+def beside_explained(desk: AtDesk, id: UUID, first: _Key, second: _Key, units: InUnits = "metric") -> ExplainedOut:
+    """Open what is said of two lines beside each other."""
+    with desk.together() as whole:
+        hand = golfers.golfer(whole, id).hand
+        it, since = explain_beside(whole, id, _read(first), _read(second))
+    return opened_out(beside_opened(it, since, hand, units), units)
 
 
 def _read(key: str) -> LineKey:

@@ -248,7 +248,7 @@ class PerceptionMap:
         return self._smallest(known) if known else {}
 
     def _changed(self, position: Position) -> Change:
-        truer = self._truer(position)
+        truer = self.truer(position)
         stands = is_likely(truer) and self._asked_again(position)
         return Change(position, self.at({}), self.at(position), truer, self.enough(position), stands)
 
@@ -309,7 +309,7 @@ class PerceptionMap:
         middle, sd = self._normals(_row(position))
         return float(self.weight @ (ndtr((self.limit_deg - middle) / sd) - ndtr((-self.limit_deg - middle) / sd)))
 
-    def _truer(self, position: Position) -> float:
+    def truer(self, position: Position) -> float:
         """P(|β| there is smaller than now by enough to notice), by draws of the pair."""
         rows = np.array([_row({}), _row(position)])
         rng = np.random.default_rng(0)

@@ -13,6 +13,7 @@ from ...core.green.usual import level_window, usual_mix
 from ...core.judge.chain import K_USUAL
 from ...core.judge.claims.growth import growth
 from ...core.judge.claims.level import Weighing
+from ...core.judge.explained.beside import BesideExplained, beside_explained
 from ...core.judge.golfers_line import LINES, Change, GolfersLine, LineBlock, LineKey, LineTold, line_block
 from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, grouped, main_of
@@ -146,14 +147,26 @@ def compare_lines(desk: Desk, golfer_id: UUID, first: LineKey, second: LineKey) 
     NotFound
         where nothing was read on one.
     """
-    lessons = every_lesson_of(desk, golfer_id)
     found = golfers_lines(desk, golfer_id)
-    one, other = (next((it for it in found.lines if key in it.keys), None) for key in (first, second))
+    return _beside(desk, golfer_id, found, (first, second)), found.hand
+
+
+def explain_beside(desk: Desk, golfer_id: UUID, first: LineKey, second: LineKey) -> tuple[BesideExplained, datetime]:
+    """The same, opened, with the golfer's first day; refuses as `compare_lines`."""
+    found = golfers_lines(desk, golfer_id)
+    both = _beside(desk, golfer_id, found, (first, second))
+    if found.since is None:
+        raise NotFound("line")
+    return beside_explained(both, (found.told_of(both.first), found.told_of(both.second))), found.since
+
+
+def _beside(desk: Desk, golfer_id: UUID, found: GolfersLines, keys: tuple[LineKey, LineKey]) -> LinesBeside:
+    one, other = (next((it for it in found.lines if key in it.keys), None) for key in keys)
     if one is None or other is None:
         raise NotFound("line")
     if one == other or one.quantity != other.quantity:
         raise Conflict("lines_not_of_one_link")
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
-    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), lessons[-1][0].green_speed_ft)
-    return lines_beside(one, other, usual_mix(putt, usual_of(golfer, schools_of(desk, golfer)))), found.hand
+    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), every_lesson_of(desk, golfer_id)[-1][0].green_speed_ft)
+    return lines_beside(one, other, usual_mix(putt, usual_of(golfer, schools_of(desk, golfer))))

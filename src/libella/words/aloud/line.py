@@ -1,13 +1,17 @@
 """What is said of the golfer's line."""
 
 from dataclasses import replace
+from datetime import UTC, datetime
 from functools import cache
 from itertools import product
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.verdict import Verdict, weigh
+from ...core.estimate import START
 from ...core.estimate.beyond import Beyond
 from ...core.estimate.shares import Share
+from ...core.judge.explained.beside import BesideExplained
+from ...core.judge.explained.line import LineExplained, LineRest
 from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
 from ...core.judge.ledger.entry import Place
 from ...core.judge.ledger.factors import GUIDED, Levels
@@ -16,9 +20,11 @@ from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.judge.share_line import LessonShare, ShareLine
 from ...core.measure.window import Window
 from ..judge import golfers_line as words
+from ..judge.explained.beside import beside_opened
 from .claims import BY, SIDES
 from .reading import Reading
 
+_SINCE = datetime(2026, 3, 2, tzinfo=UTC)
 _LINES = ("start", "face", "path", "strike", "roll_past", "eyes_inside", "eyes_behind", "looks_straight")
 _KEYS: tuple[Levels, ...] = ((), (("guide", GUIDED),), (("set_up", "wide base"),), (("length", "2.50"),))
 
@@ -53,6 +59,14 @@ def _beside() -> tuple[LinesBeside, ...]:
     return (*told, *(replace(told[0], more_blocks=more) for more in (None, 3)))
 
 
+def _opened(it: LinesBeside) -> BesideExplained:
+    first, second = (
+        LineExplained(one, one.quantity.prior or START(), (LineRest(0.0, 1, Place("start", "b"), one.now, 12),), ())
+        for one in (it.first, it.second)
+    )
+    return BesideExplained(it, (first, second))
+
+
 @cache
 def share_lines() -> tuple[ShareLine, ...]:
     some = (("holed", "holed"), ("roll", "clean"), ("still", "nothing"), ("missed_side", "left"))
@@ -79,6 +93,7 @@ def line_aloud(it: Reading) -> None:
     for beside in _beside():
         it.say("judge", words.lines_said, beside, it.hand, it.units)
         it.say("judge", words.more_blocks_said, beside)
+        it.say("judge", beside_opened, _opened(beside), _SINCE, it.hand, it.units)
     for share in share_lines():
         it.say("judge", words.share_line_name, share)
         it.say("judge", words.share_line_words, share)

@@ -13,11 +13,13 @@ from ...core.measure.interval import Interval
 from ...core.see.eyes import EyeMark, EyeTake, eye_place
 from ...core.see.first_look import FirstLook, Place, Way, first_seen
 from ...core.see.map import PerceptionMap, Tried, perception_map
+from ...core.see.map_explained import MapExplained, map_explained
 from ...core.see.method import Eyes, Glasses, LooksStraight, Toward, Trace, by_directions
 from ...core.see.position import LEVERS, Position
 from ...core.see.side_look import StringLook
 from ...core.see.trial import Looks, Trial
 from ...core.simulated.golfer import SimulatedEyes
+from ..judge.explained.perception import map_opened
 from ..keep.quick_check import alert_words, drift_word, drift_words
 from ..see.eyes import eye_brief, eye_words, moved_words
 from ..see.first_look import first_brief, first_words, place_words
@@ -63,6 +65,20 @@ def _maps() -> tuple[PerceptionMap, ...]:
     return tuple(perception_map(it, 0.3) for it in [[], *told])
 
 
+def _few() -> LooksStraight:
+    return by_directions([Trial(1.0, "left"), Trial(-1.0, "right")], 0.3)
+
+
+@cache
+def _opened_maps() -> tuple[MapExplained, ...]:
+    usual, contrary = Tried({}, _seen(1.2, 0.2)), Tried({}, _few())
+    asked: list[list[Tried]] = [[contrary], [Tried({}, _seen(0.02, 0.05)), contrary]]
+    for lever in LEVERS:
+        moved = Tried({lever: 25.0}, _seen(-0.1, 0.2))
+        asked += [[moved], [usual, moved], [usual, moved, moved, contrary]]
+    return tuple(map_explained(it, 0.3, lever) for it in asked for lever in (None, *LEVERS))
+
+
 def see_aloud(it: Reading) -> None:
     tests = _tests()
     for found in tests:
@@ -84,6 +100,10 @@ def see_aloud(it: Reading) -> None:
         it.say("see", sight_brief, found)
     for found in _maps():
         it.say("see", map_words, found, it.units)
+    for opened in _opened_maps():
+        told = [f"{n}" for n in range(len(opened.map.tried))]
+        it.say("see", map_opened, opened, told, 0, it.units)
+        it.say("see", map_opened, opened, told, 2, it.units)
     _eyes_aloud(it)
 
 

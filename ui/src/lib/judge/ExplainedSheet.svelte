@@ -26,7 +26,7 @@
   $effect(() => told?.focus({ preventScroll: true }))
   /** To where it was tapped: in the lesson that is open, or in the one it was read in. */
   function to(one: Shapes['RestsOut']): string {
-    const here = 'lesson' in of ? of.lesson : 'sides' in of ? of.sides.second : ''
+    const here = 'lesson' in of ? of.lesson : 'map' in of ? of.map : 'sides' in of ? of.sides.second : ''
     const lesson = `/lessons/${one.lesson || here}`
     return one.step === 'start' ? `${lesson}/judge?block=${one.at}` : `${lesson}/${one.step || 'judge'}`
   }

@@ -6,6 +6,7 @@
   import { createWrite } from '$lib/data/write.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import { linesBesideQuery } from './queries.svelte'
+  import Why from './Why.svelte'
   import { joinLines, partLines } from './writes'
 
   interface Props {
@@ -64,7 +65,14 @@
     </div>
     {#if found.error}<div class="mt-2"><Trouble error={found.error} again={() => found.refetch()} /></div>{/if}
     {#if found.data}
-      <p class="wide mt-3 text-xl" data-lines-said>{found.data.words}</p>
+      <div class="mt-3 flex flex-wrap items-baseline gap-x-3">
+        <p class="wide text-xl" data-lines-said>{found.data.words}</p>
+        <Why
+          of={{ lines: { of: golferId, first: first.key, second: second.key } }}
+          key="beside"
+          name={found.data.words}
+        />
+      </div>
       {#if found.data.more}<p class="mt-1">{found.data.more}</p>{/if}
       <div class="mt-2 grid items-center gap-x-5 gap-y-2 sm:grid-cols-2">
         {#each found.data.vials as vial, n (n)}<Vial {vial} words={found.data.names[n] ?? ''} size="row" />{/each}

@@ -136,9 +136,16 @@ export function comparedQuery(
   }))
 }
 
-/** Something a lesson, or a block alone, says: opened; asked again with the lesson. */
-/** Whose claim is opened: a golfer’s over the lessons, a lesson’s, a block’s alone, or that of two sides. */
-export type Opened = { golfer: string } | { lesson: string; block?: string | undefined } | { sides: Sides }
+/**
+ * Whose claim is opened: a golfer’s over the lessons, a lesson’s, a block’s alone, that of two sides, of two lines
+ * beside each other, or of a lesson’s perception map.
+ */
+export type Opened =
+  | { golfer: string }
+  | { lesson: string; block?: string | undefined }
+  | { sides: Sides }
+  | { lines: { of: string; first: string; second: string } }
+  | { map: string }
 /** Two sides set beside each other: lessons, or blocks of them. */
 export type Sides = {
   first: string
@@ -147,15 +154,22 @@ export type Sides = {
   second_block?: string | undefined
 }
 
+/** Something that is said, opened; asked again with what it is said of. */
 export function explainedQuery(of: () => Opened, what: () => string, wanted: () => boolean) {
-  const opened = (it: ReturnType<typeof of>, query: { claim: string } & ReturnType<typeof units>) =>
-    'golfer' in it
-      ? api.GET('/api/golfers/{id}/explained', { params: { path: { id: it.golfer }, query } })
-      : 'sides' in it
-        ? api.GET('/api/compare-sides/explained', { params: { query: { ...it.sides, ...query } } })
-        : it.block
-          ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
-          : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
+  const opened = (it: Opened, query: { claim: string } & ReturnType<typeof units>) => {
+    if ('golfer' in it) return api.GET('/api/golfers/{id}/explained', { params: { path: { id: it.golfer }, query } })
+    if ('sides' in it) return api.GET('/api/compare-sides/explained', { params: { query: { ...it.sides, ...query } } })
+    if ('map' in it) return api.GET('/api/lessons/{id}/map/explained', { params: { path: { id: it.map }, query } })
+    if ('lines' in it) {
+      const { of: id, ...lines } = it.lines
+      return api.GET('/api/golfers/{id}/lines-beside/explained', {
+        params: { path: { id }, query: { ...lines, ...units() } }
+      })
+    }
+    return it.block
+      ? api.GET('/api/blocks/{id}/explained', { params: { path: { id: it.block }, query } })
+      : api.GET('/api/lessons/{id}/explained', { params: { path: { id: it.lesson }, query } })
+  }
   return createQuery(() => ({
     queryKey: inUnits([...key.explained(JSON.stringify(of()), what())]),
     queryFn: () => ask(opened(of(), { claim: what(), ...units() })),

@@ -6,6 +6,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import Why from '$lib/judge/Why.svelte'
   import CardList from '$lib/keep/CardList.svelte'
   import KeepSetUp from './KeepSetUp.svelte'
   import { mapQuery } from './queries.svelte'
@@ -47,7 +48,10 @@
     </div>
     <div>
       <h1 class="wide text-xl" data-map-headline>{sheet.words.headline}</h1>
-      <p class="mt-1">{sheet.words.sure}</p>
+      <p class="mt-1">
+        {sheet.words.sure}
+        {#if sheet.places.length}<Why of={{ map: lessonId }} key="map" name={sheet.words.headline} />{/if}
+      </p>
       {#each sheet.words.roads as it, n (it)}
         {#if n === 0}<p class="mt-2 font-semibold">Other roads, by opinion:</p>{/if}
         <p class="border-l-2 border-hairline pl-3">{it}</p>
@@ -74,7 +78,10 @@
             <p class="font-semibold">{it.name}</p>
             {#if beliefs && it.one_belief}<p class="text-faded">◂ {it.one_belief}</p>
               <p class="text-faded">▸ {it.other_belief}</p>{/if}
-            <p>{it.measured}</p>
+            <p>
+              {it.measured}
+              {#if it.tried}<Why of={{ map: lessonId }} key={it.lever} name={it.name} />{/if}
+            </p>
           </div>
         {:else}
           <p class="mt-1">Nothing was moved yet.</p>
