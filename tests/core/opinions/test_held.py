@@ -23,7 +23,9 @@ from libella.core.measure.limits import OutOfLimits
 from libella.core.opinions.every import every_opinion
 from libella.core.opinions.held import NOTHING_HELD, Held, held_now, held_of, holding
 from libella.core.opinions.numbers import numbers_of, with_numbers
+from libella.core.see.map import Tried, perception_map
 from libella.core.set.station import Station
+from tests.core.see.test_map import seen
 from tests.golfers.lesson import Size, Truth, lesson
 
 STATION, OCCASION = Station(Putt(2.5, 0.35, 10.0), lay("peg_gate", {})), Occasion("right")
@@ -85,6 +87,26 @@ def test_no_opinion_that_can_be_held_breaks_a_judgement(code, end, everything):
         assert every_opinion()[code]() == with_numbers(every_opinion()[code].value, numbers)
         judged = judge_lesson(everything, [])
         assert judged.findings.ranked and judged.chosen and Case(everything).starts
+
+
+ON_THE_MAP = [it for it in EVERY if it.startswith("lever_") or it in ("head_put_back", "truer_noticed", "worth_asking")]
+
+
+@pytest.mark.parametrize("code", ON_THE_MAP)
+def test_what_is_held_of_the_eyes_moves_the_map_and_breaks_it_nowhere(code):
+    def told():
+        asked = [Tried({}, seen(1.2, 0.3)), Tried({"inside": 25.0, "tilt": 5.0}, seen(0.4, 0.3)), once]
+        it, new = perception_map(asked, 0.3), perception_map(asked[:1], 0.3)
+        reached = it.bounds("ball"), it.bounds("tilt")
+        return it.at({"behind": 30.0, "chin": 4.0}), it.effects, it.worth_asking, it.next, new.next, reached
+
+    once = Tried({"inside": 45.0, "chin": 10.0}, seen(0.9, 0.2), playable=True)
+    usual, moved = told(), []
+    for end in ("least", "most"):
+        numbers = {at: getattr(it, end) for at, it in every_opinion()[code].numbers.items()}
+        with holding(of(**{code: numbers})):
+            moved.append(told())
+    assert any(it != usual for it in moved) and told() == usual
 
 
 def test_what_is_held_counts_where_it_is_held_and_nowhere_else():

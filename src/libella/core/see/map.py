@@ -25,19 +25,23 @@ from scipy.special import ndtr
 from ..certainty.estimate import Estimate, estimated
 from ..certainty.verdict import is_likely, sure_of
 from ..estimate.posterior import Floats
+from ..opinions.held import Opinion
 from .fit import BIAS_SD
 from .method import LooksStraight
 from .position import LEVERS, Lever, Position, rounded, same_place
 
 _NAMES: Final[tuple[Lever, ...]] = tuple(LEVERS)
 _BENT: Final[tuple[Lever, ...]] = tuple(it for it, about in LEVERS.items() if about.unit == "mm")
-_BEND_SD: Final = 0.0005
-_MATTERS: Final = 0.5
-"""Chance that a lever does anything, before it is tried."""
-_PLACED_DEG: Final = 0.15
-"""How far a head put back where it was sees otherwise, one standard deviation: a map is no finer."""
-_TRUER_DEG: Final = 0.25
-_WORTH: Final = 0.55
+_BEND_SD = Opinion("lever_bend", 0.0005, "deg")
+"""What a lever in mm bends what looks straight, one standard deviation, degrees per mm²: an opinion."""
+_MATTERS = Opinion("lever_matters", 0.5, "share")
+"""Chance that a lever does anything, before it is tried: an opinion."""
+_PLACED_DEG = Opinion("head_put_back", 0.15, "deg")
+"""How far a head put back where it was sees otherwise, one standard deviation: a map is no finer. An opinion."""
+_TRUER_DEG = Opinion("truer_noticed", 0.25, "deg")
+"""So much nearer to true is noticed: an opinion."""
+_WORTH = Opinion("worth_asking", 0.55, "share")
+"""A place is worth asking again from this chance on that straight is seen truer there: an opinion."""
 _DRAWN: Final = 20_000
 
 
@@ -184,10 +188,10 @@ class PerceptionMap:
         """Places where straight may well be seen truer, the likeliest first; those asked again already among them."""
         if not any(it.tells and not it.position for it in self.tried):
             return ()
-        found = [it for it in map(self._changed, self._tried_places()) if it.truer >= _WORTH]
+        found = [it for it in map(self._changed, self._tried_places()) if it.truer >= _WORTH()]
         # Where something was asked already it is asked again; elsewhere only where no such place is worth it.
         if not found and (smallest := self._smallest_known()):
-            found = [it for it in (self._changed(smallest),) if it.truer >= _WORTH]
+            found = [it for it in (self._changed(smallest),) if it.truer >= _WORTH()]
         return tuple(sorted(found, key=lambda it: -it.truer))
 
     @cached_property
@@ -323,7 +327,7 @@ class PerceptionMap:
         z = rng.standard_normal((2, _DRAWN))
         now = middle[0, which] + now_sd[which] * z[0]
         there = middle[1, which] + along[which] * z[0] + rest[which] * z[1]
-        return float((np.abs(there) <= np.abs(now) - _TRUER_DEG).mean())
+        return float((np.abs(there) <= np.abs(now) - _TRUER_DEG()).mean())
 
 
 def perception_map(tried: Sequence[Tried], limit_deg: float) -> PerceptionMap:
@@ -331,8 +335,10 @@ def perception_map(tried: Sequence[Tried], limit_deg: float) -> PerceptionMap:
     matter: Floats = np.array(list(product((0.0, 1.0), repeat=len(_NAMES))))
     bent = matter[:, [_NAMES.index(it) for it in _BENT]]
     slope_sd = np.array([it.slope_sd for it in LEVERS.values()])
-    prior = np.concatenate([np.full((len(matter), 1), BIAS_SD**2), matter * slope_sd**2, bent * _BEND_SD**2], axis=1)
-    chance = np.prod(np.where(matter > 0, _MATTERS, 1 - _MATTERS), axis=1)
+    prior = np.concatenate(
+        [np.full((len(matter), 1), BIAS_SD**2), matter * slope_sd**2, bent * _BEND_SD() ** 2], axis=1
+    )
+    chance = np.prod(np.where(matter > 0, _MATTERS(), 1 - _MATTERS()), axis=1)
     told = [it for it in tried if it.tells]
     if not told:
         covs: Floats = prior[:, :, None] * np.eye(prior.shape[1])
@@ -383,4 +389,4 @@ def _told(it: Tried) -> tuple[float, float]:
     """What a test alone says of the angle there: middle and variance, its prior N(0, 2°) taken out."""
     sd = it.found.angle.sd
     own = max(sd**-2 - BIAS_SD**-2, 1e-3)
-    return it.found.angle.value * sd**-2 / own, 1 / own + _PLACED_DEG**2
+    return it.found.angle.value * sd**-2 / own, 1 / own + _PLACED_DEG() ** 2

@@ -6,10 +6,22 @@ from dataclasses import dataclass
 from typing import Final, Literal, get_args
 
 from ..measure.limits import Bounds, OutOfLimits
+from ..opinions.held import Opinion
 
 Lever = Literal["inside", "behind", "tilt", "chin", "distance", "ball"]
 Position = Mapping[Lever, float]
 """Levers moved, mm or degrees from the usual set-up; a lever that is not named stays."""
+
+
+_REACH_MM = Opinion("lever_reach_mm", {"inside": 60.0, "behind": 60.0, "distance": 80.0, "ball": 60.0}, "mm", (10, 150))
+_REACH_DEG = Opinion("lever_reach_deg", {"tilt": 12.0, "chin": 15.0}, "deg", (2, 30))
+"""How far a head, or the ball, moved that way can still be played from, either way."""
+_EASE_MM = Opinion("lever_ease_mm", {"inside": 20.0, "behind": 20.0, "distance": 20.0, "ball": 20.0}, "mm", (5, 100))
+_EASE_DEG = Opinion("lever_ease_deg", {"tilt": 4.0, "chin": 5.0}, "deg", (1, 20))
+"""Moved so far, each costs as much comfort as another."""
+_SLOPE_MM = Opinion("lever_slope_mm", {"inside": 0.05, "behind": 0.05, "distance": 0.05, "ball": 0.05}, "deg")
+_SLOPE_DEG = Opinion("lever_slope_deg", {"tilt": 0.2, "chin": 0.2}, "deg")
+"""What a mm, or a degree, of each turns what looks straight, one standard deviation (handbook 5)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -19,20 +31,30 @@ class LeverWords:
     Attributes
     ----------
     plus, minus : what moving it up or down is called
-    reach : how far it is playable, either way: an opinion, narrowed by what this golfer can't play
     step : as fine as it can be set
-    ease : what costs as much comfort as one `ease` of another lever: an opinion
-    slope_sd : prior of its effect, degrees of looks-straight angle per unit (handbook 5)
     """
 
+    code: Lever
     name: str
     unit: Literal["mm", "deg"]
     plus: str
     minus: str
-    reach: float
     step: float
-    ease: float
-    slope_sd: float
+
+    @property
+    def reach(self) -> float:
+        """How far it is playable, either way, in `unit`; narrowed by what this golfer can't play."""
+        return (_REACH_MM() if self.unit == "mm" else _REACH_DEG())[self.code]
+
+    @property
+    def ease(self) -> float:
+        """So much of it, in `unit`, costs as much comfort as one `ease` of another lever."""
+        return (_EASE_MM() if self.unit == "mm" else _EASE_DEG())[self.code]
+
+    @property
+    def slope_sd(self) -> float:
+        """Prior of its effect, degrees of looks-straight angle per `unit` (handbook 5)."""
+        return (_SLOPE_MM() if self.unit == "mm" else _SLOPE_DEG())[self.code]
 
     def way(self, *, plus: bool) -> str:
         """What moving it one way is called."""
@@ -40,12 +62,15 @@ class LeverWords:
 
 
 LEVERS: Final[dict[Lever, LeverWords]] = {
-    "inside": LeverWords("Eyes in or out", "mm", "further in", "further out", 60, 5, 20, 0.05),
-    "behind": LeverWords("Eyes behind or ahead", "mm", "further behind", "further ahead", 60, 5, 20, 0.05),
-    "tilt": LeverWords("Head tilt", "deg", "tilted to the trail side", "tilted to the lead side", 12, 1, 4, 0.2),
-    "chin": LeverWords("Chin", "deg", "chin lifted", "chin tucked", 15, 1, 5, 0.2),
-    "distance": LeverWords("Distance from the ball", "mm", "further away", "closer", 80, 5, 20, 0.05),
-    "ball": LeverWords("Ball position", "mm", "ball further forward", "ball further back", 60, 5, 20, 0.05),
+    it.code: it
+    for it in (
+        LeverWords("inside", "Eyes in or out", "mm", "further in", "further out", 5),
+        LeverWords("behind", "Eyes behind or ahead", "mm", "further behind", "further ahead", 5),
+        LeverWords("tilt", "Head tilt", "deg", "tilted to the trail side", "tilted to the lead side", 1),
+        LeverWords("chin", "Chin", "deg", "chin lifted", "chin tucked", 1),
+        LeverWords("distance", "Distance from the ball", "mm", "further away", "closer", 5),
+        LeverWords("ball", "Ball position", "mm", "ball further forward", "ball further back", 5),
+    )
 }
 MOVED: Final = {"mm": Bounds(-150.0, 150.0, "mm"), "deg": Bounds(-30.0, 30.0, "deg")}
 SCORE: Final = Bounds(1, 5, "")

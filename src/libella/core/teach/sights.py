@@ -18,8 +18,9 @@ _TILTED: Final = 10.0
 _HALF_MIRROR: Final = 110.0
 _BALL_R: Final = 1000 * BALL_M / 2
 _ROD: Final = 900.0
-_NOTHING_ASKED: Final = perception_map([], 1.0)
 _ENLARGED: Final = 6.0
+_MATTERS_DEG: Final = 1.0
+"""Weighs nothing where nobody was asked."""
 
 
 def _mirror(values: Values, known: Known, say: Say) -> Shown:
@@ -81,7 +82,7 @@ def _string(values: Values, known: Known, say: Say) -> Shown:
 
 def _straight(values: Values, known: Known, say: Say) -> Shown:
     """From above: where a rod must point to look straight, the eyes being moved."""
-    picture = known.picture or _NOTHING_ASKED
+    picture = known.picture or perception_map([], _MATTERS_DEG)
     moved: dict[Moved, float] = {"inside": values["inside"], "behind": values["behind"]}
     found = picture.at({name: value for name, value in moved.items() if value})
     head = (-values["behind"] * 2.0, -values["inside"] * 2.0)

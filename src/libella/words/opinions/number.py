@@ -12,6 +12,8 @@ _FIELDS: Final[Mapping[str, str]] = {
     "bias_mean": "the middle", "bias_sd": "its standard deviation", "spread_median": "scatter",
     "spread_log_sd": "what scatter may differ by, in logarithms", "matters_from": "matters from",
     "nothing_under": "nothing to mend under", "distance_m": "length", "weight": "weighs",
+    "inside": "eyes in or out", "behind": "eyes behind or ahead", "tilt": "head tilt",
+    "distance": "distance from the ball", "ball": "ball position",
     "m": "lengths", "deg": "angles", "mm": "places", "%": "shares", "none": "not proved",
 }  # fmt: skip
 _ORDER: Final = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
