@@ -30,7 +30,7 @@ from libella.words.judge.findings import cause_said, fact_said, weight_said
 from libella.words.judge.lesson import guard_said
 from tests.golfers.lesson import Size, Truth, lesson, ordinary
 
-from .samples import batch, ledger, near
+from .samples import PUTTED, batch, ledger, near
 
 LESSONS = 6
 
@@ -490,3 +490,14 @@ def test_a_cause_is_as_large_as_the_link_it_was_read_from(middle):
     marks = Case(ledger(batch("mark", downs, step="aim", putted=None)))
     told = next(it for it in judged(marks).ranked if it.cause == "ball_mark")
     assert told.size == marks.level("mark").bias
+
+
+def test_a_cause_that_is_open_denies_no_link_that_is_clear():
+    # Eight putts off the heel are a clear strike; whether the start goes with it is asked of ten.
+    put = [Event(f"{n}", {"strike": Interval(-25.0, -10.0), "start": Interval(-2.0, -1.0)}) for n in range(8)]
+    found = judge_lesson(ledger(Batch("it", "start", 0.0, tuple(put), putted=PUTTED)))
+    level = next(it for it in found.reads if isinstance(it, Level) and it.quantity.name == "strike")
+    [strike] = [it for it in found.findings.ranked if it.cause == "strike"]
+    assert level.call is not None and level.call.word == "clear" and strike.call.word == "open"
+    said = cause_said(strike, "right", "metric")
+    assert said == "Strike: whether the ball starts to a side with where it is struck, can't tell yet."

@@ -1,5 +1,6 @@
 """The first words of any judgement: a side only where one is known, no decimal that is not known."""
 
+import math
 import re
 
 import pytest
@@ -11,6 +12,11 @@ from libella.core.certainty.estimate import Estimate
 from libella.core.estimate import START, posterior, summarise
 from libella.core.estimate.verdict import verdict
 from libella.core.green.putt import Putt
+from libella.core.instruments import lay
+from libella.core.judge.judgement import Occasion, judge
+from libella.core.measure.interval import Interval
+from libella.core.set.station import Station
+from libella.words.judge.judgement import judgement_words
 from libella.words.shared.certainty import headline, nameless
 from tests.said import aim_found, aim_question, aim_sum, natural_and_aided
 
@@ -77,3 +83,18 @@ def test_following_and_working_against_change_places_when_the_picture_turns(seen
     swapped = {"follows": "against", "against": "follows", "neither": "neither", "open": "open"}
     assert other.does == swapped[one.does]
     assert one.headline and one.why
+
+
+def counts_of(*readings):
+    station = Station(PUTT, lay("board", {"distance_m": 1.0}))
+    found = judge([Interval(low, high) for low, high in readings], station, Occasion("right"), planned=10)
+    return judgement_words(found, station, Occasion("right"), "metric").counts
+
+
+def test_the_range_that_is_told_is_that_of_the_zones_tapped_and_none_where_they_say_no_size():
+    # A zone from 1.4° to 9.1° left is no 5.3°: which of them it was, nobody saw.
+    assert counts_of((-9.1, -1.4), (-9.1, -1.4), (-0.7, 0.7)) == "0 of 3 right, 2 left, 1 on neither side."
+    assert (
+        counts_of((-0.6, 0.6), (0.6, 1.8)) == "1 of 2 right, 0 left, 1 on neither side; from 0.6° left to 1.8° right."
+    )
+    assert "beyond 2.4° left to 0.1° right" in counts_of((-math.inf, -2.4), (-0.1, 0.1))

@@ -25,6 +25,11 @@ class Beyond:
     times: int
 
 
+def is_wide(it: Interval, window: Window) -> bool:
+    """A reading too wide to say how far."""
+    return it.high - it.low > _WIDE() * 2 * window.half_deg
+
+
 def beyond_of(readings: Sequence[Interval], window: Window) -> Beyond | None:
     """Whether at least half of the readings are open to one side, or lie in a zone there too wide to say how far."""
     wide = _WIDE() * 2 * window.half_deg

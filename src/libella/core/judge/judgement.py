@@ -142,7 +142,7 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         # Of readings that can't say how far, or lie about a line that may be what is off, no size is promised.
         gains=_gains(summary) if summary and final and not beyond and proved else (),
         vial=vial(
-            readings if watched else (), summary and summary.bubble, _marks(station.putt, occasion), settled=final
+            readings if watched else (), summary and summary.bubble, marks_of(station.putt, occasion), settled=final
         ),
         beyond=beyond,
         usual=it.usual(proved=proved) if it and call else None,
@@ -216,7 +216,8 @@ class _Weighed:
         return dearest
 
 
-def _marks(putt: Putt, occasion: Occasion) -> Window:
+def marks_of(putt: Putt, occasion: Occasion) -> Window:
+    """The window starts are weighed in: the putt's, or at no hole that of a level putt two metres long."""
     return putt.window if occasion.hole else level_window(putt, NO_HOLE_M)
 
 

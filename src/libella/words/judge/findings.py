@@ -36,10 +36,21 @@ def cause_said(it: Finding, hand: Hand, units: Units) -> str:
     if it.call.word == "open" and it.kind in ("shorter", "longer"):
         return f"{name}: the pace is {it.kind} than planned; the read, can't tell yet."
     if it.call.word == "open":
-        return f"{name}: can't tell yet."
+        asked = f"{name}: whether {_ASKED[it.cause]}," if it.cause in _ASKED else f"{name}:"
+        return f"{asked} can't tell yet."
     return f"{_found(it, hand, units)}: {WORDS[it.call.word]}."
 
 
+_ASKED: Final = {
+    "perception": "the face aims with what looks straight",
+    "compensation": "the stroke brings the aim back",
+    "path": "the ball follows the head’s path",
+    "strike": "the ball starts to a side with where it is struck",
+    "movement": "putts in which something moves scatter more",
+    "guide": "it is good only with the guide in view",
+    "distance": "the error grows with the length",
+}
+"""What is asked of a cause that is more than its own link: where that is open, the link itself may be clear."""
 _AIMED: Final = {
     "whole": ", of itself or with what looks straight or the mark",
     "own": ", beside what looks straight or the mark",

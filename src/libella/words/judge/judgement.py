@@ -8,14 +8,16 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.matter import MATTERS
 from ...core.certainty.verdict import Verdict
 from ...core.estimate import LAPSE_SHARE, START, Summary
+from ...core.estimate.beyond import is_wide
 from ...core.estimate.continuation import MOST_FURTHER
 from ...core.golfer.hand import Hand, push_or_pull
 from ...core.green.putt import Putt
 from ...core.judge.disturbed import disturbed_deg
-from ...core.judge.judgement import NO_HOLE_M, Counts, Dear, Further, Gain, Judgement, Occasion
+from ...core.judge.judgement import NO_HOLE_M, Counts, Dear, Further, Gain, Judgement, Occasion, marks_of
 from ...core.measure.angle import hole_widths, offset_m
 from ...core.measure.interval import Interval
 from ...core.measure.units import Units, about, percent, rounds_to_nothing, sided, tape
+from ...core.measure.window import Window
 from ...core.set.station import Station
 from ..set.briefing import allows
 from ..shared.certainty import WORDS, headline, nameless, prior_words, with_doubt
@@ -51,7 +53,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
     if not it.watched:
         return _not_watched(it, station, occasion, units)
     return JudgementWords(
-        counts=_counts(it.counts),
+        counts=_counts(it.counts, marks_of(station.putt, occasion)),
         headline=_headline(it),
         size="" if it.beyond else _size(it.summary, station, occasion, units),
         meaning=_meaning(it, station, occasion, units) + (_FAR if it.beyond else "") + unproved,
@@ -144,21 +146,24 @@ def _holes(putt: Putt) -> bool:
     return putt.window.low_deg <= 0 <= putt.window.high_deg
 
 
-def _counts(it: Counts | None) -> str:
-    """Sides and range as read: "7 of 10 right, 1 left, 2 on neither side; from 0.4° left to 2.1° right." """
+def _counts(it: Counts | None, window: Window) -> str:
+    """Sides and range as read: "7 of 10 right, 1 left, 2 on neither side; from 0.4° left to 2.1° right."
+
+    The range is that of the zones tapped, to their outer edges; zones too wide to say how far tell the sides alone.
+    """
     if it is None:
         return ""
     sides = f"{it.right} of {it.putts} right, {it.left} left"
     if it.neither:
         sides = f"{it.right} of {it.putts} right, {it.left} left, {it.neither} on neither side"
-    low, high = _end(it.lowest), _end(it.highest)
+    if any(is_wide(one, window) and not math.isinf(one.high - one.low) for one in (it.lowest, it.highest)):
+        return f"{sides}."
+    low, high = _end(it.lowest, it.lowest.low), _end(it.highest, it.highest.high)
     return f"{sides}; from {low} to {high}." if low != high else f"{sides}."
 
 
-def _end(it: Interval) -> str:
-    if math.isinf(it.low) or math.isinf(it.high):
-        return f"beyond {sided(it.anchor)}"
-    return sided(it.anchor)
+def _end(it: Interval, edge: float) -> str:
+    return f"beyond {sided(it.anchor)}" if math.isinf(it.high - it.low) else sided(edge)
 
 
 def _size(summary: Summary | None, station: Station, occasion: Occasion, units: Units) -> str:

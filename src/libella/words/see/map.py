@@ -73,7 +73,7 @@ def _headline(found: PerceptionMap, units: Units) -> tuple[str, str, tuple[str, 
         return (
             f"Worth asking again: {position_words(again.position, units)}.",
             f"Straight may be seen truer there ({percent(again.truer)}). It is no change yet: a golfer "
-            "whom nothing moves often shows as much once. Asked there again, it stands or falls.",
+            "whom nothing moves often shows as much once. Asked there again, it holds or it does not.",
             (),
         )
     return (
