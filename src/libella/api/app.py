@@ -1,6 +1,6 @@
 """The application: routers under /api, the front end beside them."""
 
-from collections.abc import AsyncGenerator
+from collections.abc import AsyncGenerator, Sequence
 from contextlib import asynccontextmanager
 from pathlib import Path
 from typing import Any, Final
@@ -47,6 +47,8 @@ from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
+from .people import accounts, session
+from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
 from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
 from .stand import set_ups
@@ -113,8 +115,11 @@ ROUTERS = (
     sensor_link,
     standins,
     health,
+    session,
+    accounts,
 )
 """What answers, in the order in which an address is looked for."""
+THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
 _LONGEST_PATH = 1024
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
@@ -134,6 +139,8 @@ def create_app(
     direct: Engine | None = None,
     kept_in: Path | None = None,
     a_minute: int = 0,
+    signed: bool = False,
+    hosts: Sequence[str] = THIS_MACHINE,
 ) -> FastAPI:
     """The application on a migrated database.
 
@@ -145,6 +152,8 @@ def create_app(
     direct : the same database with no pool before it, for notices and long work; None: `engine` is that
     kept_in : the folder on whose disk everything is kept; None where the database is elsewhere
     a_minute : so many requests are answered of one address; 0: as many as come
+    signed : everybody has to sign in, and may what his role may; else whoever is on this machine is its owner
+    hosts : by which names it is opened
     """
     app = _Described(
         title="Libella",
@@ -156,6 +165,7 @@ def create_app(
         lifespan=_at_work,
     )
     app.state.desk = _Once(engine)
+    app.state.signed = signed
     app.state.live = live.Live(direct or engine)
     app.state.launcher = launcher
     app.state.kept_in = kept_in
@@ -163,11 +173,12 @@ def create_app(
     app.state.jobs = Jobs(direct or engine, app.state.desk, TASKS)
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
+    admission.install(app)
     app.add_middleware(problems.Faults)
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
     app.add_middleware(BodyLimit)
     app.add_middleware(OwnPagesOnly)
-    app.add_middleware(TrustedHostMiddleware, allowed_hosts=["127.0.0.1", "localhost", "[::1]"])
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=list(hosts))
     if a_minute:
         app.add_middleware(RateLimit, a_minute=a_minute)
     app.add_middleware(SafeHeaders, page=front_end / "index.html")
@@ -176,8 +187,8 @@ def create_app(
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:
         # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
-        held = [] if module in (live, sensor_link, health) else [Depends(hold_opinions)]
-        api.include_router(module.router, dependencies=held)
+        held = [] if module in (live, sensor_link, health, session, accounts) else [Depends(hold_opinions)]
+        api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
     app.include_router(api)
     _serve_pages(app, front_end)
     return app

@@ -12,6 +12,7 @@ from .aim import refusals as aim
 from .change import refusals as change
 from .judge import refusals as judge
 from .keep import refusals as keep
+from .people import refusals as people
 from .see import refusals as see
 from .set import refusals as set_
 from .shared import refusals as shared
@@ -30,6 +31,7 @@ REFUSALS: Final[dict[str, Template]] = (
     | judge.REFUSALS
     | change.REFUSALS
     | keep.REFUSALS
+    | people.REFUSALS
 )
 CONFLICTS: Final[dict[str, Template]] = (
     shared.CONFLICTS
@@ -41,6 +43,7 @@ CONFLICTS: Final[dict[str, Template]] = (
     | judge.CONFLICTS
     | change.CONFLICTS
     | keep.CONFLICTS
+    | people.CONFLICTS
 )
 _LABELS: Final[dict[str, str]] = (
     {name: it.label for name, it in ENTRIES.items()}
@@ -66,6 +69,7 @@ THINGS: Final[dict[str, str]] = {
     "change": "There is no such change here.",
     "line": "Nothing was read on this line.",
     "line_join": "These lines are not joined here.",
+    "account": "There is no such account here.",
     "answer": "There is no such answer here.",
     "block": "There is no such block here.",
     "claim": "Nothing of that kind was read here.",
@@ -79,6 +83,7 @@ THINGS: Final[dict[str, str]] = {
     "golfer": "There is no such golfer here.",
     "import": "There is no such import here.",
     "lesson": "There is no such lesson here.",
+    "link": "This link was used, or has run out, or never was one.",
     "look": "There is no such look here.",
     "pairing_code": "There is no such pairing code here.",
     "practice_plan": "There is no such plan here.",
@@ -89,6 +94,7 @@ THINGS: Final[dict[str, str]] = {
     "saved_station": "There is no such saved station here.",
     "sensor": "There is no such sensor here.",
     "series": "There is no such series here.",
+    "sign_in": "There is no such sign-in of yours.",
     "set_down": "There is no such set-down here.",
     "set_up": "There is no such set-up here.",
     "standin": "There is no such stand-in here; they are started from the demo only, or by their own command.",

@@ -19,6 +19,8 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
 from ...lessons.desk.problem import Changed, Conflict, NotFound
+from ...words.people.refusals import SIGN_IN
+from ...words.people.refusals import TITLES as SIGN_IN_TITLES
 from ...words.refusals import TITLES, conflict_words, not_found_words, refusal_words
 from ...words.shared.refusals import CHANGED
 
@@ -99,6 +101,13 @@ def too_often() -> JSONResponse:
     """More in a minute than one address, or one studio, is answered."""
     said = "More was asked in a minute than is answered here; what waits is sent again by itself."
     return problem(429, "too-often", "Too much at once", said, headers={"Retry-After": "10"})
+
+
+def not_let_in(status: int, code: str) -> JSONResponse:
+    """Somebody who may not, or who could not be told from anybody."""
+    said, remedy = SIGN_IN[code]
+    headers = {"Retry-After": "900"} if status == 429 else None
+    return problem(status, code.replace("_", "-"), SIGN_IN_TITLES[code], said, remedy=remedy, headers=headers)
 
 
 def install(app: FastAPI) -> None:

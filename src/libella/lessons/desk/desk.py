@@ -2,8 +2,9 @@
 
 from collections.abc import Callable, Generator, Mapping, Sequence
 from contextlib import contextmanager
+from contextvars import ContextVar
 from copy import copy
-from typing import TypeVar
+from typing import Final, TypeVar
 from uuid import UUID
 
 import uuid6
@@ -20,6 +21,18 @@ KeptValue = TypeVar("KeptValue")
 _FIRST_STUDIO = 7_260_115
 _HELD = "held"
 _STUDIO = text("select set_config('libella.studio', :id, true)")
+_STUDIO_AND_WHO = text("select set_config('libella.studio', :id, true), set_config('libella.account', :who, true)")
+_WHO: Final[ContextVar[UUID | None]] = ContextVar("who", default=None)
+
+
+def done_by(account_id: UUID | None) -> None:
+    """For the rest of what the caller's context does: who it is told of, with every write (see the table deed)."""
+    _WHO.set(account_id)
+
+
+def doer() -> UUID | None:
+    """Who is signed in where this runs; None where nobody has to be."""
+    return _WHO.get()
 
 
 class Desk:
@@ -34,8 +47,12 @@ class Desk:
         event.listen(self._sessions, "after_begin", self._say_studio)
 
     def _say_studio(self, _: Session, __: object, connection: Connection) -> None:
-        """Whose rows a transaction is about, known to the database for as long as it lasts."""
-        connection.execute(_STUDIO, {"id": str(self.studio_id)})
+        """Whose rows a transaction is about, and by whom, known to the database for as long as it lasts."""
+        who = _WHO.get()
+        if who is None:
+            connection.execute(_STUDIO, {"id": str(self.studio_id)})
+        else:
+            connection.execute(_STUDIO_AND_WHO, {"id": str(self.studio_id), "who": str(who)})
 
     @contextmanager
     def together(self) -> Generator["Desk"]:

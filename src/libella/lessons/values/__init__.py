@@ -10,6 +10,7 @@ from .golfer import KeptChange, KeptGolfer, KeptGolfRound, KeptLineJoin
 from .judge import KeptFindingAnswer, KeptOpinion
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
+from .people import KeptAccount, KeptDeed, KeptSignIn
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
 from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
@@ -19,10 +20,12 @@ from .studio import KeptStudio
 from .value import value_of, values_of
 
 __all__ = [
+    "KeptAccount",
     "KeptAimSeries",
     "KeptBlock",
     "KeptChange",
     "KeptComparison",
+    "KeptDeed",
     "KeptDrill",
     "KeptDrillRun",
     "KeptEyeTake",
@@ -47,6 +50,7 @@ __all__ = [
     "KeptSetUpPhoto",
     "KeptSightTest",
     "KeptSightTrial",
+    "KeptSignIn",
     "KeptStation",
     "KeptStroke",
     "KeptStudio",

@@ -16,6 +16,7 @@ from .keep import (
     SetUpPhotoRow,
 )
 from .lesson import LessonRow
+from .people import AccountRow, DeedRow, OneTimeLinkRow, RecoveryCodeRow, SignInRow, SignInTryRow
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
 from .set import LaidColumns, SavedStationRow, SecondReadingRow, StationRow, ToolCheckRow
@@ -24,6 +25,7 @@ from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
 from .studio import StudioRow
 
 __all__ = [
+    "AccountRow",
     "AimSeriesRow",
     "ArchivePartRow",
     "ArchiveWorkRow",
@@ -31,6 +33,7 @@ __all__ = [
     "BlockRow",
     "ColumnMapRow",
     "ComparisonRow",
+    "DeedRow",
     "DrillRow",
     "DrillRunRow",
     "EyeTakeRow",
@@ -47,12 +50,14 @@ __all__ = [
     "LessonRow",
     "LineJoinRow",
     "NotedChangeRow",
+    "OneTimeLinkRow",
     "OpinionVersionRow",
     "PairingTryRow",
     "PracticePlanRow",
     "QuickCheckRow",
     "ReadingMarkRow",
     "ReadingRow",
+    "RecoveryCodeRow",
     "SavedStationRow",
     "SecondReadingRow",
     "SensorRow",
@@ -63,6 +68,8 @@ __all__ = [
     "SetUpRow",
     "SightTestRow",
     "SightTrialRow",
+    "SignInRow",
+    "SignInTryRow",
     "StationRow",
     "Stored",
     "StrokeRow",

@@ -23,6 +23,12 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "file_work": "how far the work on a file of putts is",
     "archive_work": "how far the work on an archive is",
     "archive_part": "pieces of archives on their way",
+    "account": "who may come in here; at another place people are invited anew",
+    "sign_in": "a browser that is signed in here",
+    "one_time_link": "a way in that is good once, here",
+    "recovery_code": "a way in that is good once, here",
+    "sign_in_try": "wrong passphrases, of nobody who is coached here",
+    "deed": "who did what here, by accounts that are in no archive",
     "pairing_try": "codes that strange devices tried, of nobody who is coached here",
 }
 """Tables that are in no archive, each with the reason."""

@@ -1,0 +1,1 @@
+"""Who asks, what he may, and how he comes in."""

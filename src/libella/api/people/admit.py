@@ -1,0 +1,80 @@
+"""Who asks: known by his cookie, let through by his role, before anything is looked at."""
+
+from datetime import UTC, datetime
+from typing import Final
+
+from fastapi import FastAPI, Request
+from fastapi.requests import HTTPConnection
+from fastapi.responses import JSONResponse
+from starlette.concurrency import run_in_threadpool
+from starlette.exceptions import WebSocketException
+
+from ...lessons.desk.desk import done_by
+from ...lessons.people.sign_ins import SignedIn, signed_in
+from ..base.problems import not_let_in
+from ..watch.observed import route_of
+from .roles import is_open, may
+
+COOKIE: Final = "__Host-libella"
+"""Sent to this host alone, over TLS or to this machine itself; no script reads it."""
+_CLOSED: Final = 4401
+
+
+class NotSignedIn(Exception):
+    """Nobody that is known asks."""
+
+
+class NotAllowed(Exception):
+    """Somebody asks who may not: whatever he asks of, whether it is there or not."""
+
+
+async def admit(asked: HTTPConnection) -> None:
+    """Let through whoever may ask this; everybody, where nobody has to sign in.
+
+    The same answer comes before anything is looked up, so that it tells nothing of what is there.
+    """
+    if not asked.app.state.signed:
+        return
+    method = asked.scope.get("method", "WS") if isinstance(asked, Request) else "WS"
+    request = f"{method} {route_of(asked.scope)}"
+    who = await run_in_threadpool(_known, asked)
+    if who is not None:
+        done_by(who.account.id)
+    asked.state.who = who
+    if is_open(request):
+        return
+    if who is None:
+        _refuse(method, NotSignedIn())
+    elif not may(who.account.role, request):
+        _refuse(method, NotAllowed())
+
+
+def install(app: FastAPI) -> None:
+    """Answer who may not ask as every other refusal is answered."""
+
+    @app.exception_handler(NotSignedIn)
+    def _stranger(_: Request, __: NotSignedIn) -> JSONResponse:
+        return not_let_in(401, "not_signed_in")
+
+    @app.exception_handler(NotAllowed)
+    def _other_role(_: Request, __: NotAllowed) -> JSONResponse:
+        return not_let_in(403, "not_allowed")
+
+
+def _refuse(method: str, why: Exception) -> None:
+    if method == "WS":
+        raise WebSocketException(_CLOSED)
+    raise why
+
+
+def _known(asked: HTTPConnection) -> SignedIn | None:
+    token = asked.cookies.get(COOKIE, "")
+    return signed_in(asked.app.state.desk(), token, datetime.now(UTC)) if token else None
+
+
+def who_asks(request: Request) -> SignedIn:
+    """Whoever asks, where somebody must be signed in to ask it."""
+    who: SignedIn | None = getattr(request.state, "who", None)
+    if who is None:
+        raise NotSignedIn
+    return who

@@ -1,0 +1,1 @@
+"""Who may come in, who is in, and who did what."""

@@ -1,0 +1,141 @@
+"""Who may come in: accounts, the sign-ins that stand, one-time links, recovery codes, tries, and who did what."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import ForeignKeyConstraint, Index, String, UniqueConstraint, func, text
+from sqlalchemy.orm import Mapped, mapped_column
+
+from ...core.people.role import Role
+from .base import Stored
+
+
+class AccountRow(Stored):
+    """Somebody who may sign in; without a passphrase not yet. Never deleted: what he did stands with his name."""
+
+    __tablename__ = "account"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    """What he signs in with."""
+    known_as: Mapped[str]
+    """The same without capitals."""
+    role: Mapped[Role] = mapped_column(String)
+    golfer_id: Mapped[UUID | None]
+    """Whose data a golfer's account shows."""
+    passphrase: Mapped[str]
+    """Its argon2 hash; empty until one was chosen."""
+    preferences: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
+    """Light, units, exaggeration, as the browser keeps them."""
+    locked: Mapped[bool] = mapped_column(server_default=text("false"))
+    made_at: Mapped[datetime] = mapped_column(server_default=func.now())
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        UniqueConstraint("studio_id", "known_as"),
+        Index(None, "studio_id", "golfer_id"),
+    )
+
+
+class SignInRow(Stored):
+    """A browser that is signed in; it shows its token in a cookie."""
+
+    __tablename__ = "sign_in"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    account_id: Mapped[UUID]
+    token_hash: Mapped[str]
+    device: Mapped[str]
+    """What the browser says of itself, shortened."""
+    begun_at: Mapped[datetime]
+    seen_at: Mapped[datetime]
+    """When it last asked, to a minute."""
+    ended_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
+        UniqueConstraint("studio_id", "token_hash"),
+        Index(None, "studio_id", "account_id"),
+    )
+
+
+class OneTimeLinkRow(Stored):
+    """A way in for somebody who has no passphrase yet, or none any more; good once."""
+
+    __tablename__ = "one_time_link"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    account_id: Mapped[UUID]
+    token_hash: Mapped[str]
+    until: Mapped[datetime]
+    used_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
+        UniqueConstraint("studio_id", "token_hash"),
+        Index(None, "studio_id", "account_id"),
+    )
+
+
+class RecoveryCodeRow(Stored):
+    """One of the codes written down for the day the passphrase is forgotten; good once."""
+
+    __tablename__ = "recovery_code"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    account_id: Mapped[UUID]
+    code_hash: Mapped[str]
+    used_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
+        UniqueConstraint("studio_id", "code_hash"),
+        Index(None, "studio_id", "account_id"),
+    )
+
+
+class SignInTryRow(Stored):
+    """A passphrase or code that was wrong; forgotten after a quarter of an hour."""
+
+    __tablename__ = "sign_in_try"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name_hash: Mapped[str]
+    """Of the name that was told, which may be nobody's."""
+    host: Mapped[str]
+    at: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        Index(None, "studio_id", "name_hash"),
+        Index(None, "studio_id", "host"),
+    )
+
+
+class DeedRow(Stored):
+    """What somebody who was signed in kept, changed or took away: written by the database itself, with every write."""
+
+    __tablename__ = "deed"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True, server_default=text("gen_random_uuid()"))
+    account_id: Mapped[UUID]
+    what: Mapped[str]
+    """kept, changed, deleted."""
+    of_table: Mapped[str]
+    row_id: Mapped[UUID]
+    at: Mapped[datetime] = mapped_column(server_default=text("clock_timestamp()"))
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
+        Index(None, "studio_id", "at", "id"),
+        Index(None, "studio_id", "row_id"),
+        Index(None, "studio_id", "account_id"),
+    )

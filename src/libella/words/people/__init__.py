@@ -1,0 +1,1 @@
+"""What is said to and of whoever comes in."""

@@ -1,0 +1,36 @@
+"""Roles, and who did what, in words."""
+
+from collections.abc import Mapping
+from typing import Final
+
+from ...core.people.role import Role
+
+ROLES: Final[Mapping[Role, tuple[str, str]]] = {
+    "owner": ("Owner", "Everything, and who may come in."),
+    "coach": ("Coach", "Golfers, lessons, judging, plans; takes away what is wrong."),
+    "assistant": ("Assistant", "Records lessons; judges and takes away nothing."),
+    "golfer": ("Golfer", "Sees what was released of his own."),
+}
+"""Each role: its name, and what it may do."""
+_DONE: Final = {"kept": "kept", "changed": "changed", "deleted": "took away"}
+_THINGS: Final = {
+    "studio": "the studio", "golfer": "a golfer", "golf_round": "a round", "line_join": "two lines joined",
+    "noted_change": "a noted change", "lesson": "a lesson", "station": "a plan", "saved_station": "a kept station",
+    "second_reading": "a second reading", "tool_check": "a check of a tool", "block": "a block",
+    "comparison": "a comparison", "reading": "a putt", "reading_mark": "what is said of a putt",
+    "set_up": "a set-up", "set_up_photo": "a photograph", "aim_set": "a series of set-downs",
+    "set_down": "a set-down", "sight_test": "a test of what looks straight", "sight_trial": "an answer",
+    "first_look": "a first look", "eye_take": "a look at the eyes", "sensor": "a sensor",
+    "sensor_zero": "a sensor’s zero", "stroke": "a stroke", "stroke_tap": "a tap at a stroke",
+    "finding_answer": "an answer to a finding", "band_version": "bands", "opinion_version": "an opinion",
+    "drill": "a drill", "drill_run": "a run of a drill", "practice_plan": "a plan of weeks",
+    "set_up_card": "a set-up card", "quick_check": "a quick check", "file_import": "a file of putts",
+    "account": "an account",
+}  # fmt: skip
+
+
+def deed_said(what: str, table: str) -> str:
+    """>>> deed_said("changed", "lesson")
+    'changed a lesson'
+    """
+    return f"{_DONE[what]} {_THINGS[table]}"

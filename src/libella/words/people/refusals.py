@@ -1,0 +1,40 @@
+"""Why nobody comes in, or an account can't be as it was told."""
+
+from typing import Final
+
+from ..shared.refusals import Template
+
+REFUSALS: Final[dict[str, Template]] = {
+    "passphrase_length": ("A passphrase is long: a few words are.", "{shortest} to {longest} characters"),
+    "passphrase_guessed": (
+        "This one is soon guessed: it is among those that are tried first, or made of names everybody here knows.",
+        "four words that have nothing to do with each other, say",
+    ),
+    "passphrase_now": ("That is not the passphrase in use.", "the one you sign in with now"),
+    "golfer_of_account": ("A golfer’s account is of one golfer, and no other account is.", "a golfer"),
+    "too_many_preferences": ("That is more than is remembered of anybody.", "at most {most}"),
+}
+CONFLICTS: Final[dict[str, Template]] = {
+    "account_name": ("Somebody signs in as “{name}” already.", "Choose another name."),
+    "account_locked": ("“{name}” is locked.", "Let it in again first."),
+    "last_owner": (
+        "This is the only owner who can come in; somebody has to be.",
+        "Make another owner first, who has begun his account.",
+    ),
+}
+SIGN_IN: Final[dict[str, Template]] = {
+    "not_signed_in": ("Nobody is signed in here, or not any more.", "Sign in; what waits on this device stays."),
+    "not_allowed": ("This is not among what your role may do.", "Ask the owner of the studio."),
+    "wrong": ("The name, or what goes with it, is not right.", "Look at both once more."),
+    "too_many": (
+        "So much was wrong in a quarter of an hour that no more is looked at.",
+        "Wait a quarter of an hour, or ask the owner for a new link.",
+    ),
+}
+"""What is told to whoever may not come in: what happened, and what to do."""
+TITLES: Final[dict[str, str]] = {
+    "not_signed_in": "Not signed in",
+    "not_allowed": "Not for this role",
+    "wrong": "Not signed in",
+    "too_many": "Too many tries",
+}
