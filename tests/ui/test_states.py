@@ -24,6 +24,7 @@ ELSEWHERE = {
     "opinions": "/opinions",
     "readers": "/aids/readers",
     "guide": "/guide",
+    "people": "/people",
 }
 VIEWS = ("today", "golfer", *STEPS)
 # Fewer things of their own: looked at in the states in which something may be missing.

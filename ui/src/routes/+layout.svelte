@@ -9,20 +9,22 @@
   import Converter from '$lib/keep/Converter.svelte'
   import TermSheet from '$lib/base/TermSheet.svelte'
   import TopLine from '$lib/lesson/TopLine.svelte'
+  import Gate from '$lib/people/Gate.svelte'
 
   let { children }: { children: Snippet } = $props()
 
   let converting = $state(false)
+  let who = $state('')
 </script>
 
 <svelte:window onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />
 
 <QueryClientProvider client={cache}>
   <div class="flex h-dvh flex-col">
-    <TopLine convert={() => (converting = true)} />
+    <TopLine convert={() => (converting = true)} {who} />
     <RefusedLetters />
     <main class="min-h-0 flex-1 overflow-y-auto">
-      {@render children()}
+      <Gate bind:who>{@render children()}</Gate>
     </main>
   </div>
   <KeySheet bind:open={keySheet.open} />

@@ -32,7 +32,7 @@ class AccountOut(BaseModel):
     preferences: dict[str, str]
 
 
-class SessionOut(BaseModel):
+class WhoOut(BaseModel):
     """Who asks. `must` is false where nobody has to sign in: on this machine alone, in the demo."""
 
     must: bool
@@ -67,7 +67,7 @@ class BegunOut(BaseModel):
     codes: list[str]
 
 
-class LinkOut(BaseModel):
+class OneTimeLinkOut(BaseModel):
     """Whom a link is for."""
 
     studio: str
@@ -94,15 +94,15 @@ class SignInOut(BaseModel):
 
 
 @router.get("/session")
-def who(desk: AtDesk, request: Request) -> SessionOut:
+def who(desk: AtDesk, request: Request) -> WhoOut:
     """Who asks, if anybody that is known."""
     known = getattr(request.state, "who", None)
     account = account_out(known.account) if known else None
-    return SessionOut(must=request.app.state.signed, studio=studio(desk).name, account=account)
+    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account)
 
 
 @router.put("/session", responses=_REFUSED)
-def sign_in(desk: AtDesk, request: Request, response: Response, entry: SignInIn) -> SessionOut:
+def sign_in(desk: AtDesk, request: Request, response: Response, entry: SignInIn) -> WhoOut:
     """Come in by name and passphrase."""
     at = datetime.now(UTC)
     try:
@@ -112,7 +112,7 @@ def sign_in(desk: AtDesk, request: Request, response: Response, entry: SignInIn)
     if found is None:
         return not_let_in(401, "wrong")  # type: ignore[return-value]
     _let_in(desk, request, response, found, at)
-    return SessionOut(must=request.app.state.signed, studio=studio(desk).name, account=account_out(found))
+    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account_out(found))
 
 
 @router.delete("/session")
@@ -151,10 +151,10 @@ def recover(desk: AtDesk, request: Request, response: Response, entry: RecoverIn
 
 
 @router.post("/links/look")
-def look(desk: AtDesk, entry: LinkIn) -> LinkOut:
+def look(desk: AtDesk, entry: LinkIn) -> OneTimeLinkOut:
     """Whom a one-time link is for. It comes as a body: an address would stand in logs."""
     found = accounts.account_behind(desk, entry.token, datetime.now(UTC))
-    return LinkOut(
+    return OneTimeLinkOut(
         studio=studio(desk).name, name=found.name, role_name=ROLES[found.role][0], begun=bool(found.passphrase)
     )
 

@@ -6,7 +6,7 @@ from typing import Final, Literal
 Screen = Literal[
     "today", "set", "stand", "see", "aim", "start", "judge", "change", "keep",
     "golfer", "schools", "drills", "aids", "files", "logbook", "archive", "wall", "question", "sensors",
-    "teaching", "opinions",
+    "teaching", "opinions", "people",
 ]  # fmt: skip
 
 
@@ -138,6 +138,12 @@ SCREENS: Final[dict[Screen, Section]] = {
         "weeks. Two changes at once are asked about first.",
     ),
     "keep": Section("keep", "Keep", "The lesson on one sheet to take home. Words can be added; numbers stay as read."),
+    "people": Section(
+        "people",
+        "People",
+        "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a passphrase; "
+        "codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did what is listed.",
+    ),
     "golfer": Section(
         "golfer",
         "A golfer",

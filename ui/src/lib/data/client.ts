@@ -20,8 +20,16 @@ api.use({
   },
   onResponse({ request, response }) {
     hear(response, asked.get(request) ?? 0)
+    // Whoever was known is known no more: signed out elsewhere, or for too long away.
+    if (response.status === 401 && !request.url.endsWith('/api/session')) strangers.forEach((it) => it())
   }
 })
+
+const strangers = new Set<() => void>()
+/** Called whenever the server answers that it does not know who asks. */
+export function whenStranger(run: () => void): void {
+  strangers.add(run)
+}
 
 /** The server answered and said no: what happened, what was kept, what to do. */
 export class Refusal extends Error {

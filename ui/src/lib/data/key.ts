@@ -9,6 +9,7 @@ import { settings } from '$lib/base/settings.svelte'
 export type Key = readonly unknown[]
 
 export const key = {
+  accounts: () => ['accounts'],
   aim: (lesson: string) => ['aim', lesson],
   aimChoices: () => ['aim-choices'],
   bag: () => ['bag'],
@@ -19,6 +20,7 @@ export const key = {
   /** Of a lesson they are asked again with the lesson: another surface or plan calls for others. */
   cautions: (at: string, lesson: string, golfer: string) =>
     lesson ? ['lesson', lesson, 'cautions', at] : ['cautions', at, golfer],
+  deeds: (account: string) => ['deeds', account],
   due: () => ['due'],
   guide: () => ['guide'],
   logbook: (sought: unknown) => ['logbook', sought],
@@ -53,6 +55,8 @@ export const key = {
   levels: () => ['levels'],
   opinions: () => ['opinions'],
   levers: () => ['levers'],
+  session: () => ['session'],
+  signIns: () => ['sign-ins'],
   conditionsDrawn: (of: unknown) => ['conditions drawn', of],
   photos: (golfer: string) => ['photos', golfer],
   placeDrawn: (hand: string) => ['place drawn', hand],

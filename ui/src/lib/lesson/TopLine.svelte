@@ -9,8 +9,10 @@
 
   interface Props {
     convert: () => void
+    /** Who is signed in, where somebody has to be. */
+    who: string
   }
-  let { convert }: Props = $props()
+  let { convert, who }: Props = $props()
 
   $effect(() =>
     keys.add('Everywhere', () => [
@@ -55,6 +57,7 @@
     {/each}
     {#if place.invented}<Demo />{/if}
   </nav>
+  {#if who}<a class="button plain max-w-40 shrink-0 truncate max-sm:hidden" href="/me" data-who>{who}</a>{/if}
   <span
     class="shrink-0"
     role="status"

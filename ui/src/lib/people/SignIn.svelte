@@ -1,0 +1,65 @@
+<!-- Come in by name and passphrase, or by one of the codes that were written down. -->
+<script lang="ts">
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { createAsk } from '$lib/data/write.svelte'
+  import Codes from './Codes.svelte'
+  import { goIn, recover, signIn } from './session'
+
+  let { studio }: { studio: string } = $props()
+  let name = $state('')
+  let passphrase = $state('')
+  let code = $state('')
+  let forgotten = $state(false)
+  let codes = $state<string[]>([])
+  const entering = createAsk(() => signIn(name, passphrase))
+  const recovering = createAsk(
+    () => recover(name, code, passphrase),
+    (it) => (codes = it.codes)
+  )
+  const enter = (event: SubmitEvent) => {
+    event.preventDefault()
+    if (forgotten) recovering.mutate(undefined)
+    else entering.mutate(undefined)
+  }
+  const trouble = $derived(forgotten ? recovering.error : entering.error)
+  const busy = $derived(entering.isPending || recovering.isPending)
+</script>
+
+<div class="mx-auto max-w-md px-5 py-10">
+  {#if codes.length}
+    <Codes {codes} done={goIn} />
+  {:else}
+    <h1 class="wide text-3xl">{studio}</h1>
+    <form class="mt-5 grid gap-4" onsubmit={enter} data-sign-in>
+      <label
+        ><span class="label">Name</span>
+        <input class="entry text-lg" bind:value={name} autocomplete="username" maxlength="80" required /></label
+      >
+      {#if forgotten}
+        <label
+          ><span class="label">One of the codes you wrote down</span>
+          <input class="entry text-lg" bind:value={code} autocomplete="one-time-code" maxlength="40" required /></label
+        >
+      {/if}
+      <label
+        ><span class="label">{forgotten ? 'A new passphrase' : 'Passphrase'}</span>
+        <input
+          class="entry text-lg"
+          type="password"
+          bind:value={passphrase}
+          autocomplete={forgotten ? 'new-password' : 'current-password'}
+          maxlength="200"
+          required
+        /></label
+      >
+      {#if trouble}<Trouble error={trouble} />{/if}
+      <button class="button primary min-h-14 text-lg" disabled={busy}>{busy ? 'Looking…' : 'Sign in'}</button>
+      <button class="button plain min-h-11" type="button" onclick={() => (forgotten = !forgotten)}
+        >{forgotten ? 'I know my passphrase' : 'I forgot it: use a code'}</button
+      >
+    </form>
+    <p class="mt-4 text-faded">
+      No account, no passphrase and no code left? The owner of the studio shows you a link to come in by.
+    </p>
+  {/if}
+</div>

@@ -1,0 +1,60 @@
+<!-- A one-time link, opened: choose a passphrase, write down the codes, go in. What lets in stands after the #, in no log. -->
+<script lang="ts">
+  import { onMount } from 'svelte'
+  import { goto } from '$app/navigation'
+  import Coming from '$lib/base/Coming.svelte'
+  import { place } from '$lib/base/place.svelte'
+  import Trouble from '$lib/base/Trouble.svelte'
+  import { createAsk } from '$lib/data/write.svelte'
+  import Codes from '$lib/people/Codes.svelte'
+  import Passphrase from '$lib/people/Passphrase.svelte'
+  import { goIn, lookAtLink, takeLink } from '$lib/people/session'
+
+  $effect(() => place.set([], false))
+  let token = ''
+  let passphrase = $state('')
+  const looking = createAsk(() => lookAtLink(token))
+  const taking = createAsk(() => takeLink(token, passphrase))
+  onMount(() => {
+    token = location.hash.slice(1)
+    looking.mutate(undefined)
+  })
+  const inside = async () => {
+    await goIn()
+    await goto('/', { replaceState: true })
+  }
+</script>
+
+<svelte:head><title>Come in · Libella</title></svelte:head>
+
+<div class="mx-auto max-w-md px-5 py-10">
+  {#if taking.data}
+    <Codes codes={taking.data.codes} done={inside} />
+  {:else if looking.error}
+    <h1 class="wide mb-3 text-3xl">Come in</h1>
+    <Trouble error={looking.error} />
+    <p class="mt-3">Ask the owner of the studio for a new link, or <a class="underline" href="/">sign in</a>.</p>
+  {:else if looking.data}
+    <h1 class="wide text-3xl">{looking.data.studio}</h1>
+    <p class="mt-2 text-lg leading-snug">
+      This link is for <b>{looking.data.name}</b>, {looking.data.role_name.toLowerCase()}.
+      {looking.data.begun ? 'It puts another passphrase in place of the one there is.' : 'You sign in with that name.'}
+    </p>
+    <form
+      class="mt-5 grid gap-4"
+      data-welcome
+      onsubmit={(event) => {
+        event.preventDefault()
+        taking.mutate(undefined)
+      }}
+    >
+      <Passphrase bind:value={passphrase} />
+      {#if taking.error}<Trouble error={taking.error} />{/if}
+      <button class="button primary min-h-14 text-lg" disabled={taking.isPending}
+        >{taking.isPending ? 'Coming in…' : 'Come in'}</button
+      >
+    </form>
+  {:else}
+    <Coming what="The link" />
+  {/if}
+</div>
