@@ -15,7 +15,7 @@ from fastapi import FastAPI
 from sqlalchemy import Engine
 from uvicorn.supervisors import Multiprocess
 
-from ..api.app import create_app
+from ..api.app import THIS_MACHINE, create_app
 from ..api.base.settings import Settings
 from ..api.watch.log import set_up_log
 from ..api.watch.metrics import SHARED, tell_metrics
@@ -27,9 +27,10 @@ _GRACE_S: Final = 3
 _LOOKS_S: Final = 0.5
 
 
-def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLauncher) -> None:
+def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLauncher | None) -> None:
     """Serve until told to stop; says when it listens."""
-    threading.Thread(target=_announce, args=(settings.port,), daemon=True).start()
+    if not settings.signed:
+        threading.Thread(target=_announce, args=(settings.port,), daemon=True).start()
     kept_in = settings.kept_in or (None if settings.database_url else DATA)
     if settings.workers == 1:
         application = _application(engine, settings, launcher, kept_in)
@@ -60,13 +61,22 @@ def worker() -> FastAPI:
     settings = Settings()
     threading.Thread(target=_end_with, args=(os.getppid(),), daemon=True).start()
     set_up_log(settings.log)
-    launcher = ProgramLauncher(settings.port, STANDINS)
+    # Stand-ins are the demo's: where people sign in nobody starts programs on this machine.
+    launcher = None if settings.signed else ProgramLauncher(settings.port, STANDINS)
     return _application(connect(settings.database_url), settings, launcher, settings.kept_in)
 
 
-def _application(direct: Engine, settings: Settings, launcher: ProgramLauncher, kept_in: Path | None) -> FastAPI:
+def _application(direct: Engine, settings: Settings, launcher: ProgramLauncher | None, kept_in: Path | None) -> FastAPI:
     asked = connect(settings.pool_url, pooled=True) if settings.pool_url else direct
-    return create_app(asked, launcher=launcher, direct=direct, kept_in=kept_in, a_minute=settings.requests_a_minute)
+    return create_app(
+        asked,
+        launcher=launcher,
+        direct=direct,
+        kept_in=kept_in,
+        a_minute=settings.requests_a_minute,
+        signed=settings.signed,
+        hosts=(*THIS_MACHINE, *settings.hosts),
+    )
 
 
 def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvicorn.Config:

@@ -1,6 +1,7 @@
 """What the environment says."""
 
 from pathlib import Path
+from typing import Literal
 
 from pydantic import Field
 from pydantic_settings import BaseSettings, SettingsConfigDict
@@ -25,6 +26,20 @@ class Settings(BaseSettings):
     )
     metrics_port: int = Field(default=0, ge=0, le=65535, description="Port on loopback for metrics; 0: none.")
     log: Form = Field(default="words", description="How the log is written.")
+    signed: bool = Field(default=False, description="Everybody has to sign in; ./serve sets it.")
+    names: str = Field(
+        default="", description="By which names and addresses it is opened, with commas between; ./serve finds its own."
+    )
+    https_port: int = Field(default=8443, ge=1, le=65535, description="Where ./serve is opened, by TLS.")
+    folder: Path | None = Field(default=None, description="Where ./serve keeps everything.")
+    certificate: Literal["own", "public"] = Field(
+        default="own", description="From an authority of its own on a local network, or a public one for real names."
+    )
     requests_a_minute: int = Field(
         default=0, ge=0, le=100_000, description="From one address, and ten times as many in all; 0: as many as come."
     )
+
+    @property
+    def hosts(self) -> tuple[str, ...]:
+        """The names, each by itself."""
+        return tuple(it for name in self.names.split(",") if (it := name.strip()))

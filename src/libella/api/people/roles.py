@@ -102,10 +102,10 @@ _ACTS: Final[Mapping[Act, frozenset[str]]] = {
 
 def act_of(request: str) -> Act | None:
     """What a request, as "PUT /api/blocks/{id}", is; None for one that stands nowhere and keeps something."""
-    named = next((act for act, requests in _ACTS.items() if request in requests), None)
-    if named is None and request.startswith("GET "):
-        return "read"
-    return named
+    for act, requests in _ACTS.items():
+        if request in requests:
+            return act
+    return "read" if request.startswith("GET ") else None
 
 
 def is_open(request: str) -> bool:

@@ -71,6 +71,14 @@ def migrate(engine: Engine, revision: str = "head") -> None:
             connection.commit()
 
 
+def needs_migration(engine: Engine) -> bool:
+    """Something is kept here, by an older version than this one."""
+    head = ScriptDirectory.from_config(alembic_config()).get_current_head()
+    with engine.connect() as connection:
+        stands = MigrationContext.configure(connection).get_current_revision()
+    return stands is not None and stands != head
+
+
 def _refuse_newer(config: Config, connection: Connection) -> None:
     stands = MigrationContext.configure(connection).get_current_revision()
     connection.rollback()

@@ -141,8 +141,9 @@ SCREENS: Final[dict[Screen, Section]] = {
     "people": Section(
         "people",
         "People",
-        "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a passphrase; "
-        "codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did what is listed.",
+        "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a "
+        "passphrase; codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did "
+        "what is listed.",
     ),
     "golfer": Section(
         "golfer",

@@ -1,0 +1,1 @@
+"""`./serve`: Libella for the whole floor, by TLS, with everybody signed in."""

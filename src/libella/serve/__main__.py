@@ -1,0 +1,142 @@
+"""`./serve`: Libella for the whole floor, by TLS, with everybody signed in; `./serve --check` says what is wrong."""
+
+import argparse
+import contextlib
+import os
+import signal
+import sys
+import threading
+import time
+import urllib.error
+import urllib.request
+from collections.abc import Sequence
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+from typing import Final
+
+import segno
+from pydantic import ValidationError
+from sqlalchemy import Engine
+from sqlalchemy.exc import OperationalError
+
+from ..api.base.settings import Settings
+from ..api.watch.log import set_up_log
+from ..demo.serving import serve
+from ..lessons.desk.desk import open_desk
+from ..lessons.people.accounts import first_owner
+from ..store.server.backup import BackupError, save
+from ..store.server.cluster import Cluster, ClusterError
+from ..store.server.database import DataNewer, connect, migrate, needs_migration
+from .check import look
+from .front import FrontError, configured, named, running
+from .names import is_name, own_names
+
+FOLDER: Final = Path(__file__).parents[3] / ".served"
+_FIRST_LASTS: Final = timedelta(hours=1)
+
+
+def main() -> int:
+    words = argparse.ArgumentParser(prog="./serve", description="Serve Libella for the whole floor, by TLS.")
+    words.add_argument("--check", action="store_true", help="say what is wrong, and start nothing")
+    options = words.parse_args()
+    # A workers' settings are read from the environment: what this start decides stands there.
+    os.environ["LIBELLA_SIGNED"] = "true"
+    try:
+        settings = Settings()
+    except ValidationError as problem:
+        fault = problem.errors()[0]
+        return _refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
+    names = settings.hosts or own_names()
+    folder = (settings.folder or FOLDER).absolute()
+    if options.check:
+        return _check(settings, names, folder)
+    if not names or not all(map(is_name, names)):
+        return _refuse("LIBELLA_NAMES: no name of a machine; set it, as LIBELLA_NAMES=floor.local,192.0.2.7.")
+    os.environ["LIBELLA_NAMES"] = ",".join(names)
+    settings = settings.model_copy(update={"names": ",".join(names), "kept_in": settings.kept_in or folder})
+    for name in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(name, lambda *_: sys.exit(0))
+    set_up_log(settings.log)
+    try:
+        _run(settings, names, folder)
+    except (KeyboardInterrupt, SystemExit):
+        pass
+    except (ClusterError, DataNewer, FrontError, BackupError) as problem:
+        return _refuse(str(problem))
+    except OperationalError as problem:
+        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
+    _say("Stopped.")
+    return 0
+
+
+def _run(settings: Settings, names: Sequence[str], folder: Path) -> None:
+    folder.mkdir(parents=True, exist_ok=True)
+    folder.chmod(0o755)
+    with contextlib.ExitStack() as stack:
+        url = settings.database_url
+        if not url:
+            cluster = Cluster(folder, watched=True)
+            _say(f"PostgreSQL: starting, data in {cluster.folder}")
+            url = stack.enter_context(cluster.running())
+        engine = connect(url)
+        stack.callback(engine.dispose)
+        _bring_up_to_date(engine, url, folder)
+        config = configured(names, settings.https_port, settings.port, folder, settings.certificate)
+        stack.enter_context(running(config, folder))
+        threading.Thread(target=_announce, args=(engine, settings, names), daemon=True).start()
+        serve(engine, url, settings, None)
+
+
+def _bring_up_to_date(engine: Engine, url: str, folder: Path) -> None:
+    """Back up what an older version kept before this one changes it: ./restore leads back."""
+    if needs_migration(engine):
+        kept = folder / "backups" / f"before-{datetime.now():%Y-%m-%d-%H%M%S}.backup"
+        kept.parent.mkdir(exist_ok=True)
+        _say("An older version kept this: backing it up first")
+        save(url, kept)
+        _say(f"Backed up: {kept}; ./restore brings it back to the version before")
+    migrate(engine)
+
+
+def _announce(engine: Engine, settings: Settings, names: Sequence[str]) -> None:
+    """Say it once somebody answers: where it is opened, and, in a new studio, the link that begins it."""
+    while True:
+        try:
+            urllib.request.urlopen(f"http://127.0.0.1:{settings.port}/api/health/live", timeout=2).close()
+        except urllib.error.HTTPError:
+            break
+        except OSError:
+            time.sleep(0.1)
+        else:
+            break
+    port = "" if settings.https_port == 443 else f":{settings.https_port}"
+    address = f"https://{named(names)}{port}"
+    _say(f"Ready: {address}  (Ctrl-C stops it)")
+    for other in names[1:]:
+        _say(f"       also https://{named([other])}{port}")
+    token = first_owner(open_desk(engine), datetime.now(UTC), _FIRST_LASTS)
+    if token is not None:
+        link = f"{address}/welcome#{token}"
+        _say("Nobody has an account yet. Open this within an hour, on the device of the owner:")
+        print(f"\n  {link}\n", flush=True)
+        segno.make(link, error="l").terminal(compact=True)
+
+
+def _check(settings: Settings, names: Sequence[str], folder: Path) -> int:
+    looked = look(settings, names, folder, datetime.now(UTC))
+    for it in looked:
+        print(f"{'well ' if it.well else 'WRONG'}  {it.what:12} {it.says}")
+    return 0 if all(it.well for it in looked) else 1
+
+
+def _say(words: str) -> None:
+    print(f"libella: {words}", flush=True)
+
+
+def _refuse(words: str) -> int:
+    print(f"libella: {words}", file=sys.stderr, flush=True)
+    return 1
+
+
+if __name__ == "__main__":
+    sys.exit(main())
