@@ -28,9 +28,10 @@ def main() -> int:
     options = words.parse_args()
     try:
         with contextlib.ExitStack() as stack:
-            url = Settings().database_url or stack.enter_context(Cluster(DATA).running())
+            settings = Settings()
+            url = settings.database_url or stack.enter_context(Cluster(settings.folder or DATA).running())
             if options.what == "backup":
-                file = options.file or Path(f"libella-{datetime.now():%Y-%m-%d-%H%M}.backup")
+                file = options.file or _place(settings.folder) / f"libella-{datetime.now():%Y-%m-%d-%H%M}.backup"
                 rows = save(url, file)
                 told = ", ".join(f"{rows.get(it, 0)} {it}s" for it in ("golfer", "lesson", "reading"))
                 _say(f"{file}: {told}; restored into an empty place and found the same.")
@@ -48,6 +49,14 @@ def main() -> int:
         print(f"libella: The database does not answer: {str(problem).strip()}", file=sys.stderr)
         return 1
     return 0
+
+
+def _place(folder: Path | None) -> Path:
+    """Where a backup goes of which nobody said where: of a served floor beside what is served, else here."""
+    if folder is None:
+        return Path()
+    (folder / "backups").mkdir(parents=True, exist_ok=True)
+    return folder / "backups"
 
 
 def _say(words: str) -> None:

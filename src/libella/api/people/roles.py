@@ -11,10 +11,11 @@ from ...core.people.role import MAY, Act, Role
 ANYBODY: Final = frozenset(
     {
         "GET /api/health", "GET /api/health/live", "GET /api/session", "PUT /api/session", "DELETE /api/session",
-        "POST /api/links/look", "POST /api/links/take", "POST /api/session/recover",
+        "POST /api/links/look", "POST /api/links/take", "POST /api/session/recover", "GET /api/vocabulary",
+        "GET /api/guide",
     }
 )  # fmt: skip
-"""Asked by whoever has not signed in: whether it is well, who he is, and to come in."""
+"""Asked by whoever has not signed in: whether it is well, the program's own words, who he is, and to come in."""
 BY_OWN_KEY: Final = frozenset(
     {"POST /api/sensor-link/pair", "POST /api/sensor-link/messages", "WS /api/sensor-link/stream"}
 )
@@ -22,7 +23,7 @@ BY_OWN_KEY: Final = frozenset(
 ANY_ACCOUNT: Final = frozenset(
     {
         "PUT /api/session/passphrase", "PUT /api/session/preferences", "DELETE /api/session/everywhere",
-        "GET /api/sign-ins", "DELETE /api/sign-ins/{id}", "GET /api/vocabulary", "GET /api/guide", "GET /api/studio",
+        "GET /api/sign-ins", "DELETE /api/sign-ins/{id}", "GET /api/studio",
     }
 )  # fmt: skip
 """Of oneself, and of the program, whatever the role."""

@@ -1,5 +1,6 @@
 <!-- A one-time link for somebody: held before his camera, or told in another way. -->
 <script lang="ts">
+  import { onMount } from 'svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -13,9 +14,7 @@
   }
   let { open = $bindable(), of }: Props = $props()
   const making = createAsk(() => linkFor(of.account.id))
-  $effect(() => {
-    if (open) making.mutate(undefined)
-  })
+  onMount(() => making.mutate(undefined))
   const picture = $derived(making.data ? `data:image/svg+xml,${encodeURIComponent(making.data.picture)}` : '')
 </script>
 

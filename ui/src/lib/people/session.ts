@@ -23,8 +23,8 @@ export function signInsQuery() {
 
 /** What was shown to one is not shown to the next, nor what was refused to nobody. */
 async function anew(): Promise<void> {
-  cache.clear()
-  await cache.refetchQueries({ queryKey: key.session() })
+  cache.removeQueries({ type: 'inactive' })
+  await cache.resetQueries()
 }
 
 export async function signIn(name: string, passphrase: string): Promise<void> {

@@ -37,7 +37,7 @@
   {:else if looking.data}
     <h1 class="wide text-3xl">{looking.data.studio}</h1>
     <p class="mt-2 text-lg leading-snug">
-      This link is for <b>{looking.data.name}</b>, {looking.data.role_name.toLowerCase()}.
+      This link is for <b>{looking.data.name}</b>, as {looking.data.role_name.toLowerCase()} of the studio.
       {looking.data.begun ? 'It puts another passphrase in place of the one there is.' : 'You sign in with that name.'}
     </p>
     <form

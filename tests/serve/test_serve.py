@@ -1,0 +1,119 @@
+"""`./serve`: by TLS and in no other way, by its names, and what is wrong is said before anybody finds out."""
+
+import http.client
+import json
+import ssl
+import subprocess
+import urllib.error
+import urllib.request
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+
+import pytest
+from alembic import command
+
+from libella.api.base.settings import Settings
+from libella.serve import check
+from libella.serve.front import ROOT, FrontError, configured, running
+from libella.serve.names import is_name, own_names
+from libella.store.server.database import alembic_config, connect, migrate, needs_migration
+
+from ..conftest import demo_database, new_database, open_folder
+from ..served import free_port
+from ..served_floor import Floor
+
+
+@pytest.fixture(scope="module")
+def floor(cluster):
+    with open_folder() as folder:
+        floor = Floor(demo_database(cluster), folder)
+        floor.start()
+        yield floor, folder
+        floor.stop()
+
+
+def by_tls(folder: Path, address: str, host: str = ""):
+    context = ssl.create_default_context(cafile=str(folder / ROOT))
+    asked = urllib.request.Request(address, headers={"Host": host} if host else {})
+    return urllib.request.urlopen(asked, context=context, timeout=10)
+
+
+def test_it_is_opened_by_tls_by_a_certificate_of_its_own_authority_and_not_without(floor):
+    served, folder = floor
+    with by_tls(folder, f"{served.address}/api/session") as answer:
+        assert json.load(answer) == {"must": True, "studio": "The Ropewalk", "account": None}
+        assert answer.headers["X-Content-Type-Options"] == "nosniff"
+    plain = http.client.HTTPConnection("127.0.0.1", served.port, timeout=5)
+    plain.request("GET", "/api/session")
+    assert plain.getresponse().status == 400
+    with pytest.raises(urllib.error.URLError, match="CERTIFICATE_VERIFY_FAILED"):
+        urllib.request.urlopen(f"{served.address}/", timeout=5)
+
+
+def test_it_answers_to_its_own_names_only_and_hands_nothing_out_unsigned(floor):
+    served, folder = floor
+    with pytest.raises(urllib.error.HTTPError) as refused:
+        by_tls(folder, f"{served.address}/api/golfers")
+    assert refused.value.code == 401 and "golfer" not in refused.value.read().decode().lower()
+    with by_tls(folder, f"{served.address}/api/health", host="evil.example") as answer:
+        assert answer.read() == b""
+
+
+def test_what_is_well_and_what_is_wrong_is_said(floor):
+    served, folder = floor
+    told = served.check()
+    lines = {it.split()[1]: it for it in told.stdout.splitlines()}
+    assert list(lines) == ["name", "port", "certificate", "disk", "backup", "clock"], told.stdout + told.stderr
+    assert lines["certificate"].startswith("well") and "good until" in lines["certificate"]
+    # Nobody backed anything up yet, and that is said.
+    assert lines["backup"].startswith("WRONG") and told.returncode == 1
+    (folder / "backups").mkdir(exist_ok=True)
+    (folder / "backups" / "now.backup").write_text("")
+    assert check._backup(folder, datetime.now(UTC)).well
+    assert not check._backup(folder, datetime.now(UTC) + timedelta(days=3)).well
+
+
+def test_a_name_a_port_and_a_clock_that_are_wrong_are_said(tmp_path):
+    settings = Settings(https_port=free_port())
+    looked = {it.what: it for it in check.look(settings, ["not a name"], tmp_path, datetime(2001, 1, 1, tzinfo=UTC))}
+    assert not looked["name"].well and "LIBELLA_NAMES" in looked["name"].says
+    assert not looked["clock"].well and not looked["certificate"].well
+    assert looked["port"].well and "GiB free" in looked["disk"].says
+    assert is_name("floor.local") and is_name("192.0.2.7") and is_name("fd00::2")
+    assert not is_name("a b") and not is_name("-x") and not is_name("x/y") and all(map(is_name, own_names()))
+
+
+@pytest.mark.parametrize("certificate", ["own", "public"])
+def test_caddy_takes_what_it_is_told(certificate, tmp_path):
+    told = configured(["floor.example", "192.0.2.7"], 8443, 8090, tmp_path, certificate)
+    file = tmp_path / "caddy.json"
+    file.write_text(json.dumps(told))
+    said = subprocess.run(["caddy", "validate", "--config", str(file)], capture_output=True, text=True, check=False)
+    assert said.returncode == 0, said.stderr
+    assert "Strict-Transport-Security" in json.dumps(told) or certificate == "own"
+    assert told["admin"]["disabled"]
+
+
+def test_a_front_that_does_not_start_says_why(tmp_path):
+    broken = {"apps": {"http": {"https_port": free_port(), "servers": {"x": {"listen": ["no port"]}}}}}
+    with pytest.raises(FrontError, match="caddy ended"), running(broken, tmp_path):
+        raise AssertionError("it runs")
+
+
+def test_an_older_versions_data_is_backed_up_before_it_is_changed(cluster):
+    url = new_database(cluster)
+    engine = connect(url)
+    migrate(engine)
+    assert not needs_migration(engine)
+    with engine.begin() as connection:
+        config = alembic_config()
+        config.attributes["connection"] = connection
+        command.downgrade(config, "0039")
+    assert needs_migration(engine)
+    engine.dispose()
+    with open_folder() as folder:
+        floor = Floor(url, folder)
+        floor.start()
+        floor.stop()
+        [kept] = (folder / "backups").iterdir()
+        assert kept.name.startswith("before-") and any("backing it up first" in it for it in floor.said)

@@ -1,0 +1,160 @@
+"""The floor as ./serve serves it: the owner begins it, invites, locks out; each in a browser of his own."""
+
+import re
+
+import pytest
+from playwright.sync_api import Browser, Page, expect
+
+from ...conftest import demo_database, open_folder
+from ...served_floor import Floor
+from ..conftest import no_serious_finding, shot
+
+PASSPHRASE = "kettle harbour willow-9 plinth"
+
+
+@pytest.fixture(scope="module")
+def floor(cluster):
+    with open_folder() as folder:
+        floor = Floor(demo_database(cluster), folder)
+        floor.start()
+        yield floor
+        floor.stop()
+
+
+@pytest.fixture
+def browsers(floor, browser: Browser):
+    """New browsers, each of somebody who was never here; an error on a page of one fails the test."""
+    contexts, errors = [], []
+
+    def new(width: int = 820, height: int = 1180) -> Page:
+        context = browser.new_context(
+            base_url=floor.address,
+            ignore_https_errors=True,
+            viewport={"width": width, "height": height},
+            has_touch=True,
+        )
+        contexts.append(context)
+        page = context.new_page()
+        page.on("pageerror", lambda error: errors.append(str(error)))
+        return page
+
+    yield new
+    for it in contexts:
+        it.close()
+    assert errors == []
+
+
+def choose(page: Page, passphrase: str = PASSPHRASE) -> list[str]:
+    """Choose a passphrase where a link was opened, and go in; the codes that were shown."""
+    page.get_by_label("A passphrase").fill(passphrase)
+    page.get_by_role("button", name="Come in").tap()
+    expect(page.get_by_role("heading", name="Write these down")).to_be_visible()
+    codes = page.locator("[data-codes] li").all_inner_texts()
+    page.get_by_role("button", name="I have written them down").tap()
+    expect(page.get_by_role("heading", name="Write these down")).to_have_count(0)
+    return codes
+
+
+def sign_in(page: Page, name: str, passphrase: str = PASSPHRASE) -> None:
+    page.get_by_label("Name", exact=True).fill(name)
+    page.get_by_label("Passphrase").fill(passphrase)
+    page.get_by_role("button", name="Sign in").tap()
+
+
+def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers):
+    owner = browsers()
+    owner.goto("/")
+    expect(owner.get_by_role("heading", name="The Ropewalk")).to_be_visible()
+    shot(owner, "sign-in")
+    no_serious_finding(owner)
+    owner.goto(floor.first_link())
+    expect(owner.locator("[data-welcome]")).to_be_visible()
+    shot(owner, "welcome")
+    no_serious_finding(owner)
+    owner.get_by_label("A passphrase").fill("password1234")
+    owner.get_by_role("button", name="Come in").tap()
+    expect(owner.locator("[data-welcome]")).to_contain_text("soon guessed")
+    codes = choose(owner)
+    assert len(codes) == 8
+    expect(owner.get_by_role("link", name="Junia Thale").first).to_be_visible()
+    owner.set_viewport_size({"width": 1280, "height": 800})
+    owner.locator("[data-who]").click()
+    expect(owner.get_by_role("list", name="Where you are signed in")).to_contain_text("this one")
+    shot(owner, "me")
+    no_serious_finding(owner)
+    owner.get_by_role("link", name="People…").click()
+    owner.get_by_label("Name to sign in with").fill("Hand")
+    owner.get_by_role("radio", name="Assistant").click()
+    owner.get_by_role("button", name="Add", exact=True).click()
+    row = owner.locator("[data-account=Hand]")
+    expect(row).to_contain_text("not begun")
+    row.get_by_role("button", name="Show a link…").click()
+    link = owner.get_by_role("dialog").get_by_label("The same in letters").input_value()
+    expect(owner.locator("[data-link-picture]")).to_be_visible()
+    shot(owner, "people-link")
+    owner.keyboard.press("Escape")
+    expect(owner.get_by_role("dialog")).to_have_count(0)
+
+    hand = browsers(390, 844)
+    hand.goto(link)
+    expect(hand.get_by_role("main")).to_contain_text("Hand, as assistant")
+    shot(hand, "welcome-phone")
+    choose(hand)
+    # He records: opens the lesson that stands open, and a putt of his is the owner's to see.
+    hand.get_by_role("link", name="Go on recording").first.tap()
+    counted = hand.locator("[data-count]")
+    expect(counted).to_contain_text("Putt")
+    hand.keyboard.press("0")
+    expect(hand.locator("[data-link='saved']")).to_be_attached()
+    hand.goto("/people")
+    expect(hand.locator("[data-people]")).to_contain_text("not among what your role may do")
+    owner.reload()
+    expect(owner.get_by_role("list", name="Who did what, newest first")).to_contain_text("Hand kept a putt")
+    expect(row).to_contain_text("can come in")
+    shot(owner, "people")
+    no_serious_finding(owner)
+    row.get_by_role("button", name="Lock out").click()
+    expect(row).to_contain_text("locked")
+    hand.goto("/")
+    expect(hand.locator("[data-sign-in]")).to_be_visible()
+    sign_in(hand, "Hand")
+    expect(hand.locator("[data-sign-in]")).to_contain_text("is not right")
+
+    # A code on paper lets the owner in on another device, once, and signs this one out.
+    other = browsers()
+    other.goto("/")
+    other.get_by_role("button", name="I forgot it: use a code").tap()
+    other.get_by_label("Name", exact=True).fill("owner")
+    other.get_by_label("One of the codes you wrote down").fill(codes[2])
+    other.get_by_label("A new passphrase").fill("lantern quarry-7 sable moth")
+    other.get_by_role("button", name="Sign in").tap()
+    expect(other.get_by_role("heading", name="Write these down")).to_be_visible()
+    other.get_by_role("button", name="I have written them down").tap()
+    expect(other.get_by_role("link", name="Junia Thale").first).to_be_visible()
+    owner.reload()
+    expect(owner.locator("[data-sign-in]")).to_be_visible()
+    sign_in(owner, "owner", "lantern quarry-7 sable moth")
+    expect(owner.locator("[data-people]")).to_be_visible()
+    # Signing out takes along what was shown: whoever opens this browser next sees the door alone.
+    owner.goto("/me")
+    owner.get_by_role("button", name="Sign out everywhere").click()
+    expect(owner.locator("[data-sign-in]")).to_be_visible()
+    other.get_by_role("link", name="Junia Thale").first.click()
+    expect(other.locator("[data-sign-in]")).to_be_visible()
+
+
+def test_what_was_tapped_while_nobody_was_known_waits_for_the_sign_in(floor, browsers):
+    owner = browsers()
+    owner.goto("/")
+    sign_in(owner, "owner", "lantern quarry-7 sable moth")
+    owner.get_by_role("link", name="Go on recording").first.click()
+    expect(owner.locator("[data-count]")).to_contain_text("Putt")
+    before = owner.locator("[data-count]").inner_text()
+    context = owner.context
+    context.clear_cookies()
+    owner.keyboard.press("0")
+    expect(owner.locator("[data-link]")).to_have_attribute("data-link", re.compile("waiting for a sign-in"))
+    expect(owner.locator("[data-sign-in]")).to_be_visible()
+    sign_in(owner, "owner", "lantern quarry-7 sable moth")
+    expect(owner.locator("[data-link='saved']")).to_be_attached()
+    expect(owner.locator("[data-count]")).not_to_have_text(before)
