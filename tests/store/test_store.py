@@ -17,6 +17,7 @@ from libella.lessons.set.stations import entry_of, find_saved
 from libella.store.server.cluster import Cluster, ClusterError
 from libella.store.server.database import clear, connect, migrate
 from libella.store.tables import Stored
+from libella.store.whole.kinds import kinds
 
 from ..conftest import open_folder
 
@@ -165,3 +166,11 @@ def test_stations_kept_before_the_planner_are_laid_as_they_were(fresh_url):
         station = entry.station()
         assert station.aids == () and station.across_m == 0 and entry.target == "computed" and entry.read is None
     engine.dispose()
+
+
+def test_whoever_writes_a_row_that_is_somebodys_is_written_down_with_it(engine):
+    told = text("select event_object_table from information_schema.triggers where trigger_name = 'told_as_deed'")
+    with engine.connect() as connection:
+        recorded = set(connection.scalars(told))
+    # A heading of a file and how it was read is nobody's; all else that goes into an archive is, and so are accounts.
+    assert recorded == ({it.name for it in kinds()} - {"column_map"}) | {"account"}

@@ -174,6 +174,19 @@ def create_app(
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     admission.install(app)
+    _guard(app, front_end, hosts, a_minute)
+    api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
+    for module in ROUTERS:
+        # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
+        held = [] if module in (live, sensor_link, health, session, accounts) else [Depends(hold_opinions)]
+        api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
+    app.include_router(api)
+    _serve_pages(app, front_end)
+    return app
+
+
+def _guard(app: FastAPI, front_end: Path, hosts: Sequence[str], a_minute: int) -> None:
+    """What every request goes through, the last named first."""
     app.add_middleware(problems.Faults)
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
     app.add_middleware(BodyLimit)
@@ -183,15 +196,6 @@ def create_app(
         app.add_middleware(RateLimit, a_minute=a_minute)
     app.add_middleware(SafeHeaders, page=front_end / "index.html")
     app.add_middleware(Observed, metrics=app.state.metrics)
-
-    api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
-    for module in ROUTERS:
-        # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
-        held = [] if module in (live, sensor_link, health, session, accounts) else [Depends(hold_opinions)]
-        api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
-    app.include_router(api)
-    _serve_pages(app, front_end)
-    return app
 
 
 def _serve_pages(app: FastAPI, front_end: Path) -> None:

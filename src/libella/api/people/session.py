@@ -12,7 +12,7 @@ from ...lessons.desk.desk import Desk, studio
 from ...lessons.people import accounts, sign_ins
 from ...lessons.people.secrets import is_passphrase
 from ...lessons.values import KeptAccount
-from ...words.people.accounts import ROLES
+from ...words.people.accounts import ROLES, device_said
 from ..base.problems import Problem, not_let_in
 from ..base.shapes import UUID, AtDesk, Entry, ShortWords, Words40
 from .admit import COOKIE, who_asks
@@ -195,7 +195,9 @@ def mine(desk: AtDesk, request: Request) -> list[SignInOut]:
     """Where whoever asks is signed in."""
     known = who_asks(request)
     return [
-        SignInOut(id=it.id, device=it.device, begun_at=it.begun_at, seen_at=it.seen_at, here=it.id == known.id)
+        SignInOut(
+            id=it.id, device=device_said(it.device), begun_at=it.begun_at, seen_at=it.seen_at, here=it.id == known.id
+        )
         for it in sign_ins.sign_ins_of(desk, known.account.id, datetime.now(UTC))
     ]
 

@@ -10,7 +10,7 @@ Act = Literal["own", "read", "record", "judge", "delete", "studio", "people"]
 own : see what is released of himself
 read : see golfers, lessons, and what they say
 record : golfers, lessons, what is laid, and everything that is read in them; undo and void of a reading
-judge : choose what is worked on, hold opinions and schools, release
+judge : choose what is worked on, hold schools and numbers of one's own
 delete : take away what others entered: lessons, files, kept stations
 studio : what the whole studio uses: bag, bands, archives in and out
 people : accounts and who did what

@@ -13,17 +13,6 @@ Position = Mapping[Lever, float]
 """Levers moved, mm or degrees from the usual set-up; a lever that is not named stays."""
 
 
-_REACH_MM = Opinion("lever_reach_mm", {"inside": 60.0, "behind": 60.0, "distance": 80.0, "ball": 60.0}, "mm", (10, 150))
-_REACH_DEG = Opinion("lever_reach_deg", {"tilt": 12.0, "chin": 15.0}, "deg", (2, 30))
-"""How far a head, or the ball, moved that way can still be played from, either way."""
-_EASE_MM = Opinion("lever_ease_mm", {"inside": 20.0, "behind": 20.0, "distance": 20.0, "ball": 20.0}, "mm", (5, 100))
-_EASE_DEG = Opinion("lever_ease_deg", {"tilt": 4.0, "chin": 5.0}, "deg", (1, 20))
-"""Moved so far, each costs as much comfort as another."""
-_SLOPE_MM = Opinion("lever_slope_mm", {"inside": 0.05, "behind": 0.05, "distance": 0.05, "ball": 0.05}, "deg")
-_SLOPE_DEG = Opinion("lever_slope_deg", {"tilt": 0.2, "chin": 0.2}, "deg")
-"""What a mm, or a degree, of each turns what looks straight, one standard deviation (handbook 5)."""
-
-
 @dataclass(frozen=True, slots=True)
 class LeverWords:
     """A lever a coach can move, one at a time.
@@ -31,30 +20,38 @@ class LeverWords:
     Attributes
     ----------
     plus, minus : what moving it up or down is called
+    usual_reach : how far it is playable, either way
     step : as fine as it can be set
+    usual_ease : what costs as much comfort as one `ease` of another lever
+    usual_slope_sd : prior of its effect, degrees of looks-straight angle per unit (handbook 5)
     """
 
-    code: Lever
     name: str
     unit: Literal["mm", "deg"]
     plus: str
     minus: str
+    usual_reach: float
     step: float
+    usual_ease: float
+    usual_slope_sd: float
 
     @property
     def reach(self) -> float:
-        """How far it is playable, either way, in `unit`; narrowed by what this golfer can't play."""
-        return (_REACH_MM() if self.unit == "mm" else _REACH_DEG())[self.code]
+        """How far it is playable, either way, as it is held; narrowed by what this golfer can't play."""
+        return self._held(_REACH, self.usual_reach)
 
     @property
     def ease(self) -> float:
-        """So much of it, in `unit`, costs as much comfort as one `ease` of another lever."""
-        return (_EASE_MM() if self.unit == "mm" else _EASE_DEG())[self.code]
+        """So much of it, as it is held, costs as much comfort as one `ease` of another lever."""
+        return self._held(_EASE, self.usual_ease)
 
     @property
     def slope_sd(self) -> float:
-        """Prior of its effect, degrees of looks-straight angle per `unit` (handbook 5)."""
-        return (_SLOPE_MM() if self.unit == "mm" else _SLOPE_DEG())[self.code]
+        """Prior of its effect as it is held, degrees of looks-straight angle per unit."""
+        return self._held(_SLOPE, self.usual_slope_sd)
+
+    def _held(self, of: Mapping[str, Opinion[dict[str, float]]], usual: float) -> float:
+        return next((told for code, told in of[self.unit]().items() if _lever(code) is self), usual)
 
     def way(self, *, plus: bool) -> str:
         """What moving it one way is called."""
@@ -62,16 +59,36 @@ class LeverWords:
 
 
 LEVERS: Final[dict[Lever, LeverWords]] = {
-    it.code: it
-    for it in (
-        LeverWords("inside", "Eyes in or out", "mm", "further in", "further out", 5),
-        LeverWords("behind", "Eyes behind or ahead", "mm", "further behind", "further ahead", 5),
-        LeverWords("tilt", "Head tilt", "deg", "tilted to the trail side", "tilted to the lead side", 1),
-        LeverWords("chin", "Chin", "deg", "chin lifted", "chin tucked", 1),
-        LeverWords("distance", "Distance from the ball", "mm", "further away", "closer", 5),
-        LeverWords("ball", "Ball position", "mm", "ball further forward", "ball further back", 5),
-    )
+    "inside": LeverWords("Eyes in or out", "mm", "further in", "further out", 60, 5, 20, 0.05),
+    "behind": LeverWords("Eyes behind or ahead", "mm", "further behind", "further ahead", 60, 5, 20, 0.05),
+    "tilt": LeverWords("Head tilt", "deg", "tilted to the trail side", "tilted to the lead side", 12, 1, 4, 0.2),
+    "chin": LeverWords("Chin", "deg", "chin lifted", "chin tucked", 15, 1, 5, 0.2),
+    "distance": LeverWords("Distance from the ball", "mm", "further away", "closer", 80, 5, 20, 0.05),
+    "ball": LeverWords("Ball position", "mm", "ball further forward", "ball further back", 60, 5, 20, 0.05),
 }
+
+
+def _lever(code: str) -> LeverWords | None:
+    return next((it for name, it in LEVERS.items() if name == code), None)
+
+
+def _each(name: str, unit: str) -> dict[str, float]:
+    return {code: float(getattr(it, f"usual_{name}")) for code, it in LEVERS.items() if it.unit == unit}
+
+
+_REACH: Final = {
+    "mm": Opinion("lever_reach_mm", _each("reach", "mm"), "mm", (10, 150)),
+    "deg": Opinion("lever_reach_deg", _each("reach", "deg"), "deg", (2, 30)),
+}
+_EASE: Final = {
+    "mm": Opinion("lever_ease_mm", _each("ease", "mm"), "mm", (5, 100)),
+    "deg": Opinion("lever_ease_deg", _each("ease", "deg"), "deg", (1, 20)),
+}
+_SLOPE: Final = {
+    "mm": Opinion("lever_slope_mm", _each("slope_sd", "mm"), "deg"),
+    "deg": Opinion("lever_slope_deg", _each("slope_sd", "deg"), "deg"),
+}
+"""What nobody measured of the levers, as it stands and as it is held."""
 MOVED: Final = {"mm": Bounds(-150.0, 150.0, "mm"), "deg": Bounds(-30.0, 30.0, "deg")}
 SCORE: Final = Bounds(1, 5, "")
 

@@ -20,6 +20,7 @@ from .line import line_aloud
 from .opened import opened_aloud
 from .opened_over import opened_over_aloud
 from .opinions import opinions_aloud
+from .people import people_aloud
 from .reading import Reading, page, sentences
 from .refusals import refusals_aloud
 from .schools import schools_aloud
@@ -53,6 +54,7 @@ def read_aloud() -> Reading:
             change_aloud,
             keep_aloud,
             opinions_aloud,
+            people_aloud,
             refusals_aloud,
         ):
             step(reading)

@@ -13,7 +13,7 @@ ROLES: Final[Mapping[Role, tuple[str, str]]] = {
 }
 """Each role: its name, and what it may do."""
 _DONE: Final = {"kept": "kept", "changed": "changed", "deleted": "took away"}
-_THINGS: Final = {
+THINGS: Final = {
     "studio": "the studio", "golfer": "a golfer", "golf_round": "a round", "line_join": "two lines joined",
     "noted_change": "a noted change", "lesson": "a lesson", "station": "a plan", "saved_station": "a kept station",
     "second_reading": "a second reading", "tool_check": "a check of a tool", "block": "a block",
@@ -27,10 +27,28 @@ _THINGS: Final = {
     "set_up_card": "a set-up card", "quick_check": "a quick check", "file_import": "a file of putts",
     "account": "an account",
 }  # fmt: skip
+"""What is kept, by its table."""
 
 
 def deed_said(what: str, table: str) -> str:
     """>>> deed_said("changed", "lesson")
     'changed a lesson'
     """
-    return f"{_DONE[what]} {_THINGS[table]}"
+    return f"{_DONE[what]} {THINGS[table]}"
+
+
+_SYSTEMS: Final = {
+    "iPad": "a tablet", "iPhone": "a phone", "Android": "a phone or tablet", "Windows": "Windows", "Mac OS": "a Mac",
+    "CrOS": "a Chromebook", "Linux": "Linux",
+}  # fmt: skip
+_BROWSERS: Final = {"Firefox": "Firefox", "Edg": "Edge", "Chrom": "Chromium", "Safari": "Safari"}
+"""What browsers call themselves, the more particular first: each says it is all that come after it, too."""
+
+
+def device_said(told: str) -> str:
+    """What a browser says of itself, in a few words: "Chromium on Linux"."""
+    system = next((name for it, name in _SYSTEMS.items() if it in told), "")
+    browser = next((name for it, name in _BROWSERS.items() if it in told), "")
+    if not browser and not system:
+        return "a device that does not say what it is"
+    return f"{browser or 'a browser'} on {system or 'a device that does not say what it is'}"

@@ -60,7 +60,7 @@
     <ul class="mt-1 border-t-2 border-ink" aria-label="Where you are signed in">
       {#each signIns.data ?? [] as it (it.id)}
         <li class="flex flex-wrap items-center gap-x-4 border-b border-hairline py-2">
-          <span class="min-w-0 flex-1 truncate">{it.device || 'A device that does not say what it is'}</span>
+          <span class="min-w-0 flex-1 first-letter:uppercase">{it.device}</span>
           <span class="text-faded">{it.here ? 'this one' : `seen ${moment(it.seen_at)}`}</span>
           {#if !it.here}<button class="button min-h-11" onclick={() => endSignIn(it.id)}>Sign it out</button>{/if}
         </li>
