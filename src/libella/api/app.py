@@ -2,6 +2,7 @@
 
 from collections.abc import AsyncGenerator, Sequence
 from contextlib import asynccontextmanager
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any, Final
 
@@ -124,6 +125,25 @@ _LONGEST_PATH = 1024
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
 
+@dataclass(frozen=True, slots=True)
+class Reach:
+    """Who reaches the application, and how.
+
+    Attributes
+    ----------
+    hosts : by which names it is opened
+    signed : everybody has to sign in, and may what his role may; else whoever is on this machine is its owner
+    a_minute : so many requests are answered of one address; 0: as many as come
+    """
+
+    hosts: Sequence[str] = THIS_MACHINE
+    signed: bool = False
+    a_minute: int = 0
+
+
+HERE: Final = Reach()
+
+
 class _Described(FastAPI):
     """An application whose description of itself tells the unit of every number."""
 
@@ -138,9 +158,7 @@ def create_app(
     *,
     direct: Engine | None = None,
     kept_in: Path | None = None,
-    a_minute: int = 0,
-    signed: bool = False,
-    hosts: Sequence[str] = THIS_MACHINE,
+    reach: Reach = HERE,
 ) -> FastAPI:
     """The application on a migrated database.
 
@@ -151,9 +169,7 @@ def create_app(
     launcher : starts stand-ins for devices, in the demo
     direct : the same database with no pool before it, for notices and long work; None: `engine` is that
     kept_in : the folder on whose disk everything is kept; None where the database is elsewhere
-    a_minute : so many requests are answered of one address; 0: as many as come
-    signed : everybody has to sign in, and may what his role may; else whoever is on this machine is its owner
-    hosts : by which names it is opened
+    reach : who reaches it, and how
     """
     app = _Described(
         title="Libella",
@@ -165,7 +181,7 @@ def create_app(
         lifespan=_at_work,
     )
     app.state.desk = _Once(engine)
-    app.state.signed = signed
+    app.state.signed = reach.signed
     app.state.live = live.Live(direct or engine)
     app.state.launcher = launcher
     app.state.kept_in = kept_in
@@ -174,7 +190,7 @@ def create_app(
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     admission.install(app)
-    _guard(app, front_end, hosts, a_minute)
+    _guard(app, front_end, reach)
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:
         # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
@@ -185,15 +201,15 @@ def create_app(
     return app
 
 
-def _guard(app: FastAPI, front_end: Path, hosts: Sequence[str], a_minute: int) -> None:
+def _guard(app: FastAPI, front_end: Path, reach: Reach) -> None:
     """What every request goes through, the last named first."""
     app.add_middleware(problems.Faults)
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=4)
     app.add_middleware(BodyLimit)
     app.add_middleware(OwnPagesOnly)
-    app.add_middleware(TrustedHostMiddleware, allowed_hosts=list(hosts))
-    if a_minute:
-        app.add_middleware(RateLimit, a_minute=a_minute)
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=list(reach.hosts))
+    if reach.a_minute:
+        app.add_middleware(RateLimit, a_minute=reach.a_minute)
     app.add_middleware(SafeHeaders, page=front_end / "index.html")
     app.add_middleware(Observed, metrics=app.state.metrics)
 

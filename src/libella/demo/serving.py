@@ -15,7 +15,7 @@ from fastapi import FastAPI
 from sqlalchemy import Engine
 from uvicorn.supervisors import Multiprocess
 
-from ..api.app import THIS_MACHINE, create_app
+from ..api.app import THIS_MACHINE, Reach, create_app
 from ..api.base.settings import Settings
 from ..api.watch.log import set_up_log
 from ..api.watch.metrics import SHARED, tell_metrics
@@ -73,9 +73,7 @@ def _application(direct: Engine, settings: Settings, launcher: ProgramLauncher |
         launcher=launcher,
         direct=direct,
         kept_in=kept_in,
-        a_minute=settings.requests_a_minute,
-        signed=settings.signed,
-        hosts=(*THIS_MACHINE, *settings.hosts),
+        reach=Reach((*THIS_MACHINE, *settings.hosts), settings.signed, settings.requests_a_minute),
     )
 
 

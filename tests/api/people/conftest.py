@@ -8,7 +8,7 @@ import uuid6
 from fastapi import FastAPI
 from fastapi.testclient import TestClient
 
-from libella.api.app import create_app
+from libella.api.app import Reach, create_app
 from libella.lessons.desk.desk import Desk
 from libella.lessons.people import accounts
 
@@ -67,7 +67,7 @@ class Floor:
 
 @pytest.fixture(scope="session")
 def signed_application(migrated) -> FastAPI:
-    return create_app(migrated, signed=True)
+    return create_app(migrated, reach=Reach(signed=True))
 
 
 @pytest.fixture

@@ -15,7 +15,7 @@ from fastapi.testclient import TestClient
 from sqlalchemy import Engine, text
 from starlette.websockets import WebSocketDisconnect
 
-from libella.api.app import create_app
+from libella.api.app import Reach, create_app
 from libella.api.base.opinions import _TABLES
 from libella.api.people.roles import _ACTS, ANY_ACCOUNT, ANYBODY, BY_OWN_KEY, act_of, is_open, may
 from libella.core.people.role import MAY
@@ -86,7 +86,7 @@ def studios(cluster):
     engine = connect(new_database(cluster))
     migrate(engine)
     ours = open_desk(engine)
-    application = create_app(engine, signed=True)
+    application = create_app(engine, reach=Reach(signed=True))
     floor = Floor(application, ours)
     # Whoever works on files runs with the application.
     with TestClient(application, base_url="https://localhost"):

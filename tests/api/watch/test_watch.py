@@ -12,7 +12,7 @@ from prometheus_client import generate_latest
 from prometheus_client.parser import text_string_to_metric_families
 from sqlalchemy import text
 
-from libella.api.app import create_app
+from libella.api.app import Reach, create_app
 from libella.api.watch.log import JsonLines
 from libella.api.watch.metrics import Kept
 from libella.api.watch.state import LATE_S, LEAST_FREE, Disk, Waiting, waiting
@@ -115,7 +115,7 @@ def test_the_log_is_json_line_by_line_and_holds_nothing_that_was_entered(watched
 
 
 def test_who_asks_too_much_is_told_when_to_come_again_and_health_is_always_answered(engine):
-    with TestClient(create_app(engine, a_minute=5), base_url="http://127.0.0.1") as client:
+    with TestClient(create_app(engine, reach=Reach(a_minute=5)), base_url="http://127.0.0.1") as client:
         answers = [client.get("/api/golfers") for _ in range(8)]
         assert [it.status_code for it in answers] == [200] * 5 + [429] * 3
         assert int(answers[-1].headers["retry-after"]) > 0
