@@ -11,6 +11,7 @@ from pathlib import Path
 
 import pytest
 from alembic import command
+from sqlalchemy import text
 
 from libella.api.base.settings import Settings
 from libella.serve import check
@@ -18,6 +19,7 @@ from libella.serve.front import ROOT, FrontError, configured, running
 from libella.serve.names import is_name, own_names
 from libella.store.server.database import alembic_config, connect, migrate, needs_migration
 
+from ..conftest import ROOT as ROOT_FOLDER
 from ..conftest import demo_database, new_database, open_folder
 from ..served import free_port
 from ..served_floor import Floor
@@ -59,6 +61,21 @@ def test_it_answers_to_its_own_names_only_and_hands_nothing_out_unsigned(floor):
         assert answer.read() == b""
 
 
+def test_nobody_is_taken_for_another_address_by_saying_so(floor):
+    served, folder = floor
+    body = json.dumps({"name": "Somebody Else", "passphrase": "not the one at all"}).encode()
+    told = {"Content-Type": "application/json", "X-Forwarded-For": "203.0.113.9", "Forwarded": "for=203.0.113.9"}
+    asked = urllib.request.Request(f"{served.address}/api/session", data=body, headers=told, method="PUT")
+    context = ssl.create_default_context(cafile=str(folder / ROOT))
+    with pytest.raises(urllib.error.HTTPError, match="401"):
+        urllib.request.urlopen(asked, context=context, timeout=10)
+    engine = connect(served.environment["LIBELLA_DATABASE_URL"])
+    with engine.connect() as connection:
+        hosts = set(connection.scalars(text("select host from sign_in_try")))
+    engine.dispose()
+    assert hosts == {"127.0.0.1"}
+
+
 def test_what_is_well_and_what_is_wrong_is_said(floor):
     served, folder = floor
     told = served.check()
@@ -71,6 +88,9 @@ def test_what_is_well_and_what_is_wrong_is_said(floor):
     (folder / "backups" / "now.backup").write_text("")
     assert check._backup(folder, datetime.now(UTC)).well
     assert not check._backup(folder, datetime.now(UTC) + timedelta(days=3)).well
+    settings, names = Settings(https_port=served.port), ["localhost"]
+    for hours, well in ((0, True), (11.5, False)):
+        assert check._certificate(settings, names, folder, datetime.now(UTC) + timedelta(hours=hours)).well == well
 
 
 def test_a_name_a_port_and_a_clock_that_are_wrong_are_said(tmp_path):
@@ -117,3 +137,14 @@ def test_an_older_versions_data_is_backed_up_before_it_is_changed(cluster):
         floor.stop()
         [kept] = (folder / "backups").iterdir()
         assert kept.name.startswith("before-") and any("backing it up first" in it for it in floor.said)
+
+
+def test_systemd_takes_the_unit_as_it_stands_and_leaves_it_little(tmp_path):
+    told = (ROOT_FOLDER / "deploy" / "libella.service").read_text().replace("/opt/libella", str(ROOT_FOLDER))
+    # The account it runs as is made on the machine it runs on.
+    unit = tmp_path / "libella.service"
+    unit.write_text("\n".join(it for it in told.splitlines() if not it.startswith(("User=", "Group="))))
+    said = subprocess.run(["systemd-analyze", "verify", str(unit)], capture_output=True, text=True, check=False)
+    assert said.returncode == 0 and said.stderr == ""
+    command = ["systemd-analyze", "security", "--offline=yes", "--threshold=55", str(unit)]
+    assert subprocess.run(command, capture_output=True, check=False).returncode == 0

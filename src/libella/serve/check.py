@@ -15,7 +15,8 @@ from .names import is_address, is_name
 
 _LOW_BYTES: Final = 2 * 1024**3
 _OLD_BACKUP: Final = timedelta(days=2)
-_SOON: Final = timedelta(days=7)
+_RENEWED_BEFORE: Final = {"own": timedelta(hours=1), "public": timedelta(days=7)}
+"""By then it was renewed long ago, if it is renewed at all: our own are good for half a day."""
 _BUILT: Final = datetime(2026, 1, 1, tzinfo=UTC)
 
 
@@ -33,7 +34,7 @@ def look(settings: Settings, names: Sequence[str], folder: Path, now: datetime) 
     looks: tuple[Callable[[], Looked], ...] = (
         lambda: _name(names),
         lambda: _port(settings.https_port),
-        lambda: _certificate(settings.https_port, names, folder, now),
+        lambda: _certificate(settings, names, folder, now),
         lambda: _disk(folder),
         lambda: _backup(folder, now),
         lambda: _clock(now),
@@ -72,11 +73,11 @@ def _port(port: int) -> Looked:
     return Looked("port", True, f"{port} is free")
 
 
-def _certificate(port: int, names: Sequence[str], folder: Path, now: datetime) -> Looked:
-    until = certificate_until(port, names, folder)
+def _certificate(settings: Settings, names: Sequence[str], folder: Path, now: datetime) -> Looked:
+    until = certificate_until(settings.https_port, names, folder)
     if until is None:
         return Looked("certificate", False, "none is shown: start ./serve, then look again")
-    if until < now + _SOON and until - now < timedelta(hours=1):
+    if until - now < _RENEWED_BEFORE[settings.certificate]:
         return Looked("certificate", False, f"it runs out {until:%d %b %Y, %H:%M} and was not renewed")
     return Looked("certificate", True, f"good until {until:%d %b %Y, %H:%M}; it is renewed by itself")
 

@@ -12,7 +12,7 @@ from ..conftest import no_serious_finding, shot
 PASSPHRASE = "kettle harbour willow-9 plinth"
 
 
-@pytest.fixture(scope="module")
+@pytest.fixture
 def floor(cluster):
     with open_folder() as folder:
         floor = Floor(demo_database(cluster), folder)
@@ -78,6 +78,7 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     assert len(codes) == 8
     expect(owner.get_by_role("link", name="Junia Thale").first).to_be_visible()
     owner.set_viewport_size({"width": 1280, "height": 800})
+    owner.get_by_role("button", name="m: change the units").click()
     owner.locator("[data-who]").click()
     expect(owner.get_by_role("list", name="Where you are signed in")).to_contain_text("this one")
     shot(owner, "me")
@@ -106,6 +107,8 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(counted).to_contain_text("Putt")
     hand.keyboard.press("0")
     expect(hand.locator("[data-link='saved']")).to_be_attached()
+    hand.goto("/")
+    expect(hand.locator("[data-me-link]")).to_have_text("Hand")
     hand.goto("/people")
     expect(hand.locator("[data-people]")).to_contain_text("not among what your role may do")
     owner.reload()
@@ -131,6 +134,8 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(other.get_by_role("heading", name="Write these down")).to_be_visible()
     other.get_by_role("button", name="I have written them down").tap()
     expect(other.get_by_role("link", name="Junia Thale").first).to_be_visible()
+    # Units are the person's: what was chosen on one device stands on the other.
+    expect(other.get_by_role("button", name="ft: change the units")).to_be_visible()
     owner.reload()
     expect(owner.locator("[data-sign-in]")).to_be_visible()
     sign_in(owner, "owner", "lantern quarry-7 sable moth")
@@ -145,16 +150,15 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
 
 def test_what_was_tapped_while_nobody_was_known_waits_for_the_sign_in(floor, browsers):
     owner = browsers()
-    owner.goto("/")
-    sign_in(owner, "owner", "lantern quarry-7 sable moth")
+    owner.goto(floor.first_link())
+    choose(owner)
     owner.get_by_role("link", name="Go on recording").first.click()
     expect(owner.locator("[data-count]")).to_contain_text("Putt")
     before = owner.locator("[data-count]").inner_text()
-    context = owner.context
-    context.clear_cookies()
+    owner.context.clear_cookies()
     owner.keyboard.press("0")
     expect(owner.locator("[data-link]")).to_have_attribute("data-link", re.compile("waiting for a sign-in"))
     expect(owner.locator("[data-sign-in]")).to_be_visible()
-    sign_in(owner, "owner", "lantern quarry-7 sable moth")
+    sign_in(owner, "owner")
     expect(owner.locator("[data-link='saved']")).to_be_attached()
     expect(owner.locator("[data-count]")).not_to_have_text(before)

@@ -12,12 +12,14 @@
   import { clock, day } from '$lib/base/dates'
   import { named } from '$lib/data/vocabulary.svelte'
   import { golfersQuery, todayQuery } from '$lib/golfer/queries.svelte'
+  import { sessionQuery } from '$lib/people/session'
 
   let search = $state('')
   let adding = $state(false)
   let starting = $state(false)
   let chosen = $state<Shapes['GolferOut'] | null>(null)
 
+  const session = sessionQuery()
   const today = todayQuery()
   const golfers = golfersQuery(() => search)
   const rows = $derived(golfers.data?.pages.flatMap((it) => it.items) ?? [])
@@ -91,6 +93,7 @@
         <a class="button" href="/logbook">Logbook</a>
         <a class="button" href="/aids">Aids</a>
         <a class="button" href="/schools">Schools</a>
+        {#if session.data?.account}<a class="button" href="/me" data-me-link>{session.data.account.name}</a>{/if}
       </div>
     </div>
     {#if golfers.error}

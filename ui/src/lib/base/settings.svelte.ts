@@ -46,6 +46,16 @@ class Settings {
     this.#step = value
     keep('step', String(value ?? ''))
   }
+  /** All of it in words, as it goes with a person who is signed in. */
+  get told(): Record<string, string> {
+    return { units: this.#units, light: this.#light, step: String(this.#step ?? '') }
+  }
+  /** As a person likes it who just came in; what he never said stays as it is on this device. */
+  adopt(told: Record<string, string>): void {
+    if (told.units === 'metric' || told.units === 'feet') this.units = told.units
+    if (told.light === 'daylight' || told.light === 'dim') this.light = told.light
+    if (told.step !== undefined) this.step = Number(told.step) || null
+  }
 }
 
 export const settings = new Settings()

@@ -1,10 +1,11 @@
 <!-- Lets in whoever is signed in, or everybody where nobody has to be; else the page to come in by stands here. -->
 <script lang="ts">
-  import type { Snippet } from 'svelte'
+  import { untrack, type Snippet } from 'svelte'
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
   import SignIn from './SignIn.svelte'
-  import { sessionQuery } from './session'
+  import { settings } from '$lib/base/settings.svelte'
+  import { prefer, sessionQuery } from './session'
 
   interface Props {
     /** Who is signed in; empty where nobody has to be. */
@@ -30,6 +31,25 @@
     } catch {
       // A device that forbids storage asks each time.
     }
+  })
+  // Light and units go with the person: taken over when somebody comes in, told when they are changed.
+  let known = ''
+  let liked = ''
+  $effect(() => {
+    const mine = told?.account
+    if (!mine) {
+      known = ''
+      return
+    }
+    if (mine.id !== known) {
+      known = mine.id
+      untrack(() => settings.adopt(mine.preferences))
+      liked = untrack(() => JSON.stringify(settings.told))
+    }
+    const now = JSON.stringify(settings.told)
+    if (now === liked) return
+    liked = now
+    void prefer(settings.told)
   })
   const welcome = $derived(page.url.pathname === '/welcome')
   const open = $derived(told ? !told.must || Boolean(told.account) : !before)

@@ -59,3 +59,8 @@ export async function endSignIn(id: string): Promise<void> {
 export async function goIn(): Promise<void> {
   await anew()
 }
+
+/** What somebody likes, kept with his account; without an answer it stays on this device until he changes it again. */
+export async function prefer(preferences: Record<string, string>): Promise<void> {
+  await api.PUT('/api/session/preferences', { body: { preferences } }).catch(() => undefined)
+}
