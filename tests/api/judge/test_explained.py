@@ -99,6 +99,13 @@ def test_on_the_demo_whatever_is_said_opens_and_says_the_same(cluster):
                 assert words in ("", why["says"]), key
                 assert why["sums"] and (why["readings"] or key.startswith("cause:")), key
                 kinds.add(key.split(":")[0].split("|")[0])
+            # So do the perception map and each lever that was tried on it.
+            seen = client.get(f"/api/lessons/{lesson}/map").json()
+            tried = {it["lever"]: it["measured"] for it in seen["words"]["effects"] if it["tried"]}
+            for key, words in tried.items() | ({("map", seen["words"]["headline"])} if seen["places"] else set()):
+                why = client.get(f"/api/lessons/{lesson}/map/explained", params={"claim": key}).json()
+                assert why["says"].startswith(words) and why["sums"] and why["readings"], (key, why)
+                kinds.add("map" if key == "map" else "lever")
     engine.dispose()
     assert over_kinds >= {"line", "share", "expected"} and schools
-    assert kinds >= {"cause", "pair", "start", "face", "finishes"}
+    assert kinds >= {"cause", "pair", "start", "face", "finishes", "map", "lever"}
