@@ -21,6 +21,7 @@ from .folder import DATA, STANDINS
 from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
 from .serving import serve
+from .terminal import refuse, say
 
 
 def main() -> int:
@@ -32,11 +33,11 @@ def main() -> int:
         settings = Settings()
     except ValidationError as problem:
         fault = problem.errors()[0]
-        return _refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
+        return refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
     for name in (signal.SIGTERM, signal.SIGHUP):
         signal.signal(name, lambda *_: sys.exit(0))
     if not _is_free(settings.port):
-        return _refuse(
+        return refuse(
             f"Port {settings.port} is taken. Stop what uses it, or choose another: "
             f"LIBELLA_PORT={settings.port + 1} ./demo"
         )
@@ -46,7 +47,7 @@ def main() -> int:
             url = settings.database_url
             if not url:
                 cluster = Cluster(DATA, watched=True)
-                _say(f"PostgreSQL: starting, data in {cluster.folder}")
+                say(f"PostgreSQL: starting, data in {cluster.folder}")
                 url = stack.enter_context(cluster.running())
             engine = connect(url)
             stack.callback(engine.dispose)
@@ -55,23 +56,23 @@ def main() -> int:
             migrate(engine)
             desk = open_desk(engine)
             if is_half_loaded(desk):
-                _say("Demo: its loading was interrupted; starting it over")
+                say("Demo: its loading was interrupted; starting it over")
                 clear(engine)
                 migrate(engine)
                 desk = open_desk(engine)
             if is_empty(desk):
-                _say("Demo: an invented floor, invented golfers")
-                load(desk, datetime.now(UTC), lambda who: _say(f"Demo: {who}"))
+                say("Demo: an invented floor, invented golfers")
+                load(desk, datetime.now(UTC), lambda who: say(f"Demo: {who}"))
             launcher = ProgramLauncher(settings.port, STANDINS)
             stack.callback(launcher.stop_all)
             serve(engine, url, settings, launcher)
     except (KeyboardInterrupt, SystemExit):
         pass
     except (ClusterError, DataNewer) as problem:
-        return _refuse(str(problem))
+        return refuse(str(problem))
     except OperationalError as problem:
-        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
-    _say("Stopped.")
+        return refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
+    say("Stopped.")
     return 0
 
 
@@ -81,10 +82,10 @@ def _start_over(engine: Engine, *, sure: bool) -> bool:
     if own and not sure:
         said = f"{own} lesson{'s' if own > 1 else ''} of your own would be lost"
         if not sys.stdin.isatty():
-            _refuse(f"{said}. Say ./demo --fresh --yes to start over all the same.")
+            refuse(f"{said}. Say ./demo --fresh --yes to start over all the same.")
             return False
         if input(f"libella: {said}. Type yes to start over: ").strip().lower() != "yes":
-            _say("Nothing was changed.")
+            say("Nothing was changed.")
             return False
     clear(engine)
     engine.dispose()
@@ -99,15 +100,6 @@ def _is_free(port: int) -> bool:
         except OSError:
             return False
         return True
-
-
-def _say(words: str) -> None:
-    print(f"libella: {words}", flush=True)
-
-
-def _refuse(words: str) -> int:
-    print(f"libella: {words}", file=sys.stderr, flush=True)
-    return 1
 
 
 if __name__ == "__main__":

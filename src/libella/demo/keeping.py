@@ -15,6 +15,7 @@ from ..store.server.backup import BackupError, restore, save
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer
 from .folder import DATA
+from .terminal import refuse, say
 
 
 def main() -> int:
@@ -34,20 +35,17 @@ def main() -> int:
                 file = options.file or _place(settings.folder) / f"libella-{datetime.now():%Y-%m-%d-%H%M}.backup"
                 rows = save(url, file)
                 told = ", ".join(f"{rows.get(it, 0)} {it}s" for it in ("golfer", "lesson", "reading"))
-                _say(f"{file}: {told}; restored into an empty place and found the same.")
+                say(f"{file}: {told}; restored into an empty place and found the same.")
             else:
                 before = restore(url, options.file, over=options.over)
                 aside = f" What stood there is kept as the database {before}." if before else ""
-                _say(f"Restored {options.file}.{aside}")
+                say(f"Restored {options.file}.{aside}")
     except (BackupError, ClusterError, DataNewer, ArgumentError) as problem:
-        print(f"libella: {problem}", file=sys.stderr)
-        return 1
+        return refuse(str(problem))
     except DiskFull:
-        print("libella: The database's disk is full; nothing was changed.", file=sys.stderr)
-        return 1
+        return refuse("The database's disk is full; nothing was changed.")
     except OperationalError as problem:
-        print(f"libella: The database does not answer: {str(problem).strip()}", file=sys.stderr)
-        return 1
+        return refuse(f"The database does not answer: {str(problem).strip()}")
     return 0
 
 
@@ -57,10 +55,6 @@ def _place(folder: Path | None) -> Path:
         return Path()
     (folder / "backups").mkdir(parents=True, exist_ok=True)
     return folder / "backups"
-
-
-def _say(words: str) -> None:
-    print(f"libella: {words}", flush=True)
 
 
 if __name__ == "__main__":

@@ -22,6 +22,7 @@ from ..api.watch.metrics import SHARED, tell_metrics
 from ..store.server.database import connect
 from .folder import COUNTED, DATA, STANDINS
 from .launcher import ProgramLauncher
+from .terminal import say
 
 _GRACE_S: Final = 3
 _LOOKS_S: Final = 0.5
@@ -92,8 +93,8 @@ def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvico
     )
 
 
-def _announce(port: int) -> None:
-    """Say it once somebody answers."""
+def once_answering(port: int) -> None:
+    """Return once somebody answers there, whatever he answers."""
     while True:
         try:
             urllib.request.urlopen(f"http://127.0.0.1:{port}/api/health", timeout=2).close()
@@ -103,7 +104,12 @@ def _announce(port: int) -> None:
             time.sleep(0.1)
         else:
             break
-    print(f"libella: Ready: http://127.0.0.1:{port}  (Ctrl-C stops it)", flush=True)
+
+
+def _announce(port: int) -> None:
+    """Say it once somebody answers."""
+    once_answering(port)
+    say(f"Ready: http://127.0.0.1:{port}  (Ctrl-C stops it)")
 
 
 def _end_with(parent: int) -> None:

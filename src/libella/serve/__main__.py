@@ -6,9 +6,6 @@ import os
 import signal
 import sys
 import threading
-import time
-import urllib.error
-import urllib.request
 from collections.abc import Sequence
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
@@ -21,7 +18,8 @@ from sqlalchemy.exc import OperationalError
 
 from ..api.base.settings import Settings
 from ..api.watch.log import set_up_log
-from ..demo.serving import serve
+from ..demo.serving import once_answering, serve
+from ..demo.terminal import refuse, say
 from ..lessons.desk.desk import open_desk
 from ..lessons.people.accounts import first_owner
 from ..store.server.backup import BackupError, save
@@ -45,13 +43,13 @@ def main() -> int:
         settings = Settings()
     except ValidationError as problem:
         fault = problem.errors()[0]
-        return _refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
+        return refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
     names = settings.hosts or own_names()
     folder = (settings.folder or FOLDER).absolute()
     if options.check:
         return _check(settings, names, folder)
     if not names or not all(map(is_name, names)):
-        return _refuse("LIBELLA_NAMES: no name of a machine; set it, as LIBELLA_NAMES=floor.local,192.0.2.7.")
+        return refuse("LIBELLA_NAMES: no name of a machine; set it, as LIBELLA_NAMES=floor.local,192.0.2.7.")
     os.environ["LIBELLA_NAMES"] = ",".join(names)
     settings = settings.model_copy(update={"names": ",".join(names), "kept_in": settings.kept_in or folder})
     for name in (signal.SIGTERM, signal.SIGHUP):
@@ -62,10 +60,10 @@ def main() -> int:
     except (KeyboardInterrupt, SystemExit):
         pass
     except (ClusterError, DataNewer, FrontError, BackupError) as problem:
-        return _refuse(str(problem))
+        return refuse(str(problem))
     except OperationalError as problem:
-        return _refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
-    _say("Stopped.")
+        return refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")
+    say("Stopped.")
     return 0
 
 
@@ -76,7 +74,7 @@ def _run(settings: Settings, names: Sequence[str], folder: Path) -> None:
         url = settings.database_url
         if not url:
             cluster = Cluster(folder, watched=True)
-            _say(f"PostgreSQL: starting, data in {cluster.folder}")
+            say(f"PostgreSQL: starting, data in {cluster.folder}")
             url = stack.enter_context(cluster.running())
         engine = connect(url)
         stack.callback(engine.dispose)
@@ -92,32 +90,24 @@ def _bring_up_to_date(engine: Engine, url: str, folder: Path) -> None:
     if needs_migration(engine):
         kept = folder / "backups" / f"before-{datetime.now():%Y-%m-%d-%H%M%S}.backup"
         kept.parent.mkdir(exist_ok=True)
-        _say("An older version kept this: backing it up first")
+        say("An older version kept this: backing it up first")
         save(url, kept)
-        _say(f"Backed up: {kept}; ./restore brings it back to the version before")
+        say(f"Backed up: {kept}; ./restore brings it back to the version before")
     migrate(engine)
 
 
 def _announce(engine: Engine, settings: Settings, names: Sequence[str]) -> None:
     """Say it once somebody answers: where it is opened, and, in a new studio, the link that begins it."""
-    while True:
-        try:
-            urllib.request.urlopen(f"http://127.0.0.1:{settings.port}/api/health/live", timeout=2).close()
-        except urllib.error.HTTPError:
-            break
-        except OSError:
-            time.sleep(0.1)
-        else:
-            break
+    once_answering(settings.port)
     port = "" if settings.https_port == 443 else f":{settings.https_port}"
     address = f"https://{named(names)}{port}"
-    _say(f"Ready: {address}  (Ctrl-C stops it)")
+    say(f"Ready: {address}  (Ctrl-C stops it)")
     for other in names[1:]:
-        _say(f"       also https://{named([other])}{port}")
+        say(f"       also https://{named([other])}{port}")
     token = first_owner(open_desk(engine), datetime.now(UTC), _FIRST_LASTS)
     if token is not None:
         link = f"{address}/welcome#{token}"
-        _say("Nobody has an account yet. Open this within an hour, on the device of the owner:")
+        say("Nobody has an account yet. Open this within an hour, on the device of the owner:")
         print(f"\n  {link}\n", flush=True)
         segno.make(link, error="l").terminal(compact=True)
 
@@ -127,15 +117,6 @@ def _check(settings: Settings, names: Sequence[str], folder: Path) -> int:
     for it in looked:
         print(f"{'well ' if it.well else 'WRONG'}  {it.what:12} {it.says}")
     return 0 if all(it.well for it in looked) else 1
-
-
-def _say(words: str) -> None:
-    print(f"libella: {words}", flush=True)
-
-
-def _refuse(words: str) -> int:
-    print(f"libella: {words}", file=sys.stderr, flush=True)
-    return 1
 
 
 if __name__ == "__main__":

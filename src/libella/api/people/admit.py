@@ -10,7 +10,7 @@ from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import WebSocketException
 
 from ...lessons.desk.desk import done_by
-from ...lessons.people.sign_ins import SignedIn, signed_in
+from ...lessons.people.sign_ins import SignedIn, TooMany, signed_in
 from ..base.problems import not_let_in
 from ..watch.observed import route_of
 from .roles import is_open, may
@@ -59,6 +59,10 @@ def install(app: FastAPI) -> None:
     @app.exception_handler(NotAllowed)
     def _other_role(_: Request, __: NotAllowed) -> JSONResponse:
         return not_let_in(403, "not_allowed")
+
+    @app.exception_handler(TooMany)
+    def _guesses(_: Request, __: TooMany) -> JSONResponse:
+        return not_let_in(429, "too_many")
 
 
 def _refuse(method: str, why: Exception) -> None:

@@ -30,11 +30,6 @@ def done_by(account_id: UUID | None) -> None:
     _WHO.set(account_id)
 
 
-def doer() -> UUID | None:
-    """Who is signed in where this runs; None where nobody has to be."""
-    return _WHO.get()
-
-
 class Desk:
     """Opens transactions on one studio's rows."""
 

@@ -78,11 +78,6 @@ def keep_preferences(desk: Desk, id: UUID, told: Mapping[str, str]) -> KeptAccou
         return value_of(KeptAccount, row)
 
 
-def account_of(desk: Desk, id: UUID) -> KeptAccount:
-    with desk.transaction() as session:
-        return value_of(KeptAccount, desk.get(session, AccountRow, id, "account"))
-
-
 def new_link(desk: Desk, account_id: UUID, at: datetime, lasts: timedelta = LINK_LASTS) -> tuple[str, datetime]:
     """A way in for an account that has no passphrase yet, or none any more: good once, until the time told with it.
     Links made before it are good no more."""

@@ -1,7 +1,7 @@
 """Whatever is told of a golfer over the lessons, opened, in words."""
 
 from collections.abc import Sequence
-from datetime import datetime, timedelta
+from datetime import datetime
 from typing import Final
 
 from ...core.change.retest import Retest, Tested
@@ -17,6 +17,7 @@ from ..judge.explained.claim import plain, rule_said
 from ..judge.explained.opened import OpenedWords, ReadingWords, signed
 from ..judge.golfers_line import line_name, line_words, share_line_name, share_line_words
 from ..shared.counts import counted
+from ..shared.days import day_after, day_said
 from . import chance
 from .change import gain_said, standing_said
 
@@ -49,7 +50,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         rests=f"It rests on {counted(line.readings, 'reading')} in {counted(line.lessons, 'lesson')}.",
         readings=tuple(
             ReadingWords(
-                f"{_on(since, one.day)}: {sized(about, one.mean.value, _FINE, hand, units)} "
+                f"{day_after(since, one.day)}: {sized(about, one.mean.value, _FINE, hand, units)} "
                 f"(± {plain(one.mean.doubt, unit, units)}), {counted(one.count, 'reading')}",
                 1.0,
                 one.place,
@@ -61,7 +62,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         left_out=tuple(f"Told by itself, not here: {name}." for name in others),
         sums=tuple(sums),
         moves=tuple(
-            f"Without the lesson of {_on(since, one.day)} it would lie {plain(abs(one.by), unit, units)} "
+            f"Without the lesson of {day_after(since, one.day)} it would lie {plain(abs(one.by), unit, units)} "
             f"{side_name(about, one.by, hand) or 'further out'} of where it does."
             for one in it.moves[:3]
             if plain(abs(one.by), unit, units) != plain(0.0, unit, units)
@@ -93,7 +94,7 @@ def share_opened(it: ShareLine, others: Sequence[str], since: datetime) -> Opene
         rests=f"It rests on {counted(it.of, 'reading')} in {counted(len(it.lessons), 'lesson')}.",
         readings=tuple(
             ReadingWords(
-                f"{_on(since, one.day)}: {one.share.times} of {one.share.of} {wanted}",
+                f"{day_after(since, one.day)}: {one.share.times} of {one.share.of} {wanted}",
                 1.0,
                 one.place,
                 f"{n}",
@@ -145,11 +146,10 @@ def change_opened(
     told = {one.id: one for one in tested.retests}
     putted = [(id, at, lesson) for id, at, lesson in where if id in told]
     rows = [
-        ReadingWords(f"{at.day} {at:%b}: {gain_said(told[id], asks)}", 1.0, None, id, lesson)
-        for id, at, lesson in putted
+        ReadingWords(f"{day_said(at)}: {gain_said(told[id], asks)}", 1.0, None, id, lesson) for id, at, lesson in putted
     ]
     both = tested.together
-    sums = [f"{at.day} {at:%b}. {_grounds_said(told[id])}" for id, at, _ in putted]
+    sums = [f"{day_said(at)}. {_grounds_said(told[id])}" for id, at, _ in putted]
     if both is not None:
         sums.append(f"All together, each by how well it is known: {gain_said(both, asks)} {_grounds_said(both)}")
     return OpenedWords(
@@ -163,11 +163,6 @@ def change_opened(
         sums=tuple(sums),
         moves=("Better so far after one retest that is at least likely; kept after two that together are clear.",),
     )
-
-
-def _on(since: datetime, days: float) -> str:
-    at = since + timedelta(days=days)
-    return f"{at.day} {at:%b}"
 
 
 def _step_said(it: Stepped) -> str:

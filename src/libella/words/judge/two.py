@@ -11,6 +11,7 @@ from ...core.judge.ledger.factors import Levels
 from ...core.measure.units import Units, tape
 from ...core.stand.set_up import ENTRIES, Noted
 from ..shared.counts import counted, listed
+from ..shared.days import day_said
 from .claims import difference_said, levels_said, quantity_name
 from .lesson import fan_said
 
@@ -63,7 +64,7 @@ def _named(it: SideSaid, beside: SideSaid, units: Units) -> str:
 
 
 def _day(it: SideSaid) -> str:
-    return f"{it.at.day} {it.at:%b}"
+    return day_said(it.at)
 
 
 def two_said(found: Sequence[Difference], stood: Sequence[Noted], hand: Hand, units: Units) -> str:

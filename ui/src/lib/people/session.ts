@@ -21,15 +21,15 @@ export function signInsQuery() {
   return createQuery(() => ({ queryKey: key.signIns(), queryFn: () => ask(api.GET('/api/sign-ins')), retry: false }))
 }
 
-/** What was shown to one is not shown to the next, nor what was refused to nobody. */
-async function anew(): Promise<void> {
+/** Begin where one stands: what was shown to one is not shown to the next, nor what was refused to nobody. */
+export async function goIn(): Promise<void> {
   cache.removeQueries({ type: 'inactive' })
   await cache.resetQueries()
 }
 
 export async function signIn(name: string, passphrase: string): Promise<void> {
   await ask(api.PUT('/api/session', { body: { name, passphrase } }))
-  await anew()
+  await goIn()
 }
 
 export const recover = (name: string, code: string, passphrase: string): Promise<Begun> =>
@@ -53,11 +53,6 @@ export async function signOut(everywhere = false): Promise<void> {
 export async function endSignIn(id: string): Promise<void> {
   await api.DELETE('/api/sign-ins/{id}', { params: { path: { id } } })
   await renew(key.signIns())
-}
-
-/** Begin where one stands, once the codes were seen. */
-export async function goIn(): Promise<void> {
-  await anew()
 }
 
 /** What somebody likes, kept with his account; without an answer it stays on this device until he changes it again. */

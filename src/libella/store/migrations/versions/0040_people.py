@@ -44,6 +44,10 @@ def _id(**more: Any) -> sa.Column:
     return sa.Column("id", sa.Uuid(), nullable=False, **more)
 
 
+def _account() -> sa.Column:
+    return sa.Column("account_id", sa.Uuid(), nullable=False)
+
+
 def _words(name: str) -> sa.Column:
     return sa.Column(name, sa.String(), nullable=False)
 
@@ -73,16 +77,15 @@ def upgrade() -> None:
     )
     op.create_unique_constraint("uq_account_studio_id_known_as", "account", ["studio_id", "known_as"])
     op.create_index("ix_account_studio_id_golfer_id", "account", ["studio_id", "golfer_id"])
-    account = sa.Column("account_id", sa.Uuid(), nullable=False)
     _at(
-        "sign_in", _id(), account._copy(), _words("token_hash"), _words("device"), _time("begun_at"), _time("seen_at"),
+        "sign_in", _id(), _account(), _words("token_hash"), _words("device"), _time("begun_at"), _time("seen_at"),
         _time("ended_at", nullable=True),
     )  # fmt: skip
-    _at("one_time_link", _id(), account._copy(), _words("token_hash"), _time("until"), _time("used_at", nullable=True))
-    _at("recovery_code", _id(), account._copy(), _words("code_hash"), _time("used_at", nullable=True))
+    _at("one_time_link", _id(), _account(), _words("token_hash"), _time("until"), _time("used_at", nullable=True))
+    _at("recovery_code", _id(), _account(), _words("code_hash"), _time("used_at", nullable=True))
     _at("sign_in_try", _id(), _words("name_hash"), _words("host"), _time("at"), of=None)
     _at(
-        "deed", _id(server_default=sa.text("gen_random_uuid()")), account._copy(), _words("what"), _words("of_table"),
+        "deed", _id(server_default=sa.text("gen_random_uuid()")), _account(), _words("what"), _words("of_table"),
         sa.Column("row_id", sa.Uuid(), nullable=False), _time("at", server_default=sa.text("clock_timestamp()")),
     )  # fmt: skip
     for table, secret in (("sign_in", "token_hash"), ("one_time_link", "token_hash"), ("recovery_code", "code_hash")):

@@ -1,6 +1,6 @@
 """Why two of a golfer's lines are said to differ, or not, in words."""
 
-from datetime import datetime, timedelta
+from datetime import datetime
 from typing import Final
 
 from ....core.golfer.hand import Hand
@@ -8,6 +8,7 @@ from ....core.judge.explained.beside import BesideExplained
 from ....core.judge.explained.line import LineExplained
 from ....core.measure.units import Units
 from ...shared.counts import counted
+from ...shared.days import day_after
 from ..claims import further, sized
 from ..golfers_line import line_name, lines_said, more_blocks_said
 from .claim import plain, rule_said
@@ -42,7 +43,7 @@ def beside_opened(it: BesideExplained, since: datetime, hand: Hand, units: Units
             rests=f"It rests on {counted(readings, 'reading')}.",
             readings=tuple(
                 ReadingWords(
-                    f"{line_name(one.line, units)}, {at.day} {at:%b}: "
+                    f"{line_name(one.line, units)}, {day_after(since, rest.day)}: "
                     f"{sized(about, rest.mean.value, _FINE, hand, units)}",
                     1.0,
                     rest.place,
@@ -51,7 +52,6 @@ def beside_opened(it: BesideExplained, since: datetime, hand: Hand, units: Units
                 )
                 for which, one in zip(("first", "second"), it.each, strict=True)
                 for n, rest in enumerate(one.rests)
-                if (at := since + timedelta(days=rest.day))
             ),
             left_out=(),
             sums=tuple(sums),
