@@ -4,6 +4,7 @@ import http.client
 import json
 import ssl
 import subprocess
+import time
 import urllib.error
 import urllib.request
 from datetime import UTC, datetime, timedelta
@@ -14,7 +15,8 @@ from alembic import command
 from sqlalchemy import text
 
 from libella.api.base.settings import Settings
-from libella.serve import check
+from libella.demo import serving
+from libella.serve import check, front
 from libella.serve.front import ROOT, FrontError, configured, running
 from libella.serve.names import is_name, own_names
 from libella.store.server.database import alembic_config, connect, migrate, needs_migration
@@ -50,6 +52,19 @@ def test_it_is_opened_by_tls_by_a_certificate_of_its_own_authority_and_not_witho
     assert plain.getresponse().status == 400
     with pytest.raises(urllib.error.URLError, match="CERTIFICATE_VERIFY_FAILED"):
         urllib.request.urlopen(f"{served.address}/", timeout=5)
+
+
+def test_a_line_that_was_idle_takes_the_next_write(floor):
+    """Whoever stands before the application closes it first: a write sent on one just closed would be neither taken nor
+    refused."""
+    served, _ = floor
+    assert front.IDLE_S < serving.IDLE_S
+    line = http.client.HTTPConnection("127.0.0.1", int(served.environment["LIBELLA_PORT"]), timeout=5)
+    for idle_s in (0, 7):
+        time.sleep(idle_s)
+        line.request("GET", "/api/session", headers={"Host": "127.0.0.1"})
+        answer = line.getresponse()
+        assert answer.status == 200 and answer.read()
 
 
 def test_it_answers_to_its_own_names_only_and_hands_nothing_out_unsigned(floor):

@@ -24,6 +24,9 @@ from .folder import COUNTED, DATA, STANDINS
 from .launcher import ProgramLauncher
 from .terminal import say
 
+IDLE_S: Final = 300
+"""A line that nobody asks on stays open so long, s: longer than whoever stands before us keeps it, or a write sent on it
+would meet it just closed, and nobody could say whether it was taken."""
 _GRACE_S: Final = 3
 _LOOKS_S: Final = 0.5
 
@@ -89,6 +92,7 @@ def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvico
         log_config=None,
         log_level="warning",
         access_log=False,
+        timeout_keep_alive=IDLE_S,
         timeout_graceful_shutdown=_GRACE_S,
     )
 

@@ -16,6 +16,8 @@ from .names import is_address
 
 ROOT: Final = "caddy/pki/authorities/local/root.crt"
 """The certificate of the authority of its own, in its folder."""
+IDLE_S: Final = 60
+"""A line to the application that nobody asks on is closed after so long, s, by us: never by the application first."""
 _PATIENCE_S: Final = 20.0
 
 
@@ -32,6 +34,7 @@ def configured(
     hand_on = {
         "handler": "reverse_proxy",
         "upstreams": [{"dial": f"127.0.0.1:{behind_port}"}],
+        "transport": {"protocol": "http", "keep_alive": {"idle_timeout": f"{IDLE_S}s"}},
         # Who asks is told by whoever asks us, never by what he says of himself.
         "headers": {"request": {"set": {"X-Forwarded-For": ["{http.request.remote.host}"]}}},
     }
