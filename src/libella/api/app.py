@@ -16,8 +16,9 @@ from starlette.middleware.trustedhost import TrustedHostMiddleware
 from .. import __version__
 from ..exchange.archive.work import check_archive, take_archive
 from ..exchange.file_work import check_file, take_file
-from ..lessons.desk.desk import Desk, open_desk
+from ..lessons.desk.desk import Desk, desk_in_use, open_desk
 from .aim import aims
+from .away import days
 from .base import live, problems
 from .base.guard import BodyLimit, OwnPagesOnly, SafeHeaders
 from .base.jobs import Jobs, Task
@@ -66,6 +67,7 @@ ROUTERS = (
     golfer_pages,
     lessons,
     lesson_pages,
+    days,
     vocabulary,
     plans,
     tool_checks,
@@ -265,6 +267,8 @@ class _Once:
         self._desk: Desk | None = None
 
     def __call__(self) -> Desk:
+        if (spoken_for := desk_in_use()) is not None:
+            return spoken_for
         if self._desk is None:
             self._desk = open_desk(self._engine)
         return self._desk

@@ -25,8 +25,8 @@ from .launcher import ProgramLauncher
 from .terminal import say
 
 IDLE_S: Final = 300
-"""A line that nobody asks on stays open so long, s: longer than whoever stands before us keeps it, or a write sent on it
-would meet it just closed, and nobody could say whether it was taken."""
+"""A line that nobody asks on stays open so long, s: longer than whoever stands before us keeps it, or a write sent on
+it would meet it just closed, and nobody could say whether it was taken."""
 _GRACE_S: Final = 3
 _LOOKS_S: Final = 0.5
 

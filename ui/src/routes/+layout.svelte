@@ -1,7 +1,10 @@
 <script lang="ts">
   import '../app.css'
   import { QueryClientProvider } from '@tanstack/svelte-query'
-  import type { Snippet } from 'svelte'
+  import { onMount, type Snippet } from 'svelte'
+  import { beforeNavigate } from '$app/navigation'
+  import { kept } from '$lib/away/kept'
+  import { atHand } from '$lib/away/worker'
   import { cache } from '$lib/data/cache'
   import { keys, keySheet } from '$lib/base/keys.svelte'
   import KeySheet from '$lib/base/KeySheet.svelte'
@@ -15,6 +18,17 @@
 
   let converting = $state(false)
   let who = $state('')
+  /** A new version has taken over: the next page is loaded anew. */
+  let renewed = false
+  onMount(() => {
+    atHand(() => (renewed = true))
+    void kept.tidy()
+  })
+  beforeNavigate(({ willUnload, to, cancel }) => {
+    if (!renewed || willUnload || !to?.url) return
+    cancel()
+    location.href = to.url.href
+  })
 </script>
 
 <svelte:window onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />

@@ -33,7 +33,7 @@ _READ: Final = frozenset(
         "POST /api/conditions-drawn", "POST /api/saved-stations/read", "POST /api/instruments/string",
         "POST /api/instruments/string/eyes", "POST /api/instruments/entry", "POST /api/green/slope",
         "POST /api/green/rolls", "POST /api/green/drops", "POST /api/prints/{name}", "POST /api/lessons/{id}/weighed",
-        "POST /api/lessons/{id}/weighed-bands", "WS /api/live/lessons/{id}",
+        "POST /api/lessons/{id}/weighed-bands", "POST /api/away/plan", "WS /api/live/lessons/{id}",
     }
 )  # fmt: skip
 """Asked with a body, and keeps nothing; every GET that is named nowhere else is one, too."""

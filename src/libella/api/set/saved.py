@@ -93,6 +93,11 @@ def bring_back(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
     return _out(stations.put_away(desk, id, None), units)
 
 
+def station_body(row: KeptSavedStation) -> dict[str, Any]:
+    """A kept station as it is told where it is to be laid."""
+    return SavedOut.model_validate(_out(row, "metric")).model_dump(mode="json", include=set(LaidIn.model_fields))
+
+
 def _out(row: KeptSavedStation, units: InUnits, hand: Hand = "right") -> SavedOut:
     entry = entry_of(row)
     stage = from_above(entry.station(), hand, units)

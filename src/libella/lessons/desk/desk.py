@@ -30,6 +30,24 @@ def done_by(account_id: UUID | None) -> None:
     _WHO.set(account_id)
 
 
+_SPOKEN_FOR: Final[ContextVar["Desk | None"]] = ContextVar("spoken_for", default=None)
+
+
+@contextmanager
+def spoken_for(desk: "Desk") -> Generator[None]:
+    """In the block, whoever asks for the desk in this context is given this one."""
+    before = _SPOKEN_FOR.set(desk)
+    try:
+        yield
+    finally:
+        _SPOKEN_FOR.reset(before)
+
+
+def desk_in_use() -> "Desk | None":
+    """The desk that is spoken for here; None almost everywhere."""
+    return _SPOKEN_FOR.get()
+
+
 class Desk:
     """Opens transactions on one studio's rows."""
 
@@ -63,6 +81,23 @@ class Desk:
             yield whole
         for write in whole._then:
             self.afterwards(write)
+
+    @contextmanager
+    def taken_back(self) -> Generator["Desk"]:
+        """A desk on which everything done in the block is taken back at its end: for seeing how it would stand."""
+        if self._session is not None:
+            part = self._session.begin_nested()
+            try:
+                yield self
+            finally:
+                part.rollback()
+            return
+        with self._sessions() as session:
+            session.info[_HELD] = []
+            whole = copy(self)
+            whole._session, whole._then = session, []
+            yield whole
+            session.rollback()
 
     def let_go(self) -> None:
         """Forget the rows fetched so far of what is done together: of ten years they are more than fit."""

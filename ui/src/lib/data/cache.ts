@@ -13,6 +13,8 @@ export const cache = new QueryClient({
       retryDelay: (tries) => 500 * (tries + 1),
       networkMode: 'always',
       staleTime: 1000,
+      // Held for as long as the page stands: where there is no network it is what is shown.
+      gcTime: Infinity,
       // Told of the whole answer, whatever a page read of it so far: one that had looked at its error alone never saw its
       // data where another answer came later.
       notifyOnChangeProps: 'all'

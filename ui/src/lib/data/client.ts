@@ -1,6 +1,7 @@
 /** The server, with its generated types; every refusal becomes a `Refusal`. */
 import createClient from 'openapi-fetch'
 import type { Readable } from 'openapi-typescript-helpers'
+import { asking } from '$lib/away/asking'
 import { settings } from '$lib/base/settings.svelte'
 import { hear } from './clock'
 import type { components, paths } from '$lib/data/schema'
@@ -9,7 +10,7 @@ import type { components, paths } from '$lib/data/schema'
 export type Shapes = Readable<components['schemas']>
 export type Problem = Required<Shapes['Problem']>
 
-export const api = createClient<paths>()
+export const api = createClient<paths>({ fetch: (request) => asking(request) })
 
 const asked = new WeakMap<Request, number>()
 api.use({

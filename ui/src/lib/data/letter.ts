@@ -7,6 +7,7 @@ import {
   type MaybeOptionalInit
 } from 'openapi-fetch'
 import type { MediaType, PathsWithMethod } from 'openapi-typescript-helpers'
+import type { Stands } from '$lib/away/standing'
 import type { Problem, Shapes } from './client'
 import { units, type Key } from './key'
 import type { paths } from './schema'
@@ -39,6 +40,8 @@ export interface About {
   now?: boolean
   /** A putt that is shown, voided or restored before the server knows. */
   reading?: Reading | null
+  /** How it shows where there is no network to say it. */
+  stands?: Stands | null
 }
 
 export interface Reading {
@@ -61,6 +64,10 @@ export interface Letter extends Draft {
   id: string
   /** Why the server refused it; such a letter stays until the coach has seen it. */
   refused: Problem | null
+  /** The server has it; it stays until a view has it from there. */
+  taken: boolean
+  /** It shows already, as the server said it would. */
+  stood: boolean
 }
 
 /** What a write of one thing is sent with; what is answered in sentences asks for them in the coach's units. */
@@ -82,6 +89,7 @@ function draft<A>(
     whole: false,
     now: false,
     reading: null,
+    stands: null,
     ...about,
     method,
     path: createFinalURL(path, { baseUrl: '', params, querySerializer, pathSerializer: defaultPathSerializer }),

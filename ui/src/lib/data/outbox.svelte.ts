@@ -7,13 +7,20 @@
  */
 import Dexie, { type EntityTable } from 'dexie'
 import { v7 } from 'uuid'
+import { standIn } from '$lib/away/standing'
+import { vault, type Sealed } from '$lib/away/vault.svelte'
 import { settings } from '$lib/base/settings.svelte'
 import { putAnswer, renew } from './cache'
 import { hear } from './clock'
 import { problemOf, Refusal, SILENT } from './client'
 import type { Draft, Letter } from './letter'
 
-type Book = Dexie & { letters: EntityTable<Letter, 'id'> }
+/** A letter as it is kept: closed, where people sign in. */
+interface Kept {
+  id: string
+  told: Sealed | string
+}
+type Book = Dexie & { letters: EntityTable<Kept, 'id'> }
 
 /** Who waits for what becomes of a letter. */
 interface Waiter {
@@ -35,6 +42,8 @@ export class Outbox {
   keeping = $state(0)
   /** Whether the last try got through. */
   reached = $state(true)
+  /** Letters that can't be read before whoever wrote them has opened what this device keeps. */
+  closed = $state(0)
   /** The server does not know who is writing: everything waits for a sign-in. */
   stranger = $state(false)
   /** Readings confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */
@@ -47,6 +56,8 @@ export class Outbox {
   /** This device keeps nothing. */
   #forgetful = false
   #failures = 0
+  #standing: Promise<void> = Promise.resolve()
+  #writing: Promise<unknown> = Promise.resolve()
   #timer: ReturnType<typeof setTimeout> | undefined
 
   constructor(name = 'libella') {
@@ -61,6 +72,13 @@ export class Outbox {
           const more = { thing: it.blockId, words: 'Putt', answers: null, renews: [], whole: false, now: false }
           Object.assign(it, more, { reading: { block: it.blockId, id: it.about, shown: it.shown } })
         })
+    )
+    // Once they stood there open.
+    this.#book.version(3).upgrade((book) =>
+      book
+        .table('letters')
+        .toCollection()
+        .modify((it, row) => (row.value = { id: it.id, told: JSON.stringify(it) }))
     )
     void this.#open()
     globalThis.addEventListener?.('online', () => this.#hurry())
@@ -85,16 +103,17 @@ export class Outbox {
 
   /** Keep a write and send it; gives what it is answered. `here` says whether the caller still shows what is refused. */
   post<A>(draft: Draft<A>, here: () => boolean = () => false): Promise<A> {
-    const kept: Letter = { ...(plain(draft) as Draft), id: v7(), refused: null }
+    const kept: Letter = { ...(plain(draft) as Draft), id: v7(), refused: null, taken: false, stood: false }
     const answered = new Promise<A>((took, refused) => {
       this.#waiters.set(kept.id, [{ took: took as (answer: unknown) => void, refused, here }])
     })
     answered.catch(() => undefined)
     if (draft.whole) this.#replace(kept)
     this.letters = [...this.letters, kept]
+    if (!this.reached) void this.#stand()
     if (!draft.now) {
       this.keeping += 1
-      void this.#noted((letters) => letters.add(kept)).finally(() => (this.keeping -= 1))
+      void this.#keep(kept).finally(() => (this.keeping -= 1))
     }
     this.#hurry()
     return answered
@@ -115,12 +134,33 @@ export class Outbox {
   forget(seen: Letter[]): void {
     const ids = new Set(seen.map((it) => it.id))
     this.confirmed = this.confirmed.filter((it) => !ids.has(it.id))
+    void this.#noted((letters) => letters.bulkDelete([...ids]))
   }
 
   async #open(): Promise<void> {
-    const kept = (await this.#noted((letters) => letters.orderBy('id').toArray())) ?? []
-    this.letters = [...kept.filter((it) => !this.letters.some((other) => other.id === it.id)), ...this.letters]
+    const rows = (await this.#noted((letters) => letters.orderBy('id').toArray())) ?? []
+    this.closed = rows.filter((it) => typeof it.told !== 'string').length
+    const told = (await Promise.all(rows.map((it) => vault.unseal(it.told)))) as (Letter | undefined)[]
+    const kept = told.filter((it) => it !== undefined)
+    this.closed = rows.length - kept.length
+    const known = new Set([...this.letters, ...this.confirmed].map((it) => it.id))
+    const older = kept.filter((it) => !known.has(it.id))
+    this.confirmed = [...older.filter((it) => it.taken), ...this.confirmed]
+    this.letters = [...older.filter((it) => !it.taken), ...this.letters]
     if (kept.length) this.#hurry()
+  }
+
+  /** Note a letter in this device's own book, as it stands now. */
+  async #keep(letter: Letter): Promise<void> {
+    await this.#noted(async (letters) => letters.put({ id: letter.id, told: await vault.seal(letter) }))
+  }
+
+  /** Whoever was here has gone: what was not sent is nobody's any more. */
+  async clear(): Promise<void> {
+    this.letters = []
+    this.confirmed = []
+    this.closed = 0
+    await this.#noted((letters) => letters.clear())
   }
 
   /** A newer whole takes the place of the last of its thing, if that says the same and is not on its way. */
@@ -144,17 +184,40 @@ export class Outbox {
     this.#send()
   }
 
+  /** Have what can't be sent now stand as the server said it would, oldest first: what is begun on it finds it so. */
+  #stand(): Promise<void> {
+    return (this.#standing = this.#standing.then(async () => {
+      for (const letter of this.waiting.filter((it) => it.stands && !it.stood)) {
+        const answer = await standIn(letter)
+        if (answer === undefined || !this.letters.some((it) => it.id === letter.id)) continue
+        const stood = { ...letter, stood: true }
+        this.letters = this.letters.map((it) => (it.id === letter.id ? stood : it))
+        await this.#keep(stood)
+        await renew(...letter.renews)
+        for (const it of this.#waitersOf(letter)) it.took(answer)
+      }
+    }))
+  }
+
+  /** Something it is about was begun before, and is not sent yet. */
+  #waits(letter: Letter): boolean {
+    const all = letter.path + JSON.stringify(letter.body)
+    return this.waiting.some((it) => it.stands?.blank && it.id < letter.id && all.includes(it.stands.of))
+  }
+
   /** Set every thing going that has something to send; while nobody answers, one alone asks whether somebody is there. */
   #send(): void {
     if (!this.reached && this.#busy.size) return
-    const things = [...new Set(this.waiting.map((it) => it.thing))].filter((it) => !this.#busy.has(it))
+    const things = [...new Set(this.waiting.map((it) => it.thing))].filter(
+      (it) => !this.#busy.has(it) && !this.#waits(this.of(it)[0]!)
+    )
     for (const thing of this.reached ? things : things.slice(0, 1)) void this.#line(thing)
   }
 
   /** Send what waits of one thing, one after another, until it is done or must wait. */
   async #line(thing: string): Promise<void> {
     let done = true
-    for (let next = this.of(thing)[0]; next && done; next = this.of(thing)[0]) {
+    for (let next = this.of(thing)[0]; next && done && !this.#waits(next); next = this.of(thing)[0]) {
       this.#busy.set(thing, next.id)
       done = await this.#deliver(next)
       if (this.reached && done && this.#failures) {
@@ -163,6 +226,8 @@ export class Outbox {
       }
     }
     this.#busy.delete(thing)
+    // What waited for it goes on.
+    if (done && this.reached) this.#send()
     if (!done || (!this.reached && this.waiting.length)) this.#later()
   }
 
@@ -183,6 +248,7 @@ export class Outbox {
     if (answer) hear(answer, asked)
     this.reached = answer !== null && !NOBODY.has(answer.status) && !LATER.has(answer.status)
     this.stranger = answer?.status === 401
+    if (!this.reached && !this.stranger) void this.#stand()
     if (!this.reached || !answer || answer.status >= 500) {
       if (letter.now) await this.#refuse(letter, answer ? problemOf(await body(answer), answer.status) : SILENT)
       return letter.now
@@ -193,13 +259,19 @@ export class Outbox {
   }
 
   async #take(letter: Letter, answer: unknown): Promise<void> {
-    if (letter.reading) this.confirmed = [...this.confirmed, letter]
+    const taken = { ...letter, taken: true }
+    if (letter.reading) {
+      // Kept until a view has it from the server: a page that is loaded again without a network still shows it.
+      this.confirmed = [...this.confirmed, taken]
+      await this.#keep(taken)
+    }
     // What is held is right before anybody is told: a view that goes on finds it so. What a view shows of a letter stays
     // until what it was answered, or what it changes, stands in its place.
     const renewed = () => renew(...letter.renews)
     if (letter.answers) await putAnswer(letter.answers, answer)
     else await renewed()
-    await this.dismiss(letter.id)
+    if (letter.reading) this.letters = this.letters.filter((it) => it.id !== letter.id)
+    else await this.dismiss(letter.id)
     if (letter.answers) void renewed()
     for (const it of this.#waitersOf(letter)) it.took(answer)
   }
@@ -209,20 +281,25 @@ export class Outbox {
     if (letter.now || waiters.some((it) => it.here())) await this.dismiss(letter.id)
     else {
       // Noted before it shows: what was seen refused is so after the page was closed, too.
-      await this.#noted((letters) => letters.update(letter.id, { refused }))
+      await this.#keep({ ...letter, refused })
       this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))
     }
     for (const it of waiters) it.refused(new Refusal(refused))
   }
 
   /** Do something in this device's book. One that forbids storage still sends; it only can't remember across a closed page. */
-  async #noted<T>(change: (letters: Book['letters']) => PromiseLike<T>): Promise<T | undefined> {
-    try {
-      return await change(this.#book.letters)
-    } catch {
-      this.#forgetful = true
-      return undefined
-    }
+  #noted<T>(change: (letters: Book['letters']) => PromiseLike<T>): Promise<T | undefined> {
+    // One after another: closing takes its time, and a letter must not be noted after it was taken out.
+    const done = this.#writing.then(async () => {
+      try {
+        return await change(this.#book.letters)
+      } catch {
+        this.#forgetful = true
+        return undefined
+      }
+    })
+    this.#writing = done
+    return done
   }
 
   #waitersOf(letter: Letter): Waiter[] {

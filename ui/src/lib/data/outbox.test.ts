@@ -2,6 +2,7 @@
 import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { vault } from '$lib/away/vault.svelte'
 import { cache } from './cache'
 import type { Draft } from './letter'
 import { Outbox } from './outbox.svelte'
@@ -21,6 +22,7 @@ const draft = (thing: string, path: string, more: Partial<Draft> = {}): Draft =>
   whole: false,
   now: false,
   reading: null,
+  stands: null,
   method: 'PUT',
   path,
   body: { path },
@@ -30,6 +32,7 @@ const until = (holds: () => unknown) => vi.waitFor(() => expect(holds()).toBeTru
 const paths = () => served.map((it) => it.path)
 
 beforeEach(() => {
+  void vault.heard(false)
   served = []
   say = () => 200
   name = `test ${(n += 1)}`

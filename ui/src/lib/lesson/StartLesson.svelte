@@ -38,7 +38,7 @@
     () => open
   )
   const starting = createWrite(
-    () => startLesson({ ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }),
+    () => startLesson({ ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }, golfer),
     (lesson) => {
       tell(lesson.id)
       if (!open) return
@@ -58,10 +58,10 @@
   const straight = createAsk(
     async (station: Shapes['SavedOut']) => {
       const body = { ...$state.snapshot(draft), golfer_id: golfer.id, started_at: stamp() }
-      const lesson = await outbox.post(startLesson(body), () => true)
+      const lesson = await outbox.post(startLesson(body, golfer), () => true)
       tell(lesson.id)
       await outbox.post(
-        keepPlan(lesson.id, { id: v7(), replaces_id: null, plan: planOf(station), seen: [] }),
+        keepPlan(lesson.id, { id: v7(), replaces_id: null, plan: planOf(station), seen: [] }, true, golfer),
         () => true
       )
       return lesson.id
@@ -86,7 +86,7 @@
   })
   // The same floor as last time, or the studio's name for a first lesson: unless a place was typed before it came.
   $effect(() => {
-    const last = floor.data
+    const last = floor.isFetching ? undefined : floor.data
     if (open && last) untrack(() => !draft.place && (draft = { ...FRESH(), ...last }))
   })
 

@@ -3,6 +3,8 @@
   import Demo from '$lib/base/Demo.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { settings } from '$lib/base/settings.svelte'
+  import { net } from '$lib/away/net.svelte'
+  import { moment } from '$lib/base/dates'
   import { keys, keySheet } from '$lib/base/keys.svelte'
   import { page } from '$app/state'
   import { chapter, place } from '$lib/base/place.svelte'
@@ -30,7 +32,16 @@
         ? 'keeping'
         : outbox.waiting.length
           ? `${outbox.waiting.length} waiting${outbox.stranger ? ' for a sign-in' : ''}`
-          : 'saved'
+          : net.away
+            ? 'no network'
+            : 'saved'
+  )
+  const said = $derived(
+    net.away
+      ? `No network: what shows is as of ${moment(net.away.toISOString())}.`
+      : outbox.reached
+        ? 'Everything tapped is kept on the server.'
+        : 'No answer from the server; trying again.'
   )
 </script>
 
@@ -58,22 +69,19 @@
     {#if place.invented}<Demo />{/if}
   </nav>
   {#if who}<a class="button plain max-w-40 shrink-0 truncate max-sm:hidden" href="/me" data-who>{who}</a>{/if}
-  <span
-    class="shrink-0"
-    role="status"
-    data-link={link}
-    title={outbox.reached ? 'Everything tapped is kept on the server.' : 'No answer from the server; trying again.'}
+  <a class="flex h-11 min-w-11 shrink-0 items-center justify-center hover:underline" href="/away" title={said}
+    ><span role="status" data-link={link}>
+      {#if outbox.refused.length}
+        <span class="font-semibold text-danger">! {link}</span>
+      {:else}
+        <span class:font-semibold={outbox.waiting.length}
+          >{link === 'saved' ? '●' : '◌'}
+          {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
+            >{:else}{link}{/if}</span
+        >
+      {/if}
+    </span></a
   >
-    {#if outbox.refused.length}
-      <span class="font-semibold text-danger">! {link}</span>
-    {:else}
-      <span class:font-semibold={outbox.waiting.length}
-        >{link === 'saved' ? '●' : '◌'}
-        {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
-          >{:else}{link}{/if}</span
-      >
-    {/if}
-  </span>
   <button
     class="button plain shrink-0 max-sm:px-2"
     onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}

@@ -16,7 +16,6 @@ export function lastFloorQuery(golfer: () => string, asked: () => boolean) {
         : { place: (await ask(api.GET('/api/studio'))).name }
     },
     enabled: asked(),
-    staleTime: 0,
-    gcTime: 0
+    staleTime: 0
   }))
 }

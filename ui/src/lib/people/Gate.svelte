@@ -3,6 +3,9 @@
   import { untrack, type Snippet } from 'svelte'
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
+  import { day } from '$lib/away/day.svelte'
+  import { vault } from '$lib/away/vault.svelte'
+  import OpenDevice from './OpenDevice.svelte'
   import SignIn from './SignIn.svelte'
   import { settings } from '$lib/base/settings.svelte'
   import { prefer, sessionQuery } from './session'
@@ -15,35 +18,25 @@
   let { who = $bindable(), children }: Props = $props()
   const session = sessionQuery()
   const told = $derived(session.data)
-  const name = 'libella.signed'
-  /** As it was last: where nobody has to sign in, no page waits to hear it again. */
-  const before = (() => {
-    try {
-      return localStorage.getItem(name) === 'must'
-    } catch {
-      return false
-    }
-  })()
+  /** Nothing is closed where nobody has to sign in; else what this device keeps is opened first. */
+  const mine = $derived(Boolean(told?.account && vault.isOf(told.account.id)))
+  const opened = $derived(vault.state === 'plain' || (vault.state === 'open' && (mine || !told)))
   $effect(() => {
     who = told?.must ? (told.account?.name ?? '') : ''
-    try {
-      if (told) localStorage.setItem(name, told.must ? 'must' : '')
-    } catch {
-      // A device that forbids storage asks each time.
-    }
+    if (told) untrack(() => void vault.heard(told.must))
   })
   // Light and units go with the person: taken over when somebody comes in, told when they are changed.
-  let known = ''
+  let whose = ''
   let liked = ''
   $effect(() => {
-    const mine = told?.account
-    if (!mine) {
-      known = ''
+    const account = told?.account
+    if (!account) {
+      whose = ''
       return
     }
-    if (mine.id !== known) {
-      known = mine.id
-      untrack(() => settings.adopt(mine.preferences))
+    if (account.id !== whose) {
+      whose = account.id
+      untrack(() => settings.adopt(account.preferences))
       liked = untrack(() => JSON.stringify(settings.told))
     }
     const now = JSON.stringify(settings.told)
@@ -52,13 +45,17 @@
     void prefer(settings.told)
   })
   const welcome = $derived(page.url.pathname === '/welcome')
-  const open = $derived(told ? !told.must || Boolean(told.account) : !before)
+  // Opened in the morning is enough for the day.
+  $effect(() => (told && known && opened ? day.soon() : undefined))
+  const known = $derived(told ? !told.must || Boolean(told.account) : true)
 </script>
 
-{#if open || welcome}
+{#if welcome || (known && opened)}
   {@render children()}
-{:else if told}
+{:else if told && !known}
   <SignIn studio={told.studio} />
+{:else if vault.state === 'closed' || (told?.account && vault.state !== 'unknown')}
+  <OpenDevice name={told?.account?.name ?? ''} fresh={Boolean(told?.account) && !(vault.state === 'closed' && mine)} />
 {:else}
   <Coming page what="Libella" />
 {/if}

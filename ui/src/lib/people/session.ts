@@ -1,8 +1,11 @@
 /** Who is signed in, and how somebody comes in and goes: asked at once, and never kept for later. */
 import { createQuery } from '@tanstack/svelte-query'
+import { kept } from '$lib/away/kept'
+import { vault } from '$lib/away/vault.svelte'
 import { cache, renew } from '$lib/data/cache'
 import { api, ask, whenStranger, type Shapes } from '$lib/data/client'
 import { key } from '$lib/data/key'
+import { outbox } from '$lib/data/outbox.svelte'
 
 export type Session = Shapes['WhoOut']
 export type Begun = Shapes['BegunOut']
@@ -29,24 +32,61 @@ export async function goIn(): Promise<void> {
 
 export async function signIn(name: string, passphrase: string): Promise<void> {
   await ask(api.PUT('/api/session', { body: { name, passphrase } }))
+  await takeDevice(passphrase)
   await goIn()
 }
 
-export const recover = (name: string, code: string, passphrase: string): Promise<Begun> =>
-  ask(api.POST('/api/session/recover', { body: { name, code, passphrase } }))
+/**
+ * What this device keeps is closed by this passphrase from now on. What another kept here goes; what the same person kept
+ * under a passphrase that has changed meanwhile stays closed, until it is opened or thrown away.
+ */
+export async function takeDevice(passphrase: string): Promise<void> {
+  const { account } = await ask(api.GET('/api/session'))
+  if (!account) return
+  if (vault.state === 'unknown') await vault.heard(true)
+  if (vault.isOf(account.id)) {
+    if (vault.state !== 'open') await vault.open(passphrase)
+    return
+  }
+  await throwAway()
+  await vault.close(account.id, account.name, passphrase)
+}
+
+/** Whatever this device keeps is gone for good. */
+export async function throwAway(): Promise<void> {
+  await vault.destroy()
+  await Promise.all([kept.clear(), outbox.clear()])
+}
+
+/** What was closed by the passphrase that is forgotten stays closed for good: this device begins anew. */
+export async function recover(name: string, code: string, passphrase: string): Promise<Begun> {
+  const begun = await ask(api.POST('/api/session/recover', { body: { name, code, passphrase } }))
+  await throwAway()
+  await takeDevice(passphrase)
+  return begun
+}
 
 export const lookAtLink = (token: string) => ask(api.POST('/api/links/look', { body: { token } }))
 
-export const takeLink = (token: string, passphrase: string): Promise<Begun> =>
-  ask(api.POST('/api/links/take', { body: { token, passphrase } }))
+export async function takeLink(token: string, passphrase: string): Promise<Begun> {
+  const begun = await ask(api.POST('/api/links/take', { body: { token, passphrase } }))
+  await throwAway()
+  await takeDevice(passphrase)
+  return begun
+}
 
-export const changePassphrase = (now: string, passphrase: string): Promise<Begun> =>
-  ask(api.PUT('/api/session/passphrase', { body: { now, passphrase } }))
+export async function changePassphrase(now: string, passphrase: string): Promise<Begun> {
+  const begun = await ask(api.PUT('/api/session/passphrase', { body: { now, passphrase } }))
+  const { account } = await ask(api.GET('/api/session'))
+  if (account && vault.state === 'open') await vault.close(account.id, account.name, passphrase)
+  return begun
+}
 
 /** Leave, here or everywhere; whoever comes next sees nothing of what was shown. */
 export async function signOut(everywhere = false): Promise<void> {
-  const gone = everywhere ? api.DELETE('/api/session/everywhere') : api.DELETE('/api/session')
-  await gone
+  // First what can be done without a network: whoever takes this device up finds nothing on it.
+  await throwAway()
+  await (everywhere ? api.DELETE('/api/session/everywhere') : api.DELETE('/api/session'))
   location.assign('/')
 }
 

@@ -1,7 +1,9 @@
 /** What Set has the server keep. */
 import { v7 } from 'uuid'
 import { every, inUnits, key } from '$lib/data/key'
-import { ofLesson } from '$lib/data/cache'
+import { settings } from '$lib/base/settings.svelte'
+import { cache, ofLesson } from '$lib/data/cache'
+import type { Shapes } from '$lib/data/client'
 import { stamp } from '$lib/data/clock'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 import { outbox } from '$lib/data/outbox.svelte'
@@ -12,7 +14,12 @@ const plansThing = (lesson: string) => `plans ${lesson}`
 /** What is read goes by the plan: its sizes, its putt. */
 const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
-export const keepPlan = (lesson_id: string, { id, replaces_id, plan, seen }: ToKeep, current = true) =>
+export const keepPlan = (
+  lesson_id: string,
+  { id, replaces_id, plan, seen }: ToKeep,
+  current = true,
+  golfer: Pick<Shapes['GolferBrief'], 'id' | 'name' | 'hand'> | undefined = golferIn(lesson_id)
+) =>
   put(
     '/api/stations/{id}',
     { ...pathInUnits(id), body: { ...plan, replaces_id, current, lesson_id, laid_at: stamp(), seen } },
@@ -20,9 +27,22 @@ export const keepPlan = (lesson_id: string, { id, replaces_id, plan, seen }: ToK
       thing: plansThing(lesson_id),
       words: 'The plan',
       whole: true,
-      renews: ofPlan(lesson_id)
+      renews: ofPlan(lesson_id),
+      stands: golfer
+        ? {
+            blank: {
+              address: `/api/away/plan?units=${settings.units}`,
+              body: { hand: golfer.hand, plan: planOf(plan) }
+            },
+            marks: { golfer: golfer.id, name: golfer.name, lesson: lesson_id, station: id },
+            of: id,
+            more: { current }
+          }
+        : null
     }
   )
+
+const golferIn = (lesson: string) => cache.getQueryData<Shapes['LessonSheetOut']>(inUnits(key.lesson(lesson)))?.golfer
 
 type Told = Sent<'/api/stations/{id}'> & Sent<'/api/lessons/{id}/plan'>
 /** The plan a lesson was last told to go on with, where the server has not answered yet; null: what it tells is so. */

@@ -109,7 +109,7 @@
   const PATHS = drawnChoices<Shapes['BlockIn']['path_model']>('path')
 
   const starting = createWrite(
-    (body: Shapes['BlockIn']) => startBlock(lessonId, body),
+    (body: Shapes['BlockIn']) => startBlock(lessonId, body, every),
     (block) => {
       started?.()
       void goto(`/lessons/${lessonId}/start?block=${block.id}`, { replaceState: atOnce })

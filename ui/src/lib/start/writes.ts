@@ -1,17 +1,28 @@
 /** What Start has the server keep: blocks, their putts, pauses, sensors and the strokes these told. */
 import { v7 } from 'uuid'
+import { settings } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
 import { every, key } from '$lib/data/key'
 import { path, put, remove, type Sent } from '$lib/data/letter'
 
-export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>) => {
+export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>, noted: Shapes['NoteOut'][]) => {
   const id = v7()
   return put(
     '/api/blocks/{id}',
     { ...path(id), body },
-    { thing: id, words: `The block “${body.condition}”`, renews: ofLesson(lesson) }
+    {
+      thing: id,
+      words: `The block “${body.condition}”`,
+      renews: ofLesson(lesson),
+      stands: {
+        blank: { address: `/api/away/block?station=${body.station_id}&units=${settings.units}` },
+        marks: { block: id },
+        of: id,
+        more: { noted: noted.filter((it) => body.asks?.includes(it.note)), first_planned: body.planned }
+      }
+    }
   )
 }
 

@@ -1,5 +1,6 @@
 <!-- Drills: what each is for, drawn to scale, its goal; copied and changed by the coach, or retired. -->
 <script lang="ts">
+  import { notesQuery } from '$lib/data/queries.svelte'
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
   import { v7 } from 'uuid'
@@ -22,8 +23,9 @@
   /** The lesson it may be laid in; its golfer putts there now. */
   const lesson = $derived(page.url.searchParams.get('lesson'))
   const drills = drillsQuery(() => golfer)
+  const notes = notesQuery()
   const putting = createWrite(
-    ({ lesson, block }: { lesson: string; block: Shapes['BlockIn'] }) => startBlock(lesson, block),
+    ({ lesson, block }: { lesson: string; block: Shapes['BlockIn'] }) => startBlock(lesson, block, notes.data ?? []),
     (block) => void goto(`/lessons/${block.lesson_id}/start?block=${block.id}`)
   )
   interface Laid {

@@ -1,7 +1,8 @@
 <!-- A lesson: the run sheet on the left, the step beside it. -->
 <script lang="ts">
-  import type { Snippet } from 'svelte'
+  import { onMount, type Snippet } from 'svelte'
   import { page } from '$app/state'
+  import { runOpen } from '$lib/away/worker'
   import { heard } from '$lib/data/heard.svelte'
   import { liveLesson } from '$lib/data/live.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
@@ -19,6 +20,7 @@
   import { day } from '$lib/base/dates'
 
   let { children }: { children: Snippet } = $props()
+  onMount(runOpen)
 
   const lesson = lessonQuery(() => page.params.id ?? '')
   const sheet = $derived(lesson.data)
@@ -43,7 +45,7 @@
     () => page.params.id ?? '',
     (event) => {
       const id = page.params.id ?? ''
-      const ours = event.what === 'putt' && outbox.letters.length + outbox.confirmed.length > 0
+      const ours = event.what === 'putt' && (outbox.letters.length > 0 || outbox.over(event.block_id).length > 0)
       if (event.what === 'stroke') heard.add(id, event)
       if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent)
         heard.moment(event.sensor_id, event.sent)

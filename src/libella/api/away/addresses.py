@@ -1,0 +1,84 @@
+"""What pages ask for, by what it is about: fetched in the morning, so that they open without a network.
+
+Every GET of the API stands here, or in `LEFT_OUT` with the reason why it is not had without a network; a test asks.
+"""
+
+from collections.abc import Iterator, Mapping, Sequence
+from typing import Final
+
+from ...core.measure.units import Units
+
+OF_STUDIO: Final = (
+    "/api/session", "/api/vocabulary", "/api/studio", "/api/today?{u}", "/api/golfers?{u}", "/api/golfers-seen-last",
+    "/api/due", "/api/aim-choices", "/api/bag", "/api/bands", "/api/instruments?{u}", "/api/levels", "/api/levers",
+    "/api/link-bands", "/api/notes", "/api/set-up-entries", "/api/teaching", "/api/sight-methods", "/api/stations/ways",
+    "/api/prints", "/api/schools?{u}", "/api/guide", "/api/place-drawn?hand=right", "/api/place-drawn?hand=left",
+    "/api/saved-stations?hand=right&{u}", "/api/saved-stations?hand=left&{u}", "/api/drills?hand=right&{u}",
+    "/api/drills?hand=left&{u}", "/api/cautions?at=golfer", "/api/second-readings/things", "/api/second-readings?{u}",
+    "/api/opinions?{u}", "/api/opinions-concern", "/api/logbook?{u}",
+)  # fmt: skip
+OF_GOLFER: Final = (
+    "/api/golfers/{id}", "/api/golfers/{id}/expected?{u}", "/api/golfers/{id}/found?{u}", "/api/golfers/{id}/kit?{u}",
+    "/api/golfers/{id}/lessons", "/api/golfers/{id}/lessons?{u}", "/api/golfers/{id}/line?{u}",
+    "/api/golfers/{id}/line-now", "/api/golfers/{id}/on-the-course?{u}", "/api/golfers/{id}/photos",
+    "/api/golfers/{id}/practice-plan", "/api/golfers/{id}/schools?{u}", "/api/golfers/{id}/set-up-cards?{u}",
+    "/api/golfers/{id}/imports?{u}", "/api/drills?golfer_id={id}&hand={hand}&{u}",
+    "/api/opinions?golfer={id}&{u}", "/api/opinions-concern?golfer={id}",
+)  # fmt: skip
+OF_LESSON: Final = (
+    "/api/lessons/{id}?{u}", "/api/lessons/{id}/aim?{u}", "/api/lessons/{id}/change?{u}",
+    "/api/lessons/{id}/comparisons?{u}", "/api/lessons/{id}/eyes?{u}", "/api/lessons/{id}/findings?{u}",
+    "/api/lessons/{id}/first-looks", "/api/lessons/{id}/map?{u}", "/api/lessons/{id}/pauses",
+    "/api/lessons/{id}/question", "/api/lessons/{id}/quick-checks?{u}", "/api/lessons/{id}/schools?{u}",
+    "/api/lessons/{id}/sensors", "/api/lessons/{id}/sights?{u}", "/api/lessons/{id}/stand?{u}",
+    "/api/lessons/{id}/summary?{u}", "/api/lessons/{id}/tools?{u}", "/api/lessons/{id}/wall?{u}",
+    "/api/cautions?at=lesson&lesson={id}", "/api/cautions?at=judged&lesson={id}", "/api/cautions?at=photo&lesson={id}",
+)  # fmt: skip
+OF_BLOCK: Final = (
+    "/api/blocks/{id}/judgement?{u}", "/api/blocks/{id}/entry?{u}", "/api/blocks/{id}/read?{u}",
+    "/api/blocks/{id}/further",
+)  # fmt: skip
+AFTER_BLOCK: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/comparisons?{u}")
+"""What a lesson shows otherwise once a block has begun and nothing was putted."""
+AFTER_PLAN: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/tools?{u}", "/api/cautions?at=lesson&lesson={id}")
+"""What a lesson shows otherwise once something is laid."""
+
+WITH_THE_NET: Final = "worked out for what is chosen there and then: it comes with the network"
+LEFT_OUT: Final[Mapping[str, str]] = {
+    "/api/accounts": "the owner's, and never kept on a device",
+    "/api/deeds": "the owner's, and never kept on a device",
+    "/api/sign-ins": "where one is signed in is known to the server alone",
+    "/api/health": "whether the server is well",
+    "/api/health/live": "whether the server is well",
+    "/api/standins": "programs of this machine",
+    "/api/archives/{id}": "whole files go over the network",
+    "/api/archives/{id}/file": "whole files go over the network",
+    "/api/exports/{scope}/{id}": "whole files go over the network",
+    "/api/imports/{id}": "whole files go over the network",
+    "/api/imports/{id}/progress": "whole files go over the network",
+    "/api/photos/{id}/picture": "pictures stay where they are; lessons show that there are some",
+    "/api/lessons/{id}/golfers-sheet": "printed where there is a network",
+    "/api/set-up-cards/{id}/print": "printed where there is a network",
+    "/api/practice-plans/{id}/calendar": "printed where there is a network",
+    "/api/saved-stations/{id}/file": "whole files go over the network",
+    "/api/blocks/{id}/explained": WITH_THE_NET,
+    "/api/compare": WITH_THE_NET,
+    "/api/compare-sides": WITH_THE_NET,
+    "/api/compare-sides/explained": WITH_THE_NET,
+    "/api/comparisons/{id}": "asked by nobody alone: a lesson's come together",
+    "/api/converted": WITH_THE_NET,
+    "/api/golfers/{id}/explained": WITH_THE_NET,
+    "/api/golfers/{id}/lines-beside": WITH_THE_NET,
+    "/api/golfers/{id}/lines-beside/explained": WITH_THE_NET,
+    "/api/lessons/{id}/explained": WITH_THE_NET,
+    "/api/lessons/{id}/map/explained": WITH_THE_NET,
+    "/api/lessons/{id}/teaching/{code}": WITH_THE_NET,
+    "/api/sight-tests/{id}": "asked by the question screen alone, which is given its own",
+}
+"""Why it is not had without a network, by address."""
+
+
+def addresses(which: Sequence[str], units: Units, id: object = "", hand: str = "right") -> Iterator[str]:
+    """As a page asks for them."""
+    for it in which:
+        yield it.format(u=f"units={units}", id=id, hand=hand)

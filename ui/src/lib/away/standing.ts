@@ -1,0 +1,113 @@
+/**
+ * What stands for something that was begun without a network: the server said in the morning how it would show it, with marks
+ * in place of what it could not know. Here the marks are filled in, what was told is written over, and what was begun
+ * before stays beside it.
+ */
+import type { Letter } from '$lib/data/letter'
+import type { Shapes } from '$lib/data/client'
+import { heldOf, holdFor, type Asked } from './asking'
+
+/** How a write shows before the server has it. */
+export interface Stands {
+  /** Where the server said how it would show it; null where something known is told otherwise. */
+  blank: Asked | null
+  /** What stands for each mark. */
+  marks: Record<string, string>
+  /** Whose entries say what was told. */
+  of: string
+  /** Entries that go by what was told, and are not told so themselves. */
+  more?: Record<string, unknown>
+  /** Where something known shows. */
+  shows?: string[]
+}
+
+type Tree = Record<string, unknown>
+const isTree = (it: unknown): it is Tree => typeof it === 'object' && it !== null && !Array.isArray(it)
+
+/** Have it stand; gives what the write is answered for now, or nothing where it can't be had without the server. */
+export async function standIn(letter: Letter): Promise<unknown> {
+  const { stands, body } = letter
+  if (!stands) return undefined
+  const told = { ...(isTree(body) ? body : {}), ...stands.more }
+  if (!stands.blank) return overwritten(stands, told)
+  const blank = (await heldOf(stands.blank)) as Shapes['BlankOut'] | undefined
+  if (!blank) return undefined
+  const filled = filledIn(blank, stands.marks)
+  for (const { address, answer } of filled.answers) {
+    const now = said(answer, stands.of, told)
+    const before = await heldOf({ address })
+    await holdFor({ address }, before === undefined ? now : beside(before, now))
+  }
+  return said(filled.answer, stands.of, told)
+}
+
+/** Something known, told otherwise: wherever it shows. */
+async function overwritten(stands: Stands, told: Tree): Promise<unknown> {
+  let found: unknown
+  for (const address of stands.shows ?? []) {
+    const before = await heldOf({ address })
+    if (before === undefined) continue
+    const now = said(before, stands.of, told)
+    found ??= within(now, stands.of)
+    await holdFor({ address }, now)
+  }
+  return found
+}
+
+function filledIn(blank: Shapes['BlankOut'], marks: Record<string, string>): Shapes['BlankOut'] {
+  let text = JSON.stringify({ answer: blank.answer, answers: blank.answers })
+  for (const [name, mark] of Object.entries(blank.marks)) {
+    const real = marks[name]
+    if (real !== undefined) text = text.replaceAll(mark, JSON.stringify(real).slice(1, -1))
+  }
+  return { marks: {}, ...(JSON.parse(text) as Omit<Shapes['BlankOut'], 'marks'>) }
+}
+
+/** The same with what was told in every entry of that id. */
+function said(it: unknown, id: string, told: Tree): unknown {
+  if (Array.isArray(it)) return it.map((one) => said(one, id, told))
+  if (!isTree(it)) return it
+  const now = Object.fromEntries(Object.entries(it).map(([name, value]) => [name, said(value, id, told)]))
+  if (it.id !== id) return now
+  for (const name of Object.keys(now)) if (name in told) now[name] = told[name]
+  return now
+}
+
+function within(it: unknown, id: string): unknown {
+  if (Array.isArray(it)) return it.map((one) => within(one, id)).find((one) => one !== undefined)
+  if (!isTree(it)) return undefined
+  return it.id === id ? it : within(Object.values(it), id)
+}
+
+const nameIn = (it: unknown): unknown =>
+  isTree(it)
+    ? (it.id ?? (isTree(it.lesson) ? it.lesson.id : undefined) ?? (isTree(it.golfer) ? it.golfer.id : undefined))
+    : undefined
+
+/** Said of nothing yet. */
+const EMPTY = new Set<unknown>([null, undefined, '', '–'])
+
+/** What was there, and what has come beside it. */
+export function beside(before: unknown, now: unknown): unknown {
+  if (Array.isArray(before) && Array.isArray(now)) return lists(before, now)
+  if (isTree(before) && isTree(now)) {
+    const both = { ...now, ...before }
+    for (const name of Object.keys(now)) if (name in before) both[name] = beside(before[name], now[name])
+    return both
+  }
+  return EMPTY.has(before) ? now : before
+}
+
+function lists(before: unknown[], now: unknown[]): unknown[] {
+  if (![...before, ...now].every((it) => nameIn(it) !== undefined)) return now
+  const old = new Map(before.map((it) => [nameIn(it), it]))
+  const names = new Set(now.map(nameIn))
+  const merged = now.map((it) => (old.has(nameIn(it)) ? beside(old.get(nameIn(it)), it) : it))
+  // Where the server knew all that was there, they stand in its order; else what is new comes last.
+  const all = [...old.keys()].every((it) => names.has(it))
+    ? merged
+    : [...before.filter((it) => !names.has(nameIn(it))), ...merged]
+  const come = now.find((it) => isTree(it) && it.current === true && !old.has(it.id))
+  // One is the current one.
+  return come ? all.map((it) => (isTree(it) && nameIn(it) !== nameIn(come) ? { ...it, current: false } : it)) : all
+}
