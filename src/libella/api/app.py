@@ -18,7 +18,7 @@ from ..exchange.archive.work import check_archive, take_archive
 from ..exchange.file_work import check_file, take_file
 from ..lessons.desk.desk import Desk, desk_in_use, open_desk
 from .aim import aims
-from .away import days
+from .away import days, rehearsal
 from .base import live, problems
 from .base.guard import BodyLimit, OwnPagesOnly, SafeHeaders
 from .base.jobs import Jobs, Task
@@ -192,6 +192,7 @@ def create_app(
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     admission.install(app)
+    rehearsal.install(app)
     _guard(app, front_end, reach)
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:

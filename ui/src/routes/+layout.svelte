@@ -23,6 +23,9 @@
   onMount(() => {
     atHand(() => (renewed = true))
     void kept.tidy()
+    const back = () => void cache.invalidateQueries()
+    addEventListener('online', back)
+    return () => removeEventListener('online', back)
   })
   beforeNavigate(({ willUnload, to, cancel }) => {
     if (!renewed || willUnload || !to?.url) return

@@ -1,5 +1,7 @@
 <!-- Today: what stands open, and who could be next. -->
 <script lang="ts">
+  import { net } from '$lib/away/net.svelte'
+  import Unsent from '$lib/away/Unsent.svelte'
   import { goto } from '$app/navigation'
   import type { Shapes } from '$lib/data/client'
   import { place } from '$lib/base/place.svelte'
@@ -37,6 +39,7 @@
 
 <svelte:head><title>Today · Libella</title></svelte:head>
 
+{#if net.gone}<Unsent />{/if}
 <div
   class="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 px-5 py-6 desk:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]"
 >

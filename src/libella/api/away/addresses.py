@@ -34,11 +34,13 @@ OF_LESSON: Final = (
     "/api/lessons/{id}/summary?{u}", "/api/lessons/{id}/tools?{u}", "/api/lessons/{id}/wall?{u}",
     "/api/cautions?at=lesson&lesson={id}", "/api/cautions?at=judged&lesson={id}", "/api/cautions?at=photo&lesson={id}",
 )  # fmt: skip
+WHERE_LISTED: Final = ("/api/today?{u}", "/api/golfers?{u}", "/api/golfers-seen-last")
+"""Where somebody new, or a new lesson, stands among others."""
 OF_BLOCK: Final = (
     "/api/blocks/{id}/judgement?{u}", "/api/blocks/{id}/entry?{u}", "/api/blocks/{id}/read?{u}",
     "/api/blocks/{id}/further",
 )  # fmt: skip
-AFTER_BLOCK: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/comparisons?{u}")
+AFTER_BLOCK: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/comparisons?{u}", "/api/today?{u}")
 """What a lesson shows otherwise once a block has begun and nothing was putted."""
 AFTER_PLAN: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/tools?{u}", "/api/cautions?at=lesson&lesson={id}")
 """What a lesson shows otherwise once something is laid."""

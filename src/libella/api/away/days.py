@@ -16,7 +16,7 @@ from ...lessons.set.stations import find_saved
 from ..base.shapes import AtDesk, Entry, InUnits
 from ..set.saved import station_body
 from ..set.stations import LaidIn
-from .addresses import AFTER_BLOCK, AFTER_PLAN, OF_BLOCK, OF_GOLFER, OF_LESSON, OF_STUDIO, addresses
+from .addresses import AFTER_BLOCK, AFTER_PLAN, OF_BLOCK, OF_GOLFER, OF_LESSON, OF_STUDIO, WHERE_LISTED, addresses
 from .rehearsal import AnswerOut, Stage, rehearsal
 
 router = APIRouter(prefix="/away", tags=["away"])
@@ -76,7 +76,7 @@ async def new_golfer(request: Request, desk: AtDesk, hand: Hand = "right", units
     async with rehearsal(request, desk) as stage:
         marks = _marks("golfer", "name")
         answer = await _golfer(stage, marks, hand)
-        told = await stage.answers([*addresses(OF_GOLFER, units, marks["golfer"], hand)])
+        told = await stage.answers([*addresses((*OF_GOLFER, *WHERE_LISTED), units, marks["golfer"], hand)])
     return BlankOut(marks=marks, answer=answer, answers=told)
 
 
@@ -87,7 +87,12 @@ async def new_lesson(request: Request, desk: AtDesk, hand: Hand = "right", units
         marks = _marks("golfer", "name", "lesson", "place")
         await _golfer(stage, marks, hand)
         answer = await _lesson(stage, marks)
-        told = await stage.answers([*addresses(OF_LESSON, units, marks["lesson"])])
+        told = await stage.answers(
+            [
+                *addresses((*OF_LESSON, *WHERE_LISTED), units, marks["lesson"]),
+                *addresses(("/api/golfers/{id}/lessons", "/api/golfers/{id}/lessons?{u}"), units, marks["golfer"]),
+            ]
+        )
     return BlankOut(marks=marks, answer=answer, answers=told)
 
 

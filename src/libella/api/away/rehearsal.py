@@ -9,7 +9,8 @@ from collections.abc import AsyncGenerator, Mapping, Sequence
 from contextlib import asynccontextmanager
 from typing import Any, Final
 
-from fastapi import Request
+from fastapi import FastAPI, Request
+from fastapi.responses import JSONResponse
 from pydantic import BaseModel, Field
 from starlette.concurrency import run_in_threadpool
 from starlette.types import Message, Scope
@@ -26,12 +27,20 @@ class AnswerOut(BaseModel):
     answer: Any = Field(description="its answer, with the same ids")
 
 
-class NotPossible(Exception):
-    """What was to be rehearsed is refused: its status and answer."""
+class Refused(Exception):
+    """What was to be rehearsed is refused; it is answered as the real thing would have been."""
 
     def __init__(self, status: int, answer: Any) -> None:
         super().__init__(f"{status}: {answer}")
         self.status, self.answer = status, answer
+
+
+def install(app: FastAPI) -> None:
+    """Pass on what a rehearsal was refused."""
+
+    @app.exception_handler(Refused)
+    def _refused(_: Request, refused: Refused) -> JSONResponse:
+        return JSONResponse(refused.answer, refused.status, media_type="application/problem+json")
 
 
 class Stage:
@@ -74,7 +83,7 @@ class Stage:
         await self._request.app.router(scope, receive, send)
         answer = json.loads(told) if told else None
         if status >= 400:
-            raise NotPossible(status, answer)
+            raise Refused(status, answer)
         return answer
 
 

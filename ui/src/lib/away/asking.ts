@@ -54,11 +54,15 @@ function plainly(body: unknown, less: readonly string[]): string {
 /** What is kept of a question's answer. */
 export const heldOf = async (asked: Asked): Promise<unknown> => (await kept.get(nameOf(asked)))?.body
 
+/** Keeping goes in the order in which things came: an answer on its way to be kept is older than what stands since. */
+let keeping: Promise<void> = Promise.resolve()
+const inTurn = (keep: () => Promise<void>): Promise<void> => (keeping = keeping.then(keep, keep))
+
 /** What stands from now on in place of an answer, until the server gives one. */
 export async function holdFor(asked: Asked, body: unknown): Promise<void> {
   const name = nameOf(asked)
   heard.delete(name)
-  await kept.put(name, body, false)
+  await inTurn(() => kept.put(name, body, false))
 }
 
 async function askedBy(request: Request): Promise<Asked | null> {
@@ -90,10 +94,12 @@ export async function asking(request: Request, shown = true): Promise<Response> 
     net.heard()
     if (asked && answer.ok) {
       if (shown && asked.body === undefined) heard.add(nameOf(asked))
-      void keep(asked, answer.clone())
+      const copy = answer.clone()
+      void inTurn(() => keep(asked, copy)).catch(() => undefined)
     }
     return answer
   }
+  net.silent()
   const held = asked && !heard.has(nameOf(asked)) ? await heldAnswer(asked) : null
   if (held) return held
   if (answer) return answer

@@ -1,13 +1,18 @@
 /** Whether the server answers, as the last question found it. */
 class Net {
-  /** What shows was given by this device: by its clock, the oldest of it since the server fell silent. */
-  away = $state<Date | null>(null)
+  /** Nobody answered the last question. */
+  gone = $state(false)
+  /** What shows was given by this device: the oldest of it since the server fell silent, by its clock. */
+  asOf = $state<Date | null>(null)
 
   heard(): void {
-    if (this.away) this.away = null
+    if (!this.gone) return
+    this.gone = false
+    this.asOf = null
   }
-  silent(since: Date): void {
-    if (!this.away || since < this.away) this.away = since
+  silent(since?: Date): void {
+    this.gone = true
+    if (since && (!this.asOf || since < this.asOf)) this.asOf = since
   }
 }
 

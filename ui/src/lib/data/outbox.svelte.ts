@@ -7,6 +7,7 @@
  */
 import Dexie, { type EntityTable } from 'dexie'
 import { v7 } from 'uuid'
+import { net } from '$lib/away/net.svelte'
 import { standIn } from '$lib/away/standing'
 import { vault, type Sealed } from '$lib/away/vault.svelte'
 import { settings } from '$lib/base/settings.svelte'
@@ -248,6 +249,7 @@ export class Outbox {
     if (answer) hear(answer, asked)
     this.reached = answer !== null && !NOBODY.has(answer.status) && !LATER.has(answer.status)
     this.stranger = answer?.status === 401
+    if (answer && !NOBODY.has(answer.status)) net.heard()
     if (!this.reached && !this.stranger) void this.#stand()
     if (!this.reached || !answer || answer.status >= 500) {
       if (letter.now) await this.#refuse(letter, answer ? problemOf(await body(answer), answer.status) : SILENT)

@@ -3,7 +3,10 @@
   import { untrack } from 'svelte'
   import { page } from '$app/state'
   import type { Shapes } from '$lib/data/client'
+  import { net } from '$lib/away/net.svelte'
+  import { outbox } from '$lib/data/outbox.svelte'
   import { findingsQuery } from '$lib/judge/queries.svelte'
+  import { puttsOf, validOf } from '$lib/start/putts.svelte'
 
   interface Props {
     id: string
@@ -39,8 +42,13 @@
       asked = now
     }
   })
+  /** With what waits on this device. */
+  const putts = $derived(block ? validOf(puttsOf(block.id, block.readings)).length : 0)
+  const unsent = $derived((net.gone || !outbox.reached) && outbox.waiting.length > 0)
   const stale = $derived(recording && judgedWith !== null && Boolean(block?.putts) && putted !== judgedWith)
-  const judged = $derived(stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? ''))
+  const judged = $derived(
+    unsent ? 'Judged anew with the network.' : stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? '')
+  )
   const brief = $derived(sheet?.brief)
   /** Each step with what it came to, and the same in at most twelve characters, where there is no room for more. */
   const steps = $derived([
@@ -57,13 +65,13 @@
       name: 'Start',
       at: 'start',
       result: block
-        ? `${block.putts} of ${block.planned} putts, ${block.condition || 'as usual'}`
+        ? `${putts} of ${block.planned} putts, ${block.condition || 'as usual'}`
         : sheet
           ? 'No putts yet.'
           : '',
-      brief: block ? `${block.putts} of ${block.planned}` : '–'
+      brief: block ? `${putts} of ${block.planned}` : '–'
     },
-    { name: 'Judge', at: 'judge', result: judged, brief: stale ? 'anew' : found.data?.brief },
+    { name: 'Judge', at: 'judge', result: judged, brief: unsent || stale ? 'anew' : found.data?.brief },
     { name: 'Change', at: 'change', result: sheet?.change ?? '', brief: brief?.change }
   ])
 </script>

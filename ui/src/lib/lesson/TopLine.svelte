@@ -32,13 +32,13 @@
         ? 'keeping'
         : outbox.waiting.length
           ? `${outbox.waiting.length} waiting${outbox.stranger ? ' for a sign-in' : ''}`
-          : net.away
+          : net.gone
             ? 'no network'
             : 'saved'
   )
   const said = $derived(
-    net.away
-      ? `No network: what shows is as of ${moment(net.away.toISOString())}.`
+    net.asOf
+      ? `No network: what shows is as of ${moment(net.asOf.toISOString())}.`
       : outbox.reached
         ? 'Everything tapped is kept on the server.'
         : 'No answer from the server; trying again.'

@@ -53,12 +53,12 @@
         Nothing was taken along yet in these units: what you have looked at opens without a network, and nothing else.
       </p>
     {/if}
-    {#if net.away}<p class="mt-2 font-semibold" data-net>
-        There is no network now. What shows is as of {moment(net.away.toISOString())}.
+    {#if net.gone}<p class="mt-2 font-semibold" data-net>
+        There is no network now. {net.asOf ? `What shows is as of ${moment(net.asOf.toISOString())}.` : ''}
       </p>{/if}
     {#if opens}
       <p class="mt-3">
-        <button class="button min-h-12" disabled={day.running || Boolean(net.away)} onclick={() => day.fetch()}
+        <button class="button min-h-12" disabled={day.running || net.gone} onclick={() => day.fetch()}
           >{day.at ? 'Take it along again' : 'Take the day along'}</button
         >
       </p>

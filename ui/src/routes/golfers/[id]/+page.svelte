@@ -1,5 +1,7 @@
 <!-- A golfer: who, and each lesson's vials in time order, newest first. -->
 <script lang="ts">
+  import { net } from '$lib/away/net.svelte'
+  import Unsent from '$lib/away/Unsent.svelte'
   import { page } from '$app/state'
   import { levelsQuery } from '$lib/data/queries.svelte'
   import CardList from '$lib/keep/CardList.svelte'
@@ -40,6 +42,7 @@
 
 <svelte:head><title>{who?.name ?? 'Golfer'} · Libella</title></svelte:head>
 
+{#if net.gone}<Unsent />{/if}
 <div class="mx-auto max-w-[1040px] px-5 py-6">
   {#if !who}<h1 class="sr-only">A golfer</h1>{/if}
   {#if golfer.error}

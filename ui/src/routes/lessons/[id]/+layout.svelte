@@ -2,6 +2,8 @@
 <script lang="ts">
   import { onMount, type Snippet } from 'svelte'
   import { page } from '$app/state'
+  import { net } from '$lib/away/net.svelte'
+  import Unsent from '$lib/away/Unsent.svelte'
   import { runOpen } from '$lib/away/worker'
   import { heard } from '$lib/data/heard.svelte'
   import { liveLesson } from '$lib/data/live.svelte'
@@ -26,6 +28,10 @@
   const sheet = $derived(lesson.data)
   const block = $derived(currentBlock(sheet, page.url))
   let details = $state(false)
+  /** The server has not heard of this lesson yet: what it would say of it there is nobody to say. */
+  const unknown = $derived(outbox.waiting.some((it) => it.stands?.of === page.params.id && it.stands?.blank))
+  const SAID_BY_SERVER = /\/(judge|change|keep|teaching)$/
+  const unsaid = $derived(unknown && SAID_BY_SERVER.test(page.url.pathname))
   $effect.pre(() => drawFor(sheet?.golfer.hand ?? 'right'))
   golferPaces(
     () => sheet?.golfer.id,
@@ -96,7 +102,16 @@
           This lesson is voided ({sheet.lesson.void_reason}). Restore it under “Lesson”.
         </p>
       {/if}
-      {#if sheet}{@render children()}{:else}<h1 class="sr-only">The lesson</h1>
+      {#if net.gone || !outbox.reached}<Unsent {unknown} />{/if}
+      {#if unsaid}
+        <div class="p-6" data-unsaid>
+          <h1 class="wide text-2xl">This comes with the network</h1>
+          <p class="mt-2 text-lg leading-snug">
+            This lesson was begun on this device, and Libella has not heard of it. What was read is kept here; what it
+            says, and what to do about it, is weighed as soon as it is sent.
+          </p>
+        </div>
+      {:else if sheet}{@render children()}{:else}<h1 class="sr-only">The lesson</h1>
         <Coming what="The lesson" />{/if}
     </div>
   </div>

@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
   import type { Shapes } from '$lib/data/client'
+  import { net } from '$lib/away/net.svelte'
   import { heard } from '$lib/data/heard.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import {
@@ -136,9 +137,20 @@
       void goto(`/lessons/${id}/start?block=${turn?.block}`, { replaceState: true, noScroll: true, keepFocus: true })
   })
 
+  /** Putts that the server will not weigh before there is a network: what was weighed without them says nothing of now. */
+  const unweighed = $derived((net.gone || !outbox.reached) && valid.length !== judgement?.putts ? valid.length : null)
+  const sides = $derived({
+    left: valid.filter((it) => it.side === 'left').length,
+    right: valid.filter((it) => it.side === 'right').length
+  })
+  const NO_BUBBLE = { bubble_at: null, bubble_low: null, bubble_high: null, film_low: null, film_high: null }
   // Ticks stand at once; the bubble moves when the server has judged.
   const vial = $derived(
-    judgement && { ...judgement.vial, ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) })) }
+    judgement && {
+      ...judgement.vial,
+      ...(unweighed === null ? {} : NO_BUBBLE),
+      ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) }))
+    }
   )
   function atOf(it: Putt): number {
     const same = picture.data?.zones.find((zone) => zone.low === it.low_deg && zone.high === it.high_deg)
@@ -266,13 +278,30 @@
     >
       <div class="max-desk:order-1 max-desk:border-b max-desk:border-hairline max-desk:px-4 max-desk:py-2">
         {#if everything.data?.pace}<p class="mb-1 text-lg font-semibold" data-pace>{everything.data.pace}</p>{/if}
-        {#if judgement.watched}<Vial {vial} words="{judgement.headline} {judgement.size}" />{/if}
-        <p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>
-        {#if judgement.counts}<p class="mt-1 font-semibold" data-counts>{judgement.counts}</p>{/if}
+        {#if judgement.watched}<Vial
+            {vial}
+            words={unweighed === null
+              ? `${judgement.headline} ${judgement.size}`
+              : `${unweighed} putts, not weighed yet`}
+          />{/if}
+        {#if unweighed !== null}
+          <p class="wide mt-1 text-[26px] leading-tight" data-headline>
+            {unweighed === 1 ? '1 putt' : `${unweighed} putts`} so far.
+          </p>
+          {#if judgement.watched}<p class="mt-1 font-semibold" data-counts>
+              Left {sides.left}, right {sides.right}, neither {unweighed - sides.left - sides.right}.
+            </p>{/if}
+          <p class="mt-1">What they say comes with the network.</p>
+        {:else}<p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>{/if}
+        {#if judgement.counts && unweighed === null}<p class="mt-1 font-semibold" data-counts>
+            {judgement.counts}
+          </p>{/if}
         {#each silent as it (it.id)}<p class="mt-1 font-semibold" data-silent>
             <a class="underline" href="/lessons/{id}/sensors">{it.name}</a>: {it.silent_words}
           </p>{/each}
-        <p class="mt-1">{judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span></p>
+        {#if unweighed === null}<p class="mt-1">
+            {judgement.size} <span class="max-desk:hidden">{judgement.meaning}</span>
+          </p>{/if}
       </div>
       <div class="border-t border-hairline pt-2 max-desk:order-4 max-desk:px-4">
         <PuttList

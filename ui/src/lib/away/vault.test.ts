@@ -1,0 +1,96 @@
+/** What a device keeps is closed by the passphrase, and by nothing else. */
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import { describe, expect, it, vi } from 'vitest'
+import { Vault, type Sealed } from './vault.svelte'
+
+const held = new Map<string, unknown>()
+vi.mock('./worker', () => ({
+  askWorker: async (what: string) => held.get(what) ?? null,
+  tellWorker: (what: string, it: unknown) => (what === 'hold' ? held.set('key', it) : held.clear())
+}))
+vi.stubGlobal('localStorage', {
+  items: new Map<string, string>(),
+  getItem: () => null,
+  setItem: () => undefined
+})
+
+let n = 0
+const doors = () => `doors ${(n += 1)}`
+const WORDS = 'kettle harbour willow-9 plinth'
+
+async function closedBy(name: string): Promise<Vault> {
+  const vault = new Vault(name)
+  await vault.heard(true)
+  await vault.close('a', 'Ada', WORDS)
+  return vault
+}
+/** The browser was closed: what only it remembered is gone. */
+async function started(name: string): Promise<Vault> {
+  held.clear()
+  const vault = new Vault(name)
+  await vault.heard(true)
+  return vault
+}
+
+describe('the vault', () => {
+  it('closes nothing where nobody signs in', async () => {
+    const vault = new Vault(doors())
+    await vault.heard(false)
+    expect(await vault.seal({ name: 'Ada' })).toBe('{"name":"Ada"}')
+  })
+
+  it('keeps nothing that can be read, and no passphrase', async () => {
+    const name = doors()
+    const vault = await closedBy(name)
+    const sealed = (await vault.seal({ name: 'Greta' })) as Sealed
+    expect(new TextDecoder().decode(sealed.closed)).not.toContain('Greta')
+    const kept = await new Dexie(name).open().then((book) => book.table('keys').toArray())
+    expect(JSON.stringify(kept)).not.toContain('kettle')
+    expect(kept[0].wrapped.byteLength).toBe(48)
+    expect(await vault.unseal(sealed)).toEqual({ name: 'Greta' })
+  })
+
+  it('opens by the passphrase after the browser was closed, and by no other', async () => {
+    const name = doors()
+    const sealed = await (await closedBy(name)).seal('kept')
+    const again = await started(name)
+    expect(again.state).toBe('closed')
+    expect(again.name).toBe('Ada')
+    expect(await again.open('another passphrase altogether')).toBe(false)
+    expect(again.state).toBe('closed')
+    expect(await again.open(WORDS)).toBe(true)
+    expect(await again.unseal(sealed)).toBe('kept')
+  })
+
+  it('stays open while the browser does, however often the page is loaded', async () => {
+    const name = doors()
+    const sealed = await (await closedBy(name)).seal('kept')
+    const reloaded = new Vault(name)
+    await reloaded.heard(true)
+    expect(reloaded.state).toBe('open')
+    expect(await reloaded.unseal(sealed)).toBe('kept')
+  })
+
+  it('opens by a new passphrase what was closed by the old one', async () => {
+    const name = doors()
+    const vault = await closedBy(name)
+    const sealed = await vault.seal('kept')
+    await vault.close('a', 'Ada', 'another passphrase altogether')
+    const again = await started(name)
+    expect(await again.open(WORDS)).toBe(false)
+    expect(await again.open('another passphrase altogether')).toBe(true)
+    expect(await again.unseal(sealed)).toBe('kept')
+  })
+
+  it('is lost for good once it is thrown away', async () => {
+    const name = doors()
+    const vault = await closedBy(name)
+    const sealed = await vault.seal('kept')
+    await vault.destroy()
+    expect(vault.state).toBe('none')
+    expect(held.size).toBe(0)
+    await vault.close('a', 'Ada', WORDS)
+    expect(await vault.unseal(sealed)).toBeUndefined()
+  })
+})
