@@ -4,6 +4,8 @@ import adapter from '@sveltejs/adapter-static'
 export default {
   kit: {
     adapter: adapter({ fallback: 'index.html' }),
-    version: { name: 'libella' }
+    version: { name: 'libella' },
+    // Brought by `lib/away/worker`, which also brings a new version.
+    serviceWorker: { register: false }
   }
 }

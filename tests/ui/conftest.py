@@ -47,7 +47,13 @@ def browser() -> Generator[Browser]:
 @pytest.fixture
 def page(browser: Browser, served: Served) -> Generator[Page]:
     """A new visitor's page at 1280×800; an error on it fails the test."""
-    context = browser.new_context(base_url=served.address, viewport={"width": 1280, "height": 800}, has_touch=True)
+    # What a browser keeps of the program is looked at in tests/ui/away: elsewhere nobody waits for it to be fetched.
+    context = browser.new_context(
+        base_url=served.address,
+        viewport={"width": 1280, "height": 800},
+        has_touch=True,
+        service_workers="block",
+    )
     page = context.new_page()
     errors: list[str] = []
     page.on("pageerror", lambda error: errors.append(str(error)))

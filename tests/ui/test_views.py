@@ -278,7 +278,7 @@ def test_the_vial_puts_left_on_the_left_and_says_when_it_is_off_the_scale(page: 
 
 
 def test_motion_stops_when_the_system_asks(browser, served):
-    context = browser.new_context(base_url=served.address, reduced_motion="reduce")
+    context = browser.new_context(base_url=served.address, reduced_motion="reduce", service_workers="block")
     page = context.new_page()
     page.goto("/states")
     bubble = page.locator(".bubble").first

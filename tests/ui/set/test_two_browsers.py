@@ -10,7 +10,9 @@ ROUNDS = 6
 
 
 def other_browser(browser: Browser, page: Page) -> Page:
-    context = browser.new_context(base_url=page.url.split("/lessons")[0], viewport={"width": 1280, "height": 800})
+    context = browser.new_context(
+        base_url=page.url.split("/lessons")[0], viewport={"width": 1280, "height": 800}, service_workers="block"
+    )
     other = context.new_page()
     other.goto(page.url)
     expect(other.locator("[data-fit]")).to_be_visible()

@@ -32,11 +32,12 @@ class Day {
 
   /** Fetch it in a while, where it is not fresh and this device can open pages without a network. */
   soon(): () => void {
-    const later = setTimeout(() => {
-      const worker = navigator.serviceWorker?.controller
-      if (worker && (!this.at || Date.now() - this.at.getTime() > FRESH_MS)) void this.fetch()
-    }, AFTER_MS)
-    return () => clearTimeout(later)
+    let left = false
+    void navigator.serviceWorker?.ready.then(async () => {
+      await new Promise((later) => setTimeout(later, AFTER_MS))
+      if (!left && (!this.at || Date.now() - this.at.getTime() > FRESH_MS)) void this.fetch()
+    })
+    return () => (left = true)
   }
 
   async fetch(): Promise<void> {

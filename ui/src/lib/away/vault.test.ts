@@ -4,6 +4,8 @@ import Dexie from 'dexie'
 import { describe, expect, it, vi } from 'vitest'
 import { Vault, type Sealed } from './vault.svelte'
 
+// Stretching a passphrase takes its time, on purpose.
+vi.setConfig({ testTimeout: 60_000 })
 const held = new Map<string, unknown>()
 vi.mock('./worker', () => ({
   askWorker: async (what: string) => held.get(what) ?? null,
@@ -81,6 +83,32 @@ describe('the vault', () => {
     expect(await again.open(WORDS)).toBe(false)
     expect(await again.open('another passphrase altogether')).toBe(true)
     expect(await again.unseal(sealed)).toBe('kept')
+  })
+
+  it('lets whoever is signed in go on without it: what is written meanwhile needs the passphrase to be read', async () => {
+    const name = doors()
+    const before = await (await closedBy(name)).seal('before')
+    const again = await started(name)
+    expect(await again.goOn()).toBe(true)
+    const written = (await again.seal('written')) as Sealed
+    expect(await again.unseal(written)).toBe('written')
+    expect(await again.unseal(before)).toBeUndefined()
+    expect(held.size).toBe(0)
+    const later = await started(name)
+    expect(await later.goOn()).toBe(true)
+    expect(await later.unseal(written)).toBeUndefined()
+    const opened = await started(name)
+    await opened.open(WORDS)
+    expect(await opened.unseal(written)).toBe('written')
+    expect(await opened.unseal(before)).toBe('before')
+  })
+
+  it('keeps who waits for it waiting until somebody signs in, whoever was there before', async () => {
+    const vault = await started(doors())
+    const waiting = vault.seal('heard before anybody was known')
+    await vault.destroy()
+    await vault.close('a', 'Ada', WORDS)
+    expect(await vault.unseal(await waiting)).toBe('heard before anybody was known')
   })
 
   it('is lost for good once it is thrown away', async () => {

@@ -43,8 +43,8 @@ export class Outbox {
   keeping = $state(0)
   /** Whether the last try got through. */
   reached = $state(true)
-  /** Letters that can't be read before whoever wrote them has opened what this device keeps. */
-  closed = $state(0)
+  /** Letters that can't be read before whoever wrote them has opened what this device keeps; null: not counted yet. */
+  closed = $state<number | null>(null)
   /** The server does not know who is writing: everything waits for a sign-in. */
   stranger = $state(false)
   /** Readings confirmed, but not yet in what a view last asked for: a view lays them over that until it has asked again. */

@@ -69,19 +69,23 @@
     {#if place.invented}<Demo />{/if}
   </nav>
   {#if who}<a class="button plain max-w-40 shrink-0 truncate max-sm:hidden" href="/me" data-who>{who}</a>{/if}
-  <a class="flex h-11 min-w-11 shrink-0 items-center justify-center hover:underline" href="/away" title={said}
-    ><span role="status" data-link={link}>
-      {#if outbox.refused.length}
-        <span class="font-semibold text-danger">! {link}</span>
-      {:else}
-        <span class:font-semibold={outbox.waiting.length}
-          >{link === 'saved' ? '●' : '◌'}
-          {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
-            >{:else}{link}{/if}</span
-        >
-      {/if}
-    </span></a
+  <span class="sr-only" role="status">{link}</span>
+  <a
+    class="flex h-11 min-w-11 shrink-0 items-center justify-center hover:underline"
+    href="/away"
+    title={said}
+    data-link={link}
   >
+    {#if outbox.refused.length}
+      <span class="font-semibold text-danger">! {link}</span>
+    {:else}
+      <span class:font-semibold={outbox.waiting.length}
+        >{link === 'saved' ? '●' : '◌'}
+        {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
+          >{:else}{link}{/if}</span
+      >
+    {/if}
+  </a>
   <button
     class="button plain shrink-0 max-sm:px-2"
     onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}

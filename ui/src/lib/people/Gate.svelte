@@ -5,6 +5,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import { day } from '$lib/away/day.svelte'
   import { vault } from '$lib/away/vault.svelte'
+  import { outbox } from '$lib/data/outbox.svelte'
   import OpenDevice from './OpenDevice.svelte'
   import SignIn from './SignIn.svelte'
   import { settings } from '$lib/base/settings.svelte'
@@ -45,6 +46,11 @@
     void prefer(settings.told)
   })
   const welcome = $derived(page.url.pathname === '/welcome')
+  // Where no worker holds the key a page that is loaded again asks for nothing, unless something waits to be read.
+  $effect(() => {
+    if (told && mine && vault.state === 'closed' && outbox.closed === 0 && !navigator.serviceWorker?.controller)
+      untrack(() => void vault.goOn())
+  })
   // Opened in the morning is enough for the day.
   $effect(() => (told && known && opened ? day.soon() : undefined))
   const known = $derived(told ? !told.must || Boolean(told.account) : true)

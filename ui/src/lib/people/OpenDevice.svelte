@@ -22,7 +22,7 @@
     else wrong = !(await vault.open(passphrase))
   })
   const whose = $derived(name || vault.name)
-  const unsent = $derived(outbox.closed === 1 ? '1 entry' : `${outbox.closed} entries`)
+  const unsent = $derived(outbox.closed === 1 ? '1 entry' : `${outbox.closed ?? 0} entries`)
 </script>
 
 <div class="mx-auto max-w-md px-5 py-10" data-open-device>

@@ -13,14 +13,17 @@
   let room = $state<{ used_mb: number; left_mb: number; lasting: boolean } | null>(null)
   const MB = 1024 * 1024
   async function look(): Promise<void> {
-    opens = Boolean(navigator.serviceWorker?.controller)
+    opens = Boolean(await navigator.serviceWorker?.getRegistration())
     const told = await navigator.storage?.estimate?.()
     if (!told) return
     const { usage = 0, quota = 0 } = told
     const lasting = (await navigator.storage.persisted?.()) ?? false
     room = { used_mb: usage / MB, left_mb: (quota - usage) / MB, lasting }
   }
-  onMount(look)
+  onMount(() => {
+    void look()
+    void navigator.serviceWorker?.ready.then(look)
+  })
   $effect(() => {
     if (!day.running) void look()
   })
@@ -58,7 +61,7 @@
       </p>{/if}
     {#if opens}
       <p class="mt-3">
-        <button class="button min-h-12" disabled={day.running || net.gone} onclick={() => day.fetch()}
+        <button class="button min-h-12" disabled={day.running} onclick={() => day.fetch()}
           >{day.at ? 'Take it along again' : 'Take the day along'}</button
         >
       </p>

@@ -1,0 +1,199 @@
+"""A day without a network: the program opens, a lesson is recorded, the browser is killed, and all of it arrives."""
+
+import re
+import signal
+import subprocess
+from collections.abc import Callable, Generator
+from contextlib import contextmanager, suppress
+
+import pytest
+import uuid6
+from playwright.sync_api import BrowserContext, Error, Page, expect
+
+from ...conftest import demo_database, open_folder
+from ...served_floor import Floor
+from ..conftest import CHROMIUM, no_serious_finding, shot
+from ..people.test_people import PASSPHRASE, choose
+
+STATION = {
+    "distance_m": 2.5, "past_m": 0.35, "green_speed_ft": 10, "rig_kind": "board",
+    "rig_sizes_m": {"distance_m": 1.0, "half_width_m": 0.1, "mark_m": 0.005},
+}  # fmt: skip
+CONTROLLED = """new Promise((now) => navigator.serviceWorker.controller ? now(1)
+    : navigator.serviceWorker.addEventListener('controllerchange', () => now(1)))"""
+KEPT = """(name) => new Promise((told) => { const book = indexedDB.open(name)
+    book.onsuccess = () => { const all = [...book.result.objectStoreNames]
+        const asked = book.result.transaction(all).objectStore(all[0]).getAll()
+        asked.onsuccess = () => told(asked.result) } })"""
+"""All that a device keeps in one book."""
+Tablet = Callable[[str], "contextmanager[BrowserContext]"]
+
+
+@pytest.fixture
+def tablet(browser, tmp_path) -> Tablet:
+    """A browser whose memory is on a disk: it can be killed and started again. `*flags`: more of its switches."""
+
+    @contextmanager
+    def started(address: str, *flags: str) -> Generator[BrowserContext]:
+        context = browser.browser_type.launch_persistent_context(
+            str(tmp_path / "tablet"),
+            executable_path="/usr/bin/chromium-headless-shell",
+            args=[*CHROMIUM, *flags],
+            base_url=address,
+            viewport={"width": 820, "height": 1180},
+            has_touch=True,
+            ignore_https_errors=True,
+        )
+        errors: list[str] = []
+        context.on("weberror", lambda it: errors.append(str(it.error)))
+        try:
+            yield context
+        finally:
+            # As if its plug were pulled.
+            killed = subprocess.run(["pkill", f"-{signal.SIGKILL}", "-f", str(tmp_path / "tablet")], check=False)
+            assert killed.returncode == 0
+            with suppress(Error):
+                context.close()
+        assert errors == []
+
+    return started
+
+
+def taken_along(page: Page) -> None:
+    """The day is taken along by itself."""
+    page.evaluate(CONTROLLED)
+    page.locator("[data-link]").click()
+    expect(page.locator("[data-taken]")).to_contain_text("Taken along", timeout=400_000)
+
+
+def record(page: Page, putts: int, first: int = 1) -> None:
+    for n in range(first, first + putts):
+        expect(page.locator("[data-count]")).to_contain_text(f"Putt {n} of 10")
+        page.get_by_role("button", name="Record on the line").tap()
+
+
+def keep_station(page: Page, name: str) -> None:
+    kept = page.request.put(f"/api/saved-stations/{uuid6.uuid7()}", data=STATION | {"name": name})
+    assert kept.ok, kept.text()
+
+
+def begin(page: Page, golfer: str, station: str) -> str:
+    """Somebody new, straight to the first putt at a kept station; the lesson's id."""
+    page.goto("/")
+    page.get_by_role("button", name="Add golfer").tap()
+    page.get_by_role("textbox", name="Name", exact=True).fill(golfer)
+    page.get_by_role("button", name="Add, and start a lesson").tap()
+    page.get_by_role("button", name=re.compile(station)).tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1 of 10")
+    return page.url.split("/lessons/")[1].split("/")[0]
+
+
+def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, served, page: Page):
+    keep_station(page, "The far board")
+    with tablet(served.address) as context:
+        coach = context.new_page()
+        coach.goto("/")
+        taken_along(coach)
+        shot(coach, "away-taken")
+        no_serious_finding(coach)
+        context.set_offline(True)
+        lesson = begin(coach, "Far Green", "The far board")
+        record(coach, 5)
+        # The last was a slip of the thumb.
+        coach.get_by_role("button", name="Undo last").tap()
+        expect(coach.locator("[data-count]")).to_contain_text("Putt 5 of 10")
+        expect(coach.locator("[data-headline]")).to_have_text("4 putts so far.")
+        expect(coach.locator("[data-counts]")).to_have_text("Left 0, right 0, neither 4.")
+        expect(coach.locator("[data-unsent]")).to_contain_text("No network. 10 entries wait on this device")
+        shot(coach, "away-start")
+        coach.get_by_role("link", name=re.compile("^Judge")).tap()
+        expect(coach.locator("[data-unsaid]")).to_contain_text("comes with the network")
+        shot(coach, "away-judge")
+        coach.goto("/")
+        expect(coach.get_by_role("link", name="Far Green").first).to_be_visible()
+        shot(coach, "away-today")
+        no_serious_finding(coach)
+    with tablet(served.address) as context:
+        context.set_offline(True)
+        coach = context.new_page()
+        coach.goto(f"/lessons/{lesson}/start")
+        record(coach, 6, first=5)
+        expect(coach.get_by_text("Planned end: 10 putts.")).to_be_visible()
+        # A second block under another condition, and the end of the lesson.
+        coach.get_by_role("button", name="Next block").tap()
+        coach.get_by_role("button", name="Start block").tap()
+        expect(coach.locator("[data-count]")).to_contain_text("Putt 1 of 10")
+        record(coach, 3)
+        coach.get_by_role("button", name="Lesson", exact=True).tap()
+        coach.get_by_role("button", name="End lesson").tap()
+        expect(coach.get_by_text("This lesson has ended. Open it again")).to_be_visible()
+        coach.keyboard.press("Escape")
+        coach.goto("/away")
+        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(21)
+        shot(coach, "away-waits")
+        no_serious_finding(coach)
+        context.set_offline(False)
+        expect(coach.locator("[data-link='saved']")).to_be_visible(timeout=60_000)
+        expect(coach.get_by_role("list", name="Refused")).to_contain_text("Nothing was refused")
+    page.goto(f"/lessons/{lesson}/judge")
+    expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Far Green")
+    kept = page.request.get(f"/api/lessons/{lesson}").json()
+    assert [it["putts"] for it in kept["blocks"]] == [10, 3] and kept["lesson"]["ended_at"]
+    assert [it["voided"] for it in kept["blocks"][0]["readings"]].count(True) == 1
+    expect(page.locator("[data-unsent]")).to_have_count(0)
+
+
+@pytest.fixture
+def floor(cluster):
+    with open_folder() as folder:
+        floor = Floor(demo_database(cluster), folder)
+        floor.start()
+        yield floor
+        floor.stop()
+
+
+def test_what_a_device_keeps_is_opened_by_the_passphrase_alone(tablet, floor):
+    """As if its certificate were trusted: then the browser keeps the program."""
+    trusted = "--ignore-certificate-errors"
+    with tablet(floor.address, trusted) as context:
+        owner = context.new_page()
+        owner.goto(floor.first_link())
+        choose(owner)
+        expect(owner.get_by_role("link", name="Junia Thale").first).to_be_visible()
+        keep_station(owner, "The far board")
+        taken_along(owner)
+        # While the browser runs the page can be loaded again, also without a network.
+        context.set_offline(True)
+        lesson = begin(owner, "Closed Green", "The far board")
+        record(owner, 2)
+        owner.reload()
+        expect(owner.locator("[data-count]")).to_contain_text("Putt 3 of 10")
+    with tablet(floor.address, trusted) as context:
+        context.set_offline(True)
+        owner = context.new_page()
+        owner.goto(f"/lessons/{lesson}/start")
+        door = owner.locator("[data-open-device]")
+        expect(door).to_contain_text("6 entries made here did not reach Libella yet")
+        expect(owner.get_by_text("Closed Green")).to_have_count(0)
+        shot(owner, "open-device")
+        no_serious_finding(owner)
+        owner.get_by_label("Passphrase").fill("not the one at all, no")
+        owner.get_by_role("button", name="Open", exact=True).tap()
+        expect(door).to_contain_text("not the passphrase this device was closed by")
+        owner.get_by_label("Passphrase").fill(PASSPHRASE)
+        owner.get_by_role("button", name="Open", exact=True).tap()
+        expect(owner.locator("[data-count]")).to_contain_text("Putt 3 of 10")
+        record(owner, 1, first=3)
+        # Signing out would lose what waits: it asks first, and then nothing is left.
+        owner.goto("/me")
+        owner.get_by_role("button", name="Sign out here").tap()
+        expect(owner.get_by_role("alert").first).to_contain_text("7 entries of this device did not reach Libella")
+        context.set_offline(False)
+        expect(owner.locator("[data-link='saved']")).to_be_attached(timeout=60_000)
+        shown = owner.request.get(f"/api/lessons/{lesson}").json()
+        assert [it["putts"] for it in shown["blocks"]] == [3]
+        owner.get_by_role("button", name="Sign out here").tap()
+        expect(owner.locator("[data-sign-in]")).to_be_visible()
+        assert owner.evaluate(KEPT, "libella doors") == owner.evaluate(KEPT, "libella") == []
+        # The program's own words are nobody's.
+        assert all(isinstance(it["told"], str) for it in owner.evaluate(KEPT, "libella kept"))
