@@ -25,6 +25,7 @@ ELSEWHERE = {
     "readers": "/aids/readers",
     "guide": "/guide",
     "people": "/people",
+    "away": "/away",
 }
 VIEWS = ("today", "golfer", *STEPS)
 # Fewer things of their own: looked at in the states in which something may be missing.

@@ -41,6 +41,7 @@ VIEWS = [
     "teaching",
     "opinions",
     "readers",
+    "away",
     "states",
 ]
 
@@ -159,6 +160,9 @@ def visit(page: Page, view: str) -> None:
     elif view == "readers":
         page.goto("/aids/readers")
         expect(page.locator("[data-read]")).to_be_visible()
+    elif view == "away":
+        page.goto("/away")
+        expect(page.locator("[data-room]")).to_be_visible()
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()

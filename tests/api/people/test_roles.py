@@ -185,6 +185,8 @@ def _masked(told: str) -> str:
     told = re.sub(r"[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}", "ID", told)
     # What is counted up for the studio goes on counting.
     told = re.sub(r'"number":\d+', "NUMBER", told)
+    # Everything that is written moves the mark of the data on, also where it is taken back.
+    told = re.sub(r'"revision":\d+', "REVISION", told)
     return re.sub(r"\d{4}-\d\d-\d\dT[\d:.+Z]+", "TIME", told)
 
 

@@ -10,8 +10,8 @@ from fastapi import APIRouter, Request
 from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import HANDS, Hand
-from ...lessons.lesson.day import day
 from ...lessons.set import plans
+from ...lessons.set.day import day
 from ...lessons.set.stations import find_saved
 from ..base.shapes import AtDesk, Entry, InUnits
 from ..set.saved import station_body

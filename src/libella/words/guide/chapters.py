@@ -6,7 +6,7 @@ from typing import Final, Literal
 Screen = Literal[
     "today", "set", "stand", "see", "aim", "start", "judge", "change", "keep",
     "golfer", "schools", "drills", "aids", "files", "logbook", "archive", "wall", "question", "sensors",
-    "teaching", "opinions", "people",
+    "teaching", "opinions", "people", "away",
 ]  # fmt: skip
 
 
@@ -144,6 +144,17 @@ SCREENS: Final[dict[Screen, Section]] = {
         "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a "
         "passphrase; codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did "
         "what is listed.",
+    ),
+    "away": Section(
+        "away",
+        "Without a network",
+        "A device that was opened in the morning goes a day without a network: the lessons and golfers of the day "
+        "open, new ones are begun at kept stations, putts, looks and notes are recorded. What is said of them comes "
+        "with the network; until then it says how old it is. What waits, and what was refused, is listed.",
+        (
+            "The word at the top right: “saved”, “no network”, or how many wait.",
+            "“Take the day along”, in the morning.",
+        ),
     ),
     "golfer": Section(
         "golfer",

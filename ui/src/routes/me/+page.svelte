@@ -50,8 +50,8 @@
     {#if sure}
       <p class="mt-2 font-semibold" role="alert">
         {unsent}
-        {unsent === 1 ? 'entry' : 'entries'} of this device did not reach Libella yet. Signed out, they are lost for
-        good. Tap again to sign out all the same.
+        {unsent === 1 ? 'entry' : 'entries'} of this device did not reach Libella yet. Signed out, they are lost for good.
+        Tap again to sign out all the same.
       </p>
     {/if}
     {#if leaving.error}<Trouble error={leaving.error} />{/if}

@@ -10,8 +10,8 @@ from sqlalchemy import select
 from ...store.tables import BlockRow, LessonRow
 from ..desk.desk import Desk
 from ..golfer.golfers import seen_last
-from ..set.plans import plans_in
 from ..values import KeptGolfer
+from .plans import plans_in
 
 LESSONS: Final = 20
 """So many lessons before today's are taken along: an opinion."""
