@@ -125,6 +125,14 @@ def test_what_stands_without_a_network_is_what_the_server_shows_of_the_same(coac
     same(block, ["block"])
 
 
+def test_set_downs_begun_without_a_network_stand_as_the_server_shows_them(coach):
+    lesson, series = coach.lesson()["id"], str(uuid6.uuid7())
+    blank = asked(coach, f"/api/away/series?lesson={lesson}")
+    coach.put(f"/aim-series/{series}", lesson_id=lesson, started_at=now())
+    for address, answer in filled(blank, {"series": series}).items():
+        assert plainly(answer) == plainly(asked(coach, address)), address
+
+
 def test_the_most_needed_comes_first(coach):
     """A network that goes away meanwhile leaves what the day cannot do without."""
     coach.block()

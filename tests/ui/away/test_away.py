@@ -119,6 +119,14 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         coach.goto(f"/lessons/{lesson}/start")
         record(coach, 6, first=5)
         expect(coach.get_by_text("Planned end: 10 putts.")).to_be_visible()
+        # The face, read with a mirror: each set-down counts at once.
+        coach.get_by_role("link", name=re.compile("^Aim")).tap()
+        coach.get_by_role("checkbox", name=re.compile("cautions above are read")).tap()
+        coach.get_by_role("button", name="Begin the set-downs").tap()
+        expect(coach.locator("[data-set-count]")).to_contain_text("Set-down 1 of 7")
+        coach.get_by_role("button", name="Record on the line").tap()
+        expect(coach.locator("[data-set-count]")).to_contain_text("Set-down 2 of 7")
+        coach.get_by_role("link", name=re.compile("^Start")).tap()
         # A second block under another condition, and the end of the lesson.
         coach.get_by_role("button", name="Next block").tap()
         coach.get_by_role("button", name="Start block").tap()
@@ -129,7 +137,7 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         expect(coach.get_by_text("This lesson has ended. Open it again")).to_be_visible()
         coach.keyboard.press("Escape")
         coach.goto("/away")
-        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(21)
+        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(24)
         shot(coach, "away-waits")
         no_serious_finding(coach)
         context.set_offline(False)
@@ -139,6 +147,8 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
     expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Far Green")
     kept = page.request.get(f"/api/lessons/{lesson}").json()
     assert [it["putts"] for it in kept["blocks"]] == [10, 3] and kept["lesson"]["ended_at"]
+    aim = page.request.get(f"/api/lessons/{lesson}/aim").json()
+    assert [len(it["set_downs"]) for it in aim["sheets"]] == [1]
     assert [it["voided"] for it in kept["blocks"][0]["readings"]].count(True) == 1
     expect(page.locator("[data-unsent]")).to_have_count(0)
 

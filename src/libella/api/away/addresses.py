@@ -42,6 +42,8 @@ OF_BLOCK: Final = (
 )  # fmt: skip
 AFTER_BLOCK: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/comparisons?{u}", "/api/today?{u}")
 """What a lesson shows otherwise once a block has begun and nothing was putted."""
+AFTER_SERIES: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/aim?{u}")
+"""What a lesson shows otherwise once set-downs have begun and none was read."""
 AFTER_PLAN: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/tools?{u}", "/api/cautions?at=lesson&lesson={id}")
 """What a lesson shows otherwise once something is laid."""
 

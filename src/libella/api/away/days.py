@@ -13,10 +13,21 @@ from ...core.golfer.hand import HANDS, Hand
 from ...lessons.set import plans
 from ...lessons.set.day import day
 from ...lessons.set.stations import find_saved
+from ..aim.aims import choices as aim_choices
 from ..base.shapes import AtDesk, Entry, InUnits
 from ..set.saved import station_body
 from ..set.stations import LaidIn
-from .addresses import AFTER_BLOCK, AFTER_PLAN, OF_BLOCK, OF_GOLFER, OF_LESSON, OF_STUDIO, WHERE_LISTED, addresses
+from .addresses import (
+    AFTER_BLOCK,
+    AFTER_PLAN,
+    AFTER_SERIES,
+    OF_BLOCK,
+    OF_GOLFER,
+    OF_LESSON,
+    OF_STUDIO,
+    WHERE_LISTED,
+    addresses,
+)
 from .rehearsal import AnswerOut, Stage, rehearsal
 
 router = APIRouter(prefix="/away", tags=["away"])
@@ -61,6 +72,11 @@ def whole_day(desk: AtDesk, units: InUnits = "metric") -> DayOut:
     asks += [AskOut(address=it) for id in taken.lessons for it in addresses(OF_LESSON, units, id)]
     asks += [AskOut(address=it) for id in taken.blocks for it in addresses(OF_BLOCK, units, id)]
     asks += [AskOut(address=f"/api/away/block?station={id}&units={units}") for id in taken.stations]
+    asks += [AskOut(address=f"/api/away/series?lesson={id}&units={units}") for id in taken.open_lessons]
+    asks += [
+        AskOut(address=f"/api/instruments/entry?units={units}", body={"kind": kind, "sizes": {}})
+        for kind in aim_choices().kinds
+    ]
     asks += [AskOut(address=it) for who in taken.golfers for it in addresses(OF_GOLFER, units, who.id, who.hand)]
     for row in find_saved(desk):
         for hand in HANDS:
@@ -90,6 +106,7 @@ async def new_lesson(request: Request, desk: AtDesk, hand: Hand = "right", units
         told = await stage.answers(
             [
                 *addresses((*OF_LESSON, *WHERE_LISTED), units, marks["lesson"]),
+                f"/api/away/series?lesson={marks['lesson']}&units={units}",
                 *addresses(("/api/golfers/{id}/lessons", "/api/golfers/{id}/lessons?{u}"), units, marks["golfer"]),
             ]
         )
@@ -128,6 +145,17 @@ async def new_block(request: Request, desk: AtDesk, station: UUID, units: InUnit
                 *addresses(OF_BLOCK, units, marks["block"]),
             ]
         )
+    return BlankOut(marks=marks, answer=answer, answers=told)
+
+
+@router.get("/series")
+async def new_series(request: Request, desk: AtDesk, lesson: UUID, units: InUnits = "metric") -> BlankOut:
+    """Set-downs begun in a lesson."""
+    async with rehearsal(request, desk) as stage:
+        marks = _marks("series")
+        body = {"lesson_id": str(lesson), "started_at": _now()}
+        answer = await stage.put(f"/api/aim-series/{marks['series']}?units={units}", body)
+        told = await stage.answers([*addresses(AFTER_SERIES, units, lesson)])
     return BlankOut(marks=marks, answer=answer, answers=told)
 
 

@@ -26,12 +26,14 @@ class Day:
     golfers : those who putted last
     lessons : the open ones and the last before them
     blocks : theirs
+    open_lessons : those of them that have not ended
     stations : plans of open lessons on which a block may begin
     """
 
     golfers: Sequence[KeptGolfer]
     lessons: Sequence[UUID]
     blocks: Sequence[UUID]
+    open_lessons: Sequence[UUID]
     stations: Sequence[UUID]
 
 
@@ -57,5 +59,6 @@ def _day(desk: Desk) -> Day:
             .where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id.in_(ids))
             .order_by(BlockRow.started_at.desc(), BlockRow.id)
         ).all()
-    stations = [plan.station.id for it in lessons if it.ended_at is None for plan in plans_in(desk, it.id)]
-    return Day(seen_last(desk), ids, blocks, stations)
+    going_on = [it.id for it in lessons if it.ended_at is None]
+    stations = [plan.station.id for id in going_on for plan in plans_in(desk, id)]
+    return Day(seen_last(desk), ids, blocks, going_on, stations)

@@ -15,7 +15,7 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
-  import { flagSetDown, keepSetDown, setDownThing, undoSetDown } from './writes'
+  import { flagSetDown, isSetDown, keepSetDown, setDownThing, undoSetDown } from './writes'
 
   interface Props {
     lessonId: string
@@ -37,7 +37,7 @@
   let seen = $state(0.5)
   const valid = $derived(sheet.set_downs.filter((it) => !it.voided))
   /** Set-downs on their way: they count at once, a quick thumb is never lost. */
-  const waiting = $derived(outbox.of(setDownThing(sheet.series.id)).length)
+  const waiting = $derived(outbox.of(setDownThing(sheet.series.id)).filter(isSetDown).length)
 
   const next = $derived(valid.length + waiting + 1)
 

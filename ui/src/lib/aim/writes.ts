@@ -1,5 +1,6 @@
 /** What Aim has the server keep. */
 import { v7 } from 'uuid'
+import { settings } from '$lib/base/settings.svelte'
 import { every, inUnits, key } from '$lib/data/key'
 import { pathInUnits, put, type Sent } from '$lib/data/letter'
 
@@ -14,7 +15,15 @@ export const beginSeries = (id: string, body: Sent<'/api/aim-series/{id}'>) =>
   put(
     '/api/aim-series/{id}',
     { ...pathInUnits(id), body },
-    { ...ofAim(body.lesson_id, id), words: 'The series of set-downs' }
+    {
+      ...ofAim(body.lesson_id, id),
+      words: 'The series of set-downs',
+      stands: {
+        blank: { address: `/api/away/series?lesson=${body.lesson_id}&units=${settings.units}` },
+        marks: { series: id },
+        of: id
+      }
+    }
   )
 
 export const keepSetDown = (lesson: string, body: Sent<'/api/set-downs/{id}'>) =>
@@ -23,6 +32,9 @@ export const keepSetDown = (lesson: string, body: Sent<'/api/set-downs/{id}'>) =
     { ...pathInUnits(v7()), body },
     { ...ofAim(lesson, body.series_id), words: 'The set-down' }
   )
+
+/** A set-down itself, among what is sent of its series. */
+export const isSetDown = ({ path }: { path: string }): boolean => /^\/api\/set-downs\/[^/]+$/.test(path)
 
 export const undoSetDown = (lesson: string, series: string, id: string) =>
   put(

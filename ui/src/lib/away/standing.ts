@@ -81,7 +81,7 @@ function within(it: unknown, id: string): unknown {
 
 const nameIn = (it: unknown): unknown =>
   isTree(it)
-    ? (it.id ?? (isTree(it.lesson) ? it.lesson.id : undefined) ?? (isTree(it.golfer) ? it.golfer.id : undefined))
+    ? (it.id ?? [it.lesson, it.series, it.golfer].map((one) => (isTree(one) ? one.id : undefined)).find(Boolean))
     : undefined
 
 /** Said of nothing yet. */

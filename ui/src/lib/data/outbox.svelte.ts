@@ -194,7 +194,7 @@ export class Outbox {
         const stood = { ...letter, stood: true }
         this.letters = this.letters.map((it) => (it.id === letter.id ? stood : it))
         await this.#keep(stood)
-        await renew(...letter.renews)
+        await renew(...letter.renews, ...(letter.answers ? [letter.answers] : []))
         for (const it of this.#waitersOf(letter)) it.took(answer)
       }
     }))

@@ -96,7 +96,14 @@ export const readCautions = (lesson: string) =>
     {
       thing: `cautions ${lesson}`,
       words: 'The laser’s cautions',
-      renews: ofLesson(lesson)
+      renews: ofLesson(lesson),
+      stands: {
+        blank: null,
+        marks: {},
+        of: lesson,
+        more: { laser_read_at: stamp() },
+        shows: [`/api/lessons/${lesson}?units=${settings.units}`]
+      }
     }
   )
 
