@@ -124,7 +124,7 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         coach.get_by_role("checkbox", name=re.compile("cautions above are read")).tap()
         coach.get_by_role("button", name="Begin the set-downs").tap()
         expect(coach.locator("[data-set-count]")).to_contain_text("Set-down 1 of 7")
-        coach.get_by_role("button", name="Record on the line").tap()
+        coach.get_by_role("button", name="Record on the zero mark").tap()
         expect(coach.locator("[data-set-count]")).to_contain_text("Set-down 2 of 7")
         coach.get_by_role("link", name=re.compile("^Start")).tap()
         # A second block under another condition, and the end of the lesson.
