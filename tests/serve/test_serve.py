@@ -45,7 +45,7 @@ def by_tls(folder: Path, address: str, host: str = ""):
 def test_it_is_opened_by_tls_by_a_certificate_of_its_own_authority_and_not_without(floor):
     served, folder = floor
     with by_tls(folder, f"{served.address}/api/session") as answer:
-        assert json.load(answer) == {"must": True, "studio": "The Ropewalk", "account": None}
+        assert json.load(answer) == {"must": True, "studio": "The Ropewalk", "account": None, "locked_out": False}
         assert answer.headers["X-Content-Type-Options"] == "nosniff"
     plain = http.client.HTTPConnection("127.0.0.1", served.port, timeout=5)
     plain.request("GET", "/api/session")

@@ -19,7 +19,7 @@ def come_in(somebody, name, passphrase=PASSPHRASE, status=200):
 
 def test_the_first_link_begins_the_studio_and_nobody_comes_in_before_or_by_it_again(floor):
     stranger = floor.browser()
-    assert stranger.get("/session") == {"must": True, "studio": "My studio", "account": None}
+    assert stranger.get("/session") == {"must": True, "studio": "My studio", "account": None, "locked_out": False}
     assert stranger.get("/today", 401)["title"] == "Not signed in"
     token = accounts.first_owner(floor.desk, datetime.now(UTC), timedelta(hours=1))
     # Asked for again before it was taken, as by the next start: the one before is good no more.
@@ -58,6 +58,18 @@ def test_a_passphrase_that_is_soon_guessed_is_refused_and_the_link_stays_good(fl
     assert answer.status_code == 422 and says in answer.json()["errors"][0]["limit"]
     assert passphrase not in answer.text
     floor.taken(token)
+
+
+def test_a_device_whose_account_was_locked_is_told_so_and_no_other_is(floor):
+    floor.first()
+    coach, left = floor.person("coach", "Wren Coach"), floor.person("assistant", "Gone Home")
+    left.client.delete("/api/session")
+    floor.owner.put(f"/accounts/{coach.id}/locked", locked=True)
+    assert coach.get("/session") == {"must": True, "studio": "My studio", "account": None, "locked_out": True}
+    assert not left.get("/session")["locked_out"] and not floor.browser().get("/session")["locked_out"]
+    assert not floor.owner.get("/session")["locked_out"]
+    floor.owner.put(f"/accounts/{coach.id}/locked", locked=False)
+    assert not coach.get("/session")["locked_out"]
 
 
 def test_a_wrong_passphrase_a_wrong_name_and_a_locked_account_are_told_alike_and_soon_not_at_all(floor):

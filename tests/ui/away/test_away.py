@@ -162,6 +162,38 @@ def floor(cluster):
         floor.stop()
 
 
+def test_a_lost_device_is_locked_out_and_keeps_nothing(tablet, floor, browser):
+    """What it had not sent is refused, and it says so."""
+    owner = browser.new_context(base_url=floor.address, ignore_https_errors=True, has_touch=True).new_page()
+    owner.goto(floor.first_link())
+    choose(owner)
+    keep_station(owner, "The far board")
+    account = str(uuid6.uuid7())
+    made = owner.request.put(f"/api/accounts/{account}", data={"name": "Hand", "role": "assistant"})
+    assert made.ok, made.text()
+    link = owner.request.put(f"/api/accounts/{account}/link", data={"address": f"{floor.address}/welcome"}).json()
+    with tablet(floor.address, "--ignore-certificate-errors") as context:
+        hand = context.new_page()
+        hand.goto(link["link"])
+        choose(hand)
+        expect(hand.get_by_role("link", name="Junia Thale").first).to_be_visible()
+        taken_along(hand)
+        context.set_offline(True)
+        lesson = begin(hand, "Never Sent", "The far board")
+        record(hand, 2)
+        locked = owner.request.put(f"/api/accounts/{account}/locked", data={"locked": True})
+        assert locked.ok, locked.text()
+        context.set_offline(False)
+        said = hand.locator("[data-locked-out]")
+        expect(said).to_contain_text("locked out by the owner of the studio", timeout=60_000)
+        expect(said).to_contain_text("6 entries made on it did not reach Libella and are refused")
+        shot(hand, "locked-out")
+        assert hand.evaluate(KEPT, "libella doors") == hand.evaluate(KEPT, "libella") == []
+        assert all(isinstance(it["told"], str) for it in hand.evaluate(KEPT, "libella kept"))
+    assert owner.request.get(f"/api/lessons/{lesson}").status == 404
+    owner.context.close()
+
+
 def test_what_a_device_keeps_is_opened_by_the_passphrase_alone(tablet, floor):
     """As if its certificate were trusted: then the browser keeps the program."""
     trusted = "--ignore-certificate-errors"

@@ -120,6 +120,7 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(row).to_contain_text("locked")
     hand.goto("/")
     expect(hand.locator("[data-sign-in]")).to_be_visible()
+    expect(hand.locator("[data-locked-out]")).to_contain_text("locked out by the owner of the studio")
     sign_in(hand, "Hand")
     expect(hand.locator("[data-sign-in]")).to_contain_text("is not right")
 

@@ -38,6 +38,9 @@ class WhoOut(BaseModel):
     must: bool
     studio: str
     account: AccountOut | None
+    locked_out: bool = Field(
+        False, description="this device was signed in by an account that was locked: what it keeps goes"
+    )
 
 
 class SignInIn(Entry):
@@ -98,7 +101,9 @@ def who(desk: AtDesk, request: Request) -> WhoOut:
     """Who asks, if anybody that is known."""
     known = getattr(request.state, "who", None)
     account = account_out(known.account) if known else None
-    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account)
+    token = request.cookies.get(COOKIE, "")
+    locked_out = bool(request.app.state.signed and token and not known and sign_ins.is_locked_out(desk, token))
+    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account, locked_out=locked_out)
 
 
 @router.put("/session", responses=_REFUSED)

@@ -87,6 +87,21 @@ def signed_in(desk: Desk, token: str, at: datetime) -> SignedIn | None:
         return SignedIn(value_of(KeptAccount, account), row.id)
 
 
+def is_locked_out(desk: Desk, token: str) -> bool:
+    """Whether this token was that of an account which is locked now: a device in the wrong hands is told so."""
+    with desk.transaction() as session:
+        return bool(
+            session.scalar(
+                select(AccountRow.locked)
+                .join(
+                    SignInRow,
+                    and_(AccountRow.studio_id == SignInRow.studio_id, AccountRow.id == SignInRow.account_id),
+                )
+                .where(SignInRow.studio_id == desk.studio_id, SignInRow.token_hash == hash_of(token))
+            )
+        )
+
+
 def _stands(at: datetime) -> ColumnElement[bool]:
     return and_(SignInRow.ended_at.is_(None), SignInRow.seen_at > at - IDLE, SignInRow.begun_at > at - LONGEST)
 

@@ -14285,6 +14285,12 @@ export interface components {
             /** Studio */
             studio: string;
             account: components["schemas"]["AccountOut"] | null;
+            /**
+             * Locked Out
+             * @description this device was signed in by an account that was locked: what it keeps goes
+             * @default false
+             */
+            locked_out: boolean;
         };
         /** ZeroIn */
         ZeroIn: {

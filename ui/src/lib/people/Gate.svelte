@@ -9,7 +9,8 @@
   import OpenDevice from './OpenDevice.svelte'
   import SignIn from './SignIn.svelte'
   import { settings } from '$lib/base/settings.svelte'
-  import { prefer, sessionQuery } from './session'
+  import LockedOut from './LockedOut.svelte'
+  import { prefer, sessionQuery, throwAway } from './session'
 
   interface Props {
     /** Who is signed in; empty where nobody has to be. */
@@ -46,6 +47,13 @@
     void prefer(settings.told)
   })
   const welcome = $derived(page.url.pathname === '/welcome')
+  // A device that was locked out keeps nothing: neither what it had seen, nor what it had not sent.
+  let lost = $state<number | null>(null)
+  $effect(() => {
+    if (!told?.locked_out || lost !== null) return
+    lost = untrack(() => outbox.letters.length + (outbox.closed ?? 0))
+    void throwAway()
+  })
   // Where no worker holds the key a page that is loaded again asks for nothing, unless something waits to be read.
   $effect(() => {
     if (told && mine && vault.state === 'closed' && outbox.closed === 0 && !navigator.serviceWorker?.controller)
@@ -59,6 +67,7 @@
 {#if welcome || (known && opened)}
   {@render children()}
 {:else if told && !known}
+  {#if told.locked_out}<LockedOut lost={lost ?? 0} />{/if}
   <SignIn studio={told.studio} />
 {:else if vault.state === 'closed' || (told?.account && vault.state !== 'unknown')}
   <OpenDevice name={told?.account?.name ?? ''} fresh={Boolean(told?.account) && !(vault.state === 'closed' && mine)} />
