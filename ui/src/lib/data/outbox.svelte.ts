@@ -57,6 +57,10 @@ export class Outbox {
   /** This device keeps nothing. */
   #forgetful = false
   #failures = 0
+  /** Letters that wait for a network, or were made behind such: sent one after another, in the order they were made. */
+  readonly #backlog = new Set<string>()
+  /** Things over which the server stumbled: they hold up nothing but themselves, and what is about them. */
+  readonly #stumbling = new Set<string>()
   #standing: Promise<void> = Promise.resolve()
   #writing: Promise<unknown> = Promise.resolve()
   #timer: ReturnType<typeof setTimeout> | undefined
@@ -110,6 +114,7 @@ export class Outbox {
     })
     answered.catch(() => undefined)
     if (draft.whole) this.#replace(kept)
+    if (!this.reached || this.#backlog.size) this.#backlog.add(kept.id)
     this.letters = [...this.letters, kept]
     if (!this.reached) void this.#stand()
     if (!draft.now) {
@@ -122,6 +127,7 @@ export class Outbox {
 
   /** Take a letter out: taken, or refused and seen. */
   async dismiss(id: string): Promise<void> {
+    this.#backlog.delete(id)
     this.letters = this.letters.filter((it) => it.id !== id)
     await this.#noted((letters) => letters.delete(id))
   }
@@ -148,6 +154,7 @@ export class Outbox {
     const older = kept.filter((it) => !known.has(it.id))
     this.confirmed = [...older.filter((it) => it.taken), ...this.confirmed]
     this.letters = [...older.filter((it) => !it.taken), ...this.letters]
+    for (const it of this.waiting) this.#backlog.add(it.id)
     if (kept.length) this.#hurry()
   }
 
@@ -200,10 +207,24 @@ export class Outbox {
     }))
   }
 
-  /** Something it is about was begun before, and is not sent yet. */
+  /** Something it is about was begun before, or it stands behind others that waited for a network. */
   #waits(letter: Letter): boolean {
-    const all = letter.path + JSON.stringify(letter.body)
-    return this.waiting.some((it) => it.stands?.blank && it.id < letter.id && all.includes(it.stands.of))
+    if (letter.now) return false
+    const held = this.#backlog.has(letter.id) ? this.#stuck() : null
+    return this.waiting.some(
+      (it) =>
+        it.id < letter.id &&
+        (isAbout(letter, it) || (held && it.thing !== letter.thing && this.#backlog.has(it.id) && !held.has(it.id)))
+    )
+  }
+
+  /** What can't go because of a stumble: nobody waits for it but what is about it. */
+  #stuck(): ReadonlySet<string> {
+    const stuck: Letter[] = []
+    if (this.#stumbling.size)
+      for (const it of this.waiting)
+        if (this.#stumbling.has(it.thing) || stuck.some((one) => isAbout(it, one))) stuck.push(it)
+    return new Set(stuck.map((it) => it.id))
   }
 
   /** Set every thing going that has something to send; while nobody answers, one alone asks whether somebody is there. */
@@ -250,7 +271,12 @@ export class Outbox {
     this.reached = answer !== null && !NOBODY.has(answer.status) && !LATER.has(answer.status)
     this.stranger = answer?.status === 401
     if (answer && !NOBODY.has(answer.status)) net.heard()
+    if (!this.reached) for (const it of this.waiting) this.#backlog.add(it.id)
     if (!this.reached && !this.stranger) void this.#stand()
+    if (this.reached && answer && answer.status >= 500) {
+      this.#stumbling.add(letter.thing)
+      this.#send()
+    } else if (this.reached) this.#stumbling.delete(letter.thing)
     if (!this.reached || !answer || answer.status >= 500) {
       if (letter.now) await this.#refuse(letter, answer ? problemOf(await body(answer), answer.status) : SILENT)
       return letter.now
@@ -272,6 +298,7 @@ export class Outbox {
     const renewed = () => renew(...letter.renews)
     if (letter.answers) await putAnswer(letter.answers, answer)
     else await renewed()
+    this.#backlog.delete(letter.id)
     if (letter.reading) this.letters = this.letters.filter((it) => it.id !== letter.id)
     else await this.dismiss(letter.id)
     if (letter.answers) void renewed()
@@ -284,6 +311,7 @@ export class Outbox {
     else {
       // Noted before it shows: what was seen refused is so after the page was closed, too.
       await this.#keep({ ...letter, refused })
+      this.#backlog.delete(letter.id)
       this.letters = this.letters.map((it) => (it.id === letter.id ? { ...it, refused } : it))
     }
     for (const it of waiters) it.refused(new Refusal(refused))
@@ -309,6 +337,17 @@ export class Outbox {
     this.#waiters.delete(letter.id)
     return found
   }
+}
+
+/** Whether a write is about what another begins. */
+const isAbout = (letter: Letter, begun: Letter): boolean =>
+  Boolean(begun.stands?.blank && begun.id < letter.id && textOf(letter).includes(begun.stands.of))
+
+const texts = new WeakMap<Letter, string>()
+function textOf(letter: Letter): string {
+  const text = texts.get(letter) ?? letter.path + JSON.stringify(letter.body)
+  texts.set(letter, text)
+  return text
 }
 
 /** What is written down holds no functions and no living state. */

@@ -152,6 +152,42 @@ describe('the outbox', () => {
     await until(() => !box.waiting.length)
   })
 
+  it('sends what waited for a network one after another, in the order it was made', async () => {
+    const box = new Outbox(name)
+    say = () => null
+    const made = ['lesson', 'cautions', 'series', 'lesson']
+    const all = made.map((thing, n) => box.post(draft(thing, `/${n}`)))
+    await until(() => !box.reached)
+    let under = 0
+    say = async () => {
+      // Nothing else is on its way meanwhile.
+      expect((under += 1)).toBe(1)
+      await new Promise((later) => setTimeout(later, 15))
+      under -= 1
+      return 200
+    }
+    // What is made meanwhile comes last.
+    all.push(box.post(draft('later', '/4')))
+    await Promise.all(all)
+    expect(paths()).toEqual(['/0', '/1', '/2', '/3', '/4'])
+  })
+
+  it('sends what waited past something the server stumbles over, but not what is about that', async () => {
+    const box = new Outbox(name)
+    say = () => null
+    const stands = { blank: { address: '/blank' }, marks: {}, of: 'abc' }
+    void box.post(draft('golfer', '/golfers/abc', { stands }))
+    void box.post(draft('lesson', '/lessons/1', { body: { golfer_id: 'abc' } }))
+    const other = box.post(draft('other', '/other'))
+    await until(() => !box.reached)
+    say = (path) => (path.startsWith('/golfers') ? 500 : 200)
+    await other
+    expect(box.waiting.map((it) => it.path)).toEqual(['/golfers/abc', '/lessons/1'])
+    say = () => 200
+    await until(() => !box.waiting.length)
+    expect(paths().slice(-2)).toEqual(['/golfers/abc', '/lessons/1'])
+  })
+
   it('gives up what counts at this moment alone', async () => {
     const box = new Outbox(name)
     say = () => null
