@@ -1,6 +1,8 @@
 <!-- Set-downs compared in turns: two cues, two set-ups, or with and without the aid in view; all else stays the same. -->
 <script lang="ts">
   import { v7 } from 'uuid'
+  import { net } from '$lib/away/net.svelte'
+  import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { stamp } from '$lib/data/clock'
   import { about, type Shapes } from '$lib/data/client'
   import { choices as options, pictured, named, stepped } from '$lib/data/vocabulary.svelte'
@@ -95,12 +97,15 @@
     <Choice label="The one question it answers" options={QUESTIONS} bind:value={question} />
   </div>
   {#if comparing.error}<Trouble error={comparing.error} />{/if}
-  <button
-    class="button primary min-h-14 max-w-sm text-lg"
-    type="button"
-    disabled={comparing.isPending || !nameOf(other) || nameOf(other) === nameOf(same)}
-    onclick={() => comparing.mutate(undefined)}
-  >
-    {nameOf(same)} and {nameOf(other) || '…'}, in turns
-  </button>
+  {#if net.gone}<NeedsNetwork
+      why="Whose turn it is when is drawn where Libella is. Until then read one series each way."
+    />{:else}
+    <button
+      class="button primary min-h-14 max-w-sm text-lg"
+      type="button"
+      disabled={comparing.isPending || !nameOf(other) || nameOf(other) === nameOf(same)}
+      onclick={() => comparing.mutate(undefined)}
+    >
+      {nameOf(same)} and {nameOf(other) || '…'}, in turns
+    </button>{/if}
 </section>

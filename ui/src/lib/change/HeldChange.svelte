@@ -1,5 +1,7 @@
 <!-- A change as it was chosen: how it should feel, where it stands, its retests, and the next one a tap away. -->
 <script lang="ts">
+  import { net } from '$lib/away/net.svelte'
+  import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { goto } from '$app/navigation'
   import Trouble from '$lib/base/Trouble.svelte'
   import { day } from '$lib/base/dates'
@@ -70,6 +72,8 @@
         <a class="button primary min-h-14 text-lg" href="/lessons/{lessonId}/start">Go on with the retest</a>
       {:else if ended}
         <p class="text-faded">This lesson has ended: it is the first check of the next one.</p>
+      {:else if plan && net.gone}
+        <NeedsNetwork why="Whose turn it is when is drawn where Libella is: the retest begins there." />
       {:else if plan}
         <button
           class="button primary min-h-14 text-lg"

@@ -1,5 +1,7 @@
 <!-- Begin a test of what looks straight: how it is asked, and under what. -->
 <script lang="ts">
+  import { net } from '$lib/away/net.svelte'
+  import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { stamp } from '$lib/data/clock'
   import { about, refusal, type Shapes } from '$lib/data/client'
   import { createWrite } from '$lib/data/write.svelte'
@@ -95,7 +97,9 @@
         bind:value={method}
       />
     </div>
-    <button class="button primary min-h-14 text-lg" disabled={beginning.isPending}>Begin asking</button>
+    {#if net.gone}<NeedsNetwork
+        why="What is asked next is chosen from the answers, and that is done where Libella is. Until then take a first look."
+      />{:else}<button class="button primary min-h-14 text-lg" disabled={beginning.isPending}>Begin asking</button>{/if}
   </div>
   <p class="min-h-6 max-w-2xl text-faded">{methods.data?.find((it) => it.method === method)?.how ?? ''}</p>
   {#if error}<Trouble {error} />{/if}

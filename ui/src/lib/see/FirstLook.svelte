@@ -11,7 +11,7 @@
   import { answerKeys, type Look } from './looks'
   import Sketch from '$lib/drawing/Sketch.svelte'
   import { firstLooksQuery } from './queries.svelte'
-  import { keepFirstLook, voidFirstLook } from './writes'
+  import { firstLooksOnTheirWay, keepFirstLook, voidFirstLook } from './writes'
 
   interface Props {
     lessonId: string
@@ -24,7 +24,17 @@
   type Place = Pick<Shapes['HeadPlaceOut'], 'lever' | 'way'>
   let at = $state.raw<Place>({ lever: null, way: 'plus' })
   const same = (one: Place, other: Place) => one.lever === other.lever && one.way === other.way
-  const taken = $derived(looks.data?.taken.filter((it) => !it.voided) ?? [])
+  const placed = (place: Place) => looks.data?.places.find((it) => same(it, place))?.words ?? ''
+  const taken = $derived.by(() => {
+    const all = new Map((looks.data?.taken ?? []).filter((it) => !it.voided).map((it) => [it.id, it]))
+    for (const { id, told } of firstLooksOnTheirWay(lessonId))
+      if (!told) all.delete(id)
+      else {
+        const place = { lever: told.lever ?? null, way: told.way ?? 'plus' }
+        all.set(id, { ...told, ...place, id, place: placed(place), voided: false, playable: told.playable ?? null })
+      }
+    return [...all.values()]
+  })
   const here = $derived(looks.data?.places.find((it) => same(it, at)))
   const lastAt = (place: Place) => taken.findLast((it) => same(it, place))
 

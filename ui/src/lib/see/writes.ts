@@ -2,6 +2,7 @@
 import { v7 } from 'uuid'
 import { inUnits, key } from '$lib/data/key'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
+import { outbox } from '$lib/data/outbox.svelte'
 
 export const eyesThing = (lesson: string) => `eyes ${lesson}`
 const eyesOf = (lesson: string) => ({
@@ -119,6 +120,12 @@ export const keepCard = (golfer: string, body: Sent<'/api/set-up-cards/{id}'>) =
   )
 
 const firstThing = (lesson: string) => `first looks ${lesson}`
+/** First looks as they were told here and the server has not said yet; null: taken back. The newest of each last. */
+export const firstLooksOnTheirWay = (lesson: string): { id: string; told: Sent<'/api/first-looks/{id}'> | null }[] =>
+  outbox.of(firstThing(lesson)).map(({ path, body }) => ({
+    id: /first-looks\/([^/?]+)/.exec(path)?.[1] ?? '',
+    told: path.includes('/voided') ? null : (body as Sent<'/api/first-looks/{id}'>)
+  }))
 const ofFirst = (lesson: string) => ({
   thing: firstThing(lesson),
   answers: key.firstLooks(lesson),

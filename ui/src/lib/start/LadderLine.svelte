@@ -1,5 +1,7 @@
 <!-- The ladder: whether the gate or rail should tighten, widen or stay, and the next rung in one tap. -->
 <script lang="ts">
+  import { net } from '$lib/away/net.svelte'
+  import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { goto } from '$app/navigation'
   import { stamp } from '$lib/data/clock'
   import type { Shapes } from '$lib/data/client'
@@ -19,7 +21,9 @@
     <p class="text-sm {rung.step === 'wait' || rung.step === 'stay' ? 'text-faded' : 'font-semibold'}">
       How wide: {rung.words}
     </p>
-    {#if rung.step === 'tighten' || rung.step === 'widen'}<button
+    {#if (rung.step === 'tighten' || rung.step === 'widen') && net.gone}
+      <NeedsNetwork why="The next width is laid where Libella is. Until then go on at this one." />
+    {:else if rung.step === 'tighten' || rung.step === 'widen'}<button
         class="button"
         disabled={stepping.isPending}
         onclick={() => stepping.mutate(undefined)}>Lay it and go on</button

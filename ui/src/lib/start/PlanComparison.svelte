@@ -2,6 +2,8 @@
 <script lang="ts">
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
+  import { net } from '$lib/away/net.svelte'
+  import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { stamp } from '$lib/data/clock'
   import { about as faultOf, type Shapes } from '$lib/data/client'
   import { notesQuery } from '$lib/data/queries.svelte'
@@ -156,7 +158,9 @@
     />{/if}
   <Choice label="The one question it answers" options={QUESTIONS} bind:value={it.question} />
   {#if error}<Trouble {error} />{/if}
-  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}
-    >Start the comparison</button
-  >
+  {#if net.gone}<NeedsNetwork
+      why="Whose turn it is when is drawn where Libella is. Until then record a block each way: they can be set beside each other later, and say less, for nothing was drawn."
+    />{:else}<button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}
+      >Start the comparison</button
+    >{/if}
 </form>
