@@ -4,6 +4,7 @@
   import { onMount, type Snippet } from 'svelte'
   import { beforeNavigate } from '$app/navigation'
   import { kept } from '$lib/away/kept'
+  import { net } from '$lib/away/net.svelte'
   import { atHand } from '$lib/away/worker'
   import { cache } from '$lib/data/cache'
   import { keys, keySheet } from '$lib/base/keys.svelte'
@@ -18,6 +19,11 @@
 
   let converting = $state(false)
   let who = $state('')
+  let online = $state(true)
+  // Pages are fetched ahead while there is somebody to fetch them from.
+  $effect(() => {
+    document.body.dataset.sveltekitPreloadCode = online && !net.gone ? 'viewport' : 'false'
+  })
   /** A new version has taken over: the next page is loaded anew. */
   let renewed = false
   onMount(() => {
@@ -34,7 +40,7 @@
   })
 </script>
 
-<svelte:window onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />
+<svelte:window bind:online onkeydown={(event) => keys.press(event)} onpointerdown={() => keys.touched()} />
 
 <QueryClientProvider client={cache}>
   <div class="flex h-dvh flex-col">
