@@ -9,8 +9,9 @@ import pytest
 import uuid6
 from playwright.sync_api import APIResponse, Browser, Page, Route, expect, sync_playwright
 
-from ..conftest import ROOT, demo_database, now
+from ..conftest import ROOT, demo_database, now, open_folder
 from ..served import Served
+from ..served_floor import Floor
 
 CHROMIUM = [
     "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync",
@@ -34,6 +35,16 @@ def served(one_server: Served) -> Served:
     if not one_server.runs:
         one_server.start()
     return one_server
+
+
+@pytest.fixture
+def floor(cluster) -> Generator[Floor]:
+    """A floor as ./serve serves it, with everybody signed in."""
+    with open_folder() as folder:
+        floor = Floor(demo_database(cluster), folder)
+        floor.start()
+        yield floor
+        floor.stop()
 
 
 @pytest.fixture(scope="session")

@@ -59,8 +59,10 @@ def rows(engine) -> dict[str, int]:
         }
 
 
-def test_nothing_that_is_rehearsed_is_kept(coach, engine):
+def test_nothing_that_is_rehearsed_is_kept_or_told_to_a_screen(coach, engine, client, monkeypatch):
     block, kept = coach.block(), save(coach)
+    told: list[object] = []
+    monkeypatch.setattr(client.app.state.live._notices, "tell", told.append)
     plan = next(it for it in coach.get("/away")["asks"] if it["address"].startswith("/api/away/plan"))
     before = rows(engine)
     assert before["golfer"] and before["saved_station"] and kept
@@ -71,6 +73,9 @@ def test_nothing_that_is_rehearsed_is_kept(coach, engine):
     assert rows(engine) == before
     assert coach.get(f"/blocks/{blank['marks']['block']}/judgement", 404)
     assert len(coach.get(f"/lessons/{block['lesson_id']}")["blocks"]) == 1
+    assert not told
+    coach.putt(block["id"], {"offset_m": 0.01})
+    assert told
 
 
 def test_what_cannot_be_begun_is_refused_as_it_would_be(coach):

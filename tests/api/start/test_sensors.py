@@ -313,8 +313,8 @@ def test_screens_of_a_lesson_hear_of_it_and_others_do_not(coach):
             pass
         with coach.client.websocket_connect(f"ws://127.0.0.1/api/live/lessons/{other['id']}") as away:
             away.receive_json()
-            coach.putt(block["id"], {"offset_m": 0.01})
-            assert screen.receive_json() == {"what": "putt", "block_id": block["id"]}
+            putt = coach.putt(block["id"], {"offset_m": 0.01})
+            assert screen.receive_json() == {"what": "putt", "block_id": block["id"], "reading_id": putt["id"]}
             tell(coach, head, stroke("s", path_deg=1.0))
             heard = screen.receive_json()
             assert heard["what"] == "stroke" and heard["sent"] == {"path_deg": 1.0}

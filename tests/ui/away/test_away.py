@@ -10,8 +10,6 @@ import pytest
 import uuid6
 from playwright.sync_api import BrowserContext, Error, Page, expect
 
-from ...conftest import demo_database, open_folder
-from ...served_floor import Floor
 from ..conftest import CHROMIUM, no_serious_finding, shot
 from ..people.test_people import PASSPHRASE, choose
 
@@ -151,15 +149,6 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
     assert [len(it["set_downs"]) for it in aim["sheets"]] == [1]
     assert [it["voided"] for it in kept["blocks"][0]["readings"]].count(True) == 1
     expect(page.locator("[data-unsent]")).to_have_count(0)
-
-
-@pytest.fixture
-def floor(cluster):
-    with open_folder() as folder:
-        floor = Floor(demo_database(cluster), folder)
-        floor.start()
-        yield floor
-        floor.stop()
 
 
 def test_a_lost_device_is_locked_out_and_keeps_nothing(tablet, floor, browser):

@@ -101,13 +101,19 @@ def test_a_comparison_begins_from_the_plan_and_what_is_changed_later_is_another_
 
 
 def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: Page):
+    """The putt is confirmed when Start is left already: Judge held it for its own news, and heard of no other either."""
     own_lesson(page, "Kept Open Golfer")
     choose_rig(page, "Gate of pegs")
     page.get_by_role("button", name="Start block").click()
     expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    held: list[Route] = []
+    page.route("**/api/readings/*", lambda it: held.append(it))
     page.keyboard.press("3")
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     step(page, "Judge")
+    expect(page.get_by_text("Nothing to judge yet").first).to_be_attached()
+    held[0].continue_()
+    page.unroute("**/api/readings/*")
     expect(page.locator("[data-quantity=start]")).to_contain_text("1 putt read")
     page.get_by_role("button", name="Prove the line…").click()
     sheet = page.get_by_role("dialog")

@@ -5,20 +5,9 @@ import re
 import pytest
 from playwright.sync_api import Browser, Page, expect
 
-from ...conftest import demo_database, open_folder
-from ...served_floor import Floor
 from ..conftest import no_serious_finding, shot
 
 PASSPHRASE = "kettle harbour willow-9 plinth"
-
-
-@pytest.fixture
-def floor(cluster):
-    with open_folder() as folder:
-        floor = Floor(demo_database(cluster), folder)
-        floor.start()
-        yield floor
-        floor.stop()
 
 
 @pytest.fixture

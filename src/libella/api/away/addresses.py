@@ -47,24 +47,28 @@ AFTER_SERIES: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/aim?{u}")
 AFTER_PLAN: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/tools?{u}", "/api/cautions?at=lesson&lesson={id}")
 """What a lesson shows otherwise once something is laid."""
 
+OF_OWNER: Final = "the owner's, and never kept on a device"
+WELL: Final = "whether the server is well"
+FILES: Final = "whole files go over the network"
+PRINTED: Final = "printed where there is a network"
 WITH_THE_NET: Final = "worked out for what is chosen there and then: it comes with the network"
 LEFT_OUT: Final[Mapping[str, str]] = {
-    "/api/accounts": "the owner's, and never kept on a device",
-    "/api/deeds": "the owner's, and never kept on a device",
+    "/api/accounts": OF_OWNER,
+    "/api/deeds": OF_OWNER,
     "/api/sign-ins": "where one is signed in is known to the server alone",
-    "/api/health": "whether the server is well",
-    "/api/health/live": "whether the server is well",
+    "/api/health": WELL,
+    "/api/health/live": WELL,
     "/api/standins": "programs of this machine",
-    "/api/archives/{id}": "whole files go over the network",
-    "/api/archives/{id}/file": "whole files go over the network",
-    "/api/exports/{scope}/{id}": "whole files go over the network",
-    "/api/imports/{id}": "whole files go over the network",
-    "/api/imports/{id}/progress": "whole files go over the network",
+    "/api/archives/{id}": FILES,
+    "/api/archives/{id}/file": FILES,
+    "/api/exports/{scope}/{id}": FILES,
+    "/api/imports/{id}": FILES,
+    "/api/imports/{id}/progress": FILES,
     "/api/photos/{id}/picture": "pictures stay where they are; lessons show that there are some",
-    "/api/lessons/{id}/golfers-sheet": "printed where there is a network",
-    "/api/set-up-cards/{id}/print": "printed where there is a network",
-    "/api/practice-plans/{id}/calendar": "printed where there is a network",
-    "/api/saved-stations/{id}/file": "whole files go over the network",
+    "/api/lessons/{id}/golfers-sheet": PRINTED,
+    "/api/set-up-cards/{id}/print": PRINTED,
+    "/api/practice-plans/{id}/calendar": PRINTED,
+    "/api/saved-stations/{id}/file": FILES,
     "/api/blocks/{id}/explained": WITH_THE_NET,
     "/api/compare": WITH_THE_NET,
     "/api/compare-sides": WITH_THE_NET,

@@ -31,7 +31,7 @@ from .addresses import (
 from .rehearsal import AnswerOut, Stage, rehearsal
 
 router = APIRouter(prefix="/away", tags=["away"])
-PLANNED: Final = 10
+_PLANNED: Final = 10
 
 
 class AskOut(BaseModel):
@@ -78,9 +78,8 @@ def whole_day(desk: AtDesk, units: InUnits = "metric") -> DayOut:
         for kind in aim_choices().kinds
     ]
     asks += [AskOut(address=it) for who in taken.golfers for it in addresses(OF_GOLFER, units, who.id, who.hand)]
-    for row in find_saved(desk):
+    for body in map(station_body, find_saved(desk)):
         for hand in HANDS:
-            body = station_body(row)
             asks.append(AskOut(address=f"/api/away/plan?units={units}", body={"hand": hand, "plan": body}))
             asks.append(AskOut(address=f"/api/stations/preview?units={units}", body={**body, "hand": hand}))
     return DayOut(asks=asks)
@@ -92,7 +91,7 @@ async def new_golfer(request: Request, desk: AtDesk, hand: Hand = "right", units
     async with rehearsal(request, desk) as stage:
         marks = _marks("golfer", "name")
         answer = await _golfer(stage, marks, hand)
-        told = await stage.answers([*addresses((*OF_GOLFER, *WHERE_LISTED), units, marks["golfer"], hand)])
+        told = await stage.answers(addresses((*OF_GOLFER, *WHERE_LISTED), units, marks["golfer"], hand))
     return BlankOut(marks=marks, answer=answer, answers=told)
 
 
@@ -137,7 +136,7 @@ async def new_block(request: Request, desk: AtDesk, station: UUID, units: InUnit
     laid = plans.plan(desk, station)
     async with rehearsal(request, desk) as stage:
         marks = _marks("block")
-        body = {"station_id": str(station), "guided": False, "planned": PLANNED, "started_at": _now()}
+        body = {"station_id": str(station), "guided": False, "planned": _PLANNED, "started_at": _now()}
         answer = await stage.put(f"/api/blocks/{marks['block']}", body)
         told = await stage.answers(
             [
@@ -155,7 +154,7 @@ async def new_series(request: Request, desk: AtDesk, lesson: UUID, units: InUnit
         marks = _marks("series")
         body = {"lesson_id": str(lesson), "started_at": _now()}
         answer = await stage.put(f"/api/aim-series/{marks['series']}?units={units}", body)
-        told = await stage.answers([*addresses(AFTER_SERIES, units, lesson)])
+        told = await stage.answers(addresses(AFTER_SERIES, units, lesson))
     return BlankOut(marks=marks, answer=answer, answers=told)
 
 

@@ -5,7 +5,7 @@ transaction that is never kept, with ids that stand in for those the device will
 """
 
 import json
-from collections.abc import AsyncGenerator, Mapping, Sequence
+from collections.abc import AsyncGenerator, Iterable, Mapping
 from contextlib import asynccontextmanager
 from typing import Any, Final
 
@@ -53,7 +53,7 @@ class Stage:
         """Write as a page would; gives the answer."""
         return await self._asked("PUT", address, json.dumps(body).encode())
 
-    async def answers(self, addresses: Sequence[str]) -> list[AnswerOut]:
+    async def answers(self, addresses: Iterable[str]) -> list[AnswerOut]:
         """What these would be answered now."""
         return [AnswerOut(address=it, answer=await self._asked("GET", it, b"")) for it in addresses]
 

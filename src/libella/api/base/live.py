@@ -20,6 +20,7 @@ from sqlalchemy.exc import InterfaceError, OperationalError
 from starlette.concurrency import run_in_threadpool
 
 from ...lessons.desk import kept
+from ...lessons.desk.desk import desk_in_use
 from ...store.server.notices import Notices
 
 router = APIRouter()
@@ -55,8 +56,11 @@ class Live:
     def tell(self, lesson_id: UUID, what: What, **details: object) -> None:
         """Tell the lesson's screens, wherever they are shown, that something of it is new.
 
-        A database that is away just now keeps no write from having been made: screens ask anew when it is back.
+        A database that is away just now keeps no write from having been made: screens ask anew when it is back. What is
+        only rehearsed is told to nobody.
         """
+        if desk_in_use() is not None:
+            return
         with contextlib.suppress(OperationalError, InterfaceError):
             self._notices.tell({"lesson": str(lesson_id), "event": {"what": what, **details}})
 

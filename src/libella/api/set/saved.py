@@ -95,7 +95,7 @@ def bring_back(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SavedOut:
 
 def station_body(row: KeptSavedStation) -> dict[str, Any]:
     """A kept station as it is told where it is to be laid."""
-    return SavedOut.model_validate(_out(row, "metric")).model_dump(mode="json", include=set(LaidIn.model_fields))
+    return LaidOut(**LaidOut.of(entry_of(row), "metric")).model_dump(mode="json", include=set(LaidIn.model_fields))
 
 
 def _out(row: KeptSavedStation, units: InUnits, hand: Hand = "right") -> SavedOut:

@@ -229,7 +229,7 @@ def record(desk: AtDesk, request: Request, id: UUID7, entry: ReadingIn, response
     """Record one putt. Sent again it changes nothing; the same id with another body is a conflict."""
     kept = blocks.keep_reading(desk, id, entry.block_id, entry.raw, entry.taken_at, entry.notes)
     response.status_code = 201 if kept.new else 200
-    request.app.state.live.tell(kept.lesson_id, "putt", block_id=str(entry.block_id))
+    request.app.state.live.tell(kept.lesson_id, "putt", block_id=str(entry.block_id), reading_id=str(id))
     return ReadingOut.model_validate(kept.reading)
 
 

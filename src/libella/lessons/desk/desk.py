@@ -75,9 +75,7 @@ class Desk:
             yield self
             return
         with self._sessions.begin() as session:
-            session.info[_HELD] = []
-            whole = copy(self)
-            whole._session, whole._then = session, []
+            whole = self._whole(session)
             yield whole
         for write in whole._then:
             self.afterwards(write)
@@ -93,11 +91,15 @@ class Desk:
                 part.rollback()
             return
         with self._sessions() as session:
-            session.info[_HELD] = []
-            whole = copy(self)
-            whole._session, whole._then = session, []
-            yield whole
+            yield self._whole(session)
             session.rollback()
+
+    def _whole(self, session: Session) -> "Desk":
+        """This desk, with everything in one session, which holds what was fetched."""
+        session.info[_HELD] = []
+        whole = copy(self)
+        whole._session, whole._then = session, []
+        return whole
 
     def let_go(self) -> None:
         """Forget the rows fetched so far of what is done together: of ten years they are more than fit."""

@@ -1,6 +1,6 @@
 /** What Aim has the server keep. */
 import { v7 } from 'uuid'
-import { settings } from '$lib/base/settings.svelte'
+import { blankOf } from '$lib/away/standing'
 import { every, inUnits, key } from '$lib/data/key'
 import { pathInUnits, put, type Sent } from '$lib/data/letter'
 
@@ -19,7 +19,7 @@ export const beginSeries = (id: string, body: Sent<'/api/aim-series/{id}'>) =>
       ...ofAim(body.lesson_id, id),
       words: 'The series of set-downs',
       stands: {
-        blank: { address: `/api/away/series?lesson=${body.lesson_id}&units=${settings.units}` },
+        blank: blankOf('series', { lesson: body.lesson_id }),
         marks: { series: id },
         of: id
       }

@@ -4,7 +4,7 @@
  */
 import { settings } from '$lib/base/settings.svelte'
 import { kept } from './kept'
-import { net } from './net.svelte'
+import { net, NOBODY } from './net.svelte'
 
 /** A question as it is asked: with a body it is sent by POST. */
 export interface Asked {
@@ -12,8 +12,6 @@ export interface Asked {
   body?: unknown
 }
 
-/** Nobody was there to answer. */
-const NOBODY = new Set([502, 503, 504])
 /** Ways in, whole files, and what counts at its moment alone. */
 const NEVER = /^\/api\/(session\/|links|sign-ins|accounts|deeds|health|sensor-link|standins|archives)|\/(file|photo)$/
 /** The program's own words: needed before anybody is known. */

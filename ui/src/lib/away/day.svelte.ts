@@ -1,10 +1,10 @@
 /** What is fetched in the morning for a day without a network. */
 import { api, ask } from '$lib/data/client'
 import { units } from '$lib/data/key'
-import { settings } from '$lib/base/settings.svelte'
+import { keep, kept, settings } from '$lib/base/settings.svelte'
 import { asking } from './asking'
 
-const PLACE = 'libella.day'
+const PLACE = 'day'
 /** Fetched again after so long, while the network is there. */
 const FRESH_MS = 3 * 3600 * 1000
 /** Not at once: what the page shows comes first. */
@@ -22,12 +22,8 @@ class Day {
   missed = $state(0)
 
   constructor() {
-    try {
-      const { at, units: of } = JSON.parse(localStorage.getItem(PLACE) ?? '{}') as { at?: string; units?: string }
-      if (at && of === settings.units) this.at = new Date(at)
-    } catch {
-      // Fetched again.
-    }
+    const { at, units: of } = JSON.parse(kept(PLACE, '{}')) as { at?: string; units?: string }
+    if (at && of === settings.units) this.at = new Date(at)
   }
 
   /** Fetch it in a while, where it is not fresh and this device can open pages without a network. */
@@ -58,7 +54,7 @@ class Day {
       await Promise.all(Array.from({ length: AT_ONCE }, one))
       if (!this.missed) {
         this.at = new Date()
-        localStorage.setItem(PLACE, JSON.stringify({ at: this.at.toISOString(), units: settings.units }))
+        keep(PLACE, JSON.stringify({ at: this.at.toISOString(), units: settings.units }))
       }
     } catch {
       this.missed += 1

@@ -1,3 +1,6 @@
+/** Answers of whoever stands before the server while it is away: nobody said anything of what was asked. */
+export const NOBODY: ReadonlySet<number> = new Set([502, 503, 504])
+
 /** Whether the server answers, as the last question found it. */
 class Net {
   /** Nobody answered the last question. */

@@ -5,6 +5,7 @@
  */
 import type { Letter } from '$lib/data/letter'
 import type { Shapes } from '$lib/data/client'
+import { units } from '$lib/data/key'
 import { heldOf, holdFor, type Asked } from './asking'
 
 /** How a write shows before the server has it. */
@@ -21,6 +22,26 @@ export interface Stands {
   shows?: string[]
 }
 
+/** Where the server said in the morning how something begun would stand, in the units in use. */
+export const blankOf = (what: string, about: Record<string, string>, body?: unknown): Asked => ({
+  address: inTheseUnits(`/api/away/${what}`, about),
+  ...(body === undefined ? {} : { body })
+})
+
+/** Something known, told otherwise: `more` beside what the write itself says, wherever it shows. */
+export const knownAs = (of: string, more: Record<string, unknown>, ...shows: string[]): Stands => ({
+  blank: null,
+  marks: {},
+  of,
+  more,
+  shows
+})
+
+/** What is answered in the units in use, by its address. */
+export const inTheseUnits = (address: string, about: Record<string, string> = {}): string =>
+  `${address}?${new URLSearchParams({ ...about, ...units() })}`
+
+type Blank = Shapes['BlankOut']
 type Tree = Record<string, unknown>
 const isTree = (it: unknown): it is Tree => typeof it === 'object' && it !== null && !Array.isArray(it)
 
@@ -30,7 +51,7 @@ export async function standIn(letter: Letter): Promise<unknown> {
   if (!stands) return undefined
   const told = { ...(isTree(body) ? body : {}), ...stands.more }
   if (!stands.blank) return overwritten(stands, told)
-  const blank = (await heldOf(stands.blank)) as Shapes['BlankOut'] | undefined
+  const blank = (await heldOf(stands.blank)) as Blank | undefined
   if (!blank) return undefined
   const filled = filledIn(blank, stands.marks)
   for (const { address, answer } of filled.answers) {
@@ -54,13 +75,13 @@ async function overwritten(stands: Stands, told: Tree): Promise<unknown> {
   return found
 }
 
-function filledIn(blank: Shapes['BlankOut'], marks: Record<string, string>): Shapes['BlankOut'] {
+function filledIn(blank: Blank, marks: Record<string, string>): Pick<Blank, 'answer' | 'answers'> {
   let text = JSON.stringify({ answer: blank.answer, answers: blank.answers })
   for (const [name, mark] of Object.entries(blank.marks)) {
     const real = marks[name]
     if (real !== undefined) text = text.replaceAll(mark, JSON.stringify(real).slice(1, -1))
   }
-  return { marks: {}, ...(JSON.parse(text) as Omit<Shapes['BlankOut'], 'marks'>) }
+  return JSON.parse(text) as Pick<Blank, 'answer' | 'answers'>
 }
 
 /** The same with what was told in every entry of that id. */

@@ -8,6 +8,7 @@
  * nothing is closed.
  */
 import Dexie, { type EntityTable } from 'dexie'
+import { keep as remember, kept as remembered } from '$lib/base/settings.svelte'
 import { askWorker, tellWorker } from './worker'
 
 /** The key as it is kept. */
@@ -39,7 +40,7 @@ const HELD_MS = 20_000
 const ROUNDS = 600_000
 const AES = { name: 'AES-GCM', length: 256 } as const
 const RSA = { name: 'RSA-OAEP', hash: 'SHA-256' } as const
-const MUST = 'libella.signed'
+const MUST = 'signed'
 const words = new TextEncoder()
 
 /** `unknown`: whether anybody has to sign in has not been heard; `none`: nothing was kept here by anybody yet. */
@@ -62,8 +63,8 @@ export class Vault {
     this.#doors = new Dexie(name) as Doors
     this.#doors.version(1).stores({ keys: 'id' })
     this.#wait()
-    const last = remembered()
-    if (last !== null) void this.heard(last === 'must')
+    const last = remembered(MUST, 'unknown')
+    if (last !== 'unknown') void this.heard(last === 'must')
     const hold = () => this.#key && !this.#by && tellWorker('hold', this.#key)
     setInterval(hold, HELD_MS)
     globalThis.addEventListener?.('pagehide', hold)
@@ -71,7 +72,7 @@ export class Vault {
 
   /** Whether everybody has to sign in here: told by the server, or as it was last. */
   async heard(must: boolean): Promise<void> {
-    remember(must ? 'must' : '')
+    remember(MUST, must ? 'must' : '')
     if (!must) {
       this.#opened(null)
       return
@@ -83,11 +84,6 @@ export class Vault {
     const held = kept ? await askWorker<CryptoKey>('key') : null
     if (held && kept) await this.#openedWhole(held, kept)
     else if (!this.#key) this.state = kept ? 'closed' : 'none'
-  }
-
-  /** Once it can be read and written. */
-  get ready(): Promise<void> {
-    return this.#ready
   }
 
   isOf(account: string): boolean {
@@ -235,22 +231,6 @@ async function derived(passphrase: string, salt: Uint8Array): Promise<CryptoKey>
   ])
   const by = { name: 'PBKDF2', hash: 'SHA-256', salt: salt as Uint8Array<ArrayBuffer>, iterations: ROUNDS }
   return crypto.subtle.deriveKey(by, said, AES, false, ['wrapKey', 'unwrapKey'])
-}
-
-function remembered(): string | null {
-  try {
-    return localStorage.getItem(MUST)
-  } catch {
-    return null
-  }
-}
-
-function remember(must: string): void {
-  try {
-    localStorage.setItem(MUST, must)
-  } catch {
-    // Asked each time.
-  }
 }
 
 export const vault = new Vault()

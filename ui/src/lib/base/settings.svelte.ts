@@ -2,7 +2,8 @@
 export type Units = 'metric' | 'feet'
 export type Light = 'daylight' | 'dim'
 
-function kept<T extends string>(name: string, fallback: T): T {
+/** Something small that this device remembers; the fallback where it does not. */
+export function kept<T extends string>(name: string, fallback: T): T {
   try {
     return (localStorage.getItem(`libella.${name}`) as T | null) ?? fallback
   } catch {
@@ -10,7 +11,7 @@ function kept<T extends string>(name: string, fallback: T): T {
   }
 }
 
-function keep(name: string, value: string): void {
+export function keep(name: string, value: string): void {
   try {
     localStorage.setItem(`libella.${name}`, value)
   } catch {

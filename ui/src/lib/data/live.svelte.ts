@@ -5,6 +5,8 @@ export interface LiveEvent {
   /** Of "here": the mark of the newest data. */
   revision?: number
   block_id?: string
+  /** The putt that was recorded; none where something of one was changed. */
+  reading_id?: string
   sensor_id?: string
   stroke_id?: string
   /** What a device told; of a stroke, its zero taken off. */

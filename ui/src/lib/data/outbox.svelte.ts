@@ -7,7 +7,7 @@
  */
 import Dexie, { type EntityTable } from 'dexie'
 import { v7 } from 'uuid'
-import { net } from '$lib/away/net.svelte'
+import { net, NOBODY } from '$lib/away/net.svelte'
 import { standIn } from '$lib/away/standing'
 import { vault, type Sealed } from '$lib/away/vault.svelte'
 import { settings } from '$lib/base/settings.svelte'
@@ -20,6 +20,8 @@ import type { Draft, Letter } from './letter'
 interface Kept {
   id: string
   told: Sealed | string
+  /** It reached the server: known also while it is closed. */
+  taken?: boolean
 }
 type Book = Dexie & { letters: EntityTable<Kept, 'id'> }
 
@@ -34,8 +36,6 @@ interface Waiter {
 const PAUSES_MS = [400, 1000, 2000, 4000]
 /** No refusal of what was written: who writes is not known, it came too slowly, or too much came at once. */
 const LATER = new Set([401, 408, 429])
-/** Nobody was there to say anything of what was written. */
-const NOBODY = new Set([502, 503, 504])
 
 export class Outbox {
   letters = $state.raw<Letter[]>([])
@@ -93,6 +93,11 @@ export class Outbox {
     })
   }
 
+  /** There is nobody to say anything of what was written, or asked. */
+  get away(): boolean {
+    return net.gone || !this.reached
+  }
+
   get refused(): Letter[] {
     return this.letters.filter((it) => it.refused)
   }
@@ -146,10 +151,11 @@ export class Outbox {
 
   async #open(): Promise<void> {
     const rows = (await this.#noted((letters) => letters.orderBy('id').toArray())) ?? []
-    this.closed = rows.filter((it) => typeof it.told !== 'string').length
+    const unsent = rows.filter((it) => !it.taken).length
+    this.closed = rows.filter((it) => !it.taken && typeof it.told !== 'string').length
     const told = (await Promise.all(rows.map((it) => vault.unseal(it.told)))) as (Letter | undefined)[]
     const kept = told.filter((it) => it !== undefined)
-    this.closed = rows.length - kept.length
+    this.closed = unsent - kept.filter((it) => !it.taken).length
     const known = new Set([...this.letters, ...this.confirmed].map((it) => it.id))
     const older = kept.filter((it) => !known.has(it.id))
     this.confirmed = [...older.filter((it) => it.taken), ...this.confirmed]
@@ -160,7 +166,8 @@ export class Outbox {
 
   /** Note a letter in this device's own book, as it stands now. */
   async #keep(letter: Letter): Promise<void> {
-    await this.#noted(async (letters) => letters.put({ id: letter.id, told: await vault.seal(letter) }))
+    const { id, taken } = letter
+    await this.#noted(async (letters) => letters.put({ id, told: await vault.seal(letter), taken }))
   }
 
   /** Whoever was here has gone: what was not sent is nobody's any more. */
@@ -341,7 +348,7 @@ export class Outbox {
 
 /** Whether a write is about what another begins. */
 const isAbout = (letter: Letter, begun: Letter): boolean =>
-  Boolean(begun.stands?.blank && begun.id < letter.id && textOf(letter).includes(begun.stands.of))
+  Boolean(begun.stands?.blank && textOf(letter).includes(begun.stands.of))
 
 const texts = new WeakMap<Letter, string>()
 function textOf(letter: Letter): string {

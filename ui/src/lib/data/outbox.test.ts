@@ -96,6 +96,19 @@ describe('the outbox', () => {
     expect(await new Outbox(name).letters).toEqual([])
   })
 
+  it('says of what is closed only what the server has not', async () => {
+    const sealed = { iv: new Uint8Array(12), closed: new ArrayBuffer(8) }
+    const book = new Dexie(name)
+    book.version(3).stores({ letters: 'id' })
+    await book.table('letters').bulkPut([
+      { id: '1', told: sealed, taken: true },
+      { id: '2', told: sealed, taken: false }
+    ])
+    book.close()
+    const box = new Outbox(name)
+    await until(() => box.closed === 1)
+  })
+
   it('waits for a sign-in where the server does not know who writes', async () => {
     const box = new Outbox(name)
     say = () => 401

@@ -15,22 +15,37 @@ export function lessonQuery(id: () => string) {
   }))
 }
 
-/** One block judged. Asked again when writes of it were confirmed; until that has come they stay laid over it. */
-export function judgedQuery(id: () => string | undefined) {
-  let renewing = $state(false)
+/**
+ * Readings of these blocks that the server confirmed are asked for again by whatever shows them, wherever in the lesson one
+ * stands by then; until that has come they stay laid over it.
+ */
+export function catchUp(blocks: () => readonly string[]): void {
+  let asking = $state(false)
   $effect(() => {
-    const news = outbox.confirmed.filter((it) => it.reading?.block === id())
-    if (!news.length || renewing) return
-    renewing = true
-    void judged.refetch().then(async ({ isSuccess }) => {
-      if (isSuccess) outbox.forget(news)
-      else await new Promise((resolve) => setTimeout(resolve, 2000))
-      renewing = false
-      if (outbox.waiting.length) return
-      void renew(every(key.lesson), every(key.comparisons))
-    })
+    const news = outbox.confirmed.filter((it) => it.reading && blocks().includes(it.reading.block))
+    if (!news.length || asking) return
+    asking = true
+    const shown = [...new Set(news.map((it) => it.reading?.block ?? ''))].map((it) =>
+      cache.getQueryCache().findAll({ queryKey: key.judged(it), type: 'active' }).length
+        ? key.judged(it)
+        : every(key.lesson)
+    )
+    const asked = shown.map((it) => cache.refetchQueries({ queryKey: it, type: 'active' }, { throwOnError: true }))
+    void Promise.all(asked)
+      .then(
+        () => outbox.forget(news),
+        () => new Promise((resolve) => setTimeout(resolve, 2000))
+      )
+      .then(() => {
+        asking = false
+        if (!outbox.waiting.length) void renew(every(key.lesson), every(key.comparisons))
+      })
   })
-  const judged = createQuery(() => ({
+}
+
+/** One block judged. */
+export function judgedQuery(id: () => string | undefined) {
+  return createQuery(() => ({
     queryKey: inUnits(key.judged(id() ?? '')),
     queryFn: () => ask(api.GET('/api/blocks/{id}/judgement', { params: { path: { id: id() ?? '' }, query: units() } })),
     enabled: Boolean(id()),
@@ -38,7 +53,6 @@ export function judgedQuery(id: () => string | undefined) {
     placeholderData: (before) => (before?.block.id === id() ? before : undefined),
     staleTime: 0
   }))
-  return judged
 }
 
 /** The judgement of any block as it was last asked, and when. */

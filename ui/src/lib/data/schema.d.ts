@@ -14288,7 +14288,6 @@ export interface components {
             /**
              * Locked Out
              * @description this device was signed in by an account that was locked: what it keeps goes
-             * @default false
              */
             locked_out: boolean;
         };

@@ -1,6 +1,6 @@
 /** What is kept of golfers. */
 import { every, key } from '$lib/data/key'
-import { settings } from '$lib/base/settings.svelte'
+import { blankOf, knownAs } from '$lib/away/standing'
 import { v7 } from 'uuid'
 import { pathInUnits, put, type Sent } from '$lib/data/letter'
 
@@ -12,12 +12,9 @@ export const noteGolfer = (id: string, body: Sent<'/api/golfers/{id}'>) =>
       thing: `golfer ${id}`,
       words: `The golfer “${body.name}”`,
       renews: [key.golfers(), key.golfer(id), key.today(), every(key.lesson), every(key.preview)],
-      stands: {
-        blank: body.seen ? null : { address: `/api/away/golfer?hand=${body.hand}&units=${settings.units}` },
-        marks: { golfer: id, name: body.name },
-        of: id,
-        shows: [`/api/golfers/${id}`]
-      }
+      stands: body.seen
+        ? knownAs(id, {}, `/api/golfers/${id}`)
+        : { blank: blankOf('golfer', { hand: body.hand }), marks: { golfer: id, name: body.name }, of: id }
     }
   )
 

@@ -3,7 +3,6 @@
   import { untrack } from 'svelte'
   import { page } from '$app/state'
   import type { Shapes } from '$lib/data/client'
-  import { net } from '$lib/away/net.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { findingsQuery } from '$lib/judge/queries.svelte'
   import { puttsOf, validOf } from '$lib/start/putts.svelte'
@@ -44,7 +43,7 @@
   })
   /** With what waits on this device. */
   const putts = $derived(block ? validOf(puttsOf(block.id, block.readings)).length : 0)
-  const unsent = $derived((net.gone || !outbox.reached) && outbox.waiting.length > 0)
+  const unsent = $derived(outbox.away && outbox.waiting.length > 0)
   const stale = $derived(recording && judgedWith !== null && Boolean(block?.putts) && putted !== judgedWith)
   const judged = $derived(
     unsent ? 'Judged anew with the network.' : stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? '')

@@ -1,10 +1,10 @@
 /** What is kept of a lesson as a whole. */
 import { v7 } from 'uuid'
+import { blankOf, inTheseUnits, knownAs } from '$lib/away/standing'
 import { ofLesson } from '$lib/data/cache'
 import type { Shapes } from '$lib/data/client'
 import { stamp } from '$lib/data/clock'
 import { every, key } from '$lib/data/key'
-import { settings } from '$lib/base/settings.svelte'
 import { path, put, remove, type Sent } from '$lib/data/letter'
 
 const of = (id: string, words: string) => ({
@@ -13,10 +13,9 @@ const of = (id: string, words: string) => ({
   renews: [...ofLesson(id), every(key.golferLessons)]
 })
 
-const shows = (id: string) => [`/api/lessons/${id}?units=${settings.units}`, `/api/today?units=${settings.units}`]
 /** How it shows, told otherwise, where there is no network. */
 const known = (id: string, more: Record<string, unknown> = {}) => ({
-  stands: { blank: null, marks: {}, of: id, more, shows: shows(id) }
+  stands: knownAs(id, more, inTheseUnits(`/api/lessons/${id}`), inTheseUnits('/api/today'))
 })
 /** A lesson begun with somebody. */
 export const startLesson = (
@@ -25,7 +24,7 @@ export const startLesson = (
 ) => {
   const id = v7()
   const stands = {
-    blank: { address: `/api/away/lesson?hand=${golfer.hand}&units=${settings.units}` },
+    blank: blankOf('lesson', { hand: golfer.hand }),
     marks: { golfer: golfer.id, name: golfer.name, lesson: id, place: body.place },
     of: id
   }

@@ -60,16 +60,16 @@ export async function throwAway(): Promise<void> {
 
 /** What was closed by the passphrase that is forgotten stays closed for good: this device begins anew. */
 export async function recover(name: string, code: string, passphrase: string): Promise<Begun> {
-  const begun = await ask(api.POST('/api/session/recover', { body: { name, code, passphrase } }))
-  await throwAway()
-  await takeDevice(passphrase)
-  return begun
+  return beginHere(await ask(api.POST('/api/session/recover', { body: { name, code, passphrase } })), passphrase)
 }
 
 export const lookAtLink = (token: string) => ask(api.POST('/api/links/look', { body: { token } }))
 
 export async function takeLink(token: string, passphrase: string): Promise<Begun> {
-  const begun = await ask(api.POST('/api/links/take', { body: { token, passphrase } }))
+  return beginHere(await ask(api.POST('/api/links/take', { body: { token, passphrase } })), passphrase)
+}
+
+async function beginHere(begun: Begun, passphrase: string): Promise<Begun> {
   await throwAway()
   await takeDevice(passphrase)
   return begun

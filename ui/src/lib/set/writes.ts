@@ -1,7 +1,7 @@
 /** What Set has the server keep. */
 import { v7 } from 'uuid'
 import { every, inUnits, key } from '$lib/data/key'
-import { settings } from '$lib/base/settings.svelte'
+import { blankOf, inTheseUnits, knownAs } from '$lib/away/standing'
 import { cache, ofLesson } from '$lib/data/cache'
 import type { Shapes } from '$lib/data/client'
 import { stamp } from '$lib/data/clock'
@@ -30,10 +30,7 @@ export const keepPlan = (
       renews: ofPlan(lesson_id),
       stands: golfer
         ? {
-            blank: {
-              address: `/api/away/plan?units=${settings.units}`,
-              body: { hand: golfer.hand, plan: planOf(plan) }
-            },
+            blank: blankOf('plan', {}, { hand: golfer.hand, plan: planOf(plan) }),
             marks: { golfer: golfer.id, name: golfer.name, lesson: lesson_id, station: id },
             of: id,
             more: { current }
@@ -97,13 +94,7 @@ export const readCautions = (lesson: string) =>
       thing: `cautions ${lesson}`,
       words: 'The laser’s cautions',
       renews: ofLesson(lesson),
-      stands: {
-        blank: null,
-        marks: {},
-        of: lesson,
-        more: { laser_read_at: stamp() },
-        shows: [`/api/lessons/${lesson}?units=${settings.units}`]
-      }
+      stands: knownAs(lesson, { laser_read_at: stamp() }, inTheseUnits(`/api/lessons/${lesson}`))
     }
   )
 

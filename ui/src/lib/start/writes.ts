@@ -1,6 +1,6 @@
 /** What Start has the server keep: blocks, their putts, pauses, sensors and the strokes these told. */
 import { v7 } from 'uuid'
-import { settings } from '$lib/base/settings.svelte'
+import { blankOf } from '$lib/away/standing'
 import type { Shapes } from '$lib/data/client'
 import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
@@ -17,7 +17,7 @@ export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>, noted
       words: `The block “${body.condition}”`,
       renews: ofLesson(lesson),
       stands: {
-        blank: { address: `/api/away/block?station=${body.station_id}&units=${settings.units}` },
+        blank: blankOf('block', { station: body.station_id }),
         marks: { block: id },
         of: id,
         more: { noted: noted.filter((it) => body.asks?.includes(it.note)), first_planned: body.planned }

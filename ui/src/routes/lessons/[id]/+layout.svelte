@@ -2,13 +2,12 @@
 <script lang="ts">
   import { onMount, type Snippet } from 'svelte'
   import { page } from '$app/state'
-  import { net } from '$lib/away/net.svelte'
   import Unsent from '$lib/away/Unsent.svelte'
   import { runOpen } from '$lib/away/worker'
   import { heard } from '$lib/data/heard.svelte'
   import { liveLesson } from '$lib/data/live.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
-  import { lessonQuery } from '$lib/data/queries.svelte'
+  import { catchUp, lessonQuery } from '$lib/data/queries.svelte'
   import { renew } from '$lib/data/cache'
   import { drawFor } from '$lib/data/vocabulary.svelte'
   import { every, key } from '$lib/data/key'
@@ -37,6 +36,7 @@
     () => sheet?.golfer.id,
     () => sheet?.golfer.step_m ?? null
   )
+  catchUp(() => sheet?.blocks.map((it) => it.id) ?? [])
   /** The mark of the newest data, as a new line said it; null once it was looked at. */
   let newest = $state<number | null>(null)
 
@@ -51,7 +51,8 @@
     () => page.params.id ?? '',
     (event) => {
       const id = page.params.id ?? ''
-      const ours = event.what === 'putt' && (outbox.letters.length > 0 || outbox.over(event.block_id).length > 0)
+      const own = outbox.over(event.block_id).some((it) => it.reading?.id === event.reading_id)
+      const ours = event.what === 'putt' && own
       if (event.what === 'stroke') heard.add(id, event)
       if ((event.what === 'still' || event.what === 'level') && event.sensor_id && event.sent)
         heard.moment(event.sensor_id, event.sent)
@@ -102,7 +103,7 @@
           This lesson is voided ({sheet.lesson.void_reason}). Restore it under “Lesson”.
         </p>
       {/if}
-      {#if net.gone || !outbox.reached}<Unsent {unknown} />{/if}
+      {#if outbox.away}<Unsent {unknown} />{/if}
       {#if unsaid}
         <div class="p-6" data-unsaid>
           <h1 class="wide text-2xl">This comes with the network</h1>

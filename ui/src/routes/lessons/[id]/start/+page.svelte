@@ -3,7 +3,6 @@
   import { goto } from '$app/navigation'
   import { page } from '$app/state'
   import type { Shapes } from '$lib/data/client'
-  import { net } from '$lib/away/net.svelte'
   import { heard } from '$lib/data/heard.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import {
@@ -138,7 +137,7 @@
   })
 
   /** Putts that the server will not weigh before there is a network: what was weighed without them says nothing of now. */
-  const unweighed = $derived((net.gone || !outbox.reached) && valid.length !== judgement?.putts ? valid.length : null)
+  const unweighed = $derived(outbox.away && valid.length !== judgement?.putts ? valid.length : null)
   const sides = $derived({
     left: valid.filter((it) => it.side === 'left').length,
     right: valid.filter((it) => it.side === 'right').length
