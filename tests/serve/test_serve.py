@@ -7,17 +7,19 @@ import subprocess
 import time
 import urllib.error
 import urllib.request
+from base64 import b64decode
 from datetime import UTC, datetime, timedelta
+from hashlib import sha256
 from pathlib import Path
 
 import pytest
 from alembic import command
 from sqlalchemy import text
 
-from libella.api.base.settings import Settings
+from libella.api.watch.front import AUTHORITY, Front
 from libella.demo import serving
 from libella.serve import check, front
-from libella.serve.front import ROOT, FrontError, configured, running
+from libella.serve.front import FrontError, configured, running
 from libella.serve.names import is_name, own_names
 from libella.store.server.database import alembic_config, connect, migrate, needs_migration
 
@@ -37,7 +39,7 @@ def floor(cluster):
 
 
 def by_tls(folder: Path, address: str, host: str = ""):
-    context = ssl.create_default_context(cafile=str(folder / ROOT))
+    context = ssl.create_default_context(cafile=str(folder / AUTHORITY))
     asked = urllib.request.Request(address, headers={"Host": host} if host else {})
     return urllib.request.urlopen(asked, context=context, timeout=10)
 
@@ -67,6 +69,23 @@ def test_a_line_that_was_idle_takes_the_next_write(floor):
         assert answer.status == 200 and answer.read()
 
 
+def test_another_device_is_told_how_to_open_it_and_what_to_compare(floor):
+    served, folder = floor
+    with by_tls(folder, f"{served.address}/api/front") as answer:
+        told = json.load(answer)
+    assert told["addresses"] == [served.address, f"https://127.0.0.1:{served.port}"] and told["vouches"] == "own"
+    assert told["picture"].startswith("<svg") and len(told["fingerprint"]) == 32 * 3 - 1
+    assert any(told["fingerprint"] in it for it in served.said), "the terminal says it, too"
+    with by_tls(folder, f"{served.address}/api/front/authority") as answer:
+        assert answer.headers["Content-Type"] == "application/x-x509-ca-cert"
+        handed = answer.read()
+    # What is handed out is what the site is trusted by.
+    trusting = ssl.create_default_context(cadata=handed.decode())
+    urllib.request.urlopen(f"{served.address}/", context=trusting, timeout=10).close()
+    body = b64decode("".join(handed.decode().splitlines()[1:-1]))
+    assert sha256(body).hexdigest().upper() == told["fingerprint"].replace(":", "")
+
+
 def test_it_answers_to_its_own_names_only_and_hands_nothing_out_unsigned(floor):
     served, folder = floor
     with pytest.raises(urllib.error.HTTPError) as refused:
@@ -81,7 +100,7 @@ def test_nobody_is_taken_for_another_address_by_saying_so(floor):
     body = json.dumps({"name": "Somebody Else", "passphrase": "not the one at all"}).encode()
     told = {"Content-Type": "application/json", "X-Forwarded-For": "203.0.113.9", "Forwarded": "for=203.0.113.9"}
     asked = urllib.request.Request(f"{served.address}/api/session", data=body, headers=told, method="PUT")
-    context = ssl.create_default_context(cafile=str(folder / ROOT))
+    context = ssl.create_default_context(cafile=str(folder / AUTHORITY))
     with pytest.raises(urllib.error.HTTPError, match="401"):
         urllib.request.urlopen(asked, context=context, timeout=10)
     engine = connect(served.environment["LIBELLA_DATABASE_URL"])
@@ -103,14 +122,18 @@ def test_what_is_well_and_what_is_wrong_is_said(floor):
     (folder / "backups" / "now.backup").write_text("")
     assert check._backup(folder, datetime.now(UTC)).well
     assert not check._backup(folder, datetime.now(UTC) + timedelta(days=3)).well
-    settings, names = Settings(https_port=served.port), ["localhost"]
+    shown = Front(("localhost",), served.port, folder, "own")
     for hours, well in ((0, True), (11.5, False)):
-        assert check._certificate(settings, names, folder, datetime.now(UTC) + timedelta(hours=hours)).well == well
+        assert check._certificate(shown, datetime.now(UTC) + timedelta(hours=hours)).well == well
+        assert shown.certificate(datetime.now(UTC) + timedelta(hours=hours)) == ("ok" if well else "late")
+    with by_tls(folder, f"{served.address}/api/health") as answer:
+        assert json.load(answer)["certificate"] == "ok"
 
 
 def test_a_name_a_port_and_a_clock_that_are_wrong_are_said(tmp_path):
-    settings = Settings(https_port=free_port())
-    looked = {it.what: it for it in check.look(settings, ["not a name"], tmp_path, datetime(2001, 1, 1, tzinfo=UTC))}
+    nowhere = Front(("not a name",), free_port(), tmp_path, "own")
+    looked = {it.what: it for it in check.look(nowhere, datetime(2001, 1, 1, tzinfo=UTC))}
+    assert nowhere.certificate(datetime.now(UTC)) == "late" and nowhere.fingerprint is None
     assert not looked["name"].well and "LIBELLA_NAMES" in looked["name"].says
     assert not looked["clock"].well and not looked["certificate"].well
     assert looked["port"].well and "GiB free" in looked["disk"].says
@@ -120,7 +143,7 @@ def test_a_name_a_port_and_a_clock_that_are_wrong_are_said(tmp_path):
 
 @pytest.mark.parametrize("certificate", ["own", "public"])
 def test_caddy_takes_what_it_is_told(certificate, tmp_path):
-    told = configured(["floor.example", "192.0.2.7"], 8443, 8090, tmp_path, certificate)
+    told = configured(Front(("floor.example", "192.0.2.7"), 8443, tmp_path, certificate), 8090)
     file = tmp_path / "caddy.json"
     file.write_text(json.dumps(told))
     said = subprocess.run(["caddy", "validate", "--config", str(file)], capture_output=True, text=True, check=False)

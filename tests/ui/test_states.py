@@ -26,6 +26,7 @@ ELSEWHERE = {
     "guide": "/guide",
     "people": "/people",
     "away": "/away",
+    "trust": "/trust",
 }
 VIEWS = ("today", "golfer", *STEPS)
 # Fewer things of their own: looked at in the states in which something may be missing.

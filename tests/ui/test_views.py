@@ -42,6 +42,7 @@ VIEWS = [
     "opinions",
     "readers",
     "away",
+    "trust",
     "states",
 ]
 
@@ -163,6 +164,9 @@ def visit(page: Page, view: str) -> None:
     elif view == "away":
         page.goto("/away")
         expect(page.locator("[data-room]")).to_be_visible()
+    elif view == "trust":
+        page.goto("/trust")
+        expect(page.locator("[data-here-alone]")).to_be_visible()
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()

@@ -22,6 +22,7 @@ ROUTES = {
     "people/+page.svelte": "people",
     "me/+page.svelte": "people",
     "welcome/+page.svelte": "people",
+    "trust/+page.svelte": "people",
     "away/+page.svelte": "away",
     "drills/+page.svelte": "drills",
     "aids/+page.svelte": "aids",

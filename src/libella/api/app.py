@@ -49,7 +49,7 @@ from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
-from .people import accounts, session
+from .people import accounts, front, session
 from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
 from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
@@ -57,6 +57,7 @@ from .stand import set_ups
 from .start import blocks, pauses, sensor_link, sensors, standins
 from .teach import drawings as teaching
 from .watch import health
+from .watch.front import Front
 from .watch.metrics import Metrics
 from .watch.observed import FRONT, Observed, RateLimit
 
@@ -120,6 +121,7 @@ ROUTERS = (
     health,
     session,
     accounts,
+    front,
 )
 """What answers, in the order in which an address is looked for."""
 THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
@@ -136,11 +138,13 @@ class Reach:
     hosts : by which names it is opened
     signed : everybody has to sign in, and may what his role may; else whoever is on this machine is its owner
     a_minute : so many requests are answered of one address; 0: as many as come
+    front : how it is opened from elsewhere; None where it is on this machine alone
     """
 
     hosts: Sequence[str] = THIS_MACHINE
     signed: bool = False
     a_minute: int = 0
+    front: Front | None = None
 
 
 HERE: Final = Reach()
@@ -184,6 +188,7 @@ def create_app(
     )
     app.state.desk = _Once(engine)
     app.state.signed = reach.signed
+    app.state.front = reach.front
     app.state.live = live.Live(direct or engine)
     app.state.launcher = launcher
     app.state.kept_in = kept_in
@@ -197,7 +202,7 @@ def create_app(
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:
         # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
-        held = [] if module in (live, sensor_link, health, session, accounts) else [Depends(hold_opinions)]
+        held = [] if module in (live, sensor_link, health, session, accounts, front) else [Depends(hold_opinions)]
         api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
     app.include_router(api)
     _serve_pages(app, front_end)

@@ -17,6 +17,7 @@ from uvicorn.supervisors import Multiprocess
 
 from ..api.app import THIS_MACHINE, Reach, create_app
 from ..api.base.settings import Settings
+from ..api.watch.front import Front
 from ..api.watch.log import set_up_log
 from ..api.watch.metrics import SHARED, tell_metrics
 from ..store.server.database import connect
@@ -77,8 +78,14 @@ def _application(direct: Engine, settings: Settings, launcher: ProgramLauncher |
         launcher=launcher,
         direct=direct,
         kept_in=kept_in,
-        reach=Reach((*THIS_MACHINE, *settings.hosts), settings.signed, settings.requests_a_minute),
+        reach=Reach((*THIS_MACHINE, *settings.hosts), settings.signed, settings.requests_a_minute, _front(settings)),
     )
+
+
+def _front(settings: Settings) -> Front | None:
+    if not settings.signed or settings.folder is None:
+        return None
+    return Front(settings.hosts, settings.https_port, settings.folder, settings.certificate)
 
 
 def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvicorn.Config:

@@ -6,7 +6,6 @@ import os
 import signal
 import sys
 import threading
-from collections.abc import Sequence
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Final
@@ -17,6 +16,7 @@ from sqlalchemy import Engine
 from sqlalchemy.exc import OperationalError
 
 from ..api.base.settings import Settings
+from ..api.watch.front import Front
 from ..api.watch.log import set_up_log
 from ..demo.serving import once_answering, serve
 from ..demo.terminal import refuse, say
@@ -26,7 +26,7 @@ from ..store.server.backup import BackupError, save
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, connect, migrate, needs_migration
 from .check import look
-from .front import FrontError, configured, named, running
+from .front import FrontError, configured, running
 from .names import is_name, own_names
 
 FOLDER: Final = Path(__file__).parents[3] / ".served"
@@ -44,19 +44,20 @@ def main() -> int:
     except ValidationError as problem:
         fault = problem.errors()[0]
         return refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
-    names = settings.hosts or own_names()
+    names = settings.hosts or tuple(own_names())
     folder = (settings.folder or FOLDER).absolute()
     if options.check:
-        return _check(settings, names, folder)
+        return _check(Front(names, settings.https_port, folder, settings.certificate))
     if not names or not all(map(is_name, names)):
         return refuse("LIBELLA_NAMES: no name of a machine; set it, as LIBELLA_NAMES=floor.local,192.0.2.7.")
-    os.environ["LIBELLA_NAMES"] = ",".join(names)
-    settings = settings.model_copy(update={"names": ",".join(names), "kept_in": settings.kept_in or folder})
+    os.environ["LIBELLA_NAMES"], os.environ["LIBELLA_FOLDER"] = ",".join(names), str(folder)
+    found = {"names": ",".join(names), "folder": folder, "kept_in": settings.kept_in or folder}
+    settings = settings.model_copy(update=found)
     for name in (signal.SIGTERM, signal.SIGHUP):
         signal.signal(name, lambda *_: sys.exit(0))
     set_up_log(settings.log)
     try:
-        _run(settings, names, folder)
+        _run(settings, Front(names, settings.https_port, folder, settings.certificate))
     except (KeyboardInterrupt, SystemExit):
         pass
     except (ClusterError, DataNewer, FrontError, BackupError) as problem:
@@ -67,7 +68,8 @@ def main() -> int:
     return 0
 
 
-def _run(settings: Settings, names: Sequence[str], folder: Path) -> None:
+def _run(settings: Settings, front: Front) -> None:
+    folder = front.folder
     folder.mkdir(parents=True, exist_ok=True)
     folder.chmod(0o755)
     with contextlib.ExitStack() as stack:
@@ -79,9 +81,8 @@ def _run(settings: Settings, names: Sequence[str], folder: Path) -> None:
         engine = connect(url)
         stack.callback(engine.dispose)
         _bring_up_to_date(engine, url, folder)
-        config = configured(names, settings.https_port, settings.port, folder, settings.certificate)
-        stack.enter_context(running(config, folder))
-        threading.Thread(target=_announce, args=(engine, settings, names), daemon=True).start()
+        stack.enter_context(running(configured(front, settings.port), folder))
+        threading.Thread(target=_announce, args=(engine, settings.port, front), daemon=True).start()
         serve(engine, url, settings, None)
 
 
@@ -96,14 +97,16 @@ def _bring_up_to_date(engine: Engine, url: str, folder: Path) -> None:
     migrate(engine)
 
 
-def _announce(engine: Engine, settings: Settings, names: Sequence[str]) -> None:
+def _announce(engine: Engine, port: int, front: Front) -> None:
     """Say it once somebody answers: where it is opened, and, in a new studio, the link that begins it."""
-    once_answering(settings.port)
-    port = "" if settings.https_port == 443 else f":{settings.https_port}"
-    address = f"https://{named(names)}{port}"
+    once_answering(port)
+    address, *others = front.addresses
     say(f"Ready: {address}  (Ctrl-C stops it)")
-    for other in names[1:]:
-        say(f"       also https://{named([other])}{port}")
+    for other in others:
+        say(f"       also {other}")
+    if front.fingerprint:
+        say(f"How other devices open it: {address}/trust")
+        say(f"Its authority, to be compared there: {front.fingerprint}")
     token = first_owner(open_desk(engine), datetime.now(UTC), _FIRST_LASTS)
     if token is not None:
         link = f"{address}/welcome#{token}"
@@ -112,8 +115,8 @@ def _announce(engine: Engine, settings: Settings, names: Sequence[str]) -> None:
         segno.make(link, error="l").terminal(compact=True)
 
 
-def _check(settings: Settings, names: Sequence[str], folder: Path) -> int:
-    looked = look(settings, names, folder, datetime.now(UTC))
+def _check(front: Front) -> int:
+    looked = look(front, datetime.now(UTC))
     for it in looked:
         print(f"{'well ' if it.well else 'WRONG'}  {it.what:12} {it.says}")
     return 0 if all(it.well for it in looked) else 1

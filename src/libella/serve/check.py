@@ -2,21 +2,17 @@
 
 import shutil
 import socket
-import ssl
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Final
 
-from ..api.base.settings import Settings
-from .front import ROOT
-from .names import is_address, is_name
+from ..api.watch.front import RENEWED_BEFORE, Front, is_address
+from .names import is_name
 
 _LOW_BYTES: Final = 2 * 1024**3
 _OLD_BACKUP: Final = timedelta(days=2)
-_RENEWED_BEFORE: Final = {"own": timedelta(hours=1), "public": timedelta(days=7)}
-"""By then it was renewed long ago, if it is renewed at all: our own are good for half a day."""
 _BUILT: Final = datetime(2026, 1, 1, tzinfo=UTC)
 
 
@@ -29,14 +25,14 @@ class Looked:
     says: str
 
 
-def look(settings: Settings, names: Sequence[str], folder: Path, now: datetime) -> Sequence[Looked]:
+def look(front: Front, now: datetime) -> Sequence[Looked]:
     """Look at everything; what can't be told is not well."""
     looks: tuple[Callable[[], Looked], ...] = (
-        lambda: _name(names),
-        lambda: _port(settings.https_port),
-        lambda: _certificate(settings, names, folder, now),
-        lambda: _disk(folder),
-        lambda: _backup(folder, now),
+        lambda: _name(front.names),
+        lambda: _port(front.port),
+        lambda: _certificate(front, now),
+        lambda: _disk(front.folder),
+        lambda: _backup(front.folder, now),
         lambda: _clock(now),
     )
     return [it() for it in looks]
@@ -73,30 +69,13 @@ def _port(port: int) -> Looked:
     return Looked("port", True, f"{port} is free")
 
 
-def _certificate(settings: Settings, names: Sequence[str], folder: Path, now: datetime) -> Looked:
-    until = certificate_until(settings.https_port, names, folder)
+def _certificate(front: Front, now: datetime) -> Looked:
+    until = front.certificate_until()
     if until is None:
         return Looked("certificate", False, "none is shown: start ./serve, then look again")
-    if until - now < _RENEWED_BEFORE[settings.certificate]:
+    if until - now < RENEWED_BEFORE[front.vouches]:
         return Looked("certificate", False, f"it runs out {until:%d %b %Y, %H:%M} and was not renewed")
     return Looked("certificate", True, f"good until {until:%d %b %Y, %H:%M}; it is renewed by itself")
-
-
-def certificate_until(port: int, names: Sequence[str], folder: Path) -> datetime | None:
-    """Until when the certificate that is shown is good; None where none is shown, or not one of our authority's."""
-    context = ssl.create_default_context()
-    root = folder / ROOT
-    if root.is_file():
-        context.load_verify_locations(root)
-    try:
-        with (
-            socket.create_connection(("127.0.0.1", port), timeout=3) as plain,
-            context.wrap_socket(plain, server_hostname=names[0]) as shown,
-        ):
-            told = shown.getpeercert() or {}
-    except (OSError, ssl.SSLError):
-        return None
-    return datetime.fromtimestamp(ssl.cert_time_to_seconds(str(told["notAfter"])), UTC)
 
 
 def _disk(folder: Path) -> Looked:

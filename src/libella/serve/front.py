@@ -7,30 +7,29 @@ import shutil
 import socket
 import subprocess
 import time
-from collections.abc import Generator, Mapping, Sequence
+from collections.abc import Generator, Mapping
 from contextlib import contextmanager
 from pathlib import Path
-from typing import Any, Final, Literal
+from typing import Any, Final
 
-from .names import is_address
+from ..api.watch.front import Front
 
-ROOT: Final = "caddy/pki/authorities/local/root.crt"
-"""The certificate of the authority of its own, in its folder."""
 IDLE_S: Final = 60
 """A line to the application that nobody asks on is closed after so long, s, by us: never by the application first."""
 _PATIENCE_S: Final = 20.0
+_CALLED: Final = {"name": "Libella authority", "root_common_name": "Libella authority"}
+"""How its authority stands in the lists of devices that trust it."""
 
 
 class FrontError(RuntimeError):
     """The front can't be had, or does not start: what happened and what to do."""
 
 
-def configured(
-    names: Sequence[str], https_port: int, behind_port: int, folder: Path, certificate: Literal["own", "public"]
-) -> Mapping[str, Any]:
-    """What caddy is told (its own JSON): one TLS server for these names, its own authority or a public one, nothing on
+def configured(front: Front, behind_port: int) -> Mapping[str, Any]:
+    """What caddy is told (its own JSON): one TLS server for its names, its own authority or a public one, nothing on
     port 80, no remote control, no log of who asked for what."""
-    issuer = {"module": "internal"} if certificate == "own" else {"module": "acme"}
+    names = list(front.names)
+    issuer = {"module": "internal"} if front.vouches == "own" else {"module": "acme"}
     hand_on = {
         "handler": "reverse_proxy",
         "upstreams": [{"dial": f"127.0.0.1:{behind_port}"}],
@@ -38,22 +37,22 @@ def configured(
         # Who asks is told by whoever asks us, never by what he says of himself.
         "headers": {"request": {"set": {"X-Forwarded-For": ["{http.request.remote.host}"]}}},
     }
-    far = {"Strict-Transport-Security": ["max-age=31536000"]} if certificate == "public" else {}
+    far = {"Strict-Transport-Security": ["max-age=31536000"]} if front.vouches == "public" else {}
     return {
         "admin": {"disabled": True},
-        "storage": {"module": "file_system", "root": str(folder / "caddy")},
+        "storage": {"module": "file_system", "root": str(front.folder / "caddy")},
         "logging": {"logs": {"default": {"level": "ERROR"}}},
         "apps": {
             "http": {
                 "http_port": 0,
-                "https_port": https_port,
+                "https_port": front.port,
                 "servers": {
                     "floor": {
-                        "listen": [f":{https_port}"],
+                        "listen": [f":{front.port}"],
                         "automatic_https": {"disable_redirects": True},
                         "routes": [
                             {
-                                "match": [{"host": list(names)}],
+                                "match": [{"host": names}],
                                 "handle": [{"handler": "headers", "response": {"set": far}}, hand_on],
                                 "terminal": True,
                             }
@@ -63,10 +62,10 @@ def configured(
                     }
                 },
             },
-            "pki": {"certificate_authorities": {"local": {"install_trust": False}}},
+            "pki": {"certificate_authorities": {"local": {"install_trust": False, **_CALLED}}},
             "tls": {
-                "certificates": {"automate": list(names)},
-                "automation": {"policies": [{"subjects": list(names), "issuers": [issuer]}]},
+                "certificates": {"automate": names},
+                "automation": {"policies": [{"subjects": names, "issuers": [issuer]}]},
             },
         },
     }
@@ -107,8 +106,3 @@ def _wait(process: subprocess.Popen[bytes], port: int, log: Path) -> None:
             return
         time.sleep(0.1)
     raise FrontError(f"caddy does not listen on port {port} after {_PATIENCE_S:g} s; {log} says more.")
-
-
-def named(names: Sequence[str]) -> str:
-    """How a name stands in an address."""
-    return f"[{names[0]}]" if is_address(names[0]) and ":" in names[0] else names[0]

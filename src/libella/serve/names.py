@@ -1,9 +1,10 @@
 """By which names and addresses this machine is reached."""
 
-import ipaddress
 import re
 import socket
 from collections.abc import Sequence
+
+from ..api.watch.front import is_address
 
 _NAME = re.compile(r"(?!-)[a-z0-9-]{1,63}(?<!-)(\.(?!-)[a-z0-9-]{1,63}(?<!-))*", re.I)
 
@@ -11,14 +12,6 @@ _NAME = re.compile(r"(?!-)[a-z0-9-]{1,63}(?<!-)(\.(?!-)[a-z0-9-]{1,63}(?<!-))*",
 def is_name(told: str) -> bool:
     """A host name or an address, and nothing that could be taken for more."""
     return is_address(told) or bool(_NAME.fullmatch(told))
-
-
-def is_address(told: str) -> bool:
-    try:
-        ipaddress.ip_address(told)
-    except ValueError:
-        return False
-    return True
 
 
 def own_names() -> Sequence[str]:

@@ -71,6 +71,7 @@ THINGS: Final[dict[str, str]] = {
     "line_join": "These lines are not joined here.",
     "account": "There is no such account here.",
     "answer": "There is no such answer here.",
+    "authority": "It vouches for itself by no authority of its own here.",
     "block": "There is no such block here.",
     "claim": "Nothing of that kind was read here.",
     "card": "There is no such card here.",

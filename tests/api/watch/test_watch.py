@@ -55,7 +55,8 @@ def test_it_lives_while_the_database_is_away_and_is_not_ready(tmp_path):
 
 
 def test_health_tells_of_disk_and_of_work_that_waits(watched, engine):
-    assert watched.get("/api/health").json() == {"status": "ready", "disk": "ok", "jobs": "ok"}
+    told = {"status": "ready", "disk": "ok", "jobs": "ok", "certificate": "not_told"}
+    assert watched.get("/api/health").json() == told
     assert Disk(LEAST_FREE - 1, LEAST_FREE).state == "low"
     assert Waiting({"todo": 1}, LATE_S + 1).state == "late"
     with engine.connect() as connection:

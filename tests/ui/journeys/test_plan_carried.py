@@ -101,7 +101,7 @@ def test_a_comparison_begins_from_the_plan_and_what_is_changed_later_is_another_
 
 
 def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: Page):
-    """The putt is confirmed when Start is left already: Judge held it for its own news, and heard of no other either."""
+    """The putt is confirmed once Start is left: Judge held it for its own news, and heard of no other either."""
     own_lesson(page, "Kept Open Golfer")
     choose_rig(page, "Gate of pegs")
     page.get_by_role("button", name="Start block").click()

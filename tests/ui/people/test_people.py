@@ -56,6 +56,18 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(owner.get_by_role("heading", name="The Ropewalk")).to_be_visible()
     shot(owner, "sign-in")
     no_serious_finding(owner)
+    # A device is made ready before anybody is known on it; the print shown is the one the terminal said.
+    owner.get_by_role("link", name="Make this device ready").tap()
+    expect(owner.get_by_role("list", name="Addresses")).to_contain_text(floor.address)
+    said = next(it for it in floor.said if "authority" in it).split()[-1]
+    assert ":".join(owner.locator("[data-print] span").all_inner_texts()) == said
+    expect(owner.locator("[data-steps]")).to_contain_text("let it be taken as a profile")
+    owner.get_by_role("radio", name="Computer").tap()
+    expect(owner.locator("[data-steps]")).to_contain_text("among the root authorities")
+    with owner.expect_download() as taken:
+        owner.get_by_role("link", name="Take the certificate").tap()
+    assert "BEGIN CERTIFICATE" in taken.value.path().read_text()
+    no_serious_finding(owner)
     owner.goto(floor.first_link())
     expect(owner.locator("[data-welcome]")).to_be_visible()
     shot(owner, "welcome")
@@ -105,6 +117,26 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(row).to_contain_text("can come in")
     shot(owner, "people")
     no_serious_finding(owner)
+
+    # Another who signs in here would lose what he has not sent: it is asked first, and his passphrase has it sent.
+    hand.route("**/api/readings/*", lambda it: it.abort())
+    hand.goto("/")
+    hand.get_by_role("link", name="Go on recording").first.tap()
+    before = int(re.findall(r"Putt (\d+)", counted.inner_text())[0])
+    hand.keyboard.press("0")
+    expect(hand.locator("[data-link='1 waiting']")).to_be_attached()
+    hand.context.clear_cookies()
+    hand.goto("/")
+    sign_in(hand, "Owner")
+    expect(hand.locator("[data-losing]")).to_contain_text("1 entry of Hand made on this device did not reach Libella")
+    shot(hand, "losing-phone")
+    no_serious_finding(hand)
+    hand.unroute("**/api/readings/*")
+    sign_in(hand, "Hand")
+    expect(hand.locator("[data-link='saved']")).to_be_attached()
+    hand.get_by_role("link", name="Go on recording").first.tap()
+    expect(counted).to_contain_text(f"Putt {before + 1}")
+
     row.get_by_role("button", name="Lock out").click()
     expect(row).to_contain_text("locked")
     hand.goto("/")

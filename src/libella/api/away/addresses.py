@@ -49,6 +49,7 @@ AFTER_PLAN: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/tools?{u}", "/a
 
 OF_OWNER: Final = "the owner's, and never kept on a device"
 WELL: Final = "whether the server is well"
+REACHED: Final = "how another device reaches the server: with the network"
 FILES: Final = "whole files go over the network"
 PRINTED: Final = "printed where there is a network"
 WITH_THE_NET: Final = "worked out for what is chosen there and then: it comes with the network"
@@ -58,6 +59,8 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "/api/sign-ins": "where one is signed in is known to the server alone",
     "/api/health": WELL,
     "/api/health/live": WELL,
+    "/api/front": REACHED,
+    "/api/front/authority": REACHED,
     "/api/standins": "programs of this machine",
     "/api/archives/{id}": FILES,
     "/api/archives/{id}/file": FILES,

@@ -1,10 +1,8 @@
 """Who may come in, as the owner sees it: accounts, links for them, and who did what."""
 
-import io
 from datetime import UTC, datetime
 from typing import Annotated
 
-import segno
 from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
@@ -13,6 +11,7 @@ from ...lessons.people import accounts
 from ...lessons.values import KeptAccount
 from ...words.people.accounts import ROLES, deed_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Page, ShortWords, Words200, cursor, opened
+from .front import picture_of
 from .session import AccountOut, account_out
 
 router = APIRouter(tags=["accounts"])
@@ -97,9 +96,7 @@ def link(desk: AtDesk, id: UUID, entry: LinkForIn) -> LinkForOut:
     """A link by which its owner chooses a passphrase; those before it are good no more."""
     token, until = accounts.new_link(desk, id, datetime.now(UTC))
     told = f"{entry.address}#{token}"
-    picture = io.BytesIO()
-    segno.make(told, error="m").save(picture, kind="svg", scale=4, border=4, xmldecl=False)
-    return LinkForOut(link=told, picture=picture.getvalue().decode(), until=until)
+    return LinkForOut(link=told, picture=picture_of(told), until=until)
 
 
 class DeedsOut(Page):

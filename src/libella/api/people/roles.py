@@ -10,12 +10,12 @@ from ...core.people.role import MAY, Act, Role
 
 ANYBODY: Final = frozenset(
     {
-        "GET /api/health", "GET /api/health/live", "GET /api/session", "PUT /api/session", "DELETE /api/session",
-        "POST /api/links/look", "POST /api/links/take", "POST /api/session/recover", "GET /api/vocabulary",
-        "GET /api/guide",
+        "GET /api/health", "GET /api/health/live", "GET /api/front", "GET /api/front/authority", "GET /api/session",
+        "PUT /api/session", "DELETE /api/session", "POST /api/links/look", "POST /api/links/take",
+        "POST /api/session/recover", "GET /api/vocabulary", "GET /api/guide",
     }
 )  # fmt: skip
-"""Asked by whoever has not signed in: whether it is well, the program's own words, who he is, and to come in."""
+"""Asked by whoever has not signed in: whether it is well, how it is opened, its own words, who he is; to come in."""
 BY_OWN_KEY: Final = frozenset(
     {"POST /api/sensor-link/pair", "POST /api/sensor-link/messages", "WS /api/sensor-link/stream"}
 )

@@ -38,9 +38,7 @@ class WhoOut(BaseModel):
     must: bool
     studio: str
     account: AccountOut | None
-    locked_out: bool = Field(
-        description="this device was signed in by an account that was locked: what it keeps goes"
-    )
+    locked_out: bool = Field(description="this device was signed in by an account that was locked: what it keeps goes")
 
 
 class SignInIn(Entry):
@@ -114,9 +112,7 @@ def sign_in(desk: AtDesk, request: Request, response: Response, entry: SignInIn)
     if found is None:
         return not_let_in(401, "wrong")  # type: ignore[return-value]
     _let_in(desk, request, response, found, at)
-    return WhoOut(
-        must=request.app.state.signed, studio=studio(desk).name, account=account_out(found), locked_out=False
-    )
+    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account_out(found), locked_out=False)
 
 
 @router.delete("/session")

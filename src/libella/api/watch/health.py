@@ -1,11 +1,13 @@
 """Health: does it live, can it keep, and how is what it stands on."""
 
+from datetime import UTC, datetime
 from typing import Literal
 
 from fastapi import APIRouter, Request
 from pydantic import BaseModel, Field
 
 from ..base.shapes import AtDesk
+from .front import Front
 from .state import State, disk_of, room_to_keep, waiting
 
 router = APIRouter(prefix="/health", tags=["health"])
@@ -21,6 +23,9 @@ class HealthOut(BaseModel):
     status: Literal["ready"] = "ready"
     disk: State = Field(description="room where it is kept; `not_told` where the database is elsewhere")
     jobs: State = Field(description="long work: `late` where some has waited for minutes")
+    certificate: State = Field(
+        description="of the address it is opened at: `late` where it was not renewed; `not_told` on this machine alone"
+    )
 
 
 @router.get("/live")
@@ -36,4 +41,9 @@ def health(desk: AtDesk, request: Request) -> HealthOut:
         room_to_keep(session.connection())
         jobs = waiting(session.connection()).state
     disk = disk_of(request.app.state.kept_in)
-    return HealthOut(disk=disk.state if disk else "not_told", jobs=jobs)
+    front: Front | None = request.app.state.front
+    return HealthOut(
+        disk=disk.state if disk else "not_told",
+        jobs=jobs,
+        certificate=front.certificate(datetime.now(UTC)) if front else "not_told",
+    )

@@ -144,6 +144,10 @@ SCREENS: Final[dict[Screen, Section]] = {
         "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a "
         "passphrase; codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did "
         "what is listed.",
+        (
+            "“Open it on another device…”: its address as a picture, and how that device is made ready.",
+            "“Show a link…” beside a name, held before that person’s camera.",
+        ),
     ),
     "away": Section(
         "away",

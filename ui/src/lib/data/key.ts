@@ -37,6 +37,7 @@ export const key = {
   explained: (lesson: string, claim: string) => ['lesson', lesson, 'explained', claim],
   expected: (golfer: string) => ['expected', golfer],
   eyes: (lesson: string) => ['eyes', lesson],
+  front: () => ['front'],
   file: (file: string) => ['file', file],
   fileProgress: (file: string) => ['file-progress', file],
   files: (golfer: string) => ['files', golfer],

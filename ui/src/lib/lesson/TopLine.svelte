@@ -25,13 +25,15 @@
   )
   const turn = () => (settings.light = settings.light === 'dim' ? 'daylight' : 'dim')
   const light = $derived(settings.light === 'dim' ? 'Dim' : 'Daylight')
+  /** What is closed on this device waits, too. */
+  const waiting = $derived(outbox.waiting.length + (outbox.closed ?? 0))
   const link = $derived(
     outbox.refused.length
       ? `${outbox.refused.length} refused`
       : outbox.keeping
         ? 'keeping'
-        : outbox.waiting.length
-          ? `${outbox.waiting.length} waiting${outbox.stranger ? ' for a sign-in' : ''}`
+        : waiting
+          ? `${waiting} waiting${outbox.stranger ? ' for a sign-in' : ''}`
           : net.gone
             ? 'no network'
             : 'saved'
@@ -39,7 +41,7 @@
   const said = $derived(
     net.asOf
       ? `No network: what shows is as of ${moment(net.asOf.toISOString())}.`
-      : outbox.reached
+      : outbox.reached && !waiting
         ? 'Everything tapped is kept on the server.'
         : 'No answer from the server; trying again.'
   )
@@ -79,7 +81,7 @@
     {#if outbox.refused.length}
       <span class="font-semibold text-danger">! {link}</span>
     {:else}
-      <span class:font-semibold={outbox.waiting.length}
+      <span class:font-semibold={waiting}
         >{link === 'saved' ? '●' : '◌'}
         {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
           >{:else}{link}{/if}</span

@@ -46,7 +46,8 @@
     liked = now
     void prefer(settings.told)
   })
-  const welcome = $derived(page.url.pathname === '/welcome')
+  /** To come in by a link, and how a device is made ready: before anybody is known there. */
+  const open = $derived(['/welcome', '/trust'].includes(page.url.pathname))
   // A device that was locked out keeps nothing: neither what it had seen, nor what it had not sent.
   let lost = $state<number | null>(null)
   $effect(() => {
@@ -64,7 +65,7 @@
   const known = $derived(told ? !told.must || Boolean(told.account) : true)
 </script>
 
-{#if welcome || (known && opened)}
+{#if open || (known && opened)}
   {@render children()}
 {:else if told && !known}
   {#if told.locked_out}<LockedOut lost={lost ?? 0} />{/if}

@@ -3,7 +3,8 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { createAsk } from '$lib/data/write.svelte'
   import Codes from './Codes.svelte'
-  import { goIn, recover, signIn } from './session'
+  import Losing from './Losing.svelte'
+  import { goIn, lostTo, recover, signIn } from './session'
 
   let { studio }: { studio: string } = $props()
   let name = $state('')
@@ -16,8 +17,16 @@
     () => recover(name, code, passphrase),
     (it) => (codes = it.codes)
   )
+  /** For whom it was said that something would be lost. */
+  let warned = $state('')
+  const lost = $derived(lostTo(name, forgotten))
+  const asked = $derived(lost > 0 && warned === `${name} ${forgotten}`)
   const enter = (event: SubmitEvent) => {
     event.preventDefault()
+    if (lost && !asked) {
+      warned = `${name} ${forgotten}`
+      return
+    }
     if (forgotten) recovering.mutate(undefined)
     else entering.mutate(undefined)
   }
@@ -52,13 +61,20 @@
           required
         /></label
       >
+      {#if asked}<Losing {lost} />{/if}
       {#if trouble}<Trouble error={trouble} />{/if}
-      <button class="button primary min-h-14 text-lg" disabled={busy}>{busy ? 'Looking…' : 'Sign in'}</button>
+      <button class="button min-h-14 text-lg" class:primary={!asked} disabled={busy}
+        >{busy ? 'Looking…' : asked ? `Lose ${lost === 1 ? 'it' : 'them'}, and sign in` : 'Sign in'}</button
+      >
       <button class="button plain min-h-11" type="button" onclick={() => (forgotten = !forgotten)}
         >{forgotten ? 'I know my passphrase' : 'I forgot it: use a code'}</button
       >
     </form>
-    <p class="mt-4 text-faded">
+    <p class="mt-4">
+      Does the browser warn of this address, or nothing open without a network?
+      <a class="underline" href="/trust">Make this device ready</a>.
+    </p>
+    <p class="mt-3 text-faded">
       No account, no passphrase and no code left? The owner of the studio shows you a link to come in by.
     </p>
   {/if}

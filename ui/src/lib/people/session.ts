@@ -24,6 +24,15 @@ export function signInsQuery() {
   return createQuery(() => ({ queryKey: key.signIns(), queryFn: () => ask(api.GET('/api/sign-ins')), retry: false }))
 }
 
+/** By which addresses other devices open it, and whose word they take for it. */
+export function frontQuery() {
+  return createQuery(() => ({
+    queryKey: key.front(),
+    queryFn: () => ask(api.GET('/api/front')),
+    staleTime: Infinity
+  }))
+}
+
 /** Begin where one stands: what was shown to one is not shown to the next, nor what was refused to nobody. */
 export async function goIn(): Promise<void> {
   cache.removeQueries({ type: 'inactive' })
@@ -50,6 +59,15 @@ export async function takeDevice(passphrase: string): Promise<void> {
   }
   await throwAway()
   await vault.close(account.id, account.name, passphrase)
+}
+
+/**
+ * How many entries this device has not sent yet and loses when this one comes in; `anew`: under a new passphrase, so that what
+ * the same person closed by the last one goes, too.
+ */
+export function lostTo(name: string, anew: boolean): number {
+  const own = vault.name.toLowerCase() === name.trim().toLowerCase()
+  return vault.name && (anew || !own) ? outbox.letters.length + (outbox.closed ?? 0) : 0
 }
 
 /** Whatever this device keeps is gone for good. */

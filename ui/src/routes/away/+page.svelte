@@ -42,6 +42,7 @@
       <p class="text-lg leading-snug">
         This browser does not keep the program, as it does not trust the certificate of this address, or this page was
         just opened for the first time. While the network is there everything works; without it no page opens.
+        <a class="underline" href="/trust">Make this device ready…</a>
       </p>
     {:else if day.running}
       <p class="text-lg" role="status">Taking the day along: {day.done} of {day.of || '…'}</p>

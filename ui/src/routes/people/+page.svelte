@@ -24,6 +24,7 @@
     Who may come in, and what each may do. A link, shown to a camera, lets somebody choose a passphrase; a lost device
     or a person who left is locked out here.
   </p>
+  <p class="mt-3"><a class="button inline-flex min-h-11 items-center" href="/trust">Open it on another device…</a></p>
   {#if session.data && !session.data.must}
     <p class="mt-2 max-w-prose leading-snug text-faded" data-open>
       Here nobody has to sign in: whoever is on this machine is its owner. Served with ./serve everybody does.

@@ -8,7 +8,8 @@
   import { createAsk } from '$lib/data/write.svelte'
   import Codes from '$lib/people/Codes.svelte'
   import Passphrase from '$lib/people/Passphrase.svelte'
-  import { goIn, lookAtLink, takeLink } from '$lib/people/session'
+  import Losing from '$lib/people/Losing.svelte'
+  import { goIn, lookAtLink, lostTo, takeLink } from '$lib/people/session'
 
   $effect(() => place.set([], false))
   let token = ''
@@ -19,6 +20,8 @@
     token = location.hash.slice(1)
     looking.mutate(undefined)
   })
+  let asked = $state(false)
+  const lost = $derived(lostTo(looking.data?.name ?? '', true))
   const inside = async () => {
     await goIn()
     await goto('/', { replaceState: true })
@@ -45,13 +48,19 @@
       data-welcome
       onsubmit={(event) => {
         event.preventDefault()
-        taking.mutate(undefined)
+        if (lost && !asked) asked = true
+        else taking.mutate(undefined)
       }}
     >
       <Passphrase bind:value={passphrase} />
+      {#if asked && lost}<Losing {lost} />{/if}
       {#if taking.error}<Trouble error={taking.error} />{/if}
-      <button class="button primary min-h-14 text-lg" disabled={taking.isPending}
-        >{taking.isPending ? 'Coming in…' : 'Come in'}</button
+      <button class="button min-h-14 text-lg" class:primary={!(asked && lost)} disabled={taking.isPending}
+        >{taking.isPending
+          ? 'Coming in…'
+          : asked && lost
+            ? `Lose ${lost === 1 ? 'it' : 'them'}, and come in`
+            : 'Come in'}</button
       >
     </form>
   {:else}
