@@ -1,5 +1,6 @@
 """The application: routers under /api, the front end beside them."""
 
+import contextlib
 from collections.abc import AsyncGenerator, Sequence
 from contextlib import asynccontextmanager
 from dataclasses import dataclass
@@ -10,6 +11,8 @@ from fastapi import APIRouter, Depends, FastAPI
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
 from sqlalchemy import Engine
+from sqlalchemy.exc import InterfaceError, OperationalError
+from starlette.concurrency import run_in_threadpool
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
@@ -49,7 +52,7 @@ from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
-from .people import accounts, front, session
+from .people import accounts, consents, front, removals, session
 from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
 from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
@@ -122,8 +125,12 @@ ROUTERS = (
     session,
     accounts,
     front,
+    consents,
+    removals,
 )
 """What answers, in the order in which an address is looked for."""
+WEIGH_NOTHING: Final = (live, sensor_link, health, session, accounts, front, consents, removals)
+"""Whose answers hang on nobody's opinions: a socket tells that something changed, never what it means."""
 THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
 _LONGEST_PATH = 1024
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
@@ -139,12 +146,14 @@ class Reach:
     signed : everybody has to sign in, and may what his role may; else whoever is on this machine is its owner
     a_minute : so many requests are answered of one address; 0: as many as come
     front : how it is opened from elsewhere; None where it is on this machine alone
+    backup_days : backups are thrown away after so many days; 0: never
     """
 
     hosts: Sequence[str] = THIS_MACHINE
     signed: bool = False
     a_minute: int = 0
     front: Front | None = None
+    backup_days: int = 0
 
 
 HERE: Final = Reach()
@@ -193,7 +202,13 @@ def create_app(
     app.state.launcher = launcher
     app.state.kept_in = kept_in
     app.state.metrics = Metrics()
-    app.state.jobs = Jobs(direct or engine, app.state.desk, TASKS)
+    app.state.backup_days = reach.backup_days
+    app.state.jobs = Jobs(
+        direct or engine,
+        app.state.desk,
+        TASKS,
+        lambda: removals.nightly(app.state.desk(), kept_in, reach.backup_days),
+    )
     app.state.intake = sensor_link.Intake(app.state.desk, app.state.live)
     problems.install(app)
     admission.install(app)
@@ -202,7 +217,11 @@ def create_app(
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:
         # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
-        held = [] if module in (live, sensor_link, health, session, accounts, front) else [Depends(hold_opinions)]
+        held = (
+            []
+            if module in (live, sensor_link, health, session, accounts, front, consents, removals)
+            else [Depends(hold_opinions)]
+        )
         api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
     app.include_router(api)
     _serve_pages(app, front_end)
@@ -248,6 +267,9 @@ def _serve_pages(app: FastAPI, front_end: Path) -> None:
 async def _at_work(app: FastAPI) -> AsyncGenerator[None]:
     """Hear what other processes tell and take a share of the jobs, for as long as the application serves."""
     app.state.live.listen()
+    # Whoever a backup brought back that was made before they were deleted goes again, once the database is there.
+    with contextlib.suppress(OperationalError, InterfaceError):
+        await run_in_threadpool(lambda: removals.remove_again(app.state.desk(), app.state.kept_in))
     try:
         with app.state.jobs.at_work():
             yield

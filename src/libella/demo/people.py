@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 from ..core.golfer.hand import Hand
 from ..core.golfer.level import Level
 from ..core.green.read import Read
+from ..core.people.consent import By
 from ..core.see.position import Position
 from ..core.simulated.golfer import SimulatedEyes, SimulatedGolfer
 from ..core.stand.set_up import Value
@@ -63,6 +64,8 @@ class Person:
     lessons: dict[int, tuple[Run | Versus, ...]]
     seeing: dict[int, Seeing] = field(default_factory=dict[int, Seeing])
     """Set-up, eyes and sight, by the lesson at whose start they are asked."""
+    answers: By = "golfer"
+    """Who answers what is asked: a minor's guardian."""
 
     def runs(self, days: int) -> tuple[Run, ...]:
         """The blocks of a lesson, in their order."""
@@ -164,6 +167,7 @@ PEOPLE = (
         "15; guardian's consent on file. Eyes far outside.",
         _junia(),
         _junia_sees(),
+        answers="guardian",
     ),
     Person(
         "Pell Marchetti-Oduya",

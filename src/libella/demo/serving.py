@@ -78,7 +78,13 @@ def _application(direct: Engine, settings: Settings, launcher: ProgramLauncher |
         launcher=launcher,
         direct=direct,
         kept_in=kept_in,
-        reach=Reach((*THIS_MACHINE, *settings.hosts), settings.signed, settings.requests_a_minute, _front(settings)),
+        reach=Reach(
+            (*THIS_MACHINE, *settings.hosts),
+            settings.signed,
+            settings.requests_a_minute,
+            _front(settings),
+            settings.backup_days,
+        ),
     )
 
 

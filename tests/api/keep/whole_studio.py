@@ -31,6 +31,8 @@ def fill(coach: Coach) -> dict:
     coach.put(f"/opinions/{uuid6.uuid7()}", opinion="likely", numbers={"": 0.82})
     own = {"opinion": "start_prior", "numbers": {"bias_sd": 1.8}, "golfer_id": first["id"]}
     coach.put(f"/opinions/{uuid6.uuid7()}", **own)
+    agreed = {"golfer_id": first["id"], "asks": "keeping", "given": True, "by": "guardian", "said_at": now()}
+    coach.put(f"/consents/{uuid6.uuid7()}", **agreed)
     save(coach, "Narrow gate")
     told = ("links", "cost", "lost_inside")
     levels = {it["level"]: {name: it[name] for name in told} for it in coach.get("/link-bands")["levels"]}

@@ -23,7 +23,7 @@ OF_GOLFER: Final = (
     "/api/golfers/{id}/line-now", "/api/golfers/{id}/on-the-course?{u}", "/api/golfers/{id}/photos",
     "/api/golfers/{id}/practice-plan", "/api/golfers/{id}/schools?{u}", "/api/golfers/{id}/set-up-cards?{u}",
     "/api/golfers/{id}/imports?{u}", "/api/drills?golfer_id={id}&hand={hand}&{u}",
-    "/api/opinions?golfer={id}&{u}", "/api/opinions-concern?golfer={id}",
+    "/api/opinions?golfer={id}&{u}", "/api/opinions-concern?golfer={id}", "/api/golfers/{id}/consents",
 )  # fmt: skip
 OF_LESSON: Final = (
     "/api/lessons/{id}?{u}", "/api/lessons/{id}/aim?{u}", "/api/lessons/{id}/change?{u}",
@@ -56,6 +56,7 @@ WITH_THE_NET: Final = "worked out for what is chosen there and then: it comes wi
 LEFT_OUT: Final[Mapping[str, str]] = {
     "/api/accounts": OF_OWNER,
     "/api/deeds": OF_OWNER,
+    "/api/removals": OF_OWNER,
     "/api/sign-ins": "where one is signed in is known to the server alone",
     "/api/health": WELL,
     "/api/health/live": WELL,

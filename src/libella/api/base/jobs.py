@@ -26,13 +26,17 @@ _GONE_S: Final = 8.0
 _PATIENCE_S: Final = 3.0
 """How long anything here waits for the database."""
 _LOOKS_S: Final = 0.05
+_NIGHTLY: Final = "17 3 * * *"
+"""When nobody is on the green, UTC."""
 _log = logging.getLogger("libella")
 
 
 class Jobs:
     """The queue of one database, and this process as one who works it off."""
 
-    def __init__(self, engine: Engine, desk: Callable[[], Desk], tasks: Mapping[str, Task]) -> None:
+    def __init__(
+        self, engine: Engine, desk: Callable[[], Desk], tasks: Mapping[str, Task], nightly: Callable[[], None]
+    ) -> None:
         url = engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
         options = {"connect_timeout": 3, "options": "-c timezone=utc"}
         self._app = App(
@@ -40,6 +44,8 @@ class Jobs:
         )
         for name, task in tasks.items():
             self._app.task(name=name, queue="work")(self._task(task, desk))
+        # Of several processes one does it, and one that was down at the hour does it when it is back.
+        self._app.periodic(cron=_NIGHTLY)(self._app.task(name="nightly", queue="work")(_at_night(nightly)))
         # Requests ask from threads of their own, which must not wait for the loop that works the queue off; so they ask
         # through an application that knows the tasks by name only.
         self._asking = App(
@@ -107,3 +113,10 @@ class Jobs:
             with contextlib.suppress(ConnectorException, OSError):
                 for job in await self._app.job_manager.get_stalled_jobs(seconds_since_heartbeat=_GONE_S):
                     await self._app.job_manager.retry_job(job)
+
+
+def _at_night(done: Callable[[], None]) -> Callable[[int], None]:
+    def run(timestamp: int) -> None:
+        done()
+
+    return run

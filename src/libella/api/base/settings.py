@@ -39,6 +39,13 @@ class Settings(BaseSettings):
         default=0, ge=0, le=100_000, description="From one address, and ten times as many in all; 0: as many as come."
     )
 
+    backup_days: int = Field(
+        default=90,
+        ge=0,
+        le=3650,
+        description="Backups beside the database go after so many days; 0: never.",
+    )
+
     @property
     def hosts(self) -> tuple[str, ...]:
         """The names, each by itself."""

@@ -60,7 +60,7 @@ _RECORD: Final = frozenset(
         "PUT /api/photos/{id}/voided", "PUT /api/drill-runs/{id}", "PUT /api/drill-runs/{id}/voided",
         "PUT /api/rounds/{id}", "PUT /api/rounds/{id}/voided", "PUT /api/kits/{id}", "PUT /api/kits/{id}/voided",
         "PUT /api/changes/{id}", "PUT /api/changes/{id}/voided", "GET /api/standins", "PUT /api/standins/{id}",
-        "DELETE /api/standins/{id}",
+        "DELETE /api/standins/{id}", "PUT /api/consents/{id}",
     }
 )  # fmt: skip
 _JUDGE: Final = frozenset(
@@ -93,7 +93,7 @@ _STUDIO: Final = frozenset(
 _PEOPLE: Final = frozenset(
     {
         "GET /api/accounts", "PUT /api/accounts/{id}", "PUT /api/accounts/{id}/locked", "PUT /api/accounts/{id}/link",
-        "GET /api/deeds",
+        "GET /api/deeds", "GET /api/removals", "PUT /api/removals/{id}", "PUT /api/kept-years",
     }
 )  # fmt: skip
 _ACTS: Final[Mapping[Act, frozenset[str]]] = {

@@ -20,6 +20,8 @@ from ...core.schools.held import Schools
 from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
+from ..desk.problem import NotFound
+from ..people.removals import is_removed
 from ..values import KeptGolfer, value_of, values_of
 
 PAGE = 20
@@ -71,6 +73,9 @@ def keep_golfer(
         where another hand is noted of somebody who had lessons, and it is not said from when.
     """
     with desk.transaction() as session:
+        if session.get(GolferRow, (desk.studio_id, id)) is None and is_removed(desk, session, id):
+            # A device that knew them still must not begin them anew.
+            raise NotFound("golfer")
         told = _told(entry)
         row, new = desk.add(session, GolferRow, id, **told, invented=entry.invented)
         if not new:

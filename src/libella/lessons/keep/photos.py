@@ -12,6 +12,7 @@ from ...core.measure.limits import OutOfLimits
 from ...store.tables import GolferRow, SetUpPhotoRow
 from ..desk.desk import Desk
 from ..lesson.lessons import open_lesson
+from ..people.consents import check_not_refused
 from ..values import KeptSetUpPhoto, value_of, values_of
 
 SeenFrom = Literal["behind", "front", "above", "far_side"]
@@ -34,13 +35,20 @@ class PhotoEntry:
 
 
 def keep_photo(desk: Desk, id: UUID, entry: PhotoEntry, picture: bytes) -> KeptSetUpPhoto:
-    """Keep a photograph as it comes from `exchange.photo`. Said twice it is one."""
+    """Keep a photograph as it comes from `exchange.photo`. Said twice it is one.
+
+    Raises
+    ------
+    NotYet
+        where the golfer, or the guardian, does not want to be photographed.
+    """
     with desk.transaction() as session:
         lesson = open_lesson(desk, session, entry.lesson_id, entry.taken_at)
         told = asdict(entry)
         taken_at = told.pop("taken_at")
         row = desk.keep(
             session, SetUpPhotoRow, id, "photo", told,
+            checked=lambda: check_not_refused(desk, session, lesson.golfer_id, "filming"),
             golfer_id=lesson.golfer_id, picture=picture, taken_at=taken_at,
         )  # fmt: skip
         return value_of(KeptSetUpPhoto, row)

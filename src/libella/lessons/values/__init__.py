@@ -10,7 +10,7 @@ from .golfer import KeptChange, KeptGolfer, KeptGolfRound, KeptLineJoin
 from .judge import KeptFindingAnswer, KeptOpinion
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
-from .people import KeptAccount, KeptDeed, KeptSignIn
+from .people import KeptAccount, KeptConsent, KeptDeed, KeptRemoval, KeptRetentionRun, KeptSignIn
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
 from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
@@ -25,6 +25,7 @@ __all__ = [
     "KeptBlock",
     "KeptChange",
     "KeptComparison",
+    "KeptConsent",
     "KeptDeed",
     "KeptDrill",
     "KeptDrillRun",
@@ -40,6 +41,8 @@ __all__ = [
     "KeptPracticePlan",
     "KeptQuickCheck",
     "KeptReading",
+    "KeptRemoval",
+    "KeptRetentionRun",
     "KeptSavedStation",
     "KeptSecondReading",
     "KeptSensor",

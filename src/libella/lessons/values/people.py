@@ -6,6 +6,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
+from ...core.people.consent import Asked, By, Why
 from ...core.people.role import Role
 
 
@@ -45,4 +46,38 @@ class KeptDeed:
     what: str
     of_table: str
     row_id: UUID
+    at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptConsent:
+    """An answer of a golfer, or of a guardian."""
+
+    id: UUID
+    golfer_id: UUID
+    asks: Asked
+    given: bool
+    by: By
+    said_at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptRemoval:
+    """A golfer of whom everything was deleted."""
+
+    id: UUID
+    golfer_id: UUID
+    why: Why
+    rows: int
+    at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptRetentionRun:
+    """What became of a look at who was not seen for long."""
+
+    id: UUID
+    years: int
+    looked_at: int
+    removed: int
     at: datetime

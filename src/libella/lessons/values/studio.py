@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Any
 from uuid import UUID
 
@@ -24,5 +25,9 @@ class KeptStudio:
     """What the coach notes of a set-up (see `core.stand.set_up.ENTRIES`); null until told."""
     schools: Mapping[str, Any]
     """The schools the coach holds to, by disagreement: see `core.schools.held`."""
+    kept_years: int | None
+    """After so many years without a sign of them golfers are deleted; null: never by themselves."""
+    kept_years_since: datetime | None
+    """When that rule was made; null where there is none."""
     pauses: Mapping[str, Any]
     """When to break off, where the coach has an opinion of his own: see `core.start.pauses.Pauses`."""

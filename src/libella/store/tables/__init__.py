@@ -16,7 +16,17 @@ from .keep import (
     SetUpPhotoRow,
 )
 from .lesson import LessonRow
-from .people import AccountRow, DeedRow, OneTimeLinkRow, RecoveryCodeRow, SignInRow, SignInTryRow
+from .people import (
+    AccountRow,
+    ConsentRow,
+    DeedRow,
+    OneTimeLinkRow,
+    RecoveryCodeRow,
+    RemovalRow,
+    RetentionRunRow,
+    SignInRow,
+    SignInTryRow,
+)
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
 from .set import LaidColumns, SavedStationRow, SecondReadingRow, StationRow, ToolCheckRow
@@ -33,6 +43,7 @@ __all__ = [
     "BlockRow",
     "ColumnMapRow",
     "ComparisonRow",
+    "ConsentRow",
     "DeedRow",
     "DrillRow",
     "DrillRunRow",
@@ -58,6 +69,8 @@ __all__ = [
     "ReadingMarkRow",
     "ReadingRow",
     "RecoveryCodeRow",
+    "RemovalRow",
+    "RetentionRunRow",
     "SavedStationRow",
     "SecondReadingRow",
     "SensorRow",

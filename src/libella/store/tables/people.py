@@ -1,4 +1,4 @@
-"""Who may come in: accounts, the sign-ins that stand, one-time links, recovery codes, tries, and who did what."""
+"""Who may come in, and who did what; what golfers agreed to, and who of them was deleted."""
 
 from datetime import datetime
 from typing import Any
@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlalchemy import ForeignKeyConstraint, Index, String, UniqueConstraint, func, text
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.people.consent import Asked, By, Why
 from ...core.people.role import Role
 from .base import Stored
 
@@ -139,3 +140,59 @@ class DeedRow(Stored):
         Index(None, "studio_id", "row_id"),
         Index(None, "studio_id", "account_id"),
     )
+
+
+class ConsentRow(Stored):
+    """What was asked of a golfer, or of a guardian, and what the answer was; the newest of each counts."""
+
+    __tablename__ = "consent"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    asks: Mapped[Asked] = mapped_column(String)
+    """See `core.people.consent.ASKED`."""
+    given: Mapped[bool]
+    """False where it was refused, or withdrawn."""
+    by: Mapped[By] = mapped_column(String)
+    """golfer, or guardian of a minor."""
+    said_at: Mapped[datetime]
+    """When it was said."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id", "said_at"),
+    )
+
+
+class RemovalRow(Stored):
+    """A golfer of whom everything was deleted: nothing but the id is left, so that nothing brings them back."""
+
+    __tablename__ = "removal"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    why: Mapped[Why] = mapped_column(String)
+    """asked, or unseen for as long as the studio's rule says."""
+    rows: Mapped[int]
+    """How many were deleted."""
+    at: Mapped[datetime]
+
+    __table_args__ = (ForeignKeyConstraint(["studio_id"], ["studio.id"]), Index(None, "studio_id", "golfer_id"))
+
+
+class RetentionRunRow(Stored):
+    """What became of a look at who was not seen for as long as the studio's rule says."""
+
+    __tablename__ = "retention_run"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    years: Mapped[int]
+    looked_at: Mapped[int]
+    """How many golfers there were."""
+    removed: Mapped[int]
+    at: Mapped[datetime]
+
+    __table_args__ = (ForeignKeyConstraint(["studio_id"], ["studio.id"]), Index(None, "studio_id", "at"))

@@ -1,5 +1,6 @@
 """The studio: every row belongs to one."""
 
+from datetime import datetime
 from typing import Any
 from uuid import UUID
 
@@ -29,5 +30,9 @@ class StudioRow(Stored):
     """What the coach notes of a set-up (see `core.stand.set_up.ENTRIES`); null until told."""
     schools: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """The schools the coach holds to, by disagreement: see `core.schools.held`."""
+    kept_years: Mapped[int | None]
+    """After so many years without a sign of them golfers are deleted; null: never by themselves."""
+    kept_years_since: Mapped[datetime | None]
+    """When that rule was made; null where there is none."""
     pauses: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """When to break off, where the coach has an opinion of his own: see `core.start.pauses.Pauses`."""

@@ -48,12 +48,23 @@ class Scope:
             return f"'{file[0]}/' || id || '.{file[1]}' as {it.name}"
         if (kind.name, it.name) == ("sensor", "lesson_id") and self.golfer_id is not None:
             # A sensor goes from golfer to golfer: of this one's archive it belongs to this one's lesson.
-            newest = f"(select s.lesson_id from stroke s where s.studio_id = sensor.studio_id and s.sensor_id = sensor.id and s.lesson_id in ({self._lessons}) order by s.at desc limit 1)"  # noqa: E501
-            return f"case when lesson_id in ({self._lessons}) then lesson_id else {newest} end as lesson_id"
+            newest = f"(select s.lesson_id from stroke s where s.studio_id = sensor.studio_id and s.sensor_id = sensor.id and s.lesson_id in ({self.lessons}) order by s.at desc limit 1)"  # noqa: E501
+            return f"case when lesson_id in ({self.lessons}) then lesson_id else {newest} end as lesson_id"
         return f'"{it.name}"'
 
     @property
-    def _lessons(self) -> str:
+    def own(self) -> str:
+        """The condition under which a row names this golfer."""
+        return f"studio_id = '{self.studio_id}' and golfer_id = '{self.golfer_id}'"
+
+    def reached(self, table: str) -> str | None:
+        """The condition under which a row of a table is this golfer's; None where none is, by its nature."""
+        reached = self._reached(next(it for it in kinds() if it.name == table))
+        return None if reached is None else f"studio_id = '{self.studio_id}' and {reached}"
+
+    @property
+    def lessons(self) -> str:
+        """The ids of this golfer's lessons, as a query."""
         return f"select l.id from lesson l where l.studio_id = '{self.studio_id}' and l.golfer_id = '{self.golfer_id}'"
 
     def _reached(self, kind: Kind) -> str | None:
@@ -61,8 +72,8 @@ class Scope:
         if kind.name == "golfer":
             return f"id = '{self.golfer_id}'"
         if kind.name == "sensor":
-            used = f"select s.sensor_id from stroke s where s.studio_id = '{self.studio_id}' and s.lesson_id in ({self._lessons})"  # noqa: E501
-            return f"(lesson_id in ({self._lessons}) or id in ({used}))"
+            used = f"select s.sensor_id from stroke s where s.studio_id = '{self.studio_id}' and s.lesson_id in ({self.lessons})"  # noqa: E501
+            return f"(lesson_id in ({self.lessons}) or id in ({used}))"
         refers = dict(kind.refers)
         if "golfer_id" in refers:
             return f"golfer_id = '{self.golfer_id}'"

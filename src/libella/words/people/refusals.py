@@ -12,9 +12,17 @@ REFUSALS: Final[dict[str, Template]] = {
     ),
     "passphrase_now": ("That is not the passphrase in use.", "the one you sign in with now"),
     "golfer_of_account": ("A golfer’s account is of one golfer, and no other account is.", "a golfer"),
+    "kept_years": ("Golfers are kept for whole years.", "{least} to {most} years, or none"),
     "too_many_preferences": ("That is more than is remembered of anybody.", "at most {most}"),
 }
 CONFLICTS: Final[dict[str, Template]] = {
+    "consent": ("An answer with this id is kept already and is another one.", "Keep it as a new one."),
+    "guardian_answers": ("A minor’s guardian answers this.", "Ask the guardian, and note it as theirs."),
+    "refused_filming": (
+        "It was not agreed to be photographed, or that was withdrawn.",
+        "Ask anew under “What is agreed” of the golfer, if something has changed.",
+    ),
+    "other_name": ("That is not the name of this golfer.", "Write it as it stands: “{name}”."),
     "account_name": ("Somebody signs in as “{name}” already.", "Choose another name."),
     "account_locked": ("“{name}” is locked.", "Let it in again first."),
     "last_owner": (

@@ -28,6 +28,7 @@ export const key = {
   checks: (lesson: string) => ['checks', lesson],
   compared: (one: string, other: string) => ['compared', one, other],
   comparisons: (lesson: string) => ['comparisons', lesson],
+  consents: (golfer: string) => ['consents', golfer],
   course: (golfer: string) => ['course', golfer],
   drawing: (lesson: string, code: string, ...stand: string[]) => ['drawing', lesson, code, ...stand],
   drawings: () => ['drawings'],
@@ -71,6 +72,7 @@ export const key = {
   prints: () => ['prints'],
   proposals: () => ['proposals'],
   question: (lesson: string) => ['question', lesson],
+  removals: () => ['removals'],
   rolls: () => ['rolls'],
   saved: () => ['saved'],
   /** Of a lesson they are asked again with the lesson: what was read of its golfer speaks, too. */

@@ -9,6 +9,7 @@
   import type { Shapes } from '$lib/data/client'
   import { choices } from '$lib/data/vocabulary.svelte'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
+  import { consentsQuery } from '$lib/people/consents'
   import { photosQuery } from './queries.svelte'
   import { givePhoto, putPhotoAway } from './writes'
 
@@ -21,6 +22,8 @@
 
   type From = Shapes['PhotoOut']['seen_from']
   const photos = photosQuery(() => golferId)
+  const consents = consentsQuery(() => golferId)
+  const filmed = $derived(consents.data?.asked.find((it) => it.asks === 'filming'))
   const FROM = choices<From>('seen_from')
   let from = $state<From>('behind')
   let input = $state<HTMLInputElement>()
@@ -53,6 +56,14 @@
         >{giving.isPending ? 'Taking it in…' : 'Photograph…'}</button
       >
     </div>
+    {#if filmed && filmed.given !== true}
+      <p class="mt-2 font-semibold" data-ask-first>
+        {filmed.given === false
+          ? 'It was not agreed to be photographed.'
+          : 'Nobody asked yet whether it may be photographed.'}
+        <a class="underline" href="/golfers/{golferId}#agreed">What is agreed</a>
+      </p>
+    {/if}
     <div class="mt-1"><Cautions at="photo" lesson={lessonId} /></div>
     <p class="mt-1 text-sm text-faded">Place and device are taken out; it stays on this machine.</p>
   {/if}

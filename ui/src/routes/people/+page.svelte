@@ -6,6 +6,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import AccountRow from '$lib/people/AccountRow.svelte'
   import AddPerson from '$lib/people/AddPerson.svelte'
+  import KeptFor from '$lib/people/KeptFor.svelte'
   import { accountsQuery, deedsQuery } from '$lib/people/people'
   import { sessionQuery } from '$lib/people/session'
 
@@ -43,6 +44,7 @@
   {:else}
     <Coming what="Who may come in" />
   {/if}
+  <KeptFor />
   <h2 class="wide mt-8 text-xl">Who did what</h2>
   {#if deeds.error}
     <Trouble error={deeds.error} again={() => deeds.refetch()} />

@@ -20,6 +20,9 @@
   import VialLine from '$lib/judge/VialLine.svelte'
   import { day } from '$lib/base/dates'
   import { golferLineQuery } from '$lib/judge/queries.svelte'
+  import Agreed from '$lib/people/Agreed.svelte'
+  import Removal from '$lib/people/Removal.svelte'
+  import { sessionQuery } from '$lib/people/session'
   import { golferLessonsQuery, golferQuery } from '$lib/golfer/queries.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -28,6 +31,8 @@
 
   const golfer = golferQuery(() => id)
   const lessons = golferLessonsQuery(() => id)
+  const session = sessionQuery()
+  const owner = $derived(session.data && (!session.data.must || session.data.account?.role === 'owner'))
   const levels = levelsQuery()
   const line = golferLineQuery(() => id)
   const plan = planQuery(() => id)
@@ -115,6 +120,8 @@
         <OnTheCourse golferId={who.id} />
         <InHand golferId={who.id} />
         <Photos golferId={who.id} />
+        <Agreed golfer={who} />
+        {#if owner}<Removal golfer={who} />{/if}
       {/if}
       <GolferSheet bind:open={noting} golfer={who} />
       <StartLesson bind:open={starting} golfer={who} />

@@ -1,0 +1,33 @@
+/** Golfers deleted for good, and for how long the others are kept: the owner's. */
+import { createQuery } from '@tanstack/svelte-query'
+import { v7 } from 'uuid'
+import { cache, renew } from '$lib/data/cache'
+import { api, ask, type Shapes } from '$lib/data/client'
+import { key } from '$lib/data/key'
+
+export type Removals = Shapes['RemovalsOut']
+
+export function removalsQuery(wanted: () => boolean = () => true) {
+  return createQuery(() => ({
+    queryKey: key.removals(),
+    queryFn: () => ask(api.GET('/api/removals')),
+    enabled: wanted()
+  }))
+}
+
+/** Everything of a golfer, for good: at once or not at all, and never later by itself. */
+export const deleteGolfer = (golfer_id: string, name: string) =>
+  ask(api.PUT('/api/removals/{id}', { params: { path: { id: v7() } }, body: { golfer_id, name } }))
+
+/** Nothing that was shown of them stands on this page any more. */
+export async function forgetGolfers(): Promise<void> {
+  cache.removeQueries({ type: 'inactive' })
+  await cache.resetQueries()
+}
+
+export async function keepFor(years: number | null): Promise<Removals> {
+  const kept = await ask(api.PUT('/api/kept-years', { body: { years } }))
+  cache.setQueryData(key.removals(), kept)
+  await renew(key.removals())
+  return kept
+}
