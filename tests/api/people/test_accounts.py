@@ -128,6 +128,29 @@ def test_a_sign_in_ends_idle_at_its_longest_and_when_it_is_ended(floor):
     there.get("/today", 401)
 
 
+def test_whoever_is_signed_in_for_long_gives_the_passphrase_again_before_what_matters_most(floor):
+    owner, id = floor.first(), str(uuid6.uuid7())
+    coach = floor.person("coach", "Cole")
+    with floor.desk.transaction() as session:
+        session.execute(text("update sign_in set proved_at = proved_at - interval '10 minutes 1 second'"))
+    told = {"name": "New Hand", "role": "assistant"}
+    refused = owner.put(f"/accounts/{id}", 403, **told)
+    assert refused["type"].endswith(":prove") and refused["remedy"] == "Give your passphrase once more."
+    assert all(it["account"]["name"] != "New Hand" for it in owner.get("/accounts")["accounts"])
+    # Whoever may not is told that, and no passphrase of his helps.
+    assert coach.put(f"/accounts/{id}", 403, **told)["type"].endswith(":not-allowed")
+    coach.put("/session/proof", passphrase=PASSPHRASE)
+    assert coach.put(f"/accounts/{id}", 403, **told)["type"].endswith(":not-allowed")
+    assert "not the passphrase in use" in str(owner.put("/session/proof", 403, passphrase="something else entirely"))
+    owner.put(f"/accounts/{id}", 403, **told)
+    owner.put("/session/proof", passphrase=PASSPHRASE)
+    owner.put(f"/accounts/{id}", **told)
+    # Guessing it is slowed as at the door.
+    for _ in range(sign_ins.MOST_TRIES):
+        owner.put("/session/proof", (403, 429), passphrase="something else entirely")
+    assert owner.client.put("/api/session/proof", json={"passphrase": PASSPHRASE}).status_code == 429
+
+
 def test_another_passphrase_signs_the_others_out_and_a_recovery_code_is_good_once(floor):
     owner, other = floor.first(), floor.browser()
     come_in(other, "owner")

@@ -17,7 +17,7 @@ from starlette.websockets import WebSocketDisconnect
 
 from libella.api.app import Reach, create_app
 from libella.api.base.opinions import _TABLES
-from libella.api.people.roles import _ACTS, ANY_ACCOUNT, ANYBODY, BY_OWN_KEY, act_of, is_open, may
+from libella.api.people.roles import _ACTS, ANY_ACCOUNT, ANYBODY, BY_OWN_KEY, PROVED, act_of, is_open, may
 from libella.core.people.role import MAY
 from libella.lessons.desk.desk import Desk, open_desk
 from libella.store.server.database import connect, migrate
@@ -241,3 +241,7 @@ def test_what_a_role_may_it_can(studios, role):
         status, told = ask(studios, studios.people[role], request, "own")
         assert status == 200 and told, request
     assert ask(studios, studios.people[role], "WS /api/live/lessons/{id}", "own")[0] == 200
+
+
+def test_whatever_lets_in_locks_out_or_deletes_people_asks_for_the_passphrase_once_more():
+    assert {it for it in _ACTS["people"] if not it.startswith("GET ")} == PROVED

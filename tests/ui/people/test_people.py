@@ -4,6 +4,9 @@ import re
 
 import pytest
 from playwright.sync_api import Browser, Page, expect
+from sqlalchemy import text
+
+from libella.store.server.database import connect
 
 from ..conftest import no_serious_finding, shot
 
@@ -137,7 +140,22 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     hand.get_by_role("link", name="Go on recording").first.tap()
     expect(counted).to_contain_text(f"Putt {before + 1}")
 
+    # A tablet left lying locks nobody out: after ten minutes the passphrase is asked again, and then it is done.
+    engine = connect(floor.environment["LIBELLA_DATABASE_URL"])
+    with engine.begin() as connection:
+        connection.execute(text("update sign_in set proved_at = proved_at - interval '11 minutes'"))
+    engine.dispose()
     row.get_by_role("button", name="Lock out").click()
+    asked = owner.locator("[data-prove]")
+    asked.get_by_label("Passphrase").fill("not the one at all, no")
+    asked.get_by_role("button", name="It is me").click()
+    expect(asked.get_by_role("alert")).to_contain_text("not the passphrase in use")
+    shot(owner, "prove")
+    no_serious_finding(owner)
+    expect(row).not_to_contain_text("locked")
+    asked.get_by_label("Passphrase").fill(PASSPHRASE)
+    asked.get_by_role("button", name="It is me").click()
+    expect(asked).to_have_count(0)
     expect(row).to_contain_text("locked")
     hand.goto("/")
     expect(hand.locator("[data-sign-in]")).to_be_visible()

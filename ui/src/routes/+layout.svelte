@@ -11,6 +11,7 @@
   import KeySheet from '$lib/base/KeySheet.svelte'
   import RefusedLetters from '$lib/base/RefusedLetters.svelte'
   import Converter from '$lib/keep/Converter.svelte'
+  import Prove from '$lib/people/Prove.svelte'
   import TermSheet from '$lib/base/TermSheet.svelte'
   import TopLine from '$lib/lesson/TopLine.svelte'
   import Gate from '$lib/people/Gate.svelte'
@@ -52,5 +53,6 @@
   </div>
   <KeySheet bind:open={keySheet.open} />
   <TermSheet />
+  <Prove />
   <Converter bind:open={converting} />
 </QueryClientProvider>

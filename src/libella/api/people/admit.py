@@ -13,7 +13,7 @@ from ...lessons.desk.desk import done_by
 from ...lessons.people.sign_ins import SignedIn, TooMany, signed_in
 from ..base.problems import not_let_in
 from ..watch.observed import route_of
-from .roles import is_open, may
+from .roles import PROVED, is_open, may
 
 COOKIE: Final = "__Host-libella"
 """Sent to this host alone, over TLS or to this machine itself; no script reads it."""
@@ -26,6 +26,10 @@ class NotSignedIn(Exception):
 
 class NotAllowed(Exception):
     """Somebody asks who may not: whatever he asks of, whether it is there or not."""
+
+
+class NotProved(Exception):
+    """Somebody asks what matters most, who did not give the passphrase lately."""
 
 
 async def admit(asked: HTTPConnection) -> None:
@@ -47,6 +51,8 @@ async def admit(asked: HTTPConnection) -> None:
         _refuse(method, NotSignedIn())
     elif not may(who.account.role, request):
         _refuse(method, NotAllowed())
+    elif request in PROVED and not who.is_proved(datetime.now(UTC)):
+        _refuse(method, NotProved())
 
 
 def install(app: FastAPI) -> None:
@@ -59,6 +65,10 @@ def install(app: FastAPI) -> None:
     @app.exception_handler(NotAllowed)
     def _other_role(_: Request, __: NotAllowed) -> JSONResponse:
         return not_let_in(403, "not_allowed")
+
+    @app.exception_handler(NotProved)
+    def _not_proved(_: Request, __: NotProved) -> JSONResponse:
+        return not_let_in(403, "prove")
 
     @app.exception_handler(TooMany)
     def _guesses(_: Request, __: TooMany) -> JSONResponse:

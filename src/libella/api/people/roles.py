@@ -22,8 +22,8 @@ BY_OWN_KEY: Final = frozenset(
 """Asked by devices, each with a key of its own that opens nothing else."""
 ANY_ACCOUNT: Final = frozenset(
     {
-        "PUT /api/session/passphrase", "PUT /api/session/preferences", "DELETE /api/session/everywhere",
-        "GET /api/sign-ins", "DELETE /api/sign-ins/{id}", "GET /api/studio",
+        "PUT /api/session/passphrase", "PUT /api/session/preferences", "PUT /api/session/proof",
+        "DELETE /api/session/everywhere", "GET /api/sign-ins", "DELETE /api/sign-ins/{id}", "GET /api/studio",
     }
 )  # fmt: skip
 """Of oneself, and of the program, whatever the role."""
@@ -99,6 +99,15 @@ _PEOPLE: Final = frozenset(
 _ACTS: Final[Mapping[Act, frozenset[str]]] = {
     "read": _READ, "record": _RECORD, "judge": _JUDGE, "delete": _DELETE, "studio": _STUDIO, "people": _PEOPLE,
 }  # fmt: skip
+
+
+PROVED: Final = frozenset(
+    {
+        "PUT /api/accounts/{id}", "PUT /api/accounts/{id}/locked", "PUT /api/accounts/{id}/link",
+        "PUT /api/removals/{id}", "PUT /api/kept-years",
+    }
+)  # fmt: skip
+"""Asked only of whoever gave the passphrase lately: a tablet left lying lets nobody in, and deletes nobody."""
 
 
 def act_of(request: str) -> Act | None:

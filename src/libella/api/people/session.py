@@ -41,6 +41,10 @@ class WhoOut(BaseModel):
     locked_out: bool = Field(description="this device was signed in by an account that was locked: what it keeps goes")
 
 
+class AgainIn(Entry):
+    passphrase: Secret
+
+
 class SignInIn(Entry):
     name: ShortWords
     passphrase: Secret
@@ -176,6 +180,13 @@ def change(desk: AtDesk, request: Request, response: Response, entry: Passphrase
     sign_ins.forget_tries(desk, mine.name, _host(request))
     _let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
+
+
+@router.put("/session/proof", responses=_REFUSED)
+def prove(desk: AtDesk, request: Request, entry: AgainIn) -> None:
+    """Give the passphrase once more; what matters most is done for some minutes then."""
+    if not sign_ins.prove(desk, who_asks(request), entry.passphrase, _host(request), datetime.now(UTC)):
+        return not_let_in(403, "not_proved")  # type: ignore[return-value]
 
 
 @router.put("/session/preferences")

@@ -21,6 +21,8 @@ LONGEST: Final = timedelta(days=7)
 """Signed in no longer than that without being asked again, however often it is used."""
 MOST_TRIES, MOST_TRIES_OF_HOST = 6, 30
 TRIES_WITHIN: Final = timedelta(minutes=15)
+PROVED_FOR: Final = timedelta(minutes=10)
+"""Who gave the passphrase so lately is taken for himself where it matters most."""
 _SEEN_EVERY: Final = timedelta(minutes=1)
 
 
@@ -34,6 +36,11 @@ class SignedIn:
 
     account: KeptAccount
     id: UUID
+    proved_at: datetime
+    """When the passphrase was last given there."""
+
+    def is_proved(self, at: datetime) -> bool:
+        return at - self.proved_at <= PROVED_FOR
 
 
 def sign_in(desk: Desk, name: str, passphrase: str, host: str, at: datetime) -> KeptAccount | None:
@@ -58,7 +65,7 @@ def begin(desk: Desk, account_id: UUID, device: str, at: datetime) -> str:
     token = new_token()
     with desk.transaction() as session:
         values = {"account_id": account_id, "token_hash": hash_of(token), "device": device[:120], "ended_at": None}
-        desk.add(session, SignInRow, uuid6.uuid7(), **values, begun_at=at, seen_at=at)
+        desk.add(session, SignInRow, uuid6.uuid7(), **values, begun_at=at, seen_at=at, proved_at=at)
     return token
 
 
@@ -84,7 +91,18 @@ def signed_in(desk: Desk, token: str, at: datetime) -> SignedIn | None:
                 .where(SignInRow.studio_id == desk.studio_id, SignInRow.id == row.id)
                 .values(seen_at=at)
             )
-        return SignedIn(value_of(KeptAccount, account), row.id)
+        return SignedIn(value_of(KeptAccount, account), row.id, row.proved_at)
+
+
+def prove(desk: Desk, known: SignedIn, passphrase: str, host: str, at: datetime) -> bool:
+    """Whether whoever is signed in there knows the passphrase in use; `TooMany` before anything is looked at."""
+    count_try(desk, known.account.name, host, at)
+    if not is_passphrase(known.account.passphrase, passphrase):
+        return False
+    forget_tries(desk, known.account.name, host)
+    with desk.transaction() as session:
+        desk.get(session, SignInRow, known.id, "sign_in", lock=True).proved_at = at
+    return True
 
 
 def is_locked_out(desk: Desk, token: str) -> bool:

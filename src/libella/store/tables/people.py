@@ -55,6 +55,8 @@ class SignInRow(Stored):
     begun_at: Mapped[datetime]
     seen_at: Mapped[datetime]
     """When it last asked, to a minute."""
+    proved_at: Mapped[datetime] = mapped_column(server_default=func.now())
+    """When the passphrase was last given on it."""
     ended_at: Mapped[datetime | None]
 
     __table_args__ = (

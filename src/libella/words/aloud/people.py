@@ -1,6 +1,9 @@
 """What is said of people who come in."""
 
+from datetime import UTC, datetime
+
 from ..people import accounts as words
+from ..people import consents
 from .reading import Reading
 
 _SAID = (
@@ -19,3 +22,18 @@ def people_aloud(it: Reading) -> None:
             it.say("keep", words.deed_said, what, table)
     for told in _SAID:
         it.say("keep", words.device_said, told)
+    _agreed_aloud(it)
+
+
+def _agreed_aloud(it: Reading) -> None:
+    at = datetime(2026, 4, 3, 10, 5, tzinfo=UTC)
+    it.say("keep", consents.consent_said, True, "golfer", at)
+    it.say("keep", consents.consent_said, False, "guardian", at)
+    for backups in (0, 1, 3):
+        it.say("keep", consents.kept_until, at, backups)
+        it.say("keep", consents.kept_until, None, backups)
+    for rows in (1, 240):
+        it.say("keep", consents.removal_said, "asked", rows, at)
+        it.say("keep", consents.removal_said, "unseen", rows, at)
+    for years, golfers, gone in ((1, 1, 0), (5, 12, 2)):
+        it.say("keep", consents.run_said, years, golfers, gone, at)

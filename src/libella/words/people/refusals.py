@@ -33,6 +33,8 @@ CONFLICTS: Final[dict[str, Template]] = {
 SIGN_IN: Final[dict[str, Template]] = {
     "not_signed_in": ("Nobody is signed in here, or not any more.", "Sign in; what waits on this device stays."),
     "not_allowed": ("This is not among what your role may do.", "Ask the owner of the studio."),
+    "prove": ("This is asked again of whoever is signed in.", "Give your passphrase once more."),
+    "not_proved": ("That is not the passphrase in use.", "It is the one you signed in with."),
     "wrong": ("The name, or what goes with it, is not right.", "Look at both once more."),
     "too_many": (
         "So much was wrong in a quarter of an hour that no more is looked at.",
@@ -43,6 +45,8 @@ SIGN_IN: Final[dict[str, Template]] = {
 TITLES: Final[dict[str, str]] = {
     "not_signed_in": "Not signed in",
     "not_allowed": "Not for this role",
+    "prove": "Your passphrase, once more",
+    "not_proved": "Not your passphrase",
     "wrong": "Not signed in",
     "too_many": "Too many tries",
 }

@@ -3,6 +3,7 @@ import { createInfiniteQuery, createQuery } from '@tanstack/svelte-query'
 import { renew } from '$lib/data/cache'
 import { api, ask, type Shapes } from '$lib/data/client'
 import { key } from '$lib/data/key'
+import { proof } from './proof.svelte'
 
 export type Account = Shapes['AccountRowOut']
 type Role = Shapes['RoleOut']['role']
@@ -22,22 +23,28 @@ export function deedsQuery() {
 }
 
 export async function keepAccount(id: string, name: string, role: Role): Promise<Account> {
-  const kept = await ask(api.PUT('/api/accounts/{id}', { params: { path: { id } }, body: { name, role } }))
+  const kept = await proof.before(() =>
+    ask(api.PUT('/api/accounts/{id}', { params: { path: { id } }, body: { name, role } }))
+  )
   await renew(key.accounts(), key.deeds(''))
   return kept
 }
 
 export async function lockAccount(id: string, locked: boolean): Promise<Account> {
-  const kept = await ask(api.PUT('/api/accounts/{id}/locked', { params: { path: { id } }, body: { locked } }))
+  const kept = await proof.before(() =>
+    ask(api.PUT('/api/accounts/{id}/locked', { params: { path: { id } }, body: { locked } }))
+  )
   await renew(key.accounts(), key.deeds(''))
   return kept
 }
 
 /** A link that is opened where this page is. */
 export const linkFor = (id: string) =>
-  ask(
-    api.PUT('/api/accounts/{id}/link', {
-      params: { path: { id } },
-      body: { address: `${location.origin}/welcome` }
-    })
+  proof.before(() =>
+    ask(
+      api.PUT('/api/accounts/{id}/link', {
+        params: { path: { id } },
+        body: { address: `${location.origin}/welcome` }
+      })
+    )
   )

@@ -4,6 +4,7 @@ import { v7 } from 'uuid'
 import { cache, renew } from '$lib/data/cache'
 import { api, ask, type Shapes } from '$lib/data/client'
 import { key } from '$lib/data/key'
+import { proof } from './proof.svelte'
 
 export type Removals = Shapes['RemovalsOut']
 
@@ -17,7 +18,7 @@ export function removalsQuery(wanted: () => boolean = () => true) {
 
 /** Everything of a golfer, for good: at once or not at all, and never later by itself. */
 export const deleteGolfer = (golfer_id: string, name: string) =>
-  ask(api.PUT('/api/removals/{id}', { params: { path: { id: v7() } }, body: { golfer_id, name } }))
+  proof.before(() => ask(api.PUT('/api/removals/{id}', { params: { path: { id: v7() } }, body: { golfer_id, name } })))
 
 /** Nothing that was shown of them stands on this page any more. */
 export async function forgetGolfers(): Promise<void> {
@@ -26,7 +27,7 @@ export async function forgetGolfers(): Promise<void> {
 }
 
 export async function keepFor(years: number | null): Promise<Removals> {
-  const kept = await ask(api.PUT('/api/kept-years', { body: { years } }))
+  const kept = await proof.before(() => ask(api.PUT('/api/kept-years', { body: { years } })))
   cache.setQueryData(key.removals(), kept)
   await renew(key.removals())
   return kept

@@ -1,4 +1,5 @@
-"""What a golfer, or a guardian, agreed to; for how long golfers are kept; who was deleted, and why.
+"""What a golfer, or a guardian, agreed to; for how long golfers are kept; who was deleted, and why;
+and when a passphrase was last given.
 
 Revision ID: 0041
 Revises: 0040
@@ -61,11 +62,16 @@ def upgrade() -> None:
         sa.PrimaryKeyConstraint("studio_id", "id", name="pk_retention_run"),
     )
     op.create_index("ix_retention_run_studio_id_at", "retention_run", ["studio_id", "at"])
+    op.add_column(
+        "sign_in",
+        sa.Column("proved_at", sa.DateTime(timezone=True), server_default=sa.func.now(), nullable=False),
+    )
     op.add_column("studio", sa.Column("kept_years", sa.Integer(), nullable=True))
     op.add_column("studio", sa.Column("kept_years_since", sa.DateTime(timezone=True), nullable=True))
 
 
 def downgrade() -> None:
+    op.drop_column("sign_in", "proved_at")
     op.drop_column("studio", "kept_years_since")
     op.drop_column("studio", "kept_years")
     for table in ("retention_run", "removal", "consent"):
