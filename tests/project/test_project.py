@@ -293,3 +293,11 @@ def test_whatever_security_is_said_to_be_held_by_is_there():
         there = [ROOT / "tests" / it, ROOT / "tests" / f"{it}.py", *(ROOT / "src" / "libella").glob(f"{it}*")]
         # The core's and the API's own modules are named, too; of one of them what it holds after a dot.
         assert any(one.exists() for one in there), it
+
+
+def test_what_ships_is_listed_with_its_licence():
+    """A package more, or another version, and the list is made anew: `requirements/licences.py`."""
+    done = run(sys.executable, "requirements/licences.py")
+    told = {it for it in done.stdout.splitlines() if it.startswith("| ")}
+    assert len(told) > 100 and "not told" not in done.stdout
+    assert told <= set((ROOT / "docs" / "licences.md").read_text().splitlines())

@@ -2,6 +2,7 @@
 
 import http.client
 import json
+import re
 import ssl
 import subprocess
 import time
@@ -13,9 +14,11 @@ from hashlib import sha256
 from pathlib import Path
 
 import pytest
+import yaml
 from alembic import command
 from sqlalchemy import text
 
+from libella.api.base.settings import Settings
 from libella.api.watch.front import AUTHORITY, Front
 from libella.demo import serving
 from libella.serve import check, front
@@ -186,3 +189,30 @@ def test_systemd_takes_the_unit_as_it_stands_and_leaves_it_little(tmp_path):
     assert said.returncode == 0 and said.stderr == ""
     command = ["systemd-analyze", "security", "--offline=yes", "--threshold=55", str(unit)]
     assert subprocess.run(command, capture_output=True, check=False).returncode == 0
+
+
+def test_the_container_is_built_of_what_there_is_and_set_as_settings_are_called():
+    """Nothing here can build one: so its files are held against what they name."""
+    lines = re.sub(r"\\\n", " ", (ROOT_FOLDER / "deploy" / "Dockerfile").read_text()).splitlines()
+    told = [it.split(maxsplit=1) for it in lines if it and not it.startswith("#")]
+    known = {"FROM", "RUN", "WORKDIR", "COPY", "USER", "ENV", "VOLUME", "EXPOSE", "HEALTHCHECK", "STOPSIGNAL", "CMD"}
+    assert {it[0] for it in told} <= known and told[0][0] == "FROM"
+    order = [it[0] for it in told]
+    assert order.index("USER") < order.index("CMD"), "nothing is served as root"
+    compose = yaml.safe_load((ROOT_FOLDER / "deploy" / "compose.yaml").read_text())
+    one = compose["services"]["libella"]
+    named = set(re.findall(r"\bLIBELLA_(\w+)=", " ".join(lines)))
+    named |= {it.removeprefix("LIBELLA_") for it in one["environment"]}
+    assert {it.lower() for it in named} <= set(Settings.model_fields)
+    volume = next(rest for it, rest in told if it == "VOLUME")
+    assert one["volumes"] == [f"floor:{volume}"] and compose["volumes"] == {"floor": {}}
+    folder = re.search(r"LIBELLA_FOLDER=(\S+)", " ".join(lines))
+    assert folder is not None and folder[1].startswith(volume)
+    port = Settings.model_fields["https_port"].default
+    assert ["EXPOSE", str(port)] in told and one["ports"] == [f"{port}:{port}"]
+    assert f":{Settings.model_fields['port'].default}/api/health" in " ".join(lines)
+    context = (ROOT_FOLDER / "deploy" / one["build"]["context"]).resolve()
+    assert context == ROOT_FOLDER and (context / one["build"]["dockerfile"]).is_file()
+    assert next(rest for it, rest in told if it == "CMD") == '["./serve"]' and (context / "serve").is_file()
+    ignored = (ROOT_FOLDER / ".dockerignore").read_text().split()
+    assert {".venv", ".data", ".served", ".git"} <= set(ignored), "no data and no history goes into an image"
