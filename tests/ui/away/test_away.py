@@ -117,6 +117,13 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         coach.goto(f"/lessons/{lesson}/start")
         record(coach, 6, first=5)
         expect(coach.get_by_text("Planned end: 10 putts.")).to_be_visible()
+        # A look counts at once; what is asked by its answers can't be begun, and says why.
+        coach.get_by_role("link", name=re.compile("^See")).tap()
+        coach.get_by_role("button", name="Straight").tap()
+        expect(coach.get_by_role("list", name="First looks, newest first")).to_contain_text("as usual: Straight")
+        coach.get_by_role("radio", name="What looks straight").tap()
+        expect(coach.locator("[data-needs-network]")).to_contain_text("Until then take a first look")
+        shot(coach, "away-see")
         # The face, read with a mirror: each set-down counts at once.
         coach.get_by_role("link", name=re.compile("^Aim")).tap()
         coach.get_by_role("checkbox", name=re.compile("cautions above are read")).tap()
@@ -135,7 +142,7 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         expect(coach.get_by_text("This lesson has ended. Open it again")).to_be_visible()
         coach.keyboard.press("Escape")
         coach.goto("/away")
-        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(24)
+        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(25)
         shot(coach, "away-waits")
         no_serious_finding(coach)
         context.set_offline(False)
@@ -145,6 +152,8 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
     expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Far Green")
     kept = page.request.get(f"/api/lessons/{lesson}").json()
     assert [it["putts"] for it in kept["blocks"]] == [10, 3] and kept["lesson"]["ended_at"]
+    looks = page.request.get(f"/api/lessons/{lesson}/first-looks").json()["taken"]
+    assert [it["looks"] for it in looks] == ["straight"]
     aim = page.request.get(f"/api/lessons/{lesson}/aim").json()
     assert [len(it["set_downs"]) for it in aim["sheets"]] == [1]
     assert [it["voided"] for it in kept["blocks"][0]["readings"]].count(True) == 1
