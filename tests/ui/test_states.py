@@ -27,6 +27,7 @@ ELSEWHERE = {
     "people": "/people",
     "away": "/away",
     "trust": "/trust",
+    "screen": "/screen",
 }
 VIEWS = ("today", "golfer", *STEPS)
 # Fewer things of their own: looked at in the states in which something may be missing.

@@ -23,6 +23,7 @@ ROUTES = {
     "me/+page.svelte": "people",
     "welcome/+page.svelte": "people",
     "trust/+page.svelte": "people",
+    "screen/+page.svelte": "people",
     "away/+page.svelte": "away",
     "drills/+page.svelte": "drills",
     "aids/+page.svelte": "aids",

@@ -31,7 +31,7 @@ from .change import changes, course, practice
 from .change import explained as golfer_explained
 from .golfer import golfers, kits
 from .golfer import schools as golfer_schools
-from .judge import bands, comparisons, explained, findings, golfers_line, two
+from .judge import bands, comparisons, explained, findings, golfers_line, shown, two
 from .judge import blocks as judged_blocks
 from .keep import (
     archives,
@@ -52,7 +52,7 @@ from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import vocabulary
-from .people import accounts, consents, front, removals, session
+from .people import accounts, consents, front, removals, screens, session
 from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
 from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
@@ -85,6 +85,7 @@ ROUTERS = (
     bands,
     golfer_schools,
     findings,
+    shown,
     explained,
     golfer_explained,
     golfers_line,
@@ -127,9 +128,10 @@ ROUTERS = (
     front,
     consents,
     removals,
+    screens,
 )
 """What answers, in the order in which an address is looked for."""
-WEIGH_NOTHING: Final = (live, sensor_link, health, session, accounts, front, consents, removals)
+WEIGH_NOTHING: Final = (live, sensor_link, health, session, accounts, front, consents, removals, screens)
 """Whose answers hang on nobody's opinions: a socket tells that something changed, never what it means."""
 THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
 _LONGEST_PATH = 1024

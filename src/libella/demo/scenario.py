@@ -18,7 +18,7 @@ from ..lessons.desk.desk import Desk, studio
 from ..lessons.golfer.golfers import GolferEntry, find_golfers, keep_golfer
 from ..lessons.judge.comparisons import comparison_sheet
 from ..lessons.lesson.lessons import LessonEntry, end_lesson, keep_lesson, read_laser_cautions
-from ..lessons.people.consents import keep_consent
+from ..lessons.people.consents import ConsentEntry, keep_consent
 from ..lessons.set.plans import Laying, keep_station, prove_station
 from ..lessons.set.stations import AidEntry, StationEntry
 from ..lessons.start.blocks import BlockEntry, begin_block, block_sheet, keep_reading, station_of, void_reading
@@ -68,7 +68,7 @@ def _load_person(desk: Desk, person: Person, now: datetime, rng: np.random.Gener
     keep_golfer(desk, golfer_id, GolferEntry(person.name, person.hand, person.level, person.notes, invented=True))
     for asks in ("keeping", "filming"):
         asked = now - timedelta(days=max(person.lessons), minutes=100)
-        keep_consent(desk, uuid6.uuid7(), golfer_id, asks, True, person.answers, asked)
+        keep_consent(desk, uuid6.uuid7(), ConsentEntry(golfer_id, asks, True, person.answers, asked))
     for days in person.lessons:
         began = now - timedelta(days=days, minutes=2 if days == 0 else 95)
         _teach(desk, golfer_id, person, days, began, rng)

@@ -71,6 +71,8 @@ THINGS: Final[dict[str, str]] = {
     "line_join": "These lines are not joined here.",
     "account": "There is no such account here.",
     "answer": "There is no such answer here.",
+    "screen": "There is no such screen here.",
+    "screen_link": "This link was used, ran out, or is not one of ours.",
     "authority": "It vouches for itself by no authority of its own here.",
     "block": "There is no such block here.",
     "claim": "Nothing of that kind was read here.",

@@ -141,13 +141,13 @@ def test_whoever_is_signed_in_for_long_gives_the_passphrase_again_before_what_ma
     assert coach.put(f"/accounts/{id}", 403, **told)["type"].endswith(":not-allowed")
     coach.put("/session/proof", passphrase=PASSPHRASE)
     assert coach.put(f"/accounts/{id}", 403, **told)["type"].endswith(":not-allowed")
-    assert "not the passphrase in use" in str(owner.put("/session/proof", 403, passphrase="something else entirely"))
+    assert "not the passphrase in use" in str(owner.put("/session/proof", 422, passphrase="something else entirely"))
     owner.put(f"/accounts/{id}", 403, **told)
     owner.put("/session/proof", passphrase=PASSPHRASE)
     owner.put(f"/accounts/{id}", **told)
     # Guessing it is slowed as at the door.
     for _ in range(sign_ins.MOST_TRIES):
-        owner.put("/session/proof", (403, 429), passphrase="something else entirely")
+        owner.put("/session/proof", (422, 429), passphrase="something else entirely")
     assert owner.client.put("/api/session/proof", json={"passphrase": PASSPHRASE}).status_code == 429
 
 

@@ -2,8 +2,7 @@
 
 import re
 
-import pytest
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Page, expect
 from sqlalchemy import text
 
 from libella.store.server.database import connect
@@ -11,29 +10,6 @@ from libella.store.server.database import connect
 from ..conftest import no_serious_finding, shot
 
 PASSPHRASE = "kettle harbour willow-9 plinth"
-
-
-@pytest.fixture
-def browsers(floor, browser: Browser):
-    """New browsers, each of somebody who was never here; an error on a page of one fails the test."""
-    contexts, errors = [], []
-
-    def new(width: int = 820, height: int = 1180) -> Page:
-        context = browser.new_context(
-            base_url=floor.address,
-            ignore_https_errors=True,
-            viewport={"width": width, "height": height},
-            has_touch=True,
-        )
-        contexts.append(context)
-        page = context.new_page()
-        page.on("pageerror", lambda error: errors.append(str(error)))
-        return page
-
-    yield new
-    for it in contexts:
-        it.close()
-    assert errors == []
 
 
 def choose(page: Page, passphrase: str = PASSPHRASE) -> list[str]:

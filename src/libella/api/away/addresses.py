@@ -31,7 +31,8 @@ OF_LESSON: Final = (
     "/api/lessons/{id}/first-looks", "/api/lessons/{id}/map?{u}", "/api/lessons/{id}/pauses",
     "/api/lessons/{id}/question", "/api/lessons/{id}/quick-checks?{u}", "/api/lessons/{id}/schools?{u}",
     "/api/lessons/{id}/sensors", "/api/lessons/{id}/sights?{u}", "/api/lessons/{id}/stand?{u}",
-    "/api/lessons/{id}/summary?{u}", "/api/lessons/{id}/tools?{u}", "/api/lessons/{id}/wall?{u}",
+    "/api/lessons/{id}/finding-shown?{u}", "/api/lessons/{id}/summary?{u}", "/api/lessons/{id}/tools?{u}",
+    "/api/lessons/{id}/wall?{u}",
     "/api/cautions?at=lesson&lesson={id}", "/api/cautions?at=judged&lesson={id}", "/api/cautions?at=photo&lesson={id}",
 )  # fmt: skip
 WHERE_LISTED: Final = ("/api/today?{u}", "/api/golfers?{u}", "/api/golfers-seen-last")
@@ -61,6 +62,8 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "/api/health": WELL,
     "/api/health/live": WELL,
     "/api/front": REACHED,
+    "/api/screens": REACHED,
+    "/api/screens/here": REACHED,
     "/api/front/authority": REACHED,
     "/api/standins": "programs of this machine",
     "/api/archives/{id}": FILES,

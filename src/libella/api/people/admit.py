@@ -10,13 +10,16 @@ from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import WebSocketException
 
 from ...lessons.desk.desk import done_by
+from ...lessons.people.screens import screen_of
 from ...lessons.people.sign_ins import SignedIn, TooMany, signed_in
 from ..base.problems import not_let_in
 from ..watch.observed import route_of
-from .roles import PROVED, is_open, may
+from .roles import FOR_SCREENS, PROVED, is_open, may
 
 COOKIE: Final = "__Host-libella"
 """Sent to this host alone, over TLS or to this machine itself; no script reads it."""
+SCREEN: Final = "__Host-libella-screen"
+"""The key of a screen, in the same way."""
 _CLOSED: Final = 4401
 
 
@@ -48,6 +51,8 @@ async def admit(asked: HTTPConnection) -> None:
     if is_open(request):
         return
     if who is None:
+        if request in FOR_SCREENS and await run_in_threadpool(_sent_there, asked):
+            return
         _refuse(method, NotSignedIn())
     elif not may(who.account.role, request):
         _refuse(method, NotAllowed())
@@ -84,6 +89,13 @@ def _refuse(method: str, why: Exception) -> None:
 def _known(asked: HTTPConnection) -> SignedIn | None:
     token = asked.cookies.get(COOKIE, "")
     return signed_in(asked.app.state.desk(), token, datetime.now(UTC)) if token else None
+
+
+def _sent_there(asked: HTTPConnection) -> bool:
+    """Whether a screen asks, and of the lesson that was sent to it."""
+    key = asked.cookies.get(SCREEN, "")
+    screen = screen_of(asked.app.state.desk(), key, datetime.now(UTC)) if key else None
+    return screen is not None and str(screen.lesson_id) == str(asked.path_params.get("id", "")).lower()
 
 
 def who_asks(request: Request) -> SignedIn:

@@ -9,7 +9,7 @@ from ...lessons.values import KeptConsent
 from ...words.people.consents import NOT_ASKED, QUESTIONS, consent_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment
 
-router = APIRouter(tags=["people"])
+router = APIRouter(tags=["consents"])
 
 
 class ConsentIn(Entry):
@@ -54,5 +54,5 @@ def _asked(asks: Asked, said: KeptConsent | None) -> AskedOut:
 @router.put("/consents/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: ConsentIn) -> ConsentsOut:
     """Keep an answer; an earlier one to the same question stays in the record."""
-    consents.keep_consent(desk, id, entry.golfer_id, entry.asks, entry.given, entry.by, entry.said_at)
+    consents.keep_consent(desk, id, consents.ConsentEntry(**entry.model_dump()))
     return of_golfer(desk, entry.golfer_id)

@@ -11,7 +11,7 @@ from pydantic import BaseModel, Field
 from ...lessons.desk.problem import NotFound
 from ..watch.front import Front
 
-router = APIRouter(prefix="/front", tags=["people"])
+router = APIRouter(prefix="/front", tags=["front"])
 
 
 class FrontOut(BaseModel):

@@ -14,7 +14,7 @@ from ...lessons.people import removals
 from ...words.people.consents import kept_until, removal_said, run_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, ShortWords
 
-router = APIRouter(tags=["people"])
+router = APIRouter(tags=["removals"])
 _REMOVED: Final = "removed"
 """The file beside the database that names who was deleted: a backup brought back does not bring them back."""
 

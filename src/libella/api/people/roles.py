@@ -12,6 +12,7 @@ ANYBODY: Final = frozenset(
     {
         "GET /api/health", "GET /api/health/live", "GET /api/front", "GET /api/front/authority", "GET /api/session",
         "PUT /api/session", "DELETE /api/session", "POST /api/links/look", "POST /api/links/take",
+        "POST /api/screens/take", "GET /api/screens/here",
         "POST /api/session/recover", "GET /api/vocabulary", "GET /api/guide",
     }
 )  # fmt: skip
@@ -20,6 +21,13 @@ BY_OWN_KEY: Final = frozenset(
     {"POST /api/sensor-link/pair", "POST /api/sensor-link/messages", "WS /api/sensor-link/stream"}
 )
 """Asked by devices, each with a key of its own that opens nothing else."""
+FOR_SCREENS: Final = frozenset(
+    {
+        "GET /api/lessons/{id}/wall", "GET /api/lessons/{id}/question", "GET /api/lessons/{id}/finding-shown",
+        "WS /api/live/lessons/{id}",
+    }
+)  # fmt: skip
+"""Asked by a screen, too, of the lesson that a coach sent to it and of no other."""
 ANY_ACCOUNT: Final = frozenset(
     {
         "PUT /api/session/passphrase", "PUT /api/session/preferences", "PUT /api/session/proof",
@@ -60,7 +68,7 @@ _RECORD: Final = frozenset(
         "PUT /api/photos/{id}/voided", "PUT /api/drill-runs/{id}", "PUT /api/drill-runs/{id}/voided",
         "PUT /api/rounds/{id}", "PUT /api/rounds/{id}/voided", "PUT /api/kits/{id}", "PUT /api/kits/{id}/voided",
         "PUT /api/changes/{id}", "PUT /api/changes/{id}/voided", "GET /api/standins", "PUT /api/standins/{id}",
-        "DELETE /api/standins/{id}", "PUT /api/consents/{id}",
+        "DELETE /api/standins/{id}", "PUT /api/consents/{id}", "PUT /api/screens/{id}/shows",
     }
 )  # fmt: skip
 _JUDGE: Final = frozenset(
@@ -94,6 +102,7 @@ _PEOPLE: Final = frozenset(
     {
         "GET /api/accounts", "PUT /api/accounts/{id}", "PUT /api/accounts/{id}/locked", "PUT /api/accounts/{id}/link",
         "GET /api/deeds", "GET /api/removals", "PUT /api/removals/{id}", "PUT /api/kept-years",
+        "PUT /api/screens/{id}/link", "PUT /api/screens/{id}/ended",
     }
 )  # fmt: skip
 _ACTS: Final[Mapping[Act, frozenset[str]]] = {
@@ -104,7 +113,7 @@ _ACTS: Final[Mapping[Act, frozenset[str]]] = {
 PROVED: Final = frozenset(
     {
         "PUT /api/accounts/{id}", "PUT /api/accounts/{id}/locked", "PUT /api/accounts/{id}/link",
-        "PUT /api/removals/{id}", "PUT /api/kept-years",
+        "PUT /api/removals/{id}", "PUT /api/kept-years", "PUT /api/screens/{id}/link", "PUT /api/screens/{id}/ended",
     }
 )  # fmt: skip
 """Asked only of whoever gave the passphrase lately: a tablet left lying lets nobody in, and deletes nobody."""

@@ -186,7 +186,7 @@ def change(desk: AtDesk, request: Request, response: Response, entry: Passphrase
 def prove(desk: AtDesk, request: Request, entry: AgainIn) -> None:
     """Give the passphrase once more; what matters most is done for some minutes then."""
     if not sign_ins.prove(desk, who_asks(request), entry.passphrase, _host(request), datetime.now(UTC)):
-        return not_let_in(403, "not_proved")  # type: ignore[return-value]
+        return not_let_in(422, "not_proved")  # type: ignore[return-value]
 
 
 @router.put("/session/preferences")

@@ -1,6 +1,7 @@
 """What golfers, or guardians, agreed to: asked, dated, withdrawn."""
 
 from collections.abc import Sequence
+from dataclasses import asdict, dataclass
 from datetime import datetime
 from uuid import UUID
 
@@ -27,9 +28,22 @@ def consent_of(said: Sequence[KeptConsent]) -> Consent:
     return standing([Said(it.asks, it.given, it.by) for it in reversed(said)])
 
 
-def keep_consent(
-    desk: Desk, id: UUID, golfer_id: UUID, asks: Asked, given: bool, by: By, said_at: datetime
-) -> KeptConsent:
+@dataclass(frozen=True, slots=True)
+class ConsentEntry:
+    """An answer: what was asked, whether it was agreed to, by whom, when it was said."""
+
+    golfer_id: UUID
+    asks: Asked
+    given: bool
+    by: By
+    said_at: datetime
+
+    def __post_init__(self) -> None:
+        if self.asks not in ASKED:
+            raise OutOfLimits("asks", "no_such_choice", named=self.asks, known=ASKED)
+
+
+def keep_consent(desk: Desk, id: UUID, entry: ConsentEntry) -> KeptConsent:
     """Keep an answer. Said twice it is one; a later one takes its place and leaves it in the record.
 
     Raises
@@ -37,17 +51,16 @@ def keep_consent(
     NotYet
         where a minor agrees to something: the guardian has to.
     """
-    if asks not in ASKED:
-        raise OutOfLimits("asks", "no_such_choice", named=asks, known=ASKED)
     with desk.transaction() as session:
-        desk.get(session, GolferRow, golfer_id, "golfer")
+        desk.get(session, GolferRow, entry.golfer_id, "golfer")
 
         def checked() -> None:
-            stands = consent_of(values_of(KeptConsent, _rows(desk, session, golfer_id)))
-            if not may_answer(stands, asks, by, given):
+            stands = consent_of(values_of(KeptConsent, _rows(desk, session, entry.golfer_id)))
+            if not may_answer(stands, entry.asks, entry.by, entry.given):
                 raise NotYet("guardian_answers")
 
-        told = {"golfer_id": golfer_id, "asks": asks, "given": given, "by": by}
+        told = asdict(entry)
+        said_at = told.pop("said_at")
         row = desk.keep(session, ConsentRow, id, "consent", told, checked=checked, said_at=said_at)
         return value_of(KeptConsent, row)
 

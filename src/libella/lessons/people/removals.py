@@ -7,12 +7,22 @@ from typing import Final
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import select, text, update
+from sqlalchemy import func, select, update
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
 from ...core.people.consent import Why
-from ...store.tables import AccountRow, DeedRow, GolferRow, RemovalRow, RetentionRunRow, StudioRow
+from ...store.tables import (
+    AccountRow,
+    ConsentRow,
+    DeedRow,
+    GolferRow,
+    GolfRoundRow,
+    LessonRow,
+    RemovalRow,
+    RetentionRunRow,
+    StudioRow,
+)
 from ...store.whole.remove import remove_golfer
 from ...store.whole.rows import Scope
 from ..desk.desk import Desk
@@ -54,7 +64,10 @@ def remove(desk: Desk, id: UUID, golfer_id: UUID, name: str, at: datetime, who: 
         row = desk.get(session, GolferRow, golfer_id, "golfer", lock=True)
         if row.name.strip().casefold() != name.strip().casefold():
             raise Conflict("other_name", name=row.name)
-        return _remove(desk, session, id, golfer_id, "asked", at, who)
+        if who is not None:
+            deed = {"account_id": who, "what": "deleted", "of_table": "golfer", "row_id": golfer_id}
+            session.add(DeedRow(studio_id=desk.studio_id, **deed))
+        return _remove(desk, session, id, golfer_id, "asked", at)
 
 
 def removals(desk: Desk) -> Sequence[KeptRemoval]:
@@ -80,7 +93,7 @@ def remove_again(desk: Desk, golfers: Sequence[UUID], at: datetime) -> int:
             if session.get(GolferRow, (desk.studio_id, it)) is not None and not is_removed(desk, session, it)
         ]
         for it in back:
-            _remove(desk, session, uuid6.uuid7(), it, "asked", at, None)
+            _remove(desk, session, uuid6.uuid7(), it, "asked", at)
         return len(back)
 
 
@@ -120,22 +133,15 @@ def remove_unseen(desk: Desk, now: datetime) -> Sequence[UUID]:
     for it in gone:
         with desk.transaction() as session:
             if session.get(GolferRow, (desk.studio_id, it.golfer_id), with_for_update=True) is not None:
-                _remove(desk, session, uuid6.uuid7(), it.golfer_id, "unseen", now, None)
+                _remove(desk, session, uuid6.uuid7(), it.golfer_id, "unseen", now)
     with desk.transaction() as session:
         told = {"years": years, "looked_at": len(everybody), "removed": len(gone), "at": now}
         desk.add(session, RetentionRunRow, uuid6.uuid7(), **told)
     return [it.golfer_id for it in gone]
 
 
-_SIGNS: Final = """
-    select g.id, g.name, greatest(
-        g.updated_at,
-        (select max(it.started_at) from lesson it where it.studio_id = g.studio_id and it.golfer_id = g.id),
-        (select max(it.played_at) from golf_round it where it.studio_id = g.studio_id and it.golfer_id = g.id),
-        (select max(it.said_at) from consent it where it.studio_id = g.studio_id and it.golfer_id = g.id)
-    ) as seen_at
-    from golfer g where g.studio_id = :studio order by seen_at
-"""
+_SIGNS: Final = (LessonRow.started_at, GolfRoundRow.played_at, ConsentRow.said_at)
+"""Of a golfer who has one newer than the studio's rule asks for somebody saw something."""
 
 
 def _seen(desk: Desk, session: Session) -> Sequence[Due]:
@@ -143,13 +149,20 @@ def _seen(desk: Desk, session: Session) -> Sequence[Due]:
     if studio.kept_years is None or studio.kept_years_since is None:
         return []
     least, lasts = studio.kept_years_since + _GRACE, studio.kept_years * _YEAR
-    rows = session.execute(text(_SIGNS), {"studio": desk.studio_id})
+    signs = [
+        select(func.max(it)).where(it.class_.studio_id == GolferRow.studio_id, it.class_.golfer_id == GolferRow.id)
+        for it in _SIGNS
+    ]
+    seen_at = func.greatest(GolferRow.updated_at, *(it.scalar_subquery() for it in signs))
+    rows = session.execute(
+        select(GolferRow.id, GolferRow.name, seen_at.label("seen_at"))
+        .where(GolferRow.studio_id == desk.studio_id)
+        .order_by(seen_at)
+    )
     return [Due(it.id, it.name, it.seen_at, max(it.seen_at + lasts, least)) for it in rows]
 
 
-def _remove(
-    desk: Desk, session: Session, id: UUID, golfer_id: UUID, why: Why, at: datetime, who: UUID | None
-) -> KeptRemoval:
+def _remove(desk: Desk, session: Session, id: UUID, golfer_id: UUID, why: Why, at: datetime) -> KeptRemoval:
     own = update(AccountRow).where(AccountRow.studio_id == desk.studio_id, AccountRow.golfer_id == golfer_id)
     # The golfer's own way in: what was done by it stands, without a name.
     for account in session.scalars(own.returning(AccountRow.id).values(golfer_id=None, locked=True)).all():
@@ -159,7 +172,4 @@ def _remove(
     rows = remove_golfer(session, Scope(desk.studio_id, golfer_id))
     session.expire_all()
     row, _ = desk.add(session, RemovalRow, id, golfer_id=golfer_id, why=why, rows=rows, at=at)
-    if who is not None:
-        deed = {"account_id": who, "what": "deleted", "of_table": "golfer", "row_id": golfer_id}
-        session.add(DeedRow(studio_id=desk.studio_id, **deed))
     return value_of(KeptRemoval, row)

@@ -10,7 +10,7 @@ from .golfer import KeptChange, KeptGolfer, KeptGolfRound, KeptLineJoin
 from .judge import KeptFindingAnswer, KeptOpinion
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
-from .people import KeptAccount, KeptConsent, KeptDeed, KeptRemoval, KeptRetentionRun, KeptSignIn
+from .people import KeptAccount, KeptConsent, KeptDeed, KeptRemoval, KeptRetentionRun, KeptScreen, KeptSignIn
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
 from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
@@ -44,6 +44,7 @@ __all__ = [
     "KeptRemoval",
     "KeptRetentionRun",
     "KeptSavedStation",
+    "KeptScreen",
     "KeptSecondReading",
     "KeptSensor",
     "KeptSensorZero",

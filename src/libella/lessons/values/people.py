@@ -8,6 +8,7 @@ from uuid import UUID
 
 from ...core.people.consent import Asked, By, Why
 from ...core.people.role import Role
+from ...core.people.screen import View
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -81,3 +82,16 @@ class KeptRetentionRun:
     looked_at: int
     removed: int
     at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptScreen:
+    """A wall or a golfer's screen."""
+
+    id: UUID
+    name: str
+    taken_at: datetime | None
+    seen_at: datetime | None
+    ended_at: datetime | None
+    lesson_id: UUID | None
+    view: View

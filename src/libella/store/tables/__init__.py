@@ -24,6 +24,7 @@ from .people import (
     RecoveryCodeRow,
     RemovalRow,
     RetentionRunRow,
+    ScreenRow,
     SignInRow,
     SignInTryRow,
 )
@@ -72,6 +73,7 @@ __all__ = [
     "RemovalRow",
     "RetentionRunRow",
     "SavedStationRow",
+    "ScreenRow",
     "SecondReadingRow",
     "SensorRow",
     "SensorZeroRow",

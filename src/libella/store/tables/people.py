@@ -9,6 +9,7 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.people.consent import Asked, By, Why
 from ...core.people.role import Role
+from ...core.people.screen import View
 from .base import Stored
 
 
@@ -198,3 +199,30 @@ class RetentionRunRow(Stored):
     at: Mapped[datetime]
 
     __table_args__ = (ForeignKeyConstraint(["studio_id"], ["studio.id"]), Index(None, "studio_id", "at"))
+
+
+class ScreenRow(Stored):
+    """A wall or a golfer's screen: let in by a key of its own, it shows what a coach sends to it and nothing else."""
+
+    __tablename__ = "screen"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    key_hash: Mapped[str]
+    """Of its link until that is taken, of its key from then on."""
+    key_until: Mapped[datetime]
+    taken_at: Mapped[datetime | None]
+    seen_at: Mapped[datetime | None]
+    """When it last asked, to a minute."""
+    ended_at: Mapped[datetime | None]
+    lesson_id: Mapped[UUID | None]
+    """What it shows something of; null: nothing."""
+    view: Mapped[View] = mapped_column(String)
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        UniqueConstraint("studio_id", "key_hash"),
+        Index(None, "studio_id", "lesson_id"),
+    )

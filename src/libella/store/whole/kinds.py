@@ -29,6 +29,7 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "recovery_code": "a way in that is good once, here",
     "sign_in_try": "wrong passphrases, of nobody who is coached here",
     "deed": "who did what here, by accounts that are in no archive",
+    "screen": "a screen that is let in here; at another place it is let in anew",
     "removal": "who was deleted here: nothing but the id is left",
     "retention_run": "what the rule for deleting came to here",
     "pairing_try": "codes that strange devices tried, of nobody who is coached here",

@@ -22,6 +22,7 @@ def remove_golfer(session: Session, scope: Scope) -> int:
     session.execute(text(f"delete from file_work where import_id in (select id from file_import where {files})"))
     session.execute(text(f"delete from archive_work where {scope.own}"))
     session.execute(text(f"update sensor set lesson_id = null where lesson_id in ({scope.lessons})"))
+    session.execute(text(f"update screen set lesson_id = null where lesson_id in ({scope.lessons})"))
     removed = 0
     for kind in reversed(kinds()):
         if kind.name in _OF_STUDIO:

@@ -146,6 +146,7 @@ SCREENS: Final[dict[Screen, Section]] = {
         "what is listed.",
         (
             "“Open it on another device…”: its address as a picture, and how that device is made ready.",
+            "“Add a screen…”: a wall that needs nobody signed in; a lesson sends it what to show, under “Lesson”.",
             "“Show a link…” beside a name, held before that person’s camera.",
         ),
     ),

@@ -22,6 +22,7 @@ CONFLICTS: Final[dict[str, Template]] = {
         "It was not agreed to be photographed, or that was withdrawn.",
         "Ask anew under “What is agreed” of the golfer, if something has changed.",
     ),
+    "screen_ended": ("The screen “{name}” was taken away.", "Let it in as a new one."),
     "other_name": ("That is not the name of this golfer.", "Write it as it stands: “{name}”."),
     "account_name": ("Somebody signs in as “{name}” already.", "Choose another name."),
     "account_locked": ("“{name}” is locked.", "Let it in again first."),

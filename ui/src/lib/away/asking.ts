@@ -4,6 +4,7 @@
  */
 import { settings } from '$lib/base/settings.svelte'
 import { kept } from './kept'
+import { vault } from './vault.svelte'
 import { net, NOBODY } from './net.svelte'
 
 /** A question as it is asked: with a body it is sent by POST. */
@@ -13,7 +14,8 @@ export interface Asked {
 }
 
 /** Ways in, whole files, and what counts at its moment alone. */
-const NEVER = /^\/api\/(session\/|links|sign-ins|accounts|deeds|health|sensor-link|standins|archives)|\/(file|photo)$/
+const NEVER =
+  /^\/api\/(session\/|links|sign-ins|accounts|deeds|health|screens\/here|sensor-link|standins|archives)|\/(file|photo)$/
 /** The program's own words: needed before anybody is known. */
 const OPEN = /^\/api\/(vocabulary|guide)$/
 /** Asked with a body, and keeps nothing there. */
@@ -90,7 +92,8 @@ export async function asking(request: Request, shown = true): Promise<Response> 
   }
   if (answer && !NOBODY.has(answer.status)) {
     net.heard()
-    if (asked && answer.ok) {
+    // Where nobody comes in nothing is kept: a wall would hold every answer until somebody did.
+    if (asked && answer.ok && (vault.keeps || OPEN.test(new URL(request.url).pathname))) {
       if (shown && asked.body === undefined) heard.add(nameOf(asked))
       const copy = answer.clone()
       void inTurn(() => keep(asked, copy)).catch(() => undefined)

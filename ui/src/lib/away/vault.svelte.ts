@@ -86,6 +86,11 @@ export class Vault {
     else if (!this.#key) this.state = kept ? 'closed' : 'none'
   }
 
+  /** Whether anything that comes may be kept here, now or as soon as that is known. */
+  get keeps(): boolean {
+    return this.state !== 'none' && this.state !== 'closed'
+  }
+
   isOf(account: string): boolean {
     return this.#account === account
   }

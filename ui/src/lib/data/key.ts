@@ -22,6 +22,7 @@ export const key = {
     lesson ? ['lesson', lesson, 'cautions', at] : ['cautions', at, golfer],
   deeds: (account: string) => ['deeds', account],
   due: () => ['due'],
+  here: () => ['here'],
   guide: () => ['guide'],
   logbook: (sought: unknown) => ['logbook', sought],
   change: (lesson: string) => ['change', lesson],
@@ -81,6 +82,8 @@ export const key = {
   sensors: (lesson: string) => ['sensors', lesson],
   setUpEntries: () => ['set-up-entries'],
   sides: (first: string, second: string) => ['sides', first, second],
+  screens: () => ['screens'],
+  shown: (lesson: string) => ['shown', lesson],
   sights: (lesson: string) => ['sights', lesson],
   slope: () => ['slope'],
   stand: (lesson: string) => ['stand', lesson],
@@ -121,5 +124,6 @@ export const WEIGHED: Key[] = [
   every(key.aim),
   every(key.golferLine),
   every(key.today),
+  every(key.shown),
   every(key.wall)
 ]

@@ -33,6 +33,16 @@ export function findingsQuery(id: () => string, wanted: () => boolean = () => tr
   }))
 }
 
+/** What a lesson comes to, as its golfer is shown it. */
+export function shownQuery(id: () => string) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.shown(id())),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/finding-shown', { params: { path: { id: id() }, query: units() } })),
+    staleTime: 0,
+    placeholderData: (before, query) => (query?.queryKey[1] === id() ? before : undefined)
+  }))
+}
+
 /** Two lessons of a golfer, or blocks of them, beside each other in every link. */
 export function sidesQuery(
   first: () => string | undefined,

@@ -8,6 +8,7 @@
   import { createSeen, type Seen } from '$lib/data/seen.svelte'
   import { createWrite, firstError } from '$lib/data/write.svelte'
   import PauseEntries from '$lib/start/PauseEntries.svelte'
+  import SendToScreen from '$lib/people/SendToScreen.svelte'
   import LessonEntries, { type LessonDraft } from './LessonEntries.svelte'
   import { Draft } from '$lib/base/draft.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
@@ -116,6 +117,7 @@
     <a class="button mt-1 mr-2" href="/wall/{lesson.id}" target="_blank" rel="noopener">Last putt, for the wall</a>
     <a class="button mt-1" href="/question/{lesson.id}" target="_blank" rel="noopener">Question, for the golfer</a>
   </p>
+  <SendToScreen lesson={lesson.id} />
   <div class="mt-4 border-t border-hairline pt-3">
     <span class="label mb-1 block">When to break off</span>
     {#if pauses.data}<PauseEntries pauses={pauses.data.pauses} />{/if}

@@ -1,9 +1,10 @@
 <!-- One of those who may come in: role, how far it has come, a link, and the lock. -->
 <script lang="ts">
   import Trouble from '$lib/base/Trouble.svelte'
+  import { day } from '$lib/base/dates'
   import { createAsk } from '$lib/data/write.svelte'
   import LinkSheet from './LinkSheet.svelte'
-  import { lockAccount, type Account } from './people'
+  import { linkFor, lockAccount, type Account } from './people'
 
   let { it }: { it: Account } = $props()
   let linking = $state(false)
@@ -29,4 +30,11 @@
     >
   </div>
 </li>
-{#if linking}<LinkSheet bind:open={linking} of={it} />{/if}
+{#if linking}
+  <LinkSheet bind:open={linking} title="A link for {it.account.name}" make={() => linkFor(it.account.id)}>
+    {#snippet says(until)}
+      Held before the camera of {it.account.name}’s device it opens the page where a passphrase is chosen. It is good
+      once, until {day(until)}; links made before it are good no more.
+    {/snippet}
+  </LinkSheet>
+{/if}

@@ -47,7 +47,7 @@
     void prefer(settings.told)
   })
   /** To come in by a link, and how a device is made ready: before anybody is known there. */
-  const open = $derived(['/welcome', '/trust'].includes(page.url.pathname))
+  const open = $derived(['/welcome', '/trust', '/screen'].includes(page.url.pathname))
   // A device that was locked out keeps nothing: neither what it had seen, nor what it had not sent.
   let lost = $state<number | null>(null)
   $effect(() => {

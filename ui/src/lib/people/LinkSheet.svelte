@@ -1,31 +1,30 @@
-<!-- A one-time link for somebody: held before his camera, or told in another way. -->
+<!-- A one-time link: held before a camera, or told in another way. -->
 <script lang="ts">
-  import { onMount } from 'svelte'
+  import { onMount, type Snippet } from 'svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { day } from '$lib/base/dates'
+  import type { Shapes } from '$lib/data/client'
   import { createAsk } from '$lib/data/write.svelte'
-  import { linkFor, type Account } from './people'
 
   interface Props {
     open: boolean
-    of: Account
+    title: string
+    make: () => Promise<Shapes['LinkForOut']>
+    /** What it opens, and until when. */
+    says: Snippet<[string]>
   }
-  let { open = $bindable(), of }: Props = $props()
-  const making = createAsk(() => linkFor(of.account.id))
+  let { open = $bindable(), title, make, says }: Props = $props()
+  const making = createAsk(() => make())
   onMount(() => making.mutate(undefined))
   const picture = $derived(making.data ? `data:image/svg+xml,${encodeURIComponent(making.data.picture)}` : '')
 </script>
 
-<Sheet bind:open title="A link for {of.account.name}">
+<Sheet bind:open {title}>
   {#if making.error}
     <Trouble error={making.error} again={() => making.mutate(undefined)} />
   {:else if making.data}
-    <p class="leading-snug">
-      Held before the camera of {of.account.name}’s device it opens the page where a passphrase is chosen. It is good
-      once, until {day(making.data.until)}; links made before it are good no more.
-    </p>
+    <p class="leading-snug">{@render says(making.data.until)}</p>
     <img class="mx-auto my-3 w-64 bg-white p-2" src={picture} alt="The link, for a camera" data-link-picture />
     <label
       ><span class="label">The same in letters</span>

@@ -18,13 +18,13 @@
     (it) => (codes = it.codes)
   )
   /** For whom it was said that something would be lost. */
-  let warned = $state('')
+  let warned = $state<{ name: string; forgotten: boolean } | null>(null)
   const lost = $derived(lostTo(name, forgotten))
-  const asked = $derived(lost > 0 && warned === `${name} ${forgotten}`)
+  const asked = $derived(lost > 0 && warned?.name === name && warned.forgotten === forgotten)
   const enter = (event: SubmitEvent) => {
     event.preventDefault()
     if (lost && !asked) {
-      warned = `${name} ${forgotten}`
+      warned = { name, forgotten }
       return
     }
     if (forgotten) recovering.mutate(undefined)
@@ -64,7 +64,13 @@
       {#if asked}<Losing {lost} />{/if}
       {#if trouble}<Trouble error={trouble} />{/if}
       <button class="button min-h-14 text-lg" class:primary={!asked} disabled={busy}
-        >{busy ? 'Looking…' : asked ? `Lose ${lost === 1 ? 'it' : 'them'}, and sign in` : 'Sign in'}</button
+        >{busy
+          ? 'Looking…'
+          : asked
+            ? lost === 1
+              ? 'Lose it, and sign in'
+              : 'Lose them, and sign in'
+            : 'Sign in'}</button
       >
       <button class="button plain min-h-11" type="button" onclick={() => (forgotten = !forgotten)}
         >{forgotten ? 'I know my passphrase' : 'I forgot it: use a code'}</button

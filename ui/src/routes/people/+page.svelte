@@ -7,6 +7,7 @@
   import AccountRow from '$lib/people/AccountRow.svelte'
   import AddPerson from '$lib/people/AddPerson.svelte'
   import KeptFor from '$lib/people/KeptFor.svelte'
+  import Screens from '$lib/people/Screens.svelte'
   import { accountsQuery, deedsQuery } from '$lib/people/people'
   import { sessionQuery } from '$lib/people/session'
 
@@ -44,6 +45,7 @@
   {:else}
     <Coming what="Who may come in" />
   {/if}
+  {#if session.data?.must}<Screens />{/if}
   <KeptFor />
   <h2 class="wide mt-8 text-xl">Who did what</h2>
   {#if deeds.error}

@@ -59,7 +59,9 @@
         >{taking.isPending
           ? 'Coming in…'
           : asked && lost
-            ? `Lose ${lost === 1 ? 'it' : 'them'}, and come in`
+            ? lost === 1
+              ? 'Lose it, and come in'
+              : 'Lose them, and come in'
             : 'Come in'}</button
       >
     </form>
