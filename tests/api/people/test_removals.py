@@ -109,7 +109,7 @@ def test_whoever_was_not_seen_for_as_long_as_the_rule_says_goes_at_night_and_tha
         connection.execute(
             text("update golfer set updated_at = :at where id = :id"), {"at": "2019-01-01", "id": old["id"]}
         )
-    tonight = datetime.now(UTC)
+    tonight = datetime.now(UTC).replace(hour=4)
     nights.nightly(desk, folder, 90, tonight)
     assert coach.get("/removals")["runs"] == [] and coach.get(f"/golfers/{old['id']}")
     assert "1 to 30 years" in str(coach.put("/kept-years", 422, years=31))
@@ -118,10 +118,13 @@ def test_whoever_was_not_seen_for_as_long_as_the_rule_says_goes_at_night_and_tha
     # A rule that was just made, by a slip it may be, takes nobody for a month.
     nights.nightly(desk, folder, 90, tonight + timedelta(days=29))
     assert coach.get(f"/golfers/{old['id']}")
+    nights.nightly(desk, folder, 90, tonight.replace(hour=1) + timedelta(days=31))
+    assert coach.get(f"/golfers/{old['id']}"), "not before the night"
     nights.nightly(desk, folder, 90, tonight + timedelta(days=31))
+    nights.nightly(desk, folder, 90, tonight + timedelta(days=31, hours=1))
     told = coach.get("/removals")
     assert "looked at 2 golfers for 5 years without a sign: 1 deleted" in told["runs"][0]
-    assert "nobody was deleted" in told["runs"][1]
+    assert "nobody was deleted" in told["runs"][1] and len(told["runs"]) == 2, "once a day"
     assert "not seen for as long as the rule says" in told["removed"][0] and told["due"] == []
     coach.get(f"/golfers/{old['id']}", 404)
     assert coach.get(f"/golfers/{new['id']}") and old["id"] in (folder / "removed").read_text()

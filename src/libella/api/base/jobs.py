@@ -26,8 +26,7 @@ _GONE_S: Final = 8.0
 _PATIENCE_S: Final = 3.0
 """How long anything here waits for the database."""
 _LOOKS_S: Final = 0.05
-_NIGHTLY: Final = "17 3 * * *"
-"""When nobody is on the green, UTC."""
+_HOURLY: Final = "17 * * * *"
 _log = logging.getLogger("libella")
 
 
@@ -44,8 +43,8 @@ class Jobs:
         )
         for name, task in tasks.items():
             self._app.task(name=name, queue="work")(self._task(task, desk))
-        # Of several processes one does it, and one that was down at the hour does it when it is back.
-        self._app.periodic(cron=_NIGHTLY)(self._app.task(name="nightly", queue="work")(_at_night(nightly)))
+        # Of several processes one does it. Every hour: a machine that is off at night does it when it is on.
+        self._app.periodic(cron=_HOURLY)(self._app.task(name="nightly", queue="work")(_at_night(nightly)))
         # Requests ask from threads of their own, which must not wait for the loop that works the queue off; so they ask
         # through an application that knows the tasks by name only.
         self._asking = App(

@@ -15,6 +15,8 @@ from ...words.people.consents import kept_until, removal_said, run_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, ShortWords
 
 router = APIRouter(tags=["removals"])
+_NIGHT: Final = 3
+"""From this hour on, UTC, the day's look is taken: nobody is on the green, where the machine is on by then."""
 _REMOVED: Final = "removed"
 """The file beside the database that names who was deleted: a backup brought back does not bring them back."""
 
@@ -103,10 +105,14 @@ def remove_again(desk: Desk, folder: Path | None) -> int:
 
 
 def nightly(desk: Desk, folder: Path | None, backup_days: int, now: datetime | None = None) -> None:
-    """What is done every night: delete whoever was not seen for as long as the rule says, and backups that are too old,
-    so that whoever was deleted is gone from everywhere one day. The newest backup always stays."""
+    """What is done once a day, by night or as soon as the machine is on again: delete whoever was not seen for as long
+    as the rule says, and backups that are too old, so that whoever was deleted is gone from everywhere one day. The
+    newest backup always stays."""
     now = now or datetime.now(UTC)
-    remember(folder, removals.remove_unseen(desk, now))
+    night = now.replace(hour=_NIGHT, minute=0, second=0, microsecond=0)
+    last = removals.runs(desk)[:1]
+    if now >= night and (not last or last[0].at < night):
+        remember(folder, removals.remove_unseen(desk, now))
     if backup_days:
         for it in _backups(folder)[:-1]:
             if _made_at(it) + timedelta(days=backup_days) < now:

@@ -37,6 +37,19 @@ describe('asking', () => {
     expect(net.asOf).toBeInstanceOf(Date)
   })
 
+  it('keeps nothing on a device where nobody came in, not even for later', async () => {
+    const { Vault } = await import('./vault.svelte')
+    const nobody = new Vault('nobody came in')
+    await nobody.heard(true)
+    expect([nobody.state, nobody.keeps]).toEqual(['none', false])
+    const keeps = vi.spyOn(vault, 'keeps', 'get').mockReturnValue(false)
+    await get('/api/wall')
+    keeps.mockRestore()
+    await get('/api/after')
+    await once('/api/after')
+    expect(await heldOf({ address: '/api/wall' })).toBeFalsy()
+  })
+
   it('says that nobody answers where nothing is kept', async () => {
     away = true
     await expect(get('/api/never-asked')).rejects.toThrow('no network')

@@ -25,8 +25,8 @@
     <Trouble error={removals.error} again={() => removals.refetch()} />
   {:else if told}
     <p class="mt-1 mb-3 max-w-prose leading-snug">
-      Who had no lesson, round or change for so long is deleted by night, for good; by a rule just made nobody goes for
-      a month. {told.backups}
+      Who had no lesson, round or change for so long is deleted for good, within a day of it; by a rule just made nobody
+      goes for a month. {told.backups}
     </p>
     <Choice
       label="After the last sign of them"

@@ -12,7 +12,8 @@ type Answer = Omit<Sent<'/api/consents/{id}'>, 'said_at'>
 export function consentsQuery(golfer: () => string) {
   return createQuery(() => ({
     queryKey: key.consents(golfer()),
-    queryFn: () => ask(api.GET('/api/golfers/{id}/consents', { params: { path: { id: golfer() } } }))
+    queryFn: () => ask(api.GET('/api/golfers/{id}/consents', { params: { path: { id: golfer() } } })),
+    enabled: Boolean(golfer())
   }))
 }
 

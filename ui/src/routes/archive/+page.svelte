@@ -8,11 +8,14 @@
   import { key } from '$lib/data/key'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
   import { golferQuery } from '$lib/golfer/queries.svelte'
+  import { consentsQuery } from '$lib/people/consents'
   import { archiveQuery } from '$lib/keep/queries.svelte'
   import { giveArchive, lookAtArchive, makeArchive, stopArchive, takeArchiveIn } from '$lib/keep/writes'
 
   const golferId = $derived(page.url.searchParams.get('golfer') ?? '')
   const golfer = golferQuery(() => golferId)
+  const consents = consentsQuery(() => golferId)
+  const passed = $derived(consents.data?.asked.find((it) => it.asks === 'sharing'))
   let out = $state<string | null>(null)
   let into = $state<string | null>(null)
   let sent = $state(0)
@@ -80,6 +83,12 @@
         >The whole studio</button
       >
     </div>
+    {#if golferId && passed && passed.given !== true}
+      <p class="mt-3" data-passed-on>
+        {passed.name}: <b>{passed.says}</b>
+        <a class="underline" href="/golfers/{golferId}#agreed">What is agreed</a>
+      </p>
+    {/if}
     {#if made.data?.phase === 'making'}
       {@render progress(
         `${Math.floor((100 * made.data.done) / Math.max(made.data.total, 1))} % made`,
