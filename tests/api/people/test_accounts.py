@@ -72,6 +72,18 @@ def test_a_device_whose_account_was_locked_is_told_so_and_no_other_is(floor):
     assert not coach.get("/session")["locked_out"]
 
 
+def test_a_device_that_is_lost_is_told_so_and_nobody_else_is(floor):
+    owner = floor.first()
+    lost, other = floor.browser(), floor.browser()
+    for it, told in ((lost, {"lost": True}), (other, {})):
+        come_in(it, "owner")
+        here = next(one["id"] for one in it.get("/sign-ins") if one["here"])
+        assert owner.client.delete(f"/api/sign-ins/{here}", params=told).status_code == 200
+    lost.get("/golfers", 401)
+    assert lost.get("/session")["locked_out"] and not other.get("/session")["locked_out"]
+    assert owner.get("/session")["account"]["name"] == "Owner"
+
+
 def test_a_wrong_passphrase_a_wrong_name_and_a_locked_account_are_told_alike_and_soon_not_at_all(floor):
     floor.first()
     coach = floor.person("coach", "Wren Coach")

@@ -154,6 +154,17 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(other.get_by_role("button", name="ft: change the units")).to_be_visible()
     owner.reload()
     expect(owner.locator("[data-sign-in]")).to_be_visible()
+    # One of his own devices is lost: what it keeps goes, and it says so.
+    sign_in(owner, "owner", "lantern quarry-7 sable moth")
+    expect(owner.get_by_role("link", name="Junia Thale").first).to_be_visible()
+    other.goto("/me")
+    other.get_by_role("button", name="It is lost…").tap()
+    shot(other, "me-lost")
+    no_serious_finding(other)
+    other.get_by_role("button", name="Lock it out").tap()
+    expect(other.get_by_role("button", name="It is lost…")).to_have_count(0)
+    owner.goto("/")
+    expect(owner.locator("[data-locked-out]")).to_contain_text("as lost by whoever was signed in on it")
     sign_in(owner, "owner", "lantern quarry-7 sable moth")
     expect(owner.locator("[data-people]")).to_be_visible()
     # Signing out takes along what was shown: whoever opens this browser next sees the door alone.

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel, Field, StringConstraints
 
 from ...core.measure.limits import OutOfLimits
@@ -38,7 +38,7 @@ class WhoOut(BaseModel):
     must: bool
     studio: str
     account: AccountOut | None
-    locked_out: bool = Field(description="this device was signed in by an account that was locked: what it keeps goes")
+    locked_out: bool = Field(description="this device was lost, or its account was locked: what it keeps goes")
 
 
 class AgainIn(Entry):
@@ -208,9 +208,14 @@ def mine(desk: AtDesk, request: Request) -> list[SignInOut]:
 
 
 @router.delete("/sign-ins/{id}")
-def end(desk: AtDesk, request: Request, id: UUID) -> None:
+def end(
+    desk: AtDesk,
+    request: Request,
+    id: UUID,
+    lost: bool = Query(False, description="in other hands: what it keeps goes"),
+) -> None:
     """Sign one of one's own devices out."""
-    sign_ins.end(desk, id, who_asks(request).account.id, datetime.now(UTC))
+    sign_ins.end(desk, id, who_asks(request).account.id, datetime.now(UTC), lost=lost)
 
 
 def account_out(it: KeptAccount) -> AccountOut:

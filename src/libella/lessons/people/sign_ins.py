@@ -106,11 +106,12 @@ def prove(desk: Desk, known: SignedIn, passphrase: str, host: str, at: datetime)
 
 
 def is_locked_out(desk: Desk, token: str) -> bool:
-    """Whether this token was that of an account which is locked now: a device in the wrong hands is told so."""
+    """Whether this token was that of an account which is locked now, or of a device that was lost: one in the wrong
+    hands is told so."""
     with desk.transaction() as session:
         return bool(
             session.scalar(
-                select(AccountRow.locked)
+                select(or_(AccountRow.locked, SignInRow.lost))
                 .join(
                     SignInRow,
                     and_(AccountRow.studio_id == SignInRow.studio_id, AccountRow.id == SignInRow.account_id),
@@ -135,13 +136,14 @@ def sign_ins_of(desk: Desk, account_id: UUID, at: datetime) -> Sequence[KeptSign
         return values_of(KeptSignIn, rows)
 
 
-def end(desk: Desk, id: UUID, of: UUID, at: datetime) -> None:
-    """Sign one browser of an account out; `NotFound` for another's."""
+def end(desk: Desk, id: UUID, of: UUID, at: datetime, *, lost: bool = False) -> None:
+    """Sign one browser of an account out, for good with all it keeps where it is lost; `NotFound` for another's."""
     with desk.transaction() as session:
         row = desk.get(session, SignInRow, id, "sign_in", lock=True)
         if row.account_id != of:
             raise NotFound("sign_in")
         row.ended_at = row.ended_at or at
+        row.lost = row.lost or lost
 
 
 def end_everywhere(desk: Desk, account_id: UUID, at: datetime) -> None:

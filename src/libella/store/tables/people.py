@@ -59,6 +59,8 @@ class SignInRow(Stored):
     proved_at: Mapped[datetime] = mapped_column(server_default=func.now())
     """When the passphrase was last given on it."""
     ended_at: Mapped[datetime | None]
+    lost: Mapped[bool] = mapped_column(server_default=text("false"))
+    """Ended because the device is in other hands: what it keeps goes, and what it did not send is refused."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),

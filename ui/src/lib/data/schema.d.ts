@@ -14863,7 +14863,7 @@ export interface components {
             account: components["schemas"]["AccountOut"] | null;
             /**
              * Locked Out
-             * @description this device was signed in by an account that was locked: what it keeps goes
+             * @description this device was lost, or its account was locked: what it keeps goes
              */
             locked_out: boolean;
         };
@@ -39840,7 +39840,10 @@ export interface operations {
     };
     session_end: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description in other hands: what it keeps goes */
+                lost?: boolean;
+            };
             header?: never;
             path: {
                 id: string;

@@ -108,8 +108,9 @@ export async function signOut(everywhere = false): Promise<void> {
   location.assign('/')
 }
 
-export async function endSignIn(id: string): Promise<void> {
-  await api.DELETE('/api/sign-ins/{id}', { params: { path: { id } } })
+/** `lost`: in other hands. It throws away what it keeps as soon as it has a network, and what it had not sent is refused. */
+export async function endSignIn(id: string, lost: boolean): Promise<void> {
+  await ask(api.DELETE('/api/sign-ins/{id}', { params: { path: { id }, query: { lost } } }))
   await renew(key.signIns())
 }
 

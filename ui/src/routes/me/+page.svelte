@@ -20,6 +20,11 @@
     () => changePassphrase(now, passphrase),
     () => (now = passphrase = '')
   )
+  let gone = $state('')
+  const ending = createAsk(
+    ({ id, lost }: { id: string; lost: boolean }) => endSignIn(id, lost),
+    () => (gone = '')
+  )
   const leaving = createAsk((everywhere: boolean) => signOut(everywhere))
   const unsent = $derived(outbox.waiting.length + outbox.refused.length)
   const leave = (everywhere: boolean) => {
@@ -57,12 +62,30 @@
     {#if leaving.error}<Trouble error={leaving.error} />{/if}
     <h2 class="wide mt-8 text-xl">Signed in on</h2>
     {#if signIns.error}<Trouble error={signIns.error} again={() => signIns.refetch()} />{/if}
+    {#if ending.error}<Trouble error={ending.error} />{/if}
     <ul class="mt-1 border-t-2 border-ink" aria-label="Where you are signed in">
       {#each signIns.data ?? [] as it (it.id)}
         <li class="flex flex-wrap items-center gap-x-4 border-b border-hairline py-2">
           <span class="min-w-0 flex-1 first-letter:uppercase">{it.device}</span>
           <span class="text-faded">{it.here ? 'this one' : `seen ${moment(it.seen_at)}`}</span>
-          {#if !it.here}<button class="button min-h-11" onclick={() => endSignIn(it.id)}>Sign it out</button>{/if}
+          {#if !it.here}
+            <button class="button min-h-11" onclick={() => ending.mutate({ id: it.id, lost: false })}
+              >Sign it out</button
+            >
+            <button
+              class="button min-h-11"
+              aria-expanded={gone === it.id}
+              onclick={() => (gone = gone === it.id ? '' : it.id)}>It is lost…</button
+            >
+          {/if}
+          {#if gone === it.id}
+            <p class="basis-full border-l-4 border-danger pl-3 leading-snug">
+              As soon as it has a network it throws away what it keeps, and what it had not sent is refused for good.
+              <button class="button danger mt-2 block min-h-11" onclick={() => ending.mutate({ id: it.id, lost: true })}
+                >Lock it out</button
+              >
+            </p>
+          {/if}
         </li>
       {/each}
     </ul>

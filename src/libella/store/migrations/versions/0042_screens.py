@@ -1,4 +1,4 @@
-"""Walls and golfers' screens that are let in by a key of their own.
+"""Walls and golfers' screens that are let in by a key of their own; and devices that were lost.
 
 Revision ID: 0042
 Revises: 0041
@@ -32,7 +32,9 @@ def upgrade() -> None:
         sa.UniqueConstraint("studio_id", "key_hash", name="uq_screen_studio_id_key_hash"),
     )
     op.create_index("ix_screen_studio_id_lesson_id", "screen", ["studio_id", "lesson_id"])
+    op.add_column("sign_in", sa.Column("lost", sa.Boolean(), server_default=sa.text("false"), nullable=False))
 
 
 def downgrade() -> None:
+    op.drop_column("sign_in", "lost")
     op.drop_table("screen")
