@@ -269,9 +269,9 @@ def _serve_pages(app: FastAPI, front_end: Path) -> None:
 async def _at_work(app: FastAPI) -> AsyncGenerator[None]:
     """Hear what other processes tell and take a share of the jobs, for as long as the application serves."""
     app.state.live.listen()
-    # Whoever a backup brought back that was made before they were deleted goes again, once the database is there.
+    # Whoever a backup brought back that was made before they were deleted goes again; with the database away, later.
     with contextlib.suppress(OperationalError, InterfaceError):
-        await run_in_threadpool(lambda: removals.remove_again(app.state.desk(), app.state.kept_in))
+        await run_in_threadpool(lambda: removals.remove_again(app.state.desk, app.state.kept_in))
     try:
         with app.state.jobs.at_work():
             yield

@@ -1,6 +1,6 @@
 """Golfers deleted for good, for how long the others are kept, and until when backups still hold them."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Final
@@ -95,13 +95,13 @@ def remember(folder: Path | None, golfers: Sequence[AnyUUID]) -> None:
         out.writelines(f"{it}\n" for it in golfers)
 
 
-def remove_again(desk: Desk, folder: Path | None) -> int:
-    """Delete again whom a backup brought back; how many."""
+def remove_again(desk: Callable[[], Desk], folder: Path | None) -> int:
+    """Delete again whom a backup brought back; how many. Where nobody was ever deleted the database is not asked."""
     file = folder / _REMOVED if folder else None
     if file is None or not file.is_file():
         return 0
     named = [AnyUUID(it) for it in dict.fromkeys(file.read_text().split())]
-    return removals.remove_again(desk, named, datetime.now(UTC))
+    return removals.remove_again(desk(), named, datetime.now(UTC))
 
 
 def nightly(desk: Desk, folder: Path | None, backup_days: int, now: datetime | None = None) -> None:
@@ -109,6 +109,8 @@ def nightly(desk: Desk, folder: Path | None, backup_days: int, now: datetime | N
     as the rule says, and backups that are too old, so that whoever was deleted is gone from everywhere one day. The
     newest backup always stays."""
     now = now or datetime.now(UTC)
+    # The database may have been away at the start.
+    remove_again(lambda: desk, folder)
     night = now.replace(hour=_NIGHT, minute=0, second=0, microsecond=0)
     last = removals.runs(desk)[:1]
     if now >= night and (not last or last[0].at < night):
