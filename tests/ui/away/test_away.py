@@ -206,6 +206,8 @@ def test_what_a_device_keeps_is_opened_by_the_passphrase_alone(tablet, floor):
         context.set_offline(True)
         lesson = begin(owner, "Closed Green", "The far board")
         record(owner, 2)
+        # It says “keeping” until the last tap is on the device, and the browser would ask before it leaves.
+        expect(owner.locator("[data-link='6 waiting']")).to_be_attached()
         owner.reload()
         expect(owner.locator("[data-count]")).to_contain_text("Putt 3 of 10")
     with tablet(floor.address, trusted) as context:
