@@ -166,7 +166,7 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     owner.goto("/")
     expect(owner.locator("[data-locked-out]")).to_contain_text("as lost by whoever was signed in on it")
     sign_in(owner, "owner", "lantern quarry-7 sable moth")
-    expect(owner.locator("[data-people]")).to_be_visible()
+    expect(owner.locator("[data-sign-in]")).to_have_count(0)
     # Signing out takes along what was shown: whoever opens this browser next sees the door alone.
     owner.goto("/me")
     owner.get_by_role("button", name="Sign out everywhere").click()
