@@ -165,6 +165,7 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     expect(other.get_by_role("button", name="It is lost…")).to_have_count(0)
     owner.goto("/")
     expect(owner.locator("[data-locked-out]")).to_contain_text("as lost by whoever was signed in on it")
+    other.goto("/")
     sign_in(owner, "owner", "lantern quarry-7 sable moth")
     expect(owner.locator("[data-sign-in]")).to_have_count(0)
     # Signing out takes along what was shown: whoever opens this browser next sees the door alone.
