@@ -42,8 +42,7 @@ def front_end_packages() -> Iterator[tuple[str, str, str]]:
     wanted = {*_BUILT_IN}
     for path in (ROOT / "ui" / "src").rglob("*"):
         if path.suffix in (".ts", ".svelte", ".css") and not path.name.endswith((".test.ts", ".d.ts")):
-            text = path.read_text() + path.read_text().replace("@import ", "import ")
-            wanted |= {it for it in _IMPORTED.findall(text) if f"node_modules/{it}" in lock}
+            wanted |= {it for it in _IMPORTED.findall(path.read_text()) if f"node_modules/{it}" in lock}
     found: set[str] = set()
     while wanted:
         name = wanted.pop()

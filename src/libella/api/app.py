@@ -218,12 +218,7 @@ def create_app(
     _guard(app, front_end, reach)
     api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:
-        # A socket tells that something changed, never what it means: it weighs nothing. Nor does health.
-        held = (
-            []
-            if module in (live, sensor_link, health, session, accounts, front, consents, removals)
-            else [Depends(hold_opinions)]
-        )
+        held = [] if module in WEIGH_NOTHING else [Depends(hold_opinions)]
         api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
     app.include_router(api)
     _serve_pages(app, front_end)

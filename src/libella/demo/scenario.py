@@ -66,8 +66,8 @@ def load(desk: Desk, now: datetime, say: Callable[[str], None] = lambda _: None)
 def _load_person(desk: Desk, person: Person, now: datetime, rng: np.random.Generator) -> None:
     golfer_id = uuid6.uuid7()
     keep_golfer(desk, golfer_id, GolferEntry(person.name, person.hand, person.level, person.notes, invented=True))
+    asked = now - timedelta(days=max(person.lessons), minutes=100)
     for asks in ("keeping", "filming"):
-        asked = now - timedelta(days=max(person.lessons), minutes=100)
         keep_consent(desk, uuid6.uuid7(), ConsentEntry(golfer_id, asks, True, person.answers, asked))
     for days in person.lessons:
         began = now - timedelta(days=days, minutes=2 if days == 0 else 95)

@@ -23,6 +23,7 @@ from ..demo.terminal import refuse, say
 from ..lessons.desk.desk import open_desk
 from ..lessons.people.accounts import first_owner
 from ..store.server.backup import BackupError, save
+from ..store.server.backup_file import BESIDE
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, connect, migrate, needs_migration
 from .check import look
@@ -46,8 +47,9 @@ def main() -> int:
         return refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
     names = settings.hosts or tuple(own_names())
     folder = (settings.folder or FOLDER).absolute()
+    front = Front(names, settings.https_port, folder, settings.certificate)
     if options.check:
-        return _check(Front(names, settings.https_port, folder, settings.certificate))
+        return _check(front)
     if not names or not all(map(is_name, names)):
         return refuse("LIBELLA_NAMES: no name of a machine; set it, as LIBELLA_NAMES=floor.local,192.0.2.7.")
     os.environ["LIBELLA_NAMES"], os.environ["LIBELLA_FOLDER"] = ",".join(names), str(folder)
@@ -57,7 +59,7 @@ def main() -> int:
         signal.signal(name, lambda *_: sys.exit(0))
     set_up_log(settings.log)
     try:
-        _run(settings, Front(names, settings.https_port, folder, settings.certificate))
+        _run(settings, front)
     except (KeyboardInterrupt, SystemExit):
         pass
     except (ClusterError, DataNewer, FrontError, BackupError) as problem:
@@ -89,7 +91,7 @@ def _run(settings: Settings, front: Front) -> None:
 def _bring_up_to_date(engine: Engine, url: str, folder: Path) -> None:
     """Back up what an older version kept before this one changes it: ./restore leads back."""
     if needs_migration(engine):
-        kept = folder / "backups" / f"before-{datetime.now():%Y-%m-%d-%H%M%S}.backup"
+        kept = folder / BESIDE / f"before-{datetime.now():%Y-%m-%d-%H%M%S}.backup"
         kept.parent.mkdir(exist_ok=True)
         say("An older version kept this: backing it up first")
         save(url, kept)

@@ -8,7 +8,8 @@ from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Final
 
-from ..api.watch.front import RENEWED_BEFORE, Front, is_address
+from ..api.watch.front import Front, is_address
+from ..store.server.backup_file import backups_in, made_at
 from .names import is_name
 
 _LOW_BYTES: Final = 2 * 1024**3
@@ -73,7 +74,7 @@ def _certificate(front: Front, now: datetime) -> Looked:
     until = front.certificate_until()
     if until is None:
         return Looked("certificate", False, "none is shown: start ./serve, then look again")
-    if until - now < RENEWED_BEFORE[front.vouches]:
+    if not front.is_renewed(until, now):
         return Looked("certificate", False, f"it runs out {until:%d %b %Y, %H:%M} and was not renewed")
     return Looked("certificate", True, f"good until {until:%d %b %Y, %H:%M}; it is renewed by itself")
 
@@ -85,10 +86,10 @@ def _disk(folder: Path) -> Looked:
 
 
 def _backup(folder: Path, now: datetime) -> Looked:
-    found = sorted((folder / "backups").glob("*.backup"), key=lambda it: it.stat().st_mtime)
+    found = backups_in(folder)
     if not found:
         return Looked("backup", False, "there is none: ./backup writes one")
-    at = datetime.fromtimestamp(found[-1].stat().st_mtime, UTC)
+    at = made_at(found[-1])
     return Looked("backup", now - at < _OLD_BACKUP, f"the newest is of {at:%d %b %Y, %H:%M}")
 
 

@@ -245,3 +245,4 @@ def test_what_a_role_may_it_can(studios, role):
 
 def test_whatever_lets_in_locks_out_or_deletes_people_asks_for_the_passphrase_once_more():
     assert {it for it in _ACTS["people"] if not it.startswith("GET ")} == PROVED
+    assert {"PUT /api/accounts/{id}/link", "PUT /api/removals/{id}", "PUT /api/screens/{id}/link"} <= PROVED

@@ -1,7 +1,7 @@
 """Who may come in, as the owner sees it: accounts, links for them, and who did what."""
 
 from datetime import UTC, datetime
-from typing import Annotated
+from typing import Annotated, Self
 
 from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
@@ -60,6 +60,12 @@ class LinkForOut(BaseModel):
     picture: str
     until: datetime
 
+    @classmethod
+    def to(cls, address: str, token: str, until: datetime) -> Self:
+        """What lets in stands after the #: in no log."""
+        link = f"{address}#{token}"
+        return cls(link=link, picture=picture_of(link), until=until)
+
 
 class DeedOut(BaseModel):
     id: UUID
@@ -95,8 +101,7 @@ def lock(desk: AtDesk, id: UUID, entry: LockedIn) -> AccountRowOut:
 def link(desk: AtDesk, id: UUID, entry: LinkForIn) -> LinkForOut:
     """A link by which its owner chooses a passphrase; those before it are good no more."""
     token, until = accounts.new_link(desk, id, datetime.now(UTC))
-    told = f"{entry.address}#{token}"
-    return LinkForOut(link=told, picture=picture_of(told), until=until)
+    return LinkForOut.to(entry.address, token, until)
 
 
 class DeedsOut(Page):

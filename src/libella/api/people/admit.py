@@ -1,9 +1,9 @@
 """Who asks: known by his cookie, let through by his role, before anything is looked at."""
 
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
 from typing import Final
 
-from fastapi import FastAPI, Request
+from fastapi import FastAPI, Request, Response
 from fastapi.requests import HTTPConnection
 from fastapi.responses import JSONResponse
 from starlette.concurrency import run_in_threadpool
@@ -33,6 +33,12 @@ class NotAllowed(Exception):
 
 class NotProved(Exception):
     """Somebody asks what matters most, who did not give the passphrase lately."""
+
+
+def give_key(response: Response, name: str, key: str, lasts: timedelta) -> None:
+    """Have a browser show this key from now on: to this host alone, over TLS, and to no script."""
+    lasts_s = int(lasts.total_seconds())
+    response.set_cookie(name, key, max_age=lasts_s, secure=True, httponly=True, samesite="lax")
 
 
 async def admit(asked: HTTPConnection) -> None:

@@ -38,9 +38,8 @@ class ConsentsOut(BaseModel):
 @router.get("/golfers/{id}/consents")
 def of_golfer(desk: AtDesk, id: UUID) -> ConsentsOut:
     """What was asked of a golfer, and what stands of it."""
-    said = consents.consents_of(desk, id)
-    newest = {it.asks: it for it in reversed(said)}
-    return ConsentsOut(minor=consents.consent_of(said).minor, asked=[_asked(it, newest.get(it)) for it in ASKED])
+    stands = consents.consent_of(desk, id)
+    return ConsentsOut(minor=stands.minor, asked=[_asked(it, stands.answers.get(it)) for it in ASKED])
 
 
 def _asked(asks: Asked, said: KeptConsent | None) -> AskedOut:

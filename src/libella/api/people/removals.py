@@ -11,6 +11,7 @@ from pydantic import BaseModel, Field
 
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.people import removals
+from ...store.server.backup_file import backups_in, made_at
 from ...words.people.consents import kept_until, removal_said, run_said
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, ShortWords
 
@@ -115,23 +116,15 @@ def nightly(desk: Desk, folder: Path | None, backup_days: int, now: datetime | N
     last = removals.runs(desk)[:1]
     if now >= night and (not last or last[0].at < night):
         remember(folder, removals.remove_unseen(desk, now))
-    if backup_days:
-        for it in _backups(folder)[:-1]:
-            if _made_at(it) + timedelta(days=backup_days) < now:
+    if folder and backup_days:
+        for it in backups_in(folder)[:-1]:
+            if made_at(it) + timedelta(days=backup_days) < now:
                 it.unlink()
 
 
 def _in_backups(request: Request) -> str:
-    found = _backups(request.app.state.kept_in)
+    folder: Path | None = request.app.state.kept_in
+    found = backups_in(folder) if folder else ()
     days: int = request.app.state.backup_days
-    goes = _made_at(found[-1]) + timedelta(days=days) if found and days else None
+    goes = made_at(found[-1]) + timedelta(days=days) if found and days else None
     return kept_until(goes, len(found))
-
-
-def _backups(folder: Path | None) -> Sequence[Path]:
-    """Those that lie beside the database, the oldest first."""
-    return sorted((folder / "backups").glob("*.backup"), key=_made_at) if folder else []
-
-
-def _made_at(file: Path) -> datetime:
-    return datetime.fromtimestamp(file.stat().st_mtime, UTC)

@@ -108,14 +108,7 @@ _PEOPLE: Final = frozenset(
 _ACTS: Final[Mapping[Act, frozenset[str]]] = {
     "read": _READ, "record": _RECORD, "judge": _JUDGE, "delete": _DELETE, "studio": _STUDIO, "people": _PEOPLE,
 }  # fmt: skip
-
-
-PROVED: Final = frozenset(
-    {
-        "PUT /api/accounts/{id}", "PUT /api/accounts/{id}/locked", "PUT /api/accounts/{id}/link",
-        "PUT /api/removals/{id}", "PUT /api/kept-years", "PUT /api/screens/{id}/link", "PUT /api/screens/{id}/ended",
-    }
-)  # fmt: skip
+PROVED: Final = frozenset(it for it in _PEOPLE if not it.startswith("GET "))
 """Asked only of whoever gave the passphrase lately: a tablet left lying lets nobody in, and deletes nobody."""
 
 

@@ -10,8 +10,7 @@ from ...lessons.people import screens
 from ...lessons.values import KeptScreen
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, ShortWords, Words200
 from .accounts import LinkForIn, LinkForOut
-from .admit import SCREEN
-from .front import picture_of
+from .admit import SCREEN, give_key
 
 router = APIRouter(prefix="/screens", tags=["screens"])
 
@@ -58,8 +57,7 @@ def listed(desk: AtDesk) -> list[ScreenOut]:
 def link(desk: AtDesk, id: UUID7, entry: ScreenLinkIn) -> LinkForOut:
     """A link that makes a device this screen, once; the device that was it before is it no more."""
     token, until = screens.new_link(desk, id, entry.name, datetime.now(UTC))
-    told = f"{entry.address}#{token}"
-    return LinkForOut(link=told, picture=picture_of(told), until=until)
+    return LinkForOut.to(entry.address, token, until)
 
 
 @router.put("/{id}/ended")
@@ -79,8 +77,7 @@ def take(desk: AtDesk, response: Response, entry: TakeScreenIn) -> HereOut:
     """Become the screen a link is for. It comes as a body: an address would stand in logs."""
     at = datetime.now(UTC)
     key = screens.take(desk, entry.token, at)
-    lasts = int(screens.KEY_LASTS.total_seconds())
-    response.set_cookie(SCREEN, key, max_age=lasts, path="/", secure=True, httponly=True, samesite="lax")
+    give_key(response, SCREEN, key, screens.KEY_LASTS)
     return _here(screens.screen_of(desk, key, at))
 
 

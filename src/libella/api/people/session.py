@@ -15,7 +15,7 @@ from ...lessons.values import KeptAccount
 from ...words.people.accounts import ROLES, device_said
 from ..base.problems import Problem, not_let_in
 from ..base.shapes import UUID, AtDesk, Entry, ShortWords, Words40
-from .admit import COOKIE, who_asks
+from .admit import COOKIE, give_key, who_asks
 
 router = APIRouter(tags=["session"], responses={401: {"model": Problem}, 403: {"model": Problem}})
 _REFUSED: dict[int | str, dict[str, Any]] = {429: {"model": Problem}}
@@ -231,14 +231,7 @@ def account_out(it: KeptAccount) -> AccountOut:
 
 def _let_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> None:
     token = sign_ins.begin(desk, account.id, request.headers.get("user-agent", ""), at)
-    response.set_cookie(
-        COOKIE,
-        token,
-        max_age=int(sign_ins.LONGEST.total_seconds()),
-        secure=True,
-        httponly=True,
-        samesite="lax",
-    )
+    give_key(response, COOKIE, token, sign_ins.LONGEST)
 
 
 def _forget(response: Response) -> None:

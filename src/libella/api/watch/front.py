@@ -16,7 +16,7 @@ from .state import State
 Vouches = Literal["own", "public"]
 AUTHORITY: Final = "caddy/pki/authorities/local/root.crt"
 """The certificate of the front's own authority, in its folder."""
-RENEWED_BEFORE: Final = {"own": timedelta(hours=1), "public": timedelta(days=7)}
+_RENEWED_BEFORE: Final = {"own": timedelta(hours=1), "public": timedelta(days=7)}
 """By then it was renewed long ago, if it is renewed at all: our own are good for half a day."""
 _USUAL_PORT: Final = 443
 _PATIENCE_S: Final = 3.0
@@ -81,7 +81,11 @@ class Front:
         Looked at once a minute at most, however often health is asked: anybody may ask.
         """
         until = _looked_at(self, int(now.timestamp()) // 60)
-        return "ok" if until is not None and until - now >= RENEWED_BEFORE[self.vouches] else "late"
+        return "ok" if until is not None and self.is_renewed(until, now) else "late"
+
+    def is_renewed(self, until: datetime, now: datetime) -> bool:
+        """Whether a certificate that is good until then was renewed in time."""
+        return until - now >= _RENEWED_BEFORE[self.vouches]
 
 
 @lru_cache(maxsize=4)

@@ -73,9 +73,6 @@ def keep_golfer(
         where another hand is noted of somebody who had lessons, and it is not said from when.
     """
     with desk.transaction() as session:
-        if session.get(GolferRow, (desk.studio_id, id)) is None and is_removed(desk, session, id):
-            # A device that knew them still must not begin them anew.
-            raise NotFound("golfer")
         told = _told(entry)
         row, new = desk.add(session, GolferRow, id, **told, invented=entry.invented)
         if not new:
@@ -85,6 +82,9 @@ def keep_golfer(
                 if name == "hand" and said != row.hand:
                     _change_hand(desk, session, id, entry.hand, hand_from)
                 setattr(row, name, said)
+        elif is_removed(desk, session, id):
+            # A device that knew them still must not begin them anew.
+            raise NotFound("golfer")
         session.flush()
         session.refresh(row)
         return value_of(KeptGolfer, row)

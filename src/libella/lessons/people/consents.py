@@ -1,6 +1,5 @@
 """What golfers, or guardians, agreed to: asked, dated, withdrawn."""
 
-from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import datetime
 from uuid import UUID
@@ -9,23 +8,18 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
-from ...core.people.consent import ASKED, Asked, By, Consent, Said, may_answer, standing
+from ...core.people.consent import ASKED, Asked, By, Consent, may_answer, standing
 from ...store.tables import ConsentRow, GolferRow
 from ..desk.desk import Desk
 from ..desk.problem import NotYet
 from ..values import KeptConsent, value_of, values_of
 
 
-def consents_of(desk: Desk, golfer_id: UUID) -> Sequence[KeptConsent]:
-    """Every answer of a golfer, newest first."""
+def consent_of(desk: Desk, golfer_id: UUID) -> Consent[KeptConsent]:
+    """What stands of a golfer's answers."""
     with desk.transaction() as session:
         desk.get(session, GolferRow, golfer_id, "golfer")
-        return values_of(KeptConsent, _rows(desk, session, golfer_id))
-
-
-def consent_of(said: Sequence[KeptConsent]) -> Consent:
-    """What stands of them, told newest first."""
-    return standing([Said(it.asks, it.given, it.by) for it in reversed(said)])
+        return _standing(desk, session, golfer_id)
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,8 +49,7 @@ def keep_consent(desk: Desk, id: UUID, entry: ConsentEntry) -> KeptConsent:
         desk.get(session, GolferRow, entry.golfer_id, "golfer")
 
         def checked() -> None:
-            stands = consent_of(values_of(KeptConsent, _rows(desk, session, entry.golfer_id)))
-            if not may_answer(stands, entry.asks, entry.by, entry.given):
+            if not may_answer(_standing(desk, session, entry.golfer_id), entry.asks, entry.by, entry.given):
                 raise NotYet("guardian_answers")
 
         told = asdict(entry)
@@ -67,10 +60,10 @@ def keep_consent(desk: Desk, id: UUID, entry: ConsentEntry) -> KeptConsent:
 
 def check_not_refused(desk: Desk, session: Session, golfer_id: UUID, asks: Asked) -> None:
     """Raise `NotYet` where this was refused, or withdrawn."""
-    if consent_of(values_of(KeptConsent, _rows(desk, session, golfer_id))).refused(asks):
+    if _standing(desk, session, golfer_id).refused(asks):
         raise NotYet(f"refused_{asks}")
 
 
-def _rows(desk: Desk, session: Session, golfer_id: UUID) -> Sequence[ConsentRow]:
+def _standing(desk: Desk, session: Session, golfer_id: UUID) -> Consent[KeptConsent]:
     query = select(ConsentRow).where(ConsentRow.studio_id == desk.studio_id, ConsentRow.golfer_id == golfer_id)
-    return session.scalars(query.order_by(ConsentRow.said_at.desc(), ConsentRow.id.desc())).all()
+    return standing(values_of(KeptConsent, session.scalars(query.order_by(ConsentRow.said_at, ConsentRow.id))))

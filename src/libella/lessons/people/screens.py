@@ -5,7 +5,7 @@ from datetime import datetime, timedelta
 from typing import Final
 from uuid import UUID
 
-from sqlalchemy import and_, select
+from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
@@ -48,7 +48,7 @@ def new_link(desk: Desk, id: UUID, name: str, at: datetime) -> tuple[str, dateti
 def take(desk: Desk, token: str, at: datetime) -> str:
     """The screen's own key, for the link that was shown to it; `NotFound` for one that was used or ran out."""
     with desk.transaction() as session:
-        row = _by_key(desk, session, token, at)
+        row = _by_key(desk, session, token, at, lock=True)
         if row is None or row.taken_at is not None:
             raise NotFound("screen_link")
         key = new_token()
@@ -89,11 +89,11 @@ def screen_of(desk: Desk, key: str, at: datetime) -> KeptScreen | None:
         return value_of(KeptScreen, row)
 
 
-def _by_key(desk: Desk, session: Session, key: str, at: datetime) -> ScreenRow | None:
-    return session.scalar(
-        select(ScreenRow).where(
-            and_(ScreenRow.studio_id == desk.studio_id, ScreenRow.key_hash == hash_of(key)),
-            ScreenRow.ended_at.is_(None),
-            ScreenRow.key_until > at,
-        )
+def _by_key(desk: Desk, session: Session, key: str, at: datetime, *, lock: bool = False) -> ScreenRow | None:
+    query = select(ScreenRow).where(
+        ScreenRow.studio_id == desk.studio_id,
+        ScreenRow.key_hash == hash_of(key),
+        ScreenRow.ended_at.is_(None),
+        ScreenRow.key_until > at,
     )
+    return session.scalar(query.with_for_update() if lock else query)

@@ -4,14 +4,27 @@ import hashlib
 import json
 import os
 import shutil
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass
+from datetime import UTC, datetime
 from pathlib import Path
 from typing import Any, BinaryIO, Final
 
+BESIDE: Final = "backups"
+"""The folder for backups, beside what they are of."""
 _FORMAT, _VERSION = "libella-backup", 1
 _LONGEST_LINE: Final = 1 << 20
 _CHUNK: Final = 1 << 20
+
+
+def backups_in(folder: Path) -> Sequence[Path]:
+    """The backups that lie beside what is kept in a folder, the oldest first."""
+    return sorted((folder / BESIDE).glob("*.backup"), key=made_at)
+
+
+def made_at(backup: Path) -> datetime:
+    """When a backup that lies there was written, UTC."""
+    return datetime.fromtimestamp(backup.stat().st_mtime, UTC)
 
 
 class BackupError(RuntimeError):

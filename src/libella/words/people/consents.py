@@ -5,6 +5,8 @@ from datetime import datetime
 from typing import Final
 
 from ...core.people.consent import Asked, By, Why
+from ..shared.counts import counted
+from ..shared.days import date_said
 
 QUESTIONS: Final[Mapping[Asked, tuple[str, str]]] = {
     "keeping": (
@@ -32,39 +34,27 @@ NOT_ASKED: Final = "Not asked yet."
 
 def consent_said(given: bool, by: By, at: datetime) -> str:
     """What stands of one question, in a sentence."""
-    return f"{'Agreed' if given else 'Not agreed, or withdrawn'}, by {_BY[by]}, {_day(at)}."
+    return f"{'Agreed' if given else 'Not agreed, or withdrawn'}, by {_BY[by]}, {date_said(at)}."
 
 
 def kept_until(newest_backup_goes: datetime | None, backups: int) -> str:
     """Until when somebody who is deleted stands in backups."""
     if not backups:
         return "No backup is known here that would still hold them."
-    named = "One backup" if backups == 1 else f"{backups} backups"
+    named = counted(backups, "backup")
     if newest_backup_goes is None:
         return f"{named} made before hold them still, until somebody throws these away."
-    return f"{named} made before hold them still; the last of these is thrown away on {_day(newest_backup_goes)}."
+    return f"{named} made before hold them still; the last of these is thrown away on {date_said(newest_backup_goes)}."
 
 
 def removal_said(why: Why, rows: int, at: datetime) -> str:
     """A golfer who was deleted, without a name: that is gone, too."""
     reason = "as was asked" if why == "asked" else "not seen for as long as the rule says"
-    return f"{_day(at)}: a golfer deleted, {reason}; {_rows(rows)}."
+    return f"{date_said(at)}: a golfer deleted, {reason}; {counted(rows, 'entry')}."
 
 
 def run_said(years: int, looked_at: int, removed: int, at: datetime) -> str:
     """What a look at who was not seen for long came to."""
-    golfers = "one golfer" if looked_at == 1 else f"{looked_at} golfers"
+    golfers = counted(looked_at, "golfer")
     gone = "nobody was deleted" if not removed else f"{removed} deleted"
-    return f"{_day(at)}: looked at {golfers} for {_years(years)} without a sign: {gone}."
-
-
-def _rows(rows: int) -> str:
-    return "one entry" if rows == 1 else f"{rows} entries"
-
-
-def _years(years: int) -> str:
-    return "a year" if years == 1 else f"{years} years"
-
-
-def _day(at: datetime) -> str:
-    return f"{at.day} {at:%b %Y}"
+    return f"{date_said(at)}: looked at {golfers} for {counted(years, 'year')} without a sign: {gone}."

@@ -35,6 +35,10 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "voided": ("{n} reading that was voided", "{n} readings that were voided"),
     "read": ("{n} read", "{n} reads"),
     "way": ("{n} way", "{n} ways"),
+    "golfer": ("one golfer", "{n} golfers"),
+    "entry": ("one entry", "{n} entries"),
+    "year": ("a year", "{n} years"),
+    "backup": ("One backup", "{n} backups"),
 }
 
 

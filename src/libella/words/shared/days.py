@@ -10,6 +10,13 @@ def day_said(at: datetime) -> str:
     return f"{at.day} {at:%b}"
 
 
+def date_said(at: datetime) -> str:
+    """>>> date_said(datetime(2026, 3, 2))
+    '2 Mar 2026'
+    """
+    return f"{day_said(at)} {at:%Y}"
+
+
 def day_after(since: datetime, days: float) -> str:
     """So many days after the first."""
     return day_said(since + timedelta(days=days))

@@ -48,5 +48,11 @@ export async function putAnswer<T>(queryKey: Key, answer: T): Promise<void> {
   if (asked) void renew(queryKey)
 }
 
+/** Nothing of what was shown until now is held any more; what shows is asked for anew. */
+export async function beginAnew(): Promise<void> {
+  cache.removeQueries({ type: 'inactive' })
+  await cache.resetQueries()
+}
+
 /** Everything that may change with a lesson and its blocks. */
 export const ofLesson = (id: string): Key[] => [key.lesson(id), every(key.judged), key.comparisons(id), key.today()]

@@ -2,7 +2,7 @@
 import { createQuery } from '@tanstack/svelte-query'
 import { cache, renew } from './cache'
 import { api, ask, type Shapes } from './client'
-import { every, inUnits, key, units } from './key'
+import { every, inUnits, key, units, type Key } from './key'
 import { outbox } from './outbox.svelte'
 
 const ONCE = { staleTime: Infinity } as const
@@ -25,13 +25,12 @@ export function catchUp(blocks: () => readonly string[]): void {
     const news = outbox.confirmed.filter((it) => it.reading && blocks().includes(it.reading.block))
     if (!news.length || asking) return
     asking = true
-    const shown = [...new Set(news.map((it) => it.reading?.block ?? ''))].map((it) =>
-      cache.getQueryCache().findAll({ queryKey: key.judged(it), type: 'active' }).length
-        ? key.judged(it)
-        : every(key.lesson)
-    )
-    const asked = shown.map((it) => cache.refetchQueries({ queryKey: it, type: 'active' }, { throwOnError: true }))
-    void Promise.all(asked)
+    const judged = [...new Set(news.map((it) => it.reading?.block ?? ''))].map((it) => key.judged(it))
+    const shows = (it: Key) => cache.getQueryCache().findAll({ queryKey: it, type: 'active' }).length > 0
+    // What was read of a block that is not judged here stands in the lesson.
+    const asked = judged.every(shows) ? judged : [...judged, every(key.lesson)]
+    const again = (it: Key) => cache.refetchQueries({ queryKey: it, type: 'active' }, { throwOnError: true })
+    void Promise.all(asked.map(again))
       .then(
         () => outbox.forget(news),
         () => new Promise((resolve) => setTimeout(resolve, 2000))

@@ -6,6 +6,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import type { Shapes } from '$lib/data/client'
   import { createAsk } from '$lib/data/write.svelte'
+  import LinkPicture from './LinkPicture.svelte'
 
   interface Props {
     open: boolean
@@ -17,7 +18,6 @@
   let { open = $bindable(), title, make, says }: Props = $props()
   const making = createAsk(() => make())
   onMount(() => making.mutate(undefined))
-  const picture = $derived(making.data ? `data:image/svg+xml,${encodeURIComponent(making.data.picture)}` : '')
 </script>
 
 <Sheet bind:open {title}>
@@ -25,7 +25,7 @@
     <Trouble error={making.error} again={() => making.mutate(undefined)} />
   {:else if making.data}
     <p class="leading-snug">{@render says(making.data.until)}</p>
-    <img class="mx-auto my-3 w-64 bg-white p-2" src={picture} alt="The link, for a camera" data-link-picture />
+    <LinkPicture class="mx-auto my-3 w-64" picture={making.data.picture} alt="The link, for a camera" />
     <label
       ><span class="label">The same in letters</span>
       <input class="entry" readonly value={making.data.link} onfocus={(event) => event.currentTarget.select()} /></label

@@ -2,8 +2,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { beginAnew } from '$lib/data/cache'
   import { createAsk } from '$lib/data/write.svelte'
-  import { deleteGolfer, forgetGolfers, removalsQuery } from './removals'
+  import { deleteGolfer, removalsQuery } from './removals'
 
   let { golfer }: { golfer: { id: string; name: string } } = $props()
   let open = $state(false)
@@ -13,7 +14,7 @@
     () => deleteGolfer(golfer.id, name),
     async () => {
       await goto('/', { replaceState: true })
-      await forgetGolfers()
+      await beginAnew()
     }
   )
 </script>

@@ -24,7 +24,7 @@ export function deedsQuery() {
 
 export async function keepAccount(id: string, name: string, role: Role): Promise<Account> {
   const kept = await proof.before(() =>
-    ask(api.PUT('/api/accounts/{id}', { params: { path: { id } }, body: { name, role } }))
+    api.PUT('/api/accounts/{id}', { params: { path: { id } }, body: { name, role } })
   )
   await renew(key.accounts(), key.deeds(''))
   return kept
@@ -32,7 +32,7 @@ export async function keepAccount(id: string, name: string, role: Role): Promise
 
 export async function lockAccount(id: string, locked: boolean): Promise<Account> {
   const kept = await proof.before(() =>
-    ask(api.PUT('/api/accounts/{id}/locked', { params: { path: { id } }, body: { locked } }))
+    api.PUT('/api/accounts/{id}/locked', { params: { path: { id } }, body: { locked } })
   )
   await renew(key.accounts(), key.deeds(''))
   return kept
@@ -41,10 +41,8 @@ export async function lockAccount(id: string, locked: boolean): Promise<Account>
 /** A link that is opened where this page is. */
 export const linkFor = (id: string) =>
   proof.before(() =>
-    ask(
-      api.PUT('/api/accounts/{id}/link', {
-        params: { path: { id } },
-        body: { address: `${location.origin}/welcome` }
-      })
-    )
+    api.PUT('/api/accounts/{id}/link', {
+      params: { path: { id } },
+      body: { address: `${location.origin}/welcome` }
+    })
   )

@@ -8,14 +8,14 @@ class Proof {
   asked = $state(false)
   #answer: ((given: boolean) => void) | null = null
 
-  /** Do it; where the passphrase has to be given first it is asked for, and not done where it is not given. */
-  async before<T>(run: () => Promise<T>): Promise<T> {
+  /** Ask it; where the passphrase has to be given first it is asked for, and nothing is done where it is not given. */
+  async before<T>(run: () => Parameters<typeof ask<T>>[0]): Promise<T> {
     try {
-      return await run()
+      return await ask(run())
     } catch (refused) {
       if (!(refused instanceof Refusal) || refused.problem.type !== MISSING) throw refused
       if (!(await this.#ask())) throw refused
-      return run()
+      return ask(run())
     }
   }
 

@@ -1,7 +1,7 @@
 /** Golfers deleted for good, and for how long the others are kept: the owner's. */
 import { createQuery } from '@tanstack/svelte-query'
 import { v7 } from 'uuid'
-import { cache, renew } from '$lib/data/cache'
+import { putAnswer } from '$lib/data/cache'
 import { api, ask, type Shapes } from '$lib/data/client'
 import { key } from '$lib/data/key'
 import { proof } from './proof.svelte'
@@ -18,17 +18,10 @@ export function removalsQuery(wanted: () => boolean = () => true) {
 
 /** Everything of a golfer, for good: at once or not at all, and never later by itself. */
 export const deleteGolfer = (golfer_id: string, name: string) =>
-  proof.before(() => ask(api.PUT('/api/removals/{id}', { params: { path: { id: v7() } }, body: { golfer_id, name } })))
-
-/** Nothing that was shown of them stands on this page any more. */
-export async function forgetGolfers(): Promise<void> {
-  cache.removeQueries({ type: 'inactive' })
-  await cache.resetQueries()
-}
+  proof.before(() => api.PUT('/api/removals/{id}', { params: { path: { id: v7() } }, body: { golfer_id, name } }))
 
 export async function keepFor(years: number | null): Promise<Removals> {
-  const kept = await proof.before(() => ask(api.PUT('/api/kept-years', { body: { years } })))
-  cache.setQueryData(key.removals(), kept)
-  await renew(key.removals())
+  const kept = await proof.before(() => api.PUT('/api/kept-years', { body: { years } }))
+  await putAnswer(key.removals(), kept)
   return kept
 }

@@ -36,13 +36,13 @@ export function hereQuery() {
 /** A link that makes a device this screen; it is opened where this page is. */
 export async function linkForScreen(id: string, name: string) {
   const body = { name, address: `${location.origin}/screen` }
-  const made = await proof.before(() => ask(api.PUT('/api/screens/{id}/link', { params: { path: { id } }, body })))
+  const made = await proof.before(() => api.PUT('/api/screens/{id}/link', { params: { path: { id } }, body }))
   await renew(key.screens())
   return made
 }
 
 export async function takeAway(id: string): Promise<void> {
-  await proof.before(() => ask(api.PUT('/api/screens/{id}/ended', { params: { path: { id } } })))
+  await proof.before(() => api.PUT('/api/screens/{id}/ended', { params: { path: { id } } }))
   await renew(key.screens())
 }
 

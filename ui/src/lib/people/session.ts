@@ -2,7 +2,7 @@
 import { createQuery } from '@tanstack/svelte-query'
 import { kept } from '$lib/away/kept'
 import { vault } from '$lib/away/vault.svelte'
-import { cache, renew } from '$lib/data/cache'
+import { beginAnew, renew } from '$lib/data/cache'
 import { api, ask, whenStranger, type Shapes } from '$lib/data/client'
 import { key } from '$lib/data/key'
 import { outbox } from '$lib/data/outbox.svelte'
@@ -34,10 +34,7 @@ export function frontQuery() {
 }
 
 /** Begin where one stands: what was shown to one is not shown to the next, nor what was refused to nobody. */
-export async function goIn(): Promise<void> {
-  cache.removeQueries({ type: 'inactive' })
-  await cache.resetQueries()
-}
+export const goIn = beginAnew
 
 export async function signIn(name: string, passphrase: string): Promise<void> {
   await ask(api.PUT('/api/session', { body: { name, passphrase } }))

@@ -4,6 +4,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import { place } from '$lib/base/place.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import LinkPicture from '$lib/people/LinkPicture.svelte'
   import { KINDS } from '$lib/people/ready'
   import { frontQuery } from '$lib/people/session'
   import StepDrawn from '$lib/people/StepDrawn.svelte'
@@ -13,7 +14,6 @@
   const told = $derived(front.data)
   let code = $state<string>('profiles')
   const kind = $derived(KINDS.find((it) => it.code === code))
-  const picture = $derived(told?.picture ? `data:image/svg+xml,${encodeURIComponent(told.picture)}` : '')
   /** In lines short enough for a phone, to be compared one by one. */
   const print = $derived(told?.fingerprint?.match(/.{1,24}/g) ?? [])
 </script>
@@ -33,7 +33,7 @@
     </p>
   {:else}
     <div class="mt-4 flex flex-wrap items-start gap-6">
-      <img class="w-56 bg-white p-2" src={picture} alt="The address, for a camera" data-address-picture />
+      {#if told.picture}<LinkPicture picture={told.picture} alt="The address, for a camera" />{/if}
       <div class="min-w-64 flex-1">
         <p class="text-lg leading-snug">Hold the tablet’s or phone’s camera before it, or type:</p>
         <ul class="mt-2" aria-label="Addresses">
