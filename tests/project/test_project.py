@@ -86,6 +86,7 @@ def tracked(*patterns: str) -> list[str]:
 
 
 def test_the_front_end_computes_nothing_of_the_job():
+    """Pictures are laid out, and logarithms the server told are taken back where it is out of reach: no more."""
     maths = re.compile(r"Math\.(atan2?|asin|acos|tan|sin|cos|sqrt|log|exp)")
     guilty = [
         path

@@ -8,13 +8,13 @@ import pytest
 import uuid6
 from sqlalchemy import text
 
-from libella.api.away.addresses import LEFT_OUT, OF_BLOCK, OF_GOLFER, OF_LESSON, OF_STUDIO
+from libella.api.away.addresses import LEFT_OUT, OF_BLOCK, OF_GOLFER, OF_LESSON, OF_OPEN_BLOCK, OF_STUDIO
 from libella.store.tables import Stored
 
 from ...conftest import now
 from ..set.test_saved import save
 
-ADDRESSES = (*OF_STUDIO, *OF_GOLFER, *OF_LESSON, *OF_BLOCK)
+ADDRESSES = (*OF_STUDIO, *OF_GOLFER, *OF_LESSON, *OF_BLOCK, *OF_OPEN_BLOCK)
 TIMES = re.compile(r"\d{4}-\d\d-\d\dT[\d:.]+(Z|\+00:00)")
 
 
@@ -47,6 +47,9 @@ def test_everything_that_is_taken_along_is_answered(coach):
     assert len({json.dumps(it) for it in asks}) == len(asks)
     for needed in (lefty["id"], block["id"], block["lesson_id"], ended["id"], f"station={block['station_id']}"):
         assert any(needed in it for it in told), needed
+    # Only what may still be putted is weighed without a network.
+    weighed = [it.split("/")[3] for it in told if "/likelihood" in it]
+    assert weighed == [block["id"]]
     assert {it["body"]["hand"] for it in asks if it["address"].startswith("/api/away/plan")} == {"left", "right"}
 
 

@@ -210,7 +210,7 @@ def test_rays_are_drawn_where_the_ball_would_be():
 def test_a_bias_that_is_cheap_here_and_dear_elsewhere_is_told_with_where():
     """Cheap on a short putt, dear at the longest usual length; where it is dear here already, nothing more is said."""
     usual = (UsualLength(1.0, 1), UsualLength(2.5, 1), UsualLength(5.0, 1))
-    scatter = (0.1, -0.1, 0.0, 0.15, -0.05, 0.05, -0.1, 0.1, 0.0, 0.05, 0.1, -0.1)
+    scatter = (0.2, -0.2, 0.0, 0.3, -0.1, 0.1, -0.2, 0.2, 0.0, 0.1, 0.2, -0.2)
 
     def dear(length_m, bias, lengths=usual):
         station = Station(Putt(length_m, 0.3, 9.5), Board(distance_m=0.6), PROOF)

@@ -70,6 +70,17 @@ def record(page: Page, putts: int, first: int = 1) -> None:
         page.get_by_role("button", name="Record on the line").tap()
 
 
+def bubble(page: Page) -> list[float]:
+    """Where the bubble is drawn, in marks: its left end, the line in it, its right end."""
+    return page.evaluate(
+        """() => { const vial = document.querySelector('[data-vial=side]')
+            const at = (it, name) => Number(vial.querySelector(it).getAttribute(name))
+            const [left, right] = [...vial.querySelectorAll('.mark')].map((it) => Number(it.getAttribute('x1')))
+            const [x, width] = [at('.bubble', 'x'), at('.bubble', 'width')]
+            return [x, at('.at', 'x1'), x + width].map((it) => (it - (left + right) / 2) / ((right - left) / 2)) }"""
+    )
+
+
 def keep_station(page: Page, name: str) -> None:
     kept = page.request.put(f"/api/saved-stations/{uuid6.uuid7()}", data=STATION | {"name": name})
     assert kept.ok, kept.text()
@@ -115,8 +126,17 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         context.set_offline(True)
         coach = context.new_page()
         coach.goto(f"/lessons/{lesson}/start")
-        record(coach, 6, first=5)
+        record(coach, 4, first=5)
+        for n in (9, 10):
+            expect(coach.locator("[data-count]")).to_contain_text(f"Putt {n} of 10")
+            coach.get_by_role("button", name="One mark to the right").tap()
+            coach.get_by_role("button", name=re.compile("^Record")).tap()
         expect(coach.get_by_text("Planned end: 10 putts.")).to_be_visible()
+        # What they say stands in the vial, as the server will draw it; its verdict does not.
+        expect(coach.locator("[data-headline]")).to_have_text("10 putts so far.")
+        expect(coach.locator("[data-vial=side] .bubble")).to_be_visible()
+        shot(coach, "away-bubble")
+        drawn = bubble(coach)
         # A look counts at once; what is asked by its answers can't be begun, and says why.
         coach.get_by_role("link", name=re.compile("^See")).tap()
         coach.get_by_role("button", name="Straight").tap()
@@ -152,6 +172,10 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
     expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Far Green")
     kept = page.request.get(f"/api/lessons/{lesson}").json()
     assert [it["putts"] for it in kept["blocks"]] == [10, 3] and kept["lesson"]["ended_at"]
+    vial = page.request.get(f"/api/blocks/{kept['blocks'][0]['id']}/judgement").json()["judgement"]["vial"]
+    told = [vial[it] for it in ("bubble_low", "bubble_at", "bubble_high")]
+    assert [it * vial["mark_right"] for it in drawn] == pytest.approx(told, abs=0.01)
+    assert vial["mark_right"] == pytest.approx(-vial["mark_left"])
     looks = page.request.get(f"/api/lessons/{lesson}/first-looks").json()["taken"]
     assert [it["looks"] for it in looks] == ["straight"]
     aim = page.request.get(f"/api/lessons/{lesson}/aim").json()

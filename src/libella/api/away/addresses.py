@@ -41,6 +41,8 @@ OF_BLOCK: Final = (
     "/api/blocks/{id}/judgement?{u}", "/api/blocks/{id}/entry?{u}", "/api/blocks/{id}/read?{u}",
     "/api/blocks/{id}/further",
 )  # fmt: skip
+OF_OPEN_BLOCK: Final = ("/api/blocks/{id}/likelihood?{u}",)
+"""Of a block that may still be putted."""
 AFTER_BLOCK: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/comparisons?{u}", "/api/today?{u}")
 """What a lesson shows otherwise once a block has begun and nothing was putted."""
 AFTER_SERIES: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/aim?{u}")

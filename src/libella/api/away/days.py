@@ -24,6 +24,7 @@ from .addresses import (
     OF_BLOCK,
     OF_GOLFER,
     OF_LESSON,
+    OF_OPEN_BLOCK,
     OF_STUDIO,
     WHERE_LISTED,
     addresses,
@@ -71,6 +72,7 @@ def whole_day(desk: AtDesk, units: InUnits = "metric") -> DayOut:
         asks += [AskOut(address=f"/api/away/{it}?hand={hand}&units={units}") for it in ("golfer", "lesson")]
     asks += [AskOut(address=it) for id in taken.lessons for it in addresses(OF_LESSON, units, id)]
     asks += [AskOut(address=it) for id in taken.blocks for it in addresses(OF_BLOCK, units, id)]
+    asks += [AskOut(address=it) for id in taken.open_blocks for it in addresses(OF_OPEN_BLOCK, units, id)]
     asks += [AskOut(address=f"/api/away/block?station={id}&units={units}") for id in taken.stations]
     asks += [AskOut(address=f"/api/away/series?lesson={id}&units={units}") for id in taken.open_lessons]
     asks += [
@@ -141,7 +143,7 @@ async def new_block(request: Request, desk: AtDesk, station: UUID, units: InUnit
         told = await stage.answers(
             [
                 *addresses(AFTER_BLOCK, units, laid.station.lesson_id),
-                *addresses(OF_BLOCK, units, marks["block"]),
+                *addresses((*OF_BLOCK, *OF_OPEN_BLOCK), units, marks["block"]),
             ]
         )
     return BlankOut(marks=marks, answer=answer, answers=told)

@@ -1,5 +1,6 @@
 """Blocks judged: in one line, with their readings, with the tables behind the verdict, on the second screen."""
 
+from collections.abc import Mapping
 from typing import Literal
 
 from fastapi import APIRouter
@@ -10,9 +11,11 @@ from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.estimate import Summary
+from ...core.estimate.table import Table
 from ...core.golfer.kit import NO_KIT
 from ...core.golfer.wording import wording_for
 from ...core.judge.judgement import Judgement
+from ...core.measure.flag import FLAGS
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.schools.held import Schools
@@ -102,6 +105,13 @@ class JudgementOut(BaseModel):
     read: str = Field(description="the bias against the read, and against the computed line")
     watched: bool = Field(description="a rig watched the start")
     vial: Vial
+
+
+class LikelihoodOut(BaseModel):
+    """A block's readings as tables; none where no rig reads its start."""
+
+    table: Table | None
+    flags: Mapping[str, float] = Field(description="as much of a whole reading one counts of which that was said")
 
 
 class RungOut(BaseModel):
@@ -212,6 +222,14 @@ def wall(desk: AtDesk, id: UUID, units: InUnits = "metric") -> WallOut:
 def further(desk: AtDesk, id: UUID) -> FurtherOut:
     """How many more putts would settle it."""
     return FurtherOut(words=further_words(judged_blocks.further_putts(desk, id)))
+
+
+@router.get("/blocks/{id}/likelihood")
+def likelihood(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LikelihoodOut:
+    """What a device needs to weigh its putts without a network: tables to be summed, no rule of the job."""
+    return LikelihoodOut(
+        table=judged_blocks.table_of_block(desk, id, units), flags={name: it.weight for name, it in FLAGS.items()}
+    )
 
 
 def block_line(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools, units: InUnits) -> BlockLine:

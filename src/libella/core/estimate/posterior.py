@@ -27,8 +27,11 @@ _OPEN_END = 1.0  # how much further than its closed end an open reading reaches 
 _COARSE = (17, 11)
 _FINE = (51, 31)
 _DEPTH = 11.0  # log density below the peak at which the grid ends: e^-11, about 4.7 standard deviations
-_PASSES = 6
+_PASSES = 8
+_SEEN_FROM = 4.0  # steps of a ridge, per root of readings, from which its height is told within about one
 _MOST_BLURRED = 121
+_FINER_TO_BLUR = 4
+_BREAKS_OFF = 4.0
 _TINY = 1e-300
 
 
@@ -123,7 +126,7 @@ class Posterior:
 
     def log_likelihood(self, intervals: Sequence[Interval], lapse: float = LAPSE_SHARE) -> Floats:
         """(K, M, S) log likelihood of each interval at each grid point."""
-        seen = _Seen(intervals, lapse, lapse_reach(intervals))
+        seen = Seen(intervals, lapse, lapse_reach(intervals))
         return seen.log_likelihood(self.bias, np.hypot(self.spread, self.noise))
 
     def blurred(self, doubt: float) -> "Posterior":
@@ -134,10 +137,14 @@ class Posterior:
         low, high = float(self.bias[0]) - reach, float(self.bias[-1]) + reach
         step = min(float(self.bias[1] - self.bias[0]), doubt / 3)
         bias: Floats = np.linspace(low, high, min(math.ceil((high - low) / step) + 1, _MOST_BLURRED))
-        half = (bias[1] - bias[0]) / (2 * doubt)
-        away: Floats = (bias[:, None] - self.bias[None, :]) / doubt
-        kernel: Floats = normal_below(away + half) - normal_below(away - half)
-        weight: Floats = kernel @ self.weight
+        # What lies between two points of the grid is shared out along a straight line; points alone would stand as
+        # lumps wherever the doubt is smaller than the step between them.
+        at, mass = _finer(self.bias, self.weight, _FINER_TO_BLUR)
+        apart = float(at[1] - at[0])
+        away: Floats = bias[:, None] - at[None, :]
+        kernel = _ramp(away + apart, doubt) - 2 * _ramp(away, doubt) + _ramp(away - apart, doubt)
+        np.maximum(kernel, 0.0, out=kernel)
+        weight: Floats = kernel @ mass
         return Posterior(bias, self.log_spread, weight / float(weight.sum()), self.noise)
 
 
@@ -169,7 +176,7 @@ def posterior(
         counts[it] = counts.get(it, 0) + 1
     seen = list(counts)
     times = np.array([counts[it] * it.weight for it in seen], dtype=np.float64)
-    told = _Seen(seen, lapse, lapse_reach(seen)) if seen else None
+    told = Seen(seen, lapse, lapse_reach(seen)) if seen else None
 
     def log_density(bias: Floats, log_spread: Floats) -> Floats:
         z = (bias - before.bias_mean) / before.bias_sd
@@ -181,9 +188,12 @@ def posterior(
         return value
 
     low, high = _start_box(seen, before)
+    readings = float(times.sum())
     for _ in range(_PASSES):
         bias, log_spread = _axes(low, high, _COARSE)
-        low, high, shrunk = _zoom(log_density(bias, log_spread), bias, log_spread)
+        # Of spreads so small beside the step that their ridge may lie between two biases nothing is known yet.
+        blind = np.hypot(np.exp(log_spread), noise) < (bias[1] - bias[0]) * math.sqrt(readings) / _SEEN_FROM
+        low, high, shrunk = _zoom(log_density(bias, log_spread), bias, log_spread, blind)
         if not shrunk:
             break
     bias, log_spread = _axes(low, high, _FINE)
@@ -205,11 +215,18 @@ def _axes(low: tuple[float, float], high: tuple[float, float], shape: tuple[int,
     return np.linspace(low[0], high[0], shape[0]), np.linspace(low[1], high[1], shape[1])
 
 
-def _zoom(value: Floats, bias: Floats, log_spread: Floats) -> tuple[tuple[float, float], tuple[float, float], bool]:
-    """The box that holds everything within _DEPTH of the peak, one cell wider; and whether it got clearly smaller."""
+def _zoom(
+    value: Floats, bias: Floats, log_spread: Floats, blind: NDArray[np.bool_]
+) -> tuple[tuple[float, float], tuple[float, float], bool]:
+    """The box that holds everything within _DEPTH of the peak, one cell wider; and whether it got clearly smaller.
+
+    Spreads that are `blind`, the smallest, stay in it unless the next larger one and all of them are far from the peak.
+    """
     near = value > value.max() - _DEPTH
-    rows = np.flatnonzero(near.any(axis=1))
-    columns = np.flatnonzero(near.any(axis=0))
+    rows, known = np.flatnonzero(near.any(axis=1)), near.any(axis=0)
+    if known[blind].any() or known[~blind][:1].all():
+        known |= blind
+    columns = np.flatnonzero(known)
     first = (max(int(rows[0]) - 1, 0), max(int(columns[0]) - 1, 0))
     last = (min(int(rows[-1]) + 1, bias.size - 1), min(int(columns[-1]) + 1, log_spread.size - 1))
     kept = (last[0] - first[0]) / (bias.size - 1) * (last[1] - first[1]) / (log_spread.size - 1)
@@ -220,12 +237,18 @@ def _zoom(value: Floats, bias: Floats, log_spread: Floats) -> tuple[tuple[float,
     )
 
 
+def _ramp(away: Floats, doubt: float) -> Floats:
+    """The mean of max(away + e, 0) over e ~ Normal(0, doubt): its second differences blur what is linear in between."""
+    z = away / doubt
+    return away * normal_below(z) + doubt / math.sqrt(2 * math.pi) * np.exp(-0.5 * z * z)
+
+
 def _between(low: float, high: float, bias: Floats, spread: Floats) -> Floats:
     scale = 1 / spread[None, :]
     return normal_below((high - bias[:, None]) * scale) - normal_below((low - bias[:, None]) * scale)
 
 
-class _Seen:
+class Seen:
     """Different readings, ready to be weighed on any grid: (K,) of them, and the (E,) edges they share."""
 
     def __init__(self, seen: Sequence[Interval], lapse: float, reach: float) -> None:
@@ -299,15 +322,25 @@ def normal_below(z: Floats) -> Floats:
 
 
 def cumulative(at: Floats, mass: Floats) -> tuple[Floats, Floats]:
-    """Cumulative distribution of a density known on an even grid, on one ten times finer.
-
-    The log density is smooth, so it is interpolated by a local parabola before summing.
-    """
-    fine: Floats = np.linspace(float(at[0]), float(at[-1]), (at.size - 1) * 10 + 1)
-    log_mass = np.log(np.maximum(mass, _TINY))
-    nearest = np.clip(np.rint((fine - at[0]) / (at[1] - at[0])).astype(np.intp), 1, at.size - 2)
-    t = (fine - at[nearest]) / (at[1] - at[0])
-    before, here, after = log_mass[nearest - 1], log_mass[nearest], log_mass[nearest + 1]
-    density = np.exp(here + t * (after - before) / 2 + t * t * (after - 2 * here + before) / 2)
+    """Cumulative distribution of a density known on an even grid, on one ten times finer."""
+    fine, density = _finer(at, mass, 10)
     total = np.concatenate(([0.0], np.cumsum((density[1:] + density[:-1]) / 2)))
     return fine, total / total[-1]
+
+
+def _finer(at: Floats, mass: Floats, times: int) -> tuple[Floats, Floats]:
+    """A density known on an even grid (axis 0), on one so many times finer; its sum is not kept.
+
+    Where the log density is smooth it is interpolated by a local parabola; where it breaks off, as for spreads far
+    under the width of a zone, the density itself by a straight line: a parabola would rise far over it.
+    """
+    fine: Floats = np.linspace(float(at[0]), float(at[-1]), (at.size - 1) * times + 1)
+    nearest = np.clip(np.rint((fine - at[0]) / (at[1] - at[0])).astype(np.intp), 1, at.size - 2)
+    t = ((fine - at[nearest]) / (at[1] - at[0])).reshape(-1, *[1] * (mass.ndim - 1))
+    log_mass = np.log(np.maximum(mass, _TINY))
+    before, here, after = log_mass[nearest - 1], log_mass[nearest], log_mass[nearest + 1]
+    bend = after - 2 * here + before
+    smooth = np.abs(bend) < _BREAKS_OFF
+    curved = np.exp(np.where(smooth, here + t * (after - before) / 2 + t * t * bend / 2, 0.0))
+    beside = np.where(t < 0, mass[nearest - 1], mass[nearest + 1])
+    return fine, np.where(smooth, curved, mass[nearest] + np.abs(t) * (beside - mass[nearest]))

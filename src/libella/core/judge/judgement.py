@@ -12,6 +12,7 @@ from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, summarise
 from ..estimate.beyond import Beyond, beyond_of
 from ..estimate.cost import Cost, Mix, cost
+from ..estimate.table import Table, table
 from ..estimate.verdict import putts_to_settle, weighed
 from ..golfer.hand import Hand
 from ..green.putt import Putt
@@ -19,6 +20,7 @@ from ..green.usual import USUAL, UsualLength, level_window, usual_mix
 from ..measure.angle import angle_deg
 from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
+from ..measure.units import Units
 from ..measure.window import Window
 from ..opinions.held import remembered
 from ..set.proof import golfers_own
@@ -214,6 +216,15 @@ class _Weighed:
             if call.names_direction and there.mean >= max(matter.nothing_under, dearest.putts if dearest else 0.0):
                 dearest = Dear(length.distance_m, there.mean, call)
         return dearest
+
+
+def table_of(station: Station, occasion: Occasion, units: Units) -> Table | None:
+    """With it a device without a server finds the bias and the spread that `judge` finds; None where no rig reads the
+    start."""
+    if not station.rig.reads_start:
+        return None
+    zones = [zone.interval for zone in station.zones(units)]
+    return table(zones, noise=station.noise_deg, doubt=occasion.doubt_deg(station))
 
 
 def marks_of(putt: Putt, occasion: Occasion) -> Window:

@@ -5,11 +5,12 @@ from dataclasses import dataclass, replace
 from uuid import UUID
 
 from ...core.drawing.scene import Scene
+from ...core.estimate.table import Table
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.pace import Pace
 from ...core.judge.claims.reads import Claim, reads
 from ...core.judge.findings.case import Case
-from ...core.judge.judgement import Further, Judgement, Occasion, further, judge
+from ...core.judge.judgement import Further, Judgement, Occasion, further, judge, table_of
 from ...core.judge.ledger.entry import Ledger
 from ...core.measure.units import Units
 from ...core.schools.held import Schools
@@ -82,6 +83,12 @@ def read_of_block(desk: Desk, id: UUID) -> BlockRead:
     case = Case(own)
     told = "impact" in own.quantities and "path" in own.quantities
     return BlockRead(reads(own, case.weighing), own, case, told)
+
+
+def table_of_block(desk: Desk, id: UUID, units: Units) -> Table | None:
+    """What a device needs to weigh a block's readings without a server; None where no rig reads its start."""
+    sheet, golfer = block_and_golfer(desk, id)
+    return table_of(station_of(sheet.block), occasion_of(sheet, golfer, schools_of(desk, golfer)), units)
 
 
 def further_putts(desk: Desk, id: UUID) -> Further | None:

@@ -26,6 +26,7 @@ class Day:
     golfers : those who putted last
     lessons : the open ones and the last before them
     blocks : theirs
+    open_blocks : those of lessons that have not ended
     open_lessons : those of them that have not ended
     stations : plans of open lessons on which a block may begin
     """
@@ -33,6 +34,7 @@ class Day:
     golfers: Sequence[KeptGolfer]
     lessons: Sequence[UUID]
     blocks: Sequence[UUID]
+    open_blocks: Sequence[UUID]
     open_lessons: Sequence[UUID]
     stations: Sequence[UUID]
 
@@ -54,11 +56,12 @@ def _day(desk: Desk) -> Day:
     with desk.transaction() as session:
         lessons = session.execute(query).all()
         ids = [it.id for it in lessons]
-        blocks = session.scalars(
-            select(BlockRow.id)
+        blocks = session.execute(
+            select(BlockRow.id, BlockRow.lesson_id)
             .where(BlockRow.studio_id == desk.studio_id, BlockRow.lesson_id.in_(ids))
             .order_by(BlockRow.started_at.desc(), BlockRow.id)
         ).all()
     going_on = [it.id for it in lessons if it.ended_at is None]
     stations = [plan.station.id for id in going_on for plan in plans_in(desk, id)]
-    return Day(seen_last(desk), ids, blocks, going_on, stations)
+    open_blocks = [it.id for it in blocks if it.lesson_id in going_on]
+    return Day(seen_last(desk), ids, [it.id for it in blocks], open_blocks, going_on, stations)

@@ -13,6 +13,6 @@
 <p class="border-b-2 border-ink px-4 py-2 leading-snug" role="status" data-unsent>
   <b>No network.</b>
   {#if net.asOf && !unknown}What is said here is as of {moment(net.asOf.toISOString())}.{/if}
-  {#if made}{entries} on this device and {made === 1 ? 'is' : 'are'} not in it: weighed once the network is there.
+  {#if made}{entries} on this device and {made === 1 ? 'is' : 'are'} in no verdict yet: judged once the network is there.
     <a class="underline" href="/away">What waits…</a>{/if}
 </p>

@@ -36,6 +36,7 @@ export const key = {
   drills: (golfer: string) => ['drills', golfer],
   drops: () => ['drops'],
   entry: (block: string) => ['entry', block],
+  likelihood: (block: string) => ['likelihood', block],
   explained: (lesson: string, claim: string) => ['lesson', lesson, 'explained', claim],
   expected: (golfer: string) => ['expected', golfer],
   eyes: (lesson: string) => ['eyes', lesson],

@@ -1174,6 +1174,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/blocks/{id}/likelihood": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Likelihood
+         * @description What a device needs to weigh its putts without a network: tables to be summed, no rule of the job.
+         */
+        get: operations["judge_likelihood"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/comparisons/{id}": {
         parameters: {
             query?: never;
@@ -6745,31 +6765,6 @@ export interface components {
             seen_to_m: number;
         };
         /**
-         * Curve
-         * @description An open line through `points`, in order.
-         */
-        Curve: {
-            /**
-             * Points
-             * @description mm in true size where the picture is to scale; right and down positive
-             */
-            points: [
-                number,
-                number
-            ][];
-            /**
-             * Role
-             * @enum {string}
-             */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
-            /**
-             * Shape
-             * @default curve
-             * @constant
-             */
-            shape: "curve";
-        };
-        /**
          * DayOut
          * @description All that is asked before a day without a network, the most needed first.
          */
@@ -9714,6 +9709,20 @@ export interface components {
              */
             step: number;
         };
+        /**
+         * LikelihoodOut
+         * @description A block's readings as tables; none where no rig reads its start.
+         */
+        LikelihoodOut: {
+            table: components["schemas"]["Table"] | null;
+            /**
+             * Flags
+             * @description as much of a whole reading one counts of which that was said
+             */
+            flags: {
+                [key: string]: number;
+            };
+        };
         /** Line */
         Line: {
             /**
@@ -10739,7 +10748,7 @@ export interface components {
             /** Pulls */
             pulls: components["schemas"]["Pull"][];
             /** Shapes */
-            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["libella__core__drawing__scene__Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
          * PartOut
@@ -12219,6 +12228,29 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * Row
+         * @description One reading that a rig can give: its limits (None where open), its curve, and where `away` counts from: for
+         *     `facing` 0 to either side, else along it.
+         */
+        Row: {
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
+            low: number | null;
+            /**
+             * High
+             * @description in the entry's own unit
+             */
+            high: number | null;
+            /** Curve */
+            curve: number;
+            /** At */
+            at: number;
+            /** Facing */
+            facing: number;
+        };
         /** RowOut */
         RowOut: {
             /** Name */
@@ -12520,7 +12552,7 @@ export interface components {
              * Shapes
              * @default []
              */
-            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["libella__core__drawing__scene__Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
          * SchoolOut
@@ -13890,6 +13922,44 @@ export interface components {
             invented: boolean;
         };
         /**
+         * Table
+         * @description Every reading that a rig can give, and what is believed before any.
+         *
+         *     Attributes
+         *     ----------
+         *     first, step : biases `first`, `first + step`, …
+         *     before : log of what is believed of each of them, counted from anywhere
+         *     log_spreads, spreads_before : ln spreads, evenly spaced, and the same of them
+         *     to_one : so many parts of a curve's `log` are one
+         *     shared : weights about a middle one with which what is known at each step is blurred, for what all readings share
+         */
+        Table: {
+            /** First */
+            first: number;
+            /**
+             * Step
+             * @description in the entry's own unit
+             */
+            step: number;
+            /**
+             * Before
+             * @description deg, right positive
+             */
+            before: number[];
+            /** Log Spreads */
+            log_spreads: number[];
+            /** Spreads Before */
+            spreads_before: number[];
+            /** To One */
+            to_one: number;
+            /** Rows */
+            rows: components["schemas"]["Row"][];
+            /** Curves */
+            curves: components["schemas"]["libella__core__estimate__table__Curve"][];
+            /** Shared */
+            shared: number[];
+        };
+        /**
          * TableOut
          * @description Backstroke and roll on one surface.
          */
@@ -15099,6 +15169,42 @@ export interface components {
              * @example 20
              */
             planned: number;
+        };
+        /**
+         * Curve
+         * @description An open line through `points`, in order.
+         */
+        libella__core__drawing__scene__Curve: {
+            /**
+             * Points
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
+            points: [
+                number,
+                number
+            ][];
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
+            /**
+             * Shape
+             * @default curve
+             * @constant
+             */
+            shape: "curve";
+        };
+        /**
+         * Curve
+         * @description What readings of one width say: `away` from the bias to their middle or, of open ones, how far within them the
+         *     bias lies; `log` the log likelihood there at each spread, in parts of `TO_ONE`, one row for each of `away`.
+         */
+        libella__core__estimate__table__Curve: {
+            /** Away */
+            away: number[];
+            /** Log */
+            log: number[][];
         };
     };
     responses: never;
@@ -21572,6 +21678,111 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FurtherOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    judge_likelihood: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LikelihoodOut"];
                 };
             };
             /** @description Bad Request */

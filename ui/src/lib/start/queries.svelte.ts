@@ -8,6 +8,16 @@ export function standinsQuery() {
   return createQuery(() => ({ queryKey: key.standins(), queryFn: () => ask(api.GET('/api/standins')) }))
 }
 
+/** What a block's putts are weighed with where no server is in reach. */
+export function likelihoodQuery(block: () => string | undefined) {
+  return createQuery(() => ({
+    queryKey: inUnits(key.likelihood(block() ?? '')),
+    queryFn: () =>
+      ask(api.GET('/api/blocks/{id}/likelihood', { params: { path: { id: block() ?? '' }, query: units() } })),
+    enabled: Boolean(block())
+  }))
+}
+
 /** The last putt, for a screen on the wall. */
 export function wallQuery(lesson: () => string) {
   return createQuery(() => ({

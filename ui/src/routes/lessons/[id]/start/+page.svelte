@@ -37,11 +37,13 @@
   import { Recording } from '$lib/start/recording.svelte'
   import SizeStep from '$lib/start/SizeStep.svelte'
   import { readQuery } from '$lib/judge/queries.svelte'
+  import { likelihoodQuery } from '$lib/start/queries.svelte'
   import { offeredUnder } from '$lib/start/under'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import { turnIn } from '$lib/start/turn'
   import TurnLine from '$lib/start/TurnLine.svelte'
   import DoubtSheet from '$lib/start/DoubtSheet.svelte'
+  import { weighed } from '$lib/start/weighed'
   import { planBlock } from '$lib/start/writes'
 
   const id = $derived(page.params.id ?? '')
@@ -142,12 +144,14 @@
     left: valid.filter((it) => it.side === 'left').length,
     right: valid.filter((it) => it.side === 'right').length
   })
+  const table = likelihoodQuery(() => (unweighed === null ? undefined : blockId))
+  const soFar = $derived(unweighed !== null && table.data ? weighed(table.data, valid) : null)
   const NO_BUBBLE = { bubble_at: null, bubble_low: null, bubble_high: null, film_low: null, film_high: null }
-  // Ticks stand at once; the bubble moves when the server has judged.
+  // Ticks stand at once; the bubble moves when the server has judged, or by what it said of each reading before.
   const vial = $derived(
     judgement && {
       ...judgement.vial,
-      ...(unweighed === null ? {} : NO_BUBBLE),
+      ...(unweighed === null ? {} : (soFar ?? NO_BUBBLE)),
       ticks: valid.map((it) => ({ low: it.low_deg, high: it.high_deg, at: atOf(it) }))
     }
   )
@@ -279,9 +283,7 @@
         {#if everything.data?.pace}<p class="mb-1 text-lg font-semibold" data-pace>{everything.data.pace}</p>{/if}
         {#if judgement.watched}<Vial
             {vial}
-            words={unweighed === null
-              ? `${judgement.headline} ${judgement.size}`
-              : `${unweighed} putts, not weighed yet`}
+            words={unweighed === null ? `${judgement.headline} ${judgement.size}` : `${unweighed} putts so far`}
           />{/if}
         {#if unweighed !== null}
           <p class="wide mt-1 text-[26px] leading-tight" data-headline>
@@ -290,7 +292,9 @@
           {#if judgement.watched}<p class="mt-1 font-semibold" data-counts>
               Left {sides.left}, right {sides.right}, neither {unweighed - sides.left - sides.right}.
             </p>{/if}
-          <p class="mt-1">What they say comes with the network.</p>
+          <p class="mt-1">
+            {soFar ? 'The bubble stands where they put it; a verdict comes' : 'What they say comes'} with the network.
+          </p>
         {:else}<p class="wide mt-1 text-[26px] leading-tight" data-headline>{judgement.headline}</p>{/if}
         {#if judgement.counts && unweighed === null}<p class="mt-1 font-semibold" data-counts>
             {judgement.counts}
