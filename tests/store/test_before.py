@@ -120,6 +120,20 @@ def _weighed_anew(path: str, place: str) -> bool:
     return path.endswith("/aim") and place.startswith("/sheets/") and any(it in place for it in told)
 
 
+def _left_by_the_grid(path: str, place: str) -> float:
+    """How far what was weighed may lie from before: the grid then lost a part of the small spreads (decision 0056)."""
+    if place.endswith("/rung/value_m"):
+        return 0.0011
+    weighed = ("/sum/", "/summary/", "/vial/", "/found/", "/verdict/", "/gains/", "/shapes/", "/wander/")
+    if not any(it in place for it in weighed):
+        return 1e-6
+    if path.endswith(("/eyes", "/map", "/stand")):
+        return 1.6  # mm; of three looks, and their wander
+    if "/putts/" in place or place.endswith("/cost/mean"):
+        return 3.0  # of a hundred: what lies at the ends of nine tenths jumps from one point of the grid to the next
+    return 0.03 if "gain_" in place else 0.025
+
+
 def _leaves_more_open(place: str, before: float, now: float) -> bool:
     if place.endswith("low"):
         return now <= before + 1e-6
@@ -129,7 +143,7 @@ def _leaves_more_open(place: str, before: float, now: float) -> bool:
 
 
 def test_old_data_is_judged_as_it_was(cluster):
-    """Every number the old program gave is given again, to what arithmetic in another order leaves."""
+    """Every number the old program gave is given again, to what arithmetic in another order and a mended grid leave."""
     url = restored(cluster)
     engine = connect(url)
     migrate(engine)
@@ -165,7 +179,7 @@ def test_old_data_is_judged_as_it_was(cluster):
                 if _counts_the_line_since(place):
                     assert _leaves_more_open(place, value, new[place]), (path, place)
                     continue
-                assert new[place] == pytest.approx(value, rel=1e-6, abs=1e-6), (path, place)
+                assert new[place] == pytest.approx(value, rel=1e-6, abs=_left_by_the_grid(path, place)), (path, place)
             asked += len(old)
     engine.dispose()
     assert asked > 10_000

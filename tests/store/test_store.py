@@ -16,6 +16,7 @@ from libella.lessons.golfer.golfers import GolferEntry, keep_golfer
 from libella.lessons.set.stations import entry_of, find_saved
 from libella.store.server.cluster import Cluster, ClusterError
 from libella.store.server.database import clear, connect, migrate
+from libella.store.server.fence import NoRole
 from libella.store.tables import Stored
 from libella.store.whole.kinds import kinds
 
@@ -57,6 +58,30 @@ def test_migrating_again_changes_nothing_and_clearing_starts_over(engine):
     migrate(engine)
     with engine.connect() as connection:
         assert connection.scalar(text("select count(*) from studio")) == 0
+
+
+def test_every_table_is_fenced_by_studio(engine):
+    """Also one that a migration adds, and after a backup without privileges; see `store.server.fence`."""
+    with engine.connect() as connection:
+        fenced = set(
+            connection.scalars(
+                text(
+                    "select c.relname from pg_class c join pg_policy p on p.polrelid = c.oid where c.relrowsecurity"
+                    " and has_table_privilege('libella_desk', c.oid, 'select, insert, update, delete')"
+                )
+            )
+        )
+    assert fenced == {it.name for it in Stored.metadata.sorted_tables}
+
+
+def test_who_may_not_make_the_role_is_told_what_to_ask_for(own_cluster):
+    """On a server of somebody else's, where whoever connects may make no roles."""
+    with psycopg.connect(own_cluster._url("libella", own_cluster._secret, "postgres"), autocommit=True) as admin:
+        admin.execute("revoke libella_desk from libella_app")
+    engine = connect(own_cluster.url)
+    with pytest.raises(NoRole, match="grant libella_desk to libella_app;"):
+        migrate(engine)
+    engine.dispose()
 
 
 def test_every_row_leads_with_its_studio(engine):

@@ -12,14 +12,18 @@ import pytest
 import uuid6
 from fastapi import FastAPI
 from fastapi.testclient import TestClient
-from sqlalchemy import Engine, text
+from sqlalchemy import Engine, select, text
+from sqlalchemy.exc import ProgrammingError
+from sqlalchemy.orm import Session
 from starlette.websockets import WebSocketDisconnect
 
 from libella.api.app import Reach, create_app
 from libella.api.base.opinions import _TABLES
 from libella.api.people.roles import _ACTS, ANY_ACCOUNT, ANYBODY, BY_OWN_KEY, PROVED, act_of, is_open, may
 from libella.core.people.role import MAY
+from libella.lessons.desk import desk as doors
 from libella.lessons.desk.desk import Desk, open_desk
+from libella.lessons.desk.problem import NotFound
 from libella.store.server.database import connect, migrate
 from libella.store.tables import Stored, StudioRow
 
@@ -99,7 +103,7 @@ def studios(cluster):
         }
         people["golfer"] = floor.person("golfer", "Golfer", filled["first"])
     other = uuid6.uuid7()
-    with ours.transaction() as session:
+    with Session(engine) as session, session.begin():
         session.add(StudioRow(id=other, name="Another", place="", coach="", invented=False))
     elsewhere = create_app(engine)
     elsewhere.state.desk._desk = Desk(engine, other)
@@ -246,3 +250,50 @@ def test_what_a_role_may_it_can(studios, role):
 def test_whatever_lets_in_locks_out_or_deletes_people_asks_for_the_passphrase_once_more():
     assert {it for it in _ACTS["people"] if not it.startswith("GET ")} == PROVED
     assert {"PUT /api/accounts/{id}/link", "PUT /api/removals/{id}", "PUT /api/screens/{id}/link"} <= PROVED
+
+
+def test_the_database_shows_a_studio_no_row_of_another_and_lets_none_be_changed(studios):
+    """In every table there is, whatever is asked: the second wall, behind what the code asks for."""
+    seen, there = 0, Desk(studios.engine, uuid6.UUID(studios.other))
+    for table in Stored.metadata.sorted_tables:
+        of, ours = "id" if table.name == "studio" else "studio_id", {"studio": studios.floor.desk.studio_id}
+        with there.taken_back() as desk, desk.transaction() as session:
+            for told in (
+                f"select 1 from {table.name} where {of} = :studio",
+                f"update {table.name} set {of} = {of} where {of} = :studio returning 1",
+                f"delete from {table.name} where {of} = :studio returning 1",
+            ):
+                assert session.execute(text(told), ours).all() == [], told
+            assert session.scalar(text(f"select count(*) from {table.name} where {of} <> :studio"), ours) is not None
+        with studios.engine.connect() as connection:
+            seen += bool(connection.scalar(text(f"select count(*) from {table.name} where {of} = :studio"), ours))
+    assert seen > 40
+    for told in ("update golfer set studio_id = :studio", "insert into studio values (:studio, 'Mine', '', '')"):
+        with (
+            there.taken_back() as desk,
+            desk.transaction() as session,
+            pytest.raises(ProgrammingError, match="row-level"),
+        ):
+            session.execute(text(told), {"studio": uuid6.uuid7()})
+
+
+def test_with_the_codes_own_check_taken_away_nothing_of_another_studio_is_found(studios, monkeypatch):
+    """As if `Desk.get` had forgotten to ask whose a row is: the same answer; with the wall gone, too, it is told."""
+
+    def unchecked(self: Desk, session: Session, table: Any, id: Any, what: str, *, lock: bool = False) -> Any:
+        found = session.scalar(select(table).where(table.id == id))
+        if found is None:
+            raise NotFound(what)
+        return found
+
+    coach = studios.people["coach"]
+    monkeypatch.setattr(Desk, "get", unchecked)
+    told = [it for it in studios.requests if it.startswith("GET ") and "{id}" in it and may("coach", it)]
+    for request in told:
+        other, none = (ask(studios, coach, request, kind) for kind in ("other", "none"))
+        assert other == none, request
+    for name in ("_SAY_STUDIO", "_SAY_STUDIO_AND_WHO"):
+        plain = str(getattr(doors, name)).replace(f"'{doors.ROLE}'", "current_user")
+        monkeypatch.setattr(doors, name, text(plain))
+    open_now = [it for it in told if ask(studios, coach, it, "other")[0] == 200]
+    assert len(open_now) > 5

@@ -12,6 +12,7 @@ from sqlalchemy import Connection, Engine, event, func, select, text
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
+from ...store.server.fence import ROLE
 from ...store.tables import Flagged, Stored, StudioRow, Voidable
 from ..values import KeptStudio, value_of
 from .problem import KeptOtherwise, NotFound
@@ -20,8 +21,9 @@ Row = TypeVar("Row", bound=Stored)
 KeptValue = TypeVar("KeptValue")
 _FIRST_STUDIO = 7_260_115
 _HELD = "held"
-_STUDIO = text("select set_config('libella.studio', :id, true)")
-_STUDIO_AND_WHO = text("select set_config('libella.studio', :id, true), set_config('libella.account', :who, true)")
+_STUDIO = f"set_config('libella.studio', :id, true), set_config('role', '{ROLE}', true)"
+_SAY_STUDIO = text(f"select {_STUDIO}")
+_SAY_STUDIO_AND_WHO = text(f"select {_STUDIO}, set_config('libella.account', :who, true)")
 _WHO: Final[ContextVar[UUID | None]] = ContextVar("who", default=None)
 
 
@@ -60,12 +62,13 @@ class Desk:
         event.listen(self._sessions, "after_begin", self._say_studio)
 
     def _say_studio(self, _: Session, __: object, connection: Connection) -> None:
-        """Whose rows a transaction is about, and by whom, known to the database for as long as it lasts."""
+        """Whose rows a transaction is about, and by whom, known to the database for as long as it lasts: it shows no
+        others (see `store.server.fence`)."""
         who = _WHO.get()
         if who is None:
-            connection.execute(_STUDIO, {"id": str(self.studio_id)})
+            connection.execute(_SAY_STUDIO, {"id": str(self.studio_id)})
         else:
-            connection.execute(_STUDIO_AND_WHO, {"id": str(self.studio_id), "who": str(who)})
+            connection.execute(_SAY_STUDIO_AND_WHO, {"id": str(self.studio_id), "who": str(who)})
 
     @contextmanager
     def together(self) -> Generator["Desk"]:

@@ -19,6 +19,8 @@ from typing import LiteralString
 import psycopg
 from psycopg import sql
 
+from .fence import ROLE
+
 _PROGRAMS = Path("/usr/lib/postgresql")
 _FALLBACK_ROOT = Path("/var/lib/libella")
 _DATABASE = "libella"
@@ -193,6 +195,9 @@ class Cluster:
                 sql.SQL("alter" if made else "create"), sql.Identifier(_USER), sql.Literal(self._app_secret.read_text())
             )
             server.execute(role)
+            if not server.execute("select 1 from pg_roles where rolname = %s", [ROLE]).fetchone():
+                server.execute(sql.SQL("create role {} nologin").format(sql.Identifier(ROLE)))
+            server.execute(sql.SQL("grant {} to {}").format(sql.Identifier(ROLE), sql.Identifier(_USER)))
             found = server.execute("select datdba::regrole::text from pg_database where datname = %s", [_DATABASE])
             owner = found.fetchone()
             name = sql.Identifier(_DATABASE)

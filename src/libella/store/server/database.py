@@ -10,6 +10,8 @@ from alembic.migration import MigrationContext
 from alembic.script import ScriptDirectory
 from sqlalchemy import Connection, Engine, create_engine, event, text
 
+from .fence import fence
+
 _MIGRATIONS = Path(__file__).parents[1] / "migrations"
 _MIGRATION_LOCK = 7_260_114
 _DIRECT: Mapping[str, Any] = {"options": "-c timezone=utc -c statement_timeout=15000"}
@@ -64,6 +66,7 @@ def migrate(engine: Engine, revision: str = "head") -> None:
             _refuse_newer(config, connection)
             config.attributes["connection"] = connection
             command.upgrade(config, revision)
+            fence(connection)
             connection.commit()
         finally:
             connection.rollback()
