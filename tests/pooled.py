@@ -18,18 +18,40 @@ from .conftest import ROOT
 from .served import free_port
 
 
+class Pool:
+    """A pool before a database, while the block lasts; it can be killed, and started again at the same place."""
+
+    def __init__(self, url: str) -> None:
+        self._at, self._port = urlsplit(url), free_port()
+        at = self._at
+        self.url = urlunsplit(at._replace(netloc=f"{at.username}:{at.password}@127.0.0.1:{self._port}"))
+
+    def __enter__(self) -> "Pool":
+        self._folder = tempfile.TemporaryDirectory()
+        self.start()
+        return self
+
+    def __exit__(self, *_: object) -> None:
+        self._process.terminate()
+        self._process.wait()
+        self._folder.cleanup()
+
+    def start(self) -> None:
+        self._process = _started(Path(self._folder.name), self._at, self._port)
+        _wait(self._port, self._process)
+
+    def kill(self) -> None:
+        self._process.kill()
+        self._process.wait()
+        # Its number would keep the next one from starting.
+        (Path(self._folder.name) / "pgbouncer.pid").unlink(missing_ok=True)
+
+
 @contextmanager
 def pooled(url: str) -> Generator[str]:
     """The URL of the same database behind a pool that runs while the block lasts."""
-    with tempfile.TemporaryDirectory() as folder:
-        at, port = urlsplit(url), free_port()
-        pool = _started(Path(folder), at, port)
-        try:
-            _wait(port, pool)
-            yield urlunsplit(at._replace(netloc=f"{at.username}:{at.password}@127.0.0.1:{port}"))
-        finally:
-            pool.terminate()
-            pool.wait()
+    with Pool(url) as pool:
+        yield pool.url
 
 
 def _started(folder: Path, at: SplitResult, port: int) -> subprocess.Popen[bytes]:

@@ -16,7 +16,7 @@ from .served import free_port
 class Floor:
     """A served floor in a folder of its own, on a database that is given."""
 
-    def __init__(self, url: str, folder: Path, names: str = "localhost,127.0.0.1") -> None:
+    def __init__(self, url: str, folder: Path, names: str = "localhost,127.0.0.1", forwarders: str = "") -> None:
         self.port = free_port()
         self.address = f"https://localhost:{self.port}"
         self.said: list[str] = []
@@ -27,6 +27,7 @@ class Floor:
             "LIBELLA_PORT": str(free_port()),
             "LIBELLA_HTTPS_PORT": str(self.port),
             "LIBELLA_NAMES": names,
+            "LIBELLA_FORWARDERS": forwarders,
             "PYTHONPATH": str(ROOT / "src"),
         }
 

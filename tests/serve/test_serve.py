@@ -98,10 +98,10 @@ def test_it_answers_to_its_own_names_only_and_hands_nothing_out_unsigned(floor):
         assert answer.read() == b""
 
 
-def test_nobody_is_taken_for_another_address_by_saying_so(floor):
-    served, folder = floor
+def hosts_of_a_wrong_try(served: Floor, folder: Path, said: str) -> set[str]:
+    """From where somebody is taken to have asked who says that he asks for others."""
     body = json.dumps({"name": "Somebody Else", "passphrase": "not the one at all"}).encode()
-    told = {"Content-Type": "application/json", "X-Forwarded-For": "203.0.113.9", "Forwarded": "for=203.0.113.9"}
+    told = {"Content-Type": "application/json", "X-Forwarded-For": said, "Forwarded": "for=203.0.113.9"}
     asked = urllib.request.Request(f"{served.address}/api/session", data=body, headers=told, method="PUT")
     context = ssl.create_default_context(cafile=str(folder / AUTHORITY))
     with pytest.raises(urllib.error.HTTPError, match="401"):
@@ -110,14 +110,31 @@ def test_nobody_is_taken_for_another_address_by_saying_so(floor):
     with engine.connect() as connection:
         hosts = set(connection.scalars(text("select host from sign_in_try")))
     engine.dispose()
-    assert hosts == {"127.0.0.1"}
+    return hosts
+
+
+def test_nobody_is_taken_for_another_address_by_saying_so(floor):
+    assert hosts_of_a_wrong_try(*floor, "203.0.113.9") == {"127.0.0.1"}
+
+
+def test_a_proxy_that_was_named_is_believed_and_only_the_last_of_what_it_was_told(cluster):
+    """Who stands before it may have said of himself whatever he liked."""
+    with open_folder() as folder:
+        floor = Floor(new_database(cluster), folder, forwarders="127.0.0.1,198.51.100.0/24")
+        floor.start()
+        try:
+            assert hosts_of_a_wrong_try(floor, folder, "203.0.113.9, 192.0.2.55, 198.51.100.8") == {"192.0.2.55"}
+        finally:
+            floor.stop()
 
 
 def test_what_is_well_and_what_is_wrong_is_said(floor):
     served, folder = floor
     told = served.check()
     lines = {it.split()[1]: it for it in told.stdout.splitlines()}
-    assert list(lines) == ["name", "port", "certificate", "disk", "backup", "clock"], told.stdout + told.stderr
+    assert list(lines) == ["name", "port", "forwarders", "certificate", "disk", "backup", "clock"], (
+        told.stdout + told.stderr
+    )
     assert lines["certificate"].startswith("well") and "good until" in lines["certificate"]
     # Nobody backed anything up yet, and that is said.
     assert lines["backup"].startswith("WRONG") and told.returncode == 1
@@ -138,15 +155,17 @@ def test_a_name_a_port_and_a_clock_that_are_wrong_are_said(tmp_path):
     looked = {it.what: it for it in check.look(nowhere, datetime(2001, 1, 1, tzinfo=UTC))}
     assert nowhere.certificate(datetime.now(UTC)) == "late" and nowhere.fingerprint is None
     assert not looked["name"].well and "LIBELLA_NAMES" in looked["name"].says
+    proxied = Front(("localhost",), free_port(), tmp_path, "own", ("192.0.2.7/24",))
+    assert not {it.what: it for it in check.look(proxied, datetime.now(UTC))}["forwarders"].well
     assert not looked["clock"].well and not looked["certificate"].well
     assert looked["port"].well and "GiB free" in looked["disk"].says
     assert is_name("floor.local") and is_name("192.0.2.7") and is_name("fd00::2")
     assert not is_name("a b") and not is_name("-x") and not is_name("x/y") and all(map(is_name, own_names()))
 
 
-@pytest.mark.parametrize("certificate", ["own", "public"])
-def test_caddy_takes_what_it_is_told(certificate, tmp_path):
-    told = configured(Front(("floor.example", "192.0.2.7"), 8443, tmp_path, certificate), 8090)
+@pytest.mark.parametrize(("certificate", "forwarders"), [("own", ()), ("public", ()), ("own", ("192.0.2.0/24",))])
+def test_caddy_takes_what_it_is_told(certificate, forwarders, tmp_path):
+    told = configured(Front(("floor.example", "192.0.2.7"), 8443, tmp_path, certificate, forwarders), 8090)
     file = tmp_path / "caddy.json"
     file.write_text(json.dumps(told))
     said = subprocess.run(["caddy", "validate", "--config", str(file)], capture_output=True, text=True, check=False)

@@ -17,6 +17,7 @@ from ..lessons.desk.desk import open_desk
 from ..lessons.lesson.lessons import own_lessons
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, clear, connect, migrate
+from ..store.server.fence import NoRole
 from .folder import DATA, STANDINS
 from .launcher import ProgramLauncher
 from .scenario import is_empty, is_half_loaded, load
@@ -68,7 +69,7 @@ def main() -> int:
             serve(engine, url, settings, launcher)
     except (KeyboardInterrupt, SystemExit):
         pass
-    except (ClusterError, DataNewer) as problem:
+    except (ClusterError, DataNewer, NoRole) as problem:
         return refuse(str(problem))
     except OperationalError as problem:
         return refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")

@@ -14,6 +14,7 @@ from ..api.base.settings import Settings
 from ..store.server.backup import BackupError, restore, save
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer
+from ..store.server.fence import NoRole
 from .folder import DATA
 from .terminal import refuse, say
 
@@ -40,7 +41,7 @@ def main() -> int:
                 before = restore(url, options.file, over=options.over)
                 aside = f" What stood there is kept as the database {before}." if before else ""
                 say(f"Restored {options.file}.{aside}")
-    except (BackupError, ClusterError, DataNewer, ArgumentError) as problem:
+    except (BackupError, ClusterError, DataNewer, NoRole, ArgumentError) as problem:
         return refuse(str(problem))
     except DiskFull:
         return refuse("The database's disk is full; nothing was changed.")

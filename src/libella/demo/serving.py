@@ -41,7 +41,7 @@ def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLaunche
         application = _application(engine, settings, launcher, kept_in)
         if settings.metrics_port:
             tell_metrics(settings.metrics_port, engine, kept_in, application.state.metrics.registry)
-        uvicorn.Server(_config(settings.port, application)).run()
+        uvicorn.Server(_config(settings, application)).run()
         return
     if settings.metrics_port:
         # What one that ended had counted stays counted; what was counted before this start does not.
@@ -54,7 +54,7 @@ def serve(engine: Engine, url: str, settings: Settings, launcher: ProgramLaunche
     os.environ["LIBELLA_DATABASE_URL"], os.environ["LIBELLA_PORT"] = url, str(settings.port)
     if kept_in:
         os.environ["LIBELLA_KEPT_IN"] = str(kept_in)
-    config = _config(settings.port, "libella.demo.serving:worker", workers=settings.workers)
+    config = _config(settings, "libella.demo.serving:worker")
     listening = socket.socket()
     listening.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
     listening.bind(("127.0.0.1", settings.port))
@@ -94,13 +94,15 @@ def _front(settings: Settings) -> Front | None:
     return Front(settings.hosts, settings.https_port, settings.folder, settings.certificate)
 
 
-def _config(port: int, application: FastAPI | str, *, workers: int = 1) -> uvicorn.Config:
+def _config(settings: Settings, application: FastAPI | str) -> uvicorn.Config:
     return uvicorn.Config(
         application,
         factory=isinstance(application, str),
         host="127.0.0.1",
-        port=port,
-        workers=workers,
+        port=settings.port,
+        workers=settings.workers,
+        # Our own front, and who was named to stand before it.
+        forwarded_allow_ips=["127.0.0.1", *settings.forwarding],
         # Ours is the only log: see `api.watch.log`.
         log_config=None,
         log_level="warning",

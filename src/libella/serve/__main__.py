@@ -26,9 +26,10 @@ from ..store.server.backup import BackupError, save
 from ..store.server.backup_file import BESIDE
 from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, connect, migrate, needs_migration
+from ..store.server.fence import NoRole
 from .check import look
 from .front import FrontError, configured, running
-from .names import is_name, own_names
+from .names import is_name, is_range, own_names
 
 FOLDER: Final = Path(__file__).parents[3] / ".served"
 _FIRST_LASTS: Final = timedelta(hours=1)
@@ -47,11 +48,13 @@ def main() -> int:
         return refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
     names = settings.hosts or tuple(own_names())
     folder = (settings.folder or FOLDER).absolute()
-    front = Front(names, settings.https_port, folder, settings.certificate)
+    front = Front(names, settings.https_port, folder, settings.certificate, settings.forwarding)
     if options.check:
         return _check(front)
     if not names or not all(map(is_name, names)):
         return refuse("LIBELLA_NAMES: no name of a machine; set it, as LIBELLA_NAMES=floor.local,192.0.2.7.")
+    if bad := [it for it in front.forwarders if not is_range(it)]:
+        return refuse(f"LIBELLA_FORWARDERS: {', '.join(bad)} is no address, nor a range, as 192.0.2.7 or 192.0.2.0/24.")
     os.environ["LIBELLA_NAMES"], os.environ["LIBELLA_FOLDER"] = ",".join(names), str(folder)
     found = {"names": ",".join(names), "folder": folder, "kept_in": settings.kept_in or folder}
     settings = settings.model_copy(update=found)
@@ -62,7 +65,7 @@ def main() -> int:
         _run(settings, front)
     except (KeyboardInterrupt, SystemExit):
         pass
-    except (ClusterError, DataNewer, FrontError, BackupError) as problem:
+    except (ClusterError, DataNewer, NoRole, FrontError, BackupError) as problem:
         return refuse(str(problem))
     except OperationalError as problem:
         return refuse(f"The database does not answer: {str(problem.orig).strip()}\nCheck LIBELLA_DATABASE_URL.")

@@ -10,7 +10,7 @@ from typing import Final
 
 from ..api.watch.front import Front, is_address
 from ..store.server.backup_file import backups_in, made_at
-from .names import is_name
+from .names import is_name, is_range
 
 _LOW_BYTES: Final = 2 * 1024**3
 _OLD_BACKUP: Final = timedelta(days=2)
@@ -31,6 +31,7 @@ def look(front: Front, now: datetime) -> Sequence[Looked]:
     looks: tuple[Callable[[], Looked], ...] = (
         lambda: _name(front.names),
         lambda: _port(front.port),
+        lambda: _forwarders(front.forwarders),
         lambda: _certificate(front, now),
         lambda: _disk(front.folder),
         lambda: _backup(front.folder, now),
@@ -55,6 +56,14 @@ def _leads_anywhere(name: str) -> bool:
         return bool(socket.getaddrinfo(name, None))
     except OSError:
         return False
+
+
+def _forwarders(forwarders: Sequence[str]) -> Looked:
+    bad = [it for it in forwarders if not is_range(it)]
+    if bad:
+        said = f"{', '.join(bad)} is no address, nor a range: set LIBELLA_FORWARDERS, as 192.0.2.7 or 192.0.2.0/24"
+        return Looked("forwarders", False, said)
+    return Looked("forwarders", True, ", ".join(forwarders) or "none: who asks is told by the line he asks on")
 
 
 def _port(port: int) -> Looked:

@@ -7,7 +7,7 @@ import shutil
 import socket
 import subprocess
 import time
-from collections.abc import Generator, Mapping
+from collections.abc import Generator, Mapping, Sequence
 from contextlib import contextmanager
 from pathlib import Path
 from typing import Any, Final
@@ -34,8 +34,7 @@ def configured(front: Front, behind_port: int) -> Mapping[str, Any]:
         "handler": "reverse_proxy",
         "upstreams": [{"dial": f"127.0.0.1:{behind_port}"}],
         "transport": {"protocol": "http", "keep_alive": {"idle_timeout": f"{IDLE_S}s"}},
-        # Who asks is told by whoever asks us, never by what he says of himself.
-        "headers": {"request": {"set": {"X-Forwarded-For": ["{http.request.remote.host}"]}}},
+        **_asked_for(front.forwarders),
     }
     far = {"Strict-Transport-Security": ["max-age=31536000"]} if front.vouches == "public" else {}
     return {
@@ -69,6 +68,14 @@ def configured(front: Front, behind_port: int) -> Mapping[str, Any]:
             },
         },
     }
+
+
+def _asked_for(forwarders: Sequence[str]) -> Mapping[str, Any]:
+    """Who asks is told by the line he asks on, never by what he says of himself; of forwarders that were named it is
+    passed on, and the application takes the last that is none of them."""
+    if forwarders:
+        return {"trusted_proxies": list(forwarders)}
+    return {"headers": {"request": {"set": {"X-Forwarded-For": ["{http.request.remote.host}"]}}}}
 
 
 @contextmanager

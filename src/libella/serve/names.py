@@ -3,6 +3,7 @@
 import re
 import socket
 from collections.abc import Sequence
+from ipaddress import ip_network
 
 from ..api.watch.front import is_address
 
@@ -26,3 +27,12 @@ def own_names() -> Sequence[str]:
         except OSError:
             pass
     return tuple(it for it in dict.fromkeys(told) if is_name(it) and not it.startswith("127."))
+
+
+def is_range(told: str) -> bool:
+    """An address, or a range of them as 192.0.2.0/24."""
+    try:
+        ip_network(told)
+    except ValueError:
+        return False
+    return True

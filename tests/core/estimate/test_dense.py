@@ -7,7 +7,7 @@ import pytest
 from scipy.special import ndtr
 
 from libella.core.estimate import START, posterior
-from libella.core.estimate.table import Table, table
+from libella.core.estimate.table import LikelihoodTable, table
 from libella.core.instruments.registry import instruments, usual_sizes
 from libella.core.measure.interval import Interval
 
@@ -97,7 +97,7 @@ def test_what_readings_share_blurs_the_bias_and_no_more(readings, doubt):
     assert [found.bias_quantile(it) for it in SHARES] == pytest.approx(bias, abs=0.01)
 
 
-def summed(told: Table, readings):
+def summed(told: LikelihoodTable, readings):
     """As a device sums it: rows of the table, and what was believed before."""
     bias = told.first + told.step * np.arange(len(told.before))
     log = np.array(told.before)[:, None] + np.array(told.spreads_before)[None, :]

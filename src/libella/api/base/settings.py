@@ -35,6 +35,11 @@ class Settings(BaseSettings):
     certificate: Literal["own", "public"] = Field(
         default="own", description="From an authority of its own on a local network, or a public one for real names."
     )
+    forwarders: str = Field(
+        default="",
+        description="Addresses or ranges of another proxy before ./serve, with commas between: believed when it says "
+        "for whom it asks.",
+    )
     requests_a_minute: int = Field(
         default=0, ge=0, le=100_000, description="From one address, and ten times as many in all; 0: as many as come."
     )
@@ -49,4 +54,13 @@ class Settings(BaseSettings):
     @property
     def hosts(self) -> tuple[str, ...]:
         """The names, each by itself."""
-        return tuple(it for name in self.names.split(",") if (it := name.strip()))
+        return _each(self.names)
+
+    @property
+    def forwarding(self) -> tuple[str, ...]:
+        """The forwarders, each by itself."""
+        return _each(self.forwarders)
+
+
+def _each(told: str) -> tuple[str, ...]:
+    return tuple(it for one in told.split(",") if (it := one.strip()))

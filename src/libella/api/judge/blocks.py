@@ -11,7 +11,7 @@ from ...core.certainty.verdict import Verdict
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.estimate import Summary
-from ...core.estimate.table import Table
+from ...core.estimate.table import LikelihoodTable
 from ...core.golfer.kit import NO_KIT
 from ...core.golfer.wording import wording_for
 from ...core.judge.judgement import Judgement
@@ -110,7 +110,7 @@ class JudgementOut(BaseModel):
 class LikelihoodOut(BaseModel):
     """A block's readings as tables; none where no rig reads its start."""
 
-    table: Table | None
+    table: LikelihoodTable | None
     flags: Mapping[str, float] = Field(description="as much of a whole reading one counts of which that was said")
 
 

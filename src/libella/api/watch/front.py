@@ -32,12 +32,14 @@ class Front:
     port : where, by TLS
     folder : where the front keeps its authority and certificates
     vouches : whose word its certificate is, the front's own authority's or a public one's
+    forwarders : addresses, or ranges of them, that are believed when they say for whom they ask; nobody else is
     """
 
     names: tuple[str, ...]
     port: int
     folder: Path
     vouches: Vouches
+    forwarders: tuple[str, ...] = ()
 
     @property
     def addresses(self) -> Sequence[str]:

@@ -27,7 +27,7 @@ _SAME_DIGITS: Final = 3
 
 
 @dataclass(frozen=True, slots=True)
-class Curve:
+class ZoneCurve:
     """What readings of one width say: `away` from the bias to their middle or, of open ones, how far within them the
     bias lies; `log` the log likelihood there at each spread, in parts of `TO_ONE`, one row for each of `away`."""
 
@@ -36,7 +36,7 @@ class Curve:
 
 
 @dataclass(frozen=True, slots=True)
-class Row:
+class ZoneRow:
     """One reading that a rig can give: its limits (None where open), its curve, and where `away` counts from: for
     `facing` 0 to either side, else along it."""
 
@@ -48,7 +48,7 @@ class Row:
 
 
 @dataclass(frozen=True, slots=True)
-class Table:
+class LikelihoodTable:
     """Every reading that a rig can give, and what is believed before any.
 
     Attributes
@@ -66,12 +66,12 @@ class Table:
     log_spreads: tuple[float, ...]
     spreads_before: tuple[float, ...]
     to_one: int
-    rows: tuple[Row, ...]
-    curves: tuple[Curve, ...]
+    rows: tuple[ZoneRow, ...]
+    curves: tuple[ZoneCurve, ...]
     shared: tuple[float, ...]
 
 
-def table(zones: Sequence[Interval], *, noise: float, doubt: float, prior: Prior | None = None) -> Table:
+def table(zones: Sequence[Interval], *, noise: float, doubt: float, prior: Prior | None = None) -> LikelihoodTable:
     """The table of all readings that a rig can give.
 
     Parameters
@@ -92,16 +92,16 @@ def table(zones: Sequence[Interval], *, noise: float, doubt: float, prior: Prior
     bias: Floats = np.arange(-reach, reach + _STEP / 2, _STEP)
     log_spread: Floats = np.linspace(math.log(_LEAST), math.log(2 * reach), _SPREADS)
     spread = np.hypot(np.exp(log_spread), noise)
-    curves: dict[Curve, int] = {}
-    rows: list[Row] = []
+    curves: dict[ZoneCurve, int] = {}
+    rows: list[ZoneRow] = []
     for it in told:
         at, facing, alike = _like(it)
         away = _away(alike, 2 * reach)
         biases = facing * at + away
         seen = Seen([alike], LAPSE_SHARE, lapse_reach(told)).log_likelihood(biases, spread)[0]
-        curve = Curve(_told(away), tuple(tuple(row) for row in np.rint(seen * TO_ONE).astype(int).tolist()))
-        rows.append(Row(it.low_or_none, it.high_or_none, curves.setdefault(curve, len(curves)), at, facing))
-    return Table(
+        curve = ZoneCurve(_told(away), tuple(tuple(row) for row in np.rint(seen * TO_ONE).astype(int).tolist()))
+        rows.append(ZoneRow(it.low_or_none, it.high_or_none, curves.setdefault(curve, len(curves)), at, facing))
+    return LikelihoodTable(
         first=float(bias[0]),
         step=_STEP,
         before=_told(-0.5 * ((bias - before.bias_mean) / before.bias_sd) ** 2),

@@ -12,7 +12,7 @@ from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, summarise
 from ..estimate.beyond import Beyond, beyond_of
 from ..estimate.cost import Cost, Mix, cost
-from ..estimate.table import Table, table
+from ..estimate.table import LikelihoodTable, table
 from ..estimate.verdict import putts_to_settle, weighed
 from ..golfer.hand import Hand
 from ..green.putt import Putt
@@ -218,7 +218,7 @@ class _Weighed:
         return dearest
 
 
-def table_of(station: Station, occasion: Occasion, units: Units) -> Table | None:
+def table_of(station: Station, occasion: Occasion, units: Units) -> LikelihoodTable | None:
     """With it a device without a server finds the bias and the spread that `judge` finds; None where no rig reads the
     start."""
     if not station.rig.reads_start:

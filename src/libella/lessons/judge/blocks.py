@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 from uuid import UUID
 
 from ...core.drawing.scene import Scene
-from ...core.estimate.table import Table
+from ...core.estimate.table import LikelihoodTable
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.pace import Pace
 from ...core.judge.claims.reads import Claim, reads
@@ -85,7 +85,7 @@ def read_of_block(desk: Desk, id: UUID) -> BlockRead:
     return BlockRead(reads(own, case.weighing), own, case, told)
 
 
-def table_of_block(desk: Desk, id: UUID, units: Units) -> Table | None:
+def table_of_block(desk: Desk, id: UUID, units: Units) -> LikelihoodTable | None:
     """What a device needs to weigh a block's readings without a server; None where no rig reads its start."""
     sheet, golfer = block_and_golfer(desk, id)
     return table_of(station_of(sheet.block), occasion_of(sheet, golfer, schools_of(desk, golfer)), units)

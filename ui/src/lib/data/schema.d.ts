@@ -6765,6 +6765,31 @@ export interface components {
             seen_to_m: number;
         };
         /**
+         * Curve
+         * @description An open line through `points`, in order.
+         */
+        Curve: {
+            /**
+             * Points
+             * @description mm in true size where the picture is to scale; right and down positive
+             */
+            points: [
+                number,
+                number
+            ][];
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
+            /**
+             * Shape
+             * @default curve
+             * @constant
+             */
+            shape: "curve";
+        };
+        /**
          * DayOut
          * @description All that is asked before a day without a network, the most needed first.
          */
@@ -9714,7 +9739,7 @@ export interface components {
          * @description A block's readings as tables; none where no rig reads its start.
          */
         LikelihoodOut: {
-            table: components["schemas"]["Table"] | null;
+            table: components["schemas"]["LikelihoodTable"] | null;
             /**
              * Flags
              * @description as much of a whole reading one counts of which that was said
@@ -9722,6 +9747,56 @@ export interface components {
             flags: {
                 [key: string]: number;
             };
+        };
+        /**
+         * LikelihoodTable
+         * @description Every reading that a rig can give, and what is believed before any.
+         *
+         *     Attributes
+         *     ----------
+         *     first, step : biases `first`, `first + step`, …
+         *     before : log of what is believed of each of them, counted from anywhere
+         *     log_spreads, spreads_before : ln spreads, evenly spaced, and the same of them
+         *     to_one : so many parts of a curve's `log` are one
+         *     shared : weights about a middle one with which what is known at each step is blurred, for what all readings share
+         */
+        LikelihoodTable: {
+            /**
+             * First
+             * @description deg, right positive
+             */
+            first: number;
+            /**
+             * Step
+             * @description in the entry's own unit
+             */
+            step: number;
+            /**
+             * Before
+             * @description log of what is believed, counted from anywhere
+             */
+            before: number[];
+            /**
+             * Log Spreads
+             * @description log of a spread in deg
+             */
+            log_spreads: number[];
+            /**
+             * Spreads Before
+             * @description log of what is believed, counted from anywhere
+             */
+            spreads_before: number[];
+            /** To One */
+            to_one: number;
+            /** Rows */
+            rows: components["schemas"]["ZoneRow"][];
+            /** Curves */
+            curves: components["schemas"]["ZoneCurve"][];
+            /**
+             * Shared
+             * @description weights, together 1
+             */
+            shared: number[];
         };
         /** Line */
         Line: {
@@ -10748,7 +10823,7 @@ export interface components {
             /** Pulls */
             pulls: components["schemas"]["Pull"][];
             /** Shapes */
-            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["libella__core__drawing__scene__Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
          * PartOut
@@ -12228,29 +12303,6 @@ export interface components {
             /** Words */
             words: string;
         };
-        /**
-         * Row
-         * @description One reading that a rig can give: its limits (None where open), its curve, and where `away` counts from: for
-         *     `facing` 0 to either side, else along it.
-         */
-        Row: {
-            /**
-             * Low
-             * @description in the entry's own unit
-             */
-            low: number | null;
-            /**
-             * High
-             * @description in the entry's own unit
-             */
-            high: number | null;
-            /** Curve */
-            curve: number;
-            /** At */
-            at: number;
-            /** Facing */
-            facing: number;
-        };
         /** RowOut */
         RowOut: {
             /** Name */
@@ -12552,7 +12604,7 @@ export interface components {
              * Shapes
              * @default []
              */
-            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["libella__core__drawing__scene__Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
+            shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
         /**
          * SchoolOut
@@ -13922,44 +13974,6 @@ export interface components {
             invented: boolean;
         };
         /**
-         * Table
-         * @description Every reading that a rig can give, and what is believed before any.
-         *
-         *     Attributes
-         *     ----------
-         *     first, step : biases `first`, `first + step`, …
-         *     before : log of what is believed of each of them, counted from anywhere
-         *     log_spreads, spreads_before : ln spreads, evenly spaced, and the same of them
-         *     to_one : so many parts of a curve's `log` are one
-         *     shared : weights about a middle one with which what is known at each step is blurred, for what all readings share
-         */
-        Table: {
-            /** First */
-            first: number;
-            /**
-             * Step
-             * @description in the entry's own unit
-             */
-            step: number;
-            /**
-             * Before
-             * @description deg, right positive
-             */
-            before: number[];
-            /** Log Spreads */
-            log_spreads: number[];
-            /** Spreads Before */
-            spreads_before: number[];
-            /** To One */
-            to_one: number;
-            /** Rows */
-            rows: components["schemas"]["Row"][];
-            /** Curves */
-            curves: components["schemas"]["libella__core__estimate__table__Curve"][];
-            /** Shared */
-            shared: number[];
-        };
-        /**
          * TableOut
          * @description Backstroke and roll on one surface.
          */
@@ -14962,6 +14976,20 @@ export interface components {
             words: string;
         };
         /**
+         * ZoneCurve
+         * @description What readings of one width say: `away` from the bias to their middle or, of open ones, how far within them the
+         *     bias lies; `log` the log likelihood there at each spread, in parts of `TO_ONE`, one row for each of `away`.
+         */
+        ZoneCurve: {
+            /**
+             * Away
+             * @description deg, right positive
+             */
+            away: number[];
+            /** Log */
+            log: number[][];
+        };
+        /**
          * ZoneOut
          * @description One reading a tap can record, with what it stands for (None where open), in the picture's unit.
          */
@@ -15003,6 +15031,32 @@ export interface components {
             left_mm: number;
             /** Right Mm */
             right_mm: number;
+        };
+        /**
+         * ZoneRow
+         * @description One reading that a rig can give: its limits (None where open), its curve, and where `away` counts from: for
+         *     `facing` 0 to either side, else along it.
+         */
+        ZoneRow: {
+            /**
+             * Low
+             * @description in the entry's own unit
+             */
+            low: number | null;
+            /**
+             * High
+             * @description in the entry's own unit
+             */
+            high: number | null;
+            /** Curve */
+            curve: number;
+            /**
+             * At
+             * @description deg, right positive
+             */
+            at: number;
+            /** Facing */
+            facing: number;
         };
         /**
          * ShareOut
@@ -15169,42 +15223,6 @@ export interface components {
              * @example 20
              */
             planned: number;
-        };
-        /**
-         * Curve
-         * @description An open line through `points`, in order.
-         */
-        libella__core__drawing__scene__Curve: {
-            /**
-             * Points
-             * @description mm in true size where the picture is to scale; right and down positive
-             */
-            points: [
-                number,
-                number
-            ][];
-            /**
-             * Role
-             * @enum {string}
-             */
-            role: "ball" | "ghost" | "hole" | "ring" | "line" | "ground" | "post" | "board" | "mark" | "window" | "shade" | "stance" | "path" | "limit" | "left" | "right" | "label";
-            /**
-             * Shape
-             * @default curve
-             * @constant
-             */
-            shape: "curve";
-        };
-        /**
-         * Curve
-         * @description What readings of one width say: `away` from the bias to their middle or, of open ones, how far within them the
-         *     bias lies; `log` the log likelihood there at each spread, in parts of `TO_ONE`, one row for each of `away`.
-         */
-        libella__core__estimate__table__Curve: {
-            /** Away */
-            away: number[];
-            /** Log */
-            log: number[][];
         };
     };
     responses: never;
