@@ -95,6 +95,7 @@ class Device:
     offline_for: int = 0
     offline_times: int = 0
     sent_again: int = 0
+    client: httpx2.Client | None = None
 
     def run(self) -> None:
         at, block = datetime.now(UTC), ""
@@ -118,14 +119,14 @@ class Device:
         self.send_all()
 
     def send_all(self) -> None:
-        with httpx2.Client(base_url=self.floor.address) as client:
-            while self.waiting:
-                path, body = self.waiting[0]
-                self.send(client, path, body)
-                if self.chance.random() < AGAIN:
-                    self.sent_again += 1
-                    self.send(client, path, body)
-                self.waiting.popleft()
+        self.client = self.client or httpx2.Client(base_url=self.floor.address)
+        while self.waiting:
+            path, body = self.waiting[0]
+            self.send(self.client, path, body)
+            if self.chance.random() < AGAIN:
+                self.sent_again += 1
+                self.send(self.client, path, body)
+            self.waiting.popleft()
 
     def send(self, client: httpx2.Client, path: str, body: dict[str, Any]) -> None:
         """Until it is acknowledged, or refused for good."""

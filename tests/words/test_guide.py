@@ -21,6 +21,8 @@ ROUTES = {
     "opinions/+page.svelte": "opinions",
     "people/+page.svelte": "people",
     "me/+page.svelte": "people",
+    "mine/+page.svelte": "people",
+    "mine/[id]/+page.svelte": "people",
     "welcome/+page.svelte": "people",
     "trust/+page.svelte": "people",
     "screen/+page.svelte": "people",

@@ -51,7 +51,7 @@ from .keep import (
 from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
-from .pages import vocabulary
+from .pages import mine, vocabulary
 from .people import accounts, consents, front, removals, screens, session
 from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
@@ -129,6 +129,7 @@ ROUTERS = (
     consents,
     removals,
     screens,
+    mine,
 )
 """What answers, in the order in which an address is looked for."""
 WEIGH_NOTHING: Final = (live, sensor_link, health, session, accounts, front, consents, removals, screens)

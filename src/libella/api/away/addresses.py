@@ -53,6 +53,7 @@ AFTER_PLAN: Final = ("/api/lessons/{id}?{u}", "/api/lessons/{id}/tools?{u}", "/a
 OF_OWNER: Final = "the owner's, and never kept on a device"
 WELL: Final = "whether the server is well"
 REACHED: Final = "how another device reaches the server: with the network"
+OWN_PAGES: Final = "a golfer's own pages: kept where they were looked at"
 FILES: Final = "whole files go over the network"
 PRINTED: Final = "printed where there is a network"
 WITH_THE_NET: Final = "worked out for what is chosen there and then: it comes with the network"
@@ -67,6 +68,9 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "/api/screens": REACHED,
     "/api/screens/here": REACHED,
     "/api/front/authority": REACHED,
+    "/api/mine": OWN_PAGES,
+    "/api/mine/sheets/{id}": OWN_PAGES,
+    "/api/mine/sheets/{id}/paper": OWN_PAGES,
     "/api/standins": "programs of this machine",
     "/api/archives/{id}": FILES,
     "/api/archives/{id}/file": FILES,

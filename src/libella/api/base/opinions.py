@@ -15,7 +15,7 @@ from ...lessons.desk.opinions import EVERYBODY, any_held, golfer_behind, held_fo
 _TABLES: Final[Mapping[str, str]] = {
     "rungs": "block", "turns": "block", "rounds": "golf_round", "kits": "noted_change", "changes": "noted_change",
     "chosen-changes": "chosen_change", "aim-turns": "aim_series", "eye-looks": "eye_take", "photos": "set_up_photo",
-    "imports": "file_import", "finding-answers": "finding_answer",
+    "mine": "lesson", "imports": "file_import", "finding-answers": "finding_answer",
 }  # fmt: skip
 """What stands at an address of another name than its table."""
 _SIDES: Final[Mapping[str, str]] = {

@@ -1,6 +1,7 @@
 """A lesson as it is kept and taken home: what they came with, what was found, one change, one drill, the first week."""
 
 from collections.abc import Callable, Sequence
+from datetime import UTC, datetime
 from functools import partial
 from typing import Literal
 
@@ -59,10 +60,15 @@ class SummaryOut(BaseModel):
     note: str = Field(description="the coach's own words")
     missing: str = Field(description="what is not there yet; empty where nothing is missing")
     invented: bool
+    released_at: datetime | None = Field(description="since when the golfer sees it, signed in; null: not released")
 
 
 class NoteIn(Entry):
     note: LongWords = Field("", max_length=600)
+
+
+class ReleasedIn(Entry):
+    released: bool
 
 
 @router.get("/lessons/{id}/summary")
@@ -75,6 +81,13 @@ def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SummaryOut:
 def keep_note(desk: AtDesk, id: UUID, entry: NoteIn, units: InUnits = "metric") -> SummaryOut:
     """Keep the coach's own words for the sheet."""
     sheets.keep_note(desk, id, entry.note)
+    return of_lesson(desk, id, units)
+
+
+@router.put("/lessons/{id}/released")
+def release(desk: AtDesk, id: UUID, entry: ReleasedIn, units: InUnits = "metric") -> SummaryOut:
+    """Let the golfer see the sheet, signed in himself, with the plan and the cards of this lesson; or no more."""
+    sheets.release(desk, id, datetime.now(UTC) if entry.released else None)
     return of_lesson(desk, id, units)
 
 
@@ -157,6 +170,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
         invented=lesson.invented,
+        released_at=lesson.released_at,
     )
 
 

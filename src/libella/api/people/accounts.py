@@ -7,6 +7,8 @@ from fastapi import APIRouter, Query
 from pydantic import BaseModel, Field
 
 from ...core.people.role import Role
+from ...lessons.desk.desk import Desk
+from ...lessons.golfer.golfers import golfer
 from ...lessons.people import accounts
 from ...lessons.values import KeptAccount
 from ...words.people.accounts import ROLES, deed_said
@@ -38,6 +40,7 @@ class AccountRowOut(BaseModel):
 
     account: AccountOut
     role_says: str
+    golfer: str = Field(description="whose data a golfer's account shows; empty for every other")
     begun: bool = Field(description="a passphrase was chosen")
     locked: bool
 
@@ -80,7 +83,7 @@ class DeedOut(BaseModel):
 def everybody(desk: AtDesk) -> AccountsOut:
     """Everybody who may come in."""
     return AccountsOut(
-        accounts=[_row(it) for it in accounts.accounts(desk)],
+        accounts=[_row(desk, it) for it in accounts.accounts(desk)],
         roles=[RoleOut(role=role, name=name, says=says) for role, (name, says) in ROLES.items()],
     )
 
@@ -88,13 +91,13 @@ def everybody(desk: AtDesk) -> AccountsOut:
 @router.put("/accounts/{id}")
 def keep(desk: AtDesk, id: UUID7, entry: AccountIn) -> AccountRowOut:
     """Make an account, or change its name and role."""
-    return _row(accounts.keep_account(desk, id, entry.name, entry.role, entry.golfer_id))
+    return _row(desk, accounts.keep_account(desk, id, entry.name, entry.role, entry.golfer_id))
 
 
 @router.put("/accounts/{id}/locked")
 def lock(desk: AtDesk, id: UUID, entry: LockedIn) -> AccountRowOut:
     """Let nobody in by it any more, and sign it out everywhere; or let it in again."""
-    return _row(accounts.lock_account(desk, id, entry.locked, datetime.now(UTC)))
+    return _row(desk, accounts.lock_account(desk, id, entry.locked, datetime.now(UTC)))
 
 
 @router.put("/accounts/{id}/link")
@@ -130,7 +133,11 @@ def deeds(desk: AtDesk, after: Words200 = "", account: UUID | None = Query(defau
     )
 
 
-def _row(it: KeptAccount) -> AccountRowOut:
+def _row(desk: Desk, it: KeptAccount) -> AccountRowOut:
     return AccountRowOut(
-        account=account_out(it), role_says=ROLES[it.role][1], begun=bool(it.passphrase), locked=it.locked
+        account=account_out(it),
+        role_says=ROLES[it.role][1],
+        golfer=golfer(desk, it.golfer_id).name if it.golfer_id else "",
+        begun=bool(it.passphrase),
+        locked=it.locked,
     )

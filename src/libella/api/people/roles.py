@@ -80,6 +80,7 @@ _JUDGE: Final = frozenset(
         "PUT /api/drills/{id}", "PUT /api/drills/{id}/retired", "PUT /api/practice-plans/{id}",
         "PUT /api/practice-plans/{id}/on-from/{before}", "PUT /api/practice-plans/{id}/voided",
         "PUT /api/set-up-cards/{id}", "PUT /api/set-up-cards/{id}/away", "PUT /api/lessons/{id}/sheet-note",
+        "PUT /api/lessons/{id}/released",
         "PUT /api/opinions/{id}",
     }
 )  # fmt: skip
@@ -105,8 +106,10 @@ _PEOPLE: Final = frozenset(
         "PUT /api/screens/{id}/link", "PUT /api/screens/{id}/ended",
     }
 )  # fmt: skip
+_OWN: Final = frozenset({"GET /api/mine", "GET /api/mine/sheets/{id}", "GET /api/mine/sheets/{id}/paper"})
 _ACTS: Final[Mapping[Act, frozenset[str]]] = {
-    "read": _READ, "record": _RECORD, "judge": _JUDGE, "delete": _DELETE, "studio": _STUDIO, "people": _PEOPLE,
+    "own": _OWN, "read": _READ, "record": _RECORD, "judge": _JUDGE, "delete": _DELETE, "studio": _STUDIO,
+    "people": _PEOPLE,
 }  # fmt: skip
 PROVED: Final = frozenset(it for it in _PEOPLE if not it.startswith("GET "))
 """Asked only of whoever gave the passphrase lately: a tablet left lying lets nobody in, and deletes nobody."""

@@ -43,3 +43,5 @@ class KeptLesson:
     """What the golfer came with: see `core.change.complaint.Complaint`; null where nobody asked."""
     sheet_note: str
     """What the coach writes on the sheet the golfer takes home."""
+    released_at: datetime | None
+    """Since when its golfer sees its sheet; null: not released."""

@@ -52,6 +52,8 @@ class LessonRow(Stored):
     """What the golfer came with; null where nobody asked."""
     sheet_note: Mapped[str] = mapped_column(server_default=text("''"))
     """What the coach writes on the sheet the golfer takes home."""
+    released_at: Mapped[datetime | None]
+    """Since when its golfer sees its sheet, signed in himself; null: not released."""
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),

@@ -143,10 +143,11 @@ SCREENS: Final[dict[Screen, Section]] = {
         "People",
         "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a "
         "passphrase; codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did "
-        "what is listed.",
+        "what is listed. A golfer who signs in sees the sheets that were released to him, with their plan and card.",
         (
             "“Open it on another device…”: its address as a picture, and how that device is made ready.",
             "“Add a screen…”: a wall that needs nobody signed in; a lesson sends it what to show, under “Lesson”.",
+            "“Release it” on Keep: the golfer sees the sheet of that lesson; “Take it back” undoes it.",
             "“Show a link…” beside a name, held before that person’s camera.",
         ),
     ),

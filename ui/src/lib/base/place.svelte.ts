@@ -10,7 +10,7 @@ export function chapter(path: string): string {
   if (!room) return 'today'
   if (room === 'lessons') return step ?? 'set'
   if (room === 'golfers') return { files: 'files', practice: 'drills', schools: 'schools' }[step ?? ''] ?? 'golfer'
-  if (['me', 'welcome', 'trust', 'screen'].includes(room)) return 'people'
+  if (['me', 'mine', 'welcome', 'trust', 'screen'].includes(room)) return 'people'
   return room === 'guide' || room === 'states' ? 'lesson' : room
 }
 

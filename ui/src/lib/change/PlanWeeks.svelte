@@ -4,11 +4,12 @@
   import Choice from '$lib/base/Choice.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { day } from '$lib/base/dates'
   import { stamp } from '$lib/data/clock'
   import { createWrite, firstError } from '$lib/data/write.svelte'
   import { schoolsQuery } from '$lib/schools/queries.svelte'
+  import NextSession from './NextSession.svelte'
   import { planQuery } from './queries.svelte'
+  import WeekRows from './WeekRows.svelte'
   import { dropPlan, goOnWith, makePlan } from './writes'
 
   interface Props {
@@ -40,7 +41,6 @@
   const going = createWrite((id: string) => goOnWith(golferId, id))
   const dropping = createWrite((id: string) => dropPlan(golferId, id))
   const error = $derived(firstError([making, going, dropping]))
-  const weeks = $derived([...new Set(it?.sessions.map((one) => one.week) ?? [])])
   const next = $derived(it?.sessions.find((one) => one.number === it.next))
 </script>
 
@@ -80,48 +80,14 @@
       {/if}
       {#if next}
         <div class="mt-3 border-2 border-ink p-4" data-next-session={next.number}>
-          <p class="text-sm text-faded">Next · {day(next.day)} · {next.words}</p>
-          <ul class="mt-1 grid gap-1.5">
-            {#each next.items as item, n (n)}
-              <li class="leading-snug">
-                <span class="text-lg font-semibold">{item.words}</span>
-                <span class="block text-faded">{item.why}</span>
-              </li>
-            {/each}
-          </ul>
+          <NextSession {next} />
           <button
             class="button primary mt-3 min-h-14 px-6 text-lg"
             onclick={() => void goto(`/golfers/${golferId}/practice?session=${next.number}`)}>Start this session</button
           >
         </div>
       {/if}
-      {#each weeks as week (week)}
-        <details class="border-b border-hairline">
-          <summary class="min-h-12 cursor-pointer py-2.5 text-lg font-semibold">
-            Week {week}
-            <span class="font-normal text-faded"
-              >{it.sessions.filter((one) => one.week === week && one.done).length} of {it.sessions.filter(
-                (one) => one.week === week && one.items.length
-              ).length} done</span
-            >
-          </summary>
-          <ol class="grid gap-3 pb-3">
-            {#each it.sessions.filter((one) => one.week === week) as one (one.number)}
-              <li data-session={one.number}>
-                <p class="font-semibold">
-                  {day(one.day)}
-                  <span class="font-normal text-faded">{one.done ? 'done' : one.missed ? 'missed' : one.words}</span>
-                </p>
-                <ul>
-                  {#each one.items as item, n (n)}
-                    <li class="leading-snug">{item.words} <span class="text-faded">{item.why}</span></li>
-                  {/each}
-                </ul>
-              </li>
-            {/each}
-          </ol>
-        </details>
-      {/each}
+      <WeekRows sessions={it.sessions} />
       <div class="mt-3 flex flex-wrap gap-2">
         {#if lessonId}<button class="button" onclick={() => (asking = true)}>Plan anew…</button>{/if}
         <a class="button" href="/api/practice-plans/{it.id}/calendar" download="practice.ics">Calendar file</a>

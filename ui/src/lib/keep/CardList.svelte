@@ -5,10 +5,10 @@
   import { save } from '$lib/data/save'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { moment } from '$lib/base/dates'
   import { settings } from '$lib/base/settings.svelte'
   import { named } from '$lib/data/vocabulary.svelte'
   import { photosQuery } from './queries.svelte'
+  import CardFace from './CardFace.svelte'
   import { putCardAway } from './writes'
 
   let { golferId }: { golferId: string } = $props()
@@ -60,13 +60,7 @@
   {#each cards.data ?? [] as it, n (it.id)}
     <li class="grid gap-x-6 gap-y-2 border-t border-hairline py-3 sm:grid-cols-[1fr_auto]" data-card>
       <div>
-        <p class="font-bold first-letter:uppercase">{it.change}</p>
-        <p class="text-faded">{moment(it.kept_at)}{n === 0 ? ' · the card in use' : ''}</p>
-        {#if it.note}<p>{it.note}</p>{/if}
-        <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-4">
-          {#each it.rows as row (row.name)}<dt class="text-faded">{row.name}</dt>
-            <dd>{row.size}</dd>{/each}
-        </dl>
+        <CardFace {it} inUse={n === 0} />
         {#if photosOf(it.lesson_id).length}
           <div class="mt-2 flex flex-wrap gap-2" data-card-photos>
             {#each photosOf(it.lesson_id) as one (one.id)}

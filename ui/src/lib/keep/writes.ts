@@ -99,6 +99,19 @@ export const noteSheet = (lesson: string, note: string) =>
     { thing: `sheet ${lesson}`, words: 'Words for the sheet', whole: true, answers: inUnits(key.summary(lesson)) }
   )
 
+/** Let the golfer see the sheet, or no more. */
+export const releaseSheet = (lesson: string, released: boolean) =>
+  put(
+    '/api/lessons/{id}/released',
+    { ...pathInUnits(lesson), body: { released } },
+    {
+      thing: `released ${lesson}`,
+      words: released ? 'Releasing the sheet' : 'Taking the sheet back',
+      whole: true,
+      answers: inUnits(key.summary(lesson))
+    }
+  )
+
 const ofArchive = (id: string, words: string) => ({
   thing: `archive ${id}`,
   words,

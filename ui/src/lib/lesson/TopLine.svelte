@@ -8,6 +8,7 @@
   import { keys, keySheet } from '$lib/base/keys.svelte'
   import { page } from '$app/state'
   import { chapter, place } from '$lib/base/place.svelte'
+  import { sessionQuery } from '$lib/people/session'
 
   interface Props {
     convert: () => void
@@ -15,11 +16,14 @@
     who: string
   }
   let { convert, who }: Props = $props()
+  /** Whoever signs in as a golfer records nothing, and converts nothing. */
+  const session = sessionQuery()
+  const golfers = $derived(session.data?.account?.role === 'golfer')
 
   $effect(() =>
     keys.add('Everywhere', () => [
       { key: '?', words: 'Show the keys and words', run: () => (keySheet.open = true) },
-      { key: '=', words: 'Convert an angle', run: convert },
+      ...(golfers ? [] : [{ key: '=', words: 'Convert an angle', run: convert }]),
       { key: 'l', words: 'Daylight or dim', run: turn }
     ])
   )
@@ -72,22 +76,22 @@
   </nav>
   {#if who}<a class="button plain max-w-40 shrink-0 truncate max-sm:hidden" href="/me" data-who>{who}</a>{/if}
   <span class="sr-only" role="status">{link}</span>
-  <a
-    class="flex h-11 min-w-11 shrink-0 items-center justify-center hover:underline"
-    href="/away"
-    title={said}
-    data-link={link}
-  >
-    {#if outbox.refused.length}
-      <span class="font-semibold text-danger">! {link}</span>
-    {:else}
-      <span class:font-semibold={waiting}
-        >{link === 'saved' ? '●' : '◌'}
-        {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
-          >{:else}{link}{/if}</span
-      >
-    {/if}
-  </a>
+  {#if !golfers}<a
+      class="flex h-11 min-w-11 shrink-0 items-center justify-center hover:underline"
+      href="/away"
+      title={said}
+      data-link={link}
+    >
+      {#if outbox.refused.length}
+        <span class="font-semibold text-danger">! {link}</span>
+      {:else}
+        <span class:font-semibold={waiting}
+          >{link === 'saved' ? '●' : '◌'}
+          {#if link === 'saved'}<span class="sr-only sm:hidden">saved</span><span class="max-sm:hidden">saved</span
+            >{:else}{link}{/if}</span
+        >
+      {/if}
+    </a>{/if}
   <button
     class="button plain shrink-0 max-sm:px-2"
     onclick={() => (settings.units = settings.units === 'metric' ? 'feet' : 'metric')}
@@ -95,7 +99,9 @@
   >
     {settings.units === 'metric' ? 'm' : 'ft'}
   </button>
-  <button class="button plain shrink-0 max-sm:px-2" onclick={convert} aria-label="Convert an angle">∠</button>
+  {#if !golfers}<button class="button plain shrink-0 max-sm:px-2" onclick={convert} aria-label="Convert an angle"
+      >∠</button
+    >{/if}
   <button class="button plain shrink-0 max-sm:px-2" onclick={turn} aria-label="{light}: change the light">
     <span aria-hidden="true">{settings.light === 'dim' ? '☾' : '☀'}</span><span class="hidden desk:inline">{light}</span
     >

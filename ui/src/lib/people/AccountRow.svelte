@@ -18,7 +18,7 @@
       <span class="font-semibold">{it.account.name}</span> · {it.account.role_name}
       <span class="text-faded">· {stands}</span>
     </p>
-    <p class="text-faded">{it.role_says}</p>
+    <p class="text-faded">{it.golfer ? `${it.golfer}: ` : ''}{it.role_says}</p>
     {#if locking.error}<Trouble error={locking.error} />{/if}
   </div>
   <div class="flex flex-wrap items-center gap-2">

@@ -1,6 +1,7 @@
 <!-- Lets in whoever is signed in, or everybody where nobody has to be; else the page to come in by stands here. -->
 <script lang="ts">
   import { untrack, type Snippet } from 'svelte'
+  import { goto } from '$app/navigation'
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
   import { day } from '$lib/away/day.svelte'
@@ -48,6 +49,12 @@
   })
   /** To come in by a link, and how a device is made ready: before anybody is known there. */
   const open = $derived(['/welcome', '/trust', '/screen'].includes(page.url.pathname))
+  /** A golfer has pages of his own, and is led there from everywhere else. */
+  const golfers = $derived(told?.account?.role === 'golfer')
+  const own = $derived(['/mine', '/me', '/guide'].some((it) => page.url.pathname.split('/')[1] === it.slice(1)))
+  $effect(() => {
+    if (golfers && !own && !open) void goto('/mine', { replaceState: true })
+  })
   // A device that was locked out keeps nothing: neither what it had seen, nor what it had not sent.
   let lost = $state<number | null>(null)
   $effect(() => {
@@ -61,12 +68,14 @@
       untrack(() => void vault.goOn())
   })
   // Opened in the morning is enough for the day.
-  $effect(() => (told && known && opened ? day.soon() : undefined))
+  $effect(() => (told && known && opened && !golfers ? day.soon() : undefined))
   const known = $derived(told ? !told.must || Boolean(told.account) : true)
 </script>
 
-{#if open || (known && opened)}
+{#if open || (known && opened && (own || !golfers))}
   {@render children()}
+{:else if known && opened}
+  <Coming page what="Your page" />
 {:else if told && !known}
   {#if told.locked_out}<LockedOut lost={lost ?? 0} />{/if}
   <SignIn studio={told.studio} />

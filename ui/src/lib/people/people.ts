@@ -22,9 +22,10 @@ export function deedsQuery() {
   }))
 }
 
-export async function keepAccount(id: string, name: string, role: Role): Promise<Account> {
+/** `golfer`: whose data a golfer's account shows. */
+export async function keepAccount(id: string, name: string, role: Role, golfer: string | null): Promise<Account> {
   const kept = await proof.before(() =>
-    api.PUT('/api/accounts/{id}', { params: { path: { id } }, body: { name, role } })
+    api.PUT('/api/accounts/{id}', { params: { path: { id } }, body: { name, role, golfer_id: golfer } })
   )
   await renew(key.accounts(), key.deeds(''))
   return kept

@@ -41,7 +41,7 @@
       {/each}
     </ul>
     <h2 class="wide mt-6 text-xl">Add somebody</h2>
-    <AddPerson roles={accounts.data.roles.filter((it) => it.role !== 'golfer')} />
+    <AddPerson roles={accounts.data.roles} />
   {:else}
     <Coming what="Who may come in" />
   {/if}

@@ -2,16 +2,17 @@
 <script lang="ts">
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
-  import Said from '$lib/base/Said.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { settings } from '$lib/base/settings.svelte'
   import { api } from '$lib/data/client'
   import { save } from '$lib/data/save'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
-  import Picture from '$lib/drawing/Picture.svelte'
-  import Stage from '$lib/drawing/Stage.svelte'
+  import { day } from '$lib/base/dates'
   import { summaryQuery } from '$lib/keep/queries.svelte'
-  import { noteSheet } from '$lib/keep/writes'
+  import SheetFace from '$lib/keep/SheetFace.svelte'
+  import SheetMind from '$lib/keep/SheetMind.svelte'
+  import { noteSheet, releaseSheet } from '$lib/keep/writes'
+  import { sessionQuery } from '$lib/people/session'
 
   const id = $derived(page.params.id ?? '')
   const summary = summaryQuery(() => id)
@@ -21,6 +22,8 @@
     (note: string) => noteSheet(id, note),
     () => (typed = null)
   )
+  const session = sessionQuery()
+  const releasing = createWrite((released: boolean) => releaseSheet(id, released))
   const printing = createAsk((whole: boolean) =>
     save(
       api.GET('/api/lessons/{id}/golfers-sheet', {
@@ -33,7 +36,7 @@
       'golfers-sheet.pdf'
     )
   )
-  const error = $derived(firstError([noting, printing]))
+  const error = $derived(firstError([noting, releasing, printing]))
 </script>
 
 {#if summary.error && !it}
@@ -58,37 +61,20 @@
         >
       </div>
     </div>
+    {#if session.data?.must}
+      <p class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2" data-released={Boolean(it.released_at)}>
+        <span class="min-w-0 flex-1 leading-snug"
+          >{it.released_at
+            ? `${it.golfer} sees this sheet since ${day(it.released_at)}, signed in, with the plan and the card of this lesson.`
+            : `${it.golfer} does not see this sheet: what is not released is seen by nobody who signs in as a golfer.`}</span
+        >
+        <button class="button min-h-14" disabled={releasing.isPending} onclick={() => releasing.mutate(!it.released_at)}
+          >{it.released_at ? 'Take it back' : `Release it to ${it.golfer}`}</button
+        >
+      </p>
+    {/if}
     {#if it.missing}<p class="mt-3 text-lg" data-missing>{it.missing}</p>{/if}
-    {#if it.complaint}<p class="mt-3 text-lg">{it.complaint}</p>{/if}
-    {#if it.picture}<div class="mt-2">
-        <Picture small scene={it.picture} label={it.found[0] ?? ''} words={it.picture_words} />
-      </div>{/if}
-    <h2 class="wide mt-4 text-lg">What was found</h2>
-    {#each it.found as one (one)}<p class="text-lg leading-snug"><Said text={one} /></p>{/each}
-    {#if it.change.length}
-      <h2 class="wide mt-4 text-lg">One change</h2>
-      {#each it.change as one (one)}<p class="text-lg leading-snug first:font-semibold">{one}</p>{/each}
-    {/if}
-    {#if it.drill}
-      <h2 class="wide mt-4 text-lg">The drill: {it.drill.name}</h2>
-      <div class="relative mt-1 h-40 border border-hairline">
-        <Stage scene={it.drill.stage} label={it.drill.stage.words} />
-      </div>
-      <ol class="mt-1 list-decimal pl-6 text-lg leading-snug">
-        {#each it.drill.steps as one (one)}<li>{one}</li>{/each}
-      </ol>
-      <p class="leading-snug"><b>Goal:</b> {it.drill.goal} {it.drill.dose}</p>
-    {/if}
-    {#if it.week.length}
-      <h2 class="wide mt-4 text-lg">The first week</h2>
-      <ul class="grid gap-1">
-        {#each it.week as one, n (n)}<li class="leading-snug">{one}</li>{/each}
-      </ul>
-    {/if}
-    {#if it.first_check}
-      <h2 class="wide mt-4 text-lg">First thing next time</h2>
-      <p class="leading-snug" data-first-check>{it.first_check}</p>
-    {/if}
+    <SheetFace {it} />
     <label class="mt-4 block">
       <span class="label">In your own words</span>
       <textarea
@@ -98,10 +84,7 @@
         oninput={(event) => (typed = event.currentTarget.value)}
         onchange={() => typed !== null && noting.mutate(typed)}></textarea>
     </label>
-    <h2 class="wide mt-4 text-lg">Mind</h2>
-    <ul class="grid gap-1 pb-6">
-      {#each it.cautions as one (one)}<li class="leading-snug">{one}</li>{/each}
-    </ul>
+    <SheetMind {it} />
     {#if error}<Trouble {error} />{/if}
   </div>
 {:else}
