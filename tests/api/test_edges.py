@@ -129,6 +129,9 @@ def test_every_answer_tells_the_browser_to_load_nothing_of_others(client, tmp_pa
     assert head["x-content-type-options"] == "nosniff" and head["referrer-policy"] == "no-referrer"
     assert head["cross-origin-resource-policy"] == head["cross-origin-opener-policy"] == "same-origin"
     assert "camera=()" in head["permissions-policy"] and "geolocation=()" in head["permissions-policy"]
+    # Neither what is told nor a refusal is left in a browser's own memory, where it would lie open.
+    for path in ("/api/golfers", "/api/golfers/nobody", "/api/nothing"):
+        assert client.get(path).headers["cache-control"] == "no-store"
     (tmp_path / "index.html").write_text("<html><script>let a = 1</script><script src=x></script></html>")
     with TestClient(create_app(engine, tmp_path), base_url="http://127.0.0.1") as own:
         assert own.get("/").headers["content-security-policy"].count("sha256-") == 1

@@ -96,6 +96,15 @@ def test_the_front_end_computes_nothing_of_the_job():
     assert guilty == []
 
 
+def test_what_is_said_to_hold_a_line_of_security_is_there():
+    """Tests by their place under tests/, else by their place here."""
+    lines = [it for it in (ROOT / "docs" / "security.md").read_text().splitlines() if it.startswith("| ")]
+    named = {one for it in lines for one in re.findall(r"`([^`]+)`", it.rsplit("|", 2)[1])}
+    places = (ROOT / "tests", ROOT)
+    lost = [it for it in named if not any((at / f"{it}{end}").exists() for at in places for end in ("", ".py"))]
+    assert len(named) > 20 and lost == []
+
+
 # What takes seven parameters, and why.
 MANY_PARAMETERS = {
     "problem": "the members of RFC 9457",

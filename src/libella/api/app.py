@@ -201,6 +201,7 @@ def create_app(
     app.state.desk = _Once(engine)
     app.state.signed = reach.signed
     app.state.front = reach.front
+    app.state.let_in = admission.admit
     app.state.live = live.Live(direct or engine)
     app.state.launcher = launcher
     app.state.kept_in = kept_in

@@ -103,6 +103,7 @@ def _config(settings: Settings, application: FastAPI | str) -> uvicorn.Config:
         workers=settings.workers,
         # Our own front, and who was named to stand before it.
         forwarded_allow_ips=["127.0.0.1", *settings.forwarding],
+        server_header=False,
         # Ours is the only log: see `api.watch.log`.
         log_config=None,
         log_level="warning",

@@ -41,8 +41,28 @@ def test_a_screen_shows_the_lesson_sent_to_it_and_no_other(floor):
         wall.client.websocket_connect(f"wss://localhost/api/live/lessons/{other['id']}") as line,
     ):
         line.receive_json()
-    owner.put(f"/screens/{id}/shows", lesson_id=None, view="putts")
+    with wall.client.websocket_connect(f"wss://localhost/api/live/lessons/{lesson['id']}") as line:
+        assert line.receive_json()["what"] == "here"
+        owner.put(f"/screens/{id}/shows", lesson_id=None, view="putts")
+        # A line that is open hears nothing of what is no longer sent there.
+        owner.putt(block["id"], {"offset_m": 0.02})
+        with pytest.raises(WebSocketDisconnect):
+            line.receive_json()
     wall.get(f"/lessons/{lesson['id']}/wall", 401)
+
+
+def test_whoever_is_locked_out_hears_nothing_more_on_the_line_that_is_open(floor):
+    owner = floor.first()
+    coach, block = floor.person("coach", "Coach"), owner.block(lesson=(lesson := owner.lesson()))
+    with coach.client.websocket_connect(f"wss://localhost/api/live/lessons/{lesson['id']}") as line:
+        assert line.receive_json()["what"] == "here"
+        owner.putt(block["id"], {"offset_m": 0.01})
+        assert line.receive_json()["what"] == "putt"
+        owner.put(f"/accounts/{coach.id}/locked", locked=True)
+        owner.putt(block["id"], {"offset_m": 0.01})
+        with pytest.raises(WebSocketDisconnect) as closed:
+            line.receive_json()
+    assert closed.value.code == 4401
 
 
 def test_a_screen_opens_nothing_else(floor):

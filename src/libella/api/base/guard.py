@@ -114,6 +114,9 @@ class SafeHeaders:
                 headers = MutableHeaders(scope=message)
                 headers["Content-Security-Policy"] = self._content_policy()
                 headers.update(_TOLD)
+                if scope["path"].startswith("/api/"):
+                    # Of golfers nothing lies open on a device's disk: what it keeps is closed, and by ourselves alone.
+                    headers["Cache-Control"] = "no-store"
             await send(message)
 
         return await self._app(scope, receive, with_headers)

@@ -29,6 +29,8 @@ What = Literal["putt", "block", "stroke", "still", "level", "sensor", "pause"]
 _MOST_WAITING = 200
 _STILL_LASTS_S = 6.0
 _CATCHES_UP_S = 2.0
+_ASKED_AGAIN_S = 60.0
+"""So often it is asked of a line on which nothing happens whether it may still be open."""
 
 
 class Live:
@@ -161,13 +163,18 @@ async def live(socket: WebSocket, id: UUID) -> None:
         gone = asyncio.ensure_future(_until_gone(socket))
         try:
             await socket.send_json({"what": "here", "revision": revision})
-            while not gone.done():
+            while True:
                 coming = asyncio.ensure_future(queue.get())
-                await asyncio.wait({coming, gone}, return_when=asyncio.FIRST_COMPLETED)
-                if not coming.done():
+                await asyncio.wait({coming, gone}, timeout=_ASKED_AGAIN_S, return_when=asyncio.FIRST_COMPLETED)
+                if gone.done():
                     coming.cancel()
                     break
-                await socket.send_json(coming.result())
+                # Whoever was locked out meanwhile hears nothing more: no line outlasts what let it in.
+                await socket.app.state.let_in(socket)
+                if coming.done():
+                    await socket.send_json(coming.result())
+                else:
+                    coming.cancel()
         except (WebSocketDisconnect, RuntimeError):
             pass
         finally:

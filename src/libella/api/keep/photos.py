@@ -58,8 +58,7 @@ def of_golfer(desk: AtDesk, id: UUID) -> list[PhotoOut]:
 @router.get("/photos/{id}/picture", response_class=Response)
 def picture(desk: AtDesk, id: UUID) -> Response:
     """The picture itself."""
-    kept = "private, max-age=31536000, immutable"
-    return Response(photos.picture_of(desk, id), media_type="image/jpeg", headers={"Cache-Control": kept})
+    return Response(photos.picture_of(desk, id), media_type="image/jpeg")
 
 
 def _photo(it: KeptSetUpPhoto) -> PhotoOut:
