@@ -234,9 +234,10 @@ def test_a_demo_interrupted_while_loading_is_loaded_whole_at_the_next_start(desk
     with pytest.raises(KeyboardInterrupt):
         load(desk, datetime.now(UTC), interrupt)
     assert is_half_loaded(desk) and not is_empty(desk)
-    with desk.transaction() as session:
-        session.execute(text("truncate studio cascade"))
-    whole = open_desk(desk._sessions.kw["bind"])
+    engine = desk._sessions.kw["bind"]
+    with engine.begin() as connection:
+        connection.execute(text("truncate studio cascade"))
+    whole = open_desk(engine)
     load(whole, datetime.now(UTC))
     assert not is_half_loaded(whole)
     assert len(find_golfers(whole)) == 2

@@ -133,6 +133,25 @@ def test_what_stands_without_a_network_is_what_the_server_shows_of_the_same(coac
     same(block, ["block"])
 
 
+def test_a_comparison_begun_without_a_network_stands_as_the_server_shows_it(coach):
+    block = coach.block()
+    lesson, station = block["lesson_id"], block["station_id"]
+    blank = asked(coach, f"/api/away/comparison?station={station}")
+    marks = {it: str(uuid6.uuid7()) for it in ("comparison", "first", "second")}
+    marks |= {"first name": "as usual", "second name": "wide base"}
+    told = filled(blank, marks)
+    ways = [{"name": marks[f"{it} name"], "station_id": station, "block_id": marks[it]} for it in ("first", "second")]
+    body = {"lesson_id": lesson, "conditions": ways, "each": 9, "started_at": now()}
+    made = coach.put(f"/comparisons/{marks['comparison']}", **body)
+    assert made["turn"] == marks["first"] and len(made["plan"]) == 18
+    for address, answer in told.items():
+        assert plainly(answer) == plainly(asked(coach, address)), address
+    # Sent again it is one; the putts that came before the answer lie in its blocks.
+    assert coach.put(f"/comparisons/{marks['comparison']}", **body)["plan"] == made["plan"]
+    coach.putt(marks["second"], {"offset_m": 0.01})
+    assert coach.get(f"/lessons/{lesson}/comparisons")[0]["done"] == [0, 1]
+
+
 def test_set_downs_begun_without_a_network_stand_as_the_server_shows_them(coach):
     lesson, series = coach.lesson()["id"], str(uuid6.uuid7())
     blank = asked(coach, f"/api/away/series?lesson={lesson}")

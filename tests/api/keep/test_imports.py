@@ -170,26 +170,26 @@ def test_a_failure_in_the_middle_keeps_nothing_and_so_does_stopping(coach, monke
     golfer = coach.golfer()
     given = give(coach, golfer, "start (deg)\n" + "0.5\n" * 12_000)
     assert read(coach, given)["good"] == 12_000
-    copy, calls = lessons_imports._copy, []
+    copy, calls = lessons_imports.copy_in, []
 
-    def breaks(session, some):
-        calls.append(len(some))
+    def breaks(*told):
+        calls.append(len(told[-1]))
         if len(calls) == 2:
             raise RuntimeError("disk full")
-        return copy(session, some)
+        return copy(*told)
 
-    monkeypatch.setattr(lessons_imports, "_copy", breaks)
+    monkeypatch.setattr(lessons_imports, "copy_in", breaks)
     failed = take(coach, given["id"])
     assert failed["phase"] == "failed" and failed["state"] == "given"
 
-    def stops(session, some):
+    def stops(*told):
         coach.drop(f"/imports/{given['id']}/work")
-        return copy(session, some)
+        return copy(*told)
 
-    monkeypatch.setattr(lessons_imports, "_copy", stops)
+    monkeypatch.setattr(lessons_imports, "copy_in", stops)
     assert take(coach, given["id"])["phase"] == "stopped"
     assert coach.get(f"/golfers/{golfer['id']}/lessons")["items"] == []
-    monkeypatch.setattr(lessons_imports, "_copy", copy)
+    monkeypatch.setattr(lessons_imports, "copy_in", copy)
     assert take(coach, given["id"])["putts"] == 12_000
 
 

@@ -157,12 +157,24 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
         coach.get_by_role("button", name="Start block").tap()
         expect(coach.locator("[data-count]")).to_contain_text("Putt 1 of 10")
         record(coach, 3)
+        # Two ways in turns: their list was asked for before; the turn changes by itself.
+        coach.get_by_role("button", name="Compare").tap()
+        expect(coach.locator("[data-needs-network]")).to_contain_text("9 putts each, 3 in a run")
+        shot(coach, "away-compare")
+        no_serious_finding(coach)
+        coach.get_by_role("button", name="Start the comparison").tap()
+        for n in range(4):
+            expect(coach.locator("[data-turn]")).to_contain_text(f"Now: {'as usual' if n < 3 else 'wide base'}")
+            expect(coach.locator("[data-count]")).to_contain_text(f"Putt {n % 3 + 1} of 9")
+            coach.get_by_role("button", name="Record on the line").tap()
+        expect(coach.locator("[data-count]")).to_contain_text("Putt 2 of 9")
+        shot(coach, "away-turns")
         coach.get_by_role("button", name="Lesson", exact=True).tap()
         coach.get_by_role("button", name="End lesson").tap()
         expect(coach.get_by_text("This lesson has ended. Open it again")).to_be_visible()
         coach.keyboard.press("Escape")
         coach.goto("/away")
-        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(25)
+        expect(coach.get_by_role("list", name="Waiting to be sent").get_by_role("listitem")).to_have_count(30)
         shot(coach, "away-waits")
         no_serious_finding(coach)
         context.set_offline(False)
@@ -171,7 +183,10 @@ def test_a_whole_lesson_without_a_network_is_there_on_another_device(tablet, ser
     page.goto(f"/lessons/{lesson}/judge")
     expect(page.get_by_role("navigation", name="Where I am")).to_contain_text("Far Green")
     kept = page.request.get(f"/api/lessons/{lesson}").json()
-    assert [it["putts"] for it in kept["blocks"]] == [10, 3] and kept["lesson"]["ended_at"]
+    assert [it["putts"] for it in kept["blocks"]] == [10, 3, 3, 1] and kept["lesson"]["ended_at"]
+    [compared] = page.request.get(f"/api/lessons/{lesson}/comparisons").json()
+    assert compared["done"] == [3, 1] and [it["condition"] for it in compared["blocks"]] == ["as usual", "wide base"]
+    assert compared["blocks"][1]["factors"] == {"set_up": "wide base"}
     vial = page.request.get(f"/api/blocks/{kept['blocks'][0]['id']}/judgement").json()["judgement"]["vial"]
     told = [vial[it] for it in ("bubble_low", "bubble_at", "bubble_high")]
     assert [it * vial["mark_right"] for it in drawn] == pytest.approx(told, abs=0.01)

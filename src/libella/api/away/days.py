@@ -33,6 +33,7 @@ from .rehearsal import AnswerOut, Stage, rehearsal
 
 router = APIRouter(prefix="/away", tags=["away"])
 _PLANNED: Final = 10
+_EACH: Final = 9
 
 
 class AskOut(BaseModel):
@@ -74,6 +75,7 @@ def whole_day(desk: AtDesk, units: InUnits = "metric") -> DayOut:
     asks += [AskOut(address=it) for id in taken.blocks for it in addresses(OF_BLOCK, units, id)]
     asks += [AskOut(address=it) for id in taken.open_blocks for it in addresses(OF_OPEN_BLOCK, units, id)]
     asks += [AskOut(address=f"/api/away/block?station={id}&units={units}") for id in taken.stations]
+    asks += [AskOut(address=f"/api/away/comparison?station={id}&units={units}") for id in taken.stations]
     asks += [AskOut(address=f"/api/away/series?lesson={id}&units={units}") for id in taken.open_lessons]
     asks += [
         AskOut(address=f"/api/instruments/entry?units={units}", body={"kind": kind, "sizes": {}})
@@ -127,6 +129,7 @@ async def new_plan(request: Request, desk: AtDesk, laid: LaidFor, units: InUnits
             [
                 *addresses(AFTER_PLAN, units, marks["lesson"]),
                 f"/api/away/block?station={marks['station']}&units={units}",
+                f"/api/away/comparison?station={marks['station']}&units={units}",
             ]
         )
     return BlankOut(marks=marks, answer=answer, answers=told)
@@ -144,6 +147,27 @@ async def new_block(request: Request, desk: AtDesk, station: UUID, units: InUnit
             [
                 *addresses(AFTER_BLOCK, units, laid.station.lesson_id),
                 *addresses((*OF_BLOCK, *OF_OPEN_BLOCK), units, marks["block"]),
+            ]
+        )
+    return BlankOut(marks=marks, answer=answer, answers=told)
+
+
+@router.get("/comparison")
+async def new_comparison(request: Request, desk: AtDesk, station: UUID, units: InUnits = "metric") -> BlankOut:
+    """Two ways to be putted in turns on a plan of a lesson: as many putts each, and in the turns, that are usual."""
+    laid = plans.plan(desk, station)
+    async with rehearsal(request, desk) as stage:
+        marks = _marks("comparison", "first", "second", "first name", "second name")
+        ways = [
+            {"name": marks[f"{it} name"], "station_id": str(station), "block_id": marks[it]}
+            for it in ("first", "second")
+        ]
+        body = {"lesson_id": str(laid.station.lesson_id), "conditions": ways, "each": _EACH, "started_at": _now()}
+        answer = await stage.put(f"/api/comparisons/{marks['comparison']}?units={units}", body)
+        told = await stage.answers(
+            [
+                *addresses(AFTER_BLOCK, units, laid.station.lesson_id),
+                *(it for way in ("first", "second") for it in addresses(OF_BLOCK, units, marks[way])),
             ]
         )
     return BlankOut(marks=marks, answer=answer, answers=told)

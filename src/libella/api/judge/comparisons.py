@@ -27,6 +27,10 @@ class ConditionIn(Entry):
         default_factory=dict, description="in what it is not as usual", max_length=8, examples=[{"set_up": "wide base"}]
     )
 
+    block_id: UUID7 | None = Field(
+        default=None, description="its block's id, where it is putted before this is known; null: it is given one"
+    )
+
 
 class ComparisonIn(Entry):
     """What is planned before the first putt; nothing of it changes afterwards."""
@@ -74,7 +78,9 @@ def plan(desk: AtDesk, request: Request, id: UUID7, entry: ComparisonIn, units: 
     """Plan a comparison: a block for each condition is started."""
     told = ComparisonEntry(
         lesson_id=entry.lesson_id,
-        conditions=tuple(Condition(it.name, it.station_id, it.guided, it.factors) for it in entry.conditions),
+        conditions=tuple(
+            Condition(it.name, it.station_id, it.guided, it.factors, it.block_id) for it in entry.conditions
+        ),
         each=entry.each,
         order=entry.order,
         run=entry.run,

@@ -16,6 +16,7 @@ from sqlalchemy.orm import Session, undefer
 
 from ...core.measure.limits import OutOfLimits
 from ...core.set.station import Station
+from ...store.copied import copy_in
 from ...store.tables import BlockRow, ColumnMapRow, FileImportRow, GolferRow, LessonRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise, NotYet
@@ -154,10 +155,10 @@ def take(
         for it in rows:
             waiting.append(made.reading(it))
             if len(waiting) == _TOGETHER:
-                done += _copy(session, waiting)
+                done += copy_in(session, ReadingRow.__tablename__, _COLUMNS, waiting)
                 progress(done)
                 waiting = []
-        done += _copy(session, waiting)
+        done += copy_in(session, ReadingRow.__tablename__, _COLUMNS, waiting)
         progress(done)
         session.flush()
         session.execute(text("set local libella.quiet = 'off'"))
@@ -281,24 +282,3 @@ _COLUMNS = (
     "studio_id", "id", "block_id", "raw", "low_deg", "high_deg", "notes", "taken_at", "voided", "void_reason",
     "flags",
 )  # fmt: skip
-
-
-_TABLE, _THESE = ReadingRow.__tablename__, ", ".join(_COLUMNS)
-_BESIDE = f"create temporary table if not exists copied on commit drop as select {_THESE} from {_TABLE} with no data"
-_OVER = f"insert into {_TABLE} ({_THESE}) select {_THESE} from copied"
-
-
-def _copy(session: Session, rows: Sequence[tuple[object, ...]]) -> int:
-    """Write readings by COPY, several times as fast as inserting them; beside the table first, which takes in no copy
-    that would not be asked whose rows they are."""
-    if rows:
-        session.flush()
-        session.execute(text(_BESIDE))
-        raw = session.connection().connection.driver_connection
-        assert raw is not None
-        with raw.cursor() as cursor, cursor.copy(f"COPY copied ({_THESE}) FROM STDIN") as to:
-            for row in rows:
-                to.write_row(row)
-        session.execute(text(_OVER))
-        session.execute(text("truncate copied"))
-    return len(rows)

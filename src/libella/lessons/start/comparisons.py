@@ -30,6 +30,8 @@ class Condition:
     station_id: UUID
     guided: bool
     factors: Mapping[str, str] = field(default_factory=dict[str, str])
+    block_id: UUID | None = None
+    """The id of its block, where a device without a network has begun to putt in it; None: it is given one."""
 
     def __post_init__(self) -> None:
         levels_of(self.factors)
@@ -102,7 +104,7 @@ def begin_comparison(desk: Desk, id: UUID, entry: ComparisonEntry) -> KeptCompar
                 hole=entry.hole,
                 factors=it.factors,
             )
-            add_block(desk, session, uuid6.uuid7(), block, comparison_id=id, turn=n)
+            add_block(desk, session, it.block_id or uuid6.uuid7(), block, comparison_id=id, turn=n)
         return value_of(KeptComparison, row)
 
 
@@ -111,12 +113,16 @@ def _told(entry: ComparisonEntry) -> dict[str, Any]:
         "lesson_id": str(entry.lesson_id),
         "started_at": entry.started_at.isoformat(),
     }
-    told["conditions"] = [
-        asdict(it) | {"station_id": str(it.station_id), "factors": dict(it.factors)} for it in entry.conditions
-    ]
+    told["conditions"] = [_condition(it) for it in entry.conditions]
     # As it was said before changes could be retested, where it retests none.
     change = told.pop("change_id")
     return told | {"asks": list(entry.asks)} | ({"change_id": str(change)} if change else {})
+
+
+def _condition(it: Condition) -> dict[str, Any]:
+    told = asdict(it) | {"station_id": str(it.station_id), "factors": dict(it.factors)}
+    block = told.pop("block_id")
+    return told | ({"block_id": str(block)} if block else {})
 
 
 def next_block(desk: Desk, session: Session, comparison_id: UUID) -> UUID | None:

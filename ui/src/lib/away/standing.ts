@@ -18,6 +18,8 @@ export interface Stands {
   of: string
   /** Entries that go by what was told, and are not told so themselves. */
   more?: Record<string, unknown>
+  /** What was told of others that are begun with it, by id. */
+  also?: Record<string, Record<string, unknown>>
   /** Where something known shows. */
   shows?: string[]
 }
@@ -54,12 +56,14 @@ export async function standIn(letter: Letter): Promise<unknown> {
   const blank = (await heldOf(stands.blank)) as Blank | undefined
   if (!blank) return undefined
   const filled = filledIn(blank, stands.marks)
+  const whole = (it: unknown) =>
+    Object.entries({ ...stands.also, [stands.of]: told }).reduce((now, [id, of]) => said(now, id, of), it)
   for (const { address, answer } of filled.answers) {
-    const now = said(answer, stands.of, told)
+    const now = whole(answer)
     const before = await heldOf({ address })
     await holdFor({ address }, before === undefined ? now : beside(before, now))
   }
-  return said(filled.answer, stands.of, told)
+  return whole(filled.answer)
 }
 
 /** Something known, told otherwise: wherever it shows. */

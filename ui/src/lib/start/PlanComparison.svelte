@@ -1,9 +1,9 @@
 <!-- Plan a comparison: what is to be found out, which conditions, how many putts each, in which turns. -->
 <script lang="ts">
+  import { untrack } from 'svelte'
   import { v7 } from 'uuid'
   import { goto } from '$app/navigation'
   import { net } from '$lib/away/net.svelte'
-  import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { stamp } from '$lib/data/clock'
   import { about as faultOf, type Shapes } from '$lib/data/client'
   import { notesQuery } from '$lib/data/queries.svelte'
@@ -64,10 +64,18 @@
       : asked
   )
 
-  const starting = createWrite(startComparison, (made) => {
-    planned()
-    void goto(`/lessons/${lessonId}/start?block=${made.turn}`)
+  // Turns come from the server; without one they are those it was asked for before.
+  $effect(() => {
+    if (net.gone) untrack(() => it.asUsual())
   })
+
+  const starting = createWrite(
+    (body: Parameters<typeof startComparison>[0]) => startComparison(body, notes.data ?? []),
+    (made) => {
+      planned()
+      void goto(`/lessons/${lessonId}/start?block=${made.turn}`)
+    }
+  )
   // Stations are laid before the comparison that is putted on them.
   const laying = createAsk(
     async () => {
@@ -75,7 +83,7 @@
       for (const { name, factors, guided: seen, lay } of it.conditions(station, guided, length)) {
         const more = lay && { id: v7(), replaces_id: null, plan: lay, seen: [] }
         const laid = more ? (await outbox.post(keepPlan(lessonId, more, false), () => true)).id : station.id
-        conditions.push({ name, factors, station_id: laid, guided: seen })
+        conditions.push({ name, factors, station_id: laid, guided: seen, block_id: v7() })
       }
       return conditions
     },
@@ -91,7 +99,7 @@
 </script>
 
 <form class="grid gap-3" onsubmit={begin}>
-  <Choice label="Compare" options={KINDS} bind:value={it.kind} />
+  {#if !net.gone}<Choice label="Compare" options={KINDS} bind:value={it.kind} />{/if}
   {#if it.kind === 'conditions'}
     <div class="grid gap-y-3">
       {#each it.under as _, n (n)}
@@ -102,7 +110,7 @@
           bind:value={it.under[n]!}
         />
       {/each}
-      <div class="flex gap-2">
+      <div class="flex gap-2" class:hidden={net.gone}>
         {#if it.grows}<button type="button" class="button" onclick={() => it.more()}>One more condition</button>{/if}
         {#if it.shrinks}<button type="button" class="button" onclick={() => it.fewer()}>One fewer</button>{/if}
       </div>
@@ -128,39 +136,44 @@
       other side of the hole: what stays is the golfer’s own.
     </p>
   {/if}
-  <TwoStages conditions={drawn} {hand} />
-  <div class="grid gap-3 sm:grid-cols-2">
-    <Stepper
-      label="Putts each"
-      unit=""
-      text={String(it.each)}
-      read={(text) => Math.round(Number(text))}
-      step={(by) => (it.each = stepped('each', it.each, by))}
-      onvalue={(value) => (it.each = value)}
-      error={about('each')}
-    />
-    {#if it.kind !== 'transfer'}
+  {#if !net.gone}<TwoStages conditions={drawn} {hand} />{/if}
+  {#if net.gone}
+    <p class="border-l-4 border-ink py-1 pl-3 leading-snug" data-needs-network>
+      <b>No network.</b> Two ways here, {it.each} putts each, {it.run} in a run, there and back, about the line: more ways,
+      other turns and other questions come with the network, and so does what they come to.
+    </p>
+  {:else}
+    <div class="grid gap-3 sm:grid-cols-2">
       <Stepper
-        label="Putts in a run"
+        label="Putts each"
         unit=""
-        text={String(it.run)}
+        text={String(it.each)}
         read={(text) => Math.round(Number(text))}
-        step={(by) => (it.run = stepped('run', it.run, by))}
-        onvalue={(value) => (it.run = value)}
-        error={about('run')}
+        step={(by) => (it.each = stepped('each', it.each, by))}
+        onvalue={(value) => (it.each = value)}
+        error={about('each')}
       />
-    {/if}
-  </div>
-  {#if it.kind !== 'transfer'}<Choice
-      label="In turns, so that warming up is no effect"
-      options={ORDERS}
-      bind:value={it.order}
-    />{/if}
-  <Choice label="The one question it answers" options={QUESTIONS} bind:value={it.question} />
+      {#if it.kind !== 'transfer'}
+        <Stepper
+          label="Putts in a run"
+          unit=""
+          text={String(it.run)}
+          read={(text) => Math.round(Number(text))}
+          step={(by) => (it.run = stepped('run', it.run, by))}
+          onvalue={(value) => (it.run = value)}
+          error={about('run')}
+        />
+      {/if}
+    </div>
+    {#if it.kind !== 'transfer'}<Choice
+        label="In turns, so that warming up is no effect"
+        options={ORDERS}
+        bind:value={it.order}
+      />{/if}
+    <Choice label="The one question it answers" options={QUESTIONS} bind:value={it.question} />
+  {/if}
   {#if error}<Trouble {error} />{/if}
-  {#if net.gone}<NeedsNetwork
-      why="Whose turn it is when is drawn where Libella is. Until then record a block each way: they can be set beside each other later, and say less, for nothing was drawn."
-    />{:else}<button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}
-      >Start the comparison</button
-    >{/if}
+  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending}
+    >Start the comparison</button
+  >
 </form>

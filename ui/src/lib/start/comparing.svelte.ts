@@ -77,6 +77,16 @@ export class Comparing {
     ]
   }
 
+  /** Without a network: two ways on the station that stands, as many putts and in the turns for which the server was asked. */
+  asUsual(): void {
+    this.kind = 'conditions'
+    this.under = this.under.slice(0, FEWEST_CONDITIONS)
+    this.each = 9
+    this.run = 3
+    this.order = 'alternating'
+    this.question = 'line'
+  }
+
   /** Its turns: with the aid first, then without it, where that is asked. */
   get turns(): Pick<Shapes['ComparisonIn'], 'each' | 'run' | 'question' | 'order'> {
     const { each, run, question, order } = this

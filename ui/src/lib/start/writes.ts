@@ -1,6 +1,6 @@
 /** What Start has the server keep: blocks, their putts, pauses, sensors and the strokes these told. */
 import { v7 } from 'uuid'
-import { blankOf } from '$lib/away/standing'
+import { blankOf, type Stands } from '$lib/away/standing'
 import type { Shapes } from '$lib/data/client'
 import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
@@ -42,13 +42,45 @@ export const startNext = (body: Sent<'/api/turns/{id}'>) => {
   )
 }
 
-export const startComparison = (body: Sent<'/api/comparisons/{id}'>) => {
+/** `noted`: what can be noted of a putt, for the blocks of its two ways where they are begun without a network. */
+export const startComparison = (body: Sent<'/api/comparisons/{id}'>, noted: Shapes['NoteOut'][] = []) => {
   const id = v7()
   return put(
     '/api/comparisons/{id}',
     { ...path(id), body },
-    { thing: id, words: 'The comparison', renews: ofLesson(body.lesson_id) }
+    {
+      thing: id,
+      words: 'The comparison',
+      renews: ofLesson(body.lesson_id),
+      stands: standsOf(id, body, noted)
+    }
   )
+}
+
+/** How two ways in their usual turns stand where no server tells; nothing of any other comparison. */
+function standsOf(id: string, body: Sent<'/api/comparisons/{id}'>, noted: Shapes['NoteOut'][]): Stands | null {
+  const [first, second, ...more] = body.conditions
+  if (!first?.block_id || !second?.block_id || more.length) return null
+  const asks = body.asks ?? []
+  const block = ({ name, guided = false, factors = {} }: typeof first) => ({
+    condition: name,
+    guided,
+    factors,
+    asks,
+    noted: noted.filter((it) => asks.includes(it.note))
+  })
+  return {
+    blank: blankOf('comparison', { station: first.station_id }),
+    marks: {
+      comparison: id,
+      first: first.block_id,
+      second: second.block_id,
+      'first name': first.name,
+      'second name': second.name
+    },
+    of: id,
+    also: { [first.block_id]: block(first), [second.block_id]: block(second) }
+  }
 }
 
 /** How many putts a block is to have. */
