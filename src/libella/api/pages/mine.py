@@ -12,13 +12,13 @@ from ...exchange.paper import PaperName
 from ...lessons.desk.problem import NotFound
 from ...lessons.golfer.golfers import golfer
 from ...lessons.keep import sheets
+from ...lessons.people.sign_ins import SignedIn
 from ...words.keep.summary import under_said
 from ..base.shapes import UUID, AtDesk, InUnits
 from ..change.practice import PlanOut, now
 from ..keep.cards import CardOut, of_golfer
 from ..keep.prints import printed
 from ..keep.summaries import SummaryOut, of_lesson, sheets_of
-from ..people.admit import who_asks
 
 router = APIRouter(prefix="/mine", tags=["mine"])
 
@@ -86,8 +86,8 @@ def on_paper(
 
 
 def _golfer(request: Request) -> Id:
-    """Whose account asks; `NotFound` for one that is no golfer's."""
-    found = who_asks(request).account.golfer_id
-    if found is None:
+    """Whose account asks; `NotFound` for one that is no golfer's, and where nobody has to sign in."""
+    who: SignedIn | None = getattr(request.state, "who", None)
+    if who is None or who.account.golfer_id is None:
         raise NotFound("golfer")
-    return found
+    return who.account.golfer_id
