@@ -21,6 +21,7 @@ from libella.store.server.cluster import Cluster
 from libella.store.server.database import connect, migrate
 
 from ..conftest import Coach, open_folder
+from .people import p95
 
 PUTTS = 10
 TIMES = 40
@@ -161,10 +162,6 @@ def timed(client: TestClient, asks: list[str]) -> float:
         answer = client.get(ask)
         assert answer.status_code == 200, answer.text
     return (time.perf_counter() - began) * 1000
-
-
-def p95(told: list[float]) -> float:
-    return float(np.percentile(told, 95))
 
 
 if __name__ == "__main__":

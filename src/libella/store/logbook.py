@@ -26,6 +26,11 @@ class Arm:
     of_lesson: bool = False
 
     @property
+    def is_searched(self) -> bool:
+        """There are words to look for in its rows."""
+        return self.words != "''"
+
+    @property
     def function(self) -> str:
         """The database's own, that gives the ids of this studio's rows with these words."""
         return f"with_words_{self.sort}_of_{self.table}"
@@ -99,7 +104,7 @@ def _query(arm: Arm, facts: Mapping[str, Any]) -> str:
     if facts["golfer"] is not None:
         where.append(f"{golfer} = :golfer")
     if facts["query"]:
-        by_words = f"t.id = any(array(select {arm.function}(:query)))" if arm.words != "''" else ""
+        by_words = f"t.id = any(array(select {arm.function}(:query)))" if arm.is_searched else ""
         by_code = f"{arm.code} = any(:codes)" if arm.code != "''" else ""
         where.append(f"({' or '.join(it for it in (by_words, by_code) if it) or 'false'})")
     if facts["since"] is not None:

@@ -17,8 +17,8 @@ from ...words.keep.summary import under_said
 from ..base.shapes import UUID, AtDesk, InUnits
 from ..change.practice import PlanOut, now
 from ..keep.cards import CardOut, of_golfer
-from ..keep.prints import printed
-from ..keep.summaries import SummaryOut, of_lesson, sheets_of
+from ..keep.summaries import SummaryOut, of_lesson
+from ..keep.summaries import on_paper as sheet_on_paper
 
 router = APIRouter(prefix="/mine", tags=["mine"])
 
@@ -81,8 +81,7 @@ def on_paper(
 ) -> Response:
     """The same on paper."""
     sheets.check_released(desk, _golfer(request), id)
-    drawn, title = sheets_of(of_lesson(desk, id, units), paper)
-    return printed(drawn, title, "golfers-sheet", form, paper, sheet)
+    return sheet_on_paper(desk, id, form, paper, sheet, whole=False, units=units)
 
 
 def _golfer(request: Request) -> Id:

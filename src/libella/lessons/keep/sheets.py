@@ -41,9 +41,7 @@ def released_to(desk: Desk, golfer_id: UUID) -> Sequence[KeptLesson]:
         return values_of(KeptLesson, session.scalars(query))
 
 
-def check_released(desk: Desk, golfer_id: UUID | None, lesson_id: UUID) -> None:
+def check_released(desk: Desk, golfer_id: UUID, lesson_id: UUID) -> None:
     """`NotFound` unless this lesson's sheet was released to this golfer: what was not is as if it were not there."""
-    with desk.transaction() as session:
-        row = session.get(LessonRow, (desk.studio_id, lesson_id))
-        if row is None or golfer_id is None or row.golfer_id != golfer_id or not row.released_at or row.voided_at:
-            raise NotFound("lesson")
+    if lesson_id not in {it.id for it in released_to(desk, golfer_id)}:
+        raise NotFound("lesson")

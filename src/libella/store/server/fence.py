@@ -40,7 +40,7 @@ def fence(connection: Connection) -> None:
     # An older schema, on the way to this one, may lack what is searched here.
     connection.execute(text("set local check_function_bodies = off"))
     for arm in ARMS:
-        if arm.words != "''":
+        if arm.is_searched:
             connection.execute(text(_words_function(arm)))
     for what in (
         "usage on schema public",

@@ -27,6 +27,10 @@ class Settings {
   get units(): Units {
     return this.#units
   }
+  /** The paper that is usual where these units are. */
+  get paper(): 'letter' | 'a4' {
+    return this.#units === 'feet' ? 'letter' : 'a4'
+  }
   set units(value: Units) {
     this.#units = value
     keep('units', value)

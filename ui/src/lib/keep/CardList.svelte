@@ -36,7 +36,7 @@
       api.GET('/api/set-up-cards/{id}/print', {
         params: {
           path: { id },
-          query: { what, paper: settings.units === 'feet' ? 'letter' : 'a4', units: settings.units }
+          query: { what, paper: settings.paper, units: settings.units }
         },
         parseAs: 'blob'
       }),

@@ -8,7 +8,7 @@
   import { keys, keySheet } from '$lib/base/keys.svelte'
   import { page } from '$app/state'
   import { chapter, place } from '$lib/base/place.svelte'
-  import { sessionQuery } from '$lib/people/session'
+  import { isGolfers, sessionQuery } from '$lib/people/session'
 
   interface Props {
     convert: () => void
@@ -18,7 +18,7 @@
   let { convert, who }: Props = $props()
   /** Whoever signs in as a golfer records nothing, and converts nothing. */
   const session = sessionQuery()
-  const golfers = $derived(session.data?.account?.role === 'golfer')
+  const golfers = $derived(isGolfers(session.data))
 
   $effect(() =>
     keys.add('Everywhere', () => [

@@ -11,7 +11,7 @@
   import SignIn from './SignIn.svelte'
   import { settings } from '$lib/base/settings.svelte'
   import LockedOut from './LockedOut.svelte'
-  import { prefer, sessionQuery, throwAway } from './session'
+  import { isGolfers, prefer, sessionQuery, throwAway } from './session'
 
   interface Props {
     /** Who is signed in; empty where nobody has to be. */
@@ -50,8 +50,8 @@
   /** To come in by a link, and how a device is made ready: before anybody is known there. */
   const open = $derived(['/welcome', '/trust', '/screen'].includes(page.url.pathname))
   /** A golfer has pages of his own, and is led there from everywhere else. */
-  const golfers = $derived(told?.account?.role === 'golfer')
-  const own = $derived(['/mine', '/me', '/guide'].some((it) => page.url.pathname.split('/')[1] === it.slice(1)))
+  const golfers = $derived(isGolfers(told))
+  const own = $derived(['mine', 'me', 'guide'].includes(page.url.pathname.split('/')[1] ?? ''))
   $effect(() => {
     if (golfers && !own && !open) void goto('/mine', { replaceState: true })
   })

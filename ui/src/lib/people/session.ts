@@ -12,6 +12,9 @@ export type Begun = Shapes['BegunOut']
 
 whenStranger(() => void renew(key.session()))
 
+/** Whoever is signed in sees what was released of a golfer, and nothing else. */
+export const isGolfers = (it: Session | undefined): boolean => it?.account?.role === 'golfer'
+
 export function sessionQuery() {
   return createQuery(() => ({
     queryKey: key.session(),

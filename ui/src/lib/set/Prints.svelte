@@ -19,7 +19,7 @@
 
   const prints = printsQuery()
   const PAPERS = choices<'a4' | 'letter'>('paper')
-  let paper = $state<'a4' | 'letter'>(settings.units === 'feet' ? 'letter' : 'a4')
+  let paper = $state<'a4' | 'letter'>(settings.paper)
 
   const fetched = (name: string, form: 'pdf' | 'svg', sheet: number) =>
     save(

@@ -8,6 +8,9 @@ const MOST_CONDITIONS = 5
 const FEWEST_CONDITIONS = 2
 /** Lengths that near are one. */
 const SAME_M = 0.005
+type Turns = Required<Pick<Shapes['ComparisonIn'], 'each' | 'run' | 'question' | 'order'>>
+/** As a comparison is planned where nobody says otherwise; in these turns two ways are begun without a network, too. */
+const AS_USUAL: Turns = { each: 9, run: 3, order: 'alternating', question: 'line' }
 
 /** A condition to be putted: on the station that stands, or on one that is laid for it. */
 export interface Condition extends Under {
@@ -19,10 +22,10 @@ export class Comparing {
   kind = $state<Kind>('conditions')
   under = $state<Under[]>([USUAL, { name: 'wide base', factors: { set_up: 'wide base' } }])
   distances_m = $state<number[]>([])
-  each = $state(9)
-  run = $state(3)
-  order = $state<Shapes['ComparisonIn']['order']>('alternating')
-  question = $state<Shapes['ComparisonIn']['question']>('line')
+  each = $state(AS_USUAL.each)
+  run = $state(AS_USUAL.run)
+  order = $state(AS_USUAL.order)
+  question = $state(AS_USUAL.question)
 
   /** `offered`: under what may be putted, as usual first: against it the next one is set. */
   constructor(distance_m: number, offered: readonly Under[] = []) {
@@ -81,15 +84,28 @@ export class Comparing {
   asUsual(): void {
     this.kind = 'conditions'
     this.under = this.under.slice(0, FEWEST_CONDITIONS)
-    this.each = 9
-    this.run = 3
-    this.order = 'alternating'
-    this.question = 'line'
+    Object.assign(this, AS_USUAL)
+  }
+
+  /** Two ways of one name: the server would refuse them. */
+  get alike(): boolean {
+    return new Set(this.under.map((it) => it.name || 'as usual')).size < this.under.length
   }
 
   /** Its turns: with the aid first, then without it, where that is asked. */
-  get turns(): Pick<Shapes['ComparisonIn'], 'each' | 'run' | 'question' | 'order'> {
+  get turns(): Turns {
     const { each, run, question, order } = this
     return { each, run, question, order: this.kind === 'transfer' ? 'in_order' : order }
   }
+}
+
+/** Whether it is two ways on one station in the usual turns: only of those the server said before how they stand. */
+export function isUsual({ conditions, ...body }: Shapes['ComparisonIn']): boolean {
+  const names = Object.keys(AS_USUAL) as (keyof Turns)[]
+  const [first, second] = conditions
+  return (
+    conditions.length === FEWEST_CONDITIONS &&
+    first?.station_id === second?.station_id &&
+    names.every((it) => body[it] === AS_USUAL[it])
+  )
 }

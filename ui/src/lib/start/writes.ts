@@ -6,6 +6,7 @@ import { ofLesson } from '$lib/data/cache'
 import { stamp } from '$lib/data/clock'
 import { every, key } from '$lib/data/key'
 import { path, put, remove, type Sent } from '$lib/data/letter'
+import { isUsual } from './comparing.svelte'
 
 export const startBlock = (lesson: string, body: Sent<'/api/blocks/{id}'>, noted: Shapes['NoteOut'][]) => {
   const id = v7()
@@ -59,8 +60,8 @@ export const startComparison = (body: Sent<'/api/comparisons/{id}'>, noted: Shap
 
 /** How two ways in their usual turns stand where no server tells; nothing of any other comparison. */
 function standsOf(id: string, body: Sent<'/api/comparisons/{id}'>, noted: Shapes['NoteOut'][]): Stands | null {
-  const [first, second, ...more] = body.conditions
-  if (!first?.block_id || !second?.block_id || more.length) return null
+  const [first, second] = body.conditions
+  if (!first?.block_id || !second?.block_id || !isUsual(body)) return null
   const asks = body.asks ?? []
   const block = ({ name, guided = false, factors = {} }: typeof first) => ({
     condition: name,

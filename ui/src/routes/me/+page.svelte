@@ -7,12 +7,20 @@
   import { createAsk } from '$lib/data/write.svelte'
   import Codes from '$lib/people/Codes.svelte'
   import Passphrase from '$lib/people/Passphrase.svelte'
-  import { changePassphrase, endSignIn, goIn, sessionQuery, signInsQuery, signOut } from '$lib/people/session'
+  import {
+    changePassphrase,
+    endSignIn,
+    goIn,
+    isGolfers,
+    sessionQuery,
+    signInsQuery,
+    signOut
+  } from '$lib/people/session'
 
   const session = sessionQuery()
   const signIns = signInsQuery()
   const me = $derived(session.data?.account)
-  const first = $derived(me?.role === 'golfer' ? { words: 'Yours', href: '/mine' } : { words: 'Today', href: '/' })
+  const first = $derived(isGolfers(session.data) ? { words: 'Yours', href: '/mine' } : { words: 'Today', href: '/' })
   $effect(() => place.set([first, { words: 'Your account' }], false))
   let now = $state('')
   let passphrase = $state('')

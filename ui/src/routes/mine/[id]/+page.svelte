@@ -21,7 +21,7 @@
       api.GET('/api/mine/sheets/{id}/paper', {
         params: {
           path: { id },
-          query: { paper: settings.units === 'feet' ? 'letter' : 'a4', units: settings.units }
+          query: { paper: settings.paper, units: settings.units }
         },
         parseAs: 'blob'
       }),

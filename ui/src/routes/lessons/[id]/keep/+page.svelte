@@ -29,7 +29,7 @@
       api.GET('/api/lessons/{id}/golfers-sheet', {
         params: {
           path: { id },
-          query: { paper: settings.units === 'feet' ? 'letter' : 'a4', whole, units: settings.units }
+          query: { paper: settings.paper, whole, units: settings.units }
         },
         parseAs: 'blob'
       }),
