@@ -140,7 +140,7 @@ def test_answers_all_alike_leave_it_open_and_contradictions_name_no_angle(coach)
 
 
 def test_a_doubted_answer_counts_less_of_either_way_of_asking(coach):
-    told = directions(coach, Seer(1.4, noise=0.5, seed=2), 12)
+    told = directions(coach, Seer(1.4, noise=0.5, seed=2), 12, id="01900000-0000-7000-8000-000000000003")
     turned = begin(coach, method="turn")
     for beside in (0.03, 0.05, 0.04, 0.06, 0.05, 0.04):
         turned = answer(coach, turned, {"beside_m": beside, "seen_m": 0.005, "from_side": "left"})

@@ -142,3 +142,22 @@ def test_answers_are_called_too_noisy_from_eight_on():
     said = ("right", "left", "left", "right", "straight", "right", "left", "right", "left")
     trials = [Trial(at, looks) for at, looks in zip((-2, 2, -1, 1, 0, -2, 2, -1, 1), said, strict=True)]
     assert [perceive(trials[:n]).too_noisy for n in (3, 7, 8, 9)] == [False, False, True, True]
+
+
+@pytest.mark.parametrize("weight", [0.5, 0.25])
+def test_answers_that_all_count_less_contradict_each_other_no_more_than_whole_ones(weight):
+    """Flagged, the answers of this golfer were told to contradict each other more than guesses would."""
+    said = ["0.5L", "1.75S", "1.25S", "2.0L", "3.0R", "2.75R", "1.75S", "2.0R", "1.25S", "1.5S", "1.25S", "0.25L"]
+    whole = [Trial(float(it[:-1]), SAYS[it[-1]]) for it in said]
+    less = perceive([it.weighing(weight) for it in whole])
+    assert not perceive(whole).too_noisy and not less.too_noisy
+    guessed = [Trial((n % 8 - 4) * 0.75, "left" if (n * 7) % 5 < 2 else "right") for n in range(16)]
+    assert perceive(guessed).too_noisy and perceive([it.weighing(weight) for it in guessed]).too_noisy
+
+
+def test_guesses_that_count_less_beside_good_answers_do_not_take_the_angle_away():
+    good = [Trial(n / 2, "left" if n < 1 else "straight" if n < 3 else "right") for n in range(-5, 9)]
+    guesses = [Trial(4.5 - n, "left" if n < 4 else "right") for n in range(8)]
+    assert perceive([*good, *guesses]).too_noisy
+    beside = perceive([*good, *(it.weighing(0.25) for it in guesses)])
+    assert not beside.too_noisy and beside.looks_straight.value == pytest.approx(0.75, abs=0.4)

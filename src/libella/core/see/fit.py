@@ -28,7 +28,7 @@ Axes = tuple[Floats, ...]
 _DEPTH: Final = 10.0
 _ORDER: Final[tuple[Looks, ...]] = ("left", "straight", "right")
 _FEWEST: Final = 8
-"""Answers before they can be called contradictory."""
+"""Whole answers before they can be called contradictory."""
 
 
 @dataclass(frozen=True)
@@ -155,14 +155,14 @@ def _perceived(trials: tuple[Trial, ...], lapse: float) -> Perception:
     value = _prior((beta, log_noise, log_zone)) + told((beta, log_noise, log_zone))
     weight: Floats = np.exp(value - value.max())
     kinds = {it.looks for it in trials}
-    guessed = _guessed([sum(n for _, n in by_answer[looks]) for looks in _ORDER])
     return Perception(
         beta,
         log_noise,
         log_zone,
         weight / weight.sum(),
         trials=len(trials),
-        too_noisy=len(trials) >= _FEWEST and len(kinds) > 1 and _log_mean(likely, prior) < guessed,
+        too_noisy=len(kinds) > 1
+        and _contradict(likely, prior, [sum(n for _, n in by_answer[looks]) for looks in _ORDER], trials),
         open_side=_beyond(trials[0].looks) if len(kinds) == 1 else None,
     )
 
@@ -173,6 +173,17 @@ def _prior(axes: Axes) -> Floats:
         ((axis - middle) / sd) ** 2 for axis, (middle, sd) in zip(axes, ((0.0, BIAS_SD), _NOISE, _ZONE), strict=True)
     )
     return -0.5 * (z[:, None, None] + y[None, :, None] + x[None, None, :])
+
+
+def _contradict(likely: Floats, prior: Floats, counts: Sequence[float], trials: Sequence[Trial]) -> bool:
+    """Whether guessing tells the answers better than any looks-straight angle.
+
+    Answers that all count less contradict each other no more than they would whole: each counts as much of one as
+    beside the one that counts most.
+    """
+    most = max(it.weight for it in trials)
+    beside = [n / most for n in counts]
+    return sum(beside) >= _FEWEST and _log_mean(likely / most, prior) < _guessed(beside)
 
 
 def _beyond(looks: Looks) -> Looks | None:

@@ -15,7 +15,7 @@ from ...core.judge.ledger.entry import Batch
 from ...core.judge.ledger.factors import GUIDED, Factor
 from ..desk.desk import Desk
 from ..judge.ledger import ledger_of
-from ..lesson.lessons import every_lesson_of, lesson_sheet
+from ..lesson.lessons import every_lesson_of, lesson_sheet, lessons_alone
 from ..see.maps import map_sheet
 from ..values import KeptLesson
 from .changes import Change
@@ -57,7 +57,7 @@ def left_of(desk: Desk, it: Change) -> LeftOf | None:
 def eye_of(desk: Desk, it: Change) -> Trained:
     """How far an eye has come since the change was chosen: what looked straight as usual, lesson by lesson."""
     asked: list[Asked] = []
-    lessons = [one for one, _ in every_lesson_of(desk, it.kept.golfer_id)]
+    lessons = lessons_alone(desk, it.kept.golfer_id)
     since = next((one.started_at for one in lessons if one.id == it.kept.lesson_id), it.kept.made_at)
     for lesson in lessons:
         if lesson.started_at >= since:

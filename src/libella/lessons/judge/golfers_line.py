@@ -30,7 +30,7 @@ from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
-from ..lesson.lessons import every_lesson_of
+from ..lesson.lessons import every_lesson_of, lessons_alone
 from ..see.eyes import zone_of
 from ..values import KeptChange, KeptGolfer, value_of
 from .bands import band_for
@@ -168,5 +168,6 @@ def _beside(desk: Desk, golfer_id: UUID, found: GolfersLines, keys: tuple[LineKe
         raise Conflict("lines_not_of_one_link")
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
-    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), every_lesson_of(desk, golfer_id)[-1][0].green_speed_ft)
+    newest = [it for it in lessons_alone(desk, golfer_id) if it.hand == found.hand][-1]
+    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), newest.green_speed_ft)
     return lines_beside(one, other, usual_mix(putt, usual_of(golfer, schools_of(desk, golfer))))

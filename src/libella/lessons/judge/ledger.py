@@ -30,7 +30,7 @@ from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
-from ..lesson.lessons import BlockSheet, LessonSheet, every_lesson_of, in_lesson
+from ..lesson.lessons import BlockSheet, LessonSheet, in_lesson, lessons_before
 from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
@@ -260,7 +260,6 @@ def _line_deg(laid: Sequence[Station]) -> float | None:
 def _earlier(desk: Desk, sheet: LessonSheet, expected_deg: float) -> tuple[Batch, ...]:
     """The starts of the lessons before this one: what grows with the length is seen over lessons, too."""
     # What was putted from the other side is another stroke.
-    same = [it for it in every_lesson_of(desk, sheet.golfer.id) if it[0].hand == sheet.lesson.hand]
-    before = [it for it in same if it[0].started_at < sheet.lesson.started_at]
+    before = lessons_before(desk, sheet.lesson)
     starts = every_batch(desk, sheet.golfer, before, expected_deg, starts_only=True)
     return tuple(it for it in starts if it.counts.get("start"))

@@ -16,7 +16,7 @@ from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
 from ..desk.problem import Closed, Conflict
-from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, value_of, values_of
+from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, columns_of, value_of, values_of
 
 PAGE = 12
 
@@ -161,14 +161,16 @@ def lesson_to_note(desk: Desk, session: Session, id: UUID) -> LessonRow:
 
 def with_readings(desk: Desk, session: Session, blocks: Sequence[KeptBlock]) -> list[BlockSheet]:
     """Blocks with their readings, oldest first."""
-    readings = session.scalars(
-        select(ReadingRow)
+    # Thousands of them may come from one file: no row is followed that nobody changes.
+    readings = session.execute(
+        select(*columns_of(KeptReading, ReadingRow))
         .where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id.in_([it.id for it in blocks]))
         .order_by(ReadingRow.taken_at, ReadingRow.id)
     )
     by_block: dict[UUID, list[KeptReading]] = {it.id: [] for it in blocks}
-    for reading in readings:
-        by_block[reading.block_id].append(value_of(KeptReading, reading))
+    for one in readings.mappings():
+        reading = KeptReading(**one)
+        by_block[reading.block_id].append(reading)
     return [BlockSheet(it, by_block[it.id]) for it in blocks]
 
 
@@ -196,12 +198,22 @@ def lessons_of(
 
 def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[KeptLesson, list[BlockSheet]]]:
     """All of a golfer's lessons with their blocks, oldest first; voided ones are left out."""
+    return _with_blocks(desk, lessons_alone(desk, golfer_id))
+
+
+def lessons_before(desk: Desk, lesson: KeptLesson) -> list[tuple[KeptLesson, list[BlockSheet]]]:
+    """The lessons of the same golfer before one, from the same side of the ball, with their blocks, oldest first."""
+    same = [it for it in lessons_alone(desk, lesson.golfer_id) if it.hand == lesson.hand]
+    return _with_blocks(desk, [it for it in same if it.started_at < lesson.started_at])
+
+
+def lessons_alone(desk: Desk, golfer_id: UUID) -> list[KeptLesson]:
+    """All of a golfer's lessons without what was read in them, oldest first; voided ones are left out."""
     query = select(LessonRow).where(
         LessonRow.studio_id == desk.studio_id, LessonRow.golfer_id == golfer_id, LessonRow.voided_at.is_(None)
     )
     with desk.transaction() as session:
-        rows = values_of(KeptLesson, session.scalars(query.order_by(LessonRow.started_at, LessonRow.id)))
-    return _with_blocks(desk, rows)
+        return values_of(KeptLesson, session.scalars(query.order_by(LessonRow.started_at, LessonRow.id)))
 
 
 def open_lessons(desk: Desk, before: tuple[datetime, UUID] | None = None) -> Sequence[tuple[KeptLesson, KeptGolfer]]:

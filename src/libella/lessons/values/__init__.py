@@ -17,7 +17,7 @@ from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck
 from .stand import KeptSetUp
 from .start import KeptBlock, KeptComparison, KeptReading
 from .studio import KeptStudio
-from .value import value_of, values_of
+from .value import columns_of, value_of, values_of
 
 __all__ = [
     "KeptAccount",
@@ -60,6 +60,7 @@ __all__ = [
     "KeptStudio",
     "KeptToolCheck",
     "Laid",
+    "columns_of",
     "value_of",
     "values_of",
 ]

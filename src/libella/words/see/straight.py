@@ -58,7 +58,8 @@ class SightWords:
 def sight_words(found: LooksStraight) -> SightWords:
     """A finding is a finding about the eyes; whether this golfer then aims that way is asked later, never assumed."""
     n = found.trials
-    answers = f"{counted(n, 'answer')}."
+    flagged = lessened_words(found.lessened)
+    answers = f"{counted(n, 'answer')}.{flagged}"
     if n == 0:
         return SightWords(NOTHING_ASKED, "", "")
     if found.too_noisy:
@@ -86,8 +87,7 @@ def sight_words(found: LooksStraight) -> SightWords:
         headline, meaning = "A true line looks straight.", "Nothing there to mend."
     doubt = (
         f"Between {_said(angle.low)} and {_said(angle.high)}, nine in ten, from {counted(n, 'answer')}."
-        f"{lessened_words(found.lessened)} "
-        f"One answer scatters by {fine_degrees(found.noise.value)}."
+        f"{flagged} One answer scatters by {fine_degrees(found.noise.value)}."
     )
     if found.zone is not None:
         doubt = f"{doubt} Anything within ± {fine_degrees(found.zone.value)} is called straight."
