@@ -197,5 +197,6 @@ def test_whoever_writes_a_row_that_is_somebodys_is_written_down_with_it(engine):
     told = text("select event_object_table from information_schema.triggers where trigger_name = 'told_as_deed'")
     with engine.connect() as connection:
         recorded = set(connection.scalars(told))
-    # A heading of a file and how it was read is nobody's; all else that goes into an archive is, and so are accounts.
-    assert recorded == ({it.name for it in kinds()} - {"column_map"}) | {"account"}
+    # A heading of a file and how it was read is nobody's; all else that goes into an archive is, and so are accounts
+    # and what opens them.
+    assert recorded == ({it.name for it in kinds()} - {"column_map"}) | {"account", "passkey"}

@@ -52,7 +52,7 @@ from .lesson import lessons
 from .pages import golfers as golfer_pages
 from .pages import lessons as lesson_pages
 from .pages import mine, vocabulary
-from .people import accounts, consents, front, removals, screens, session
+from .people import accounts, consents, front, passkeys, removals, screens, session
 from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
 from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
@@ -124,6 +124,7 @@ ROUTERS = (
     standins,
     health,
     session,
+    passkeys,
     accounts,
     front,
     consents,
@@ -132,7 +133,7 @@ ROUTERS = (
     mine,
 )
 """What answers, in the order in which an address is looked for."""
-WEIGH_NOTHING: Final = (live, sensor_link, health, session, accounts, front, consents, removals, screens)
+WEIGH_NOTHING: Final = (live, sensor_link, health, session, passkeys, accounts, front, consents, removals, screens)
 """Whose answers hang on nobody's opinions: a socket tells that something changed, never what it means."""
 THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
 _LONGEST_PATH = 1024

@@ -98,6 +98,7 @@ THINGS: Final[dict[str, str]] = {
     "sensor": "There is no such sensor here.",
     "series": "There is no such series here.",
     "sign_in": "There is no such sign-in of yours.",
+    "passkey": "There is no such passkey of yours.",
     "set_down": "There is no such set-down here.",
     "set_up": "There is no such set-up here.",
     "standin": "There is no such stand-in here; they are started from the demo only, or by their own command.",

@@ -11,9 +11,9 @@ from ...core.people.role import MAY, Act, Role
 ANYBODY: Final = frozenset(
     {
         "GET /api/health", "GET /api/health/live", "GET /api/front", "GET /api/front/authority", "GET /api/session",
-        "PUT /api/session", "DELETE /api/session", "POST /api/links/look", "POST /api/links/take",
-        "POST /api/screens/take", "GET /api/screens/here",
-        "POST /api/session/recover", "GET /api/vocabulary", "GET /api/guide",
+        "PUT /api/session", "POST /api/passkeys/asking", "PUT /api/session/by-passkey",
+        "DELETE /api/session", "POST /api/links/look", "POST /api/links/take", "POST /api/screens/take",
+        "GET /api/screens/here", "POST /api/session/recover", "GET /api/vocabulary", "GET /api/guide",
     }
 )  # fmt: skip
 """Asked by whoever has not signed in: whether it is well, how it is opened, its own words, who he is; to come in."""
@@ -31,6 +31,8 @@ FOR_SCREENS: Final = frozenset(
 ANY_ACCOUNT: Final = frozenset(
     {
         "PUT /api/session/passphrase", "PUT /api/session/preferences", "PUT /api/session/proof",
+        "PUT /api/session/proof-by-passkey", "GET /api/passkeys", "POST /api/passkeys/making", "PUT /api/passkeys/{id}",
+        "DELETE /api/passkeys/{id}",
         "DELETE /api/session/everywhere", "GET /api/sign-ins", "DELETE /api/sign-ins/{id}", "GET /api/studio",
     }
 )  # fmt: skip
@@ -111,8 +113,11 @@ _ACTS: Final[Mapping[Act, frozenset[str]]] = {
     "own": _OWN, "read": _READ, "record": _RECORD, "judge": _JUDGE, "delete": _DELETE, "studio": _STUDIO,
     "people": _PEOPLE,
 }  # fmt: skip
-PROVED: Final = frozenset(it for it in _PEOPLE if not it.startswith("GET "))
-"""Asked only of whoever gave the passphrase lately: a tablet left lying lets nobody in, and deletes nobody."""
+PROVED: Final = frozenset(it for it in _PEOPLE if not it.startswith("GET ")) | {
+    "POST /api/passkeys/making", "PUT /api/passkeys/{id}",
+}  # fmt: skip
+"""Asked only of whoever gave the passphrase, or a passkey, lately: a tablet left lying lets nobody in, deletes nobody
+and makes nobody a way in."""
 
 
 def act_of(request: str) -> Act | None:

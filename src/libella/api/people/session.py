@@ -115,7 +115,7 @@ def sign_in(desk: AtDesk, request: Request, response: Response, entry: SignInIn)
     found = sign_ins.sign_in(desk, entry.name, entry.passphrase, _host(request), at)
     if found is None:
         return not_let_in(401, "wrong")  # type: ignore[return-value]
-    _let_in(desk, request, response, found, at)
+    let_in(desk, request, response, found, at)
     return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account_out(found), locked_out=False)
 
 
@@ -147,7 +147,7 @@ def recover(desk: AtDesk, request: Request, response: Response, entry: RecoverIn
             return not_let_in(401, "wrong")  # type: ignore[return-value]
         account, codes = accounts.change_passphrase(whole, found.id, entry.passphrase, at)
     sign_ins.forget_tries(desk, entry.name, _host(request))
-    _let_in(desk, request, response, account, at)
+    let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 
 
@@ -165,7 +165,7 @@ def take(desk: AtDesk, request: Request, response: Response, entry: TakeLinkIn) 
     """Take a one-time link: choose a passphrase, and come in."""
     at = datetime.now(UTC)
     account, codes = accounts.begin_account(desk, entry.token, entry.passphrase, at)
-    _let_in(desk, request, response, account, at)
+    let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 
 
@@ -178,7 +178,7 @@ def change(desk: AtDesk, request: Request, response: Response, entry: Passphrase
         raise OutOfLimits("now", "passphrase_now")
     account, codes = accounts.change_passphrase(desk, mine.id, entry.passphrase, at)
     sign_ins.forget_tries(desk, mine.name, _host(request))
-    _let_in(desk, request, response, account, at)
+    let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 
 
@@ -229,7 +229,8 @@ def account_out(it: KeptAccount) -> AccountOut:
     )
 
 
-def _let_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> None:
+def let_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> None:
+    """Have whoever asks known by this account from now on."""
     token = sign_ins.begin(desk, account.id, request.headers.get("user-agent", ""), at)
     give_key(response, COOKIE, token, sign_ins.LONGEST)
 

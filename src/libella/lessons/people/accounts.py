@@ -6,13 +6,22 @@ from typing import Any, Final
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import func, select, update
+from sqlalchemy import delete, func, select, update
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
 from ...core.people.passphrase import checked_passphrase
 from ...core.people.role import Role
-from ...store.tables import AccountRow, DeedRow, GolferRow, OneTimeLinkRow, RecoveryCodeRow, SignInRow, StudioRow
+from ...store.tables import (
+    AccountRow,
+    DeedRow,
+    GolferRow,
+    OneTimeLinkRow,
+    PasskeyRow,
+    RecoveryCodeRow,
+    SignInRow,
+    StudioRow,
+)
 from ..desk.desk import Desk
 from ..desk.names import is_markup
 from ..desk.problem import Conflict, NotFound
@@ -100,9 +109,10 @@ def account_behind(desk: Desk, token: str, at: datetime) -> KeptAccount:
 
 def begin_account(desk: Desk, token: str, passphrase: str, at: datetime) -> tuple[KeptAccount, Sequence[str]]:
     """Take a link: choose a passphrase; the second item are the recovery codes, told once. Whoever is signed in by this
-    account is signed out."""
+    account is signed out, and its passkeys open nothing any more."""
     with desk.transaction() as session:
         link, row = _behind(desk, session, token, at)
+        _drop_passkeys(desk, session, row.id)
         told = _with_passphrase(desk, session, row, passphrase, at)
         link.used_at = at
         return value_of(KeptAccount, row), told
@@ -116,7 +126,8 @@ def change_passphrase(desk: Desk, id: UUID, passphrase: str, at: datetime) -> tu
 
 
 def spend_code(desk: Desk, name: str, code: str, at: datetime) -> KeptAccount | None:
-    """The account of that name, where the code is one of its own that was not used; it is used then."""
+    """The account of that name, where the code is one of its own that was not used; it is used then, and the account's
+    passkeys open nothing any more."""
     with desk.transaction() as session:
         row = by_name(desk, session, name)
         found = None
@@ -132,7 +143,10 @@ def spend_code(desk: Desk, name: str, code: str, at: datetime) -> KeptAccount | 
                 .values(used_at=at)
                 .returning(RecoveryCodeRow.id)
             )
-        return value_of(KeptAccount, row) if row is not None and found else None
+        if row is None or not found:
+            return None
+        _drop_passkeys(desk, session, row.id)
+        return value_of(KeptAccount, row)
 
 
 def first_owner(desk: Desk, at: datetime, lasts: timedelta) -> str | None:
@@ -219,6 +233,13 @@ def _behind(desk: Desk, session: Session, token: str, at: datetime) -> tuple[One
     if row.locked:
         raise NotFound("link")
     return link, row
+
+
+def _drop_passkeys(desk: Desk, session: Session, account_id: UUID) -> None:
+    """Whoever had to come in another way begins anew: in whose hands the other ways are nobody knows."""
+    session.execute(
+        delete(PasskeyRow).where(PasskeyRow.studio_id == desk.studio_id, PasskeyRow.account_id == account_id)
+    )
 
 
 def _spend_links(desk: Desk, session: Session, account_id: UUID, at: datetime) -> None:

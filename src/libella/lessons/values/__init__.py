@@ -10,7 +10,16 @@ from .golfer import KeptChange, KeptGolfer, KeptGolfRound, KeptLineJoin
 from .judge import KeptFindingAnswer, KeptOpinion
 from .keep import KeptFileImport, KeptQuickCheck, KeptSetUpCard, KeptSetUpPhoto
 from .lesson import KeptLesson
-from .people import KeptAccount, KeptConsent, KeptDeed, KeptRemoval, KeptRetentionRun, KeptScreen, KeptSignIn
+from .people import (
+    KeptAccount,
+    KeptConsent,
+    KeptDeed,
+    KeptPasskey,
+    KeptRemoval,
+    KeptRetentionRun,
+    KeptScreen,
+    KeptSignIn,
+)
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
 from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
@@ -38,6 +47,7 @@ __all__ = [
     "KeptLesson",
     "KeptLineJoin",
     "KeptOpinion",
+    "KeptPasskey",
     "KeptPracticePlan",
     "KeptQuickCheck",
     "KeptReading",

@@ -85,6 +85,21 @@ class KeptRetentionRun:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class KeptPasskey:
+    """What a device signs with in place of a passphrase."""
+
+    id: UUID
+    account_id: UUID
+    credential: str
+    """By which the device knows it."""
+    host: str
+    """By which name it was made; it signs for no other."""
+    device: str
+    made_at: datetime
+    used_at: datetime | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class KeptScreen:
     """A wall or a golfer's screen."""
 

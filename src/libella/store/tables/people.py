@@ -4,7 +4,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import ForeignKeyConstraint, Index, String, UniqueConstraint, func, text
+from sqlalchemy import BigInteger, ForeignKeyConstraint, Index, String, UniqueConstraint, func, text
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.people.consent import Asked, By, Why
@@ -102,6 +102,54 @@ class RecoveryCodeRow(Stored):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
         UniqueConstraint("studio_id", "code_hash"),
+        Index(None, "studio_id", "account_id"),
+    )
+
+
+class PasskeyRow(Stored):
+    """What a device signs with in place of a passphrase: the public half of it. Deleted where it is taken away."""
+
+    __tablename__ = "passkey"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    account_id: Mapped[UUID]
+    credential: Mapped[str]
+    """By which the device knows it (WebAuthn: credential id, base64url)."""
+    public_key: Mapped[bytes]
+    """As COSE tells it."""
+    signed: Mapped[int] = mapped_column(BigInteger)
+    """How often it signed, where the device counts; one that counts backwards is a copy."""
+    host: Mapped[str]
+    """By which name it was made; it signs for no other."""
+    device: Mapped[str]
+    """What the browser says of itself, shortened."""
+    made_at: Mapped[datetime]
+    used_at: Mapped[datetime | None]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
+        UniqueConstraint("studio_id", "credential"),
+        Index(None, "studio_id", "account_id"),
+    )
+
+
+class PasskeyQuestionRow(Stored):
+    """What a device is asked to sign: once, and soon."""
+
+    __tablename__ = "passkey_question"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    challenge: Mapped[str]
+    account_id: Mapped[UUID | None]
+    """For whom a passkey is to be made; null: somebody wants to come in."""
+    until: Mapped[datetime]
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id"], ["studio.id"]),
+        ForeignKeyConstraint(["studio_id", "account_id"], ["account.studio_id", "account.id"]),
+        UniqueConstraint("studio_id", "challenge"),
         Index(None, "studio_id", "account_id"),
     )
 

@@ -27,6 +27,8 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "sign_in": "a browser that is signed in here",
     "one_time_link": "a way in that is good once, here",
     "recovery_code": "a way in that is good once, here",
+    "passkey": "a way in here, and by this name alone",
+    "passkey_question": "what devices are asked to sign here",
     "sign_in_try": "wrong passphrases, of nobody who is coached here",
     "deed": "who did what here, by accounts that are in no archive",
     "screen": "a screen that is let in here; at another place it is let in anew",

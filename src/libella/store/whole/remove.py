@@ -13,7 +13,7 @@ _OF_STUDIO: Final = WITH_A_GOLFER | {IN_COMMON, "sensor", "sensor_zero", "stroke
 """What a golfer's archive holds and is not the golfer's alone: drills, and devices that go from one to the next."""
 
 
-_OF_ACCOUNT: Final = ("sign_in", "one_time_link", "recovery_code", "deed")
+_OF_ACCOUNT: Final = ("sign_in", "one_time_link", "recovery_code", "passkey", "passkey_question", "deed")
 """What an account holds by which a golfer saw what was released; every other account stays, with what it did."""
 
 

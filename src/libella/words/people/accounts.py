@@ -25,7 +25,7 @@ THINGS: Final = {
     "finding_answer": "an answer to a finding", "band_version": "bands", "opinion_version": "an opinion",
     "drill": "a drill", "drill_run": "a run of a drill", "practice_plan": "a plan of weeks",
     "set_up_card": "a set-up card", "quick_check": "a quick check", "file_import": "a file of putts",
-    "account": "an account", "consent": "what was agreed to",
+    "account": "an account", "consent": "what was agreed to", "passkey": "a passkey",
 }  # fmt: skip
 """What is kept, by its table."""
 

@@ -26,6 +26,12 @@ CONFLICTS: Final[dict[str, Template]] = {
     "other_name": ("That is not the name of this golfer.", "Write it as it stands: “{name}”."),
     "account_name": ("Somebody signs in as “{name}” already.", "Choose another name."),
     "account_locked": ("“{name}” is locked.", "Let it in again first."),
+    "passkey_here": (
+        "A passkey is of a name, and this is opened by a number.",
+        "Open it by its name: “Make this device ready” shows which it has.",
+    ),
+    "passkeys": ("There are {most} passkeys of this account.", "Take one away first."),
+    "passkey_not_made": ("What the device told is no passkey that could be asked again.", "Try once more from here."),
     "last_owner": (
         "This is the only owner who can come in; somebody has to be.",
         "Make another owner first, who has begun his account.",
@@ -34,9 +40,13 @@ CONFLICTS: Final[dict[str, Template]] = {
 SIGN_IN: Final[dict[str, Template]] = {
     "not_signed_in": ("Nobody is signed in here, or not any more.", "Sign in; what waits on this device stays."),
     "not_allowed": ("This is not among what your role may do.", "Ask the owner of the studio."),
-    "prove": ("This is asked again of whoever is signed in.", "Give your passphrase once more."),
+    "prove": ("This is asked again of whoever is signed in.", "Give your passphrase or your passkey once more."),
     "not_proved": ("That is not the passphrase in use.", "It is the one you signed in with."),
     "wrong": ("The name, or what goes with it, is not right.", "Look at both once more."),
+    "wrong_passkey": (
+        "This passkey opens nothing here: it was taken away, or made for another studio, or it waited too long.",
+        "Try once more, or sign in by name and passphrase.",
+    ),
     "too_many": (
         "So much was wrong in a quarter of an hour that no more is looked at.",
         "Wait a quarter of an hour, or ask the owner for a new link.",
@@ -49,5 +59,6 @@ TITLES: Final[dict[str, str]] = {
     "prove": "Your passphrase, once more",
     "not_proved": "Not your passphrase",
     "wrong": "Not signed in",
+    "wrong_passkey": "Not signed in",
     "too_many": "Too many tries",
 }

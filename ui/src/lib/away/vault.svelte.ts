@@ -1,7 +1,8 @@
 /**
- * What this device keeps is closed by a key of its own, and that key by the passphrase of whoever signed in.
+ * What this device keeps is closed by a key of its own, and that key by the passphrase or a passkey of whoever signed in.
  *
- * The key is made at the first sign-in here, wrapped by the passphrase (PBKDF2) and kept so. Open it stands in the memory of
+ * The key is made at the first sign-in here, wrapped by the passphrase (PBKDF2), by what a passkey tells (HKDF), or by
+ * either, and kept so. Open it stands in the memory of
  * the page and of the service worker alone: a page that is loaded again asks the worker for it, a browser that was closed
  * has forgotten it and the passphrase is asked. Where there is no worker to hold it, whoever is signed in still goes on:
  * what is written is closed by a public key, and needs the passphrase only to be read again. Where nobody signs in,
@@ -17,13 +18,29 @@ interface Wrapped {
   /** Whose it is. */
   account: string
   name: string
-  salt: Uint8Array
-  iv: Uint8Array
-  wrapped: ArrayBuffer
+  doors: Door[]
   /** Closes without the key what the key opens. */
   outside: CryptoKey
   inside: Sealed
 }
+
+/** The key, wrapped by one thing that opens it. */
+interface Door {
+  /** Which passkey opens it; empty where a passphrase does. */
+  passkey: string
+  salt: Uint8Array
+  iv: Uint8Array
+  wrapped: ArrayBuffer
+}
+
+/** What a passkey tells whoever may use it, and nobody else: the same bytes each time. */
+export interface Secret {
+  passkey: string
+  secret: Uint8Array<ArrayBuffer>
+}
+
+/** What opens a device: a passphrase, or what a passkey tells. */
+export type Opener = string | Secret
 
 /** Something closed; `by`: the key it was closed by, itself closed from outside. */
 export interface Sealed {
@@ -50,6 +67,8 @@ export class Vault {
   state = $state<State>('unknown')
   /** Whose it is, as far as it is known. */
   name = $state('')
+  /** Which passkeys open it, beside the passphrase or in its place. */
+  passkeys = $state<string[]>([])
   #account = ''
   #key: CryptoKey | null = null
   /** What the key in use is told by where it was made from outside. */
@@ -62,6 +81,17 @@ export class Vault {
   constructor(name = 'libella doors') {
     this.#doors = new Dexie(name) as Doors
     this.#doors.version(1).stores({ keys: 'id' })
+    // A passphrase alone opened it before.
+    this.#doors.version(2).upgrade((all) =>
+      all
+        .table('keys')
+        .toCollection()
+        .modify((it) => {
+          const { salt, iv, wrapped } = it
+          it.doors = [{ passkey: '', salt, iv, wrapped }]
+          for (const name of ['salt', 'iv', 'wrapped']) delete it[name]
+        })
+    )
     this.#wait()
     const last = remembered(MUST, 'unknown')
     if (last !== 'unknown') void this.heard(last === 'must')
@@ -81,6 +111,7 @@ export class Vault {
     const kept = await this.#kept()
     this.name = kept?.name ?? ''
     this.#account = kept?.account ?? ''
+    this.passkeys = passkeysIn(kept?.doors)
     const held = kept ? await askWorker<CryptoKey>('key') : null
     if (held && kept) await this.#openedWhole(held, kept)
     else if (!this.#key) this.state = kept ? 'closed' : 'none'
@@ -95,14 +126,14 @@ export class Vault {
     return this.#account === account
   }
 
-  /** Open what is kept here; false where that is not the passphrase it was closed by. */
-  async open(passphrase: string): Promise<boolean> {
+  /** Open what is kept here; false where it was not closed by that. */
+  async open(by: Opener): Promise<boolean> {
     const kept = await this.#kept()
-    if (!kept) return false
+    const door = kept?.doors.find((it) => it.passkey === passkeyOf(by))
+    if (!kept || !door) return false
     try {
-      const by = await derived(passphrase, kept.salt)
-      const iv = kept.iv as Uint8Array<ArrayBuffer>
-      const key = await crypto.subtle.unwrapKey('raw', kept.wrapped, by, { name: 'AES-GCM', iv }, AES, true, USES)
+      const [lock, iv] = [await derived(by, door.salt), door.iv as Uint8Array<ArrayBuffer>]
+      const key = await crypto.subtle.unwrapKey('raw', door.wrapped, lock, { name: 'AES-GCM', iv }, AES, true, USES)
       await this.#openedWhole(key, kept)
       return true
     } catch {
@@ -120,30 +151,44 @@ export class Vault {
     return true
   }
 
-  /** Close what is kept here by this passphrase from now on; a new key where none is open. */
-  async close(account: string, name: string, passphrase: string): Promise<void> {
+  /** Close what is kept here by this from now on, too; a new key, closed by this alone, where none is open. */
+  async close(account: string, name: string, by: Opener): Promise<void> {
     const before = this.#by ? null : this.#key
     const key = before ?? (await crypto.subtle.generateKey(AES, true, USES))
     const kept = before ? await this.#kept() : undefined
     const { outside, inside } = kept ?? (await pair(key))
-    const salt = crypto.getRandomValues(new Uint8Array(16))
-    const iv = crypto.getRandomValues(new Uint8Array(12))
-    const by = await derived(passphrase, salt)
-    const wrapped = await crypto.subtle.wrapKey('raw', key, by, { name: 'AES-GCM', iv })
+    const others = kept?.doors.filter((it) => it.passkey !== passkeyOf(by)) ?? []
+    const doors = [...others, await doorOf(key, by)]
     try {
-      await this.#doors.keys.put({ id: 'key', account, name, salt, iv, wrapped, outside, inside })
+      await this.#doors.keys.put({ id: 'key', account, name, doors, outside, inside })
     } catch {
       // A device that forbids storage keeps nothing: there is nothing to be closed.
     }
     this.name = name
     this.#account = account
+    this.passkeys = passkeysIn(doors)
     await this.#openedWhole(key, { inside })
+  }
+
+  /** Have what is open opened by a passkey, too. */
+  async letOpen(by: Secret): Promise<void> {
+    if (this.state === 'open' && !this.#by) await this.close(this.#account, this.name, by)
+  }
+
+  /** A passkey that was taken away opens nothing here any more; the last thing that opens it stays. */
+  async forget(passkey: string): Promise<void> {
+    const kept = await this.#kept()
+    const doors = kept?.doors.filter((it) => it.passkey !== passkey)
+    if (!kept || !doors?.length) return
+    await this.#doors.keys.put({ ...kept, doors })
+    this.passkeys = passkeysIn(doors)
   }
 
   /** Throw the key away: whatever was closed by it is lost for good. */
   async destroy(): Promise<void> {
     this.#key = this.#by = this.#inside = null
     this.name = this.#account = ''
+    this.passkeys = []
     tellWorker('forget')
     try {
       await this.#doors.keys.clear()
@@ -230,12 +275,34 @@ function same(one: ArrayBuffer, other: ArrayBuffer): boolean {
   return a.length === b.length && a.every((it, n) => it === b[n])
 }
 
-async function derived(passphrase: string, salt: Uint8Array): Promise<CryptoKey> {
-  const said = await crypto.subtle.importKey('raw', words.encode(passphrase.normalize('NFC')), 'PBKDF2', false, [
-    'deriveKey'
-  ])
-  const by = { name: 'PBKDF2', hash: 'SHA-256', salt: salt as Uint8Array<ArrayBuffer>, iterations: ROUNDS }
-  return crypto.subtle.deriveKey(by, said, AES, false, ['wrapKey', 'unwrapKey'])
+const passkeyOf = (by: Opener): string => (typeof by === 'string' ? '' : by.passkey)
+
+const passkeysIn = (doors: Door[] | undefined): string[] => doors?.map((it) => it.passkey).filter(Boolean) ?? []
+
+async function doorOf(key: CryptoKey, by: Opener): Promise<Door> {
+  const salt = crypto.getRandomValues(new Uint8Array(16))
+  const iv = crypto.getRandomValues(new Uint8Array(12))
+  const wrapped = await crypto.subtle.wrapKey('raw', key, await derived(by, salt), { name: 'AES-GCM', iv })
+  return { passkey: passkeyOf(by), salt, iv, wrapped }
+}
+
+/** What somebody might guess is stretched; what a passkey tells nobody can. */
+async function derived(by: Opener, kept: Uint8Array): Promise<CryptoKey> {
+  const salt = kept as Uint8Array<ArrayBuffer>
+  const uses: KeyUsage[] = ['wrapKey', 'unwrapKey']
+  if (typeof by !== 'string') {
+    const told = await crypto.subtle.importKey('raw', by.secret, 'HKDF', false, ['deriveKey'])
+    return crypto.subtle.deriveKey(
+      { name: 'HKDF', hash: 'SHA-256', salt, info: words.encode('libella doors') },
+      told,
+      AES,
+      false,
+      uses
+    )
+  }
+  const said = await crypto.subtle.importKey('raw', words.encode(by.normalize('NFC')), 'PBKDF2', false, ['deriveKey'])
+  const stretched = { name: 'PBKDF2', hash: 'SHA-256', salt, iterations: ROUNDS }
+  return crypto.subtle.deriveKey(stretched, said, AES, false, uses)
 }
 
 export const vault = new Vault()

@@ -19,6 +19,7 @@ vi.stubGlobal('localStorage', {
 
 let n = 0
 const doors = () => `doors ${(n += 1)}`
+const passkey = (name: string, fill: number) => ({ passkey: name, secret: new Uint8Array(32).fill(fill) })
 const WORDS = 'kettle harbour willow-9 plinth'
 
 async function closedBy(name: string): Promise<Vault> {
@@ -49,7 +50,7 @@ describe('the vault', () => {
     expect(new TextDecoder().decode(sealed.closed)).not.toContain('Greta')
     const kept = await new Dexie(name).open().then((book) => book.table('keys').toArray())
     expect(JSON.stringify(kept)).not.toContain('kettle')
-    expect(kept[0].wrapped.byteLength).toBe(48)
+    expect(kept[0].doors[0].wrapped.byteLength).toBe(48)
     expect(await vault.unseal(sealed)).toEqual({ name: 'Greta' })
   })
 
@@ -109,6 +110,55 @@ describe('the vault', () => {
     await vault.destroy()
     await vault.close('a', 'Ada', WORDS)
     expect(await vault.unseal(await waiting)).toBe('heard before anybody was known')
+  })
+
+  it('opens by a passkey that was let, beside the passphrase and after it has changed, and by no other', async () => {
+    const name = doors()
+    const vault = await closedBy(name)
+    const sealed = await vault.seal('kept')
+    await vault.letOpen(passkey('mine', 1))
+    await vault.close('a', 'Ada', 'another passphrase altogether')
+    for (const by of [passkey('mine', 1), 'another passphrase altogether']) {
+      const again = await started(name)
+      expect(again.passkeys).toEqual(['mine'])
+      expect(await again.open(WORDS)).toBe(false)
+      expect(await again.open(passkey('mine', 2))).toBe(false)
+      expect(await again.open(passkey('other', 1))).toBe(false)
+      expect(await again.open(by)).toBe(true)
+      expect(await again.unseal(sealed)).toBe('kept')
+    }
+  })
+
+  it('is closed by a passkey alone where somebody came in by it, and keeps what it was closed by last', async () => {
+    const name = doors()
+    const vault = await started(name)
+    await vault.close('a', 'Ada', passkey('mine', 1))
+    const sealed = await vault.seal('kept')
+    await vault.forget('mine')
+    const again = await started(name)
+    expect(await again.open(WORDS)).toBe(false)
+    expect(await again.open(passkey('mine', 1))).toBe(true)
+    await again.close('a', 'Ada', WORDS)
+    await again.forget('mine')
+    const later = await started(name)
+    expect(later.passkeys).toEqual([])
+    expect(await later.open(passkey('mine', 1))).toBe(false)
+    expect(await later.open(WORDS)).toBe(true)
+    expect(await later.unseal(sealed)).toBe('kept')
+  })
+
+  it('opens what was closed before there were passkeys', async () => {
+    const [name, other] = [doors(), doors()]
+    const sealed = await (await closedBy(name)).seal('kept')
+    const [{ doors: ways, ...rest }] = await new Dexie(name).open().then((book) => book.table('keys').toArray())
+    const before = new Dexie(other)
+    before.version(1).stores({ keys: 'id' })
+    const { salt, iv, wrapped } = ways[0]
+    await before.table('keys').put({ ...rest, salt, iv, wrapped })
+    before.close()
+    const again = await started(other)
+    expect(await again.open(WORDS)).toBe(true)
+    expect(await again.unseal(sealed)).toBe('kept')
   })
 
   it('is lost for good once it is thrown away', async () => {

@@ -23,6 +23,7 @@ export const key = {
   deeds: (account: string) => ['deeds', account],
   due: () => ['due'],
   here: () => ['here'],
+  passkeys: () => ['passkeys'],
   guide: () => ['guide'],
   logbook: (sought: unknown) => ['logbook', sought],
   change: (lesson: string) => ['change', lesson],

@@ -4,7 +4,8 @@
   import { vault } from '$lib/away/vault.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { createAsk } from '$lib/data/write.svelte'
-  import { signIn, signOut } from './session'
+  import { passkeysHere, secretHere } from './passkeys'
+  import { openDevice, signIn, signOut } from './session'
 
   interface Props {
     /** Who is signed in; empty where that is not known, for want of a network. */
@@ -19,8 +20,14 @@
   const opening = createAsk(async () => {
     wrong = false
     if (fresh) await signIn(name, passphrase)
-    else wrong = !(await vault.open(passphrase))
+    else wrong = !(await openDevice(passphrase))
   })
+  let silent = $state(false)
+  const byPasskey = createAsk(async () => {
+    const told = await secretHere(vault.passkeys)
+    silent = !told || !(await vault.open(told))
+  })
+  const passkey = $derived(!fresh && vault.passkeys.length > 0 && passkeysHere())
   const whose = $derived(name || vault.name)
   const unsent = $derived(outbox.closed === 1 ? '1 entry' : `${outbox.closed ?? 0} entries`)
 </script>
@@ -28,7 +35,8 @@
 <div class="mx-auto max-w-md px-5 py-10" data-open-device>
   <h1 class="wide text-3xl">{whose}</h1>
   <p class="mt-2 text-lg leading-snug">
-    What this device keeps of your golfers is closed by your passphrase. It opens without a network, too.
+    What this device keeps of your golfers is closed by your passphrase{passkey ? ', and by your passkey' : ''}. It
+    opens without a network, too.
     {#if outbox.closed}<b>{unsent} made here did not reach Libella yet: they are sent once it is open.</b>{/if}
   </p>
   <form
@@ -58,6 +66,18 @@
     <button class="button primary min-h-14 text-lg" disabled={opening.isPending}
       >{opening.isPending ? 'Opening…' : 'Open'}</button
     >
+    {#if passkey}
+      {#if silent}<p class="font-semibold text-danger" role="alert">
+          The passkey told nothing that opens it. Try once more, or use your passphrase.
+        </p>{/if}
+      <button
+        class="button min-h-14 text-lg"
+        type="button"
+        disabled={byPasskey.isPending}
+        onclick={() => byPasskey.mutate(undefined)}
+        >{byPasskey.isPending ? 'Asking this device…' : 'Open by passkey'}</button
+      >
+    {/if}
     <button class="button plain min-h-11" type="button" onclick={() => (sure ? void signOut() : (sure = true))}
       >{sure ? 'Throw it away and sign out' : 'I can’t open it'}</button
     >

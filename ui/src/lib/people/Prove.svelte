@@ -1,8 +1,9 @@
-<!-- The passphrase once more, before something that matters most. -->
+<!-- The passphrase or a passkey once more, before something that matters most. -->
 <script lang="ts">
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { createAsk } from '$lib/data/write.svelte'
+  import { passkeysHere, proveBy } from './passkeys'
   import { proof } from './proof.svelte'
 
   let passphrase = $state('')
@@ -10,11 +11,12 @@
     () => proof.give(passphrase),
     () => (passphrase = '')
   )
+  const showing = createAsk(() => proveBy())
 </script>
 
 <Sheet
   bind:open={() => proof.asked, (open) => (open ? undefined : proof.end(false))}
-  title="Your passphrase, once more"
+  title="Your passphrase or passkey, once more"
 >
   <form
     class="grid gap-3"
@@ -25,8 +27,8 @@
     }}
   >
     <p class="leading-snug">
-      Whom you let in, lock out or delete is asked of you again after ten minutes: a tablet left lying does it for
-      nobody.
+      Whom you let in, lock out or delete, and each passkey you make, is asked of you again after ten minutes: a tablet
+      left lying does it for nobody.
     </p>
     <label
       ><span class="label">Passphrase</span>
@@ -43,5 +45,14 @@
     <button class="button primary min-h-14 text-lg" disabled={giving.isPending}
       >{giving.isPending ? 'Looking…' : 'It is me'}</button
     >
+    {#if passkeysHere()}
+      {#if showing.error}<Trouble error={showing.error} />{/if}
+      <button
+        class="button min-h-12"
+        type="button"
+        disabled={showing.isPending}
+        onclick={() => showing.mutate(undefined)}>{showing.isPending ? 'Asking this device…' : 'By passkey'}</button
+      >
+    {/if}
   </form>
 </Sheet>

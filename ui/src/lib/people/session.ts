@@ -1,11 +1,12 @@
 /** Who is signed in, and how somebody comes in and goes: asked at once, and never kept for later. */
 import { createQuery } from '@tanstack/svelte-query'
 import { kept } from '$lib/away/kept'
-import { vault } from '$lib/away/vault.svelte'
+import { vault, type Opener, type Secret } from '$lib/away/vault.svelte'
 import { beginAnew, renew } from '$lib/data/cache'
 import { api, ask, whenStranger, type Shapes } from '$lib/data/client'
 import { key } from '$lib/data/key'
 import { outbox } from '$lib/data/outbox.svelte'
+import type { Signed } from './passkeys'
 
 export type Session = Shapes['WhoOut']
 export type Begun = Shapes['BegunOut']
@@ -45,20 +46,40 @@ export async function signIn(name: string, passphrase: string): Promise<void> {
   await goIn()
 }
 
+/** Come in by what a passkey signed; where it told no secret, the passphrase is asked for what this device keeps. */
+export async function signInBy(signed: Signed): Promise<void> {
+  await ask(api.PUT('/api/session/by-passkey', { body: { credential: signed.told } }))
+  await takeDevice(signed.secret)
+  await goIn()
+}
+
+/** What a passkey told at the sign-in, before what this device keeps was opened by the passphrase. */
+let toldBefore: Secret | null = null
+
+/** Open what this device keeps, by the passphrase; a passkey somebody came in by opens it, too, from then on. */
+export async function openDevice(passphrase: string): Promise<boolean> {
+  const opened = await vault.open(passphrase)
+  if (opened && toldBefore) await vault.letOpen(toldBefore)
+  toldBefore = null
+  return opened
+}
+
 /**
- * What this device keeps is closed by this passphrase from now on. What another kept here goes; what the same person kept
- * under a passphrase that has changed meanwhile stays closed, until it is opened or thrown away.
+ * What this device keeps is closed by this from now on; by nothing yet where a passkey told no secret. What another kept here
+ * goes; what the same person kept under a passphrase that has changed meanwhile, or before there was this passkey, stays
+ * closed, until it is opened or thrown away.
  */
-export async function takeDevice(passphrase: string): Promise<void> {
+export async function takeDevice(by: Opener | null): Promise<void> {
   const { account } = await ask(api.GET('/api/session'))
   if (!account) return
   if (vault.state === 'unknown') await vault.heard(true)
   if (vault.isOf(account.id)) {
-    if (vault.state !== 'open') await vault.open(passphrase)
+    const opened = vault.state === 'open' || (by !== null && (await vault.open(by)))
+    toldBefore = opened || typeof by === 'string' ? null : by
     return
   }
   await throwAway()
-  await vault.close(account.id, account.name, passphrase)
+  if (by) await vault.close(account.id, account.name, by)
 }
 
 /**
@@ -69,6 +90,10 @@ export function lostTo(name: string, anew: boolean): number {
   const own = vault.name.toLowerCase() === name.trim().toLowerCase()
   return vault.name && (anew || !own) ? outbox.letters.length + (outbox.closed ?? 0) : 0
 }
+
+/** The same where a passkey said whose it is. */
+export const lostToAccount = (account: string): number =>
+  vault.name && !vault.isOf(account) ? outbox.letters.length + (outbox.closed ?? 0) : 0
 
 /** Whatever this device keeps is gone for good. */
 export async function throwAway(): Promise<void> {

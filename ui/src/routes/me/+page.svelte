@@ -6,6 +6,7 @@
   import { outbox } from '$lib/data/outbox.svelte'
   import { createAsk } from '$lib/data/write.svelte'
   import Codes from '$lib/people/Codes.svelte'
+  import Passkeys from '$lib/people/Passkeys.svelte'
   import Passphrase from '$lib/people/Passphrase.svelte'
   import {
     changePassphrase,
@@ -89,7 +90,8 @@
           {/if}
           {#if gone === it.id}
             <p class="basis-full border-l-4 border-danger pl-3 leading-snug">
-              As soon as it has a network it throws away what it keeps, and what it had not sent is refused for good.
+              As soon as it has a network it throws away what it keeps, and what it had not sent is refused for good. If
+              it made a passkey, take that away below, too.
               <button class="button danger mt-2 block min-h-11" onclick={() => ending.mutate({ id: it.id, lost: true })}
                 >Lock it out</button
               >
@@ -98,6 +100,7 @@
         </li>
       {/each}
     </ul>
+    <Passkeys />
     <h2 class="wide mt-8 text-xl">Another passphrase</h2>
     <form
       class="mt-2 grid gap-4"
