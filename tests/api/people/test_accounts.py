@@ -147,7 +147,7 @@ def test_whoever_is_signed_in_for_long_gives_the_passphrase_again_before_what_ma
         session.execute(text("update sign_in set proved_at = proved_at - interval '10 minutes 1 second'"))
     told = {"name": "New Hand", "role": "assistant"}
     refused = owner.put(f"/accounts/{id}", 403, **told)
-    assert refused["type"].endswith(":prove") and refused["remedy"] == "Give your passphrase once more."
+    assert refused["type"].endswith(":prove") and refused["remedy"] == "Give your passphrase or your passkey once more."
     assert all(it["account"]["name"] != "New Hand" for it in owner.get("/accounts")["accounts"])
     # Whoever may not is told that, and no passphrase of his helps.
     assert coach.put(f"/accounts/{id}", 403, **told)["type"].endswith(":not-allowed")

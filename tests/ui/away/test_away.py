@@ -1,16 +1,12 @@
 """A day without a network: the program opens, a lesson is recorded, the browser is killed, and all of it arrives."""
 
 import re
-import signal
-import subprocess
-from collections.abc import Callable, Generator
-from contextlib import contextmanager, suppress
 
 import pytest
 import uuid6
-from playwright.sync_api import BrowserContext, Error, Page, expect
+from playwright.sync_api import Page, expect
 
-from ..conftest import CHROMIUM, no_serious_finding, shot
+from ..conftest import no_serious_finding, shot
 from ..people.test_people import PASSPHRASE, choose
 
 STATION = {
@@ -24,37 +20,6 @@ KEPT = """(name) => new Promise((told) => { const book = indexedDB.open(name)
         const asked = book.result.transaction(all).objectStore(all[0]).getAll()
         asked.onsuccess = () => told(asked.result) } })"""
 """All that a device keeps in one book."""
-Tablet = Callable[[str], "contextmanager[BrowserContext]"]
-
-
-@pytest.fixture
-def tablet(browser, tmp_path) -> Tablet:
-    """A browser whose memory is on a disk: it can be killed and started again. `*flags`: more of its switches."""
-
-    @contextmanager
-    def started(address: str, *flags: str) -> Generator[BrowserContext]:
-        context = browser.browser_type.launch_persistent_context(
-            str(tmp_path / "tablet"),
-            executable_path="/usr/bin/chromium-headless-shell",
-            args=[*CHROMIUM, *flags],
-            base_url=address,
-            viewport={"width": 820, "height": 1180},
-            has_touch=True,
-            ignore_https_errors=True,
-        )
-        errors: list[str] = []
-        context.on("weberror", lambda it: errors.append(str(it.error)))
-        try:
-            yield context
-        finally:
-            # As if its plug were pulled.
-            killed = subprocess.run(["pkill", f"-{signal.SIGKILL}", "-f", str(tmp_path / "tablet")], check=False)
-            assert killed.returncode == 0
-            with suppress(Error):
-                context.close()
-        assert errors == []
-
-    return started
 
 
 def taken_along(page: Page) -> None:
