@@ -142,7 +142,8 @@ SCREENS: Final[dict[Screen, Section]] = {
         "people",
         "People",
         "Who may come in, by role: owner, coach, assistant. A link shown to a camera lets somebody choose a "
-        "passphrase; codes on paper help where it is forgotten. Whoever left, or lost a device, is locked out; who did "
+        "passphrase; codes on paper help where it is forgotten, and a passkey (face, finger) may stand in its place. "
+        "Whoever left, or lost a device, is locked out; who did "
         "what is listed. A golfer who signs in sees the sheets that were released to him, with their plan and card.",
         (
             "“Open it on another device…”: its address as a picture, and how that device is made ready.",

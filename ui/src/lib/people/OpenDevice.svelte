@@ -37,7 +37,9 @@
   <p class="mt-2 text-lg leading-snug">
     What this device keeps of your golfers is closed by your passphrase{passkey ? ', and by your passkey' : ''}. It
     opens without a network, too.
-    {#if outbox.closed}<b>{unsent} made here did not reach Libella yet: they are sent once it is open.</b>{/if}
+    {#if outbox.closed}<b
+        >{unsent} made here did not reach Libella yet: {outbox.closed === 1 ? 'it is' : 'they are'} sent once this is open.</b
+      >{/if}
   </p>
   <form
     class="mt-5 grid gap-4"
