@@ -26,11 +26,41 @@ def test_the_first_link_begins_the_studio_and_nobody_comes_in_before_or_by_it_ag
     newer = accounts.first_owner(floor.desk, datetime.now(UTC), timedelta(hours=1))
     assert stranger.client.post("/api/links/look", json={"token": token}).status_code == 404
     told = stranger.client.post("/api/links/look", json={"token": newer}).json()
-    assert told == {"studio": "My studio", "name": "Owner", "role_name": "Owner", "begun": False}
+    assert told == {"studio": "My studio", "name": "Owner", "role_name": "Owner", "begun": False, "first": True}
     owner = floor.taken(newer)
     assert owner.get("/session")["account"]["role"] == "owner" and owner.get("/golfers")["items"] == []
     assert stranger.client.post("/api/links/take", json={"token": newer, "passphrase": PASSPHRASE}).status_code == 404
     assert accounts.first_owner(floor.desk, datetime.now(UTC), timedelta(hours=1)) is None
+
+
+def test_whoever_begins_the_studio_names_it_and_himself_and_nobody_after_him(floor):
+    token, named = accounts.first_owner(floor.desk, datetime.now(UTC), timedelta(hours=1)), {"studio": "The Quay"}
+    browser = floor.browser()
+    body = {"token": token, "passphrase": "Tove Tove Harbour", "named": named | {"name": "Tove Harbour"}}
+    # What he calls himself is among what is tried first; refused, nothing has a name yet.
+    assert browser.client.post("/api/links/take", json=body).status_code == 422
+    assert browser.get("/session")["studio"] == "My studio"
+    body = {"token": token, "passphrase": PASSPHRASE, "named": named | {"name": "Tove"}}
+    assert browser.client.post("/api/links/take", json=body).json()["account"]["name"] == "Tove"
+    assert browser.get("/session")["studio"] == "The Quay"
+    come_in(floor.browser(), "tove")
+    come_in(floor.browser(), "owner", status=401)
+    floor.owner = browser
+    browser.id = browser.get("/session")["account"]["id"]
+    told = floor.browser().client.post("/api/links/look", json={"token": floor.link(browser.id)}).json()
+    assert told["begun"] and not told["first"]
+    body |= {"token": floor.link(browser.id), "named": named | {"name": "Another"}}
+    refused = floor.browser().client.post("/api/links/take", json=body)
+    assert refused.status_code == 409 and "begun by somebody already" in refused.json()["detail"]
+
+
+def test_the_owner_alone_names_the_studio(floor):
+    owner = floor.first()
+    told = owner.put("/studio", name="The Quay", place="Skerrow", coach="Tove")
+    assert told == owner.get("/studio") == {"name": "The Quay", "place": "Skerrow", "coach": "Tove", "invented": False}
+    assert any("changed the studio" in str(it) for it in owner.get("/deeds")["items"])
+    floor.person("coach", "Wren Coach").put("/studio", 403, name="Mine")
+    assert owner.put("/studio", 422, name=" ")["errors"][0]["field"] == "name"
 
 
 def test_the_cookie_is_for_this_host_over_tls_and_for_no_script(floor):

@@ -26,7 +26,7 @@ def choose(page: Page, passphrase: str = PASSPHRASE) -> list[str]:
 def sign_in(page: Page, name: str, passphrase: str = PASSPHRASE) -> None:
     page.get_by_label("Name", exact=True).fill(name)
     page.get_by_label("Passphrase").fill(passphrase)
-    page.get_by_role("button", name="Sign in").tap()
+    page.get_by_role("button", name="Sign in", exact=True).tap()
 
 
 def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers):
@@ -49,6 +49,9 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     no_serious_finding(owner)
     owner.goto(floor.first_link())
     expect(owner.locator("[data-welcome]")).to_be_visible()
+    # The studio is named, and its owner: as they stand, where nothing else is said.
+    expect(owner.get_by_label("Your name")).to_have_value("Owner")
+    owner.get_by_label("Name of the studio").fill("The Quay")
     shot(owner, "welcome")
     no_serious_finding(owner)
     owner.get_by_label("A passphrase").fill("password1234")
@@ -67,6 +70,11 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     owner.get_by_label("Name to sign in with").fill("Hand")
     owner.get_by_role("radio", name="Assistant").click()
     owner.get_by_role("button", name="Add", exact=True).click()
+    studio = owner.locator("[data-studio]")
+    expect(studio.get_by_label("Name", exact=True)).to_have_value("The Quay")
+    studio.get_by_label("Name", exact=True).fill("The Ropewalk")
+    studio.get_by_role("button", name="Name it so").click()
+    expect(studio.get_by_role("button", name="Name it so")).to_be_disabled()
     row = owner.locator("[data-account=Hand]")
     expect(row).to_contain_text("not begun")
     row.get_by_role("button", name="Show a link…").click()
@@ -146,7 +154,7 @@ def test_the_owner_begins_invites_an_assistant_and_locks_him_out(floor, browsers
     other.get_by_label("Name", exact=True).fill("owner")
     other.get_by_label("One of the codes you wrote down").fill(codes[2])
     other.get_by_label("A new passphrase").fill("lantern quarry-7 sable moth")
-    other.get_by_role("button", name="Sign in").tap()
+    other.get_by_role("button", name="Sign in", exact=True).tap()
     expect(other.get_by_role("heading", name="Write these down")).to_be_visible()
     other.get_by_role("button", name="I have written them down").tap()
     expect(other.get_by_role("link", name="Junia Thale").first).to_be_visible()

@@ -11,7 +11,7 @@ from ...core.golfer.level import Level
 from ...lessons.aim import aims
 from ...lessons.change import changes
 from ...lessons.desk import kept
-from ...lessons.desk.desk import Desk, studio
+from ...lessons.desk.desk import Desk, name_studio, studio
 from ...lessons.golfer.schools import schools_of
 from ...lessons.lesson import lessons
 from ...lessons.lesson.set_up_name import set_up_names
@@ -29,7 +29,19 @@ from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight
 from ...words.set.station import apart_words
 from ...words.shared.brief import NOTHING, length_brief
 from ...words.stand.set_up import stand_brief, stand_line
-from ..base.shapes import UUID, AtDesk, InUnits, Kept, Page, as_kept, cursor, opened
+from ..base.shapes import (
+    UUID,
+    AtDesk,
+    Entry,
+    InUnits,
+    Kept,
+    Page,
+    ShortWords,
+    Words40,
+    as_kept,
+    cursor,
+    opened,
+)
 from ..judge.blocks import BlockLine, BlockOut, block_line, block_out
 from ..lesson.lessons import LessonOut
 from ..set.plans import StationOut, plan_out
@@ -42,6 +54,12 @@ class StudioOut(Kept):
     place: str
     coach: str
     invented: bool = Field(description="true when this is the invented demo")
+
+
+class StudioIn(Entry):
+    name: ShortWords = Field(description="how it is called", examples=["The Ropewalk"])
+    place: Words40 = Field(default="", description="where it is")
+    coach: Words40 = Field(default="", description="whose it is")
 
 
 class GolferBrief(Kept):
@@ -95,6 +113,12 @@ class Today(Page):
 @router.get("/studio")
 def this_studio(desk: AtDesk) -> StudioOut:
     return StudioOut.model_validate(studio(desk))
+
+
+@router.put("/studio")
+def name(desk: AtDesk, entry: StudioIn) -> StudioOut:
+    """How the studio is called, where it is, and whose it is."""
+    return StudioOut.model_validate(name_studio(desk, entry.name, entry.place, entry.coach))
 
 
 @router.get("/today")

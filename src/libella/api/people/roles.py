@@ -95,10 +95,10 @@ _DELETE: Final = frozenset(
 )  # fmt: skip
 _STUDIO: Final = frozenset(
     {
-        "PUT /api/bag", "DELETE /api/bag", "PUT /api/bands", "PUT /api/pauses", "PUT /api/set-up-entries",
-        "PUT /api/archives/{id}/out", "PUT /api/archives/{id}/parts/{number}", "PUT /api/archives/{id}/look",
-        "PUT /api/archives/{id}/rows", "DELETE /api/archives/{id}/work", "GET /api/archives/{id}",
-        "GET /api/archives/{id}/file",
+        "PUT /api/studio", "PUT /api/bag", "DELETE /api/bag", "PUT /api/bands", "PUT /api/pauses",
+        "PUT /api/set-up-entries", "PUT /api/archives/{id}/out", "PUT /api/archives/{id}/parts/{number}",
+        "PUT /api/archives/{id}/look", "PUT /api/archives/{id}/rows", "DELETE /api/archives/{id}/work",
+        "GET /api/archives/{id}", "GET /api/archives/{id}/file",
     }
 )  # fmt: skip
 _PEOPLE: Final = frozenset(

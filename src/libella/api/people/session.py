@@ -60,9 +60,15 @@ class LinkIn(Entry):
     token: Secret
 
 
+class NamedIn(Entry):
+    studio: ShortWords = Field(description="how the studio is called", examples=["The Ropewalk"])
+    name: ShortWords = Field(description="what its owner signs in with")
+
+
 class TakeLinkIn(Entry):
     token: Secret
     passphrase: Secret
+    named: NamedIn | None = Field(default=None, description="told by whoever begins the studio, and by nobody else")
 
 
 class BegunOut(BaseModel):
@@ -79,6 +85,7 @@ class OneTimeLinkOut(BaseModel):
     name: str
     role_name: str
     begun: bool = Field(description="there is a passphrase already; the link replaces it")
+    first: bool = Field(description="nobody has a passphrase yet: whoever takes it begins the studio")
 
 
 class PassphraseIn(Entry):
@@ -156,7 +163,11 @@ def look(desk: AtDesk, entry: LinkIn) -> OneTimeLinkOut:
     """Whom a one-time link is for. It comes as a body: an address would stand in logs."""
     found = accounts.account_behind(desk, entry.token, datetime.now(UTC))
     return OneTimeLinkOut(
-        studio=studio(desk).name, name=found.name, role_name=ROLES[found.role][0], begun=bool(found.passphrase)
+        studio=studio(desk).name,
+        name=found.name,
+        role_name=ROLES[found.role][0],
+        begun=bool(found.passphrase),
+        first=not accounts.is_begun(desk),
     )
 
 
@@ -164,7 +175,8 @@ def look(desk: AtDesk, entry: LinkIn) -> OneTimeLinkOut:
 def take(desk: AtDesk, request: Request, response: Response, entry: TakeLinkIn) -> BegunOut:
     """Take a one-time link: choose a passphrase, and come in."""
     at = datetime.now(UTC)
-    account, codes = accounts.begin_account(desk, entry.token, entry.passphrase, at)
+    named = accounts.Named(entry.named.studio, entry.named.name) if entry.named else None
+    account, codes = accounts.begin_account(desk, entry.token, entry.passphrase, at, named)
     let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 

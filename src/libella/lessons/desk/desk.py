@@ -213,3 +213,11 @@ def studio(desk: Desk) -> KeptStudio:
     """The studio itself."""
     with desk.transaction() as session:
         return value_of(KeptStudio, session.get_one(StudioRow, desk.studio_id))
+
+
+def name_studio(desk: Desk, name: str, place: str, coach: str) -> KeptStudio:
+    """How the studio is called, where it is, and whose it is."""
+    with desk.transaction() as session:
+        row = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+        row.name, row.place, row.coach = name, place, coach
+        return value_of(KeptStudio, row)

@@ -1,6 +1,7 @@
 """Accounts: made by the owner, begun by whoever it is for, locked, never deleted."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Any, Final
 from uuid import UUID
@@ -107,12 +108,36 @@ def account_behind(desk: Desk, token: str, at: datetime) -> KeptAccount:
         return value_of(KeptAccount, _behind(desk, session, token, at)[1])
 
 
-def begin_account(desk: Desk, token: str, passphrase: str, at: datetime) -> tuple[KeptAccount, Sequence[str]]:
+@dataclass(frozen=True, slots=True)
+class Named:
+    """How whoever begins a studio calls it, and himself."""
+
+    studio: str
+    name: str
+
+
+def is_begun(desk: Desk) -> bool:
+    """Whether anybody chose a passphrase here yet: the one who does so first begins the studio."""
+    with desk.transaction() as session:
+        return _is_begun(desk, session)
+
+
+def begin_account(
+    desk: Desk, token: str, passphrase: str, at: datetime, named: Named | None = None
+) -> tuple[KeptAccount, Sequence[str]]:
     """Take a link: choose a passphrase; the second item are the recovery codes, told once. Whoever is signed in by this
-    account is signed out, and its passkeys open nothing any more."""
+    account is signed out, and its passkeys open nothing any more. Who begins the studio names it, and himself."""
     with desk.transaction() as session:
         link, row = _behind(desk, session, token, at)
         _drop_passkeys(desk, session, row.id)
+        if named is not None:
+            if _is_begun(desk, session):
+                raise Conflict("studio_begun")
+            if is_markup(named.name):
+                raise OutOfLimits("name", "markup")
+            _free(desk, session, named.name, row.id)
+            row.name, row.known_as = named.name, named.name.casefold()
+            session.get_one(StudioRow, desk.studio_id).name = named.studio
         told = _with_passphrase(desk, session, row, passphrase, at)
         link.used_at = at
         return value_of(KeptAccount, row), told
@@ -233,6 +258,11 @@ def _behind(desk: Desk, session: Session, token: str, at: datetime) -> tuple[One
     if row.locked:
         raise NotFound("link")
     return link, row
+
+
+def _is_begun(desk: Desk, session: Session) -> bool:
+    begun = select(AccountRow.id).where(AccountRow.studio_id == desk.studio_id, AccountRow.passphrase != "")
+    return session.scalar(begun.limit(1)) is not None
 
 
 def _drop_passkeys(desk: Desk, session: Session, account_id: UUID) -> None:

@@ -25,6 +25,7 @@ CONFLICTS: Final[dict[str, Template]] = {
     "screen_ended": ("The screen “{name}” was taken away.", "Let it in as a new one."),
     "other_name": ("That is not the name of this golfer.", "Write it as it stands: “{name}”."),
     "account_name": ("Somebody signs in as “{name}” already.", "Choose another name."),
+    "studio_begun": ("This studio was begun by somebody already.", "Its owner names it, on People."),
     "account_locked": ("“{name}” is locked.", "Let it in again first."),
     "passkey_here": (
         "A passkey is of a name, and this is opened by a number.",

@@ -93,6 +93,7 @@ export const key = {
   string: () => ['string'],
   stringEyes: () => ['string-eyes'],
   read: (block: string) => ['read', block],
+  studio: () => ['studio'],
   today: () => ['today'],
   summary: (lesson: string) => ['summary', lesson],
   mine: () => ['mine'],

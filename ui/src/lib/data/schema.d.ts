@@ -242,7 +242,11 @@ export interface paths {
         };
         /** This Studio */
         get: operations["lessons_this_studio"];
-        put?: never;
+        /**
+         * Name
+         * @description How the studio is called, where it is, and whose it is.
+         */
+        put: operations["lessons_name"];
         post?: never;
         delete?: never;
         options?: never;
@@ -10642,6 +10646,20 @@ export interface components {
             /** Frames */
             frames: components["schemas"]["FrameOut"][];
         };
+        /** NamedIn */
+        NamedIn: {
+            /**
+             * Studio
+             * @description how the studio is called
+             * @example The Ropewalk
+             */
+            studio: string;
+            /**
+             * Name
+             * @description what its owner signs in with
+             */
+            name: string;
+        };
         /**
          * Needed
          * @description A part a station takes, and how many of it are in the bag; None where the bag was not told.
@@ -10868,6 +10886,11 @@ export interface components {
              * @description there is a passphrase already; the link replaces it
              */
             begun: boolean;
+            /**
+             * First
+             * @description nobody has a passphrase yet: whoever takes it begins the studio
+             */
+            first: boolean;
         };
         /** OpenLesson */
         OpenLesson: {
@@ -14197,6 +14220,27 @@ export interface components {
              */
             tapped_at: string;
         };
+        /** StudioIn */
+        StudioIn: {
+            /**
+             * Name
+             * @description how it is called
+             * @example The Ropewalk
+             */
+            name: string;
+            /**
+             * Place
+             * @description where it is
+             * @default
+             */
+            place: string;
+            /**
+             * Coach
+             * @description whose it is
+             * @default
+             */
+            coach: string;
+        };
         /** StudioOut */
         StudioOut: {
             /** Name */
@@ -14336,6 +14380,8 @@ export interface components {
             token: string;
             /** Passphrase */
             passphrase: string;
+            /** @description told by whoever begins the studio, and by nobody else */
+            named?: components["schemas"]["NamedIn"] | null;
         };
         /** TakeScreenIn */
         TakeScreenIn: {
@@ -17057,6 +17103,110 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lessons_name: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudioIn"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {

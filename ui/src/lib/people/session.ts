@@ -108,8 +108,9 @@ export async function recover(name: string, code: string, passphrase: string): P
 
 export const lookAtLink = (token: string) => ask(api.POST('/api/links/look', { body: { token } }))
 
-export async function takeLink(token: string, passphrase: string): Promise<Begun> {
-  return beginHere(await ask(api.POST('/api/links/take', { body: { token, passphrase } })), passphrase)
+/** `named`: by whoever begins the studio. */
+export async function takeLink(token: string, passphrase: string, named: Shapes['NamedIn'] | null): Promise<Begun> {
+  return beginHere(await ask(api.POST('/api/links/take', { body: { token, passphrase, named } })), passphrase)
 }
 
 async function beginHere(begun: Begun, passphrase: string): Promise<Begun> {

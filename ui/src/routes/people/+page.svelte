@@ -7,6 +7,7 @@
   import AccountRow from '$lib/people/AccountRow.svelte'
   import AddPerson from '$lib/people/AddPerson.svelte'
   import KeptFor from '$lib/people/KeptFor.svelte'
+  import Studio from '$lib/people/Studio.svelte'
   import Screens from '$lib/people/Screens.svelte'
   import { accountsQuery, deedsQuery } from '$lib/people/people'
   import { sessionQuery } from '$lib/people/session'
@@ -46,6 +47,7 @@
     <Coming what="Who may come in" />
   {/if}
   {#if session.data?.must}<Screens />{/if}
+  <Studio />
   <KeptFor />
   <h2 class="wide mt-8 text-xl">Who did what</h2>
   {#if deeds.error}

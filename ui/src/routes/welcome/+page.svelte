@@ -14,8 +14,13 @@
   $effect(() => place.set([], false))
   let token = ''
   let passphrase = $state('')
-  const looking = createAsk(() => lookAtLink(token))
-  const taking = createAsk(() => takeLink(token, passphrase))
+  let studio = $state('')
+  let name = $state('')
+  const looking = createAsk(
+    () => lookAtLink(token),
+    (it) => ([studio, name] = [it.studio, it.name])
+  )
+  const taking = createAsk(() => takeLink(token, passphrase, looking.data?.first ? { studio, name } : null))
   onMount(() => {
     token = location.hash.slice(1)
     looking.mutate(undefined)
@@ -40,8 +45,14 @@
   {:else if looking.data}
     <h1 class="wide text-3xl">{looking.data.studio}</h1>
     <p class="mt-2 text-lg leading-snug">
-      This link is for <b>{looking.data.name}</b>, as {looking.data.role_name.toLowerCase()} of the studio.
-      {looking.data.begun ? 'It puts another passphrase in place of the one there is.' : 'You sign in with that name.'}
+      {#if looking.data.first}
+        You begin this studio, as its owner. Name it as your golfers know it, and yourself as you sign in.
+      {:else}
+        This link is for <b>{looking.data.name}</b>, as {looking.data.role_name.toLowerCase()} of the studio.
+        {looking.data.begun
+          ? 'It puts another passphrase in place of the one there is.'
+          : 'You sign in with that name.'}
+      {/if}
     </p>
     <form
       class="mt-5 grid gap-4"
@@ -52,6 +63,16 @@
         else taking.mutate(undefined)
       }}
     >
+      {#if looking.data.first}
+        <label
+          ><span class="label">Name of the studio</span>
+          <input class="entry text-lg" bind:value={studio} maxlength="80" required /></label
+        >
+        <label
+          ><span class="label">Your name</span>
+          <input class="entry text-lg" bind:value={name} autocomplete="username" maxlength="80" required /></label
+        >
+      {/if}
       <Passphrase bind:value={passphrase} />
       {#if asked && lost}<Losing {lost} />{/if}
       {#if taking.error}<Trouble error={taking.error} />{/if}
