@@ -62,6 +62,7 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "/api/deeds": OF_OWNER,
     "/api/removals": OF_OWNER,
     "/api/sign-ins": "where one is signed in is known to the server alone",
+    "/api/passkeys": "which passkeys there are is known to the server alone; what they open here is known here",
     "/api/health": WELL,
     "/api/health/live": WELL,
     "/api/front": REACHED,
