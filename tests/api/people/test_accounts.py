@@ -102,6 +102,16 @@ def test_a_device_whose_account_was_locked_is_told_so_and_no_other_is(floor):
     assert not coach.get("/session")["locked_out"]
 
 
+def test_a_browser_that_comes_in_again_is_known_once(floor):
+    owner = floor.first()
+    token = owner.client.cookies[COOKIE]
+    come_in(owner, "owner")
+    assert [it["here"] for it in owner.get("/sign-ins")] == [True]
+    before = floor.browser()
+    before.client.cookies.set(COOKIE, token)
+    assert before.get("/session")["account"] is None
+
+
 def test_a_device_that_is_lost_is_told_so_and_nobody_else_is(floor):
     owner = floor.first()
     lost, other = floor.browser(), floor.browser()

@@ -242,7 +242,10 @@ def account_out(it: KeptAccount) -> AccountOut:
 
 
 def let_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> None:
-    """Have whoever asks known by this account from now on."""
+    """Have whoever asks known by this account from now on; by whom this browser was known before it is no more."""
+    known = getattr(request.state, "who", None)
+    if known is not None:
+        sign_ins.end(desk, known.id, known.account.id, at)
     token = sign_ins.begin(desk, account.id, request.headers.get("user-agent", ""), at)
     give_key(response, COOKIE, token, sign_ins.LONGEST)
 
