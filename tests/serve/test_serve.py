@@ -22,7 +22,7 @@ from libella.api.base.settings import Settings
 from libella.api.watch.front import AUTHORITY, Front
 from libella.demo import serving
 from libella.serve import check, front
-from libella.serve.front import FrontError, configured, running
+from libella.serve.front import FrontError, configured, once_vouched, running
 from libella.serve.names import is_name, own_names
 from libella.store.server.database import alembic_config, connect, migrate, needs_migration
 
@@ -45,6 +45,18 @@ def by_tls(folder: Path, address: str, host: str = ""):
     context = ssl.create_default_context(cafile=str(folder / AUTHORITY))
     asked = urllib.request.Request(address, headers={"Host": host} if host else {})
     return urllib.request.urlopen(asked, context=context, timeout=10)
+
+
+def test_it_is_said_to_be_ready_only_once_every_name_shows_its_certificate(tmp_path):
+    """A browser that opened it the moment it said so was told of a protocol error: its certificates came later."""
+    names = ("localhost", *(f"floor-{n}.localhost" for n in range(6)), "127.0.0.1")
+    starting = Front(names, free_port(), tmp_path, "own")
+    assert not once_vouched(starting, 0.2)
+    with running(configured(starting, free_port()), tmp_path):
+        assert once_vouched(starting)
+        for name in names[:-1]:
+            assert starting.certificate_until(name) is not None
+    assert once_vouched(Front(names, free_port(), tmp_path, "public"), 0.0)
 
 
 def test_it_is_opened_by_tls_by_a_certificate_of_its_own_authority_and_not_without(floor):

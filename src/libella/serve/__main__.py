@@ -28,7 +28,7 @@ from ..store.server.cluster import Cluster, ClusterError
 from ..store.server.database import DataNewer, connect, migrate, needs_migration
 from ..store.server.fence import NoRole
 from .check import look
-from .front import FrontError, configured, running
+from .front import FrontError, configured, once_vouched, running
 from .names import is_name, is_range, own_names
 
 FOLDER: Final = Path(__file__).parents[3] / ".served"
@@ -105,6 +105,8 @@ def _bring_up_to_date(engine: Engine, url: str, folder: Path) -> None:
 def _announce(engine: Engine, port: int, front: Front) -> None:
     """Say it once somebody answers: where it is opened, and, in a new studio, the link that begins it."""
     once_answering(port)
+    if not once_vouched(front):
+        say("No certificate is shown yet: ./serve --check says more.")
     address, *others = front.addresses
     say(f"Ready: {address}  (Ctrl-C stops it)")
     for other in others:

@@ -12,7 +12,7 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import Any, Final
 
-from ..api.watch.front import Front
+from ..api.watch.front import Front, is_address
 
 IDLE_S: Final = 60
 """A line to the application that nobody asks on is closed after so long, s, by us: never by the application first."""
@@ -76,6 +76,19 @@ def _asked_for(forwarders: Sequence[str]) -> Mapping[str, Any]:
     if forwarders:
         return {"trusted_proxies": list(forwarders)}
     return {"headers": {"request": {"set": {"X-Forwarded-For": ["{http.request.remote.host}"]}}}}
+
+
+def once_vouched(front: Front, patience_s: float = _PATIENCE_S) -> bool:
+    """Return once each of its names shows a certificate of its own authority, made when it starts; False where one does
+    not after that long. A public authority is not waited for: it may answer in minutes, or not from here."""
+    # By an address the first one's is shown.
+    names = [front.names[0], *(it for it in front.names[1:] if not is_address(it))]
+    until = time.monotonic() + patience_s
+    while front.vouches == "own" and any(front.certificate_until(it) is None for it in names):
+        if time.monotonic() > until:
+            return False
+        time.sleep(0.1)
+    return True
 
 
 @contextmanager

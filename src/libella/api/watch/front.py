@@ -61,8 +61,9 @@ class Front:
             return None
         return hashlib.sha256(ssl.PEM_cert_to_DER_cert(authority.decode())).digest().hex(":").upper()
 
-    def certificate_until(self) -> datetime | None:
-        """Until when the certificate that is shown is good; None where none is shown, or nobody here vouches for it."""
+    def certificate_until(self, name: str = "") -> datetime | None:
+        """Until when the certificate that is shown for a name, the first where none is told, is good; None where none
+        is shown, or nobody here vouches for it."""
         context = ssl.create_default_context()
         authority = self.authority
         if authority is not None:
@@ -70,7 +71,7 @@ class Front:
         try:
             with (
                 socket.create_connection(("127.0.0.1", self.port), timeout=_PATIENCE_S) as plain,
-                context.wrap_socket(plain, server_hostname=self.names[0]) as shown,
+                context.wrap_socket(plain, server_hostname=name or self.names[0]) as shown,
             ):
                 told = shown.getpeercert() or {}
         except (OSError, ssl.SSLError):

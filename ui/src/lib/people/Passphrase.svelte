@@ -6,6 +6,15 @@
   }
   let { value = $bindable(), label = 'A passphrase' }: Props = $props()
   let shown = $state(false)
+  const FEWEST = 12
+  /** Said while it is typed, as far as length tells; what is soon guessed Libella says when it is sent. */
+  const told = $derived(
+    !value.length
+      ? '12 characters or more: four words that have nothing to do with each other are easy to keep.'
+      : value.length < FEWEST
+        ? `${value.length} of ${FEWEST} characters.`
+        : 'Long enough. Whether it is soon guessed is looked at when it is sent.'
+  )
 </script>
 
 <div>
@@ -16,13 +25,20 @@
       type={shown ? 'text' : 'password'}
       bind:value
       autocomplete="new-password"
-      minlength="12"
+      minlength={FEWEST}
       maxlength="128"
       required
     /></label
   >
   <p class="mt-1 flex flex-wrap items-center gap-x-3 text-faded">
-    <span>12 characters or more: four words that have nothing to do with each other are easy to keep.</span>
+    <span data-length>{told}</span>
+    <meter
+      class="h-2 w-28 accent-ink"
+      min="0"
+      max={FEWEST}
+      value={Math.min(value.length, FEWEST)}
+      aria-label="How long it is"
+    ></meter>
     <button class="button plain min-h-11 px-2" type="button" aria-pressed={shown} onclick={() => (shown = !shown)}
       >{shown ? 'Hide it' : 'Show it'}</button
     >
