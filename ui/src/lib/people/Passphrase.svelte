@@ -32,13 +32,15 @@
   >
   <p class="mt-1 flex flex-wrap items-center gap-x-3 text-faded">
     <span data-length>{told}</span>
-    <meter
-      class="h-2 w-28 accent-ink"
-      min="0"
-      max={FEWEST}
-      value={Math.min(value.length, FEWEST)}
+    <span
+      class="inline-block h-3 w-28 border border-ink"
+      role="meter"
       aria-label="How long it is"
-    ></meter>
+      aria-valuemin="0"
+      aria-valuemax={FEWEST}
+      aria-valuenow={Math.min(value.length, FEWEST)}
+      ><span class="block h-full bg-ink" style:width="{Math.min(value.length / FEWEST, 1) * 100}%"></span></span
+    >
     <button class="button plain min-h-11 px-2" type="button" aria-pressed={shown} onclick={() => (shown = !shown)}
       >{shown ? 'Hide it' : 'Show it'}</button
     >
