@@ -94,6 +94,15 @@ def test_one_device_makes_no_passkey_twice_and_nobody_takes_anothers(floor):
     coach.put(f"/accounts/{owner.id}/locked", 403, locked=True)
     assert coach.client.delete(f"/api/passkeys/{made['id']}").status_code == 404
     make(coach, device, status=409)
+    # Another's id is told nothing of what is kept under it.
+    theirs = make(coach, Authenticator(credential=b"a passkey of Wren's"), id=made["id"], status=409)
+    assert device.name not in str(theirs)
+    # What was answered wrongly is not asked again, either.
+    options = owner.client.post("/api/passkeys/making").json()["options"]
+    new = Authenticator(credential=b"another of this device", verifies=False)
+    owner.put(f"/passkeys/{uuid6.uuid7()}", 409, credential=new.makes(options))
+    new.verifies = True
+    owner.put(f"/passkeys/{uuid6.uuid7()}", 409, credential=new.makes(options))
     owner.drop(f"/passkeys/{made['id']}")
     come_in(floor.browser(), device, 401)
 

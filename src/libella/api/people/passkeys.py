@@ -6,7 +6,6 @@ from typing import Annotated, Any
 from fastapi import APIRouter, Request, Response
 from pydantic import BaseModel, Field
 
-from ...lessons.desk.desk import studio
 from ...lessons.desk.problem import Conflict
 from ...lessons.people import passkeys
 from ...lessons.people.passkeys import Opened
@@ -15,8 +14,9 @@ from ...words.people.accounts import device_said
 from ..base.problems import Problem, not_let_in
 from ..base.shapes import UUID, UUID7, AtDesk, Entry
 from ..watch.front import is_address
+from . import session
 from .admit import who_asks
-from .session import WhoOut, account_out, let_in
+from .session import WhoOut
 
 router = APIRouter(tags=["passkeys"], responses={401: {"model": Problem}, 403: {"model": Problem}})
 Credential = Annotated[
@@ -83,8 +83,7 @@ def come_in(desk: AtDesk, request: Request, response: Response, entry: Credentia
     found = passkeys.sign_in(desk, entry.credential, _opened(request), at)
     if found is None:
         return not_let_in(401, "wrong_passkey")  # type: ignore[return-value]
-    let_in(desk, request, response, found, at)
-    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account_out(found), locked_out=False)
+    return session.come_in(desk, request, response, found, at)
 
 
 @router.put("/session/proof-by-passkey")

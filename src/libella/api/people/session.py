@@ -122,8 +122,7 @@ def sign_in(desk: AtDesk, request: Request, response: Response, entry: SignInIn)
     found = sign_ins.sign_in(desk, entry.name, entry.passphrase, _host(request), at)
     if found is None:
         return not_let_in(401, "wrong")  # type: ignore[return-value]
-    let_in(desk, request, response, found, at)
-    return WhoOut(must=request.app.state.signed, studio=studio(desk).name, account=account_out(found), locked_out=False)
+    return come_in(desk, request, response, found, at)
 
 
 @router.delete("/session")
@@ -154,7 +153,7 @@ def recover(desk: AtDesk, request: Request, response: Response, entry: RecoverIn
             return not_let_in(401, "wrong")  # type: ignore[return-value]
         account, codes = accounts.change_passphrase(whole, found.id, entry.passphrase, at)
     sign_ins.forget_tries(desk, entry.name, _host(request))
-    let_in(desk, request, response, account, at)
+    _let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 
 
@@ -177,7 +176,7 @@ def take(desk: AtDesk, request: Request, response: Response, entry: TakeLinkIn) 
     at = datetime.now(UTC)
     named = accounts.Named(entry.named.studio, entry.named.name) if entry.named else None
     account, codes = accounts.begin_account(desk, entry.token, entry.passphrase, at, named)
-    let_in(desk, request, response, account, at)
+    _let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 
 
@@ -190,7 +189,7 @@ def change(desk: AtDesk, request: Request, response: Response, entry: Passphrase
         raise OutOfLimits("now", "passphrase_now")
     account, codes = accounts.change_passphrase(desk, mine.id, entry.passphrase, at)
     sign_ins.forget_tries(desk, mine.name, _host(request))
-    let_in(desk, request, response, account, at)
+    _let_in(desk, request, response, account, at)
     return BegunOut(account=account_out(account), codes=list(codes))
 
 
@@ -241,7 +240,15 @@ def account_out(it: KeptAccount) -> AccountOut:
     )
 
 
-def let_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> None:
+def come_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> WhoOut:
+    """Let somebody in, and say as whom."""
+    _let_in(desk, request, response, account, at)
+    return WhoOut(
+        must=request.app.state.signed, studio=studio(desk).name, account=account_out(account), locked_out=False
+    )
+
+
+def _let_in(desk: Desk, request: Request, response: Response, account: KeptAccount, at: datetime) -> None:
     """Have whoever asks known by this account from now on; by whom this browser was known before it is no more."""
     known = getattr(request.state, "who", None)
     if known is not None:

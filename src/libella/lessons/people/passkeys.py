@@ -93,34 +93,28 @@ def ask_to_sign(desk: Desk, opened: Opened, at: datetime) -> Options:
 
 
 def keep_passkey(desk: Desk, id: UUID, made: Made, opened: Opened, at: datetime) -> KeptPasskey:
-    """Take a passkey that a browser made; `Conflict` where it is none that was asked for."""
+    """Take a passkey that a browser made; `Conflict` where it is none that was asked for, or its id is another's."""
+    challenge = _asked(desk, made.told, made.account_id, at)
+    found = challenge and _read(
+        lambda: verify_registration_response(
+            credential=dict(made.told),
+            expected_challenge=challenge,
+            expected_rp_id=opened.host,
+            expected_origin=opened.origin,
+            require_user_verification=True,
+        )
+    )
+    if not found:
+        raise Conflict("passkey_not_made")
+    credential = bytes_to_base64url(found.credential_id)
+    told = {"public_key": found.credential_public_key, "signed": found.sign_count, "host": opened.host}
     with desk.transaction() as session:
-        challenge = _asked(desk, session, made.told, made.account_id, at)
-        found = challenge and _read(
-            lambda: verify_registration_response(
-                credential=dict(made.told),
-                expected_challenge=challenge,
-                expected_rp_id=opened.host,
-                expected_origin=opened.origin,
-                require_user_verification=True,
-            )
-        )
-        credential = bytes_to_base64url(found.credential_id) if found else ""
-        if not found or _row(desk, session, credential) is not None:
+        if _row(desk, session, credential) is not None:
             raise Conflict("passkey_not_made")
-        row, _ = desk.add(
-            session,
-            PasskeyRow,
-            id,
-            account_id=made.account_id,
-            credential=credential,
-            public_key=found.credential_public_key,
-            signed=found.sign_count,
-            host=opened.host,
-            device=made.device[:120],
-            made_at=at,
-            used_at=None,
-        )
+        values = told | {"account_id": made.account_id, "credential": credential, "device": made.device[:120]}
+        row, new = desk.add(session, PasskeyRow, id, **values, made_at=at, used_at=None)
+        if not new:
+            raise Conflict("passkey_not_made")
         return value_of(KeptPasskey, row)
 
 
@@ -147,24 +141,27 @@ def drop_passkey(desk: Desk, id: UUID, of: UUID) -> None:
 def sign_in(desk: Desk, told: Told, opened: Opened, at: datetime) -> KeptAccount | None:
     """The account whose passkey signed what was asked lately; None alike for one that is nobody's, a signature that is
     not right, and an account that is locked."""
+    challenge = _asked(desk, told, None, at)
     with desk.transaction() as session:
-        row = _signed_by(desk, session, told, opened, at)
+        row = _signed_by(desk, session, told, challenge, opened, at)
         account = session.get_one(AccountRow, (desk.studio_id, row.account_id)) if row is not None else None
         return value_of(KeptAccount, account) if account is not None and not account.locked else None
 
 
 def prove(desk: Desk, known: SignedIn, told: Told, opened: Opened, at: datetime) -> bool:
     """Whether whoever is signed in there has a passkey of the same account at hand."""
+    challenge = _asked(desk, told, None, at)
     with desk.transaction() as session:
-        row = _signed_by(desk, session, told, opened, at)
+        row = _signed_by(desk, session, told, challenge, opened, at)
         if row is None or row.account_id != known.account.id:
             return False
         desk.get(session, SignInRow, known.id, "sign_in", lock=True).proved_at = at
         return True
 
 
-def _signed_by(desk: Desk, session: Session, told: Told, opened: Opened, at: datetime) -> PasskeyRow | None:
-    challenge = _asked(desk, session, told, None, at)
+def _signed_by(
+    desk: Desk, session: Session, told: Told, challenge: bytes | None, opened: Opened, at: datetime
+) -> PasskeyRow | None:
     row = _row(desk, session, str(told.get("id", "")), lock=True)
     if not challenge or row is None or row.host != opened.host:
         return None
@@ -205,21 +202,22 @@ def _ask(desk: Desk, challenge: bytes, account_id: UUID | None, at: datetime) ->
         desk.add(session, PasskeyQuestionRow, uuid6.uuid7(), **values)
 
 
-def _asked(desk: Desk, session: Session, told: Told, account_id: UUID | None, at: datetime) -> bytes | None:
+def _asked(desk: Desk, told: Told, account_id: UUID | None, at: datetime) -> bytes | None:
     """What was asked lately, and of whom; it is not asked again, whatever the answer is worth."""
     said = _read(lambda: json.loads(base64url_to_bytes(told["response"]["clientDataJSON"]))["challenge"])
     if not isinstance(said, str):
         return None
-    found = session.scalar(
-        delete(PasskeyQuestionRow)
-        .where(
-            PasskeyQuestionRow.studio_id == desk.studio_id,
-            PasskeyQuestionRow.challenge == said,
-            PasskeyQuestionRow.account_id.is_not_distinct_from(account_id),
-            PasskeyQuestionRow.until > at,
+    with desk.transaction() as session:
+        found = session.scalar(
+            delete(PasskeyQuestionRow)
+            .where(
+                PasskeyQuestionRow.studio_id == desk.studio_id,
+                PasskeyQuestionRow.challenge == said,
+                PasskeyQuestionRow.account_id.is_not_distinct_from(account_id),
+                PasskeyQuestionRow.until > at,
+            )
+            .returning(PasskeyQuestionRow.challenge)
         )
-        .returning(PasskeyQuestionRow.challenge)
-    )
     return base64url_to_bytes(found) if found else None
 
 

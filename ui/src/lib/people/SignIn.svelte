@@ -21,10 +21,10 @@
   /** What a passkey signed, while it is asked whether something may be lost by it. */
   let given = $state.raw<Signed | null>(null)
   const byPasskey = createAsk(async () => {
-    if (given) return signInBy(given)
-    const told = await signed()
-    if (lostToAccount(told.account)) given = told
-    else await signInBy(told)
+    // What was signed waits a few minutes at most: where it is refused the device is asked anew.
+    const [sure, told] = [given, given ?? (await signed())]
+    given = !sure && lostToAccount(told.account) ? told : null
+    if (!given) await signInBy(told)
   })
   /** For whom it was said that something would be lost. */
   let warned = $state<{ name: string; forgotten: boolean } | null>(null)
