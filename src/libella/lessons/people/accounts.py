@@ -133,8 +133,6 @@ def begin_account(
         if named is not None:
             if _is_begun(desk, session):
                 raise Conflict("studio_begun")
-            if is_markup(named.name):
-                raise OutOfLimits("name", "markup")
             _free(desk, session, named.name, row.id)
             row.name, row.known_as = named.name, named.name.casefold()
             session.get_one(StudioRow, desk.studio_id).name = named.studio
@@ -178,12 +176,11 @@ def first_owner(desk: Desk, at: datetime, lasts: timedelta) -> str | None:
     """The link that begins a studio of which nobody has an account yet; None where somebody has begun his."""
     with desk.together() as whole, whole.transaction() as session:
         session.execute(select(StudioRow).where(StudioRow.id == desk.studio_id).with_for_update())
-        known = values_of(
-            KeptAccount, session.scalars(select(AccountRow).where(AccountRow.studio_id == desk.studio_id))
-        )
-        if any(it.passphrase for it in known):
+        if _is_begun(whole, session):
             return None
-        owner = next((it for it in known if it.role == "owner"), None)
+        owner = session.scalar(
+            select(AccountRow).where(AccountRow.studio_id == desk.studio_id, AccountRow.role == "owner").limit(1)
+        )
         id = owner.id if owner else uuid6.uuid7()
         if owner is None:
             whole.add(

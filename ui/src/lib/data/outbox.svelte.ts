@@ -106,6 +106,11 @@ export class Outbox {
     return this.letters.filter((it) => !it.refused)
   }
 
+  /** How many are lost where this device throws away what it keeps, those that can't be read with them. */
+  get unsent(): number {
+    return this.letters.length + (this.closed ?? 0)
+  }
+
   /** Writes of a thing that are not taken yet, oldest first. */
   of(thing: string): Letter[] {
     return this.waiting.filter((it) => it.thing === thing)

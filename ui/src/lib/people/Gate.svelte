@@ -59,7 +59,7 @@
   let lost = $state<number | null>(null)
   $effect(() => {
     if (!told?.locked_out || lost !== null) return
-    lost = untrack(() => outbox.letters.length + (outbox.closed ?? 0))
+    lost = untrack(() => outbox.unsent)
     void throwAway()
   })
   // Where no worker holds the key a page that is loaded again asks for nothing, unless something waits to be read.

@@ -4,7 +4,8 @@
   import { vault } from '$lib/away/vault.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { createAsk } from '$lib/data/write.svelte'
-  import { passkeysHere, secretHere } from './passkeys'
+  import ByPasskey from './ByPasskey.svelte'
+  import { openHere, passkeysHere } from './passkeys'
   import { openDevice, signIn, signOut } from './session'
 
   interface Props {
@@ -21,11 +22,6 @@
     wrong = false
     if (fresh) await signIn(name, passphrase)
     else wrong = !(await openDevice(passphrase))
-  })
-  let silent = $state(false)
-  const byPasskey = createAsk(async () => {
-    const told = await secretHere(vault.passkeys)
-    silent = !told || !(await vault.open(told))
   })
   const passkey = $derived(!fresh && vault.passkeys.length > 0 && passkeysHere())
   const whose = $derived(name || vault.name)
@@ -68,18 +64,7 @@
     <button class="button primary min-h-14 text-lg" disabled={opening.isPending}
       >{opening.isPending ? 'Opening…' : 'Open'}</button
     >
-    {#if passkey}
-      {#if silent}<p class="font-semibold text-danger" role="alert">
-          The passkey told nothing that opens it. Try once more, or use your passphrase.
-        </p>{/if}
-      <button
-        class="button min-h-14 text-lg"
-        type="button"
-        disabled={byPasskey.isPending}
-        onclick={() => byPasskey.mutate(undefined)}
-        >{byPasskey.isPending ? 'Asking this device…' : 'Open by passkey'}</button
-      >
-    {/if}
+    {#if passkey}<ByPasskey words="Open by passkey" run={openHere} />{/if}
     <button class="button plain min-h-11" type="button" onclick={() => (sure ? void signOut() : (sure = true))}
       >{sure ? 'Throw it away and sign out' : 'I can’t open it'}</button
     >

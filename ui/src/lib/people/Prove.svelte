@@ -3,7 +3,8 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { createAsk } from '$lib/data/write.svelte'
-  import { passkeysHere, proveBy } from './passkeys'
+  import ByPasskey from './ByPasskey.svelte'
+  import { proveBy } from './passkeys'
   import { proof } from './proof.svelte'
 
   let passphrase = $state('')
@@ -11,7 +12,6 @@
     () => proof.give(passphrase),
     () => (passphrase = '')
   )
-  const showing = createAsk(() => proveBy())
 </script>
 
 <Sheet
@@ -45,14 +45,6 @@
     <button class="button primary min-h-14 text-lg" disabled={giving.isPending}
       >{giving.isPending ? 'Looking…' : 'It is me'}</button
     >
-    {#if passkeysHere()}
-      {#if showing.error}<Trouble error={showing.error} />{/if}
-      <button
-        class="button min-h-12"
-        type="button"
-        disabled={showing.isPending}
-        onclick={() => showing.mutate(undefined)}>{showing.isPending ? 'Asking this device…' : 'By passkey'}</button
-      >
-    {/if}
+    <ByPasskey words="By passkey" run={proveBy} />
   </form>
 </Sheet>

@@ -4,7 +4,8 @@
   import { createAsk } from '$lib/data/write.svelte'
   import Codes from './Codes.svelte'
   import Losing from './Losing.svelte'
-  import { passkeysHere, signed, type Signed } from './passkeys'
+  import ByPasskey from './ByPasskey.svelte'
+  import { signed, type Signed } from './passkeys'
   import { goIn, lostTo, lostToAccount, recover, signIn, signInBy } from './session'
 
   let { studio }: { studio: string } = $props()
@@ -20,12 +21,12 @@
   )
   /** What a passkey signed, while it is asked whether something may be lost by it. */
   let given = $state.raw<Signed | null>(null)
-  const byPasskey = createAsk(async () => {
+  const byPasskey = async () => {
     // What was signed waits a few minutes at most: where it is refused the device is asked anew.
     const [sure, told] = [given, given ?? (await signed())]
     given = !sure && lostToAccount(told.account) ? told : null
     if (!given) await signInBy(told)
-  })
+  }
   /** For whom it was said that something would be lost. */
   let warned = $state<{ name: string; forgotten: boolean } | null>(null)
   const lost = $derived(lostTo(name, forgotten))
@@ -40,7 +41,7 @@
     else entering.mutate(undefined)
   }
   const trouble = $derived(forgotten ? recovering.error : entering.error)
-  const busy = $derived(entering.isPending || recovering.isPending || byPasskey.isPending)
+  const busy = $derived(entering.isPending || recovering.isPending)
 </script>
 
 <div class="mx-auto max-w-md px-5 py-10">
@@ -81,20 +82,9 @@
               : 'Lose them, and sign in'
             : 'Sign in'}</button
       >
-      {#if passkeysHere() && !forgotten}
+      {#if !forgotten}
         {#if given}<Losing lost={lostToAccount(given.account)} />{/if}
-        {#if byPasskey.error}<Trouble error={byPasskey.error} />{/if}
-        <button
-          class="button min-h-14 text-lg"
-          type="button"
-          disabled={busy}
-          onclick={() => byPasskey.mutate(undefined)}
-          >{byPasskey.isPending
-            ? 'Asking this device…'
-            : given
-              ? 'Lose what was not sent, and sign in'
-              : 'Sign in by passkey'}</button
-        >
+        <ByPasskey words={given ? 'Lose what was not sent, and sign in' : 'Sign in by passkey'} run={byPasskey} />
       {/if}
       <button class="button plain min-h-11" type="button" onclick={() => (forgotten = !forgotten)}
         >{forgotten ? 'I know my passphrase' : 'I forgot it: use a code'}</button

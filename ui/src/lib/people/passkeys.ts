@@ -54,7 +54,9 @@ export async function makePasskey(): Promise<Passkey> {
   const made = await byDevice(() => startRegistration({ optionsJSON }))
   const { clientExtensionResults: said, ...credential } = made
   const passkey = await ask(api.PUT('/api/passkeys/{id}', { params: { path: { id: v7() } }, body: { credential } }))
-  const secret = secretOf(made.id, said) ?? ((said as Told).prf?.enabled ? await secretHere([made.id]) : null)
+  // It is kept all the same where the device, asked once more for what it tells, is stopped.
+  const more = (said as Told).prf?.enabled ? () => secretHere([made.id]).catch(() => null) : () => null
+  const secret = secretOf(made.id, said) ?? (await more())
   if (secret) await vault.letOpen(secret)
   await renew(key.passkeys(), key.deeds(''))
   return passkey
@@ -72,16 +74,19 @@ export async function signed(): Promise<Signed> {
   return signedFor(options as unknown as PublicKeyCredentialRequestOptionsJSON)
 }
 
-/** What one of these passkeys tells here, with or without a network; null where it tells nothing. */
-export async function secretHere(passkeys: string[]): Promise<Secret | null> {
+/** Open what this device keeps by one of the passkeys that open it, with or without a network. */
+export async function openHere(): Promise<void> {
+  const secret = await secretHere(vault.passkeys)
+  if (!secret || !(await vault.open(secret)))
+    throw refused('Not opened', 'The passkey told nothing that opens it.', 'Try once more, or use your passphrase.')
+}
+
+/** What one of these passkeys tells here, whether or not there is a network; null where it tells nothing. */
+async function secretHere(passkeys: string[]): Promise<Secret | null> {
   const challenge = bufferToBase64URLString(crypto.getRandomValues(new Uint8Array(32)).buffer)
   const allowCredentials = passkeys.map((id) => ({ id, type: 'public-key' as const }))
   const options = { challenge, rpId: location.hostname, allowCredentials, userVerification: 'required' as const }
-  try {
-    return (await signedFor(options)).secret
-  } catch {
-    return null
-  }
+  return (await signedFor(options)).secret
 }
 
 /** Whoever is signed in shows a passkey once more. */
@@ -110,16 +115,15 @@ async function byDevice<T>(asked: () => Promise<T>): Promise<T> {
   try {
     return await asked()
   } catch (why) {
-    const twice = why instanceof Error && why.name === 'InvalidStateError'
-    throw new Refusal({
-      type: 'urn:libella:problem:passkey-stopped',
-      title: twice ? 'There is one already' : 'No passkey was used',
-      status: 0,
-      detail: twice
-        ? 'This device has a passkey of your account.'
-        : 'It was stopped, it took too long, or this device has none for this address.',
-      remedy: twice ? 'Sign in by it.' : 'Try once more, or use your passphrase.',
-      errors: []
-    })
+    if (why instanceof Error && why.name === 'InvalidStateError')
+      throw refused('There is one already', 'This device has a passkey of your account.', 'Sign in by it.')
+    throw refused(
+      'No passkey was used',
+      'It was stopped, it took too long, or this device has none for this address.',
+      'Try once more, or use your passphrase.'
+    )
   }
 }
+
+const refused = (title: string, detail: string, remedy: string): Refusal =>
+  new Refusal({ type: 'urn:libella:problem:passkey-stopped', title, status: 0, detail, remedy, errors: [] })

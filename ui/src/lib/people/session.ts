@@ -88,12 +88,11 @@ export async function takeDevice(by: Opener | null): Promise<void> {
  */
 export function lostTo(name: string, anew: boolean): number {
   const own = vault.name.toLowerCase() === name.trim().toLowerCase()
-  return vault.name && (anew || !own) ? outbox.letters.length + (outbox.closed ?? 0) : 0
+  return vault.name && (anew || !own) ? outbox.unsent : 0
 }
 
 /** The same where a passkey said whose it is. */
-export const lostToAccount = (account: string): number =>
-  vault.name && !vault.isOf(account) ? outbox.letters.length + (outbox.closed ?? 0) : 0
+export const lostToAccount = (account: string): number => (vault.name && !vault.isOf(account) ? outbox.unsent : 0)
 
 /** Whatever this device keeps is gone for good. */
 export async function throwAway(): Promise<void> {
