@@ -33,6 +33,8 @@ from libella.lessons.desk.desk import Desk, open_desk
 from libella.store.server.cluster import Cluster
 from libella.store.server.database import connect, migrate
 
+from . import times
+
 ROOT = Path(__file__).parents[1]
 # A busy machine is no mistake of the code.
 settings.register_profile("unhurried", deadline=None)
@@ -61,6 +63,7 @@ def pytest_sessionfinish(session: pytest.Session) -> None:
 def pytest_configure(config: pytest.Config) -> None:
     if hasattr(config, "workerinput"):
         os.environ["PYTEST_XDIST_TESTRUNUID"] = config.workerinput["testrunuid"]
+    times.watch(config)
 
 
 @pytest.fixture(scope="session")

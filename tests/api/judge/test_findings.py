@@ -178,3 +178,24 @@ def test_whether_the_line_is_proved_is_asked_of_what_was_read_against_it(coach):
     coach.putt(started["id"], {"offset_m": 0.01})
     counts = [coach.get(f"/lessons/{it['lesson_id']}/findings")["line_counts"] for it in (rolled, started)]
     assert counts == [False, True]
+
+
+def test_what_was_missed_on_a_break_is_no_miss_of_the_level_putts(coach):
+    """More misses in the lesson than putts of the golfer's usual way: every page still answers, and counts its own."""
+    told = Told(coach)
+    string = {"distance_m": 0.5, "line_m": 1.8, "string_height_m": 0.2, "behind_m": 0.7}
+    read = {"place": "outside", "side": "right", "outside_m": 0.1}
+    level = told.lay("raised_string", string, distance_m=1.8)
+    breaking = told.lay(
+        "raised_string", string, distance_m=2.3, falls_right_percent=-1.5, falls_doubt_percent=0.1, read=read
+    )
+    for station, past in ((level, 2), (breaking, 5)):
+        block = told.block(station, 6, ["finish", "ran_past_m"], guided=True)
+        for n in range(6):
+            missed = {"finish": "past", "ran_past_m": 0.9}
+            told.putt(block, {"line_on": "centre"}, **(missed if n < past else {"finish": "holed"}))
+    for page in ("findings", "change", "schools", "summary", "finding-shown"):
+        coach.get(f"/lessons/{told.id}/{page}")
+    lesson = coach.get(f"/lessons/{told.id}/findings")
+    [pace] = [it for it in [*lesson["first"], *lesson["more"]] if it["cause"] == "read_and_pace"]
+    assert any("2 of 6 that surely started inside" in it["words"] for it in pace["speaks_for"]), pace

@@ -6,7 +6,7 @@ from typing import Final
 from ...core.certainty.estimate import Estimate
 from ...core.golfer.hand import Hand
 from ...core.judge.findings.answer import ToldThen
-from ...core.judge.findings.finding import Fact, Finding, Missing
+from ...core.judge.findings.finding import Fact, FactCode, Finding, Missing, Need
 from ...core.judge.findings.ranked import RULES
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, degrees, tape
@@ -168,7 +168,7 @@ def _putts(n: int) -> str:
     return "1 putt" if n == 1 else f"{n} putts"
 
 
-NEEDS: Final[dict[str, str]] = {
+NEEDS: Final[dict[Need, str]] = {
     "second_proof": "a second check of the line",
     "answers": "answers on what looks straight",
     "set_downs": "set-downs of the face",
@@ -203,7 +203,7 @@ def missing_said(missing: Sequence[Missing]) -> str:
     return f"To be more than a question it needs {listed(wanted)}."
 
 
-FACTS: Final[dict[str, str]] = {
+FACTS: Final[dict[FactCode, str]] = {
     "read": "{name} {size}, {times} read",
     "second_proof": "A second check found the line {size}",
     "body_turned": "{name} turned {where}",

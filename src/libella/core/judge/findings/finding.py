@@ -14,14 +14,34 @@ Cause = str
 Unit = Literal["deg", "deg_per_m", "mm", "m", "putts"]
 
 
+FactCode = Literal[
+    "read", "second_proof", "body_turned", "body_stays", "path_in_to_out", "path_out_to_in", "struck_heel",
+    "struck_toe", "holed", "missed_by_ground", "on_the_read", "off_the_read", "read_off", "links_share",
+    "links_differ", "looks_straight", "aim_with_picture", "aim_against_picture", "mark_off", "putter_on_mark",
+    "putter_off_mark", "aim_off", "aim_side", "start_is", "aim_sensed", "picture_explains", "picture_the_other_way",
+    "mark_explains", "aim_adds", "stroke_adds", "makes_up", "may_make_up", "impact_side", "impact_off",
+    "square_at_address", "off_at_address", "start_off", "path_off", "strike_off", "start_goes_with_strike", "moved",
+    "spread", "with_guide", "without_guide", "at_length", "inside_and_missed", "missed_by_pace", "missed_by_unpaced",
+    "missed_by_read",
+]  # fmt: skip
+"""What may speak for a cause, or against it; `words.judge.findings.FACTS` says each."""
+
+Need = Literal[
+    "second_proof", "answers", "set_downs", "aims_deg", "answers_that_agree", "marks", "starts", "impacts",
+    "impacts_deg", "paths", "paths_deg", "inside", "strikes", "strikes_a_side", "stillness", "moved", "still",
+    "guided", "blind", "lengths", "finishes",
+]  # fmt: skip
+"""What a cause may need; `words.judge.findings.NEEDS` says each."""
+
+
 @dataclass(frozen=True, slots=True)
 class Fact:
     """Something read that speaks for a cause, or against it.
 
-    `what`: a code, said in `words.judge.findings`; `number`: of a count beside the size, `of` so many.
+    `number`: of a count beside the size, `of` so many.
     """
 
-    what: str
+    what: FactCode
     speaks: Literal["for", "against"]
     size: Estimate | None = None
     unit: Unit = "deg"
@@ -38,7 +58,7 @@ class Fact:
 class Missing:
     """What a cause still needs before it can be more than a question: what, how many there are, how many it takes."""
 
-    what: str
+    what: Need
     have: int
     need: int
 
@@ -108,6 +128,6 @@ def unread(cause: Cause, missing: tuple[Missing, ...], facts: Sequence[Fact] = (
     )
 
 
-def needs(*wanted: tuple[str, int, int]) -> tuple[Missing, ...]:
+def needs(*wanted: tuple[Need, int, int]) -> tuple[Missing, ...]:
     """Those of (what, have, need) of which there are too few."""
     return tuple(Missing(what, have, need) for what, have, need in wanted if have < need)

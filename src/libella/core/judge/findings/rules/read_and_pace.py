@@ -2,6 +2,7 @@
 and the read is off."""
 
 from collections import Counter
+from collections.abc import Mapping
 from dataclasses import replace
 from typing import Final
 
@@ -14,13 +15,19 @@ from ....measure.window import Window
 from ...ledger.entry import FEWEST_STARTS
 from ..case import Case
 from ..currency import DRAWN, weight_of
-from ..finding import Fact, Finding, called, needs, unread
-from ..misses import Miss, misses, place_of
+from ..finding import Fact, FactCode, Finding, called, needs, unread
+from ..misses import Miss, Reason, misses, place_of
 from ..pictures.drawn import stopped
 from ..rule import Rule
 
 NOTED: Final = 10
-KINDS: Final = ("pace", "read", "ground", "unpaced")
+_MISSED_BY: Final[Mapping[Reason, FactCode]] = {
+    "pace": "missed_by_pace",
+    "read": "missed_by_read",
+    "ground": "missed_by_ground",
+    "unpaced": "missed_by_unpaced",
+}
+KINDS: Final = tuple(_MISSED_BY)
 
 
 def find(case: Case) -> Finding:
@@ -28,17 +35,18 @@ def find(case: Case) -> Finding:
     off = _read_off(case)
     if off is not None:
         return off
-    ended = [
-        (place_of(start, block.putted.window), str(it.values["holed"]))
+    ended = {
+        it.id: place_of(start, block.putted.window)
         for block in case.putted
         if block.putted
         for it in block.events
         if not isinstance(start := it.values.get("start"), str) and start is not None and "holed" in it.values
-    ]
+    }
     noted = case.ledger.count("holed")
     missing = needs(("finishes", noted, NOTED), ("starts", case.ledger.count("start"), FEWEST_STARTS))
-    inside = [fell for place, fell in ended if place == "inside"]
-    lost = [it for it in misses(case) if it.reason in KINDS]
+    inside = {id for id, place in ended.items() if place == "inside"}
+    # A miss of a block putted otherwise is counted there: of these putts it is none.
+    lost = [it for it in misses(case) if it.reason in KINDS and it.putt_id in inside]
     facts: list[Fact] = []
     if noted:
         fell = sum(batch.noted("holed").count("holed") for batch in case.putted)
@@ -52,12 +60,12 @@ def find(case: Case) -> Finding:
     if len(inside) < FEWEST_STARTS and not missing:
         missing = needs(("inside", len(inside), FEWEST_STARTS))
     share = 100 * np.random.default_rng(23).beta(len(lost) + 0.5, len(ended) - len(lost) + 0.5, DRAWN)
-    ways = Counter(it.reason for it in lost)
+    ways: Counter[Reason] = Counter(it.reason for it in lost)
     kind = ways.most_common(1)[0][0] if ways and len(set(ways.values())) == len(ways) else ""
     at = lost[0].at if lost else case.putted_at
     facts += [
         Fact("inside_and_missed", "for" if lost else "against", number=len(lost), of=len(inside), at=at),
-        *(Fact(f"missed_by_{way}", "for", number=count, of=len(lost), at=at) for way, count in ways.most_common()),
+        *(Fact(_MISSED_BY[way], "for", number=count, of=len(lost), at=at) for way, count in ways.most_common()),
     ]
     found = case.by_gain("read_and_pace", share - case.ledger.band.lost_inside, None, missing, kind=kind)
     pace = case.pace

@@ -22,8 +22,8 @@ def find(case: Case) -> Finding:
             speaks = "for" if it.mean.is_one_side else "against"
             facts.append(Fact("strike_off", speaks, it.mean, "mm", number=it.putts, at=level.at))
         else:
-            end = "toe" if level.beyond.side == "right" else "heel"
-            facts.append(Fact(f"struck_{end}", "for", number=level.beyond.times, of=level.count, at=level.at))
+            end = "struck_toe" if level.beyond.side == "right" else "struck_heel"
+            facts.append(Fact(end, "for", number=level.beyond.times, of=level.count, at=level.at))
         if it.putts >= PUTTS and case.starts:
             goes = it.slope.value * case.ledger.toe_sign > 0
             speaks = "for" if goes and it.slope.is_one_side else "against"
