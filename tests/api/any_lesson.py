@@ -3,6 +3,7 @@
 What is recorded at random may be refused; nothing that was asked may end in an error of ours.
 """
 
+import itertools
 import os
 import random
 from collections.abc import Callable, Iterator
@@ -45,7 +46,10 @@ class AnyLesson:
         self.at = datetime.now(UTC) - timedelta(hours=2)
         self.golfer, self.id = self._id(), self._id()
         self._put(
-            f"/golfers/{self.golfer}", name="Any Golfer", hand=self._any("right", "left"), level=self._any("club", "skilled")
+            f"/golfers/{self.golfer}",
+            name="Any Golfer",
+            hand=self._any("right", "left"),
+            level=self._any("club", "skilled"),
         )
         self._begin(self.id)
 
@@ -106,10 +110,10 @@ class AnyLesson:
     def _ways(self) -> list[tuple[Callable[[], None], int]]:
         return [
             (self._lay, 3), (self._putts, 8), (self._comparison, 3), (self._set_downs, 4), (self._aim_turns, 2),
-            (self._first_looks, 3), (self._sight_test, 2), (self._eye_takes, 3), (self._eye_looks, 2), (self._set_up, 2),
-            (self._complaint, 2), (self._circumstances, 1), (self._flag, 1), (self._void, 1), (self._answer, 1),
-            (self._chosen, 1), (self._change, 1), (self._sensor, 2), (self._round, 1), (self._card, 1), (self._drill, 1),
-            (self._kit, 1), (self._proof, 2), (self._how, 1), (self._next_lesson, 1),
+            (self._first_looks, 3), (self._sight_test, 2), (self._eye_takes, 3), (self._eye_looks, 2),
+            (self._set_up, 2), (self._complaint, 2), (self._circumstances, 1), (self._flag, 1), (self._void, 1),
+            (self._answer, 1), (self._chosen, 1), (self._change, 1), (self._sensor, 2), (self._round, 1), (self._card, 1),
+            (self._drill, 1), (self._kit, 1), (self._proof, 2), (self._how, 1), (self._next_lesson, 1),
         ]  # fmt: skip
 
     def _next_lesson(self) -> None:
@@ -130,7 +134,11 @@ class AnyLesson:
                 "falls_doubt_percent": 0.1,
             }
             if self.rng.random() < 0.7:
-                more["read"] = {"place": "outside", "side": self._any("left", "right"), "outside_m": self._any(0.05, 0.1)}
+                more["read"] = {
+                    "place": "outside",
+                    "side": self._any("left", "right"),
+                    "outside_m": self._any(0.05, 0.1),
+                }
         self._put(f"/lessons/{self.id}/laser-cautions")
         station = self._id()
         if self._put(
@@ -156,7 +164,9 @@ class AnyLesson:
         if way in ("string", "tape", "second_laser"):
             found = {"measured": [{"at_m": 1.0, "beside_m": self._any(0.0, 0.002, 0.01)} for _ in range(2)]}
         if way == "rolled":
-            found = {"rolls": [{"way": it, "length_m": 2.5, "drift_m": self._any(0.0, 0.01)} for it in ("out", "back") * 2]}
+            found = {
+                "rolls": [{"way": it, "length_m": 2.5, "drift_m": self._any(0.0, 0.01)} for it in ("out", "back") * 2]
+            }
         self._put(f"/stations/{self.stations[-1]}/proof", way=way, **found)
 
     def _factors(self) -> dict[str, str]:
@@ -203,7 +213,7 @@ class AnyLesson:
             hole=self.rng.random() < 0.8,
             factors=self._factors(),
             path_model=self._any("", "", "straight", "arc"),
-            condition=self._any("", "as usual", "typed before"),
+            condition=self._any("as usual", "typed before"),
             started_at=self._now(),
         ):
             return
@@ -285,13 +295,9 @@ class AnyLesson:
             turn = turns[-1]["turn"] if turns else None
             if not turn or self.rng.random() < 0.05:
                 return
-            raw = {"angle_deg": self.rng.randint(-4, 4) / 2, "seen_deg": 0.3}
-            if not self._put(f"/set-downs/{self._id()}", series_id=turn, raw=raw, taken_at=self._now()) and not self._put(
-                f"/set-downs/{self._id()}",
-                series_id=turn,
-                raw={"face": self._any("left", "square", "right")},
-                taken_at=self._now(),
-            ):
+            raws = {"angle_deg": self.rng.randint(-4, 4) / 2, "seen_deg": 0.3}, {"face": self._any("left", "square")}
+            told_one = {"series_id": turn, "taken_at": self._now()}
+            if not any(self._put(f"/set-downs/{self._id()}", raw=raw, **told_one) for raw in raws):
                 return
 
     def _first_looks(self) -> None:
@@ -345,7 +351,11 @@ class AnyLesson:
 
     def _eye_looks(self) -> None:
         string = self.rng.random() < 0.6
-        look: dict = {"way": "strip", "device": self._any("bar", "slot"), "seen": self._any("dark_near", "light", "dark_far")}
+        look: dict = {
+            "way": "strip",
+            "device": self._any("bar", "slot"),
+            "seen": self._any("dark_near", "light", "dark_far"),
+        }
         if string:
             look = {
                 "way": "string",
@@ -389,7 +399,11 @@ class AnyLesson:
 
     def _circumstances(self) -> None:
         if self.blocks:
-            body = {"comfort": self._any(None, 1, 4), "trust": self._any(None, 2, 5), "disturbances": self._any([], ["wind"])}
+            body = {
+                "comfort": self._any(None, 1, 4),
+                "trust": self._any(None, 2, 5),
+                "disturbances": self._any([], ["wind"]),
+            }
             self._put(f"/blocks/{self.blocks[-1]}/circumstances", **body)
 
     def _how(self) -> None:
@@ -402,16 +416,24 @@ class AnyLesson:
 
     def _void(self) -> None:
         if self.readings:
-            self._put(f"/readings/{self._any(*self.readings)}/voided")
+            self._put(f"/readings/{self._any(*self.readings)}/voided", reason="talked")
 
     def _answer(self) -> None:
-        answer = {"cause": self._any(*RULES), "answer": self._any("accepted", "rejected", "overridden"), "words": "mine"}
+        answer = {
+            "cause": self._any(*RULES),
+            "answer": self._any("accepted", "rejected", "overridden"),
+            "words": "mine",
+        }
         self._put(f"/finding-answers/{self._id()}", lesson_id=self.id, answered_at=self._now(), **answer)
 
     def _chosen(self) -> None:
         told = self._get(f"/lessons/{self.id}/change") or {"offers": []}
         offers = [(it["cause"], one) for it in told["offers"] for one in it["proposals"]]
-        body: dict = {"what": "Own words", "kind": self._any("cue", "set_up", "stroke"), "asks": self._any("line", "still")}
+        body: dict = {
+            "what": "Own words",
+            "kind": self._any("cue", "set_up", "stroke"),
+            "asks": self._any("line", "still"),
+        }
         if offers:
             cause, one = self._any(*offers)
             body |= {"what": one["what"][:80], "cause": cause, "proposal": one["code"]}
@@ -459,10 +481,15 @@ class AnyLesson:
         told = {"position": position, "set_up": self._any("", "chin tucked"), "note": "", "kept_at": self._now()}
         card = self._id()
         if self._put(f"/set-up-cards/{card}", lesson_id=self.id, **told):
-            check = {"lead": {"inside_m": 0.01, "behind_m": 0}, "trail": {"inside_m": 0.01, "behind_m": 0.06}}
+            check: dict = {"lead": {"inside_m": 0.01, "behind_m": 0}, "trail": {"inside_m": 0.01, "behind_m": 0.06}}
             looks = [self._any("left", "straight", "right") for _ in range(self._any(0, 3))]
             self._put(
-                f"/quick-checks/{self._id()}", lesson_id=self.id, card_id=card, answers=looks, taken_at=self._now(), **check
+                f"/quick-checks/{self._id()}",
+                lesson_id=self.id,
+                card_id=card,
+                answers=looks,
+                taken_at=self._now(),
+                **check,
             )
 
     def _drill(self) -> None:
@@ -479,9 +506,10 @@ class AnyLesson:
         for name, path, query in self._addresses():
             yield name, self._page(path, **query)
         line = self._page(f"/golfers/{self.golfer}/line")
-        keys = [it["key"] for it in line["lines"]][:2]
-        if len(keys) == 2:
-            yield "lines beside", self._page(f"/golfers/{self.golfer}/lines-beside", first=keys[0], second=keys[1])
+        keys = [it["key"] for it in line["lines"]]
+        pairs = [(a, b) for a, b in itertools.combinations(keys, 2) if a.split("|")[0] == b.split("|")[0]]
+        for first, second in pairs[:1]:
+            yield "lines beside", self._page(f"/golfers/{self.golfer}/lines-beside", first=first, second=second)
         for claim in list(dict.fromkeys(_claims(self._page(f"/lessons/{self.id}/findings"))))[:5]:
             yield f"opened {claim}", self._page(f"/lessons/{self.id}/explained", claim=claim)
 

@@ -1,4 +1,4 @@
-"""Whatever core can say by a code has its words: every table of words that is keyed by a closed type holds all of it."""
+"""Whatever core can say by a code has its words: a table of words that is keyed by a closed type holds all of it."""
 
 import importlib
 import pkgutil

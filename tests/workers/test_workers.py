@@ -246,3 +246,64 @@ def test_long_work_is_stopped_from_whichever_process(served):
     httpx2.delete(f"{served.address}/api/imports/{id}/work", timeout=10)
     told = until_phase(served, id, "stopped")
     assert told["state"] == "given" and told["why"].startswith("Stopped")
+
+
+def at_once(served: Served, path: str, bodies: list[dict]) -> list[int]:
+    """What each of several is answered who write at the very same moment."""
+    gate, answers = threading.Barrier(len(bodies)), list[int]()
+
+    def write(body: dict) -> None:
+        with httpx2.Client(timeout=40) as client:
+            client.get(f"{served.address}/api/health/live")
+            gate.wait()
+            answers.append(client.put(f"{served.address}/api{path}", json=body).status_code)
+
+    threads = [threading.Thread(target=write, args=(it,)) for it in bodies]
+    for it in threads:
+        it.start()
+    for it in threads:
+        it.join()
+    return sorted(answers)
+
+
+def test_of_eight_who_write_one_field_at_once_one_is_kept_and_of_different_fields_all(served):
+    golfer = {"name": "Eight At Once", "hand": "right", "level": "club"}
+    id, lesson, station = (str(uuid6.uuid7()) for _ in range(3))
+    put(served, f"/golfers/{id}", **golfer)
+    started = {"golfer_id": id, "place": "Floor", "green_speed_ft": 10, "started_at": now()}
+    put(served, f"/lessons/{lesson}", **started)
+    plan = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "board"}
+    laid = {"lesson_id": lesson, "laid_at": now()}
+    put(served, f"/stations/{station}", **plan, **laid)
+    for path, stands, field, said, more in (
+        (f"/golfers/{id}", golfer, "name", [f"Name {n}" for n in range(8)], {}),
+        (f"/lessons/{lesson}", started, "place", [f"Floor {n}" for n in range(8)], {}),
+        (f"/stations/{station}", plan, "distance_m", [3 + n / 4 for n in range(8)], laid),
+    ):
+        seen = [stands] if path.startswith("/stations") else stands
+        told = [stands | more | {field: it, "seen": seen} for it in said]
+        assert at_once(served, path, told) == [200] + [412] * 7, path
+    stands = golfer | {"name": get(served, f"/golfers/{id}")["name"]}
+    apart = {"level": "skilled", "notes": "calm", "step_m": 0.7, "wording": "plain"}
+    told = [stands | {name: it, "seen": stands} for name, it in apart.items()]
+    assert at_once(served, f"/golfers/{id}", told) == [200] * len(told)
+    kept = get(served, f"/golfers/{id}")
+    assert {name: kept[name] for name in apart} == apart
+
+
+def test_schools_declared_at_once_are_all_held(served):
+    golfer = put(served, f"/golfers/{uuid6.uuid7()}", name="Many Schools", hand="right", level="club")
+    rows = get(served, "/schools")["disagreements"][:6]
+    for where in ("/schools", f"/golfers/{golfer['id']}/schools"):
+        threads = [
+            threading.Thread(
+                target=put, args=(served, f"{where}/{it['code']}"), kwargs={"school": it["schools"][0]["code"]}
+            )
+            for it in rows
+        ]
+        for it in threads:
+            it.start()
+        for it in threads:
+            it.join()
+        held = {it["code"]: it["held"] for it in get(served, where)["disagreements"]}
+        assert {it["code"]: held[it["code"]] for it in rows} == {it["code"]: it["schools"][0]["code"] for it in rows}

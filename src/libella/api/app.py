@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Any, Final
 
+from anyio import CapacityLimiter
 from fastapi import APIRouter, Depends, FastAPI
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
@@ -137,6 +138,8 @@ WEIGH_NOTHING: Final = (live, sensor_link, health, session, passkeys, accounts, 
 """Whose answers hang on nobody's opinions: a socket tells that something changed, never what it means."""
 THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
 _LONGEST_PATH = 1024
+_FILES_AT_ONCE: Final = 2
+"""Files that are looked at at the same time; the next waits, and takes no thread from anybody."""
 _PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
 
 
@@ -267,6 +270,7 @@ def _serve_pages(app: FastAPI, front_end: Path) -> None:
 async def _at_work(app: FastAPI) -> AsyncGenerator[None]:
     """Hear what other processes tell and take a share of the jobs, for as long as the application serves."""
     app.state.live.listen()
+    app.state.readers = CapacityLimiter(_FILES_AT_ONCE)
     # Whoever a backup brought back that was made before they were deleted goes again; with the database away, later.
     with contextlib.suppress(OperationalError, InterfaceError):
         await run_in_threadpool(lambda: removals.remove_again(app.state.desk, app.state.kept_in))

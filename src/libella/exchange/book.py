@@ -13,8 +13,12 @@ from python_calamine import CalamineError, CalamineWorkbook
 from ..core.measure.limits import OutOfLimits
 
 _ZIP, _OLD = b"PK\x03\x04", b"\xd0\xcf\x11\xe0"
-_LARGEST: Final = 512 * 1024 * 1024
+_LARGEST: Final = 256 * 1024 * 1024
 """What a workbook may come to unpacked: one that says more is no table anybody typed."""
+_MOST_RATIO: Final = 200
+"""A sheet packs to a tenth or a fiftieth; what packs tighter than this was made to burst."""
+_SMALL: Final = 1024 * 1024
+_MOST_CELLS: Final = 5_000_000
 _NEVER: Final = date(1899, 12, 31)
 """A spreadsheet's time of day may come as a time of its day nought."""
 
@@ -38,13 +42,16 @@ def read_book(content: bytes) -> Book:
     if content.startswith(_ZIP):
         try:
             with zipfile.ZipFile(io.BytesIO(content)) as packed:
-                if sum(it.file_size for it in packed.infolist()) > _LARGEST:
-                    raise OutOfLimits("file", "file_no_book")
+                unpacked = sum(it.file_size for it in packed.infolist())
+                if unpacked > _LARGEST or (unpacked > _SMALL and unpacked > _MOST_RATIO * len(content)):
+                    raise OutOfLimits("file", "file_bursts", most_mb=_LARGEST // _SMALL)
         except zipfile.BadZipFile:
             raise OutOfLimits("file", "file_no_book") from None
     try:
         book = CalamineWorkbook.from_filelike(io.BytesIO(content))
-        sheets = [(name, book.get_sheet_by_name(name).to_python(skip_empty_area=False)) for name in book.sheet_names]
+        sheets = [(name, _cells(book, name)) for name in book.sheet_names]
+    except OutOfLimits:
+        raise
     except (CalamineError, OSError, ValueError):
         raise OutOfLimits("file", "file_no_book") from None
     filled = [(name, rows, sum(any(cell != "" for cell in row) for row in rows)) for name, rows in sheets]
@@ -53,6 +60,14 @@ def read_book(content: bytes) -> Book:
     name, rows, _ = max(filled, key=lambda it: it[2])
     others = tuple((other, count) for other, _, count in filled if other != name and count)
     return Book(_as_csv(rows), name, others)
+
+
+def _cells(book: CalamineWorkbook, name: str) -> list[list[Any]]:
+    sheet = book.get_sheet_by_name(name)
+    row, column = (it + 1 for it in sheet.end or (0, 0))
+    if row * column > _MOST_CELLS:
+        raise OutOfLimits("file", "file_far_cell", named=name, row=row, column=column)
+    return sheet.to_python(skip_empty_area=False)
 
 
 def _as_csv(rows: Sequence[Sequence[Any]]) -> str:

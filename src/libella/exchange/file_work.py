@@ -12,9 +12,10 @@ from ..lessons.keep import file_work, imports
 from ..lessons.keep.imports import PuttRow
 from ..lessons.keep.stoppable import Cancelled
 from ..lessons.values import KeptFileImport
+from .apart import read_apart
 from .columns import MAPPING, ColumnMapping
 from .putt_rows import Check, putts
-from .sheet import Sheet, read_sheet
+from .sheet import Sheet
 
 _log = logging.getLogger("libella")
 _EVERY = 1000
@@ -25,7 +26,7 @@ _newest: dict[UUID, tuple[ColumnMapping, list[PuttRow]]] = {}
 def check_file(desk: Desk, id: UUID) -> None:
     """Read the whole file as told, and keep what was found."""
     row, mapping = _file(desk, id)
-    sheet = read_sheet(imports.content_of(desk, id))
+    sheet = read_apart(imports.content_of(desk, id))
     check, rows = Check(), list[PuttRow]()
     try:
         for it in _rows(desk, row, mapping, sheet, check):
@@ -55,7 +56,7 @@ def take_file(desk: Desk, id: UUID) -> None:
     if kept and kept[0] == mapping:
         rows = iter(kept[1])
     else:
-        rows = _rows(desk, row, mapping, read_sheet(imports.content_of(desk, id)), Check())
+        rows = _rows(desk, row, mapping, read_apart(imports.content_of(desk, id)), Check())
     bad = file_work.work_on(desk, [id])[id].found.bad
     try:
         imports.take(desk, id, rows, bad, datetime.now(UTC), lambda done: file_work.at(desk, id, done))

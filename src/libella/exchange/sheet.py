@@ -3,7 +3,6 @@
 import contextlib
 import csv
 import hashlib
-import io
 import re
 from collections import Counter
 from collections.abc import Iterator, Sequence
@@ -65,13 +64,12 @@ class Sheet:
 
     def lines(self) -> Iterator[Row]:
         """Each row after the headings; empty ones are passed over."""
-        source = self.text.split("\n")
-        reader = csv.reader(io.StringIO(self.text), delimiter=self.delimiter)
-        before = 0
+        source = list[str]()
+        reader = csv.reader(_read_of(self.text, source), delimiter=self.delimiter)
         for cells in reader:
-            first, before = before, reader.line_num
-            if before > self.begins and any(it.strip() for it in cells):
-                yield Row(before, [it.strip() for it in cells], self._swallowed(source[first:before]))
+            if reader.line_num > self.begins and any(it.strip() for it in cells):
+                yield Row(reader.line_num, [it.strip() for it in cells], self._swallowed(source))
+            source.clear()
 
     def _swallowed(self, lines: Sequence[str]) -> int:
         """How many lines a quote that was never closed, or closed in the wrong place, made one row of; 0 for a sound
@@ -83,6 +81,17 @@ class Sheet:
         except csv.Error:
             return len(lines)
         return 0
+
+
+def _read_of(text: str, into: list[str] | None = None) -> Iterator[str]:
+    """The lines of a text one after the other, none of it held twice; each is put into a list of the caller's, too."""
+    at = 0
+    while at < len(text):
+        end = text.find("\n", at) + 1 or len(text)
+        if into is not None:
+            into.append(text[at:end].removesuffix("\n"))
+        yield text[at:end]
+        at = end
 
 
 def read_sheet(content: bytes) -> Sheet:
@@ -125,7 +134,7 @@ def read_sheet(content: bytes) -> Sheet:
 def _first_rows(text: str, delimiter: str, skip: int) -> list[Row]:
     """The first rows that hold anything, whatever they are."""
     found: list[Row] = []
-    reader = csv.reader(io.StringIO(text), delimiter=delimiter)
+    reader = csv.reader(_read_of(text), delimiter=delimiter)
     try:
         for cells in reader:
             if reader.line_num > skip and any(it.strip() for it in cells):
@@ -138,7 +147,7 @@ def _first_rows(text: str, delimiter: str, skip: int) -> list[Row]:
 
 
 def _counted(text: str, delimiter: str, begins: int) -> int:
-    reader = csv.reader(io.StringIO(text), delimiter=delimiter)
+    reader = csv.reader(_read_of(text), delimiter=delimiter)
     try:
         return sum(reader.line_num > begins and any(it.strip() for it in cells) for cells in reader)
     except csv.Error as fault:

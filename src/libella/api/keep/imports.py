@@ -5,16 +5,17 @@ from dataclasses import replace
 from datetime import UTC, datetime
 from typing import Any, Literal
 
+from anyio import to_thread
 from fastapi import APIRouter, Query, Request
 from pydantic import BaseModel, Field
-from starlette.concurrency import run_in_threadpool
 
 from ...core.green.putt import USUAL_PAST_M
 from ...core.measure.units import Units
 from ...exchange import columns
+from ...exchange.apart import read_apart
 from ...exchange.columns import MAPPING, TARGETS, Column, ColumnMapping, ColumnUse, Mended
 from ...exchange.headings import Kind, units_of
-from ...exchange.sheet import MOST_COLUMNS, Sheet, read_sheet
+from ...exchange.sheet import MOST_COLUMNS, Sheet
 from ...lessons.desk.desk import Desk
 from ...lessons.desk.problem import Conflict, NotYet
 from ...lessons.keep import file_work, imports
@@ -158,10 +159,11 @@ async def give(
     content = await request.body()
 
     def keep() -> ImportOut:
-        sheet = read_sheet(content)
+        sheet = read_apart(content)
         return _whole(desk, imports.keep_file(desk, id, golfer_id, name, content, datetime.now(UTC)), sheet, units)
 
-    return await run_in_threadpool(keep)
+    # However many files come at once, putts and pages find a thread.
+    return await to_thread.run_sync(keep, limiter=request.app.state.readers)
 
 
 @router.get("/golfers/{id}/imports")
@@ -265,7 +267,7 @@ def _line(desk: Desk, row: KeptFileImport, work: Work, units: Units) -> ImportLi
 
 
 def _sheet(desk: Desk, id: UUID) -> Sheet:
-    return read_sheet(imports.content_of(desk, id))
+    return read_apart(imports.content_of(desk, id))
 
 
 def _whole(desk: Desk, row: KeptFileImport, sheet: Sheet, units: Units) -> ImportOut:

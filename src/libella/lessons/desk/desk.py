@@ -130,11 +130,19 @@ class Desk:
             yield session
 
     def get(self, session: Session, table: type[Row], id: UUID, what: str, *, lock: bool = False) -> Row:
-        """The row of this studio with that id, or `NotFound`; locked until the transaction ends where asked."""
-        row = session.get(table, (self.studio_id, id), with_for_update=lock or None)
+        """The row of this studio with that id, or `NotFound`; where asked, locked until the transaction ends, and as it
+        stands then: whoever had it locked may have changed what was loaded before."""
+        if lock:
+            session.flush()
+        row = session.get(table, (self.studio_id, id), with_for_update=lock or None, populate_existing=lock)
         if row is None:
             raise NotFound(what)
         return row
+
+    def locked_studio(self, session: Session) -> StudioRow:
+        """The studio's own row, locked until the transaction ends, as it stands then."""
+        session.flush()
+        return session.get_one(StudioRow, self.studio_id, with_for_update=True, populate_existing=True)
 
     def add(self, session: Session, table: type[Row], id: UUID, **values: object) -> tuple[Row, bool]:
         """Insert a row, or find the one that is there already; the second item tells whether it is new."""
@@ -218,6 +226,6 @@ def studio(desk: Desk) -> KeptStudio:
 def name_studio(desk: Desk, name: str, place: str, coach: str) -> KeptStudio:
     """How the studio is called, where it is, and whose it is."""
     with desk.transaction() as session:
-        row = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+        row = desk.locked_studio(session)
         row.name, row.place, row.coach = name, place, coach
         return value_of(KeptStudio, row)

@@ -25,7 +25,7 @@ def declare(desk: Desk, disagreement: str, school: str, golfer_id: UUID | None =
     checked_school(disagreement, school)
     with desk.transaction() as session:
         row = (
-            session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+            desk.locked_studio(session)
             if golfer_id is None
             else desk.get(session, GolferRow, golfer_id, "golfer", lock=True)
         )

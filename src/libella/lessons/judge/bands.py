@@ -14,7 +14,7 @@ from sqlalchemy.orm import Session
 from ...core.golfer.band import Band, checked_band, usual_band
 from ...core.golfer.level import LEVELS, Level
 from ...core.schools.held import Schools
-from ...store.tables import BandVersionRow, StudioRow
+from ...store.tables import BandVersionRow
 from ..desk.desk import Desk
 from ..desk.stored import Stored
 from ..set.bag import spreads
@@ -76,7 +76,7 @@ def keep_bands(desk: Desk, id: UUID, told: Mapping[Level, Band]) -> Bands:
     values = {level: _BAND.keep(checked_band(level, it)) for level, it in told.items()}
     with desk.transaction() as session:
         # One at a time: two versions never have one number.
-        session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+        desk.locked_studio(session)
         newest = _newest(desk, session)
         number = 1 if newest is None else newest.number + 1
         desk.keep(session, BandVersionRow, id, "band_version", {"bands": values}, number=number)

@@ -175,7 +175,7 @@ def spend_code(desk: Desk, name: str, code: str, at: datetime) -> KeptAccount | 
 def first_owner(desk: Desk, at: datetime, lasts: timedelta) -> str | None:
     """The link that begins a studio of which nobody has an account yet; None where somebody has begun his."""
     with desk.together() as whole, whole.transaction() as session:
-        session.execute(select(StudioRow).where(StudioRow.id == desk.studio_id).with_for_update())
+        desk.locked_studio(session)
         if _is_begun(whole, session):
             return None
         owner = session.scalar(
@@ -283,7 +283,7 @@ def _spend_links(desk: Desk, session: Session, account_id: UUID, at: datetime) -
 
 def _free(desk: Desk, session: Session, name: str, id: UUID) -> None:
     # One after another: two of one name at once must not both be made.
-    session.execute(select(StudioRow).where(StudioRow.id == desk.studio_id).with_for_update())
+    desk.locked_studio(session)
     known = by_name(desk, session, name)
     if known is not None and known.id != id:
         raise Conflict("account_name", name=name)

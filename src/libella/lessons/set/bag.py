@@ -31,7 +31,7 @@ def keep_bag(desk: Desk, parts: Mapping[str, int] | None) -> dict[str, int] | No
     """Take over what is in the bag; None forgets it, and everything counts as there."""
     checked_bag(parts)
     with desk.transaction() as session:
-        studio = session.get_one(StudioRow, desk.studio_id, with_for_update=True)
+        studio = desk.locked_studio(session)
         studio.bag = None if parts is None else {name: n for name, n in parts.items() if n}
         return studio.bag
 
@@ -53,9 +53,7 @@ def keep_spreads(desk: Desk, own: Mapping[Level, float]) -> dict[Level, float]:
     """Take over the coach's own opinion; a level left out goes back to the usual."""
     checked_spreads(own)
     with desk.transaction() as session:
-        session.get_one(StudioRow, desk.studio_id, with_for_update=True).spreads_deg = {
-            str(level): spread for level, spread in own.items()
-        }
+        desk.locked_studio(session).spreads_deg = {str(level): spread for level, spread in own.items()}
     return spreads(desk)
 
 

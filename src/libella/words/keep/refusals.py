@@ -13,9 +13,22 @@ REFUSALS: Final[dict[str, Template]] = archive.REFUSALS | {
     ),
     "file_no_text": ("This is no text, no JSON and no spreadsheet.", "text (CSV) or a spreadsheet, one putt a line"),
     "file_no_book": (
-        "This spreadsheet can't be opened: it is damaged, locked, or too large unpacked.",
+        "This spreadsheet can't be opened: it is damaged or locked.",
         "XLSX, XLS, ODS",
     ),
+    "file_bursts": (
+        "This spreadsheet unpacks to far more than a table holds.",
+        "up to {most_mb} MB unpacked: save the sheet as CSV",
+    ),
+    "file_far_cell": (
+        "The sheet “{named}” reaches to row {row}, column {column}.",
+        "delete the cells far from the table, or save the sheet as CSV",
+    ),
+    "file_heavy": (
+        "Reading this file takes too much memory. A single cell far from the table can do that.",
+        "up to {most_mb} MB: delete what is far from the table, or cut the file in parts",
+    ),
+    "file_slow": ("Reading this file takes too long.", "up to {most_s} s: cut the file in parts"),
     "file_no_records": (
         "This JSON holds no list of putts, or is cut off.",
         "a list of records, or an object with such a list: one record a putt",
