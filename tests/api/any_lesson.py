@@ -112,8 +112,8 @@ class AnyLesson:
             (self._lay, 3), (self._putts, 8), (self._comparison, 3), (self._set_downs, 4), (self._aim_turns, 2),
             (self._first_looks, 3), (self._sight_test, 2), (self._eye_takes, 3), (self._eye_looks, 2),
             (self._set_up, 2), (self._complaint, 2), (self._circumstances, 1), (self._flag, 1), (self._void, 1),
-            (self._answer, 1), (self._chosen, 1), (self._change, 1), (self._sensor, 2), (self._round, 1), (self._card, 1),
-            (self._drill, 1), (self._kit, 1), (self._proof, 2), (self._how, 1), (self._next_lesson, 1),
+            (self._answer, 1), (self._chosen, 1), (self._change, 1), (self._sensor, 2), (self._round, 1),
+            (self._card, 1), (self._drill, 1), (self._kit, 1), (self._proof, 2), (self._how, 1), (self._next_lesson, 1),
         ]  # fmt: skip
 
     def _next_lesson(self) -> None:

@@ -44,6 +44,17 @@ def _named(text: str) -> str:
     return text
 
 
+def _kept(told: Any) -> Any:
+    """The same of everything inside; what is nested deeper than any form is refused by who reads the JSON."""
+    if isinstance(told, str):
+        return _printable(told)
+    for it in (*told, *told.values()) if isinstance(told, dict) else told if isinstance(told, list) else ():
+        _kept(it)
+    return told
+
+
+Whatever = Annotated[dict[str, Any], AfterValidator(_kept)]
+"""An object of somebody else's making, which is kept or looked up as it came."""
 _Trimmed = Annotated[str, StringConstraints(strip_whitespace=True), AfterValidator(_printable)]
 """Trimmed and printable; the aliases below bound its length."""
 Words10 = Annotated[_Trimmed, StringConstraints(max_length=10)]

@@ -12,7 +12,7 @@ from ...lessons.people.passkeys import Opened
 from ...lessons.values import KeptPasskey
 from ...words.people.accounts import device_said
 from ..base.problems import Problem, not_let_in
-from ..base.shapes import UUID, UUID7, AtDesk, Entry
+from ..base.shapes import UUID, UUID7, AtDesk, Entry, Whatever
 from ..watch.front import is_address
 from . import session
 from .admit import who_asks
@@ -20,7 +20,7 @@ from .session import WhoOut
 
 router = APIRouter(tags=["passkeys"], responses={401: {"model": Problem}, 403: {"model": Problem}})
 Credential = Annotated[
-    dict[str, Any], Field(description="what the browser told, as WebAuthn writes a public key credential in JSON")
+    Whatever, Field(description="what the browser told, as WebAuthn writes a public key credential in JSON")
 ]
 
 
