@@ -504,3 +504,26 @@ def test_a_device_whose_clock_is_wrong_loses_no_putt(page: Page):
     zone(page, "clean").click()
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     expect(page.locator("[data-link='saved']")).to_be_visible()
+
+
+def test_on_a_phone_there_is_a_ruler_to_press_whatever_notices_stand(page: Page):
+    own_lesson(page, "Phone Notices")
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    page.request.put("/api/pauses", data={"spot_putts": 3, "feet_min": 10, "rest_min": 10})
+    block = page.request.get(f"/api/lessons/{lesson}").json()["blocks"][0]["id"]
+    answer = page.request.put(f"/api/blocks/{block}/plan", data={"planned": 5})
+    assert answer.ok, answer.text()
+    page.reload()
+    for n in range(5):
+        expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
+        page.keyboard.press("0")
+    page.set_viewport_size({"width": 390, "height": 844})
+    # The most that can stand above the ruler: the block's end with all that may come next, and the notice to move on.
+    expect(page.get_by_role("button", name="Next golfer").first).to_be_visible()
+    expect(page.locator("[data-nudge=spot]")).to_be_visible()
+    entry = page.locator("[data-entry]").bounding_box()
+    ruler = page.get_by_role("slider").bounding_box()
+    assert entry and ruler and ruler["height"] >= 160, (entry, ruler)
+    page.request.put("/api/pauses", data={"spot_putts": 10, "feet_min": 10, "rest_min": 10})

@@ -208,7 +208,7 @@
       <div class="relative min-h-[190px] flex-[5] border-b border-hairline max-desk:order-2 max-sm:hidden" data-stage>
         <Stage scene={judged.data!.rays} stretch="fitting" />
       </div>
-      <div class="flex min-h-[340px] flex-[6] flex-col px-3 py-2 max-desk:order-3">
+      <div class="flex min-h-[340px] flex-[6] flex-col px-3 py-2 max-desk:order-3 max-desk:shrink-0 max-desk:basis-auto">
         {#if ended}
           <p class="py-2 text-center text-lg font-semibold">
             This lesson has ended. Open it again under “Lesson” to record.
@@ -242,7 +242,8 @@
         {#if !comparison && !ended}<LadderLine rung={judged.data!.rung} {block} lessonId={id} />{/if}
         {#if block.drill}<DrillLine golferId={sheet.golfer.id} code={block.drill} full={recording.full} />{/if}
         {#if stroke}<HeardStrip {stroke} hidden={!stroke.taken && Boolean(recording.feltFirst)} />{/if}
-        <div class="relative min-h-0 flex-1" data-entry>
+        <!-- Whatever stands above it, there is something to press. -->
+        <div class="relative min-h-[160px] flex-1 max-sm:min-h-[272px]" data-entry>
           {#if turning}
             <!-- Nothing to tap meanwhile: a tap here would be told of neither block. -->
             <Coming what="The other block" />
