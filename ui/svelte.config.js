@@ -5,6 +5,8 @@ export default {
   kit: {
     adapter: adapter({ fallback: 'index.html' }),
     version: { name: 'libella' },
+    // One file: a page begins with one answer in place of seventy, also on a phone whose network is slow to answer.
+    output: { bundleStrategy: 'single' },
     // Brought by `lib/away/worker`, which also brings a new version.
     serviceWorker: { register: false }
   }

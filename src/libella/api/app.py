@@ -1,14 +1,17 @@
 """The application: routers under /api, the front end beside them."""
 
 import contextlib
+import gzip
+import mimetypes
 from collections.abc import AsyncGenerator, Sequence
 from contextlib import asynccontextmanager
 from dataclasses import dataclass
+from functools import lru_cache
 from pathlib import Path
 from typing import Any, Final
 
 from anyio import CapacityLimiter
-from fastapi import APIRouter, Depends, FastAPI
+from fastapi import APIRouter, Depends, FastAPI, Request
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
 from sqlalchemy import Engine
@@ -27,6 +30,7 @@ from .base import live, problems
 from .base.guard import BodyLimit, OwnPagesOnly, SafeHeaders
 from .base.jobs import Jobs, Task
 from .base.opinions import hold_opinions
+from .base.router import PREFIX
 from .base.units import with_units
 from .change import changes, course, practice
 from .change import explained as golfer_explained
@@ -222,7 +226,7 @@ def create_app(
     admission.install(app)
     rehearsal.install(app)
     _guard(app, front_end, reach)
-    api = APIRouter(prefix="/api", responses=dict.fromkeys(_REFUSALS, _PROBLEM))
+    api = APIRouter(prefix=PREFIX, responses=dict.fromkeys(_REFUSALS, _PROBLEM))
     for module in ROUTERS:
         held = [] if module in WEIGH_NOTHING else [Depends(hold_opinions)]
         api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
@@ -244,9 +248,15 @@ def _guard(app: FastAPI, front_end: Path, reach: Reach) -> None:
     app.add_middleware(Observed, metrics=app.state.metrics)
 
 
+@lru_cache(maxsize=16)
+def _packed(file: Path) -> bytes:
+    """A file that never changes, compressed once for everybody."""
+    return gzip.compress(file.read_bytes(), 6)
+
+
 def _serve_pages(app: FastAPI, front_end: Path) -> None:
     @app.get(FRONT, include_in_schema=False)
-    def front(path: str) -> Response:
+    def front(path: str, request: Request) -> Response:
         """A file of the front end, or its page, which finds its own way."""
         if path.startswith("api/"):
             return problems.problem(404, "not-found", "Not found", "There is no such address.")
@@ -255,8 +265,13 @@ def _serve_pages(app: FastAPI, front_end: Path) -> None:
             return problems.problem(404, "not-found", "Not found", "There is no such address.")
         file = (front_end / path).resolve()
         if path and file.is_file() and file.is_relative_to(front_end.resolve()):
-            lasting = "public, max-age=31536000, immutable" if "/immutable/" in path else "no-cache"
-            return FileResponse(file, headers={"Cache-Control": lasting})
+            if "/immutable/" not in path:
+                return FileResponse(file, headers={"Cache-Control": "no-cache"})
+            lasting = {"Cache-Control": "public, max-age=31536000, immutable"}
+            if file.suffix not in (".js", ".css") or "gzip" not in request.headers.get("accept-encoding", ""):
+                return FileResponse(file, headers=lasting)
+            packed = lasting | {"Content-Encoding": "gzip", "Vary": "Accept-Encoding"}
+            return Response(_packed(file), media_type=mimetypes.types_map[file.suffix], headers=packed)
         if "." in path.rsplit("/", 1)[-1]:
             # A file by its name, and none of ours: no page answers for it.
             return problems.problem(404, "not-found", "Not found", "There is no such file.")

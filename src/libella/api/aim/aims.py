@@ -3,7 +3,6 @@
 from dataclasses import fields
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.aim.links import CUES, USUAL_TOOLS, AimFound, Cue, Link
@@ -24,6 +23,7 @@ from ...words.aim.links import LINKS, aid_words, aim_words, sum_words
 from ...words.judge.comparison import QUESTIONS
 from ...words.start.run import turn_words
 from ..base.compared import ComparedOut
+from ..base.router import Router
 from ..base.shapes import (
     UUID,
     UUID7,
@@ -40,7 +40,7 @@ from ..base.shapes import (
     Words80,
 )
 
-router = APIRouter(tags=["aim"])
+router = Router(tags=["aim"])
 
 
 class AimSeriesIn(Entry):

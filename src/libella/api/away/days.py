@@ -6,7 +6,7 @@ from typing import Any, Final
 from uuid import UUID
 
 import uuid6
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import HANDS, Hand
@@ -14,6 +14,7 @@ from ...lessons.set import plans
 from ...lessons.set.day import day
 from ...lessons.set.stations import find_saved
 from ..aim.aims import choices as aim_choices
+from ..base.router import Router
 from ..base.shapes import AtDesk, Entry, InUnits
 from ..set.saved import station_body
 from ..set.stations import LaidIn
@@ -31,7 +32,7 @@ from .addresses import (
 )
 from .rehearsal import AnswerOut, Stage, rehearsal
 
-router = APIRouter(prefix="/away", tags=["away"])
+router = Router(prefix="/away", tags=["away"])
 _PLANNED: Final = 10
 _EACH: Final = 9
 

@@ -14,7 +14,7 @@ from typing import Any, Literal
 from urllib.parse import urlsplit
 from uuid import UUID, uuid4
 
-from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from fastapi import WebSocket, WebSocketDisconnect
 from sqlalchemy import Engine
 from sqlalchemy.exc import InterfaceError, OperationalError
 from starlette.concurrency import run_in_threadpool
@@ -22,8 +22,9 @@ from starlette.concurrency import run_in_threadpool
 from ...lessons.desk import kept
 from ...lessons.desk.desk import desk_in_use
 from ...store.server.notices import Notices
+from .router import Router
 
-router = APIRouter()
+router = Router()
 
 What = Literal["putt", "block", "stroke", "still", "level", "sensor", "pause"]
 _MOST_WAITING = 200

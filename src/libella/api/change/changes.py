@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
@@ -31,9 +30,10 @@ from ...words.change.left import left_said, trained_said
 from ...words.judge import chosen as chosen_words
 from ...words.judge.comparison import felt_said
 from ...words.judge.findings import cause_said
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Moment, ShortWords, Words200, as_kept
 
-router = APIRouter(tags=["change"])
+router = Router(tags=["change"])
 
 
 class ComplaintIn(Entry):

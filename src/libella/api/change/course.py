@@ -2,7 +2,6 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
@@ -19,9 +18,10 @@ from ...lessons.golfer import rounds
 from ...lessons.golfer.rounds import Played
 from ...words.change import chance
 from ...words.change import course as words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, as_kept
 
-router = APIRouter(tags=["course"])
+router = Router(tags=["course"])
 
 
 class HoleIn(Entry):

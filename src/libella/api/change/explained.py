@@ -1,16 +1,17 @@
 """Whatever is told of a golfer over the lessons, opened: the line, what to expect on the course, a change."""
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 
 from ...lessons.change.changes import Change
 from ...lessons.change.explained import LineOpened, OutlookOpened, ShareOpened, opened_of_golfer
 from ...lessons.golfer.golfers import golfer
 from ...words.change.explained import change_opened, line_opened, outlook_opened, share_opened
 from ...words.judge.golfers_line import line_name, share_line_name
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 from ..judge.explained import ExplainedOut, opened_out
 
-router = APIRouter(tags=["explained"])
+router = Router(tags=["explained"])
 
 
 @router.get("/golfers/{id}/explained")

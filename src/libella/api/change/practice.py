@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from datetime import UTC, date, datetime
 from typing import Literal
 
-from fastapi import APIRouter, Response
+from fastapi import Response
 from pydantic import BaseModel, Field
 
 from ...core.change.drill import CountGoal, Dose, Drill, Event, LevelGoal, ShareGoal
@@ -27,10 +27,11 @@ from ...lessons.set.bag import bag
 from ...words.change import practice as words
 from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, ShortWords, VoidIn
 from ..set.stations import AidIn, LaidIn, LaidOut
 
-router = APIRouter(tags=["practice"])
+router = Router(tags=["practice"])
 _SPEED_FT = 10.0
 
 

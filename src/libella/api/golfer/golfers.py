@@ -1,6 +1,5 @@
 """Golfers."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.change.complaint import Miss
@@ -14,9 +13,10 @@ from ...lessons.golfer import golfers
 from ...lessons.golfer.schools import schools_of
 from ...lessons.values import KeptGolfer
 from ..base.problems import Problem
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, ShortWords
 
-router = APIRouter(tags=["golfers"])
+router = Router(tags=["golfers"])
 
 
 class UsualLengthIn(Entry):

@@ -3,15 +3,15 @@
 from dataclasses import asdict
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.golfer.kit import NO_KIT, BallMark, Kit, changed
 from ...lessons.golfer import changes, kits
 from ...words.change import kit as words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words80
 
-router = APIRouter(tags=["kit"])
+router = Router(tags=["kit"])
 
 
 class KitFields(Entry):

@@ -3,7 +3,6 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.change.school_told import GolferTold, told_of
@@ -18,9 +17,10 @@ from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers, schools
 from ...lessons.lesson.lessons import lesson_sheet
 from ...words.schools import told as words
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, as_kept
 
-router = APIRouter(tags=["schools"])
+router = Router(tags=["schools"])
 
 
 class DeclaredIn(Entry):

@@ -2,18 +2,18 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.golfer.band import Band, BandedLink
 from ...core.golfer.level import LEVELS, Level
 from ...lessons.judge import bands
 from ...words.judge.bands import BANDED_NAMES
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits
 from .findings import findings_anew
 from .weighed import WeighedOut, weighed_out
 
-router = APIRouter(tags=["bands"])
+router = Router(tags=["bands"])
 
 
 class LinkBandIn(Entry):

@@ -3,7 +3,6 @@
 from collections.abc import Mapping
 from typing import Literal
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
@@ -37,6 +36,7 @@ from ...words.shared.plain import put
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
 from ..base.read import ClaimOut
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
 
@@ -164,7 +164,7 @@ class FurtherOut(BaseModel):
     words: str
 
 
-router = APIRouter(tags=["judge"])
+router = Router(tags=["judge"])
 
 
 @router.get("/blocks/{id}/judgement")

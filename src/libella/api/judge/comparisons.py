@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter, Query, Request
+from fastapi import Query, Request
 from pydantic import BaseModel, Field
 
 from ...core.measure.units import Units
@@ -13,10 +13,11 @@ from ...lessons.start.comparisons import ComparisonEntry, Condition, begin_compa
 from ...words.judge.comparison import QUESTIONS, felt_said
 from ...words.start.run import ORDERS, turn_words
 from ..base.compared import ComparedOut
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, ShortWords, Words20
 from ..start.blocks import BlockKept
 
-router = APIRouter(tags=["comparisons"])
+router = Router(tags=["comparisons"])
 
 
 class ConditionIn(Entry):

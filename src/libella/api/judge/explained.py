@@ -3,7 +3,7 @@ change it most."""
 
 from collections.abc import Mapping
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import Hand
@@ -16,9 +16,10 @@ from ...lessons.see import maps
 from ...words.judge.explained.opened import OpenedWords, ReadingWords, opened_said
 from ...words.judge.explained.perception import map_opened
 from ...words.opinions.held import held_said
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 
-router = APIRouter(tags=["explained"])
+router = Router(tags=["explained"])
 
 
 class RestsOut(BaseModel):

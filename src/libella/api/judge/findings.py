@@ -6,7 +6,6 @@ from datetime import datetime
 from functools import partial
 from typing import Final
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
@@ -39,9 +38,10 @@ from ...words.judge.comparison import felt_said
 from ...words.judge.pictures import times_said, written
 from ..base.compared import ComparedOut
 from ..base.read import ClaimOut
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words200, as_kept
 
-router = APIRouter(tags=["findings"])
+router = Router(tags=["findings"])
 
 
 class FindingAnswerIn(Entry):

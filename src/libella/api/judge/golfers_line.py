@@ -3,7 +3,6 @@
 from datetime import datetime, timedelta
 from typing import Annotated
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.verdict import Word
@@ -36,10 +35,11 @@ from ...words.judge.golfers_line import (
     up_said,
 )
 from ...words.shared.counts import listed
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, ShortWords, VoidIn, as_kept
 from .explained import ExplainedOut, opened_out
 
-router = APIRouter(tags=["golfer's line"])
+router = Router(tags=["golfer's line"])
 _PATH_FROM = 2
 """Blocks from which a line has a path."""
 

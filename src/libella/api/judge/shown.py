@@ -1,14 +1,14 @@
 """What a lesson comes to, for the golfer's screen."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
 from ...lessons.lesson.lessons import is_invented
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits
 from .findings import findings_in
 
-router = APIRouter(tags=["findings"])
+router = Router(tags=["findings"])
 
 
 class ShownFindingOut(BaseModel):

@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.certainty.verdict import Word
@@ -14,10 +14,11 @@ from ...lessons.judge.two import Side, SideRead, compare_sides, explain_sides
 from ...words.judge import lesson as lesson_words
 from ...words.judge import two as words
 from ...words.judge.explained.opened import opened_said
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Words200
 from .explained import ExplainedOut, opened_out
 
-router = APIRouter(tags=["two sides"])
+router = Router(tags=["two sides"])
 
 
 class BesideOut(BaseModel):

@@ -6,7 +6,7 @@ from typing import Final
 from urllib.parse import quote
 from uuid import UUID as AnyUUID
 
-from fastapi import APIRouter, Query, Request
+from fastapi import Query, Request
 from fastapi.responses import StreamingResponse
 from pydantic import BaseModel, Field
 from starlette.concurrency import run_in_threadpool
@@ -23,10 +23,11 @@ from ...lessons.keep.archive_work import MOST_PARTS, ArchivePhase, ArchiveWork
 from ...lessons.lesson.lessons import newest_lessons
 from ...lessons.values import KeptGolfer
 from ...words.keep import archive as words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry
 from . import summaries
 
-router = APIRouter(prefix="/archives", tags=["archives"])
+router = Router(prefix="/archives", tags=["archives"])
 _NEWEST_OF_GOLFER: Final = 3
 _NEWEST_OF_STUDIO: Final = 1
 """Lessons of which paper and drawings go along, of each golfer: any other can be printed at any time."""

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Literal
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
@@ -18,10 +18,11 @@ from ...lessons.values import KeptGolfer
 from ...words.keep.card import card_rows, change_words
 from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, Words20, Words80
 from .prints import printed
 
-router = APIRouter(tags=["cards"])
+router = Router(tags=["cards"])
 
 
 class CardIn(Entry):

@@ -2,16 +2,17 @@
 
 from dataclasses import replace
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.keep.caution import At, Case
 from ...lessons.keep import cautions
 from ...words.keep.caution import cautions_said
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk
 from ..judge import findings
 
-router = APIRouter(tags=["cautions"])
+router = Router(tags=["cautions"])
 
 
 class CautionsOut(BaseModel):

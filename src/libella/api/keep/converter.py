@@ -1,12 +1,13 @@
 """An angle or an offset said in every way."""
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.keep.convert import WAYS, Way, converted
 from ...words.keep.converter import WAY_NAMES, amount_said
+from ..base.router import Router
 
-router = APIRouter(tags=["converter"])
+router = Router(tags=["converter"])
 
 
 class SaidOut(BaseModel):

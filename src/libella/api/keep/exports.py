@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from typing import Literal
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from fastapi.responses import Response
 
 from ...core.measure.limits import OutOfLimits
@@ -15,9 +15,10 @@ from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import blocks
 from ...lessons.start.strokes import strokes_of_all
 from ...lessons.values import KeptGolfer, KeptLesson
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Words40
 
-router = APIRouter(prefix="/exports", tags=["exports"])
+router = Router(prefix="/exports", tags=["exports"])
 
 
 @router.get(

@@ -1,12 +1,12 @@
 """The guide, as the program shows it."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel
 
 from ...words.guide.chapters import ADDING, LESSON, SCREENS, Section
 from ...words.guide.numbers import NUMBERS
+from ..base.router import Router
 
-router = APIRouter(tags=["guide"])
+router = Router(tags=["guide"])
 
 
 class NumberOut(BaseModel):

@@ -6,7 +6,7 @@ from datetime import UTC, datetime
 from typing import Any, Literal
 
 from anyio import to_thread
-from fastapi import APIRouter, Query, Request
+from fastapi import Query, Request
 from pydantic import BaseModel, Field
 
 from ...core.green.putt import USUAL_PAST_M
@@ -23,9 +23,10 @@ from ...lessons.keep.file_work import BadRow, Work
 from ...lessons.values import KeptFileImport
 from ...words.keep.file_rows import doubt_words, guess_words, passed_over, row_read
 from ...words.keep.file_work import work_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept
 
-router = APIRouter(tags=["imports"])
+router = Router(tags=["imports"])
 
 Phase = Literal["idle", "checking", "checked", "taking", "done", "stopped", "failed"]
 

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime, timedelta
 from typing import Final
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field, TypeAdapter
 
 from ...core.instruments import instruments
@@ -15,10 +15,11 @@ from ...lessons.keep import due, logbook
 from ...lessons.keep.logbook import LogEntry, Sort, Sought
 from ...lessons.lesson.lessons import open_lessons
 from ...words.keep import logbook as words
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Words80, cursor, opened
 from ..judge.findings import FoundOut, found_in
 
-router = APIRouter(tags=["logbook"])
+router = Router(tags=["logbook"])
 
 
 class LogEntryOut(BaseModel):

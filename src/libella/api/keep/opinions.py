@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from datetime import datetime
 from typing import Annotated
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.golfer.level import Level
@@ -17,11 +17,12 @@ from ...lessons.golfer import golfers
 from ...lessons.lesson import lessons
 from ...words.opinions.held import BESIDES, OPINIONS, Said, Step
 from ...words.opinions.number import number_said, part_name, version_said, whose_said
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Words80
 from ..judge.findings import findings_anew
 from ..judge.weighed import WeighedOut, weighed_out
 
-router = APIRouter(tags=["opinions"])
+router = Router(tags=["opinions"])
 _MOST_LESSONS = 12
 InLevel = Annotated[Level | None, Query(description="what is held of golfers of this level; null: of everybody")]
 OfGolfer = Annotated[UUID | None, Query(description="what is held of this golfer; null: of everybody")]

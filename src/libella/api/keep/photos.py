@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Annotated
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel
 
@@ -11,9 +11,10 @@ from ...exchange.photo import small_photo
 from ...lessons.keep import photos
 from ...lessons.keep.photos import PhotoEntry, SeenFrom
 from ...lessons.values import KeptSetUpPhoto
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, VoidIn
 
-router = APIRouter(tags=["photos"])
+router = Router(tags=["photos"])
 
 
 class PhotoIn(Entry):

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from typing import Literal
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
@@ -16,10 +16,11 @@ from ...exchange.station_sheet import station_sheet
 from ...lessons.desk.desk import studio
 from ...lessons.set.plans import proof_of
 from ...words.shared.label import labelled
+from ..base.router import Router
 from ..base.shapes import AtDesk, InUnits, Words80
 from ..set.stations import PlannedIn
 
-router = APIRouter(prefix="/prints", tags=["prints"])
+router = Router(prefix="/prints", tags=["prints"])
 STATION = "station"
 
 

@@ -2,7 +2,6 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.keep.quick_check import DIRECTIONS
@@ -12,10 +11,11 @@ from ...core.see.trial import Looks
 from ...lessons.keep import quick_checks
 from ...lessons.keep.quick_checks import CheckEntry, CheckSheet
 from ...words.keep.quick_check import LINKS, alert_words, drift_word, drift_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment
 from ..see.eyes import EyeMarkIn
 
-router = APIRouter(tags=["quick checks"])
+router = Router(tags=["quick checks"])
 
 
 class QuickCheckIn(Entry):

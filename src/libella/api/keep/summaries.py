@@ -5,7 +5,7 @@ from datetime import UTC, datetime
 from functools import partial
 from typing import Literal
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
@@ -23,13 +23,14 @@ from ...words.keep import summary as words
 from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
 from ...words.shared.plain import put
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
 from ..change import changes, practice
 from ..judge import findings
 from .cards import card_on_paper
 from .prints import printed
 
-router = APIRouter(tags=["summary"])
+router = Router(tags=["summary"])
 
 
 class DrillBrief(BaseModel):

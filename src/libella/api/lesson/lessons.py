@@ -2,15 +2,16 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import Field
 
 from ...core.set.floor import Surface
 from ...lessons.lesson import lessons, set_up_name
 from ..base.problems import Problem
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Kept, LongWords, Moment, ShortWords, VoidForReasonIn
 
-router = APIRouter(tags=["lessons"])
+router = Router(tags=["lessons"])
 
 
 class LessonNoted(Entry):

@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel
 
 from ...lessons.change import changes
@@ -13,13 +13,14 @@ from ...lessons.golfer.schools import schools_of
 from ...lessons.lesson import lessons
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.change.change import retest_due_said
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
 from ..golfer.golfers import GolferOut, golfer_out
 from ..judge.blocks import BlockLine, block_line
 from ..judge.findings import FoundOut, found_in
 from ..lesson.lessons import LessonOut
 
-router = APIRouter(tags=["golfers"])
+router = Router(tags=["golfers"])
 
 
 class LastLesson(BaseModel):

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from datetime import datetime
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import Hand
@@ -29,6 +29,7 @@ from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight
 from ...words.set.station import apart_words
 from ...words.shared.brief import NOTHING, length_brief
 from ...words.stand.set_up import stand_brief, stand_line
+from ..base.router import Router
 from ..base.shapes import (
     UUID,
     AtDesk,
@@ -46,7 +47,7 @@ from ..judge.blocks import BlockLine, BlockOut, block_line, block_out
 from ..lesson.lessons import LessonOut
 from ..set.plans import StationOut, plan_out
 
-router = APIRouter(tags=["lessons"])
+router = Router(tags=["lessons"])
 
 
 class StudioOut(Kept):

@@ -4,7 +4,7 @@ from datetime import datetime
 from typing import Literal
 from uuid import UUID as Id
 
-from fastapi import APIRouter, Query, Request
+from fastapi import Query, Request
 from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
@@ -14,13 +14,14 @@ from ...lessons.golfer.golfers import golfer
 from ...lessons.keep import sheets
 from ...lessons.people.sign_ins import SignedIn
 from ...words.keep.summary import under_said
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits
 from ..change.practice import PlanOut, now
 from ..keep.cards import CardOut, of_golfer
 from ..keep.summaries import SummaryOut, of_lesson
 from ..keep.summaries import on_paper as sheet_on_paper
 
-router = APIRouter(prefix="/mine", tags=["mine"])
+router = Router(prefix="/mine", tags=["mine"])
 
 
 class ReleasedOut(BaseModel):

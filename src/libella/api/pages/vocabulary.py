@@ -1,6 +1,5 @@
 """The vocabulary: what can be chosen and entered, in words, asked for once."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -11,8 +10,9 @@ from ...core.see.choices_drawn import choice_pictures
 from ...exchange.forms_in import endings
 from ...words.glossary import GLOSSARY
 from ...words.vocabulary import ENTRIES, EntryWords, choices
+from ..base.router import Router
 
-router = APIRouter(tags=["vocabulary"])
+router = Router(tags=["vocabulary"])
 
 
 class TermOut(BaseModel):

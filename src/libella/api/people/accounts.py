@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Annotated, Self
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.people.role import Role
@@ -12,11 +12,12 @@ from ...lessons.golfer.golfers import golfer
 from ...lessons.people import accounts
 from ...lessons.values import KeptAccount
 from ...words.people.accounts import ROLES, deed_said
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Page, ShortWords, Words200, cursor, opened
 from .front import picture_of
 from .session import AccountOut, account_out
 
-router = APIRouter(tags=["accounts"])
+router = Router(tags=["accounts"])
 
 
 class AccountIn(Entry):

@@ -1,15 +1,15 @@
 """What golfers, or guardians, agreed to."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.people.consent import ASKED, Asked, By
 from ...lessons.people import consents
 from ...lessons.values import KeptConsent
 from ...words.people.consents import NOT_ASKED, QUESTIONS, consent_said
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment
 
-router = APIRouter(tags=["consents"])
+router = Router(tags=["consents"])
 
 
 class ConsentIn(Entry):

@@ -4,14 +4,15 @@ import io
 from typing import Literal
 
 import segno
-from fastapi import APIRouter, Request
+from fastapi import Request
 from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
 from ...lessons.desk.problem import NotFound
+from ..base.router import Router
 from ..watch.front import Front
 
-router = APIRouter(prefix="/front", tags=["front"])
+router = Router(prefix="/front", tags=["front"])
 
 
 class FrontOut(BaseModel):

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Request, Response
+from fastapi import Request, Response
 from pydantic import BaseModel, Field
 
 from ...lessons.desk.problem import Conflict
@@ -12,13 +12,14 @@ from ...lessons.people.passkeys import Opened
 from ...lessons.values import KeptPasskey
 from ...words.people.accounts import device_said
 from ..base.problems import Problem, not_let_in
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Whatever
 from ..watch.front import is_address
 from . import session
 from .admit import who_asks
 from .session import WhoOut
 
-router = APIRouter(tags=["passkeys"], responses={401: {"model": Problem}, 403: {"model": Problem}})
+router = Router(tags=["passkeys"], responses={401: {"model": Problem}, 403: {"model": Problem}})
 Credential = Annotated[
     Whatever, Field(description="what the browser told, as WebAuthn writes a public key credential in JSON")
 ]

@@ -6,16 +6,17 @@ from pathlib import Path
 from typing import Final
 from uuid import UUID as AnyUUID
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import BaseModel, Field
 
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.people import removals
 from ...store.server.backup_file import backups_in, made_at
 from ...words.people.consents import kept_until, removal_said, run_said
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, ShortWords
 
-router = APIRouter(tags=["removals"])
+router = Router(tags=["removals"])
 _NIGHT: Final = 3
 """From this hour on, UTC, the day's look is taken: nobody is on the green, where the machine is on by then."""
 _REMOVED: Final = "removed"

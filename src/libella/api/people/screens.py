@@ -2,17 +2,18 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter, Request, Response
+from fastapi import Request, Response
 from pydantic import BaseModel, Field
 
 from ...core.people.screen import View
 from ...lessons.people import screens
 from ...lessons.values import KeptScreen
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, ShortWords, Words200
 from .accounts import LinkForIn, LinkForOut
 from .admit import SCREEN, give_key
 
-router = APIRouter(prefix="/screens", tags=["screens"])
+router = Router(prefix="/screens", tags=["screens"])
 
 
 class ScreenLinkIn(LinkForIn):

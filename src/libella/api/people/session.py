@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import Query, Request, Response
 from pydantic import BaseModel, Field, StringConstraints
 
 from ...core.measure.limits import OutOfLimits
@@ -14,10 +14,11 @@ from ...lessons.people.secrets import is_passphrase
 from ...lessons.values import KeptAccount
 from ...words.people.accounts import ROLES, device_said
 from ..base.problems import Problem, not_let_in
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, ShortWords, Words40
 from .admit import COOKIE, give_key, who_asks
 
-router = APIRouter(tags=["session"], responses={401: {"model": Problem}, 403: {"model": Problem}})
+router = Router(tags=["session"], responses={401: {"model": Problem}, 403: {"model": Problem}})
 _REFUSED: dict[int | str, dict[str, Any]] = {429: {"model": Problem}}
 Secret = Annotated[str, StringConstraints(min_length=1, max_length=200)]
 """As it was typed: nothing is taken off its ends."""

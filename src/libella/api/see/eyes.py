@@ -3,7 +3,6 @@
 from datetime import datetime
 from typing import Annotated, Literal
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.vial import Vial
@@ -16,9 +15,10 @@ from ...lessons.see import eyes
 from ...lessons.see.eyes import LookSizes, SightingEye, Taken, look_of
 from ...lessons.values import KeptEyeTake
 from ...words.see.eyes import eye_words, moved_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words80
 
-router = APIRouter(tags=["eyes"])
+router = Router(tags=["eyes"])
 
 
 class EyeMarkIn(Entry):

@@ -2,7 +2,6 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.see.first_look import FirstLook, Place, Way
@@ -10,9 +9,10 @@ from ...core.see.position import LEVERS, Lever
 from ...core.see.trial import Looks
 from ...lessons.see import first_looks
 from ...words.see.first_look import first_words, place_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, VoidIn
 
-router = APIRouter(tags=["first_looks"])
+router = Router(tags=["first_looks"])
 
 
 class FirstLookIn(Entry):

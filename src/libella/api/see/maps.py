@@ -1,6 +1,5 @@
 """The perception map: what moves the looks-straight angle, and the smallest playable change."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -16,9 +15,10 @@ from ...words.aim.picture import PictureWords, picture_words
 from ...words.see.map import MapWords, map_words
 from ...words.see.position import position_words
 from ...words.see.straight import sight_words
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 
-router = APIRouter(tags=["perception map"])
+router = Router(tags=["perception map"])
 
 
 class LeverOut(BaseModel):

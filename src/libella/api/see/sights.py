@@ -4,7 +4,6 @@ from collections.abc import Sequence
 from dataclasses import fields
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.vial import Vial
@@ -26,9 +25,10 @@ from ...words.see.straight import (
     sight_words,
     truer_words,
 )
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, FlagsIn, InUnits, Kept, Moment, VoidIn, Words20, Words80
 
-router = APIRouter(tags=["sights"])
+router = Router(tags=["sights"])
 
 
 class SightIn(Entry):

@@ -1,6 +1,5 @@
 """The coach's bag, the opinions that size a rig, and the kit check."""
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -9,10 +8,11 @@ from ...core.instruments.rig import LOOSE, STRICT
 from ...core.set.kit import PARTS
 from ...core.set.kit_drawn import most_taken, part_picture
 from ...lessons.set import bag
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, Words40, Words80
 from ..lesson.lessons import LessonOut
 
-router = APIRouter(tags=["bag"])
+router = Router(tags=["bag"])
 
 
 class BagOut(BaseModel):

@@ -2,7 +2,6 @@
 
 from dataclasses import replace
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -10,10 +9,11 @@ from ...core.golfer.hand import Hand
 from ...core.see.choices_drawn import choice_pictures
 from ...core.set.layout import from_above
 from ...words.set.conditions import ConditionTold, conditions_said
+from ..base.router import Router
 from ..base.shapes import Entry, InUnits, ShortWords, Words20
 from .stations import LaidIn
 
-router = APIRouter(tags=["stations"])
+router = Router(tags=["stations"])
 
 
 class ConditionDrawnIn(Entry):

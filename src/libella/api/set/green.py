@@ -2,7 +2,6 @@
 
 from typing import Literal
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -12,9 +11,10 @@ from ...core.green.read import GolferSays, Place, Read, Side
 from ...core.green.slope import LevelReading, Slope, TrialRoll, fall_line, rolled_slope
 from ...core.measure.limits import OutOfLimits
 from ...words.set.green import slope_words
+from ..base.router import Router
 from ..base.shapes import Entry, InUnits
 
-router = APIRouter(prefix="/green", tags=["green"])
+router = Router(prefix="/green", tags=["green"])
 
 
 class LevelReadingIn(Entry):

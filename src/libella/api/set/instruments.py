@@ -2,7 +2,6 @@
 
 from collections.abc import Sequence
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -26,9 +25,10 @@ from ...core.measure.side import Side
 from ...core.measure.units import Units, about
 from ...words.keep.caution import cautions_said
 from ...words.set.string import string_words
+from ..base.router import Router
 from ..base.shapes import Entry, InUnits, Words40
 
-router = APIRouter(prefix="/instruments", tags=["instruments"])
+router = Router(prefix="/instruments", tags=["instruments"])
 
 
 class InstrumentOut(BaseModel):

@@ -2,7 +2,6 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.green.slope import TrialRoll
@@ -12,11 +11,12 @@ from ...lessons.set.plans import Laying, Plan, RigCheck
 from ...lessons.set.stations import entry_of
 from ...words.set.proof import proof_words
 from ...words.set.station import replaced_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, Words40
 from .green import RollIn
 from .stations import LaidIn, LaidOut
 
-router = APIRouter(tags=["plans"])
+router = Router(tags=["plans"])
 
 
 class StationIn(LaidIn):

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Any
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from fastapi.responses import JSONResponse
 from pydantic import Field
 
@@ -14,10 +14,11 @@ from ...exchange.station_file import from_document, to_document
 from ...lessons.set import stations
 from ...lessons.set.stations import entry_of
 from ...lessons.values import KeptSavedStation
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Page, Search, ShortWords, cursor, opened
 from .stations import LaidIn, LaidOut
 
-router = APIRouter(prefix="/saved-stations", tags=["saved"])
+router = Router(prefix="/saved-stations", tags=["saved"])
 
 
 class SaveIn(LaidIn):

@@ -2,7 +2,6 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
@@ -10,9 +9,10 @@ from ...core.see.second_reader import FEWEST, MOST, READ, Thing, Value
 from ...lessons.set import second_readings
 from ...lessons.set.second_readings import SecondReading
 from ...words.set import second_reader as words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words40
 
-router = APIRouter(tags=["second readings"])
+router = Router(tags=["second readings"])
 
 
 class ReadIn(Entry):

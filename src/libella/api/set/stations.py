@@ -3,7 +3,6 @@
 from dataclasses import fields, replace
 from typing import Any
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -40,11 +39,12 @@ from ...words.set.sight import RemedyWords, remedy_words, sight_words
 from ...words.set.station import change_words, proposal_words, station_words
 from ...words.set.string import fit_words, lean_words
 from ..base.notes import NoteOut
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, InUnits, Words40
 from .green import GolferSaysIn, PuttIn
 from .instruments import EntryPicture, entry_picture
 
-router = APIRouter(prefix="/stations", tags=["stations"])
+router = Router(prefix="/stations", tags=["stations"])
 
 
 class AidIn(Entry):

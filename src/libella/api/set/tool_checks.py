@@ -2,7 +2,6 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.instruments import instruments, usual_sizes
@@ -10,9 +9,10 @@ from ...core.set.tool_check import FEWEST, MOST, WAYS, EndForEnd, Gaps, ToolChec
 from ...lessons.set import tool_checks
 from ...lessons.set.tool_zeros import CheckedTool, checked_tools
 from ...words.set.tool_check import ASKS, HOW, NOT_CHECKED, SIZES, tool_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Moment, VoidIn, Words20, Words40
 
-router = APIRouter(tags=["tool checks"])
+router = Router(tags=["tool checks"])
 
 
 class TurnIn(Entry):

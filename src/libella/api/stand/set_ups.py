@@ -2,7 +2,6 @@
 
 from datetime import datetime
 
-from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -10,9 +9,10 @@ from ...core.stand.set_up import ENTRIES, Unit
 from ...lessons.see.eyes import eyes_now
 from ...lessons.stand import set_ups
 from ...words.stand.set_up import GROUPS, NotedWords, WanderWords, noted_words, wander_words
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, Moment, VoidIn, Words30, Words80
 
-router = APIRouter(tags=["set-ups"])
+router = Router(tags=["set-ups"])
 
 
 class EntryOut(BaseModel):

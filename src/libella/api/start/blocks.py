@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Literal
 
-from fastapi import APIRouter, Request, Response
+from fastapi import Request, Response
 from pydantic import BaseModel, Field
 
 from ...core.start.notes import NOTES
@@ -12,6 +12,7 @@ from ...lessons.change.drills import checked_drill
 from ...lessons.start import blocks
 from ...lessons.start.next_golfer import next_golfer
 from ..base.notes import NoteOut
+from ..base.router import Router
 from ..base.shapes import (
     UUID,
     UUID7,
@@ -29,7 +30,7 @@ from ..base.shapes import (
 )
 from ..set.instruments import EntryPicture, entry_picture
 
-router = APIRouter(tags=["blocks"])
+router = Router(tags=["blocks"])
 
 
 class BlockIn(Entry):

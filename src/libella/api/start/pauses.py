@@ -3,15 +3,16 @@
 from datetime import UTC, datetime
 from typing import Literal
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import BaseModel
 
 from ...core.start.pauses import Pauses
 from ...lessons.start import pauses
 from ...words.start.run import NudgeWords, nudge_words
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry
 
-router = APIRouter(tags=["pauses"])
+router = Router(tags=["pauses"])
 
 
 class PausesIn(Entry):

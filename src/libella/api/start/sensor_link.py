@@ -10,7 +10,7 @@ from time import monotonic
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from fastapi import APIRouter, Header, Request, WebSocket, WebSocketDisconnect
+from fastapi import Header, Request, WebSocket, WebSocketDisconnect
 from fastapi.responses import JSONResponse
 from pydantic import AwareDatetime, BaseModel, Field, TypeAdapter, ValidationError
 from sqlalchemy.exc import InterfaceError, OperationalError
@@ -26,10 +26,11 @@ from ...lessons.start.strokes import Received, StrokeEntry, receive
 from ...words.start.sensors import UNKEPT
 from ..base.live import Live, same_site
 from ..base.problems import FieldProblem, Problem, field_problem, limit_problem, problem
+from ..base.router import Router
 from ..base.shapes import AtDesk, Entry, ShortWords, Words40, Words80
 
 _HEARD_EVERY_S = 5.0
-router = APIRouter(prefix="/sensor-link", tags=["sensor-link"])
+router = Router(prefix="/sensor-link", tags=["sensor-link"])
 
 FORMAT = "libella-stroke"
 VERSION = 1

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from datetime import UTC, datetime
 from typing import Literal
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import BaseModel, Field
 
 from ...core.start.stroke import SensorKind
@@ -12,9 +12,10 @@ from ...lessons.start import sensors, strokes
 from ...lessons.values import KeptSensor
 from ...words.start.sensors import SENSORS, clock_words, silent_words, zero_words
 from ..base.live import Live
+from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, Moment, Words80
 
-router = APIRouter(tags=["sensors"])
+router = Router(tags=["sensors"])
 SILENT_S = 60.0
 """A device of which nothing was heard for so long is said to be silent."""
 

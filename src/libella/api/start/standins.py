@@ -2,15 +2,16 @@
 
 from typing import Literal, Protocol
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import BaseModel, Field
 
 from ...core.start.stroke import SensorKind
 from ...lessons.desk.problem import NotFound
 from ...words.start.sensors import SENSORS
+from ..base.router import Router
 from ..base.shapes import UUID7, Entry
 
-router = APIRouter(prefix="/standins", tags=["standins"])
+router = Router(prefix="/standins", tags=["standins"])
 
 Fault = Literal["drop", "twice", "late", "noise", "zero", "nonsense"]
 FAULTS: dict[Fault, str] = {

@@ -2,7 +2,7 @@
 
 from functools import partial
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
@@ -11,9 +11,10 @@ from ...core.teach.taught import Known, Lever, Shown, Teaching, frames
 from ...lessons.desk.problem import NotFound
 from ...lessons.teach.known import drawing_of, known_of, standing
 from ...words.teach import drawings as words
+from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Words20
 
-router = APIRouter(tags=["teaching"])
+router = Router(tags=["teaching"])
 
 
 class TaughtLeverOut(BaseModel):

@@ -3,14 +3,15 @@
 from datetime import UTC, datetime
 from typing import Literal
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import BaseModel, Field
 
+from ..base.router import Router
 from ..base.shapes import AtDesk
 from .front import Front
 from .state import State, disk_of, room_to_keep, waiting
 
-router = APIRouter(prefix="/health", tags=["health"])
+router = Router(prefix="/health", tags=["health"])
 
 
 class LiveOut(BaseModel):
