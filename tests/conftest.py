@@ -18,6 +18,7 @@ import uuid6
 from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from hypothesis import settings
+from psycopg import sql
 from sqlalchemy import Engine, text
 
 from libella.api.app import create_app
@@ -30,7 +31,7 @@ from libella.core.judge.judgement import _judged
 from libella.core.start.watched import _usual_note
 from libella.demo.scenario import load
 from libella.lessons.desk.desk import Desk, open_desk
-from libella.store.server.cluster import Cluster
+from libella.store.server.cluster import _ADMIN, _USER, Cluster
 from libella.store.server.database import connect, migrate
 
 from . import times
@@ -127,11 +128,24 @@ def migrated(cluster: Cluster) -> Generator[Engine]:
     engine.dispose()
 
 
+@pytest.fixture(scope="session")
+def emptied(cluster: Cluster, migrated: Engine) -> str:
+    """What empties the database that tests share: rows go without asking who refers to them, in a tenth of the time
+    that truncating sixty tables takes."""
+    with psycopg.connect(cluster._url(_ADMIN, cluster._secret, "postgres"), autocommit=True) as server:
+        server.execute(sql.SQL("grant set on parameter session_replication_role to {}").format(sql.Identifier(_USER)))
+    with migrated.begin() as connection:
+        found = connection.execute(text("select relname from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace"))
+        tables = [name for (name,) in found if name != "alembic_version"]
+    gone = "; ".join(f"delete from {it}" for it in tables)
+    return f"set local session_replication_role = replica; {gone}"
+
+
 @pytest.fixture
-def engine(migrated: Engine) -> Engine:
+def engine(migrated: Engine, emptied: str) -> Engine:
     """A migrated database, empty again."""
     with migrated.begin() as connection:
-        connection.execute(text("truncate studio cascade"))
+        connection.exec_driver_sql(emptied)
     return migrated
 
 

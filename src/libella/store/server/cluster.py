@@ -24,6 +24,10 @@ from .fence import ROLE
 _PROGRAMS = Path("/usr/lib/postgresql")
 _FALLBACK_ROOT = Path("/var/lib/libella")
 _DATABASE = "libella"
+_HASTY = (
+    " -c fsync=off -c synchronous_commit=off -c full_page_writes=off -c wal_level=minimal -c max_wal_senders=0"
+    " -c max_wal_size=4GB"
+)
 _ADMIN = "libella"
 """The server's own superuser: it makes the application's role, and nothing else is done as it."""
 _USER = "libella_app"
@@ -170,7 +174,7 @@ class Cluster:
         return (
             f"-p {self._port.read_text().strip()} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' "
             "-c max_connections=100 -c timezone=UTC -c log_timezone=UTC -c log_checkpoints=off"
-            + (" -c fsync=off" if self._hasty else "")
+            + (_HASTY if self._hasty else "")
         )
 
     def _create(self) -> None:
