@@ -29,6 +29,7 @@ def main() -> int:
     words = argparse.ArgumentParser(prog="./demo", description="Start Libella on this machine.")
     words.add_argument("--fresh", action="store_true", help="start the demo data over (asks first)")
     words.add_argument("--yes", action="store_true", help="with --fresh: do not ask")
+    words.add_argument("--fill", action="store_true", help="make and fill the database, and serve nothing yet")
     options = words.parse_args()
     try:
         settings = Settings()
@@ -37,7 +38,7 @@ def main() -> int:
         return refuse(f"LIBELLA_{str(fault['loc'][0]).upper()}: {fault['msg']}.")
     for name in (signal.SIGTERM, signal.SIGHUP):
         signal.signal(name, lambda *_: sys.exit(0))
-    if not _is_free(settings.port):
+    if not options.fill and not _is_free(settings.port):
         return refuse(
             f"Port {settings.port} is taken. Stop what uses it, or choose another: "
             f"LIBELLA_PORT={settings.port + 1} ./demo"
@@ -64,6 +65,8 @@ def main() -> int:
             if is_empty(desk):
                 say("Demo: an invented floor, invented golfers")
                 load(desk, datetime.now(UTC), lambda who: say(f"Demo: {who}"))
+            if options.fill:
+                return 0
             launcher = ProgramLauncher(settings.port, STANDINS)
             stack.callback(launcher.stop_all)
             serve(engine, url, settings, launcher)
