@@ -67,6 +67,10 @@ def pytest_configure(config: pytest.Config) -> None:
     times.watch(config)
 
 
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    times.shuffle(items)
+
+
 @pytest.fixture(scope="session")
 def cluster() -> Generator[Cluster]:
     """A server of the tests' own, shared by all processes of the run: nobody may stop it."""
@@ -135,7 +139,9 @@ def emptied(cluster: Cluster, migrated: Engine) -> str:
     with psycopg.connect(cluster._url(_ADMIN, cluster._secret, "postgres"), autocommit=True) as server:
         server.execute(sql.SQL("grant set on parameter session_replication_role to {}").format(sql.Identifier(_USER)))
     with migrated.begin() as connection:
-        found = connection.execute(text("select relname from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace"))
+        found = connection.execute(
+            text("select relname from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace")
+        )
         tables = [name for (name,) in found if name != "alembic_version"]
     gone = "; ".join(f"delete from {it}" for it in tables)
     return f"set local session_replication_role = replica; {gone}"

@@ -6,6 +6,7 @@
 
 import json
 import os
+import random
 import time
 from collections import defaultdict
 from collections.abc import Generator, Iterator
@@ -85,9 +86,12 @@ class Account:
     def __init__(self) -> None:
         self.began = time.perf_counter()
         self.tests: dict[str, tuple[float, float]] = {}
+        self.failed: set[str] = set()
         self.fixtures: dict[str, list[float]] = defaultdict(lambda: [0.0, 0.0, 0.0])
 
     def pytest_runtest_logreport(self, report: pytest.TestReport) -> None:
+        if report.failed:
+            self.failed.add(report.nodeid)
         told = dict(report.user_properties)
         if SPENT not in told:
             return
@@ -101,7 +105,8 @@ class Account:
         out = terminalreporter
         took = time.perf_counter() - self.began
         KEPT_IN.parent.mkdir(exist_ok=True)
-        KEPT_IN.write_text(json.dumps({"took": took, "tests": self.tests, "fixtures": self.fixtures}, indent=0))
+        kept = {"took": took, "failed": sorted(self.failed), "tests": self.tests, "fixtures": self.fixtures}
+        KEPT_IN.write_text(json.dumps(kept, indent=0))
         out.section("time")
         out.line(f"{len(self.tests)} tests in {took:.0f} s; wall and processor seconds of the slowest:")
         for name, (wall, processor) in _slowest(self.tests)[:SHOWN]:
@@ -121,6 +126,12 @@ class Account:
 
 def _slowest(of: dict) -> list[tuple[str, tuple]]:
     return sorted(((name, tuple(it)) for name, it in of.items()), key=lambda it: -it[1][0])
+
+
+def shuffle(items: list[pytest.Item]) -> None:
+    """In another order for every number in `LIBELLA_SHUFFLED`, the same in every process of a run."""
+    if told := os.environ.get("LIBELLA_SHUFFLED"):
+        random.Random(int(told)).shuffle(items)
 
 
 def watch(config: pytest.Config) -> None:

@@ -5,6 +5,7 @@ import csv
 import hashlib
 import io
 import json
+import random
 import struct
 import time
 import zipfile
@@ -374,6 +375,7 @@ HOSTILE = {
     "archive within": named("given/inner.zip"),
     "file twice": twice,
     "bomb": named("data/reading-0002.json", BOMB),
+    "rows larger than memory": named("data/reading-0002.json", random.Random(3).randbytes(8192) * 4200),
     "bomb of many": overlapping,
     "locked": locked,
     "rows missing": rowed("reading", lambda rows: [*rows[:-1], rows[0]]),

@@ -40,7 +40,10 @@ def test_no_garbage_makes_an_open_door_stumble(floor, door):
         body = bodies(shape, described["components"]["schemas"], said) if shape else None
         told = [json.dumps(body), json.dumps([body] * 3), json.dumps(said), f"{{{said!r}", "[" * 9000, "\x00"]
         for content in told if way != "GET" else [""]:
-            head = {"content-type": "application/json", "authorization": f"Bearer {said.encode('ascii', 'replace')[:99]!r}"}
+            head = {
+                "content-type": "application/json",
+                "authorization": f"Bearer {said.encode('ascii', 'replace')[:99]!r}",
+            }
             answers.append(stranger.client.request(way, path, content=content.encode("utf-8", "replace"), headers=head))
         answers.append(stranger.client.request(way, path, params={"units": said.encode("utf-8", "replace")[:200]}))
         head = {"cookie": f"libella={said.encode('ascii', 'replace')[:99]!r}; x=\x01", "x-forwarded-for": "\x01"}

@@ -9,7 +9,7 @@ from datetime import datetime
 from functools import cache
 from typing import Annotated, Any, Final, Literal, get_args, get_origin
 
-from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, Field, TypeAdapter, create_model
+from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, FailFast, Field, TypeAdapter, create_model
 
 from ...lessons.desk.names import is_markup
 from ...store.whole.kinds import FILES, LEFT_OUT, Column, Kind, kinds
@@ -22,6 +22,8 @@ README: Final = "README.txt"
 SCHEMA: Final = "schema.json"
 DICTIONARY: Final = "tables/dictionary.csv"
 LONGEST: Final = 20_000
+MOST_ROWS: Final = 20_000
+"""Rows of a table in one file."""
 _DEEPEST: Final = 16
 _ID: Final = r"[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}"
 _TABLES: Final = "|".join(it.name for it in kinds())
@@ -98,7 +100,7 @@ class Manifest(BaseModel):
     """True where it holds the invented demo."""
     made_at: AwareDatetime
     tables: list[TableTold] = Field(max_length=200)
-    files: list[FileTold] = Field(max_length=400_000)
+    files: list[FileTold] = Field(max_length=100_000)
 
 
 def _shallow(told: Any, deep: int = 0) -> Any:
@@ -151,8 +153,8 @@ def _shape(kind: Kind, it: Column) -> Any:
 
 @cache
 def rows_of(kind: Kind) -> TypeAdapter[list[BaseModel]]:
-    """Rows of a table, as they are read."""
-    return TypeAdapter(list[row_of(kind)])  # type: ignore[misc]
+    """Rows of a table, as they are read; the first that does not fit ends it."""
+    return TypeAdapter(Annotated[list[row_of(kind)], FailFast(), Field(max_length=MOST_ROWS)])  # type: ignore[misc]
 
 
 @cache

@@ -22,13 +22,17 @@ from ..sheet import LARGEST_FILE
 from . import form
 from .form import Manifest, Progress, TableTold
 
-MOST_FILES: Final = 400_000
+MOST_FILES: Final = 100_000
 MOST_UNPACKED: Final = 8 * 1024**3
 LARGEST_FILE_UNPACKED: Final = 256 * 1024**2
-LARGEST_MANIFEST: Final = 64 * 1024**2
+LARGEST_ROWS: Final = 32 * 1024**2
+"""A file of rows stands in memory whole, and as JSON several times over; every other file passes by in pieces."""
+LARGEST_MANIFEST: Final = 24 * 1024**2
 _MOST_RATIO: Final = 200
 """Rows as they are kept pack to a tenth or a thirtieth; what packs tighter than this was made to burst."""
 _SMALL: Final = 1024**2
+_HELD: Final = 8 * _SMALL
+"""So much of photographs and given files is put in at once."""
 _MAPPED: Final = ("file_import", "column_map")
 """Tables that say how the columns of a file are read."""
 _NAMES_TOLD: Final = 5
@@ -131,19 +135,30 @@ class Archive:
         if info is None:
             return Damage(name, "archive_file_missing", needed)
         try:
-            content = self._zip.read(name)
+            size, digest = self._digest(name)
         except _BROKEN:
             return Damage(name, "archive_file_broken", needed)
-        if len(content) != told.bytes or hashlib.sha256(content).hexdigest() != told.sha256:
+        if size != told.bytes or digest != told.sha256:
             return Damage(name, "archive_file_changed", needed)
         folder = name.partition("/")[0]
         if folder == "data":
-            return self._rows_damage(name, content, counts)
-        if folder == "photographs" and not _is_photograph(content):
+            return self._rows_damage(name, self._zip.read(name), counts)
+        if folder == "photographs" and not (size <= MOST_BYTES and _is_photograph(self._zip.read(name))):
             return Damage(name, "archive_no_photograph", needed)
-        if folder == "given" and not _is_packed(content):
-            return Damage(name, "archive_file_broken", needed)
+        if folder == "given":
+            with self._zip.open(name) as packed:
+                if not _is_packed(packed):
+                    return Damage(name, "archive_file_broken", needed)
         return None
+
+    def _digest(self, name: str) -> tuple[int, str]:
+        """How large a file is and its SHA-256, read in pieces."""
+        size, digest = 0, hashlib.sha256()
+        with self._zip.open(name) as file:
+            while some := file.read(_SMALL):
+                size += len(some)
+                digest.update(some)
+        return size, digest.hexdigest()
 
     def _rows_damage(self, name: str, content: bytes, counts: dict[str, int]) -> Damage | None:
         kind = _kind(name.removeprefix("data/").rpartition("-")[0])
@@ -174,17 +189,24 @@ class Archive:
             content = self._zip.read(form.data_file(kind, number)).decode()
             rows = json.loads(content)
             if columns := [one for table, one in FILES if table == kind.name]:
-                for some in _few(rows):
-                    for row, column in ((row, column) for row in some for column in columns):
-                        row[column] = "\\x" + self._zip.read(row[column]).hex()
-                    yield json.dumps(some), len(some)
+                yield from self._with_files(rows, columns)
             else:
                 yield content, len(rows)
 
-
-def _few(rows: list[dict[str, Any]]) -> Iterator[list[dict[str, Any]]]:
-    """Rows with files, few at a time: those are large."""
-    return (rows[at : at + 8] for at in range(0, len(rows), 8))
+    def _with_files(self, rows: list[dict[str, Any]], columns: list[str]) -> Iterator[tuple[str, int]]:
+        """Rows with the files that belong to them, few at a time: those may be large."""
+        some, held = list[dict[str, Any]](), 0
+        for row in rows:
+            for column in columns:
+                content = self._zip.read(row[column])
+                row[column] = "\\x" + content.hex()
+                held += len(content)
+            some.append(row)
+            if held >= _HELD:
+                yield json.dumps(some), len(some)
+                some, held = [], 0
+        if some:
+            yield json.dumps(some), len(some)
 
 
 def _checked(infos: list[ZipInfo], size: int) -> dict[str, ZipInfo]:
@@ -202,10 +224,9 @@ def _checked(infos: list[ZipInfo], size: int) -> dict[str, ZipInfo]:
         too_tight = it.file_size > _SMALL and it.file_size > _MOST_RATIO * max(it.compress_size, 1)
         if it.compress_type not in (ZIP_STORED, ZIP_DEFLATED) or too_tight:
             raise OutOfLimits("archive", "archive_bomb", named=it.filename)
-        if it.file_size > LARGEST_FILE_UNPACKED:
-            raise OutOfLimits(
-                "archive", "archive_file_large", named=it.filename, most_mb=LARGEST_FILE_UNPACKED // _SMALL
-            )
+        most = LARGEST_ROWS if it.filename.startswith("data/") else LARGEST_FILE_UNPACKED
+        if it.file_size > most:
+            raise OutOfLimits("archive", "archive_file_large", named=it.filename, most_mb=most // _SMALL)
         names[it.filename] = it
     unpacked = sum(it.file_size for it in infos)
     # Files that share their bytes unpack to more than all of them could.
@@ -225,8 +246,6 @@ def _is_needed(name: str) -> bool:
 
 def _is_photograph(content: bytes) -> bool:
     """A JPEG as we keep them: no place, no device, no time in it."""
-    if len(content) > MOST_BYTES:
-        return False
     try:
         picture = Image.open(io.BytesIO(content), formats=("JPEG",))
         if picture.width * picture.height > MOST_PIXELS or picture.getexif():
@@ -237,9 +256,9 @@ def _is_photograph(content: bytes) -> bool:
     return True
 
 
-def _is_packed(content: bytes) -> bool:
+def _is_packed(packed: IO[bytes]) -> bool:
     """A file of putts, compressed, that unpacks to no more than one may have."""
-    with contextlib.suppress(OSError, EOFError, zlib.error), gzip.open(io.BytesIO(content)) as it:
+    with contextlib.suppress(OSError, EOFError, zlib.error), gzip.open(packed) as it:
         left = LARGEST_FILE
         while some := it.read(_SMALL):
             left -= len(some)

@@ -24,6 +24,7 @@ Papers = Callable[[KeptGolfer], Iterable[tuple[str, bytes]]]
 _PAPERS_AS_ROWS: Final = 2000
 """A golfer's papers take about as long as so many rows: by that they count in how far it is."""
 _ROWS_A_FILE: Final = 10_000
+_LETTERS_A_FILE: Final = 8 * 1024**2
 _LEVEL: Final = 3
 
 
@@ -97,19 +98,21 @@ def write(
 
 def _rows(out: _Out, session: Session, scope: Scope, kind: Kind, tick: Callable[[int], None]) -> int:
     """Write a table's rows, so many a file: none is too large to be read whole. Gives how many files it took."""
-    waiting, files = list[str](), 0
+    waiting, files, letters = list[str](), 0, 0
 
     def cut() -> None:
-        nonlocal waiting, files
-        files += 1
+        nonlocal waiting, files, letters
+        files, letters = files + 1, 0
         out.add(form.data_file(kind, files), [b"[\n", ",\n".join(waiting).encode(), b"\n]\n"])
         waiting = []
 
     for some in rows_of(session, scope, kind):
-        waiting += some
+        for row in some:
+            waiting.append(row)
+            letters += len(row)
+            if len(waiting) >= _ROWS_A_FILE or letters >= _LETTERS_A_FILE:
+                cut()
         tick(len(some))
-        if len(waiting) >= _ROWS_A_FILE:
-            cut()
     if waiting:
         cut()
     return files
