@@ -7,7 +7,7 @@ from pathlib import Path
 import pytest
 
 from libella.core.keep.terms_drawn import term_pictures
-from libella.words.aloud import page, read_aloud
+from libella.words.aloud import page
 from libella.words.glossary import GLOSSARY, NOT_FOLLOWED
 from libella.words.vocabulary import ENTRIES, choices
 
@@ -16,8 +16,8 @@ UI = Path(__file__).parents[2] / "ui" / "src"
 
 
 @pytest.fixture(scope="module")
-def said() -> str:
-    lines = page(read_aloud()).splitlines()
+def said(heard) -> str:
+    lines = page(heard[0]).splitlines()
     # Its headings are names of functions.
     return "\n".join(it for it in lines if not it.startswith("#")).lower()
 

@@ -8,7 +8,7 @@ from libella.core.instruments import instruments, lay
 from libella.core.see.choices_drawn import choice_pictures
 from libella.core.start.notes import NOTES
 from libella.core.start.watched import watched
-from libella.words.aloud import page, read_aloud
+from libella.words.aloud import page
 from libella.words.vocabulary import ENTRIES, choices
 
 CODE = re.compile(r"\b[a-z]+_[a-z0-9_]+\b")
@@ -38,8 +38,8 @@ def test_every_note_and_every_choice_has_a_name():
         assert not CODE.search(f"{it.label} {it.hint}"), name
 
 
-def test_nothing_that_is_said_holds_a_code():
-    lines = [it for it in page(read_aloud()).splitlines() if not it.startswith("#")]
+def test_nothing_that_is_said_holds_a_code(heard):
+    lines = [it for it in page(heard[0]).splitlines() if not it.startswith("#")]
     # A line that is a code alone is one that goes with a sentence: which size it is about.
     assert [it for it in lines if CODE.search(it) and " " in it.removeprefix("- ")] == []
 
