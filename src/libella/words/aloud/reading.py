@@ -3,6 +3,7 @@
 import inspect
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, fields, is_dataclass
+from functools import cache
 from typing import Any, Final, cast
 
 from ...core.golfer.hand import Hand
@@ -26,13 +27,18 @@ class Reading:
         """Say what a function makes of these facts."""
         self.functions.add(words)
         said = [*sentences(words(*facts, **more))]
-        if "units" in inspect.signature(words).parameters:
+        if _is_told_the_units(words):
             self.in_units[self.units].update((it, None) for it in said)
         self.note(step, words.__name__, said)
 
     def note(self, step: str, what: str, said: Iterable[str]) -> None:
         # A dictionary keeps the order and finds fast.
         self.said[step].setdefault(what, {}).update((it, None) for it in said if it)
+
+
+@cache
+def _is_told_the_units(words: Callable[..., Any]) -> bool:
+    return "units" in inspect.signature(words).parameters
 
 
 def sentences(told: Any) -> Iterator[str]:
