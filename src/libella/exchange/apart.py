@@ -61,10 +61,16 @@ def read_apart(content: bytes) -> Sheet:
 def _sheet(head: dict[str, Any], told: IO[bytes]) -> Sheet:
     if refused := head.get("refused"):
         raise OutOfLimits(refused["field"], refused["code"], refused["unit"], **refused["facts"])
-    text = told.read().decode("utf-8", "surrogatepass")
-    tuples = {name: tuple(head[name]) for name in ("headings", "above")}
-    others = tuple((name, count) for name, count in head["others"])
-    return Sheet(**head | tuples | {"text": text, "others": others})
+    return Sheet(
+        told.read().decode("utf-8", "surrogatepass"),
+        head["delimiter"],
+        tuple(head["headings"]),
+        head["rows"],
+        head["begins"],
+        tuple(head["above"]),
+        head["sheet"],
+        tuple((name, count) for name, count in head["others"]),
+    )
 
 
 def _read(content: bytes, out: IO[bytes]) -> None:
