@@ -3,8 +3,9 @@
 from dataclasses import replace
 
 from ....certainty.estimate import told_by
+from ...claims.level import Level
 from ..case import Case
-from ..finding import Fact, Finding, needs
+from ..finding import Fact, FactCode, Finding, needs
 from ..pictures.drawn import link
 from ..rule import Rule
 
@@ -17,7 +18,12 @@ def find(case: Case) -> Finding:
     missing = needs(("set_downs", read, SET_DOWNS))
     face, address, to_mark = (case.level(name) for name in ("face", "address", "to_mark"))
     facts: list[Fact] = []
-    for what, level in (("aim_off", face), ("aim_sensed", address), ("putter_off_mark", to_mark if not face else None)):
+    read: tuple[tuple[FactCode, Level | None], ...] = (
+        ("aim_off", face),
+        ("aim_sensed", address),
+        ("putter_off_mark", to_mark if not face else None),
+    )
+    for what, level in read:
         if level is not None:
             speaks = "for" if level.bias.is_one_side else "against"
             if level.beyond is not None:

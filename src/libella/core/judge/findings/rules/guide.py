@@ -49,9 +49,10 @@ def find(case: Case) -> Finding:
     word = called(0.0, chance, small, missing, cost=weight.value)
     word = replace(word, side=(found.second.bias.value > 0 and "right") or "left") if word.names_direction else word
     speaks = "for" if call.side == "left" and call.names_direction else "against"
-    facts = tuple(
-        Fact(what, speaks, level.bias, number=level.count, at=level.at)
-        for what, level in (("with_guide", found.first), ("without_guide", found.second))
+    one, other = found.first, found.second
+    facts = (
+        Fact("with_guide", speaks, one.bias, number=one.count, at=one.at),
+        Fact("without_guide", speaks, other.bias, number=other.count, at=other.at),
     )
     return Finding("guide", weight, word, found.second.bias, "deg", facts, missing)
 

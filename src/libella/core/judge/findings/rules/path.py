@@ -7,7 +7,7 @@ from ....measure.side import Side, side_of
 from ....opinions.held import Opinion
 from ...claims.level import Level
 from ..case import Case
-from ..finding import Fact, Finding, needs
+from ..finding import Fact, FactCode, Finding, needs
 from ..pictures.drawn import link
 from ..rule import Rule
 
@@ -34,7 +34,8 @@ def find(case: Case) -> Finding:
             facts.append(Fact("path_off", speaks, level.bias, number=level.count, at=level.at))
         else:
             speaks = "for" if level.side.names_direction else "against"
-            what = f"path_{_way(level.beyond.side, case)}"
+            in_to_out = _way(level.beyond.side, case) == "in_to_out"
+            what: FactCode = "path_in_to_out" if in_to_out else "path_out_to_in"
             facts.append(Fact(what, speaks, None, number=level.beyond.times, of=level.count, at=level.at))
     for name in _BODY:
         facts += _body(case, name)

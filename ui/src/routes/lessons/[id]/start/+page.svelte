@@ -208,7 +208,9 @@
       <div class="relative min-h-[190px] flex-[5] border-b border-hairline max-desk:order-2 max-sm:hidden" data-stage>
         <Stage scene={judged.data!.rays} stretch="fitting" />
       </div>
-      <div class="flex min-h-[340px] flex-[6] flex-col px-3 py-2 max-desk:order-3 max-desk:shrink-0 max-desk:basis-auto">
+      <div
+        class="flex min-h-[340px] flex-[6] flex-col px-3 py-2 max-desk:order-3 max-desk:shrink-0 max-desk:basis-auto"
+      >
         {#if ended}
           <p class="py-2 text-center text-lg font-semibold">
             This lesson has ended. Open it again under “Lesson” to record.
