@@ -18,12 +18,12 @@ def find(case: Case) -> Finding:
     missing = needs(("set_downs", read, SET_DOWNS))
     face, address, to_mark = (case.level(name) for name in ("face", "address", "to_mark"))
     facts: list[Fact] = []
-    read: tuple[tuple[FactCode, Level | None], ...] = (
+    shown: tuple[tuple[FactCode, Level | None], ...] = (
         ("aim_off", face),
         ("aim_sensed", address),
         ("putter_off_mark", to_mark if not face else None),
     )
-    for what, level in read:
+    for what, level in shown:
         if level is not None:
             speaks = "for" if level.bias.is_one_side else "against"
             if level.beyond is not None:
