@@ -21,7 +21,6 @@ from libella.core.see.position import LEVERS
 from libella.core.stand.set_up import ENTRIES
 from libella.core.start.notes import NOTES
 
-LEVEL_OF_GOLFER = ("beginner", "club", "skilled", "tour")
 SIDES = ("left", "right", "both", "short", "past")
 LINKS = ("face", "mark", "to_mark")
 FACTORS = ("set_up", "cue", "routine", "kit", "trial", "hole_side")
