@@ -84,9 +84,9 @@ def cluster() -> Generator[Cluster]:
 
 @pytest.fixture
 def own_cluster() -> Generator[Cluster]:
-    """A server that a test may kill."""
+    """A server that a test may kill: it is in no haste, for what it acknowledged must be there afterwards."""
     with open_folder() as folder:
-        cluster = Cluster(folder / "data", hasty=True)
+        cluster = Cluster(folder / "data")
         with cluster.running():
             yield cluster
 

@@ -55,6 +55,8 @@ class Desk:
 
     def __init__(self, engine: Engine, studio_id: UUID) -> None:
         self.studio_id = studio_id
+        self.database = str(engine.url)
+        """Which database it is, its password left out."""
         self._sessions = sessionmaker(engine, expire_on_commit=False)
         self._session: Session | None = None
         self._then: list[Callable[[Session], object]] = []

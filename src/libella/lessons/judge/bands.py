@@ -46,6 +46,11 @@ def trying(told: Mapping[Level, Band]) -> Generator[None]:
         _TRIED.reset(token)
 
 
+def bands_are_tried() -> bool:
+    """Whether other bands than the kept ones are tried here: what is judged meanwhile is no state of the data."""
+    return _TRIED.get() is not None
+
+
 def bands_now(desk: Desk) -> Bands:
     """The newest version; the start's spread is what the coach expects of a level when planning, too. While others are
     tried, those, with the start's spread that they say."""

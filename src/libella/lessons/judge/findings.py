@@ -25,6 +25,7 @@ from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import lesson_sheet
 from ..values import KeptBlock, KeptFindingAnswer, value_of, values_of
+from .bands import bands_are_tried
 from .comparisons import planned_in
 from .ledger import ledger_of
 
@@ -48,7 +49,7 @@ class WholeLesson:
 
 
 _KEPT_LESSONS: Final = 8
-_judged: OrderedDict[tuple[UUID, UUID, int, str], WholeLesson] = OrderedDict()
+_judged: OrderedDict[tuple[str, UUID, UUID, int, str], WholeLesson] = OrderedDict()
 """Lessons as this process judged them last, by what they were judged from: the pages of a lesson are asked for one
 after the other, and each of them begins with it."""
 _judging: Final = Lock()
@@ -56,8 +57,10 @@ _judging: Final = Lock()
 
 def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
     """Judge everything that was read in a lesson; once for each state of what its golfer's data and opinions are."""
+    if bands_are_tried():
+        return _judge(desk, lesson_id)
     # Before anything is read: what is written meanwhile makes it old, never too new.
-    key = (desk.studio_id, lesson_id, revision_of_lesson(desk, lesson_id), held_now().mark)
+    key = (desk.database, desk.studio_id, lesson_id, revision_of_lesson(desk, lesson_id), held_now().mark)
     with _judging:
         if (known := _judged.get(key)) is not None:
             _judged.move_to_end(key)
