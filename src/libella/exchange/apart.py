@@ -25,7 +25,7 @@ MOST_SECONDS: Final = 20
 _PATIENCE_S: Final = 3 * MOST_SECONDS
 _PYTHON: Final = {
     "PYTHONPATH": str(Path(__file__).parents[2]),
-    "PYTHONDONTWRITEBYTECODE": os.environ.get("PYTHONDONTWRITEBYTECODE", ""),
+    **{it: os.environ[it] for it in ("PYTHONDONTWRITEBYTECODE", "PYTHONPYCACHEPREFIX") if it in os.environ},
     "LC_ALL": "C.UTF-8",
 }
 """All that the process knows of its surroundings: no address, no secret."""

@@ -13,6 +13,7 @@ from ..measure.interval import Interval
 from ..measure.side import Side, side_of
 from ..measure.units import Units, tape
 from ..measure.window import Window
+from ..opinions.held import remembered
 from .fit import perceive
 from .method import LooksStraight
 from .trial import Trial
@@ -40,6 +41,7 @@ def sight_vial(found: LooksStraight, seen: Sequence[Interval], window: Window, *
     return vial(seen, Bubble(found.angle, found.noise) if found.tells else None, window, settled=settled)
 
 
+@remembered(128)
 def curve(trials: tuple[Trial, ...]) -> Scene:
     """How often the rod looks left and right at each true angle, with the answers given; a picture, not to scale."""
     found = perceive(trials)

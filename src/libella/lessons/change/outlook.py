@@ -15,6 +15,8 @@ from ...core.judge.golfers_line import GolfersLine
 from ...core.judge.ledger.entry import Batch
 from ...core.measure.interval import Interval
 from ..desk.desk import Desk
+from ..desk.in_hand import InHand
+from ..desk.kept import revision_of_golfer
 from ..golfer.golfers import golfer
 from ..golfer.schools import schools_of
 from ..judge.bands import band_for
@@ -49,8 +51,16 @@ class Expected:
     """What it is told from."""
 
 
+_IN_HAND: Final = InHand[Expected](4)
+
+
 def expected(desk: Desk, golfer_id: UUID) -> Expected:
     """What a golfer may expect."""
+    revision = revision_of_golfer(desk, golfer_id)
+    return _IN_HAND.of(desk, revision, golfer_id, lambda: _expected(desk, golfer_id))
+
+
+def _expected(desk: Desk, golfer_id: UUID) -> Expected:
     who = golfer(desk, golfer_id)
     schools = schools_of(desk, who)
     lessons = [it for it in every_lesson_of(desk, golfer_id) if it[0].hand == who.hand]

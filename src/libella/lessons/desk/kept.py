@@ -40,6 +40,12 @@ def revision_of_lesson(desk: Desk, id: UUID) -> int:
         return _revision(desk, session, golfer_id) if golfer_id else 0
 
 
+def revision_of_golfer(desk: Desk, id: UUID) -> int:
+    """The mark of what is known of a golfer; 0 where nothing is."""
+    with desk.transaction() as session:
+        return _revision(desk, session, id)
+
+
 def of_block(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a block."""
     query = (

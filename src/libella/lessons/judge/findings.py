@@ -1,10 +1,8 @@
 """A lesson judged whole, and what its coach says of the findings."""
 
-from collections import OrderedDict
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
-from threading import Lock
 from typing import Final
 from uuid import UUID
 
@@ -17,9 +15,9 @@ from ...core.judge.findings.judged import LessonJudged, judge_lesson
 from ...core.judge.findings.ranked import RULES, findings
 from ...core.judge.ledger.entry import Ledger
 from ...core.measure.limits import OutOfLimits
-from ...core.opinions.held import held_now
 from ...store.tables import FindingAnswerRow, LessonRow
 from ..desk.desk import Desk
+from ..desk.in_hand import InHand
 from ..desk.kept import revision_of_lesson
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
@@ -48,29 +46,14 @@ class WholeLesson:
         return sorted(own, key=lambda it: it.turn or 0)
 
 
-_KEPT_LESSONS: Final = 8
-_judged: OrderedDict[tuple[str, UUID, UUID, int, str], WholeLesson] = OrderedDict()
-"""Lessons as this process judged them last, by what they were judged from: the pages of a lesson are asked for one
-after the other, and each of them begins with it."""
-_judging: Final = Lock()
+_IN_HAND: Final = InHand[WholeLesson](8)
 
 
 def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
-    """Judge everything that was read in a lesson; once for each state of what its golfer's data and opinions are."""
+    """Judge everything that was read in a lesson."""
     if bands_are_tried():
         return _judge(desk, lesson_id)
-    # Before anything is read: what is written meanwhile makes it old, never too new.
-    key = (desk.database, desk.studio_id, lesson_id, revision_of_lesson(desk, lesson_id), held_now().mark)
-    with _judging:
-        if (known := _judged.get(key)) is not None:
-            _judged.move_to_end(key)
-            return known
-    whole = _judge(desk, lesson_id)
-    with _judging:
-        _judged[key] = whole
-        while len(_judged) > _KEPT_LESSONS:
-            _judged.popitem(last=False)
-    return whole
+    return _IN_HAND.of(desk, revision_of_lesson(desk, lesson_id), lesson_id, lambda: _judge(desk, lesson_id))
 
 
 def _judge(desk: Desk, lesson_id: UUID) -> WholeLesson:

@@ -26,6 +26,8 @@ from ...core.measure.window import Window
 from ...core.see.eyes import zone_marks
 from ...store.tables import GolferRow
 from ..desk.desk import Desk
+from ..desk.in_hand import InHand
+from ..desk.kept import revision_of_golfer
 from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..golfer.golfers import usual_of
@@ -33,7 +35,7 @@ from ..golfer.schools import schools_of
 from ..lesson.lessons import every_lesson_of, lessons_alone
 from ..see.eyes import zone_of
 from ..values import KeptChange, KeptGolfer, value_of
-from .bands import band_for
+from .bands import band_for, bands_are_tried
 from .ledger import every_batch
 from .line_joins import joined
 
@@ -60,8 +62,21 @@ class GolfersLines:
         return next(it for it in self.told if set(it.keys) == set(line.keys))
 
 
+_MOST_BLOCKS: Final = 400
+"""The lines of a golfer of many years take much memory, and are not asked for page after page."""
+_IN_HAND: Final = InHand[GolfersLines](4, lambda it: sum(len(one.blocks) for one in it.lines) <= _MOST_BLOCKS)
+
+
 def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> GolfersLines:
     """Pool everything that was read of a golfer, or of the starts alone, which is soon done."""
+    if bands_are_tried():
+        return _pooled(desk, golfer_id, starts_only=starts_only)
+    about = (golfer_id, starts_only)
+    revision = revision_of_golfer(desk, golfer_id)
+    return _IN_HAND.of(desk, revision, about, lambda: _pooled(desk, golfer_id, starts_only=starts_only))
+
+
+def _pooled(desk: Desk, golfer_id: UUID, *, starts_only: bool) -> GolfersLines:
     every = every_lesson_of(desk, golfer_id)
     changes = changes_of(desk, golfer_id)
     with desk.transaction() as session:

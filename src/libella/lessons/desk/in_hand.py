@@ -1,0 +1,42 @@
+"""What this process worked out last of a golfer's data: the pages of a lesson are asked for one after the other, and
+most of them begin with the same.
+
+What is kept here is of one state of the golfer's data, by the revision that every write raises, and of one record of
+opinions. Nothing of it outlives the process, and it is never asked whether it is still so: another state has another
+mark.
+"""
+
+from collections import OrderedDict
+from collections.abc import Callable, Hashable
+from threading import Lock
+from typing import Generic, TypeVar
+
+from ...core.opinions.held import held_now
+from .desk import Desk
+
+T = TypeVar("T")
+
+
+class InHand(Generic[T]):
+    """So many answers, the latest asked for; `fits` tells whether one is small enough to be kept."""
+
+    def __init__(self, most: int, fits: Callable[[T], bool] = lambda _: True) -> None:
+        self._most, self._fits = most, fits
+        self._kept: OrderedDict[Hashable, T] = OrderedDict()
+        self._taken = Lock()
+
+    def of(self, desk: Desk, revision: int, about: Hashable, make: Callable[[], T]) -> T:
+        """The answer about something of the golfer whose data have that revision, read before anything else of them:
+        what is written meanwhile makes the answer old, never too new."""
+        key = (desk.database, desk.studio_id, revision, about, held_now().mark)
+        with self._taken:
+            if key in self._kept:
+                self._kept.move_to_end(key)
+                return self._kept[key]
+        made = make()
+        if revision and self._fits(made):
+            with self._taken:
+                self._kept[key] = made
+                while len(self._kept) > self._most:
+                    self._kept.popitem(last=False)
+        return made
