@@ -4,7 +4,6 @@ import dataclasses
 import fcntl
 import gc
 import os
-import shutil
 import tempfile
 from collections.abc import Generator
 from contextlib import contextmanager
@@ -34,7 +33,7 @@ from libella.lessons.desk.desk import Desk, open_desk
 from libella.store.server.cluster import _ADMIN, _USER, Cluster
 from libella.store.server.database import connect, migrate
 
-from . import times
+from . import sweeper, times
 
 ROOT = Path(__file__).parents[1]
 # A busy machine is no mistake of the code.
@@ -50,21 +49,18 @@ def open_folder() -> Generator[Path]:
         yield Path(folder)
 
 
-def _shared() -> Path:
-    """A folder that all processes of this run share."""
-    return Path(tempfile.gettempdir()) / f"libella-tests-{os.environ.get('PYTEST_XDIST_TESTRUNUID', os.getpid())}"
-
-
-def pytest_sessionfinish(session: pytest.Session) -> None:
-    """Throw the shared server's data away when everybody has left it."""
-    if not hasattr(session.config, "workerinput"):
-        shutil.rmtree(_shared(), ignore_errors=True)
+_SWEPT = pytest.StashKey[sweeper.Swept]()
 
 
 def pytest_configure(config: pytest.Config) -> None:
-    if hasattr(config, "workerinput"):
-        os.environ["PYTEST_XDIST_TESTRUNUID"] = config.workerinput["testrunuid"]
+    if not hasattr(config, "workerinput"):
+        config.stash[_SWEPT] = sweeper.Swept()
     times.watch(config)
+
+
+def pytest_unconfigure(config: pytest.Config) -> None:
+    if _SWEPT in config.stash:
+        config.stash[_SWEPT].end()
 
 
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
@@ -74,10 +70,7 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
 @pytest.fixture(scope="session")
 def cluster() -> Generator[Cluster]:
     """A server of the tests' own, shared by all processes of the run: nobody may stop it."""
-    folder = _shared()
-    folder.mkdir(exist_ok=True)
-    folder.chmod(0o755)
-    cluster = Cluster(folder / "data", hasty=True)
+    cluster = Cluster(Path(os.environ[sweeper.NAMED]) / "data", hasty=True)
     with cluster.running():
         yield cluster
 
