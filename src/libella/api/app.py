@@ -6,7 +6,7 @@ import mimetypes
 from collections.abc import AsyncGenerator, Sequence
 from contextlib import asynccontextmanager
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cache, lru_cache
 from pathlib import Path
 from typing import Any, Final
 
@@ -14,6 +14,7 @@ from anyio import CapacityLimiter
 from fastapi import APIRouter, Depends, FastAPI, Request
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
+from pydantic.json_schema import models_json_schema
 from sqlalchemy import Engine
 from sqlalchemy.exc import InterfaceError, OperationalError
 from starlette.concurrency import run_in_threadpool
@@ -144,7 +145,9 @@ THIS_MACHINE: Final = ("127.0.0.1", "localhost", "[::1]")
 _LONGEST_PATH = 1024
 _FILES_AT_ONCE: Final = 2
 """Files that are looked at at the same time; the next waits, and takes no thread from anybody."""
-_PROBLEM = {"model": problems.Problem, "content": {"application/problem+json": {}}}
+_PROBLEM_IS: Final = {"$ref": "#/components/schemas/Problem"}
+# By its name alone: with the model itself, one would be built for every refusal of every route.
+_PROBLEM: Final = {"content": {"application/json": {"schema": _PROBLEM_IS}, "application/problem+json": {}}}
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,10 +174,18 @@ HERE: Final = Reach()
 
 
 class _Described(FastAPI):
-    """An application whose description of itself tells the unit of every number."""
+    """An application whose description of itself tells the unit of every number, and what a refusal is."""
 
     def openapi(self) -> dict[str, Any]:
-        return self.openapi_schema or with_units(super().openapi())
+        if self.openapi_schema is None:
+            told = super().openapi()
+            _, refused = models_json_schema(
+                [(problems.Problem, "serialization")], ref_template="#/components/schemas/{model}"
+            )
+            schemas = told["components"]["schemas"] | refused["$defs"]
+            told["components"]["schemas"] = dict(sorted(schemas.items()))
+            with_units(told)
+        return self.openapi_schema or {}
 
 
 def create_app(
@@ -226,13 +237,22 @@ def create_app(
     admission.install(app)
     rehearsal.install(app)
     _guard(app, front_end, reach)
-    api = APIRouter(prefix=PREFIX, responses=dict.fromkeys(_REFUSALS, _PROBLEM))
-    for module in ROUTERS:
-        held = [] if module in WEIGH_NOTHING else [Depends(hold_opinions)]
-        api.include_router(module.router, dependencies=[Depends(admission.admit), *held])
-    app.include_router(api)
+    app.router.routes.extend(_api().routes)
     _serve_pages(app, front_end)
     return app
+
+
+@cache
+def _api() -> APIRouter:
+    """Every route: the same of every application of the process, for what each takes and gives is worked out once."""
+    api = APIRouter(generate_unique_id_function=_operation_name)
+    refusals: dict[int | str, dict[str, Any]] = {it: dict(_PROBLEM) for it in _REFUSALS}
+    for module in ROUTERS:
+        held = [] if module in WEIGH_NOTHING else [Depends(hold_opinions)]
+        api.include_router(
+            module.router, prefix=PREFIX, responses=refusals, dependencies=[Depends(admission.admit), *held]
+        )
+    return api
 
 
 def _guard(app: FastAPI, front_end: Path, reach: Reach) -> None:

@@ -1,10 +1,11 @@
 """Putts in a round, and what is left after a miss: the chance of holing played on until the ball is in (practice 5)."""
 
 from dataclasses import dataclass
+from functools import cache
 from typing import Final
 
 import numpy as np
-from scipy.stats import norm, qmc
+from scipy.special import ndtri
 
 from ..certainty.estimate import Estimate, told_by
 from ..estimate.posterior import Floats
@@ -57,6 +58,15 @@ def _each(at: Floats, grid: Floats, told: Floats) -> Floats:
     return found
 
 
+@cache
+def _luck() -> Floats:
+    """(S, 2) the luck of each putt of the sample, in standard deviations: of its start and of its pace."""
+    # Here, for it brings the whole of scipy.stats along, which takes as long to start as all else of scipy.
+    from scipy.stats import qmc
+
+    return ndtri(qmc.Sobol(2, seed=5).random(_SAMPLED))
+
+
 class Played:
     """Every draw of a golfer played from every length: what is holed, and how far off the rest ends.
 
@@ -65,7 +75,7 @@ class Played:
     """
 
     def __init__(self, starter: Starter, roller: Roller, green: Green) -> None:
-        luck = norm.ppf(qmc.Sobol(2, seed=5).random(_SAMPLED))
+        luck = _luck()
         lengths = _GRID
         # (N, L, S)
         turned = np.radians(starter.bias_deg)[:, None] + starter.scatter[:, None] * luck[None, :, 0]

@@ -12,8 +12,7 @@ from typing import Final, Literal, get_args
 
 import numpy as np
 from scipy.optimize import brentq
-from scipy.special import ndtr
-from scipy.stats import beta, chi2
+from scipy.special import betaincinv, gammaincinv, ndtr
 
 from ..certainty.estimate import INTERVAL, Estimate, normal
 from ..instruments import lay
@@ -146,12 +145,17 @@ def agreement(thing: Thing, first: Sequence[Value], second: Sequence[Value]) -> 
         squares = sum(one**2 for one in apart) / 2
         # A reading is no finer than its last place: readings that agree are not exact.
         least = _FINEST[it.unit]
-        low, middle, high = (max(least, math.sqrt(squares / float(chi2.ppf(1 - q, n)))) for q in (0.05, 0.5, 0.95))
+        low, middle, high = (max(least, math.sqrt(squares / _chi_squared(1 - q, n))) for q in (0.05, 0.5, 0.95))
         sd = math.sqrt(sum((one - mean(apart)) ** 2 for one in apart) / (n - 1)) / math.sqrt(n)
         return Agreement(same, n, Estimate(middle, low, high), normal(mean(apart), max(sd, least / math.sqrt(n))))
-    shares = [float(beta.ppf(q, n - same + 1, same + 1)) for q in (0.5, *INTERVAL)]
+    shares = [float(betaincinv(n - same + 1, same + 1, q)) for q in (0.5, *INTERVAL)]
     told = [_width(it, one) if it.edges else _wrong(one) for one in shares]
     return Agreement(same, n, Estimate(*told), None)
+
+
+def _chi_squared(share: float, n: int) -> float:
+    """The value below which that share of chi-squared with n degrees of freedom lies."""
+    return 2 * float(gammaincinv(n / 2, share))
 
 
 _FINEST: Final = {"mm": 0.3, "deg": 0.3}
