@@ -22,6 +22,28 @@ AXE = (ROOT / "ui" / "node_modules" / "axe-core" / "axe.min.js").read_text
 expect.set_options(timeout=45000)
 
 
+COUNTS = """
+(() => {
+  // How many answers a page waits for, and when that changed last.
+  const own = window.fetch
+  window.awaited = { answers: 0, since: performance.now() }
+  const changed = (by) => { window.awaited = { answers: window.awaited.answers + by, since: performance.now() } }
+  window.fetch = (...asked) => {
+    changed(1)
+    const answer = own.apply(window, asked)
+    const whole = (it) => /event-stream/.test(it.headers.get('content-type') ?? '') || it.clone().arrayBuffer()
+    answer.then(whole).catch(() => {}).finally(() => changed(-1))
+    return answer
+  }
+})()
+"""
+"""Put into every page before its own code."""
+_STANDS = """
+() => !document.querySelector('[aria-busy=true]') && window.awaited.answers === 0
+  && performance.now() - window.awaited.since > 60
+"""
+
+
 @pytest.fixture(scope="session")
 def one_server(cluster) -> Generator[Served]:
     served = Served(demo_database(cluster))
@@ -65,6 +87,7 @@ def page(browser: Browser, served: Served) -> Generator[Page]:
         has_touch=True,
         service_workers="block",
     )
+    context.add_init_script(COUNTS)
     page = context.new_page()
     errors: list[str] = []
     page.on("pageerror", lambda error: errors.append(str(error)))
@@ -73,15 +96,41 @@ def page(browser: Browser, served: Served) -> Generator[Page]:
     assert errors == []
 
 
+def stands(page: Page) -> None:
+    """Wait until a page has all that it asked for, and has asked for no more."""
+    page.wait_for_function(_STANDS, timeout=45000)
+    laid_out(page)
+
+
+def laid_out(page: Page) -> None:
+    """Wait until what has changed is drawn: what is measured and drawn anew comes in the frame after."""
+    page.evaluate("new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done))))")
+
+
+def go(page: Page, to: str) -> None:
+    """Go on to another page as a tap on a link does; what was fetched stays."""
+    page.evaluate(
+        """to => {
+          const it = Object.assign(document.createElement('a'), { href: to })
+          document.body.append(it)
+          it.click()
+          it.remove()
+        }""",
+        to,
+    )
+    page.wait_for_url(lambda url: url.endswith(to))
+
+
 def no_serious_finding(page: Page, *, only: str = "") -> None:
     """Run axe; anything serious or critical fails with what it is and where. `only`: rules of that category."""
     bad = _found(page, f", runOnly: ['cat.{only}']" if only else "", ("serious", "critical"))
     assert bad == [], "\n".join(bad)
 
 
-def findings(page: Page) -> list[str]:
-    """Everything that axe finds, targets of WCAG 2.2 AA among its rules."""
-    return _found(page, ", rules: { 'target-size': { enabled: true } }", ("minor", "moderate", "serious", "critical"))
+def findings(page: Page, *, only: str = "") -> list[str]:
+    """Everything that axe finds, targets of WCAG 2.2 AA among its rules. `only`: rules of that category."""
+    asked = f", runOnly: ['cat.{only}']" if only else ", rules: { 'target-size': { enabled: true } }"
+    return _found(page, asked, ("minor", "moderate", "serious", "critical"))
 
 
 def _found(page: Page, options: str, impacts: tuple[str, ...]) -> list[str]:

@@ -6,7 +6,7 @@ import uuid6
 from playwright.sync_api import Page, expect
 
 from ..conftest import now
-from .conftest import own_lesson
+from .conftest import own_lesson, stands
 
 CODE = re.compile(r"\b[a-z]+_[a-z0-9_]+\b")
 RIGS = ("peg_gate", "bridge_row", "raised_string", "narrow_rail", "no_rig")
@@ -73,7 +73,7 @@ def test_no_page_shows_a_code_when_everything_was_noted(page: Page):
     for to in pages:
         page.goto(to)
         expect(page.locator("body")).not_to_be_empty()
-        page.wait_for_load_state("networkidle")
+        stands(page)
         page.evaluate("document.querySelectorAll('main details').forEach(it => { it.open = true })")
         shown = page.evaluate(
             "[document.body.innerText, ...[...document.querySelectorAll('[aria-label], [title], svg text')]"

@@ -6,7 +6,7 @@ from urllib.parse import urlsplit
 
 from playwright.sync_api import Page, expect
 
-from .conftest import own_lesson
+from .conftest import own_lesson, stands
 from .stand.test_stand import fill
 
 
@@ -114,6 +114,6 @@ def test_two_who_edit_one_golfer_keep_what_each_changed_and_are_told_of_a_clash(
     sheet.get_by_role("button", name="Keep changes").click()
     expect(sheet.get_by_role("alert")).to_contain_text("it says “Once More Elsewhere” by now")
     expect(sheet.get_by_label("Name")).to_have_value("Mine")
-    page.wait_for_load_state("networkidle")
+    stands(page)
     sheet.get_by_role("button", name="Keep changes").click()
     expect(page.get_by_role("heading", name="Mine")).to_be_visible()

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
-from .conftest import findings, own_lesson, plan
+from .conftest import findings, own_lesson, plan, stands
 from .start.test_main_flow import start_block
 from .test_views import open_lesson
 
@@ -204,7 +204,7 @@ def test_a_sheet_opens_on_its_first_field_and_gives_the_focus_back(page: Page, n
         expect(sheet, how).to_be_visible()
         expect(sheet).to_contain_text(it.title)
         # Once it stands: what it asks of the server has come.
-        page.wait_for_load_state("networkidle")
+        stands(page)
         inside = "document.querySelector('[role=dialog] > div:last-child').contains(document.activeElement)"
         assert page.evaluate(inside) or sheet.locator(FIELDS).count() <= 1, (name, how)
         if how == "mouse":

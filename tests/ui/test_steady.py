@@ -5,7 +5,7 @@ import time
 import pytest
 from playwright.sync_api import Page, Route, expect
 
-from .conftest import plan
+from .conftest import plan, stands
 from .test_states import STEPS, VIEWS, address
 from .test_views import PLANS, SEE, open_lesson
 
@@ -54,15 +54,13 @@ def test_nothing_jumps_while_a_view_comes(page: Page, view: str):
         page.set_viewport_size(size)
         page.goto(to)
         expect(page.locator("main")).to_be_visible()
-        page.wait_for_load_state("networkidle")
-        page.wait_for_timeout(500)
+        stands(page)
         shifts = page.evaluate("window.shifts")
         assert sum(it[0] for it in shifts) <= MOST_SHIFT, (size, shifts)
 
 
 def _count(page: Page) -> list[str]:
-    page.wait_for_load_state("networkidle")
-    page.wait_for_timeout(300)
+    stands(page)
     return page.evaluate(CONTROLS)
 
 

@@ -2,7 +2,7 @@
 
 from playwright.sync_api import Page, expect
 
-from .conftest import own_lesson
+from .conftest import own_lesson, stands
 
 
 def _drawn(page: Page, lesson: str, code: str, stand: str = "") -> dict:
@@ -35,7 +35,7 @@ def test_a_finger_on_the_picture_moves_the_lever_and_every_step_is_a_picture_of_
     expected = _drawn(page, lesson, "cost", f"bias:{last}")
     spread = next(it for it in expected["moved"] if it["lever"] == "spread")["frames"][-1]
     lever = page.locator("[data-lever=spread] input")
-    page.wait_for_load_state("networkidle")
+    stands(page)
     lever.focus()
     page.keyboard.press("End")
     expect(page.locator("[data-told]").first).to_have_text(spread["told"][0])

@@ -6,7 +6,7 @@ from itertools import pairwise
 import pytest
 from playwright.sync_api import Page, expect
 
-from .conftest import AXE, choose_rig, no_serious_finding, own_lesson, plan, shot
+from .conftest import AXE, choose_rig, laid_out, no_serious_finding, own_lesson, plan, shot, stands
 from .start.test_main_flow import start_block
 from .units import speaks_one_system_of_units
 
@@ -93,17 +93,17 @@ def visit(page: Page, view: str) -> None:
     if view in STANDS:
         page.goto(f"/{view}")
         expect(page.locator(STANDS[view]).first).to_be_visible()
-        page.wait_for_load_state("networkidle")
+        stands(page)
         return
     if view == "keep":
         page.goto(f"/lessons/{open_lesson(page)}/keep")
         expect(page.locator("[data-summary]")).to_be_visible()
-        page.wait_for_load_state("networkidle")
+        stands(page)
         return
     if view == "change":
         page.goto(f"/lessons/{open_lesson(page)}/change")
         expect(page.locator("[data-answer]")).to_be_visible()
-        page.wait_for_load_state("networkidle")
+        stands(page)
         return
     if view == "stand":
         page.goto(f"/lessons/{open_lesson(page)}/stand")
@@ -118,14 +118,14 @@ def visit(page: Page, view: str) -> None:
     if view == "teaching":
         page.goto(f"/lessons/{open_lesson(page)}/teaching?show=gate")
         expect(page.locator("[data-taught-picture] svg")).to_be_visible()
-        page.wait_for_load_state("networkidle")
+        stands(page)
         return
     if view.split("-")[0] in ("set", "start", "judge"):
         page.goto(f"/lessons/{open_lesson(page)}/{view.split('-')[0]}")
         expect(page.locator("main svg").first).to_be_visible()
         if view in PLANS:
             plan(page, PLANS[view])
-        page.wait_for_load_state("networkidle")
+        stands(page)
         return
     page.goto("/")
     begun = page.locator(f"[data-lesson='{open_lesson(page)}']")
@@ -170,7 +170,7 @@ def visit(page: Page, view: str) -> None:
     elif view == "states":
         page.goto("/states")
         expect(page.locator("[data-state='long text']")).to_be_visible()
-    page.wait_for_load_state("networkidle")
+    stands(page)
 
 
 CUT_OFF = """
@@ -197,7 +197,7 @@ def test_a_view_is_readable_in_either_light_whole_at_any_size_and_speaks_one_sys
     no_serious_finding(page, only="color")
     for size, (width, height) in SIZES.items():
         page.set_viewport_size({"width": width, "height": height})
-        page.wait_for_timeout(200)
+        laid_out(page)
         shot(page, f"{view}-{size}")
         assert page.evaluate("document.documentElement.scrollWidth") <= width, size
         assert page.evaluate(CUT_OFF) == [], size
@@ -242,7 +242,7 @@ def test_every_zone_of_a_gate_is_wide_enough_for_a_thumb(page: Page, size: str):
     page.get_by_role("button", name="Start block").click()
     zones = page.locator("[data-zone]")
     expect(zones).to_have_count(5)
-    page.wait_for_load_state("networkidle")
+    stands(page)
     # All in one look: boxes asked for one by one may stand on either side of a change of the layout.
     boxes = zones.evaluate_all("all => all.map(it => it.getBoundingClientRect().toJSON())")
     assert min(it["width"] for it in boxes) >= 56 and min(it["height"] for it in boxes) >= 56
@@ -309,7 +309,7 @@ def test_the_longest_name_cuts_nothing_off_on_a_phone_and_units_and_label_are_in
     lesson = page.url.removesuffix("/set")
     for view in ("/", f"{lesson}/set", f"{lesson}/start", f"{lesson}/judge", f"{lesson}/stand", f"{lesson}/aim"):
         page.goto(view)
-        page.wait_for_load_state("networkidle")
+        stands(page)
         assert page.evaluate(CUT_OFF) == [], view
         assert page.evaluate("document.documentElement.scrollWidth") <= 390, view
         # Nothing inside its column is wider than the column either: it would be cut off, not scrolled to.
@@ -343,7 +343,7 @@ def test_the_first_content_of_a_step_stands_soon_after_a_click_and_the_lesson_is
     page.on("request", lambda it: asked.append(it.url) if it.url.split("?")[0].endswith(f"/api{lesson}") else None)
     page.goto(f"{lesson}/judge")
     expect(page.locator("[data-headline]")).to_be_visible()
-    page.wait_for_timeout(900)
+    stands(page)
     assert len(asked) == 1
     for step in ("Set", "Start", "Judge"):
         page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile(f"^{step}")).click()

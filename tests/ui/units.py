@@ -6,6 +6,8 @@ import time
 
 from playwright.sync_api import Page
 
+from .conftest import laid_out, stands
+
 # What a page says: its text, the names read aloud, what stands in its entries and drawings.
 SAID = """
 [document.body.innerText,
@@ -28,11 +30,11 @@ def speaks_one_system_of_units(page: Page) -> None:
         until = time.monotonic() + 5
         while found and time.monotonic() < until:
             # What is reckoned anew is drawn a moment later.
-            page.wait_for_timeout(100)
+            laid_out(page)
             found = _said(page, other)
         assert found == [], found
         page.get_by_role("button", name="change the units").click()
-        page.wait_for_load_state("networkidle")
+        stands(page)
 
 
 def _said(page: Page, other: re.Pattern[str]) -> list[str]:

@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, hold_first_answer, own_lesson, shot, under
+from ..conftest import choose_rig, hold_first_answer, own_lesson, shot, stands, under
 from ..start.test_main_flow import zone
 from .test_pegs_and_string import fill, lay_beside
 from .test_plan_carried import step
@@ -95,7 +95,7 @@ def test_how_it_rolls_is_asked_of_two_ball_positions_with_no_rig(page: Page):
         note.get_by_role("button", name=re.compile("^clean" if ahead else "^skid")).click()
         finish.get_by_role("button", name=re.compile("^holed")).click()
         expect(finish).to_be_hidden()
-        page.wait_for_load_state("networkidle")
+        stands(page)
     step(page, "Judge")
     page.get_by_role("link", name="One block").click()
     found = page.locator("[data-compared]").first

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, Route, expect
 
-from ..conftest import Served, choose_rig, hold_first_answer, own_lesson, plan
+from ..conftest import Served, choose_rig, hold_first_answer, laid_out, own_lesson, plan, stands
 
 
 def begin(page: Page, name: str) -> None:
@@ -147,7 +147,7 @@ def test_a_ruler_is_slid_and_says_what_lifting_records(page: Page):
     start_block(page, "Ruler board")
     ruler = page.get_by_role("slider")
     expect(ruler).to_be_visible()
-    page.wait_for_timeout(200)
+    laid_out(page)
     box = ruler.bounding_box()
     middle, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
     page.mouse.move(middle, y)
@@ -274,7 +274,7 @@ def test_a_refused_putt_says_why_and_is_kept_until_seen(page: Page):
     start_block(page)
     page.keyboard.press("3")
     expect(page.locator("[data-link='saved']")).to_be_visible()
-    page.wait_for_load_state("networkidle")
+    stands(page)
     # Somebody voids the lesson from another device.
     lesson = page.url.split("/lessons/")[1].split("/")[0]
     page.request.put(f"/api/lessons/{lesson}/voided", data={"reason": "wrong golfer"})
