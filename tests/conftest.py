@@ -5,7 +5,7 @@ import fcntl
 import gc
 import os
 import tempfile
-from collections.abc import Generator
+from collections.abc import Callable, Generator
 from contextlib import contextmanager
 from datetime import UTC, datetime
 from pathlib import Path
@@ -92,22 +92,36 @@ def new_database(cluster: Cluster) -> str:
     return cluster.url.rsplit("/", 1)[0] + f"/{name}"
 
 
+def migrated_database(cluster: Cluster) -> str:
+    """The URL of a new database with every table."""
+    return _copied(cluster, "migrated", migrate)
+
+
 def demo_database(cluster: Cluster) -> str:
-    """The URL of a new database that holds the demo; it is loaded once in a run and copied from then on."""
-    with (cluster.folder / "demo.lock").open("a") as lock:
+    """The URL of a new database that holds the demo."""
+    return _copied(cluster, "demo", _load_demo)
+
+
+def _load_demo(engine: Engine) -> None:
+    migrate(engine)
+    load(open_desk(engine), datetime.now(UTC))
+
+
+def _copied(cluster: Cluster, name: str, fill: Callable[[Engine], None]) -> str:
+    """The URL of a new database like the one of that name, which is filled once in a run and copied from then on."""
+    with (cluster.folder / f"{name}.lock").open("a") as lock:
         fcntl.flock(lock, fcntl.LOCK_EX)
         with psycopg.connect(cluster.url, autocommit=True) as connection:
-            there = connection.execute("select 1 from pg_database where datname = 'demo'").fetchone()
+            there = connection.execute("select 1 from pg_database where datname = %s", [name]).fetchone()
             if there is None:
-                connection.execute("create database demo_loading")
-                engine = connect(cluster.url.rsplit("/", 1)[0] + "/demo_loading")
-                migrate(engine)
-                load(open_desk(engine), datetime.now(UTC))
+                connection.execute(f"create database {name}_filled")
+                engine = connect(cluster.url.rsplit("/", 1)[0] + f"/{name}_filled")
+                fill(engine)
                 engine.dispose()
-                connection.execute("alter database demo_loading rename to demo")
-            name = f"t{uuid6.uuid7().hex}"
-            connection.execute(f"create database {name} template demo")
-    return cluster.url.rsplit("/", 1)[0] + f"/{name}"
+                connection.execute(f"alter database {name}_filled rename to {name}")
+            copy = f"t{uuid6.uuid7().hex}"
+            connection.execute(f"create database {copy} template {name}")
+    return cluster.url.rsplit("/", 1)[0] + f"/{copy}"
 
 
 @pytest.fixture
@@ -119,8 +133,7 @@ def fresh_url(cluster: Cluster) -> str:
 @pytest.fixture(scope="session")
 def migrated(cluster: Cluster) -> Generator[Engine]:
     """A migrated database that tests share, one after another."""
-    engine = connect(new_database(cluster))
-    migrate(engine)
+    engine = connect(migrated_database(cluster))
     yield engine
     engine.dispose()
 

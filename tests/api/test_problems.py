@@ -11,9 +11,9 @@ from fastapi.testclient import TestClient
 
 from libella.api.app import create_app
 from libella.api.base.units import UNITS, numbers
-from libella.store.server.database import connect, migrate
+from libella.store.server.database import connect
 
-from ..conftest import Coach, new_database, now
+from ..conftest import Coach, migrated_database, now
 
 STATION = {"distance_m": 2.5, "past_m": 0.3, "green_speed_ft": 10, "rig_kind": "peg_gate", "rig_sizes_m": {}}
 
@@ -115,8 +115,7 @@ def test_files_outside_the_front_end_are_not_served(client, tmp_path, engine):
 
 
 def test_a_database_that_goes_away_and_comes_back_loses_nothing(own_cluster):
-    engine = connect(new_database(own_cluster))
-    migrate(engine)
+    engine = connect(migrated_database(own_cluster))
     with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         coach = Coach(client)
         block = coach.block(planned=50)
@@ -138,8 +137,7 @@ def test_a_database_that_goes_away_and_comes_back_loses_nothing(own_cluster):
 
 
 def test_a_power_cut_in_mid_run_loses_no_acknowledged_putt_and_doubles_none(own_cluster):
-    engine = connect(new_database(own_cluster))
-    migrate(engine)
+    engine = connect(migrated_database(own_cluster))
     with TestClient(create_app(engine), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         coach = Coach(client)
         block = coach.block(planned=200)

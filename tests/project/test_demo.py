@@ -23,10 +23,10 @@ from libella.lessons.lesson.lessons import LessonEntry, keep_lesson, lessons_of
 from libella.lessons.see.maps import map_sheet
 from libella.lessons.see.sights import sights_of
 from libella.lessons.stand.set_ups import stand_sheet
-from libella.store.server.database import connect, migrate
+from libella.store.server.database import connect
 from libella.words.judge.chosen import headline_said
 
-from ..conftest import demo_database, new_database
+from ..conftest import demo_database, migrated_database
 
 TRUTH = {it.name: it for it in PEOPLE}
 
@@ -147,8 +147,7 @@ def test_what_a_demo_golfer_is_asked_is_the_same_in_every_demo(cluster):
     """What is asked next hangs on the id of its test; with ids of the moment a demo told now and then nothing."""
     person, told = TRUTH["Junia Thale"], []
     for days in (0, 40):
-        engine = connect(new_database(cluster))
-        migrate(engine)
+        engine = connect(migrated_database(cluster))
         desk, at = open_desk(engine), datetime(2026, 11, 1, tzinfo=UTC) - timedelta(days=days)
         golfer, lesson = uuid6.uuid7(), uuid6.uuid7()
         keep_golfer(desk, golfer, GolferEntry(person.name, person.hand, person.level, "", invented=True))

@@ -8,7 +8,6 @@ from libella.core.schools.held import DISAGREEMENTS
 from ..aim.test_aims import degrees
 from ..judge.test_findings import found, putted
 
-EVERY = [(of.code, school) for of in DISAGREEMENTS.values() for school in of.schools]
 ABOUT = {"coach", "golfer", "held", "by", "by_words", "words", "stands", "also_at"}
 
 
@@ -23,16 +22,17 @@ def test_every_school_can_be_declared_is_told_with_its_rivals_and_dropped_again(
     before = coach.get(seen)
     assert all(it["held"] == "" and it["by"] is None and it["words"] == "" for it in before["disagreements"])
     assert set(before["settings"].values()) == {None}
-    for code, school in EVERY:
+    for code, of in DISAGREEMENTS.items():
         path = f"/schools/{code}" if whose == "coach" else f"{at}/{code}"
-        coach.put(path, school=school)
-        told = coach.get(seen)
-        it = one(told, code)
-        assert (it["held"], it["by"], it[whose]) == (school, whose, school)
-        assert it["words"] and len(it["schools"]) > 1 and all(side["words"] for side in it["schools"])
-        # Nothing else is moved by it.
-        others = [(now, was) for now, was in zip(told["disagreements"], before["disagreements"], strict=True)]
-        assert all(now == was for now, was in others if now["code"] != code)
+        for school in of.schools:
+            coach.put(path, school=school)
+            told = coach.get(seen)
+            it = one(told, code)
+            assert (it["held"], it["by"], it[whose]) == (school, whose, school)
+            assert it["words"] and len(it["schools"]) > 1 and all(side["words"] for side in it["schools"])
+            # Nothing else is moved by it.
+            others = [(now, was) for now, was in zip(told["disagreements"], before["disagreements"], strict=True)]
+            assert all(now == was for now, was in others if now["code"] != code)
         coach.put(path, school="")
         assert coach.get(seen) == before
 

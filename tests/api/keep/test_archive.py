@@ -24,11 +24,11 @@ from libella.exchange.archive import form, work
 from libella.exchange.spreadsheet import from_spreadsheet
 from libella.lessons.desk.desk import open_desk
 from libella.lessons.keep import archive_work
-from libella.store.server.database import connect, migrate
+from libella.store.server.database import connect
 from libella.store.tables import Stored
 from libella.store.whole.kinds import FILES, LEFT_OUT, SECRETS, kinds
 
-from ...conftest import Coach, demo_database, new_database
+from ...conftest import Coach, demo_database, migrated_database
 from .whole_studio import fill
 
 BUSY = ("making", "checking", "taking")
@@ -38,8 +38,7 @@ class Installation:
     """A Libella of its own, and one who uses it."""
 
     def __init__(self, cluster):
-        self.engine = connect(new_database(cluster))
-        migrate(self.engine)
+        self.engine = connect(migrated_database(cluster))
         self.client = TestClient(create_app(self.engine), base_url="http://127.0.0.1", raise_server_exceptions=False)
 
     def __enter__(self):

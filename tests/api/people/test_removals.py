@@ -12,20 +12,19 @@ from libella.api.app import Reach, create_app
 from libella.api.people import removals as nights
 from libella.lessons.desk.desk import open_desk
 from libella.lessons.people import removals
-from libella.store.server.database import connect, migrate
+from libella.store.server.database import connect
 from libella.store.tables import Stored
 from libella.store.whole.kinds import kinds
 from libella.store.whole.rows import Scope, counted
 
-from ...conftest import Coach, new_database, now
+from ...conftest import Coach, migrated_database, now
 from ..keep.whole_studio import fill
 from .test_consents import say
 
 
 @pytest.fixture
 def studio(cluster, tmp_path):
-    engine = connect(new_database(cluster))
-    migrate(engine)
+    engine = connect(migrated_database(cluster))
     application = create_app(engine, kept_in=tmp_path, reach=Reach(("localhost", "testserver"), backup_days=90))
     with TestClient(application) as client:
         yield Coach(client), engine, tmp_path

@@ -24,10 +24,10 @@ from libella.core.people.role import MAY
 from libella.lessons.desk import desk as doors
 from libella.lessons.desk.desk import Desk, open_desk
 from libella.lessons.desk.problem import NotFound
-from libella.store.server.database import connect, migrate
+from libella.store.server.database import connect
 from libella.store.tables import AccountRow, PasskeyRow, Stored, StudioRow
 
-from ...conftest import Coach, new_database
+from ...conftest import Coach, migrated_database
 from ..keep.whole_studio import fill
 from .authenticator import Authenticator
 from .conftest import Floor, Somebody
@@ -89,8 +89,7 @@ class Studios:
 
 @pytest.fixture(scope="module")
 def studios(cluster):
-    engine = connect(new_database(cluster))
-    migrate(engine)
+    engine = connect(migrated_database(cluster))
     ours = open_desk(engine)
     application = create_app(engine, reach=Reach(signed=True))
     floor = Floor(application, ours)
