@@ -147,7 +147,7 @@ _FILES_AT_ONCE: Final = 2
 """Files that are looked at at the same time; the next waits, and takes no thread from anybody."""
 _PROBLEM_IS: Final = {"$ref": "#/components/schemas/Problem"}
 # By its name alone: with the model itself, one would be built for every refusal of every route.
-_PROBLEM: Final = {"content": {"application/json": {"schema": _PROBLEM_IS}, "application/problem+json": {}}}
+_PROBLEM: Final = {"content": {"application/problem+json": {}, "application/json": {"schema": _PROBLEM_IS}}}
 
 
 @dataclass(frozen=True, slots=True)

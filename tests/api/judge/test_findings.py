@@ -9,6 +9,8 @@ import uuid6
 from libella.core.judge.disturbed import DISTURBANCES
 from libella.core.judge.findings.ranked import RULES
 from libella.lessons.judge.findings import judge_whole
+from libella.lessons.judge.ledger import ledger_of
+from libella.lessons.lesson.lessons import lesson_sheet
 
 from ...conftest import now
 from ..aim.test_aims import degrees
@@ -199,3 +201,20 @@ def test_what_was_missed_on_a_break_is_no_miss_of_the_level_putts(coach):
     lesson = coach.get(f"/lessons/{told.id}/findings")
     [pace] = [it for it in [*lesson["first"], *lesson["more"]] if it["cause"] == "read_and_pace"]
     assert any("2 of 6 that surely started inside" in it["words"] for it in pace["speaks_for"]), pace
+
+
+def test_what_others_wrote_while_a_page_was_made_is_there_on_the_next(coach, desk):
+    """Rows that a page holds may be older than the mark of the golfer that it sees later: of it nothing is kept."""
+    lesson = coach.lesson()
+    station = coach.station(lesson["id"], proved=False)
+    body = {"station_id": station["id"], "condition": "as usual", "guided": False, "planned": 6, "started_at": now()}
+    block = coach.put(f"/blocks/{uuid6.uuid7()}", **body)
+    for _ in range(6):
+        coach.putt(block["id"], {"offset_m": 0.03})
+    id = UUID(lesson["id"])
+    with desk.together() as whole:
+        # It holds the plan as it stood before somebody proved it.
+        ledger_of(whole, lesson_sheet(whole, id))
+        coach.prove(station["id"])
+        judge_whole(whole, id)
+    assert judge_whole(desk, id).ledger.proved

@@ -1,5 +1,7 @@
 """Every drill of the registry: whole, laid to scale, with a goal that a run can show."""
 
+import re
+
 import pytest
 
 from libella.core.change.drill import Dose, Drill, Scored
@@ -41,6 +43,15 @@ def test_every_drill_is_whole(it: Drill):
         assert set(it.scored.options) <= set(note.options)
     if it.scored.start is not None:
         assert all(kind != "no_rig" for kind in it.layout.rigs)
+
+
+@pytest.mark.parametrize("it", EVERY, ids=lambda it: it.code)
+def test_a_drill_speaks_one_system_of_units(it: Drill):
+    other = {"metric": r"\d\s?(in|ft)\b|\bfoot and", "feet": r"\d\s?(mm|cm|m)\b|metre"}
+    for units, never in other.items():
+        told = it.told_in(units)
+        said = [told.purpose, told.easier, told.harder, told.risk, told.stop, told.indoors, told.outdoors, *told.steps]
+        assert not [one for one in (*said, told.scored.asks) if re.search(never, one) or "|" in one or "{" in one]
 
 
 def laid_of(it: Drill):

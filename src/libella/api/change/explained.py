@@ -20,7 +20,8 @@ def of_a_golfer(
 ) -> ExplainedOut:
     """Open what is told of a golfer over the lessons."""
     with desk.together() as whole:
-        hand, it = golfer(whole, id).hand, opened_of_golfer(whole, id, claim)
+        it = opened_of_golfer(whole, id, claim)
+        hand = golfer(whole, id).hand
     match it:
         case LineOpened():
             said = line_opened(it.it, [line_name(one, units) for one in it.beside], it.since, hand, units)

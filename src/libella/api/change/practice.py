@@ -162,7 +162,7 @@ def every(
     drawn = Drawn(bag(desk), hand, units)
     found = [_drill(code, it, drawn, stands.get(code)) for code, it in order]
     for one in found if golfer_id else []:
-        one.progress = words.progress_said(stands.get(one.code), known[one.code].drill)
+        one.progress = words.progress_said(stands.get(one.code), known[one.code].drill.told_in(units))
         one.next = stands[one.code].next if one.code in stands else None
     return found
 
@@ -200,19 +200,19 @@ def retire(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> 
 
 
 @router.put("/drill-runs/{id}")
-def keep_run(desk: AtDesk, id: UUID7, entry: RunIn) -> RunOut:
+def keep_run(desk: AtDesk, id: UUID7, entry: RunIn, units: InUnits = "metric") -> RunOut:
     """Keep a run of a drill, told event by event."""
     half = 0.25
     told = entry.done or tuple((it - half, it + half) for it in entry.angles_deg)
     run = drills.RunEntry(entry.golfer_id, entry.drill, told, entry.done_at, entry.bare, entry.plan_id, entry.number)
-    return _run(desk, drills.keep_run(desk, id, run).golfer_id, id, entry.drill)
+    return _run(desk, drills.keep_run(desk, id, run).golfer_id, id, entry.drill, units)
 
 
 @router.put("/drill-runs/{id}/voided")
-def void_run(desk: AtDesk, id: UUID, entry: VoidIn) -> RunOut:
+def void_run(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -> RunOut:
     """Take a run out of what counts, or bring it back."""
     kept = drills.void_run(desk, id, entry.voided)
-    return _run(desk, kept.golfer_id, id, kept.drill)
+    return _run(desk, kept.golfer_id, id, kept.drill, units)
 
 
 @router.put("/practice-plans/{id}")
@@ -252,13 +252,13 @@ def calendar(desk: AtDesk, id: UUID) -> Response:
     return Response(calendar_of(str(id), name, days, it.kept.made_at), media_type="text/calendar; charset=utf-8")
 
 
-def _run(desk: Desk, golfer_id: UUID, id: UUID, code: str) -> RunOut:
+def _run(desk: Desk, golfer_id: UUID, id: UUID, code: str, units: InUnits) -> RunOut:
     known = drills.drills_known(desk)
     stands = drills.progress_of(desk, golfer_id, known).get(code)
     return RunOut(
         id=id,
         drill=code,
-        words=words.progress_said(stands, known[code].drill),
+        words=words.progress_said(stands, known[code].drill.told_in(units)),
         next=stands.next if stands is not None else "again",
     )
 
@@ -345,7 +345,7 @@ def _laid(it: Station, units: InUnits) -> LaidOut:
 
 
 def _drill(code: str, it: Known, drawn: Drawn, stands: Progress | None = None) -> DrillOut:
-    drill = it.drill
+    drill = it.drill.told_in(drawn.units)
     form = Form(step=0 if stands is None else stands.next_step)
     station = _station(drill, drawn.owned, drawn.units, form)
     return DrillOut(

@@ -1,12 +1,14 @@
 """A drill: what it serves, how its station is laid, its steps, dose, goal, what is easier and harder, its risk
 (practice 3). Every figure is an opinion that a coach may change."""
 
-from dataclasses import dataclass, field
+import re
+from dataclasses import dataclass, field, replace
 from typing import Final, Literal, get_args
 
 from ..golfer.limits import Limit
 from ..judge.findings.finding import Cause
 from ..measure.limits import Bounds, OutOfLimits
+from ..measure.units import Units
 from .goal import CountGoal, Goal, LevelGoal, ShareGoal
 
 Serves = Cause | Literal["transfer", "balance", "retention", "check"]
@@ -92,6 +94,10 @@ class Scored:
         return self.options == ("holed",)
 
 
+_EITHER: Final = re.compile(r"\{([^|{}]*)\|([^|{}]*)\}")
+_TEXTS: Final = ("purpose", "easier", "harder", "risk", "stop", "indoors", "outdoors")
+
+
 @dataclass(frozen=True, slots=True)
 class Drill:
     """One drill.
@@ -102,7 +108,8 @@ class Drill:
     serves : the findings it is for, the first most
     steps : what is done, in order
     indoors, outdoors : what is other there
-    easier, harder : the next step either way, in words; a gate's own width comes from the ladder
+    easier, harder : the next step either way, in words; a gate's own width comes from the ladder. In every text a
+        length is written in both systems, {one metre|3 ft}: see `told_in`
     guided : an aid is in view that can be taken away: then it is run with it, and bare
     breaks : it is putted across a slope, from both sides in turns
     sides : it is putted from all round the hole
@@ -142,6 +149,18 @@ class Drill:
             raise OutOfLimits("event", "no_such_choice", named=self.event, known=EVENTS)
         if isinstance(self.goal, CountGoal) and self.goal.of > self.dose.times:
             raise OutOfLimits("goal", "goal_over_dose", of=self.goal.of, times=self.dose.times)
+
+    def told_in(self, units: Units) -> "Drill":
+        """The same with every length in one system: what is written {one metre|3 ft} is said as whoever reads it says
+        it."""
+
+        def said(text: str) -> str:
+            return _EITHER.sub(lambda it: it[1 if units == "metric" else 2], text)
+
+        asks = replace(self.scored, asks=said(self.scored.asks))
+        steps = tuple(said(it) for it in self.steps)
+        texts = {name: said(getattr(self, name)) for name in _TEXTS}
+        return replace(self, steps=steps, scored=asks, **texts)
 
     @property
     def putts(self) -> int:

@@ -16,7 +16,7 @@ from ...core.judge.ledger.entry import Batch
 from ...core.measure.interval import Interval
 from ..desk.desk import Desk
 from ..desk.in_hand import InHand
-from ..desk.kept import revision_of_golfer
+from ..desk.kept import mark_of_golfer
 from ..golfer.golfers import golfer
 from ..golfer.schools import schools_of
 from ..judge.bands import band_for
@@ -56,8 +56,8 @@ _IN_HAND: Final = InHand[Expected](4)
 
 def expected(desk: Desk, golfer_id: UUID) -> Expected:
     """What a golfer may expect."""
-    revision = revision_of_golfer(desk, golfer_id)
-    return _IN_HAND.of(desk, revision, golfer_id, lambda: _expected(desk, golfer_id))
+    mark = mark_of_golfer(desk, golfer_id)
+    return _IN_HAND.of(desk, mark, golfer_id, lambda: _expected(desk, golfer_id))
 
 
 def _expected(desk: Desk, golfer_id: UUID) -> Expected:

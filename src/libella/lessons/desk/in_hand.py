@@ -13,6 +13,7 @@ from typing import Generic, TypeVar
 
 from ...core.opinions.held import held_now
 from .desk import Desk
+from .kept import Mark
 
 T = TypeVar("T")
 
@@ -25,16 +26,17 @@ class InHand(Generic[T]):
         self._kept: OrderedDict[Hashable, T] = OrderedDict()
         self._taken = Lock()
 
-    def of(self, desk: Desk, revision: int, about: Hashable, make: Callable[[], T]) -> T:
-        """The answer about something of the golfer whose data have that revision, read before anything else of them:
-        what is written meanwhile makes the answer old, never too new."""
-        key = (desk.database, desk.studio_id, revision, about, held_now().mark)
+    def of(self, desk: Desk, mark: Mark | None, about: Hashable, make: Callable[[], T]) -> T:
+        """The answer about something of the golfer whose data have that mark; not kept where they have none."""
+        if mark is None:
+            return make()
+        key = (desk.database, desk.studio_id, mark, about, held_now().mark)
         with self._taken:
             if key in self._kept:
                 self._kept.move_to_end(key)
                 return self._kept[key]
         made = make()
-        if revision and self._fits(made):
+        if self._fits(made):
             with self._taken:
                 self._kept[key] = made
                 while len(self._kept) > self._most:

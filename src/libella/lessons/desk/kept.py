@@ -9,6 +9,7 @@ import hashlib
 from collections.abc import Callable
 from functools import cache
 from pathlib import Path
+from typing import Final
 from uuid import UUID
 
 from sqlalchemy import func, select
@@ -19,6 +20,7 @@ from ...core.opinions.held import holding
 from ...store.tables import BlockRow, GolferRevisionRow, GolferRow, KeptAnswerRow, LessonRow
 from .desk import Desk
 from .opinions import held_for, whose
+from .problem import NotFound
 
 Make = Callable[[Desk, int], str]
 """Makes an answer through the desk it is given, told the data's mark."""
@@ -26,9 +28,12 @@ Make = Callable[[Desk, int], str]
 
 def of_lesson(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a lesson; `what` names it, its units included."""
+    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
     with desk.together() as whole:
         with whole.transaction() as session:
-            golfer_id = whole.get(session, LessonRow, id, "lesson").golfer_id
+            golfer_id = session.scalar(query)
+            if golfer_id is None:
+                raise NotFound("lesson")
         return _kept(whole, golfer_id, id, what, make)
 
 
@@ -40,10 +45,36 @@ def revision_of_lesson(desk: Desk, id: UUID) -> int:
         return _revision(desk, session, golfer_id) if golfer_id else 0
 
 
-def revision_of_golfer(desk: Desk, id: UUID) -> int:
-    """The mark of what is known of a golfer; 0 where nothing is."""
+Mark = tuple[int, int]
+"""Of which state what is worked out through a desk is: the golfer's revision as that desk saw it first, and as it is
+now. Where others wrote in between it is of no one state, and the two differ."""
+
+
+def mark_of_lesson(desk: Desk, id: UUID) -> Mark | None:
+    """The mark of a lesson's golfer; None as in `mark_of_golfer`."""
+    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
     with desk.transaction() as session:
-        return _revision(desk, session, id)
+        golfer_id = session.scalar(query)
+    return mark_of_golfer(desk, golfer_id) if golfer_id else None
+
+
+def mark_of_golfer(desk: Desk, id: UUID) -> Mark | None:
+    """The mark of what is known of a golfer; None where the desk holds rows that are older than any mark it could give,
+    and where nothing is known."""
+    with desk.transaction() as session:
+        if not _first_seen(session, id):
+            if session.identity_map.values():
+                return None
+            _revision(desk, session, id)
+        first, now = _first_seen(session, id), _revision(desk, session, id)
+        return (first, now) if first else None
+
+
+def _first_seen(session: Session, golfer_id: UUID) -> int:
+    return session.info.get((_SEEN, golfer_id), 0)
+
+
+_SEEN: Final = "revision seen"
 
 
 def of_block(desk: Desk, id: UUID, what: str, make: Make) -> str:
@@ -73,6 +104,7 @@ def of_golfer(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a golfer."""
     with desk.together() as whole:
         with whole.transaction() as session:
+            _revision(whole, session, id)
             whole.get(session, GolferRow, id, "golfer")
         return _kept(whole, id, id, what, make)
 
@@ -102,7 +134,9 @@ def _revision(desk: Desk, session: Session, golfer_id: UUID) -> int:
     query = select(func.max(GolferRevisionRow.revision)).where(
         GolferRevisionRow.studio_id == desk.studio_id, GolferRevisionRow.golfer_id == golfer_id
     )
-    return session.scalar(query) or 0
+    now = session.scalar(query) or 0
+    session.info.setdefault((_SEEN, golfer_id), now)
+    return now
 
 
 @cache

@@ -18,7 +18,7 @@ from ...core.measure.limits import OutOfLimits
 from ...store.tables import FindingAnswerRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.in_hand import InHand
-from ..desk.kept import revision_of_lesson
+from ..desk.kept import mark_of_lesson
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import lesson_sheet
@@ -53,7 +53,7 @@ def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
     """Judge everything that was read in a lesson."""
     if bands_are_tried():
         return _judge(desk, lesson_id)
-    return _IN_HAND.of(desk, revision_of_lesson(desk, lesson_id), lesson_id, lambda: _judge(desk, lesson_id))
+    return _IN_HAND.of(desk, mark_of_lesson(desk, lesson_id), lesson_id, lambda: _judge(desk, lesson_id))
 
 
 def _judge(desk: Desk, lesson_id: UUID) -> WholeLesson:

@@ -27,7 +27,7 @@ from ...core.see.eyes import zone_marks
 from ...store.tables import GolferRow
 from ..desk.desk import Desk
 from ..desk.in_hand import InHand
-from ..desk.kept import revision_of_golfer
+from ..desk.kept import mark_of_golfer
 from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..golfer.golfers import usual_of
@@ -72,8 +72,8 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
     if bands_are_tried():
         return _pooled(desk, golfer_id, starts_only=starts_only)
     about = (golfer_id, starts_only)
-    revision = revision_of_golfer(desk, golfer_id)
-    return _IN_HAND.of(desk, revision, about, lambda: _pooled(desk, golfer_id, starts_only=starts_only))
+    mark = mark_of_golfer(desk, golfer_id)
+    return _IN_HAND.of(desk, mark, about, lambda: _pooled(desk, golfer_id, starts_only=starts_only))
 
 
 def _pooled(desk: Desk, golfer_id: UUID, *, starts_only: bool) -> GolfersLines:

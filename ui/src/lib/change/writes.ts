@@ -1,7 +1,7 @@
 /** What Change has the server keep. */
 import { v7 } from 'uuid'
 import { every, key } from '$lib/data/key'
-import { path, put, type Sent } from '$lib/data/letter'
+import { path, pathInUnits, put, type Sent } from '$lib/data/letter'
 
 /** What the golfer came with. */
 export const tellComplaint = (lesson: string, body: Sent<'/api/lessons/{id}/complaint'>) =>
@@ -63,7 +63,7 @@ export const tellRun = (body: Sent<'/api/drill-runs/{id}'>) => {
   const id = v7()
   return put(
     '/api/drill-runs/{id}',
-    { ...path(id), body },
+    { ...pathInUnits(id), body },
     {
       thing: id,
       words: 'A run of a drill',

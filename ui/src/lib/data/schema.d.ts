@@ -26418,7 +26418,10 @@ export interface operations {
     };
     practice_keep_run: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;
@@ -26524,7 +26527,10 @@ export interface operations {
     };
     practice_void_run: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;

@@ -13,8 +13,8 @@ DRILL = Drill(
     dose=Dose(12, 6.0, 3),
     scored=Scored("Clean?", start=0.0),
     goal=ShareGoal(0.7),
-    easier="The longest a metre shorter.",
-    harder="The longest a metre longer.",
+    easier="The longest {a metre|3 ft} shorter.",
+    harder="The longest {a metre|3 ft} longer.",
     risk="Pegs trip people: flag them.",
     guided=True,
 )
