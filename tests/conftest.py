@@ -3,7 +3,6 @@
 import dataclasses
 import fcntl
 import gc
-import os
 import tempfile
 from collections.abc import Callable, Generator
 from contextlib import contextmanager
@@ -70,7 +69,7 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
 @pytest.fixture(scope="session")
 def cluster() -> Generator[Cluster]:
     """A server of the tests' own, shared by all processes of the run: nobody may stop it."""
-    cluster = Cluster(Path(os.environ[sweeper.NAMED]) / "data", hasty=True)
+    cluster = Cluster(sweeper.folder_of_run() / "data", hasty=True)
     with cluster.running():
         yield cluster
 

@@ -38,6 +38,11 @@ class Swept:
         self._sweeper.wait()
 
 
+def folder_of_run() -> Path:
+    """The folder that all processes of this run share."""
+    return Path(os.environ[NAMED])
+
+
 def processes_of(folder: Path) -> list[int]:
     """Every other process that the run of that folder began, or that works in it."""
     named = f"{NAMED}={folder}".encode()

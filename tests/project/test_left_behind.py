@@ -9,7 +9,7 @@ import time
 from pathlib import Path
 
 from ..conftest import ROOT, open_folder
-from ..sweeper import NAMED, processes_of
+from ..sweeper import folder_of_run, processes_of
 
 
 def test_a_run_that_is_killed_leaves_no_process_and_no_folder():
@@ -35,4 +35,4 @@ def _killed_in(place: Path) -> None:
     run.wait()
     while folder.exists() or processes_of(folder):
         time.sleep(0.1)
-    assert os.environ[NAMED] != str(folder)
+    assert folder_of_run() != folder

@@ -14,7 +14,7 @@ import pytest
 import libella.words as words
 from libella.words.aloud import Reading, read_aloud
 
-from ..conftest import _shared
+from ..sweeper import folder_of_run
 
 ROOM = Path(words.__file__).parent
 # The guide is read on its own pages, held by tests/words/test_guide.py.
@@ -93,8 +93,7 @@ def names():
 @pytest.fixture(scope="session")
 def heard() -> tuple[Reading, dict[str, set[int]]]:
     """What was read, and the lines of the words that said it; by whichever process of the run asks first."""
-    folder = _shared()
-    folder.mkdir(exist_ok=True)
+    folder = folder_of_run()
     with (folder / "heard.lock").open("a") as lock:
         fcntl.flock(lock, fcntl.LOCK_EX)
         kept = folder / "heard.pickle"
